@@ -1,0 +1,139 @@
+import type { Bill, BillLine } from '../bom/bill.ts';
+import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
+import type { TaskGroup } from '../labour/task.ts';
+import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
+import { rounded, total, type Money } from '../money/money.ts';
+import { rational, ZERO, type Rational } from '../units/rational.ts';
+import { join, nothing, plus, type Amount } from './amount.ts';
+import type { Rates } from './rates.ts';
+
+/** A line of the tape; `amount` undefined is an unknown cost. */
+export interface CostLine {
+	readonly key: string;
+	readonly label: string;
+	readonly count: string;
+	readonly amount: Money | undefined;
+	/** What makes it up. */
+	readonly parts: readonly CostPart[];
+}
+
+export interface CostPart {
+	readonly label: string;
+	readonly count: string;
+	readonly amount: Money | undefined;
+}
+
+export interface LabourLine {
+	readonly group: TaskGroup;
+	readonly seconds: Rational;
+	readonly amount: Money;
+	readonly tasks: readonly TimedTask[];
+}
+
+/** The cost of a bill and its labour, by the sections of the tape. Payment fees are never in it. */
+export interface Cost {
+	readonly materials: readonly CostLine[];
+	readonly materialsTotal: Amount;
+	/** The same materials the other way of counting, for comparison. */
+	readonly otherCounting: Amount;
+	readonly frame: readonly CostLine[];
+	readonly frameTotal: Amount;
+	readonly labour: readonly LabourLine[];
+	readonly labourTotal: Money;
+	readonly seconds: Rational;
+	readonly overhead: Money;
+	readonly total: Amount;
+}
+
+/**
+ * Materials used + spares for loss + consumables + share of reusables + labour at loaded rates + overhead.
+ * Every line is rounded once; every total is the sum of its lines.
+ */
+export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cost {
+	const bought = bill.lines.filter((l) => !l.material?.reuse && !isUpright(l));
+	const shared = bill.lines.filter((l) => l.material?.reuse || isUpright(l));
+	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...spareLine(bought, rates)];
+	const byBag = bought.map((l) => bagLine(l, rates));
+	const [materials, other] = rates.counting === 'piece' ? [byPiece, byBag] : [byBag, byPiece];
+	const frame = shared.map((l) => pieceLine(l, rates));
+	const labour = secondsByGroup(tasks).map(({ group, seconds, tasks: own }): LabourLine => ({
+		group,
+		seconds,
+		amount: rounded(seconds.mul(rates.labourPerHour).div(3600), rates.currency),
+		tasks: own
+	}));
+	const seconds = labour.reduce((a, l) => a.add(l.seconds), ZERO);
+	const materialsTotal = sumLines(materials, rates);
+	const frameTotal = sumLines(frame, rates);
+	const labourTotal = total(rates.currency, labour.map((l) => l.amount));
+	const overhead = overheadOf(materialsTotal, labourTotal, seconds, rates);
+	const made = plus(plus(nothing(rates.currency), labourTotal, 'labour'), overhead, 'overhead');
+	return {
+		materials,
+		materialsTotal,
+		otherCounting: sumLines(other, rates),
+		frame,
+		frameTotal,
+		labour,
+		labourTotal,
+		seconds,
+		overhead,
+		total: join(join(materialsTotal, frameTotal), made)
+	};
+}
+
+/** An upright whose stand is not chosen yet belongs to the frame, though its cost is unknown. */
+const isUpright = (line: BillLine) =>
+	!line.balloon && (line.material?.kind === 'pipe' || line.material?.kind === 'base' || (line.status === 'open' && line.key.startsWith('material:')));
+
+const sumLines = (lines: readonly CostLine[], { currency }: Rates): Amount =>
+	lines.reduce((a, l) => plus(a, l.amount, l.label), nothing(currency));
+
+const print = (quantity: Rational): string => quantity.toFraction(true);
+
+function pieceLine(line: BillLine, { currency }: Rates): CostLine {
+	const each = line.material && unitCost(line.material);
+	const pack = line.material && cheapestPack(line.material);
+	const amount = each && rounded(each.mul(line.used), currency);
+	const parts: CostPart[] = line.where.map((w) => ({ label: w.label, count: print(w.quantity), amount: undefined }));
+	if (pack && line.material?.reuse) {
+		const { uses } = line.material.reuse;
+		parts.push({ label: `one of ${uses} uses of`, count: '', amount: rounded(rational(pack.priceMinor, pack.count), currency) });
+	} else if (pack) {
+		parts.push({ label: `${pack.supplier}, pack of`, count: String(pack.count), amount: rounded(rational(pack.priceMinor), currency) });
+	}
+	return { key: line.key, label: line.label, count: print(line.used), amount, parts };
+}
+
+function spareLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
+	const spare = lines.filter((l) => l.spares > 0);
+	if (spare.length === 0) return [];
+	const exact = spare.map((l) => {
+		const each = l.material && unitCost(l.material);
+		return { line: l, minor: each?.mul(l.spares) };
+	});
+	const known = exact.reduce((a, e) => (e.minor ? a.add(e.minor) : a), ZERO);
+	const parts = exact.map(({ line, minor }): CostPart => ({
+		label: `${line.label}, loss ${percentText(line.loss)}`,
+		count: String(line.spares),
+		amount: minor && rounded(minor, currency)
+	}));
+	const count = String(spare.reduce((a, l) => a + l.spares, 0));
+	const amount = exact.every((e) => e.minor === undefined) ? undefined : rounded(known, currency);
+	return [{ key: 'spares', label: 'spares for loss', count, amount, parts }];
+}
+
+const percentText = (share: number): string => `${Math.round(share * 1000) / 10} %`;
+
+function bagLine(line: BillLine, { currency }: Rates): CostLine {
+	const pack = line.material && cheapestPack(line.material);
+	const bags = pack && Math.ceil(line.toBuy / pack.count);
+	const amount = pack && bags !== undefined ? rounded(rational(pack.priceMinor).mul(bags), currency) : undefined;
+	const parts = pack ? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }] : [];
+	return { key: line.key, label: line.label, count: bags === undefined ? '—' : `${bags} bags`, amount, parts };
+}
+
+function overheadOf(materials: Amount, labour: Money, seconds: Rational, { overhead, currency }: Rates): Money {
+	if (overhead.kind === 'hour') return rounded(seconds.mul(overhead.minor).div(3600), currency);
+	return rounded(rational(overhead.percent).div(100).mul(materials.known.minor + labour.minor), currency);
+}

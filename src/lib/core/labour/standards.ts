@@ -1,0 +1,64 @@
+import { rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
+import { groupOf, TASK_GROUPS, type Method, type Task, type TaskCount, type TaskGroup } from './task.ts';
+
+/** Seconds a unit and seconds to set up a batch. */
+export interface Standard {
+	readonly seconds: number;
+	readonly batch: number;
+}
+export type Standards = Readonly<Record<Task, Standard>>;
+
+/** Starting standards, from memory: every studio times its own. */
+export const STARTING_STANDARDS: Standards = {
+	'inflate small': { seconds: 10, batch: 40 },
+	'inflate medium': { seconds: 15, batch: 40 },
+	'inflate large': { seconds: 30, batch: 40 },
+	tie: { seconds: 6, batch: 0 },
+	cluster: { seconds: 22, batch: 0 },
+	attach: { seconds: 30, batch: 0 },
+	patch: { seconds: 12, batch: 0 },
+	upright: { seconds: 240, batch: 0 },
+	'place extras': { seconds: 45, batch: 0 },
+	'set up': { seconds: 900, batch: 0 },
+	strike: { seconds: 480, batch: 0 }
+};
+
+/** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */
+export const METHOD_FACTOR: Readonly<Record<Method, Rational>> = {
+	hole: rational(1),
+	strokes: rational(9, 10),
+	eye: rational(4, 5)
+};
+
+export interface TimedTask extends TaskCount {
+	readonly group: TaskGroup;
+	readonly seconds: Rational;
+}
+
+/** Time = count × standard for the method × difficulty + set-up a batch. Seconds, exact. */
+export function timeOf(count: TaskCount, standards: Standards, difficulty: RationalText = '1'): TimedTask {
+	const { seconds, batch } = standards[count.task];
+	const work = rational(seconds).mul(count.count).mul(METHOD_FACTOR[count.method]).mul(rational(difficulty));
+	return { ...count, group: groupOf(count.task), seconds: work.add(batch * count.batches) };
+}
+
+/** Seconds a group of the tape, in its order; groups without work are left out. */
+export function secondsByGroup(tasks: readonly TimedTask[]): { group: TaskGroup; seconds: Rational; tasks: TimedTask[] }[] {
+	return TASK_GROUPS.map((group) => {
+		const own = tasks.filter((t) => t.group === group);
+		return { group, tasks: own, seconds: own.reduce((a, t) => a.add(t.seconds), ZERO) };
+	}).filter((g) => g.tasks.length > 0);
+}
+
+/**
+ * Elapsed seconds for a crew: work shared by `crew` people at `efficiency` (0 to 1) for each after the first.
+ * Waits are elapsed, not labour; no structure so far has any.
+ */
+export const elapsedSeconds = (labour: number, crew: number, efficiency: number): number =>
+	labour / (1 + Math.max(0, crew - 1) * efficiency);
+
+/** `1:55`, hours and minutes, to the nearest minute. */
+export function formatHours(seconds: number): string {
+	const minutes = Math.round(seconds / 60);
+	return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}

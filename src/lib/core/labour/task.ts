@@ -1,0 +1,43 @@
+import type { Micrometres } from '../units/length.ts';
+import { inches } from '../units/length.ts';
+import type { Size } from '../sizing/size.ts';
+
+/** Kinds of work with a time standard. */
+export const TASKS = [
+	'inflate small', 'inflate medium', 'inflate large', 'tie', 'cluster', 'attach', 'patch', 'upright', 'place extras',
+	'set up', 'strike'
+] as const; // prettier-ignore
+export type Task = (typeof TASKS)[number];
+
+/** How a balloon is brought to size. A sizer hole is the default for anything stacked. */
+export const METHODS = ['hole', 'strokes', 'eye'] as const;
+export type Method = (typeof METHODS)[number];
+
+export interface TaskCount {
+	readonly task: Task;
+	/** Of sizing only; other tasks know one method. */
+	readonly method: Method;
+	readonly count: number;
+	/** Times the tools are set for it: once a size, say. */
+	readonly batches: number;
+}
+
+/** Size classes by the nominal size: up to 6 in, up to 12 in, larger. House rule. */
+export function inflateTask(nominal: Micrometres): Task {
+	if (nominal <= inches(6)) return 'inflate small';
+	return nominal <= inches(12) ? 'inflate medium' : 'inflate large';
+}
+
+export function methodOf(size: Size): Method {
+	if (size.kind === 'value') return 'hole';
+	return size.kind === 'strokes' ? 'strokes' : 'eye';
+}
+
+/** Where a task stands on the tape. */
+export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;
+export type TaskGroup = (typeof TASK_GROUPS)[number];
+
+export function groupOf(task: Task): TaskGroup {
+	if (task.startsWith('inflate') || task === 'tie') return 'inflate and size';
+	return task === 'set up' || task === 'strike' ? 'set up, strike' : 'build';
+}

@@ -1,0 +1,66 @@
+import type { Micrometres } from '../units/length.ts';
+import type { RationalText } from '../units/rational.ts';
+
+/** Anything bought. Shared with the database and the interface. */
+export const MATERIAL_KINDS = [
+	'latex-round', 'latex-heart', 'latex-link', 'modelling', 'foil-round', 'foil-heart', 'foil-star', 'foil-shape',
+	'foil-letter', 'foil-number', 'pipe', 'fitting', 'base', 'weight', 'tie', 'adhesive', 'ribbon', 'accent', 'paint',
+	'gas', 'packaging', 'tool'
+] as const; // prettier-ignore
+export type MaterialKind = (typeof MATERIAL_KINDS)[number];
+
+export const KIND_WORDS: Readonly<Record<MaterialKind, string>> = {
+	'latex-round': 'round', 'latex-heart': 'heart', 'latex-link': 'link', modelling: 'modelling balloon',
+	'foil-round': 'foil round', 'foil-heart': 'foil heart', 'foil-star': 'foil star', 'foil-shape': 'foil shape',
+	'foil-letter': 'foil letter', 'foil-number': 'foil number', pipe: 'pipe', fitting: 'fitting', base: 'base',
+	weight: 'weight', tie: 'tie and line', adhesive: 'adhesive', ribbon: 'ribbon and fabric', accent: 'floral and accent',
+	paint: 'paint', gas: 'gas', packaging: 'packaging', tool: 'tool'
+}; // prettier-ignore
+
+export const FINISHES = ['matte', 'pearl', 'mirror', 'see-through', 'neon', 'confetti', 'printed'] as const;
+export type Finish = (typeof FINISHES)[number];
+
+/** A colour the studio knows, with the finish it comes in. */
+export interface Colour {
+	readonly id: string;
+	readonly name: string;
+	readonly finish: Finish;
+	/** `#rrggbb`, for the picture. */
+	readonly hex: string;
+}
+
+/** How a supplier sells it. A blank price is unknown, never 0. */
+export interface Pack {
+	readonly id: string;
+	readonly supplier: string;
+	/** Pieces (or units) in the pack, 1 or more. */
+	readonly count: number;
+	readonly priceMinor: number | null;
+}
+
+/** A thing that comes back: it costs a share a use, (price − resale) / uses + upkeep. */
+export interface Reuse {
+	readonly uses: number;
+	readonly resaleMinor: number;
+	readonly upkeepMinor: number;
+}
+
+export interface Material {
+	readonly id: string;
+	readonly kind: MaterialKind;
+	readonly name: string;
+	/** The size printed on the bag. */
+	readonly nominal: Micrometres | null;
+	readonly colour: string | null;
+	/** Largest safe inflated diameter; the nominal size where unknown. */
+	readonly safe: Micrometres | null;
+	/** Share lost per piece, 0 to under 1; null takes the workspace's default. */
+	readonly loss: RationalText | null;
+	readonly reuse: Reuse | null;
+	/** What one piece is: piece, ft, dab. */
+	readonly unit: string;
+	readonly packs: readonly Pack[];
+}
+
+/** The sizes round latex is sold in here; other bags may stand in the Stockroom. */
+export const ROUND_NOMINALS = [5, 9, 10, 11, 12, 16, 18, 24, 36] as const;

@@ -1,0 +1,171 @@
+import type { Parsed } from '../errors.ts';
+import { got } from '../errors.ts';
+import { resolveSize } from '../sizing/resolve.ts';
+import type { Size } from '../sizing/size.ts';
+import { inches, um, type Micrometres } from '../units/length.ts';
+import type { BuiltLayer, NewId } from './build.ts';
+import { checked, MOST_REPEATS } from './entry/parse-entry.ts';
+import { slotsOf } from './pattern.ts';
+import type { Extras, Layer, Recipe, Stack } from './recipe.ts';
+
+/** The same shape, open to writing: edits change a draft in place, so that an undo can hold the difference alone. */
+export type Mutable<T> = T extends string | number | boolean | null | undefined
+	? T
+	: { -readonly [K in keyof T]: Mutable<T[K]> };
+export type RecipeDraft = Mutable<Recipe>;
+
+const HALF_INCH = inches(0.5);
+
+/** The stack the Bench edits: the first of the design. */
+export function stackOf<R extends { sections: readonly { structure: { kind: string } }[] }>(recipe: R) {
+	const section = recipe.sections.find((s) => s.structure.kind === 'stack');
+	return section?.structure as (R extends RecipeDraft ? Mutable<Stack> : Stack) | undefined;
+}
+
+/** The stack of a stored recipe. */
+export const stackIn = (recipe: Recipe): Stack | undefined =>
+	recipe.sections.map((s) => s.structure).find((s): s is Stack => s.kind === 'stack');
+
+export const extrasIn = (recipe: Recipe): Extras | undefined =>
+	recipe.sections.map((s) => s.structure).find((s): s is Extras => s.kind === 'extras');
+
+/** Puts a layer at `index` (0 is the floor), makes its slots and fills them in every colourway. */
+export function insertLayer(recipe: RecipeDraft, index: number, built: BuiltLayer) {
+	addSlots(recipe, built);
+	stackOf(recipe)?.layers.splice(index, 0, built.layer as Mutable<Layer>);
+}
+
+/** Replaces a layer by what was typed in its place; the row keeps its id. */
+export function replaceLayer(recipe: RecipeDraft, id: string, built: BuiltLayer) {
+	const layers = stackOf(recipe)?.layers;
+	const index = layers?.findIndex((l) => l.id === id) ?? -1;
+	if (!layers || index < 0) return;
+	addSlots(recipe, built);
+	layers[index] = { ...(built.layer as Mutable<Layer>), id };
+	dropUnusedSlots(recipe);
+}
+
+function addSlots(recipe: RecipeDraft, { newSlots }: BuiltLayer) {
+	for (const { slot, colour } of newSlots) {
+		recipe.slots.push({ ...slot });
+		for (const colourway of recipe.colourways) colourway.fills[slot.id] = colour;
+	}
+}
+
+export function removeLayer(recipe: RecipeDraft, id: string) {
+	const stack = stackOf(recipe);
+	if (!stack) return;
+	stack.layers = stack.layers.filter((l) => l.id !== id);
+	dropUnusedSlots(recipe);
+}
+
+/** Slots nobody names any more go with the last layer that named them. */
+function dropUnusedSlots(recipe: RecipeDraft) {
+	const used = new Set<string>();
+	for (const { structure } of recipe.sections) {
+		if (structure.kind !== 'stack') continue;
+		for (const layer of structure.layers) {
+			for (const cluster of layer.clusters) {
+				for (const slot of slotsOf(cluster.pattern)) used.add(slot);
+				for (const place of cluster.places) if (place.slot) used.add(place.slot);
+			}
+		}
+	}
+	recipe.slots = recipe.slots.filter((s) => used.has(s.id));
+	for (const colourway of recipe.colourways) {
+		for (const id of Object.keys(colourway.fills)) if (!used.has(id)) delete colourway.fills[id];
+	}
+}
+
+/** @param by +1 is one up, away from the floor */
+export function moveLayer(recipe: RecipeDraft, id: string, by: number) {
+	const layers = stackOf(recipe)?.layers ?? [];
+	const from = layers.findIndex((l) => l.id === id);
+	const to = Math.max(0, Math.min(layers.length - 1, from + by));
+	if (from < 0 || from === to) return;
+	const [layer] = layers.splice(from, 1);
+	layers.splice(to, 0, layer!);
+}
+
+/** Orders the rows as given, floor first; ids that are not rows are passed over. */
+export function orderLayers(recipe: RecipeDraft, ids: readonly string[]) {
+	const stack = stackOf(recipe);
+	if (!stack || ids.length !== stack.layers.length) return;
+	const byId = new Map(stack.layers.map((l) => [l.id, l]));
+	const ordered = ids.flatMap((id) => byId.get(id) ?? []);
+	if (ordered.length === stack.layers.length) stack.layers = ordered;
+}
+
+/** A copy directly above, with ids of its own. */
+export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): string | undefined {
+	const layers = stackOf(recipe)?.layers ?? [];
+	const index = layers.findIndex((l) => l.id === id);
+	const layer = layers[index];
+	if (!layer) return undefined;
+	const copy: Mutable<Layer> = {
+		...layer,
+		id: newId(),
+		clusters: layer.clusters.map((c) => ({ ...c, id: newId(), places: c.places.map((p) => ({ ...p, id: newId() })) }))
+	};
+	layers.splice(index + 1, 0, copy);
+	return copy.id;
+}
+
+export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
+	const layer = stackOf(recipe)?.layers.find((l) => l.id === id);
+	if (layer) layer.repeat = Math.max(1, Math.min(MOST_REPEATS, layer.repeat + by));
+}
+
+/**
+ * Sizes every balloon of a layer up or down by half an inch (by a stroke where it is pumped by count).
+ * A size nobody said becomes an estimated one. Nothing changes where one of them would be refused.
+ */
+export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Parsed<null> {
+	const layer = stackOf(recipe)?.layers.find((l) => l.id === id);
+	if (!layer) return got(null);
+	const sizes: { place: { size: Size }; size: Size }[] = [];
+	for (const place of layer.clusters.flatMap((c) => c.places)) {
+		const size = stepSize(place.size as Size, place.nominal, halves);
+		const outcome = size.kind === 'strokes' ? got(size) : checked(size, largest(size, place.nominal), place.nominal);
+		if (!outcome.ok) return outcome;
+		sizes.push({ place: place as { size: Size }, size });
+	}
+	for (const { place, size } of sizes) place.size = size;
+	return got(null);
+}
+
+const largest = (size: Size, nominal: Micrometres): Micrometres =>
+	size.kind === 'value' ? size.um : size.kind === 'range' ? size.high : nominal;
+
+function stepSize(size: Size, nominal: Micrometres, halves: number): Size {
+	const by = halves * HALF_INCH;
+	switch (size.kind) {
+		case 'value':
+			return { ...size, um: um(Math.max(1, size.um + by)) };
+		case 'range':
+			return { ...size, low: um(Math.max(1, size.low + by)), high: um(Math.max(2, size.high + by)) };
+		case 'strokes':
+			return { ...size, strokes: Math.max(1, size.strokes + halves) };
+		default: {
+			const assumed = Math.round((resolveSize(size, nominal).assumed * 1000) / HALF_INCH) * HALF_INCH;
+			return { kind: 'value', um: um(assumed + by), unit: 'in', origin: 'estimated' };
+		}
+	}
+}
+
+/** Adds an extra line, or more of one that is there. */
+export function addExtra(recipe: RecipeDraft, line: { id: string; material: string; quantity: string }, newId: NewId) {
+	let section = recipe.sections.find((s) => s.structure.kind === 'extras');
+	if (!section) {
+		section = { id: newId(), name: 'extras', structure: { kind: 'extras', lines: [] }, difficulty: '1' };
+		recipe.sections.push(section);
+	}
+	if (section.structure.kind === 'extras') section.structure.lines.push({ ...line });
+}
+
+export function removeExtra(recipe: RecipeDraft, id: string) {
+	for (const { structure } of recipe.sections) {
+		if (structure.kind === 'extras') structure.lines = structure.lines.filter((l) => l.id !== id);
+	}
+	recipe.sections = recipe.sections.filter((s) => s.structure.kind !== 'extras' || s.structure.lines.length > 0);
+}

@@ -1,0 +1,41 @@
+import type { LengthUnit, Micrometres } from '../units/length.ts';
+import { formatLength } from '../units/length.ts';
+
+/** Where a number came from; every number keeps it. */
+export type Origin = 'typed' | 'measured' | 'estimated' | 'derived';
+
+/** Sizes said in a word. */
+export const SIZE_WORDS = ['loose', 'soft', 'full', 'random', 'by look'] as const;
+export type SizeWord = (typeof SIZE_WORDS)[number];
+
+/** An inflated size as makers say it: never the nominal size on the bag. */
+export type Size =
+	| { readonly kind: 'value'; readonly um: Micrometres; readonly unit: LengthUnit; readonly origin: Origin }
+	| {
+			readonly kind: 'range';
+			readonly low: Micrometres;
+			readonly high: Micrometres;
+			readonly unit: LengthUnit;
+			readonly origin: Origin;
+	  }
+	| { readonly kind: 'strokes'; readonly strokes: number; readonly pump: string | null; readonly origin: Origin }
+	| { readonly kind: 'word'; readonly word: SizeWord; readonly origin: Origin }
+	| { readonly kind: 'unknown' };
+
+export const UNKNOWN_SIZE: Size = { kind: 'unknown' };
+
+/** `8½`, `8–9`, `10 strokes`, `soft`; a dash for what is not known, never 0. */
+export function printSize(size: Size): string {
+	switch (size.kind) {
+		case 'value':
+			return formatLength(size);
+		case 'range':
+			return `${formatLength({ um: size.low, unit: size.unit })}–${formatLength({ um: size.high, unit: size.unit })}`;
+		case 'strokes':
+			return `${size.strokes} strokes`;
+		case 'word':
+			return size.word;
+		case 'unknown':
+			return '—';
+	}
+}

@@ -1,0 +1,186 @@
+import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../geometry/heights.ts';
+import { placeLayers, type LayerSpec, type PlacedLayer } from '../geometry/layers.ts';
+import { inflateTask, methodOf, type Method, type Task, type TaskCount } from '../labour/task.ts';
+import { slotAt } from '../recipe/pattern.ts';
+import { balloonCount, layerCount, type Cluster, type Colourway, type Layer, type Place, type Stack } from '../recipe/recipe.ts';
+import { resolveSize, type Diameter } from '../sizing/resolve.ts';
+import type { Size } from '../sizing/size.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
+import { rational } from '../units/rational.ts';
+import type { Need, StructureDefinition } from './structure.ts';
+
+/** One ring of a placed layer and the row it came from. */
+export interface StackRing {
+	readonly layer: Layer;
+	readonly row: number;
+	readonly ringOfRow: number;
+	readonly ringOfStack: number;
+}
+
+/** A figure that hangs on squash and sizes: as computed, and the range it may lie in. mm */
+export interface Interval {
+	readonly usual: number;
+	readonly low: number;
+	readonly high: number;
+	/** False where a size is not known: print a dash. */
+	readonly known: boolean;
+}
+
+export interface PlacedStack {
+	/** As assumed for the picture, floor first, repeats written out. */
+	readonly layers: readonly PlacedLayer[];
+	readonly rings: readonly StackRing[];
+	readonly body: Interval;
+	readonly upright: Interval;
+	readonly overall: Interval;
+}
+
+/** Each row's repeats written out, floor first. */
+export function ringsOf(stack: Stack): StackRing[] {
+	const rings: StackRing[] = [];
+	stack.layers.forEach((layer, row) => {
+		for (let k = 0; k < layer.repeat; k++) {
+			rings.push({ layer, row, ringOfRow: k, ringOfStack: rings.length });
+		}
+	});
+	return rings;
+}
+
+/** A slot's place in a cluster: the place's own word first, then the pattern's. */
+export const slotOfPlace = (cluster: Cluster, place: number, ring: StackRing): string =>
+	cluster.places[place]!.slot ??
+	slotAt(cluster.pattern, { place, ringOfRow: ring.ringOfRow, ringOfStack: ring.ringOfStack });
+
+/** Places a stack three times: as assumed, and at both ends of sizes and squash. */
+export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): PlacedStack {
+	const rings = ringsOf(stack);
+	const diameters = new Map<Place, Diameter>();
+	let known = true;
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const place of cluster.places) {
+				const d = resolveSize(place.size, place.nominal, pumps);
+				diameters.set(place, d);
+				known &&= d.known;
+			}
+		}
+	}
+	const at = (end: 'assumed' | 'low' | 'high', squash: number) => {
+		const spec = new Map<Layer, LayerSpec>();
+		for (const layer of stack.layers) {
+			spec.set(layer, {
+				turn: layer.turn,
+				rings: layer.clusters.map((cluster) => ({
+					diameters: cluster.places.map((place) => diameters.get(place)![end]),
+					side: cluster.side,
+					tier: cluster.tier
+				}))
+			});
+		}
+		return placeLayers(rings.map((ring) => spec.get(ring.layer)!), squash);
+	};
+	const layers = at('assumed', stack.squash);
+	const low = at('low', Math.min(SQUASH.low, stack.squash));
+	const high = at('high', Math.max(SQUASH.high, stack.squash));
+	const interval = (height: (layers: readonly PlacedLayer[]) => number): Interval => {
+		const [usual, a, b] = [height(layers), height(low), height(high)];
+		return { usual, low: Math.min(usual, a, b), high: Math.max(usual, a, b), known: known && layers.length > 0 };
+	};
+	const tie = stack.upright.tie / 1000;
+	return {
+		layers,
+		rings,
+		body: interval(bodyHeight),
+		upright: interval((l) => uprightNeeded(l, tie)),
+		overall: interval(overallHeight)
+	};
+}
+
+function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
+	const found = new Map<string, { place: Place; slot: string; count: number }>();
+	for (const ring of ringsOf(stack)) {
+		for (const cluster of ring.layer.clusters) {
+			cluster.places.forEach((place, index) => {
+				const slot = slotOfPlace(cluster, index, ring);
+				const key = `${place.kind}/${place.nominal}/${slot}/${sizeKey(place.size)}`;
+				const had = found.get(key);
+				if (had) had.count++;
+				else found.set(key, { place, slot, count: 1 });
+			});
+		}
+	}
+	const balloons = [...found.values()].map(({ place, slot, count }): Need => ({
+		what: 'balloon',
+		kind: place.kind,
+		nominal: place.nominal,
+		slot,
+		colour: colourway?.fills[slot] ?? null,
+		size: place.size,
+		quantity: rational(count)
+	}));
+	return [...balloons, ...uprightNeeds(stack), ...joiningNeeds(stack)];
+}
+
+/** Two sizes are one line of the list to inflate when they print and measure alike. */
+export const sizeKey = (size: Size): string => JSON.stringify({ ...size, origin: undefined });
+
+function uprightNeeds({ upright }: Stack): Need[] {
+	if (upright.kind === 'none') return [];
+	return [{ what: 'material', material: upright.material, label: upright.kind, quantity: rational(1) }];
+}
+
+function joiningNeeds(stack: Stack): Need[] {
+	const needs: Need[] = [];
+	const first = stack.layers[0];
+	if (stack.onFloor && first) {
+		const contacts = first.clusters.reduce((a, c) => a + (c.tier === 0 ? c.places.length : 0), 0);
+		needs.push({ what: 'count', of: 'floor contact', quantity: rational(contacts) });
+	}
+	let [tied, lined] = [0, 0];
+	stack.layers.forEach((layer, row) => {
+		const joined = layer.repeat - (row === 0 ? 1 : 0);
+		const joining = layer.joining ?? stack.joining;
+		if (joining === 'modelling balloon') tied += joined * layer.clusters.length;
+		if (joining === 'line') lined += joined;
+	});
+	if (tied > 0) needs.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
+	if (lined > 0) needs.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
+	return needs;
+}
+
+function tasks(stack: Stack): TaskCount[] {
+	const counts = new Map<string, { task: Task; method: Method; count: number; batches: Set<string> }>();
+	const bump = (task: Task, method: Method, by: number, batch: string) => {
+		const key = `${task}/${method}`;
+		const had = counts.get(key) ?? { task, method, count: 0, batches: new Set<string>() };
+		counts.set(key, { ...had, count: had.count + by, batches: had.batches.add(batch) });
+	};
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const place of cluster.places) {
+				bump(inflateTask(place.nominal), methodOf(place.size), layer.repeat, `${place.nominal}/${sizeKey(place.size)}`);
+				bump('tie', 'hole', layer.repeat, '');
+			}
+			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');
+		}
+	}
+	const layers = layerCount(stack);
+	if (layers > 1) bump('attach', 'hole', layers - 1, '');
+	const first = stack.layers[0];
+	if (first && stack.onFloor) bump('patch', 'hole', first.clusters.reduce((a, c) => a + c.places.length, 0), '');
+	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1, '');
+	if (layers > 0) {
+		bump('set up', 'hole', 1, '');
+		bump('strike', 'hole', 1, '');
+	}
+	return [...counts.values()].map((c) => ({ ...c, batches: c.batches.size }));
+}
+
+/** Column, pillar, figure: layers from the floor up, with or without an upright. */
+export const stack = {
+	id: 'stack',
+	words: 'stack',
+	balloons: balloonCount,
+	needs,
+	tasks
+} satisfies StructureDefinition<Stack>;

@@ -1,0 +1,112 @@
+import { bill, type Bill } from '../bom/bill.ts';
+import { explode, type Library } from '../bom/explode.ts';
+import { cost, type Cost } from '../cost/cost.ts';
+import type { Rates } from '../cost/rates.ts';
+import { DomainError } from '../errors.ts';
+import { timeOf, type TimedTask } from '../labour/standards.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import { zero } from '../money/money.ts';
+import { price, type Price } from '../pricing/price.ts';
+import type { PriceTerms } from '../pricing/terms.ts';
+import type { Id, Recipe } from '../recipe/recipe.ts';
+import { placeStack, type PlacedStack } from '../structures/stack.ts';
+import { tasksOf } from '../structures/registry.ts';
+import { rational } from '../units/rational.ts';
+import { checkStack } from './check-stack.ts';
+import type { Finding } from './finding.ts';
+
+export interface TallyContext {
+	readonly catalogue: Catalogue;
+	readonly rates: Rates;
+	readonly library: Library;
+}
+
+/** Everything worked out from one recipe. The Bench, quotes, lists and the quick price all read this. */
+export interface Tally {
+	readonly stacks: readonly { readonly section: Id; readonly placed: PlacedStack }[];
+	readonly bill: Bill;
+	readonly tasks: readonly TimedTask[];
+	readonly cost: Cost;
+	readonly terms: PriceTerms;
+	readonly price: Price;
+	readonly findings: readonly Finding[];
+}
+
+const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
+
+/**
+ * The one path from a recipe to its bill, labour, cost and price.
+ * A recipe that cannot be counted (a cycle, too many balloons) gives an empty bill and a `bad` finding.
+ * @param quantity how many of the design, a whole number of 1 or more
+ */
+export function tally(recipe: Recipe, colourway: Id | null, quantity: number, context: TallyContext): Tally {
+	const { rates, catalogue, library } = context;
+	const findings: Finding[] = [];
+	const exploded = attempt(() => explode({ recipe, colourway, quantity: rational(quantity) }, library), findings);
+	const counted = exploded ? bill(exploded, { ...rates, catalogue }) : NO_BILL;
+	const tasks = exploded ? tasksFor(recipe, quantity, rates) : [];
+	const stacks = exploded ? stacksOf(recipe, rates) : [];
+	const chosen = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
+	for (const { section, placed } of stacks) {
+		const structure = recipe.sections.find((s) => s.id === section)!.structure;
+		if (structure.kind !== 'stack') continue;
+		findings.push(...checkStack(structure, placed, { catalogue, colourway: chosen, rates }));
+	}
+	const made = cost(counted, tasks, rates);
+	const terms = termsFor(recipe, rates);
+	findings.push(...checkBill(counted, made));
+	const none = zero(rates.currency);
+	return { stacks, bill: counted, tasks, cost: made, terms, price: price(made.total.known, terms, { charge: none, cost: none }), findings };
+}
+
+/** The workspace's terms with the recipe's own way of pricing over them. */
+export function termsFor({ pricing }: Recipe, { price: terms }: Rates): PriceTerms {
+	if (!pricing) return terms;
+	return { ...terms, method: pricing.method, [pricing.method]: pricing.percent };
+}
+
+function attempt<T>(work: () => T, findings: Finding[]): T | undefined {
+	try {
+		return work();
+	} catch (error) {
+		if (!(error instanceof DomainError)) throw error;
+		const say: Partial<Record<DomainError['code'], string>> = {
+			cycle: `This design contains itself: ${error.message}. Take one of them out.`,
+			'too-many': `That is ${error.message}. Lower a count or a repeat.`,
+			'not-found': `${error.message}. Keep that design first.`
+		};
+		const code = error.code === 'cycle' || error.code === 'too-many' ? error.code : 'not-found';
+		findings.push({ code, level: 'bad', say: say[error.code] ?? error.message });
+		return undefined;
+	}
+}
+
+function tasksFor(recipe: Recipe, quantity: number, { standards }: Rates): TimedTask[] {
+	return recipe.sections.flatMap((section) =>
+		tasksOf(section.structure).map((task) =>
+			timeOf({ ...task, count: task.count * quantity }, standards, section.difficulty)
+		)
+	);
+}
+
+const stacksOf = (recipe: Recipe, { pumps }: Rates) =>
+	recipe.sections.flatMap(({ id, structure }) =>
+		structure.kind === 'stack' && structure.layers.length > 0 ? [{ section: id, placed: placeStack(structure, pumps) }] : []
+	);
+
+function checkBill(counted: Bill, made: Cost): Finding[] {
+	if (counted.lines.length === 0) {
+		return [{ code: 'empty', level: 'watch', say: 'Nothing in this design yet. Say the lowest layer, like “4 16 at 13 grey”.' }];
+	}
+	const findings: Finding[] = [];
+	for (const line of counted.lines) {
+		if (line.status === 'open' && line.balloon) {
+			findings.push({ code: 'open-slot', level: 'watch', say: `${line.label}: no colour chosen in this colourway, so its cost is unknown.` });
+		} else if (line.status !== 'listed') {
+			findings.push({ code: 'unlisted', level: 'watch', say: `${line.label} is not in the Stockroom, so its cost is unknown. Add it there.` });
+		} else if (made.total.unknown.includes(line.label)) {
+			findings.push({ code: 'unknown-cost', level: 'watch', say: `${line.label} has no pack price, so its cost is unknown. Fill it in at the Stockroom.` });
+		}
+	}
+	return findings;
+}

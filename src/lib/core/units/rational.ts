@@ -1,0 +1,26 @@
+import Fraction from 'fraction.js';
+
+/** An exact quantity or unit cost: a half strip, a pack price over its count. Never stored rounded. */
+export type Rational = Fraction;
+
+/** A rational as documents keep it: `7`, `7/2`, `-1/3`. Made only by {@link rationalText}. */
+export type RationalText = string;
+
+export const ZERO: Rational = new Fraction(0);
+export const ONE: Rational = new Fraction(1);
+
+/**
+ * @param value an integer, a decimal or `n/d` text, or a whole numerator with a denominator
+ * @throws {Error} of fraction.js for text that is no number, and for a zero denominator
+ */
+export function rational(value: number | string | bigint, denominator?: number | bigint): Rational {
+	return denominator === undefined ? new Fraction(value) : new Fraction(value as number, denominator as number);
+}
+
+/** The stored form, exact: `n` or `n/d`. */
+export const rationalText = (value: Rational): RationalText => value.toFraction(false);
+
+/** The smallest whole number not below `value`. */
+export const ceiling = (value: Rational): number => Number(value.ceil(0).valueOf());
+
+export const sum = (values: readonly Rational[]): Rational => values.reduce((a, b) => a.add(b), ZERO);

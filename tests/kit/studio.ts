@@ -1,0 +1,115 @@
+import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
+import { catalogue } from '../../src/lib/core/materials/catalogue.ts';
+import type { Colour, Material } from '../../src/lib/core/materials/material.ts';
+import type { Rates } from '../../src/lib/core/cost/rates.ts';
+import { POINT } from '../../src/lib/core/units/number.ts';
+import { inches } from '../../src/lib/core/units/length.ts';
+import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import { insertLayer, stackIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import type { EntryContext } from '../../src/lib/core/recipe/entry/entry.ts';
+import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+
+/** A small invented studio for tests: round figures that can be worked out by hand. */
+export const colours: Colour[] = [
+	{ id: 'white', name: 'gull white', finish: 'matte', hex: '#f4f2ec' },
+	{ id: 'red', name: 'buoy red', finish: 'matte', hex: '#c8402f' },
+	{ id: 'gold', name: 'hive gold', finish: 'matte', hex: '#e2a32b' },
+	{ id: 'gold-mirror', name: 'hive gold', finish: 'mirror', hex: '#d79a20' },
+	{ id: 'grey', name: 'limpet grey', finish: 'matte', hex: '#6f7780' }
+];
+
+const round = (size: number, colour: string, count: number, priceMinor: number | null): Material => ({
+	id: `${size}-${colour}`,
+	kind: 'latex-round',
+	name: `${size} in round, ${colour}`,
+	nominal: inches(size),
+	colour,
+	safe: null,
+	loss: '0',
+	reuse: null,
+	unit: 'piece',
+	packs: [{ id: `p${size}${colour}`, supplier: 'Quayside Supply', count, priceMinor }]
+});
+
+const thing = (id: string, kind: Material['kind'], count: number, priceMinor: number | null, more: Partial<Material> = {}): Material => ({
+	...round(11, 'white', count, priceMinor),
+	id,
+	kind,
+	name: id,
+	nominal: null,
+	colour: null,
+	...more
+});
+
+export const materials: Material[] = [
+	round(11, 'white', 100, 1700),
+	round(11, 'red', 100, 1700),
+	round(11, 'gold', 50, 1000),
+	round(5, 'white', 100, 900),
+	round(16, 'grey', 50, 2500),
+	{ ...round(16, 'red', 50, null) },
+	thing('patch', 'adhesive', 200, 400),
+	thing('tie balloon', 'modelling', 100, 800),
+	thing('stand', 'base', 1, 9000, { reuse: { uses: 40, resaleMinor: 1000, upkeepMinor: 10 } }),
+	thing('fairy lights', 'accent', 1, 650)
+];
+
+export const studio = catalogue(materials, colours);
+
+export const rates: Rates = {
+	currency: 'USD',
+	labourPerHour: 1800,
+	overhead: { kind: 'hour', minor: 900 },
+	counting: 'piece',
+	defaultLoss: '1/25',
+	service: 0.95,
+	standards: STARTING_STANDARDS,
+	rules: [
+		{ of: 'floor contact', each: '1', material: 'patch' },
+		{ of: 'cluster tied with a modelling balloon', each: '1/4', material: 'tie balloon' }
+	],
+	pumps: [],
+	price: {
+		method: 'margin',
+		margin: '50',
+		markup: '100',
+		fee: { percent: '0', onTax: true, fixedMinor: 0, payments: 1 },
+		rush: '0',
+		weekend: '0',
+		volume: '0',
+		discount: null,
+		pricePoint: null,
+		minimumMinor: 0,
+		tax: { percent: '0', inclusive: false },
+		deposit: '0'
+	}
+};
+
+/** Ids in order, so that recipes of tests are the same every time. */
+export function counter(prefix = 'id'): () => string {
+	let n = 0;
+	return () => `${prefix}${++n}`;
+}
+
+export const entryContext = (recipe: Recipe): EntryContext => ({
+	slots: recipe.slots,
+	colourway: recipe.colourways[0],
+	colours,
+	materials,
+	style: POINT
+});
+
+/** A design keyed as an owner would, floor first. */
+export function design(name: string, ...lines: string[]): Recipe {
+	const newId = counter();
+	const recipe = emptyRecipe(name, newId) as RecipeDraft;
+	for (const line of lines) {
+		const entry = parseEntry(line, entryContext(recipe as Recipe));
+		if (!entry.ok) throw new Error(`${line}: ${entry.say}`);
+		if (entry.value.kind === 'upright') Object.assign(stackOf(recipe)!.upright, entry.value.upright);
+		if (entry.value.kind !== 'layer') continue;
+		insertLayer(recipe, stackIn(recipe as Recipe)!.layers.length, buildLayer(entry.value.layer, 0.8, newId));
+	}
+	return recipe as Recipe;
+}

@@ -1,0 +1,12 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	test: {
+		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+		benchmark: { include: ['src/**/*.bench.ts'] },
+		environment: 'node'
+	}
+});
