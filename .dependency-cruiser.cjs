@@ -2,24 +2,70 @@ const lib = '^src/lib/';
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
 	forbidden: [
-		{ name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(\\$(app|env)/|\\./\\$types)' } },
+		{
+			name: 'resolvable',
+			severity: 'error',
+			from: {},
+			to: { couldNotResolve: true, pathNot: '^(\\$(app|env)/|\\./\\$types)' }
+		},
 		{ name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-		{ name: 'no-orphans', severity: 'warn', from: { orphan: true, pathNot: '(\\.test\\.ts|\\.d\\.ts|^src/routes/|hooks)' }, to: {} },
-		{ name: 'core-imports-only-core', severity: 'error',
-			from: { path: `${lib}core/`, pathNot: '\\.(schema|test)\\.ts$' }, to: { pathNot: `(${lib}core/|node_modules/(culori|fraction\\.js)/)` } },
-		{ name: 'schemas-import-only-core-and-zod', severity: 'error',
-			from: { path: '\\.schema\\.ts$' }, to: { pathNot: `(${lib}core/|node_modules/zod/)` } },
-		{ name: 'core-does-not-need-its-schemas', severity: 'error',
-			from: { path: `${lib}core/`, pathNot: '\\.(schema|test)\\.ts$' }, to: { path: '\\.schema\\.ts$' } },
-		{ name: 'ui-knows-no-domain', severity: 'error',
-			from: { path: `${lib}ui/` }, to: { path: `(${lib}(core|features|server)/|^src/routes/)` } },
-		{ name: 'features-never-reach-the-server', severity: 'error',
-			from: { path: `${lib}features/` }, to: { path: `(${lib}server/|^src/routes/)` } },
-		{ name: 'server-never-reaches-the-screen', severity: 'error',
-			from: { path: `${lib}server/` }, to: { path: `(${lib}(ui|features)/|^src/routes/|node_modules/svelte/)` } },
-		{ name: 'tables-only-through-repos', severity: 'error',
-			from: { path: '^src/', pathNot: `(${lib}server/(db|repos)/)` }, to: { path: `${lib}server/db/tables` } }
+		{
+			name: 'no-orphans',
+			severity: 'warn',
+			from: { orphan: true, pathNot: '(\\.test\\.ts|\\.d\\.ts|^src/routes/|hooks)' },
+			to: {}
+		},
+		{
+			name: 'core-imports-only-core',
+			severity: 'error',
+			from: { path: `${lib}core/`, pathNot: '\\.(schema|test)\\.ts$' },
+			to: { pathNot: `(${lib}core/|node_modules/(culori|fraction\\.js)/)` }
+		},
+		{
+			name: 'schemas-import-only-core-and-zod',
+			severity: 'error',
+			from: { path: '\\.schema\\.ts$' },
+			to: { pathNot: `(${lib}core/|node_modules/zod/)` }
+		},
+		{
+			name: 'core-does-not-need-its-schemas',
+			severity: 'error',
+			from: { path: `${lib}core/`, pathNot: '\\.(schema|test)\\.ts$' },
+			to: { path: '\\.schema\\.ts$' }
+		},
+		{
+			name: 'ui-knows-no-domain',
+			severity: 'error',
+			from: { path: `${lib}ui/` },
+			to: { path: `(${lib}(core|features|server)/|^src/routes/)` }
+		},
+		{
+			name: 'features-never-reach-the-server',
+			severity: 'error',
+			from: { path: `${lib}features/` },
+			to: { path: `(${lib}server/|^src/routes/)` }
+		},
+		{
+			name: 'server-never-reaches-the-screen',
+			severity: 'error',
+			from: { path: `${lib}server/` },
+			to: { path: `(${lib}(ui|features)/|^src/routes/|node_modules/svelte/)` }
+		},
+		{
+			name: 'tables-only-through-repos',
+			severity: 'error',
+			from: { path: '^src/', pathNot: `(${lib}server/(db|repos)/)` },
+			to: { path: `${lib}server/db/tables` }
+		}
 	],
-	options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.depcruise.json' },
-		enhancedResolveOptions: { extensions: ['.ts', '.svelte.ts', '.js', '.svelte'], exportsFields: ['exports'], conditionNames: ['svelte', 'import', 'node', 'default', 'types'] } }
+	options: {
+		doNotFollow: { path: 'node_modules' },
+		tsPreCompilationDeps: true,
+		tsConfig: { fileName: 'tsconfig.depcruise.json' },
+		enhancedResolveOptions: {
+			extensions: ['.ts', '.svelte.ts', '.js', '.svelte'],
+			exportsFields: ['exports'],
+			conditionNames: ['svelte', 'import', 'node', 'default', 'types']
+		}
+	}
 };

@@ -32,7 +32,13 @@ const round = (size: number, colour: string, count: number, priceMinor: number |
 	packs: [{ id: `p${size}${colour}`, supplier: 'Quayside Supply', count, priceMinor }]
 });
 
-const thing = (id: string, kind: Material['kind'], count: number, priceMinor: number | null, more: Partial<Material> = {}): Material => ({
+const thing = (
+	id: string,
+	kind: Material['kind'],
+	count: number,
+	priceMinor: number | null,
+	more: Partial<Material> = {}
+): Material => ({
 	...round(11, 'white', count, priceMinor),
 	id,
 	kind,

@@ -96,7 +96,9 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 				const slot = recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
 				const found = context.catalogue.byMatch.get(matchKey(need.kind, need.nominal, need.colour));
 				const open = need.colour === null;
-				const colour = open ? `${slot} (open)` : (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour');
+				const colour = open
+					? `${slot} (open)`
+					: (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour');
 				const label = `${formatInches(need.nominal)} ${KIND_WORDS[need.kind]}s, ${colour}`;
 				const key = matchKey(need.kind, need.nominal, open ? `slot:${slot}` : need.colour);
 				const status = open ? 'open' : found ? 'listed' : 'unlisted';
@@ -112,7 +114,14 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			case 'count':
 				for (const rule of context.rules.filter((r) => r.of === need.of)) {
 					const found = rule.material === null ? undefined : context.catalogue.materials.get(rule.material);
-					putMaterial(put, found, rule.material, `for each ${rule.of}`, need.quantity.mul(rational(rule.each)), where);
+					putMaterial(
+						put,
+						found,
+						rule.material,
+						`for each ${rule.of}`,
+						need.quantity.mul(rational(rule.each)),
+						where
+					);
 				}
 		}
 	}
@@ -161,7 +170,9 @@ function addInflate(
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
 	const { material, label, balloon, status, used } = draft;
-	const loss = balloon ? rational(material?.loss ?? context.defaultLoss).valueOf() : rational(material?.loss ?? '0').valueOf();
+	const loss = balloon
+		? rational(material?.loss ?? context.defaultLoss).valueOf()
+		: rational(material?.loss ?? '0').valueOf();
 	const needed = ceiling(used);
 	const spares = material?.reuse ? 0 : sparesFor(needed, loss, context.service);
 	return {

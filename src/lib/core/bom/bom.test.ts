@@ -23,7 +23,13 @@ const using = (name: string, ...uses: [string, string][]): Recipe => ({
 });
 
 describe('the bill, counted by hand', () => {
-	const lighthouse = design('lighthouse', '4 16 at 13 grey', '4 11 at 9 rings white / red x5', '1 11 at 10 gold', 'pole 7 ft');
+	const lighthouse = design(
+		'lighthouse',
+		'4 16 at 13 grey',
+		'4 11 at 9 rings white / red x5',
+		'1 11 at 10 gold',
+		'pole 7 ft'
+	);
 	test('used, by material, with what follows from other counts', () => {
 		const { lines, balloons } = billOf(lighthouse);
 		const used = Object.fromEntries(lines.map((l) => [l.label, l.used.toFraction()]));
@@ -58,41 +64,67 @@ describe('the bill, counted by hand', () => {
 		const odd = design('odd', '4 16 at 13 gold', '4 11 at 9 white');
 		expect(billOf(odd).lines[0]).toMatchObject({ status: 'unlisted', material: undefined });
 		const open = { ...odd, colourways: [{ id: 'c', name: 'open', fills: {} }] };
-		expect(billOf(open).lines.map((l) => l.status).slice(0, 2)).toEqual(['open', 'open']);
+		expect(
+			billOf(open)
+				.lines.map((l) => l.status)
+				.slice(0, 2)
+		).toEqual(['open', 'open']);
 	});
 });
 
 describe('designs inside designs', () => {
 	const ring = design('ring', '4 11 at 9 white');
 	test('quantities multiply down every path: 2 × 3 + 5 = 11 rings of 4', () => {
-		const library = new Map([['ring', ring], ['arm', using('arm', ['ring', '3'])]]);
+		const library = new Map([
+			['ring', ring],
+			['arm', using('arm', ['ring', '3'])]
+		]);
 		const figure = using('figure', ['arm', '2'], ['ring', '5']);
 		expect(billOf(figure, 1, (id) => library.get(id)).balloons).toBe(44);
 	});
 	test('a cycle is refused with its path', () => {
-		const library = new Map([['a', using('hive', ['b', '1'])], ['b', using('frame', ['a', '1'])]]);
+		const library = new Map([
+			['a', using('hive', ['b', '1'])],
+			['b', using('frame', ['a', '1'])]
+		]);
 		const error = expect.objectContaining({ code: 'cycle', message: 'hive > frame > hive' });
 		expect(() => billOf(library.get('a')!, 1, (id) => library.get(id))).toThrow();
-		expect(() => explode({ design: 'a', recipe: library.get('a')!, colourway: null, quantity: rational(1) }, (id) => library.get(id))).toThrow(error);
+		expect(() =>
+			explode({ design: 'a', recipe: library.get('a')!, colourway: null, quantity: rational(1) }, (id) =>
+				library.get(id)
+			)
+		).toThrow(error);
 	});
 	test('sixty levels that each use the next twice are refused by size at once; without balloons they are counted', () => {
 		const levels = (leaf: Recipe) =>
-			new Map(Array.from({ length: 61 }, (_, i) => [`d${i}`, i === 60 ? leaf : using(`d${i}`, [`d${i + 1}`, '2'])]));
+			new Map(
+				Array.from({ length: 61 }, (_, i) => [`d${i}`, i === 60 ? leaf : using(`d${i}`, [`d${i + 1}`, '2'])])
+			);
 		const full = levels(ring);
-		expect(() => billOf(full.get('d0')!, 1, (id) => full.get(id))).toThrow(expect.objectContaining({ code: 'too-many' }));
+		expect(() => billOf(full.get('d0')!, 1, (id) => full.get(id))).toThrow(
+			expect.objectContaining({ code: 'too-many' })
+		);
 		const hollow = levels(design('empty'));
 		expect(billOf(hollow.get('d0')!, 1, (id) => hollow.get(id)).lines).toEqual([]);
 	});
 	test('a design nobody kept is said to be missing', () => {
-		expect(() => billOf(using('figure', ['gone', '1']))).toThrow(expect.objectContaining({ code: 'not-found' }));
+		expect(() => billOf(using('figure', ['gone', '1']))).toThrow(
+			expect.objectContaining({ code: 'not-found' })
+		);
 	});
 });
 
 describe('spares', () => {
-	test.each([[24, 0.04, 0.95], [40, 0.1, 0.99], [6, 0.02, 0.9], [120, 0.05, 0.95]])(
+	test.each([
+		[24, 0.04, 0.95],
+		[40, 0.1, 0.99],
+		[6, 0.02, 0.9],
+		[120, 0.05, 0.95]
+	])(
 		'of %i at a loss of %f and service %f: against the binomial distribution of simple-statistics',
 		(needed, loss, service) => {
-			const atMost = (s: number) => (binomialDistribution(needed + s, loss) as number[]).slice(0, s + 1).reduce((a, b) => a + b, 0);
+			const atMost = (s: number) =>
+				(binomialDistribution(needed + s, loss) as number[]).slice(0, s + 1).reduce((a, b) => a + b, 0);
 			const s = sparesFor(needed, loss, service);
 			expect(atMost(s)).toBeGreaterThanOrEqual(service);
 			if (s > 0) expect(atMost(s - 1)).toBeLessThan(service);
@@ -101,11 +133,15 @@ describe('spares', () => {
 	);
 	test('rise with need, loss and service; none without loss', () => {
 		fc.assert(
-			fc.property(fc.integer({ min: 0, max: 3000 }), fc.double({ min: 0, max: 0.3, noNaN: true }), (needed, loss) => {
-				const s = sparesFor(needed, loss, 0.95);
-				expect(sparesFor(needed + 10, loss, 0.95)).toBeGreaterThanOrEqual(s);
-				expect(sparesFor(needed, loss, 0.99)).toBeGreaterThanOrEqual(s);
-			}),
+			fc.property(
+				fc.integer({ min: 0, max: 3000 }),
+				fc.double({ min: 0, max: 0.3, noNaN: true }),
+				(needed, loss) => {
+					const s = sparesFor(needed, loss, 0.95);
+					expect(sparesFor(needed + 10, loss, 0.95)).toBeGreaterThanOrEqual(s);
+					expect(sparesFor(needed, loss, 0.99)).toBeGreaterThanOrEqual(s);
+				}
+			),
 			{ numRuns: 40 }
 		);
 		expect(sparesFor(100, 0, 0.95)).toBe(0);

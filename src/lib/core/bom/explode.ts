@@ -55,13 +55,19 @@ export function explode(wanted: Wanted, library: Library): Exploded[] {
 			child.quantity = child.quantity.add(node.quantity.mul(rational(structure.quantity)));
 		}
 		if (balloons.compare(MOST_BALLOONS) > 0) {
-			throw new DomainError('too-many', `more than ${MOST_BALLOONS.toLocaleString('en')} balloons in ${wanted.recipe.name}`);
+			throw new DomainError(
+				'too-many',
+				`more than ${MOST_BALLOONS.toLocaleString('en')} balloons in ${wanted.recipe.name}`
+			);
 		}
 	}
 	return order.flatMap((node) =>
 		node.recipe.sections.flatMap((section) =>
 			needsOf(section.structure, node.colourway).map((need) => ({
-				need: { ...need, quantity: node.quantity.equals(ONE) ? need.quantity : need.quantity.mul(node.quantity) },
+				need: {
+					...need,
+					quantity: node.quantity.equals(ONE) ? need.quantity : need.quantity.mul(node.quantity)
+				},
 				where: node === order[0] ? section.name : `${node.recipe.name}, ${section.name}`,
 				recipe: node.recipe
 			}))

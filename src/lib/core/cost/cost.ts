@@ -65,7 +65,10 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 	const seconds = labour.reduce((a, l) => a.add(l.seconds), ZERO);
 	const materialsTotal = sumLines(materials, rates);
 	const frameTotal = sumLines(frame, rates);
-	const labourTotal = total(rates.currency, labour.map((l) => l.amount));
+	const labourTotal = total(
+		rates.currency,
+		labour.map((l) => l.amount)
+	);
 	const overhead = overheadOf(materialsTotal, labourTotal, seconds, rates);
 	const made = plus(plus(nothing(rates.currency), labourTotal, 'labour'), overhead, 'overhead');
 	return {
@@ -84,7 +87,10 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 
 /** An upright whose stand is not chosen yet belongs to the frame, though its cost is unknown. */
 const isUpright = (line: BillLine) =>
-	!line.balloon && (line.material?.kind === 'pipe' || line.material?.kind === 'base' || (line.status === 'open' && line.key.startsWith('material:')));
+	!line.balloon &&
+	(line.material?.kind === 'pipe' ||
+		line.material?.kind === 'base' ||
+		(line.status === 'open' && line.key.startsWith('material:')));
 
 const sumLines = (lines: readonly CostLine[], { currency }: Rates): Amount =>
 	lines.reduce((a, l) => plus(a, l.amount, l.label), nothing(currency));
@@ -95,12 +101,24 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	const each = line.material && unitCost(line.material);
 	const pack = line.material && cheapestPack(line.material);
 	const amount = each && rounded(each.mul(line.used), currency);
-	const parts: CostPart[] = line.where.map((w) => ({ label: w.label, count: print(w.quantity), amount: undefined }));
+	const parts: CostPart[] = line.where.map((w) => ({
+		label: w.label,
+		count: print(w.quantity),
+		amount: undefined
+	}));
 	if (pack && line.material?.reuse) {
 		const { uses } = line.material.reuse;
-		parts.push({ label: `one of ${uses} uses of`, count: '', amount: rounded(rational(pack.priceMinor, pack.count), currency) });
+		parts.push({
+			label: `one of ${uses} uses of`,
+			count: '',
+			amount: rounded(rational(pack.priceMinor, pack.count), currency)
+		});
 	} else if (pack) {
-		parts.push({ label: `${pack.supplier}, pack of`, count: String(pack.count), amount: rounded(rational(pack.priceMinor), currency) });
+		parts.push({
+			label: `${pack.supplier}, pack of`,
+			count: String(pack.count),
+			amount: rounded(rational(pack.priceMinor), currency)
+		});
 	}
 	return { key: line.key, label: line.label, count: print(line.used), amount, parts };
 }
@@ -128,12 +146,31 @@ const percentText = (share: number): string => `${Math.round(share * 1000) / 10}
 function bagLine(line: BillLine, { currency }: Rates): CostLine {
 	const pack = line.material && cheapestPack(line.material);
 	const bags = pack && Math.ceil(line.toBuy / pack.count);
-	const amount = pack && bags !== undefined ? rounded(rational(pack.priceMinor).mul(bags), currency) : undefined;
-	const parts = pack ? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }] : [];
-	return { key: line.key, label: line.label, count: bags === undefined ? '—' : `${bags} bags`, amount, parts };
+	const amount =
+		pack && bags !== undefined ? rounded(rational(pack.priceMinor).mul(bags), currency) : undefined;
+	const parts = pack
+		? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }]
+		: [];
+	return {
+		key: line.key,
+		label: line.label,
+		count: bags === undefined ? '—' : `${bags} bags`,
+		amount,
+		parts
+	};
 }
 
-function overheadOf(materials: Amount, labour: Money, seconds: Rational, { overhead, currency }: Rates): Money {
+function overheadOf(
+	materials: Amount,
+	labour: Money,
+	seconds: Rational,
+	{ overhead, currency }: Rates
+): Money {
 	if (overhead.kind === 'hour') return rounded(seconds.mul(overhead.minor).div(3600), currency);
-	return rounded(rational(overhead.percent).div(100).mul(materials.known.minor + labour.minor), currency);
+	return rounded(
+		rational(overhead.percent)
+			.div(100)
+			.mul(materials.known.minor + labour.minor),
+		currency
+	);
 }

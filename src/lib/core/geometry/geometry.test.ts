@@ -27,14 +27,17 @@ describe('rings', () => {
 	});
 	test('balls of any sizes touch their neighbours', () => {
 		fc.assert(
-			fc.property(fc.array(fc.double({ min: 80, max: 120, noNaN: true }), { minLength: 3, maxLength: 8 }), (ds) => {
-				const { radius, angles } = unequalRing(ds);
-				ds.forEach((d, i) => {
-					const j = (i + 1) % ds.length;
-					const turn = angles[j]! - angles[i]!;
-					expect(2 * radius * Math.abs(Math.sin(turn / 2))).toBeCloseTo((d + ds[j]!) / 2, 4);
-				});
-			})
+			fc.property(
+				fc.array(fc.double({ min: 80, max: 120, noNaN: true }), { minLength: 3, maxLength: 8 }),
+				(ds) => {
+					const { radius, angles } = unequalRing(ds);
+					ds.forEach((d, i) => {
+						const j = (i + 1) % ds.length;
+						const turn = angles[j]! - angles[i]!;
+						expect(2 * radius * Math.abs(Math.sin(turn / 2))).toBeCloseTo((d + ds[j]!) / 2, 4);
+					});
+				}
+			)
 		);
 	});
 });
@@ -103,12 +106,19 @@ describe('resting', () => {
 			turn: fc.constantFrom('half' as const, 'none' as const)
 		});
 		fc.assert(
-			fc.property(fc.array(anyLayer, { minLength: 1, maxLength: 6 }), fc.double({ min: 0.5, max: 1.2, noNaN: true }), (layers, squash) => {
-				for (const layer of placeLayers(layers, squash)) {
-					expect(Number.isFinite(layer.z) && Number.isFinite(layer.tilt) && Number.isFinite(layer.pitch)).toBe(true);
-					for (const ball of layer.rings.flat()) expect(Object.values(ball).every(Number.isFinite)).toBe(true);
+			fc.property(
+				fc.array(anyLayer, { minLength: 1, maxLength: 6 }),
+				fc.double({ min: 0.5, max: 1.2, noNaN: true }),
+				(layers, squash) => {
+					for (const layer of placeLayers(layers, squash)) {
+						expect(
+							Number.isFinite(layer.z) && Number.isFinite(layer.tilt) && Number.isFinite(layer.pitch)
+						).toBe(true);
+						for (const ball of layer.rings.flat())
+							expect(Object.values(ball).every(Number.isFinite)).toBe(true);
+					}
 				}
-			})
+			)
 		);
 	});
 });
@@ -123,7 +133,10 @@ describe('heights and the common practice of the trade (default squash, never fi
 	test('5-inch at 4.09 in: 10.9 quads on 30 in (practice 10) and 19.6 on 54 in (practice 16); the range holds both', () => {
 		expect(count(30, 4.09, SQUASH.usual)).toBeCloseTo(10.9, 1);
 		expect(count(54, 4.09, SQUASH.usual)).toBeCloseTo(19.6, 1);
-		for (const [height, practice] of [[30, 10], [54, 16]] as const) {
+		for (const [height, practice] of [
+			[30, 10],
+			[54, 16]
+		] as const) {
 			expect(count(height, 4.09, SQUASH.high)).toBeLessThan(practice);
 			expect(count(height, 4.09, SQUASH.low)).toBeGreaterThan(practice);
 		}

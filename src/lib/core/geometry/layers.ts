@@ -52,8 +52,9 @@ class Below {
 	#ceilings: number[] = [];
 
 	push(balls: readonly Ball[], squash: number) {
-		const own = balls.reduce((a, b) => Math.max(a, b.z + (squash * b.d) / 2), -Infinity);
-		this.#ceilings.push(Math.max(own, this.#ceilings.at(-1) ?? -Infinity));
+		let ceiling = this.#ceilings.at(-1) ?? -Infinity;
+		for (const ball of balls) ceiling = Math.max(ceiling, ball.z + (squash * ball.d) / 2);
+		this.#ceilings.push(ceiling);
 		this.layers.push(balls);
 	}
 
@@ -89,7 +90,7 @@ export function placeLayers(specs: readonly LayerSpec[], squash: number): Placed
 		else if (spec.turn === 'half') angle += Math.PI / places;
 		const layer = placeLayer(spec, angle, squash, below, placed.at(-1));
 		placed.push(layer);
-		below.push(layer.rings.flat(), squash);
+		below.push(layer.rings.length === 1 ? layer.rings[0]! : layer.rings.flat(), squash);
 	}
 	return placed;
 }
@@ -101,76 +102,148 @@ function placeLayer(
 	below: Below,
 	previous: PlacedLayer | undefined
 ): PlacedLayer {
-	const flat = spec.rings.map((ring) => ringInPlan(ring, angle));
-	const reach = Math.max(0, ...flat.filter((_, i) => spec.rings[i]!.side === 'all').map((r) => r.radius));
-	const rings: (readonly Ball[])[] = new Array(flat.length);
+	const { rings: specs } = spec;
+	if (specs.length === 1) return placeRing(specs[0]!, angle, squash, below, previous);
+	const flat = specs.map((ring) => ringInPlan(ring, angle));
+	let reach = 0;
+	specs.forEach((ring, i) => {
+		if (ring.side === 'all') reach = Math.max(reach, flat[i]!.radius);
+	});
+	const shift = reach || radiusBelow(previous);
+	const rings: (readonly Ball[])[] = new Array(specs.length);
 	const own: Ball[] = [];
+	const axis: Ball[] = [];
 	let status: LayerStatus = previous ? 'sunk' : 'floor';
-	const order = spec.rings.map((_, i) => i).sort((a, b) => spec.rings[a]!.tier - spec.rings[b]!.tier);
 	let tier = -Infinity;
 	let lowerTiers: readonly Ball[] = [];
-	for (const index of order) {
-		const ring = spec.rings[index]!;
+	for (const index of byTier(specs)) {
+		const ring = specs[index]!;
 		if (ring.tier > tier) {
 			tier = ring.tier;
-			lowerTiers = [...own];
+			lowerTiers = own.length > 0 ? [...own] : [];
 		}
+		const plan = flat[index]!.balls;
 		const [dx, dy] = DIRECTION[ring.side];
-		const shift = reach || (previous?.rings[0]?.[0] ? Math.hypot(previous.rings[0][0].x, previous.rings[0][0].y) : 0);
-		const plan = flat[index]!.balls.map((b) => ({ x: b.x + dx * shift, y: b.y + dy * shift, d: b.d }));
-		const rested = restRing(plan, below, lowerTiers, squash, previous);
-		rings[index] = rested.balls;
-		own.push(...rested.balls);
-		if (rested.touches && status === 'sunk') status = 'resting';
+		if (ring.side !== 'all') {
+			for (const ball of plan) {
+				ball.x += dx * shift;
+				ball.y += dy * shift;
+			}
+		}
+		const touches = restRing(plan, below, lowerTiers, squash, previous);
+		rings[index] = plan;
+		for (const ball of plan) {
+			own.push(ball);
+			if (ring.side === 'all') axis.push(ball);
+		}
+		if (touches && status === 'sunk') status = 'resting';
 	}
-	const axis = rings.filter((_, i) => spec.rings[i]!.side === 'all').flat();
-	const counted = axis.length > 0 ? axis : own;
-	const main = spec.rings.find((r) => r.side === 'all') ?? spec.rings[0]!;
-	const meanDiameter = main.diameters.reduce((a, d) => a + d, 0) / main.diameters.length;
-	return {
-		rings,
-		z: counted.reduce((a, b) => a + b.z, 0) / counted.length,
-		top: own.reduce((a, b) => Math.max(a, b.z + b.d / 2), -Infinity),
-		tilt: counted.length < 2 ? 0 : tiltDegrees(fitPlane(counted)),
-		status,
-		pitch: ownPitch(main.diameters.length, meanDiameter, squash)
-	};
+	const main = specs.find((r) => r.side === 'all') ?? specs[0]!;
+	return { rings, status, ...measures(axis.length > 0 ? axis : own, own), pitch: pitchOf(main, squash) };
 }
 
-function ringInPlan({ diameters }: RingSpec, turn: number) {
+/** The plain case, one ring about the axis, without the bookkeeping of several. */
+function placeRing(
+	ring: RingSpec,
+	angle: number,
+	squash: number,
+	below: Below,
+	previous: PlacedLayer | undefined
+): PlacedLayer {
+	const { balls } = ringInPlan(ring, angle);
+	const [dx, dy] = DIRECTION[ring.side];
+	if (ring.side !== 'all') {
+		const shift = radiusBelow(previous);
+		for (const ball of balls) {
+			ball.x += dx * shift;
+			ball.y += dy * shift;
+		}
+	}
+	const touches = restRing(balls, below, NONE, squash, previous);
+	const status = !previous ? 'floor' : touches ? 'resting' : 'sunk';
+	return { rings: [balls], status, ...measures(balls, balls), pitch: pitchOf(ring, squash) };
+}
+
+const NONE: readonly Ball[] = [];
+
+/** @param counted whose centres give height and tilt @param own every ball of the layer */
+function measures(counted: readonly Ball[], own: readonly Ball[]): { z: number; top: number; tilt: number } {
+	let z = 0;
+	let top = -Infinity;
+	for (const ball of counted) z += ball.z;
+	for (const ball of own) top = Math.max(top, ball.z + ball.d / 2);
+	const tilt = counted.length < 2 || isLevel(counted) ? 0 : tiltDegrees(fitPlane(counted));
+	return { z: z / counted.length, top, tilt };
+}
+
+const pitchOf = ({ diameters }: RingSpec, squash: number): number =>
+	ownPitch(diameters.length, mean(diameters), squash);
+
+const mean = (values: readonly number[]): number => values.reduce((a, v) => a + v, 0) / values.length;
+
+const radiusBelow = (previous: PlacedLayer | undefined): number => {
+	const ball = previous?.rings[0]?.[0];
+	return ball ? Math.hypot(ball.x, ball.y) : 0;
+};
+
+/** Order in which rings are placed: lower tiers first, else as given. */
+const byTier = (specs: readonly RingSpec[]): number[] => {
+	const order = specs.map((_, i) => i);
+	return specs.length === 1 ? order : order.sort((a, b) => specs[a]!.tier - specs[b]!.tier);
+};
+
+/** Whether centres lie at one height, to a nanometre. */
+function isLevel(balls: readonly { readonly z: number }[]): boolean {
+	const { z } = balls[0]!;
+	for (const ball of balls) if (Math.abs(ball.z - z) >= 1e-6) return false;
+	return true;
+}
+
+type Loose = { x: number; y: number; z: number; d: number };
+
+function ringInPlan({ diameters }: RingSpec, turn: number): { radius: number; balls: Loose[] } {
 	const { radius, angles } = unequalRing(diameters);
-	const balls = diameters.map((d, i) => ({
-		x: radius * Math.cos(turn + angles[i]!),
-		y: radius * Math.sin(turn + angles[i]!),
-		d
-	}));
+	const balls: Loose[] = [];
+	for (let i = 0; i < diameters.length; i++) {
+		const angle = turn + angles[i]!;
+		balls.push({ x: radius * Math.cos(angle), y: radius * Math.sin(angle), z: 0, d: diameters[i]! });
+	}
 	return { radius, balls };
 }
 
+/** Gives every ball of a ring its height, in place. @returns whether any of them touches something below */
 function restRing(
-	plan: readonly { x: number; y: number; d: number }[],
+	plan: Loose[],
 	below: Below,
 	lowerTiers: readonly Ball[],
 	squash: number,
 	previous: PlacedLayer | undefined
-): { balls: Ball[]; touches: boolean } {
-	if (!previous && lowerTiers.length === 0) return { balls: plan.map((b) => ({ ...b, z: b.d / 2 })), touches: true };
-	const touching: Ball[] = [];
+): boolean {
+	if (!previous && lowerTiers.length === 0) {
+		for (const ball of plan) ball.z = ball.d / 2;
+		return true;
+	}
+	const touching: Loose[] = [];
 	for (const ball of plan) {
-		const beside = restingHeight(ball, lowerTiers, squash);
+		const beside = lowerTiers.length > 0 ? restingHeight(ball, lowerTiers, squash) : undefined;
 		const under = below.rest(ball, squash);
 		const z = beside === undefined ? under : under === undefined ? beside : Math.max(beside, under);
-		if (z !== undefined) touching.push({ ...ball, z });
+		if (z === undefined) continue;
+		ball.z = z;
+		touching.push(ball);
 	}
 	if (touching.length === 0) {
 		const drop = (squash * Math.max(...plan.map((b) => b.d))) / 2;
-		const z = (previous?.z ?? 0) + drop;
-		return { balls: plan.map((b) => ({ ...b, z })), touches: false };
+		for (const ball of plan) ball.z = (previous?.z ?? 0) + drop;
+		return false;
 	}
+	if (touching.length === plan.length && isLevel(touching)) return true;
 	if (touching.length < 3) {
 		const z = touching.reduce((a, b) => a + b.z, 0) / touching.length;
-		return { balls: plan.map((b) => ({ ...b, z })), touches: true };
+		for (const ball of plan) ball.z = z;
+		return true;
 	}
 	const { a, b, c } = fitPlane(touching);
-	return { balls: plan.map((p) => ({ ...p, z: c + a * p.x + b * p.y })), touches: true };
+	for (const ball of plan) ball.z = c + a * ball.x + b * ball.y;
+	return true;
 }

@@ -13,17 +13,28 @@ export interface Plane {
  */
 export function fitPlane(balls: readonly Ball[]): Plane {
 	const n = balls.length;
-	const mean = (pick: (b: Ball) => number) => balls.reduce((s, b) => s + pick(b), 0) / n;
-	const mx = mean((b) => b.x);
-	const my = mean((b) => b.y);
-	const mz = mean((b) => b.z);
-	let [xx, xy, yy, xz, yz] = [0, 0, 0, 0, 0];
-	for (const { x, y, z } of balls) {
-		xx += (x - mx) ** 2;
-		xy += (x - mx) * (y - my);
-		yy += (y - my) ** 2;
-		xz += (x - mx) * (z - mz);
-		yz += (y - my) * (z - mz);
+	let mx = 0;
+	let my = 0;
+	let mz = 0;
+	for (const ball of balls) {
+		mx += ball.x / n;
+		my += ball.y / n;
+		mz += ball.z / n;
+	}
+	let xx = 0;
+	let xy = 0;
+	let yy = 0;
+	let xz = 0;
+	let yz = 0;
+	for (const ball of balls) {
+		const dx = ball.x - mx;
+		const dy = ball.y - my;
+		const dz = ball.z - mz;
+		xx += dx * dx;
+		xy += dx * dy;
+		yy += dy * dy;
+		xz += dx * dz;
+		yz += dy * dz;
 	}
 	const determinant = xx * yy - xy * xy;
 	const spread = xx + yy;

@@ -36,12 +36,11 @@ export const ringWidth = (count: number, diameter: number): Millimetres =>
 export function unequalRing(diameters: readonly number[]): { radius: number; angles: number[] } {
 	const n = diameters.length;
 	if (n === 1) return { radius: 0, angles: [0] };
-	if (diameters.every((d) => d === diameters[0])) {
-		return { radius: ringRadius(n, diameters[0]!), angles: diameters.map((_, i) => (2 * Math.PI * i) / n) };
-	}
+	if (allAlike(diameters)) return { radius: ringRadius(n, diameters[0]!), angles: evenAngles(n) };
 	const chords = diameters.map((d, i) => (d + diameters[(i + 1) % n]!) / 2);
 	const least = Math.max(...chords) / 2;
-	const turn = (radius: number) => chords.reduce((a, c) => a + 2 * Math.asin(Math.min(1, c / (2 * radius))), 0);
+	const turn = (radius: number) =>
+		chords.reduce((a, c) => a + 2 * Math.asin(Math.min(1, c / (2 * radius))), 0);
 	let low = least;
 	let high = chords.reduce((a, c) => a + c, 0);
 	for (let i = 0; i < 60; i++) {
@@ -59,6 +58,16 @@ export function unequalRing(diameters: readonly number[]): { radius: number; ang
 	});
 	return { radius, angles };
 }
+
+function allAlike(diameters: readonly number[]): boolean {
+	for (const d of diameters) if (d !== diameters[0]) return false;
+	return true;
+}
+
+const even: number[][] = [];
+/** Angles of n even places, radians; made once for each n. */
+const evenAngles = (n: number): number[] =>
+	(even[n] ??= Array.from({ length: n }, (_, i) => (2 * Math.PI * i) / n));
 
 /**
  * Length of a belt drawn tight round a ring of equal balls: the convex hull, 2 n R sin(π / n) + π d = n d + π d

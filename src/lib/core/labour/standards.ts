@@ -43,7 +43,9 @@ export function timeOf(count: TaskCount, standards: Standards, difficulty: Ratio
 }
 
 /** Seconds a group of the tape, in its order; groups without work are left out. */
-export function secondsByGroup(tasks: readonly TimedTask[]): { group: TaskGroup; seconds: Rational; tasks: TimedTask[] }[] {
+export function secondsByGroup(
+	tasks: readonly TimedTask[]
+): { group: TaskGroup; seconds: Rational; tasks: TimedTask[] }[] {
 	return TASK_GROUPS.map((group) => {
 		const own = tasks.filter((t) => t.group === group);
 		return { group, tasks: own, seconds: own.reduce((a, t) => a.add(t.seconds), ZERO) };

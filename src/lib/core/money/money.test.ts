@@ -18,16 +18,22 @@ describe('money', () => {
 				const parts = allocate(money(minor, 'EUR'), w);
 				expect(parts.reduce((sum, part) => sum + part.minor, 0)).toBe(minor);
 				const whole = w.reduce((a, b) => a + b, 0);
-				parts.forEach((part, i) => expect(Math.abs(part.minor - (minor * w[i]!) / whole)).toBeLessThan(1.0001));
+				parts.forEach((part, i) =>
+					expect(Math.abs(part.minor - (minor * w[i]!) / whole)).toBeLessThan(1.0001)
+				);
 			})
 		);
 	});
 	test('weights that cannot share anything are refused', () => {
-		expect(() => allocate(money(5, 'USD'), [0, 0])).toThrow(expect.objectContaining({ code: 'not-positive' }));
+		expect(() => allocate(money(5, 'USD'), [0, 0])).toThrow(
+			expect.objectContaining({ code: 'not-positive' })
+		);
 		expect(() => allocate(money(5, 'USD'), [0.5])).toThrow(expect.objectContaining({ code: 'not-integer' }));
 	});
 	test('two currencies never meet, half a cent is no money', () => {
-		expect(() => add(money(1, 'USD'), money(1, 'EUR'))).toThrow(expect.objectContaining({ code: 'currency-mismatch' }));
+		expect(() => add(money(1, 'USD'), money(1, 'EUR'))).toThrow(
+			expect.objectContaining({ code: 'currency-mismatch' })
+		);
 		expect(() => money(0.5, 'USD')).toThrow(expect.objectContaining({ code: 'not-integer' }));
 	});
 	test('halves go away from zero', () => {

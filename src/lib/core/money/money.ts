@@ -25,7 +25,8 @@ export const zero = (currency: Currency): Money => money(0, currency);
 
 /** @throws {DomainError} `currency-mismatch` */
 export function add(a: Money, b: Money): Money {
-	if (a.currency !== b.currency) throw new DomainError('currency-mismatch', `${a.currency} and ${b.currency}`);
+	if (a.currency !== b.currency)
+		throw new DomainError('currency-mismatch', `${a.currency} and ${b.currency}`);
 	return money(a.minor + b.minor, a.currency);
 }
 
@@ -33,13 +34,15 @@ export function add(a: Money, b: Money): Money {
 export const subtract = (a: Money, b: Money): Money => add(a, money(-b.minor, b.currency));
 
 /** @throws {DomainError} `currency-mismatch` */
-export const total = (currency: Currency, amounts: readonly Money[]): Money => amounts.reduce(add, zero(currency));
+export const total = (currency: Currency, amounts: readonly Money[]): Money =>
+	amounts.reduce(add, zero(currency));
 
 /**
  * An exact amount of minor units met with money: the one rounding of a line, half away from zero.
  * @param minor exact minor units
  */
-export const rounded = (minor: Rational, currency: Currency): Money => money(halfAwayFromZero(minor), currency);
+export const rounded = (minor: Rational, currency: Currency): Money =>
+	money(halfAwayFromZero(minor), currency);
 
 /**
  * Splits `whole` by `weights` so that the parts always sum to `whole` exactly:
@@ -48,9 +51,11 @@ export const rounded = (minor: Rational, currency: Currency): Money => money(hal
  * @throws {DomainError} `not-positive` if the weights are not that; `not-integer` if one is not whole
  */
 export function allocate(whole: Money, weights: readonly number[]): Money[] {
-	if (weights.some((w) => !Number.isSafeInteger(w))) throw new DomainError('not-integer', 'weights must be whole');
+	if (weights.some((w) => !Number.isSafeInteger(w)))
+		throw new DomainError('not-integer', 'weights must be whole');
 	const sum = weights.reduce((a, w) => a + BigInt(w), 0n);
-	if (sum <= 0n || weights.some((w) => w < 0)) throw new DomainError('not-positive', 'weights must have a sum above 0');
+	if (sum <= 0n || weights.some((w) => w < 0))
+		throw new DomainError('not-positive', 'weights must have a sum above 0');
 	const sign = whole.minor < 0 ? -1 : 1;
 	const amount = BigInt(Math.abs(whole.minor));
 	const shares = weights.map((w, index) => {
@@ -58,7 +63,9 @@ export function allocate(whole: Money, weights: readonly number[]): Money[] {
 		return { index, floor: Number(product / sum), rest: product % sum };
 	});
 	let left = Number(amount - shares.reduce((a, s) => a + BigInt(s.floor), 0n));
-	const byRest = [...shares].sort((a, b) => (a.rest === b.rest ? a.index - b.index : a.rest > b.rest ? -1 : 1));
+	const byRest = [...shares].sort((a, b) =>
+		a.rest === b.rest ? a.index - b.index : a.rest > b.rest ? -1 : 1
+	);
 	const parts = shares.map((s) => s.floor);
 	for (const share of byRest) {
 		if (left-- <= 0) break;
@@ -74,7 +81,14 @@ export function formatAmount({ minor }: Money): string {
 	return `${minor < 0 ? '−' : ''}${digits}.${String(Math.abs(minor) % 100).padStart(2, '0')}`;
 }
 
-const SIGNS: Readonly<Record<Currency, string>> = { USD: '$', EUR: '€', GBP: '£', CAD: 'CA$', AUD: 'A$', NZD: 'NZ$' };
+const SIGNS: Readonly<Record<Currency, string>> = {
+	USD: '$',
+	EUR: '€',
+	GBP: '£',
+	CAD: 'CA$',
+	AUD: 'A$',
+	NZD: 'NZ$'
+};
 
 /** `$130.00`, for sentences and client papers. */
 export const formatMoney = (amount: Money): string =>

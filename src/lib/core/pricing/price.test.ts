@@ -36,7 +36,10 @@ describe('margin and markup are never mixed up', () => {
 	});
 	test.each(['100', '97', '250'])('a margin of %s %% with 3 %% of fees has no price', (margin) => {
 		const fee = { percent: '3', onTax: false, fixedMinor: 0, payments: 1 };
-		expect(price(usd(100), { ...rates.price, margin, fee }, none)).toEqual({ status: 'refused', why: 'margin-too-high' });
+		expect(price(usd(100), { ...rates.price, margin, fee }, none)).toEqual({
+			status: 'refused',
+			why: 'margin-too-high'
+		});
 	});
 	test('a margin under 0 is a loss and is worked out as one', () => {
 		expect(priced(6000, { margin: '-20' }).net).toEqual(usd(5000));
@@ -86,15 +89,23 @@ describe('the order of steps', () => {
 		expect(result.margin).toBeUndefined();
 	});
 	test('price points', () => {
-		expect([12_001, 12_500, 12_249].map((p) => toPricePoint(p, { step: 500, mode: 'up' }))).toEqual([12_500, 12_500, 12_500]);
+		expect([12_001, 12_500, 12_249].map((p) => toPricePoint(p, { step: 500, mode: 'up' }))).toEqual([
+			12_500, 12_500, 12_500
+		]);
 		expect(toPricePoint(12_249, { step: 500, mode: 'nearest' })).toBe(12_000);
 	});
 	test('the target margin is met to half a cent, for any cost and margin', () => {
 		fc.assert(
-			fc.property(fc.integer({ min: 1, max: 10_000_000 }), fc.integer({ min: -50, max: 95 }), (cost, margin) => {
-				const { net } = priced(cost, { margin: String(margin) });
-				expect(Math.abs(net.minor * (1 - margin / 100) - cost)).toBeLessThanOrEqual(0.5001 * (1 - margin / 100) + 1e-6);
-			})
+			fc.property(
+				fc.integer({ min: 1, max: 10_000_000 }),
+				fc.integer({ min: -50, max: 95 }),
+				(cost, margin) => {
+					const { net } = priced(cost, { margin: String(margin) });
+					expect(Math.abs(net.minor * (1 - margin / 100) - cost)).toBeLessThanOrEqual(
+						0.5001 * (1 - margin / 100) + 1e-6
+					);
+				}
+			)
 		);
 	});
 });

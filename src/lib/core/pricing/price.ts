@@ -50,7 +50,11 @@ function feeShare({ percent, onTax }: PaymentFee, tax: PriceTerms['tax']): Ratio
  * Price by target margin: P = (C + fixed · payments) / (1 − m − f).
  * @returns undefined where 1 − m − f is not above 0: no price reaches that margin
  */
-export function priceByMargin(cost: Rational, margin: Rational, fee: { share: Rational; fixed: Rational }): Rational | undefined {
+export function priceByMargin(
+	cost: Rational,
+	margin: Rational,
+	fee: { share: Rational; fixed: Rational }
+): Rational | undefined {
 	const left = rational(1).sub(margin).sub(fee.share);
 	return left.compare(0) > 0 ? cost.add(fee.fixed).div(left) : undefined;
 }
@@ -82,8 +86,10 @@ export function price(cost: Money, terms: PriceTerms, extra: { charge: Money; co
 	// With an inclusive tax every price from here on is what the client pays, and the net is taken out of it.
 	const base = add(rounded(terms.tax.inclusive ? goods.mul(rate.add(1)) : goods, currency), extra.charge);
 	const whole = add(cost, extra.cost);
-	const netOf = (shown: Money) => (terms.tax.inclusive ? rounded(rational(shown.minor).div(rate.add(1)), currency) : shown);
-	const feesOn = (net: Money) => (net.minor === 0 ? zero(currency) : rounded(f.mul(net.minor).add(fixed), currency));
+	const netOf = (shown: Money) =>
+		terms.tax.inclusive ? rounded(rational(shown.minor).div(rate.add(1)), currency) : shown;
+	const feesOn = (net: Money) =>
+		net.minor === 0 ? zero(currency) : rounded(f.mul(net.minor).add(fixed), currency);
 	const marginOf = (shown: Money) => {
 		const net = netOf(shown);
 		return net.minor === 0 ? undefined : (100 * (net.minor - whole.minor - feesOn(net).minor)) / net.minor;
@@ -121,7 +127,11 @@ export function price(cost: Money, terms: PriceTerms, extra: { charge: Money; co
 	};
 }
 
-function basePrice(cost: Money, terms: PriceTerms, fee: { share: Rational; fixed: Rational }): Rational | PriceRefusal {
+function basePrice(
+	cost: Money,
+	terms: PriceTerms,
+	fee: { share: Rational; fixed: Rational }
+): Rational | PriceRefusal {
 	if (terms.method === 'markup') {
 		const markup = share(terms.markup);
 		return markup.compare(-1) < 0 ? 'markup-too-low' : priceByMarkup(rational(cost.minor), markup);
@@ -132,5 +142,7 @@ function basePrice(cost: Money, terms: PriceTerms, fee: { share: Rational; fixed
 
 function discountOf(now: Money, { discount }: PriceTerms): number {
 	if (!discount) return 0;
-	return discount.kind === 'amount' ? discount.minor : halfAwayFromZero(share(discount.percent).mul(now.minor));
+	return discount.kind === 'amount'
+		? discount.minor
+		: halfAwayFromZero(share(discount.percent).mul(now.minor));
 }

@@ -5,7 +5,16 @@ import { inches } from '../units/length.ts';
 import type { ColourRef, SaidCluster, SaidLayer, SaidPattern } from './entry/entry.ts';
 import { MOST_REPEATS } from './entry/parse-entry.ts';
 import type { Pattern } from './pattern.ts';
-import { RECIPE_FORMAT, RECIPE_VERSION, type Cluster, type Layer, type Recipe, type Section, type Slot, type Stack } from './recipe.ts';
+import {
+	RECIPE_FORMAT,
+	RECIPE_VERSION,
+	type Cluster,
+	type Layer,
+	type Recipe,
+	type Section,
+	type Slot,
+	type Stack
+} from './recipe.ts';
 
 /** Makes ids; the client hands in `crypto.randomUUID`. */
 export type NewId = () => string;
@@ -62,7 +71,8 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 		tier: cluster.tier,
 		pattern: buildPattern(cluster.pattern, slotId)
 	}));
-	const repeat = said.toHeight === null ? said.repeat : repeatsFor(said.clusters[0]!, said.toHeight / 1000, squash);
+	const repeat =
+		said.toHeight === null ? said.repeat : repeatsFor(said.clusters[0]!, said.toHeight / 1000, squash);
 	return {
 		layer: { id: newId(), clusters, repeat, turn: said.turn, joining: said.joining },
 		newSlots: [...made.values()]

@@ -105,7 +105,11 @@ export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): s
 	const copy: Mutable<Layer> = {
 		...layer,
 		id: newId(),
-		clusters: layer.clusters.map((c) => ({ ...c, id: newId(), places: c.places.map((p) => ({ ...p, id: newId() })) }))
+		clusters: layer.clusters.map((c) => ({
+			...c,
+			id: newId(),
+			places: c.places.map((p) => ({ ...p, id: newId() }))
+		}))
 	};
 	layers.splice(index + 1, 0, copy);
 	return copy.id;
@@ -126,7 +130,8 @@ export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Pa
 	const sizes: { place: { size: Size }; size: Size }[] = [];
 	for (const place of layer.clusters.flatMap((c) => c.places)) {
 		const size = stepSize(place.size as Size, place.nominal, halves);
-		const outcome = size.kind === 'strokes' ? got(size) : checked(size, largest(size, place.nominal), place.nominal);
+		const outcome =
+			size.kind === 'strokes' ? got(size) : checked(size, largest(size, place.nominal), place.nominal);
 		if (!outcome.ok) return outcome;
 		sizes.push({ place: place as { size: Size }, size });
 	}
@@ -154,7 +159,11 @@ function stepSize(size: Size, nominal: Micrometres, halves: number): Size {
 }
 
 /** Adds an extra line, or more of one that is there. */
-export function addExtra(recipe: RecipeDraft, line: { id: string; material: string; quantity: string }, newId: NewId) {
+export function addExtra(
+	recipe: RecipeDraft,
+	line: { id: string; material: string; quantity: string },
+	newId: NewId
+) {
 	let section = recipe.sections.find((s) => s.structure.kind === 'extras');
 	if (!section) {
 		section = { id: newId(), name: 'extras', structure: { kind: 'extras', lines: [] }, difficulty: '1' };
@@ -167,5 +176,7 @@ export function removeExtra(recipe: RecipeDraft, id: string) {
 	for (const { structure } of recipe.sections) {
 		if (structure.kind === 'extras') structure.lines = structure.lines.filter((l) => l.id !== id);
 	}
-	recipe.sections = recipe.sections.filter((s) => s.structure.kind !== 'extras' || s.structure.lines.length > 0);
+	recipe.sections = recipe.sections.filter(
+		(s) => s.structure.kind !== 'extras' || s.structure.lines.length > 0
+	);
 }

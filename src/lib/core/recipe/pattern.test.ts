@@ -22,7 +22,18 @@ describe('colour patterns, counted by hand', () => {
 		[{ kind: 'spiral', slots: ['a', 'a', 'b', 'b'], hand: 'left' }, 4, 4, { a: 8, b: 8 }],
 		[{ kind: 'spiral', slots: ['a', 'b', 'b', 'b'], hand: 'right' }, 7, 4, { a: 7, b: 21 }],
 		[{ kind: 'checker', slots: ['a', 'b'] }, 5, 4, { a: 10, b: 10 }],
-		[{ kind: 'blocks', blocks: [{ slot: 'a', rings: 2 }, { slot: 'b', rings: 1 }] }, 7, 4, { a: 20, b: 8 }]
+		[
+			{
+				kind: 'blocks',
+				blocks: [
+					{ slot: 'a', rings: 2 },
+					{ slot: 'b', rings: 1 }
+				]
+			},
+			7,
+			4,
+			{ a: 20, b: 8 }
+		]
 	])('%j over %i rings of %i', (pattern, rings, n, expected) => {
 		expect(counts(pattern, rings, n)).toEqual(expected);
 		expect(slotsOf(pattern).sort()).toEqual(Object.keys(expected).sort());
@@ -30,7 +41,13 @@ describe('colour patterns, counted by hand', () => {
 	test('a spiral moves its strand by one place a ring, to either hand', () => {
 		const strand = (hand: 'left' | 'right') =>
 			[0, 1, 2, 3].map((ring) =>
-				[0, 1, 2, 3].find((place) => slotAt({ kind: 'spiral', slots: ['a', 'b', 'b', 'b'], hand }, { place, ringOfRow: ring, ringOfStack: ring }) === 'a')
+				[0, 1, 2, 3].find(
+					(place) =>
+						slotAt(
+							{ kind: 'spiral', slots: ['a', 'b', 'b', 'b'], hand },
+							{ place, ringOfRow: ring, ringOfStack: ring }
+						) === 'a'
+				)
 			);
 		expect(strand('right')).toEqual([0, 1, 2, 3]);
 		expect(strand('left')).toEqual([0, 3, 2, 1]);
@@ -38,7 +55,8 @@ describe('colour patterns, counted by hand', () => {
 	test('a checker never puts a slot beside or above itself on even rings', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 0, max: 50 }), fc.integer({ min: 0, max: 5 }), (ring, place) => {
-				const at = (p: number, r: number) => slotAt({ kind: 'checker', slots: ['a', 'b'] }, { place: p, ringOfRow: r, ringOfStack: r });
+				const at = (p: number, r: number) =>
+					slotAt({ kind: 'checker', slots: ['a', 'b'] }, { place: p, ringOfRow: r, ringOfStack: r });
 				expect(at(place, ring)).not.toBe(at(place + 1, ring));
 				expect(at(place, ring)).not.toBe(at(place, ring + 1));
 			})

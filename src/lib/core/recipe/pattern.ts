@@ -11,7 +11,10 @@ export type Pattern =
 	/** Neighbours differ, and so do rings. */
 	| { readonly kind: 'checker'; readonly slots: readonly string[] }
 	/** So many rings of one slot, then so many of the next, over again. */
-	| { readonly kind: 'blocks'; readonly blocks: readonly { readonly slot: string; readonly rings: number }[] };
+	| {
+			readonly kind: 'blocks';
+			readonly blocks: readonly { readonly slot: string; readonly rings: number }[];
+	  };
 
 /** Where a place is asked about. */
 export interface PatternSpot {
@@ -25,7 +28,8 @@ export interface PatternSpot {
 
 /** The slot a pattern gives a place. Every list holds at least one slot (the schema sees to it). */
 export function slotAt(pattern: Pattern, { place, ringOfRow, ringOfStack }: PatternSpot): string {
-	const pick = (slots: readonly string[], index: number) => slots[((index % slots.length) + slots.length) % slots.length]!;
+	const pick = (slots: readonly string[], index: number) =>
+		slots[((index % slots.length) + slots.length) % slots.length]!;
 	switch (pattern.kind) {
 		case 'same':
 			return pattern.slot;

@@ -22,7 +22,12 @@ const unit = z.enum(['in', 'ft', 'cm', 'mm', 'm']);
 const size = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('value'), um: length, unit, origin }),
 	z.strictObject({ kind: z.literal('range'), low: length, high: length, unit, origin }),
-	z.strictObject({ kind: z.literal('strokes'), strokes: z.number().positive().max(500), pump: id.nullable(), origin }),
+	z.strictObject({
+		kind: z.literal('strokes'),
+		strokes: z.number().positive().max(500),
+		pump: id.nullable(),
+		origin
+	}),
 	z.strictObject({ kind: z.literal('word'), word: z.enum(SIZE_WORDS), origin }),
 	z.strictObject({ kind: z.literal('unknown') })
 ]);
@@ -36,11 +41,20 @@ const pattern = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('checker'), slots }),
 	z.strictObject({
 		kind: z.literal('blocks'),
-		blocks: z.array(z.strictObject({ slot: id, rings: z.number().int().min(1).max(200) })).min(1).max(24)
+		blocks: z
+			.array(z.strictObject({ slot: id, rings: z.number().int().min(1).max(200) }))
+			.min(1)
+			.max(24)
 	})
 ]);
 
-const place = z.strictObject({ id, kind: z.literal('latex-round'), nominal: length, size, slot: id.nullable() });
+const place = z.strictObject({
+	id,
+	kind: z.literal('latex-round'),
+	nominal: length,
+	size,
+	slot: id.nullable()
+});
 const cluster = z.strictObject({
 	id,
 	places: z.array(place).min(1).max(24),
@@ -87,8 +101,14 @@ export const recipeSchema = z
 		tags: z.array(z.string().trim().min(1).max(40)).max(20),
 		notes: z.string().max(5000),
 		slots: z.array(z.strictObject({ id, name })).max(60),
-		colourways: z.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()) })).min(1).max(60),
-		sections: z.array(z.strictObject({ id, name, structure, difficulty: positive })).min(1).max(60),
+		colourways: z
+			.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()) }))
+			.min(1)
+			.max(60),
+		sections: z
+			.array(z.strictObject({ id, name, structure, difficulty: positive }))
+			.min(1)
+			.max(60),
 		pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable()
 	})
 	.superRefine((recipe, context) => {
@@ -98,7 +118,11 @@ export const recipeSchema = z
 			const used = section.structure.layers.flatMap((l) => l.clusters.flatMap((c) => slotIds(c)));
 			const missing = used.find((slot) => !known.has(slot));
 			if (missing === undefined) return;
-			context.addIssue({ code: 'custom', path: ['sections', at], message: 'A layer names a slot the recipe does not have.' });
+			context.addIssue({
+				code: 'custom',
+				path: ['sections', at],
+				message: 'A layer names a slot the recipe does not have.'
+			});
 		});
 	}) satisfies z.ZodType<Recipe, unknown>;
 

@@ -61,18 +61,36 @@ export function drawStack(
 				if (discs.length >= MOST_DISCS) return;
 				const slot = slotOfPlace(cluster, place, ring);
 				const [x, y, depth] =
-					view === 'front' ? [ball.x, ball.z, -ball.y] : view === 'side' ? [ball.y, ball.z, ball.x] : [ball.x, ball.y, ball.z];
+					view === 'front'
+						? [ball.x, ball.z, -ball.y]
+						: view === 'side'
+							? [ball.y, ball.z, ball.x]
+							: [ball.x, ball.y, ball.z];
 				halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
-				discs.push({ x, y, r: ball.d / 2, paint: paint(colourway?.fills[slot] ?? null), row: ring.row, depth });
+				discs.push({
+					x,
+					y,
+					r: ball.d / 2,
+					paint: paint(colourway?.fills[slot] ?? null),
+					row: ring.row,
+					depth
+				});
 			});
 		});
 	});
 	discs.sort((a, b) => a.depth - b.depth);
-	const upright = stack.upright.kind === 'none' || stack.upright.length === null ? null : stack.upright.length / 1000;
+	const upright =
+		stack.upright.kind === 'none' || stack.upright.length === null ? null : stack.upright.length / 1000;
 	return {
 		view,
 		paints,
-		discs: discs.map(({ x, y, r, paint: p, row }) => ({ x: tenth(x), y: tenth(y), r: tenth(r), paint: p, row })),
+		discs: discs.map(({ x, y, r, paint: p, row }) => ({
+			x: tenth(x),
+			y: tenth(y),
+			r: tenth(r),
+			paint: p,
+			row
+		})),
 		pole: upright !== null && view !== 'plan' ? { height: upright } : null,
 		height: placed.overall.usual,
 		halfWidth

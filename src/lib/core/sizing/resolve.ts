@@ -25,7 +25,11 @@ const WORD_FILL: Readonly<Record<SizeWord, readonly [number, number, number]>> =
 /** The picture draws an unknown size as the usual fill for air. Common practice. */
 const USUAL = WORD_FILL['by look'];
 
-const share = (nominal: number, [assumed, low, high]: readonly [number, number, number], known: boolean): Diameter => ({
+const share = (
+	nominal: number,
+	[assumed, low, high]: readonly [number, number, number],
+	known: boolean
+): Diameter => ({
 	assumed: nominal * assumed,
 	low: nominal * low,
 	high: nominal * high,
@@ -44,7 +48,12 @@ export function resolveSize(size: Size, nominal: Micrometres, pumps: readonly Pu
 			return { assumed: d, low: d, high: d, known: true };
 		}
 		case 'range':
-			return { assumed: (size.low + size.high) / 2000, low: size.low / 1000, high: size.high / 1000, known: true };
+			return {
+				assumed: (size.low + size.high) / 2000,
+				low: size.low / 1000,
+				high: size.high / 1000,
+				known: true
+			};
 		case 'word':
 			return share(bag, WORD_FILL[size.word], true);
 		case 'strokes': {

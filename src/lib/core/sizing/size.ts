@@ -18,7 +18,12 @@ export type Size =
 			readonly unit: LengthUnit;
 			readonly origin: Origin;
 	  }
-	| { readonly kind: 'strokes'; readonly strokes: number; readonly pump: string | null; readonly origin: Origin }
+	| {
+			readonly kind: 'strokes';
+			readonly strokes: number;
+			readonly pump: string | null;
+			readonly origin: Origin;
+	  }
 	| { readonly kind: 'word'; readonly word: SizeWord; readonly origin: Origin }
 	| { readonly kind: 'unknown' };
 

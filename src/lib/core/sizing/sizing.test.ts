@@ -33,10 +33,13 @@ describe('strokes', () => {
 			})
 		);
 	});
-	test('a sphere of 100 mm holds 0.5236 L (π/6)', () => expect(sphereLitres(100)).toBeCloseTo(Math.PI / 6, 12));
+	test('a sphere of 100 mm holds 0.5236 L (π/6)', () =>
+		expect(sphereLitres(100)).toBeCloseTo(Math.PI / 6, 12));
 	test('no pair, no strokes: refused', () => {
 		expect(() => calibrate([])).toThrow(expect.objectContaining({ code: 'empty' }));
-		expect(() => calibrate([{ strokes: 0, diameter: 10 }])).toThrow(expect.objectContaining({ code: 'not-positive' }));
+		expect(() => calibrate([{ strokes: 0, diameter: 10 }])).toThrow(
+			expect.objectContaining({ code: 'not-positive' })
+		);
 	});
 });
 
@@ -62,7 +65,13 @@ describe('sizes', () => {
 		expect(range.assumed / IN).toBeCloseTo(8.5, 9);
 	});
 	test('fill bands of common practice, and the safe diameter', () => {
-		expect([0.4, 0.6, 0.8, 0.95, 0.99].map((f) => fillBand(f))).toEqual(['pear-shaped', 'soft', 'usual', 'firm', 'full']);
+		expect([0.4, 0.6, 0.8, 0.95, 0.99].map((f) => fillBand(f))).toEqual([
+			'pear-shaped',
+			'soft',
+			'usual',
+			'firm',
+			'full'
+		]);
 		expect([11, 11.5, 12.5].map((d) => safeVerdict(d, 11))).toEqual(['safe', 'over', 'refused']);
 	});
 });

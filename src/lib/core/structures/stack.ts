@@ -2,7 +2,15 @@ import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../geometry/he
 import { placeLayers, type LayerSpec, type PlacedLayer } from '../geometry/layers.ts';
 import { inflateTask, methodOf, type Method, type Task, type TaskCount } from '../labour/task.ts';
 import { slotAt } from '../recipe/pattern.ts';
-import { balloonCount, layerCount, type Cluster, type Colourway, type Layer, type Place, type Stack } from '../recipe/recipe.ts';
+import {
+	balloonCount,
+	layerCount,
+	type Cluster,
+	type Colourway,
+	type Layer,
+	type Place,
+	type Stack
+} from '../recipe/recipe.ts';
 import { resolveSize, type Diameter } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -77,14 +85,22 @@ export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): Pl
 				}))
 			});
 		}
-		return placeLayers(rings.map((ring) => spec.get(ring.layer)!), squash);
+		return placeLayers(
+			rings.map((ring) => spec.get(ring.layer)!),
+			squash
+		);
 	};
 	const layers = at('assumed', stack.squash);
 	const low = at('low', Math.min(SQUASH.low, stack.squash));
 	const high = at('high', Math.max(SQUASH.high, stack.squash));
 	const interval = (height: (layers: readonly PlacedLayer[]) => number): Interval => {
 		const [usual, a, b] = [height(layers), height(low), height(high)];
-		return { usual, low: Math.min(usual, a, b), high: Math.max(usual, a, b), known: known && layers.length > 0 };
+		return {
+			usual,
+			low: Math.min(usual, a, b),
+			high: Math.max(usual, a, b),
+			known: known && layers.length > 0
+		};
 	};
 	const tie = stack.upright.tie / 1000;
 	return {
@@ -96,18 +112,47 @@ export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): Pl
 	};
 }
 
+/** Neighbouring places of a cluster that are alike, and how many: most clusters are one run. */
+export interface PlaceRun {
+	readonly place: Place;
+	/** Index of the first of them in the cluster. */
+	readonly from: number;
+	readonly count: number;
+}
+
+export function runsOf({ places }: Cluster): PlaceRun[] {
+	const runs: { place: Place; from: number; count: number }[] = [];
+	places.forEach((place, from) => {
+		const last = runs.at(-1);
+		if (last && samePlace(last.place, place)) last.count++;
+		else runs.push({ place, from, count: 1 });
+	});
+	return runs;
+}
+
+const samePlace = (a: Place, b: Place): boolean =>
+	a.nominal === b.nominal &&
+	a.kind === b.kind &&
+	a.slot === b.slot &&
+	(a.size === b.size || (a.size.kind === b.size.kind && sizeKey(a.size) === sizeKey(b.size)));
+
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 	const found = new Map<string, { place: Place; slot: string; count: number }>();
-	for (const ring of ringsOf(stack)) {
-		for (const cluster of ring.layer.clusters) {
-			cluster.places.forEach((place, index) => {
-				const slot = slotOfPlace(cluster, index, ring);
-				const key = `${place.kind}/${place.nominal}/${slot}/${sizeKey(place.size)}`;
-				const had = found.get(key);
-				if (had) had.count++;
-				else found.set(key, { place, slot, count: 1 });
-			});
+	let ringOfStack = 0;
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const run of runsOf(cluster)) {
+				const { place } = run;
+				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/`;
+				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
+					const key = alike + slot;
+					const had = found.get(key);
+					if (had) had.count += count;
+					else found.set(key, { place, slot, count });
+				}
+			}
 		}
+		ringOfStack += layer.repeat;
 	}
 	const balloons = [...found.values()].map(({ place, slot, count }): Need => ({
 		what: 'balloon',
@@ -121,8 +166,35 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 	return [...balloons, ...uprightNeeds(stack), ...joiningNeeds(stack)];
 }
 
-/** Two sizes are one line of the list to inflate when they print and measure alike. */
-export const sizeKey = (size: Size): string => JSON.stringify({ ...size, origin: undefined });
+/** How often a run of places takes each slot over the repeats of its row. */
+function slotCounts(
+	layer: Layer,
+	{ pattern }: Cluster,
+	run: PlaceRun,
+	ringOfStack: number
+): Map<string, number> {
+	const said = run.place.slot ?? (pattern.kind === 'same' ? pattern.slot : null);
+	if (said !== null) return new Map([[said, layer.repeat * run.count]]);
+	const counts = new Map<string, number>();
+	for (let k = 0; k < layer.repeat; k++) {
+		for (let place = run.from; place < run.from + run.count; place++) {
+			const slot = slotAt(pattern, { place, ringOfRow: k, ringOfStack: ringOfStack + k });
+			counts.set(slot, (counts.get(slot) ?? 0) + 1);
+		}
+	}
+	return counts;
+}
+
+const sizeKeys = new WeakMap<Size, string>();
+
+/** Two sizes are one line of the list to inflate when they print and measure alike. Sizes never change: kept. */
+export function sizeKey(size: Size): string {
+	const had = sizeKeys.get(size);
+	if (had !== undefined) return had;
+	const key = JSON.stringify({ ...size, origin: undefined });
+	sizeKeys.set(size, key);
+	return key;
+}
 
 function uprightNeeds({ upright }: Stack): Need[] {
 	if (upright.kind === 'none') return [];
@@ -143,7 +215,8 @@ function joiningNeeds(stack: Stack): Need[] {
 		if (joining === 'modelling balloon') tied += joined * layer.clusters.length;
 		if (joining === 'line') lined += joined;
 	});
-	if (tied > 0) needs.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
+	if (tied > 0)
+		needs.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
 	if (lined > 0) needs.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
 	return needs;
 }
@@ -152,14 +225,17 @@ function tasks(stack: Stack): TaskCount[] {
 	const counts = new Map<string, { task: Task; method: Method; count: number; batches: Set<string> }>();
 	const bump = (task: Task, method: Method, by: number, batch: string) => {
 		const key = `${task}/${method}`;
-		const had = counts.get(key) ?? { task, method, count: 0, batches: new Set<string>() };
-		counts.set(key, { ...had, count: had.count + by, batches: had.batches.add(batch) });
+		let had = counts.get(key);
+		if (!had) counts.set(key, (had = { task, method, count: 0, batches: new Set() }));
+		had.count += by;
+		if (batch) had.batches.add(batch);
 	};
 	for (const layer of stack.layers) {
 		for (const cluster of layer.clusters) {
-			for (const place of cluster.places) {
-				bump(inflateTask(place.nominal), methodOf(place.size), layer.repeat, `${place.nominal}/${sizeKey(place.size)}`);
-				bump('tie', 'hole', layer.repeat, '');
+			for (const { place, count } of runsOf(cluster)) {
+				const batch = `${place.nominal}/${sizeKey(place.size)}`;
+				bump(inflateTask(place.nominal), methodOf(place.size), layer.repeat * count, batch);
+				bump('tie', 'hole', layer.repeat * count, '');
 			}
 			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');
 		}
@@ -167,7 +243,13 @@ function tasks(stack: Stack): TaskCount[] {
 	const layers = layerCount(stack);
 	if (layers > 1) bump('attach', 'hole', layers - 1, '');
 	const first = stack.layers[0];
-	if (first && stack.onFloor) bump('patch', 'hole', first.clusters.reduce((a, c) => a + c.places.length, 0), '');
+	if (first && stack.onFloor)
+		bump(
+			'patch',
+			'hole',
+			first.clusters.reduce((a, c) => a + c.places.length, 0),
+			''
+		);
 	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1, '');
 	if (layers > 0) {
 		bump('set up', 'hole', 1, '');

@@ -17,11 +17,20 @@ export type Need =
 			readonly size: Size;
 			readonly quantity: Rational;
 	  }
-	| { readonly what: 'material'; readonly material: string | null; readonly label: string; readonly quantity: Rational }
+	| {
+			readonly what: 'material';
+			readonly material: string | null;
+			readonly label: string;
+			readonly quantity: Rational;
+	  }
 	/** Something follow-on rules turn into lines: floor contacts, clusters tied with a modelling balloon. */
 	| { readonly what: 'count'; readonly of: CountOf; readonly quantity: Rational };
 
-export const COUNTS = ['floor contact', 'cluster tied with a modelling balloon', 'layer tied with line'] as const;
+export const COUNTS = [
+	'floor contact',
+	'cluster tied with a modelling balloon',
+	'layer tied with line'
+] as const;
 export type CountOf = (typeof COUNTS)[number];
 
 /** What every structure of the registry can answer. */

@@ -6,7 +6,7 @@ import { matchKey } from '../materials/catalogue.ts';
 import type { Stack, Layer, Colourway } from '../recipe/recipe.ts';
 import { slotsOf } from '../recipe/pattern.ts';
 import { formatFeet, formatInches, type Millimetres, type Micrometres } from '../units/length.ts';
-import type { PlacedStack } from '../structures/stack.ts';
+import { runsOf, type PlacedStack } from '../structures/stack.ts';
 import type { Finding } from './finding.ts';
 
 /** A ring tilted by more than this deserves a levelling cluster. House rule, degrees. */
@@ -21,7 +21,9 @@ export function checkStack(
 	const findings: Finding[] = [];
 	const { upright } = stack;
 	if (upright.kind !== 'none' && upright.length !== null && placed.upright.usual > upright.length / 1000) {
-		const [needed, has] = [placed.upright.usual, upright.length / 1000].map((v) => formatFeet(v as Millimetres));
+		const [needed, has] = [placed.upright.usual, upright.length / 1000].map((v) =>
+			formatFeet(v as Millimetres)
+		);
 		findings.push({
 			code: 'upright-short',
 			level: 'bad',
@@ -51,12 +53,17 @@ export function checkStack(
 	return findings;
 }
 
-function checkSizes(layer: Layer, catalogue: Catalogue, colourway: Colourway | undefined, rates: Rates): Finding[] {
+function checkSizes(
+	layer: Layer,
+	catalogue: Catalogue,
+	colourway: Colourway | undefined,
+	rates: Rates
+): Finding[] {
 	const seen = new Set<string>();
 	const findings: Finding[] = [];
 	for (const cluster of layer.clusters) {
 		const slot = slotsOf(cluster.pattern)[0];
-		for (const place of cluster.places) {
+		for (const { place } of runsOf(cluster)) {
 			const colour = colourway?.fills[place.slot ?? slot ?? ''] ?? null;
 			const safe = catalogue.byMatch.get(matchKey(place.kind, place.nominal, colour))?.safe ?? place.nominal;
 			const { high, assumed, known } = resolveSize(place.size, place.nominal, rates.pumps);
@@ -64,7 +71,10 @@ function checkSizes(layer: Layer, catalogue: Catalogue, colourway: Colourway | u
 			if (!known || seen.has(key)) continue;
 			seen.add(key);
 			const verdict = safeVerdict(high, safe / 1000);
-			const [bag, limit, said] = [place.nominal, safe, Math.round(high * 1000) as Micrometres].map(formatInches);
+			if (verdict === 'safe' && fillBand(assumed / (place.nominal / 1000)) !== 'pear-shaped') continue;
+			const [bag, limit, said] = [place.nominal, safe, Math.round(high * 1000) as Micrometres].map(
+				formatInches
+			);
 			if (verdict !== 'safe') {
 				findings.push({
 					code: verdict === 'refused' ? 'size-refused' : 'over-safe',
@@ -75,7 +85,7 @@ function checkSizes(layer: Layer, catalogue: Catalogue, colourway: Colourway | u
 							? `A ${bag} in balloon cannot be sized to ${said} in: it is safe up to ${limit} in. Take a larger balloon.`
 							: `${said} in is over the safe ${limit} in of this ${bag} in balloon: it may burst. Size it down or take a larger one.`
 				});
-			} else if (fillBand(assumed / (place.nominal / 1000)) === 'pear-shaped') {
+			} else {
 				findings.push({
 					code: 'pear-shaped',
 					level: 'watch',

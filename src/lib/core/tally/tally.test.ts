@@ -2,13 +2,24 @@ import { describe, expect, test } from 'vitest';
 import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { elapsedSeconds, formatHours } from '../labour/standards.ts';
 import { formatAmount } from '../money/money.ts';
-import { addExtra, duplicateLayer, moveLayer, orderLayers, removeLayer, repeatLayer, resizeLayer, stackIn, type RecipeDraft } from '../recipe/edit.ts';
+import {
+	addExtra,
+	duplicateLayer,
+	moveLayer,
+	orderLayers,
+	removeLayer,
+	repeatLayer,
+	resizeLayer,
+	stackIn,
+	type RecipeDraft
+} from '../recipe/edit.ts';
 import { printLayer } from '../recipe/entry/print-entry.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { toHeight } from '../recipe/to-height.ts';
 import { drawStack } from '../scene/draw-list.ts';
 import { shade } from '../scene/shade.ts';
+import { inches } from '../units/length.ts';
 import { tally } from './tally.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };
@@ -25,13 +36,20 @@ const ids = stackIn(column)!.layers.map((l) => l.id);
 describe('cost, worked by hand', () => {
 	const result = count(column);
 	test('materials: 4 × 0.50 + 24 × 0.17 + 1 × 0.20 + 4 patches × 0.02', () => {
-		expect(result.cost.materials.map((l) => l.amount && formatAmount(l.amount))).toEqual(['2.00', '4.08', '0.20', '0.08']);
+		expect(result.cost.materials.map((l) => l.amount && formatAmount(l.amount))).toEqual([
+			'2.00',
+			'4.08',
+			'0.20',
+			'0.08'
+		]);
 		expect(formatAmount(result.cost.materialsTotal.known)).toBe('6.36');
 	});
 	test('labour: every task by its standard', () => {
 		// inflate 4 × 30 + 40, 25 × 15 + 2 × 40, tie 29 × 6; cluster 7 × 22, attach 7 × 30, patch 4 × 12; set up 900, strike 480
 		const seconds = { 'inflate and size': 160 + 455 + 174, build: 154 + 210 + 48, 'set up, strike': 1380 };
-		expect(Object.fromEntries(result.cost.labour.map((l) => [l.group, l.seconds.valueOf()]))).toEqual(seconds);
+		expect(Object.fromEntries(result.cost.labour.map((l) => [l.group, l.seconds.valueOf()]))).toEqual(
+			seconds
+		);
 		expect(formatAmount(result.cost.labourTotal)).toBe('12.91'); // 2581 s at 18.00 an hour: 3.95 + 2.06 + 6.90
 		expect(formatAmount(result.cost.overhead)).toBe('6.45');
 	});
@@ -54,7 +72,8 @@ describe('cost, worked by hand', () => {
 	test('a stand that comes back costs a share a use: (90 − 10) / 40 + 0.10', () => {
 		const stood = structuredClone(column) as RecipeDraft;
 		const structure = stood.sections[0]!.structure;
-		if (structure.kind === 'stack') Object.assign(structure.upright, { kind: 'pole', material: 'stand', length: 2_133_600 });
+		if (structure.kind === 'stack')
+			Object.assign(structure.upright, { kind: 'pole', material: 'stand', length: inches(84) });
 		const { frame } = count(stood as Recipe).cost;
 		expect(frame.map((l) => [l.label, l.amount?.minor])).toEqual([['stand', 210]]);
 	});
@@ -69,14 +88,23 @@ describe('what a maker would say', () => {
 	test('an empty design', () => expect(codes()).toEqual(['empty']));
 	test('a stack higher than its pole', () => {
 		const { findings } = count(design('tall', '4 11 at 9 white x12', 'pole 4 ft'));
-		expect(findings.find((f) => f.code === 'upright-short')).toMatchObject({ level: 'bad', say: expect.stringMatching(/needs 6′ 1″ of pole, and this one is 4′ 0″/) });
+		expect(findings.find((f) => f.code === 'upright-short')).toMatchObject({
+			level: 'bad',
+			say: expect.stringMatching(/needs 6′ 1″ of pole, and this one is 4′ 0″/)
+		});
 	});
 	test('over the safe size a warning, well over it a refusal, under half pear-shaped', () => {
 		expect(codes('4 11 at 11.5 white')).toContain('over-safe');
 		expect(codes('4 11 at 5 white')).toContain('pear-shaped');
 		const big = structuredClone(design('d', '4 11 at 9 white')) as RecipeDraft;
 		const stack = big.sections[0]!.structure;
-		if (stack.kind === 'stack') stack.layers[0]!.clusters[0]!.places[0]!.size = { kind: 'value', um: 355_600, unit: 'in', origin: 'typed' };
+		if (stack.kind === 'stack')
+			stack.layers[0]!.clusters[0]!.places[0]!.size = {
+				kind: 'value',
+				um: inches(14),
+				unit: 'in',
+				origin: 'typed'
+			};
 		expect(count(big as Recipe).findings.map((f) => f.code)).toContain('size-refused');
 	});
 	test('an unknown size: heights are not known, the picture still stands', () => {
@@ -90,7 +118,10 @@ describe('what a maker would say', () => {
 		expect(body.high).toBeGreaterThan(body.usual);
 	});
 	test('too many balloons: a sentence, an empty bill, no freeze', () => {
-		const huge = edited((d) => { const s = d.sections[0]!.structure; if (s.kind === 'stack') for (const l of s.layers) l.repeat = 200; });
+		const huge = edited((d) => {
+			const s = d.sections[0]!.structure;
+			if (s.kind === 'stack') for (const l of s.layers) l.repeat = 200;
+		});
 		const result = tally(huge, null, 100, context);
 		expect(result.findings.map((f) => f.code)).toContain('too-many');
 		expect(result.bill.balloons).toBe(0);
@@ -115,8 +146,13 @@ describe('edits', () => {
 		expect(copy).toEqual(column);
 	});
 	test('extras go to a section of their own', () => {
-		const lit = edited((d) => addExtra(d, { id: 'e', material: 'fairy lights', quantity: '2' }, counter('x')));
-		expect(count(lit).cost.materials.find((l) => l.label === 'fairy lights')).toMatchObject({ count: '2', amount: { minor: 1300 } });
+		const lit = edited((d) =>
+			addExtra(d, { id: 'e', material: 'fairy lights', quantity: '2' }, counter('x'))
+		);
+		expect(count(lit).cost.materials.find((l) => l.label === 'fairy lights')).toMatchObject({
+			count: '2',
+			amount: { minor: 1300 }
+		});
 	});
 	test('to another height: rows that repeat grow, base and topper stay', () => {
 		const { recipe, body } = toHeight(column, 6 * 304.8);
@@ -126,7 +162,14 @@ describe('edits', () => {
 		expect(Math.abs(body - 6 * 304.8)).toBeLessThan(100);
 	});
 	test('the schema refuses what is not a recipe', () => {
-		for (const bad of [{}, null, 'text', { ...column, version: 9 }, { ...column, slots: [] }, { ...column, extra: 1 }]) {
+		for (const bad of [
+			{},
+			null,
+			'text',
+			{ ...column, version: 9 },
+			{ ...column, slots: [] },
+			{ ...column, extra: 1 }
+		]) {
 			expect(recipeSchema.safeParse(bad).success).toBe(false);
 		}
 		expect(recipeSchema.parse(JSON.parse(JSON.stringify(column)))).toEqual(column);
@@ -136,7 +179,8 @@ describe('edits', () => {
 describe('the picture', () => {
 	const structure = stackIn(column)!;
 	const placed = count(column).stacks[0]!.placed;
-	const draw = (view: 'front' | 'plan') => drawStack(structure, placed, { colourway: column.colourways[0], catalogue: studio, view });
+	const draw = (view: 'front' | 'plan') =>
+		drawStack(structure, placed, { colourway: column.colourways[0], catalogue: studio, view });
 	test('one disc a balloon, to scale, the lowest standing on the floor', () => {
 		const { discs, height } = draw('front');
 		expect(discs).toHaveLength(29);

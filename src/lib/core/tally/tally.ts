@@ -42,7 +42,10 @@ const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
 export function tally(recipe: Recipe, colourway: Id | null, quantity: number, context: TallyContext): Tally {
 	const { rates, catalogue, library } = context;
 	const findings: Finding[] = [];
-	const exploded = attempt(() => explode({ recipe, colourway, quantity: rational(quantity) }, library), findings);
+	const exploded = attempt(
+		() => explode({ recipe, colourway, quantity: rational(quantity) }, library),
+		findings
+	);
 	const counted = exploded ? bill(exploded, { ...rates, catalogue }) : NO_BILL;
 	const tasks = exploded ? tasksFor(recipe, quantity, rates) : [];
 	const stacks = exploded ? stacksOf(recipe, rates) : [];
@@ -56,7 +59,15 @@ export function tally(recipe: Recipe, colourway: Id | null, quantity: number, co
 	const terms = termsFor(recipe, rates);
 	findings.push(...checkBill(counted, made));
 	const none = zero(rates.currency);
-	return { stacks, bill: counted, tasks, cost: made, terms, price: price(made.total.known, terms, { charge: none, cost: none }), findings };
+	return {
+		stacks,
+		bill: counted,
+		tasks,
+		cost: made,
+		terms,
+		price: price(made.total.known, terms, { charge: none, cost: none }),
+		findings
+	};
 }
 
 /** The workspace's terms with the recipe's own way of pricing over them. */
@@ -91,21 +102,41 @@ function tasksFor(recipe: Recipe, quantity: number, { standards }: Rates): Timed
 
 const stacksOf = (recipe: Recipe, { pumps }: Rates) =>
 	recipe.sections.flatMap(({ id, structure }) =>
-		structure.kind === 'stack' && structure.layers.length > 0 ? [{ section: id, placed: placeStack(structure, pumps) }] : []
+		structure.kind === 'stack' && structure.layers.length > 0
+			? [{ section: id, placed: placeStack(structure, pumps) }]
+			: []
 	);
 
 function checkBill(counted: Bill, made: Cost): Finding[] {
 	if (counted.lines.length === 0) {
-		return [{ code: 'empty', level: 'watch', say: 'Nothing in this design yet. Say the lowest layer, like “4 16 at 13 grey”.' }];
+		return [
+			{
+				code: 'empty',
+				level: 'watch',
+				say: 'Nothing in this design yet. Say the lowest layer, like “4 16 at 13 grey”.'
+			}
+		];
 	}
 	const findings: Finding[] = [];
 	for (const line of counted.lines) {
 		if (line.status === 'open' && line.balloon) {
-			findings.push({ code: 'open-slot', level: 'watch', say: `${line.label}: no colour chosen in this colourway, so its cost is unknown.` });
+			findings.push({
+				code: 'open-slot',
+				level: 'watch',
+				say: `${line.label}: no colour chosen in this colourway, so its cost is unknown.`
+			});
 		} else if (line.status !== 'listed') {
-			findings.push({ code: 'unlisted', level: 'watch', say: `${line.label} is not in the Stockroom, so its cost is unknown. Add it there.` });
+			findings.push({
+				code: 'unlisted',
+				level: 'watch',
+				say: `${line.label} is not in the Stockroom, so its cost is unknown. Add it there.`
+			});
 		} else if (made.total.unknown.includes(line.label)) {
-			findings.push({ code: 'unknown-cost', level: 'watch', say: `${line.label} has no pack price, so its cost is unknown. Fill it in at the Stockroom.` });
+			findings.push({
+				code: 'unknown-cost',
+				level: 'watch',
+				say: `${line.label} has no pack price, so its cost is unknown. Fill it in at the Stockroom.`
+			});
 		}
 	}
 	return findings;

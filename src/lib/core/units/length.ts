@@ -61,11 +61,24 @@ export const LONGEST = um(200_000_000);
  * Reads a length: `8½`, `8.5 in`, `7 ft 9 in`, `7′ 9″`, `21 cm`. Without a unit it takes `fallback`.
  * @returns `negative`, `too-big`, `missing` or `not-a-length` with a sentence, never 0 for a blank
  */
-export function parseLength(text: string, fallback: LengthUnit = 'in', style: NumberStyle = POINT): Parsed<TypedLength> {
+export function parseLength(
+	text: string,
+	fallback: LengthUnit = 'in',
+	style: NumberStyle = POINT
+): Parsed<TypedLength> {
 	if (text.trim() === '') return refuse('missing', 'Type a length.');
-	const pieces = [...text.trim().matchAll(/([−-]?[\d.,/⁄½¼¾⅛⅜⅝⅞⅓⅔\s]*[\d½¼¾⅛⅜⅝⅞⅓⅔])\s*(inches|inch|feet|foot|ft|in|cm|mm|metres|metre|m|["″”'′’])?\s*/gu)];
+	const pieces = [
+		...text
+			.trim()
+			.matchAll(
+				/([−-]?[\d.,/⁄½¼¾⅛⅜⅝⅞⅓⅔\s]*[\d½¼¾⅛⅜⅝⅞⅓⅔])\s*(inches|inch|feet|foot|ft|in|cm|mm|metres|metre|m|["″”'′’])?\s*/gu
+			)
+	];
 	const read = pieces.map((piece) => piece[0]).join('');
-	const no = refuse('not-a-length', `“${shorten(text)}” is not a length. Write it like 8½, 8.5 in or 7 ft 9 in.`);
+	const no = refuse(
+		'not-a-length',
+		`“${shorten(text)}” is not a length. Write it like 8½, 8.5 in or 7 ft 9 in.`
+	);
 	if (pieces.length === 0 || pieces.length > 2 || read.trim() !== text.trim()) return no;
 	let total: Rational = new Fraction(0);
 	let unitTyped: LengthUnit = fallback;
@@ -78,7 +91,8 @@ export function parseLength(text: string, fallback: LengthUnit = 'in', style: Nu
 		total = total.add(number.value.mul(MICROMETRES[here]));
 	}
 	if (total.compare(0) < 0) return refuse('negative', 'A length cannot be negative.');
-	if (total.compare(LONGEST) > 0) return refuse('too-big', 'That is longer than 650 ft. Check the number and its unit.');
+	if (total.compare(LONGEST) > 0)
+		return refuse('too-big', 'That is longer than 650 ft. Check the number and its unit.');
 	return got({ um: um(Math.round(total.valueOf())), unit: unitTyped });
 }
 

@@ -35,7 +35,8 @@ export function parseNumber(text: string, style: NumberStyle = POINT): Parsed<Ra
 	const negative = trimmed.startsWith('-');
 	const body = (negative ? trimmed.slice(1) : trimmed).trim();
 	const value = readVulgar(body) ?? readFraction(body) ?? readDecimal(body, style);
-	if (!value) return refuse('not-a-number', `“${shorten(text)}” is not a number. Write it like 8, 8.5 or 8½.`);
+	if (!value)
+		return refuse('not-a-number', `“${shorten(text)}” is not a number. Write it like 8, 8.5 or 8½.`);
 	return got(negative ? value.neg() : value);
 }
 
@@ -79,9 +80,14 @@ export interface Bounds {
 }
 
 /** {@link parseNumber} held to bounds, each breach with its own sentence. */
-export function parseBounded(text: string, { min, max, what, unit = '' }: Bounds, style = POINT): Parsed<Rational> {
+export function parseBounded(
+	text: string,
+	{ min, max, what, unit = '' }: Bounds,
+	style = POINT
+): Parsed<Rational> {
 	const parsed = parseNumber(text, style);
-	if (!parsed.ok) return parsed.code === 'missing' ? refuse('missing', `${what} is blank. Type a number.`) : parsed;
+	if (!parsed.ok)
+		return parsed.code === 'missing' ? refuse('missing', `${what} is blank. Type a number.`) : parsed;
 	const value = parsed.value.valueOf();
 	if (min !== undefined && value < min) {
 		return value < 0 && min >= 0

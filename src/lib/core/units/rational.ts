@@ -14,7 +14,9 @@ export const ONE: Rational = new Fraction(1);
  * @throws {Error} of fraction.js for text that is no number, and for a zero denominator
  */
 export function rational(value: number | string | bigint, denominator?: number | bigint): Rational {
-	return denominator === undefined ? new Fraction(value) : new Fraction(value as number, denominator as number);
+	return denominator === undefined
+		? new Fraction(value)
+		: new Fraction(value as number, denominator as number);
 }
 
 /** The stored form, exact: `n` or `n/d`. */

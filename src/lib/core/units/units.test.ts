@@ -19,10 +19,15 @@ describe('numbers as people type them', () => {
 		expect(value('1,200')).toBe(1200);
 		expect(value('8,5')).toBe('not-a-number');
 	});
-	test.each(['', '   '])('a blank is missing, never zero (%j)', (text) => expect(value(text)).toBe('missing'));
-	test.each(['abc', '1/0', '1.2.3', '--4', '9999999999999', '4e5', 'NaN', 'Infinity'])('%s is refused', (text) => {
-		expect(value(text)).toBe('not-a-number');
-	});
+	test.each(['', '   '])('a blank is missing, never zero (%j)', (text) =>
+		expect(value(text)).toBe('missing')
+	);
+	test.each(['abc', '1/0', '1.2.3', '--4', '9999999999999', '4e5', 'NaN', 'Infinity'])(
+		'%s is refused',
+		(text) => {
+			expect(value(text)).toBe('not-a-number');
+		}
+	);
 	test('a negative number is read, and held to its bounds with a sentence', () => {
 		expect(value('−3')).toBe(-3);
 		expect(parseBounded('-3', { min: 0, what: 'The discount', unit: ' %' })).toMatchObject({

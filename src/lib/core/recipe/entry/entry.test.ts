@@ -31,7 +31,8 @@ describe('the entry line reads what a maker says', () => {
 		'6x11 at 10 1/2 hive gold',
 		'6 11 10.5 go'
 	])('%s', (text) => expect(bare(layerOf(text))).toEqual(bare(six)));
-	test('the short form is under 20 keystrokes with Enter', () => expect('6 11 at 10.5 gold'.length + 1).toBeLessThan(20));
+	test('the short form is under 20 keystrokes with Enter', () =>
+		expect('6 11 at 10.5 gold'.length + 1).toBeLessThan(20));
 	test('sizes: a value, a range, strokes, a word, nothing said', () => {
 		const size = (text: string) => layerOf(text).clusters[0]!.places[0]!.size;
 		expect(size('4 11 at 9 white')).toEqual({ kind: 'value', um: inches(9), unit: 'in', origin: 'typed' });
@@ -43,25 +44,40 @@ describe('the entry line reads what a maker says', () => {
 	});
 	test('repeats, patterns, sides, joinings, unlike clusters', () => {
 		expect(layerOf('4 11 at 9 white x15').repeat).toBe(15);
-		expect(layerOf('4 11 at 9 spiral left white / gold').clusters[0]!.pattern).toMatchObject({ kind: 'spiral', hand: 'left' });
-		expect(layerOf('4 11 at 9 blocks 2 white / 1 gold').clusters[0]!.pattern).toMatchObject({ blocks: [{ rings: 2 }, { rings: 1 }] });
-		expect(layerOf('4 11 at 9 white + 2 5 at 4 gold front tier 1').clusters[1]).toMatchObject({ side: 'front', tier: 1 });
+		expect(layerOf('4 11 at 9 spiral left white / gold').clusters[0]!.pattern).toMatchObject({
+			kind: 'spiral',
+			hand: 'left'
+		});
+		expect(layerOf('4 11 at 9 blocks 2 white / 1 gold').clusters[0]!.pattern).toMatchObject({
+			blocks: [{ rings: 2 }, { rings: 1 }]
+		});
+		expect(layerOf('4 11 at 9 white + 2 5 at 4 gold front tier 1').clusters[1]).toMatchObject({
+			side: 'front',
+			tier: 1
+		});
 		expect(layerOf('4 11 at 9 white joined modelling balloon').joining).toBe('modelling balloon');
 		expect(layerOf('4 11 at 9 white straight').turn).toBe('none');
 	});
-	test('fill to height: 4 nines to 5 ft are 10 layers', () => expect(layerOf('4 9 at 9 white to 5 ft').repeat).toBe(10));
+	test('fill to height: 4 nines to 5 ft are 10 layers', () =>
+		expect(layerOf('4 9 at 9 white to 5 ft').repeat).toBe(10));
 	test('a colour of the Stockroom makes its slot; a slot already filled with it is used', () => {
 		const built = (text: string, recipe: Recipe) => {
 			const parsed = parse(text, recipe);
-			return parsed.ok && parsed.value.kind === 'layer' ? buildLayer(parsed.value.layer, 0.8, counter('n')).newSlots : [];
+			return parsed.ok && parsed.value.kind === 'layer'
+				? buildLayer(parsed.value.layer, 0.8, counter('n')).newSlots
+				: [];
 		};
 		expect(built('4 11 at 9 gold', empty)).toMatchObject([{ slot: { name: 'gold' }, colour: 'gold' }]);
 		expect(built('4 11 at 9 hive', column)).toEqual([]);
 	});
 	test('uprights and extras', () => {
-		expect(parse('pole 7 ft')).toMatchObject({ value: { kind: 'upright', upright: { kind: 'pole', length: inches(84) } } });
+		expect(parse('pole 7 ft')).toMatchObject({
+			value: { kind: 'upright', upright: { kind: 'pole', length: inches(84) } }
+		});
 		expect(parse('no pole')).toMatchObject({ value: { upright: { kind: 'none' } } });
-		expect(parse('2 fairy')).toMatchObject({ value: { kind: 'extra', material: 'fairy lights', quantity: '2' } });
+		expect(parse('2 fairy')).toMatchObject({
+			value: { kind: 'extra', material: 'fairy lights', quantity: '2' }
+		});
 	});
 });
 
@@ -69,7 +85,13 @@ describe('what is printed parses back to the same layer', () => {
 	const slots = ['white', 'gold', 'grey'];
 	const anyPattern = fc.oneof(
 		fc.constantFrom(...slots),
-		fc.constantFrom('white / gold', 'spiral right white / gold / grey', 'checker white / grey', 'rings gold / white', 'blocks 2 white / 3 gold')
+		fc.constantFrom(
+			'white / gold',
+			'spiral right white / gold / grey',
+			'checker white / grey',
+			'rings gold / white',
+			'blocks 2 white / 3 gold'
+		)
 	);
 	const anySize = fc.oneof(
 		fc.integer({ min: 20, max: 84 }).map((e) => ` at ${e / 8}`),
@@ -79,7 +101,11 @@ describe('what is printed parses back to the same layer', () => {
 		.tuple(fc.integer({ min: 1, max: 8 }), anySize, anyPattern, fc.constantFrom('', ' front', ' left tier 1'))
 		.map(([n, size, colour, side]) => `${n} 11${size} ${colour}${side}`);
 	const line = fc
-		.tuple(fc.array(cluster, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 40 }), fc.constantFrom('', ' straight', ' joined necks'))
+		.tuple(
+			fc.array(cluster, { minLength: 1, maxLength: 3 }),
+			fc.integer({ min: 1, max: 40 }),
+			fc.constantFrom('', ' straight', ' joined necks')
+		)
 		.map(([clusters, repeat, tail]) => `${clusters.join(' + ')} x${repeat}${tail}`);
 	test('for any layer the grammar can say', () => {
 		fc.assert(

@@ -38,7 +38,12 @@ export interface SaidLayer {
 export type Entry =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
-	| { readonly kind: 'extra'; readonly material: string; readonly name: string; readonly quantity: RationalText };
+	| {
+			readonly kind: 'extra';
+			readonly material: string;
+			readonly name: string;
+			readonly quantity: RationalText;
+	  };
 
 /** What names may mean while a line is read. */
 export interface EntryContext {

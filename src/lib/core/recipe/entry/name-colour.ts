@@ -27,7 +27,9 @@ export function nameColour(typed: readonly string[], context: EntryContext): Par
 	const begun = context.slots.filter((s) => s.name.toLowerCase().startsWith(said));
 	if (begun.length === 1) return got({ slot: begun[0]!.id });
 	const found = findColours(typed, context.colours);
-	const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) => found.some((f) => f.id === c));
+	const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) =>
+		found.some((f) => f.id === c)
+	);
 	if (filled) return got({ slot: filled[0] });
 	if (found.length === 0) return refuse('unknown-word', unknown(said, context));
 	const [only, second] = found;
@@ -41,7 +43,9 @@ export function nameColour(typed: readonly string[], context: EntryContext): Par
 
 function findColours(typed: readonly string[], colours: readonly Colour[]): Colour[] {
 	const said = typed.join(' ');
-	const exact = colours.filter((c) => c.name.toLowerCase() === said || `${c.name} ${c.finish}`.toLowerCase() === said);
+	const exact = colours.filter(
+		(c) => c.name.toLowerCase() === said || `${c.name} ${c.finish}`.toLowerCase() === said
+	);
 	return exact.length > 0 ? exact : colours.filter((c) => wordsMatch(typed, `${c.name} ${c.finish}`));
 }
 
@@ -54,7 +58,9 @@ function slotName(colour: Colour, { slots }: EntryContext): string {
 }
 
 function unknown(said: string, { slots, colours }: EntryContext): string {
-	const near = [...slots.map((s) => s.name), ...colours.map((c) => c.name)].filter((n) => n[0]?.toLowerCase() === said[0]);
+	const near = [...slots.map((s) => s.name), ...colours.map((c) => c.name)].filter(
+		(n) => n[0]?.toLowerCase() === said[0]
+	);
 	const some = [...new Set(near)].slice(0, 3);
 	const hint = some.length > 0 ? ` Did you mean ${some.join(', ')}?` : '';
 	return `“${shorten(said)}” is neither a slot of this design nor a colour in the Stockroom.${hint}`;

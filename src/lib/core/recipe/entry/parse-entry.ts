@@ -4,11 +4,25 @@ import { SIDES } from '../../geometry/layers.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
 import { REFUSED_OVER, safeVerdict } from '../../sizing/fill.ts';
 import { printSize, SIZE_WORDS, UNKNOWN_SIZE, type Size } from '../../sizing/size.ts';
-import { formatInches, inches, MICROMETRES, um, type LengthUnit, type Micrometres } from '../../units/length.ts';
+import {
+	formatInches,
+	inches,
+	MICROMETRES,
+	um,
+	type LengthUnit,
+	type Micrometres
+} from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { rationalText, type Rational } from '../../units/rational.ts';
 import { JOININGS, UPRIGHTS, type Joining } from '../recipe.ts';
-import { KEYWORDS, type Entry, type EntryContext, type SaidCluster, type SaidLayer, type SaidPattern } from './entry.ts';
+import {
+	KEYWORDS,
+	type Entry,
+	type EntryContext,
+	type SaidCluster,
+	type SaidLayer,
+	type SaidPattern
+} from './entry.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
 import { isMark, isWord, tokens, type Token } from './tokens.ts';
 
@@ -17,13 +31,30 @@ export const MOST_IN_CLUSTER = 12;
 export const MOST_REPEATS = 200;
 
 const START = 'Start with how many and the size on the bag, like “4 11 at 9 white”.';
-const UNITS: Readonly<Record<string, LengthUnit>> = { in: 'in', inch: 'in', inches: 'in', ft: 'ft', foot: 'ft', feet: 'ft', cm: 'cm', mm: 'mm', m: 'm', '"': 'in', '″': 'in', "'": 'ft', '′': 'ft' };
+const UNITS: Readonly<Record<string, LengthUnit>> = {
+	in: 'in',
+	inch: 'in',
+	inches: 'in',
+	ft: 'ft',
+	foot: 'ft',
+	feet: 'ft',
+	cm: 'cm',
+	mm: 'mm',
+	m: 'm',
+	'"': 'in',
+	'″': 'in',
+	"'": 'ft',
+	'′': 'ft'
+};
 type No = ReturnType<typeof refuse>;
 
 /** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
 class Reader {
 	at = 0;
-	constructor(readonly all: readonly Token[], readonly context: EntryContext) {}
+	constructor(
+		readonly all: readonly Token[],
+		readonly context: EntryContext
+	) {}
 	get now(): Token | undefined {
 		return this.all[this.at];
 	}
@@ -51,7 +82,10 @@ class Reader {
 		return unit;
 	}
 	rest(): string {
-		return this.all.slice(this.at).map((t) => t.text).join(' ');
+		return this.all
+			.slice(this.at)
+			.map((t) => t.text)
+			.join(' ');
 	}
 }
 
@@ -61,18 +95,25 @@ class Reader {
  */
 export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	if (text.trim() === '') return refuse('missing', START);
-	if (text.length > 300) return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
+	if (text.length > 300)
+		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
 	const reader = new Reader(tokens(text, context.style), context);
-	if (isMark(reader.now, '-') || isMark(reader.now, '−')) return refuse('negative', 'A count cannot be negative. Type 1 or more.');
+	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
+		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
 	const entry = upright(reader) ?? extra(reader) ?? layer(reader);
 	if (!entry.ok) return entry;
-	if (reader.now) return refuse('unknown-word', `I read all but “${shorten(reader.rest())}”. Take it out, or see the shorthand page.`);
+	if (reader.now)
+		return refuse(
+			'unknown-word',
+			`I read all but “${shorten(reader.rest())}”. Take it out, or see the shorthand page.`
+		);
 	return entry;
 }
 
 function upright(r: Reader): Parsed<Entry> | undefined {
 	if (r.word('no')) {
-		if (r.word('pole', 'stick', 'mast', 'line', 'upright')) return got({ kind: 'upright', upright: { kind: 'none', length: null } });
+		if (r.word('pole', 'stick', 'mast', 'line', 'upright'))
+			return got({ kind: 'upright', upright: { kind: 'none', length: null } });
 		r.at--;
 	}
 	const kind = UPRIGHTS.find((u) => u !== 'none' && isWord(r.now, u.split(' ')[0]!));
@@ -109,9 +150,18 @@ function extra(r: Reader): Parsed<Entry> | undefined {
 	}
 	if (matches.length === 1) return refuse('too-big', 'An extra comes between 1 and 10,000 times.');
 	if (matches.length > 1) {
-		return refuse('ambiguous', `“${shorten(words.join(' '))}” could be ${matches.slice(0, 3).map((m) => m.name).join(', ')}. Type more of it.`);
+		return refuse(
+			'ambiguous',
+			`“${shorten(words.join(' '))}” could be ${matches
+				.slice(0, 3)
+				.map((m) => m.name)
+				.join(', ')}. Type more of it.`
+		);
 	}
-	return refuse('unknown-word', `After the count comes the size on the bag, like “4 11 at 9 white”. Nothing in the Stockroom is called “${shorten(words.join(' '))}”.`);
+	return refuse(
+		'unknown-word',
+		`After the count comes the size on the bag, like “4 11 at 9 white”. Nothing in the Stockroom is called “${shorten(words.join(' '))}”.`
+	);
 }
 
 function layer(r: Reader): Parsed<Entry> {
@@ -121,13 +171,18 @@ function layer(r: Reader): Parsed<Entry> {
 		if (!cluster.ok) return cluster;
 		clusters.push(cluster.value);
 	} while (r.mark('+'));
-	const tail: { repeat: number; toHeight: Micrometres | null; turn: 'half' | 'none'; joining: Joining | null } = {
+	const tail: {
+		repeat: number;
+		toHeight: Micrometres | null;
+		turn: 'half' | 'none';
+		joining: Joining | null;
+	} = {
 		repeat: 1,
 		toHeight: null,
 		turn: 'half',
 		joining: null
 	};
-	for (let more = true; more; ) {
+	for (let more = true; more;) {
 		const said = tailOf(r);
 		if (said === undefined) more = false;
 		else if ('ok' in said) return said;
@@ -149,11 +204,19 @@ function tailOf(r: Reader): Partial<SaidLayer> | No | undefined {
 		r.at++;
 		const height = lengthOf(r.number()!, r.unit() ?? 'ft');
 		r.word('tall');
-		return height === undefined ? refuse('too-big', 'A stack is between 6 in and 100 ft tall.') : { toHeight: height };
+		return height === undefined
+			? refuse('too-big', 'A stack is between 6 in and 100 ft tall.')
+			: { toHeight: height };
 	}
-	const times = r.word('x') ? r.number() : r.now?.kind === 'number' && isWord(r.next, 'times') ? r.number() : undefined;
+	const times = r.word('x')
+		? r.number()
+		: r.now?.kind === 'number' && isWord(r.next, 'times')
+			? r.number()
+			: undefined;
 	if (times === undefined) {
-		return isWord(r.all[r.at - 1], 'x') ? refuse('missing', 'How many layers alike? Type ×2, say.') : undefined;
+		return isWord(r.all[r.at - 1], 'x')
+			? refuse('missing', 'How many layers alike? Type ×2, say.')
+			: undefined;
 	}
 	r.word('times');
 	const repeat = times.valueOf();
@@ -169,14 +232,20 @@ function clusterOf(r: Reader): Parsed<SaidCluster> {
 	if (count.d !== 1n) return refuse('not-whole', 'Balloons in a cluster are a whole number.');
 	const n = count.valueOf();
 	if (n < 1 || n > MOST_IN_CLUSTER) {
-		return refuse('too-big', `A cluster holds 1 to ${MOST_IN_CLUSTER} balloons. For more layers alike end with ×3, say.`);
+		return refuse(
+			'too-big',
+			`A cluster holds 1 to ${MOST_IN_CLUSTER} balloons. For more layers alike end with ×3, say.`
+		);
 	}
 	r.word('x', 'of');
 	const bag = r.number();
 	if (!bag) return refuse('missing', `${n} of which size on the bag? Type ${ROUND_NOMINALS.join(', ')}.`);
 	const nominal = nominalOf(bag);
 	if (nominal === undefined) {
-		return refuse('unknown-word', `There is no ${bag.valueOf()} in round. The bags say ${ROUND_NOMINALS.join(', ')}.`);
+		return refuse(
+			'unknown-word',
+			`There is no ${bag.valueOf()} in round. The bags say ${ROUND_NOMINALS.join(', ')}.`
+		);
 	}
 	r.unit();
 	const size = sizeOf(r, nominal);
@@ -206,7 +275,10 @@ function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 	if (isMark(r.now, '-') || isMark(r.now, '−')) return refuse('negative', 'A size cannot be negative.');
 	if (!at && isWord(r.next, 'times')) return got(UNKNOWN_SIZE);
 	const value = r.number();
-	if (!value) return at ? refuse('missing', 'Sized to what? Type it like “at 9½”, “at 8 to 9”, “at 4 strokes” or “at soft”.') : got(UNKNOWN_SIZE);
+	if (!value)
+		return at
+			? refuse('missing', 'Sized to what? Type it like “at 9½”, “at 8 to 9”, “at 4 strokes” or “at soft”.')
+			: got(UNKNOWN_SIZE);
 	if (r.word('strokes', 'stroke')) {
 		const strokes = value.valueOf();
 		if (strokes <= 0 || strokes > 500) return refuse('too-big', 'Strokes are between ½ and 500.');
@@ -219,13 +291,19 @@ function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 	else if (second) return rangeOf(value, second, unit, nominal);
 	else r.at = from;
 	const own = isWord(r.now, 'to') ? 'in' : (r.unit() ?? 'in');
-	const size: Size = { kind: 'value', um: um(Math.round(value.mul(MICROMETRES[own]).valueOf())), unit: own, origin: 'typed' };
+	const size: Size = {
+		kind: 'value',
+		um: um(Math.round(value.mul(MICROMETRES[own]).valueOf())),
+		unit: own,
+		origin: 'typed'
+	};
 	return checked(size, size.um, nominal);
 }
 
 function rangeOf(a: Rational, b: Rational, unit: LengthUnit, nominal: Micrometres): Parsed<Size> {
 	const [low, high] = [a, b].map((v) => um(Math.round(v.mul(MICROMETRES[unit]).valueOf())));
-	if (low! >= high!) return refuse('too-small', 'A range goes from the smaller size to the larger, like “at 8 to 9”.');
+	if (low! >= high!)
+		return refuse('too-small', 'A range goes from the smaller size to the larger, like “at 8 to 9”.');
 	return checked({ kind: 'range', low: low!, high: high!, unit, origin: 'typed' }, high!, nominal);
 }
 
@@ -233,12 +311,18 @@ function rangeOf(a: Rational, b: Rational, unit: LengthUnit, nominal: Micrometre
 export function checked(size: Size, diameter: Micrometres, nominal: Micrometres): Parsed<Size> {
 	const bag = formatInches(nominal);
 	if (diameter < nominal * 0.2) {
-		return refuse('too-small', `${printSize(size)} is next to nothing for a ${bag}. Check the size, or take a smaller balloon.`);
+		return refuse(
+			'too-small',
+			`${printSize(size)} is next to nothing for a ${bag}. Check the size, or take a smaller balloon.`
+		);
 	}
 	if (safeVerdict(diameter, nominal) !== 'refused') return got(size);
 	const larger = ROUND_NOMINALS.find((n) => inches(n) * REFUSED_OVER >= diameter && inches(n) >= diameter);
 	const instead = larger ? ` Take a ${larger}.` : ' No round comes that large.';
-	return refuse('refused', `A ${bag} cannot be sized to ${printSize(size)} in: it is safe up to ${bag} in.${instead}`);
+	return refuse(
+		'refused',
+		`A ${bag} cannot be sized to ${printSize(size)} in: it is safe up to ${bag} in.${instead}`
+	);
 }
 
 function patternOf(r: Reader): Parsed<SaidPattern> {
@@ -249,12 +333,15 @@ function patternOf(r: Reader): Parsed<SaidPattern> {
 		const rings = r.now?.kind === 'number' && said === 'blocks' ? r.number()!.valueOf() : 1;
 		const words: string[] = [];
 		while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text)) words.push(r.all[r.at++]!.text);
-		if (words.length === 0) return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
+		if (words.length === 0)
+			return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
 		const ref = nameColour(words, r.context);
 		if (!ref.ok) return ref;
-		if (!Number.isInteger(rings) || rings < 1 || rings > MOST_REPEATS) return refuse('not-whole', 'Blocks are whole layers, like “blocks 2 red / 1 white”.');
+		if (!Number.isInteger(rings) || rings < 1 || rings > MOST_REPEATS)
+			return refuse('not-whole', 'Blocks are whole layers, like “blocks 2 red / 1 white”.');
 		colours.push({ ref: ref.value, rings });
 	} while (r.mark('/'));
-	if (said && said !== 'blocks' && colours.length < 2) return refuse('missing', `A ${said} pattern takes two colours or more, like “${said} red / white”.`);
+	if (said && said !== 'blocks' && colours.length < 2)
+		return refuse('missing', `A ${said} pattern takes two colours or more, like “${said} red / white”.`);
 	return got({ kind: said ?? (colours.length > 1 ? 'list' : 'same'), colours, hand });
 }

@@ -36,7 +36,9 @@ export function tokens(text: string, style: NumberStyle): Token[] {
 	for (const [, number, word, mark] of text.toLowerCase().replace(/×/g, ' x ').matchAll(PATTERN)) {
 		if (number !== undefined) {
 			const parsed = parseNumber(number, style);
-			found.push(parsed.ok ? { kind: 'number', value: parsed.value, text: number } : { kind: 'mark', text: number });
+			found.push(
+				parsed.ok ? { kind: 'number', value: parsed.value, text: number } : { kind: 'mark', text: number }
+			);
 		} else if (word !== undefined) pushWord(found, word, style);
 		else found.push({ kind: 'mark', text: mark! });
 	}
@@ -61,14 +63,22 @@ function joinFractions(parts: readonly Token[]): Token[] {
 		const part = parts[i]!;
 		const before = joined.at(-1);
 		if (part.kind === 'number' && before?.kind === 'number' && isPart(part) && before.value.d === 1n) {
-			joined[joined.length - 1] = { kind: 'number', value: before.value.add(part.value), text: `${before.text} ${part.text}` };
+			joined[joined.length - 1] = {
+				kind: 'number',
+				value: before.value.add(part.value),
+				text: `${before.text} ${part.text}`
+			};
 			continue;
 		}
 		if (isWord(part, 'and') && before?.kind === 'number') {
 			const skip = isWord(parts[i + 1], 'a') ? 2 : 1;
 			const next = parts[i + skip];
 			if (next?.kind === 'number' && isPart(next)) {
-				joined[joined.length - 1] = { kind: 'number', value: before.value.add(next.value), text: `${before.text} and ${next.text}` };
+				joined[joined.length - 1] = {
+					kind: 'number',
+					value: before.value.add(next.value),
+					text: `${before.text} and ${next.text}`
+				};
 				i += skip;
 				continue;
 			}
@@ -79,5 +89,6 @@ function joinFractions(parts: readonly Token[]): Token[] {
 }
 
 const isPart = (t: Token) => t.kind === 'number' && t.value.compare(1) < 0 && t.value.compare(0) > 0;
-export const isWord = (t: Token | undefined, ...words: string[]): boolean => t?.kind === 'word' && words.includes(t.text);
+export const isWord = (t: Token | undefined, ...words: string[]): boolean =>
+	t?.kind === 'word' && words.includes(t.text);
 export const isMark = (t: Token | undefined, mark: string): boolean => t?.kind === 'mark' && t.text === mark;

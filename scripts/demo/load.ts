@@ -1,0 +1,170 @@
+import { CalendarDate } from '@internationalized/date';
+import { randomBytes } from 'node:crypto';
+import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import { addExtra, insertLayer, stackIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+import { POINT } from '../../src/lib/core/units/number.ts';
+import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import type { Database } from '../../src/lib/server/db/client.ts';
+import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
+import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
+import { demoDesigns, type DemoDesign } from './designs.ts';
+import { settings } from './settings.ts';
+import { colours, stockRows, suppliers } from './stock.ts';
+
+/** Ids that are the same every time, so that a second load finds the first one's rows. */
+function ids(prefix: string): () => string {
+	let n = 0;
+	return () => `${prefix}-${++n}`;
+}
+
+/** Says one line of the entry line to a recipe, on top of what is there. */
+function say(recipe: RecipeDraft, line: string, newId: () => string) {
+	const materials = stockRows.map((r) => ({ ...r.material, packs: [] }));
+	const { slots, colourways } = recipe as Recipe;
+	const parsed = parseEntry(line, { slots, colourway: colourways[0], colours, materials, style: POINT });
+	if (!parsed.ok) throw new Error(`The demo's line “${line}” was refused: ${parsed.say}`);
+	const { value } = parsed;
+	if (value.kind === 'layer')
+		insertLayer(recipe, stackIn(recipe as Recipe)!.layers.length, buildLayer(value.layer, 0.8, newId));
+	else if (value.kind === 'upright') Object.assign(stackOf(recipe)!.upright, value.upright);
+	else addExtra(recipe, { id: newId(), material: value.material, quantity: value.quantity }, newId);
+}
+
+/** A demo design as a recipe, made through the same entry line that the Bench has. */
+export function demoRecipe(design: DemoDesign): Recipe {
+	const newId = ids(design.id);
+	const recipe = emptyRecipe(design.name, newId) as RecipeDraft;
+	recipe.tags = [...design.tags];
+	for (const line of design.lines) say(recipe, line, newId);
+	for (const slot of recipe.slots) slot.name = design.slots[slot.name] ?? slot.name;
+	const [first] = recipe.colourways;
+	first!.name = design.colourway;
+	for (const [name, fills] of Object.entries(design.also ?? {})) {
+		const byId = Object.fromEntries(
+			recipe.slots.map((s) => [s.id, fills[s.name] ?? first!.fills[s.id] ?? null])
+		);
+		recipe.colourways.push({ id: newId(), name, fills: byId });
+	}
+	if (design.stand) stackOf(recipe)!.upright.material = design.stand;
+	return recipe as Recipe;
+}
+
+/** Loads the invented studio. Safe to repeat: rows that are there stay as they are. */
+export async function loadDemo(
+	db: Database,
+	now: Date
+): Promise<{ materials: number; designs: number; quotes: number }> {
+	const repos = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+	await repos.workspaces.create(settings, now);
+	for (const supplier of suppliers) await repos.stock.addSupplier(supplier);
+	for (const colour of colours) await repos.stock.addColour(colour);
+	const had = new Set((await repos.stock.materials()).map((m) => m.id));
+	for (const { material, packs } of stockRows) {
+		if (had.has(material.id)) continue;
+		const [first] = packs;
+		await repos.stock.addMaterial({
+			...material,
+			pack: {
+				id: `${material.id}-pack`,
+				supplierId: first!.supplier,
+				count: first!.count,
+				priceMinor: first!.priceMinor
+			}
+		});
+	}
+	for (const design of demoDesigns) {
+		if (await repos.designs.find(design.id)) continue;
+		const recipe = demoRecipe(design);
+		await repos.designs.create(design.id, recipe, now);
+		await repos.designs.keep(design.id, now);
+		if (!design.later) continue;
+		const draft = structuredClone(recipe) as RecipeDraft;
+		say(draft, design.later, ids(`${design.id}-later`));
+		await repos.designs.save(
+			design.id,
+			{ saveId: `${design.id}-later`, baseRevision: 1, recipe: draft as Recipe },
+			now
+		);
+	}
+	const quotes = await loadQuotes(repos, now);
+	return { materials: stockRows.length, designs: demoDesigns.length, quotes };
+}
+
+async function loadQuotes(repos: Repos, now: Date): Promise<number> {
+	const today = new CalendarDate(now.getUTCFullYear(), now.getUTCMonth() + 1, now.getUTCDate());
+	const terms = newTerms(settings);
+	const line = (id: string, quantity: number, colourwayId: string | null = null) => ({
+		id: `line-${id}`,
+		versionId: `${id}.1`,
+		colourwayId,
+		quantity
+	});
+	const wanted = [
+		{
+			id: 'quote-regatta',
+			client: 'Tidewick Sailing Club',
+			days: 18,
+			terms: {
+				...terms,
+				occasion: 'Summer regatta',
+				venue: 'Club slipway, Tidewick',
+				setting: 'outdoor' as const,
+				deliveryMinor: 4500,
+				deliveryCostMinor: 2200
+			},
+			lines: [line('lighthouse-column', 2), line('tide-gauge-pole', 1)],
+			send: true
+		},
+		{
+			id: 'quote-garden',
+			client: 'Fernbank Garden Centre',
+			days: 33,
+			terms: {
+				...terms,
+				occasion: 'Opening weekend',
+				venue: 'Main glasshouse, Fernbank',
+				deliveryMinor: 3000,
+				deliveryCostMinor: 1500,
+				discount: { kind: 'percent' as const, percent: '5' }
+			},
+			lines: [line('toadstool-figure', 3), line('watering-can-column', 2)],
+			send: false
+		},
+		{
+			id: 'quote-bees',
+			client: 'Tidewick Beekeepers',
+			days: 47,
+			terms: {
+				...terms,
+				occasion: 'Honey fair',
+				venue: 'Parish hall, Tidewick',
+				deliveryMinor: 2000,
+				deliveryCostMinor: 900
+			},
+			lines: [line('hive-column', 2)],
+			send: false
+		}
+	];
+	for (const quote of wanted) {
+		if (await repos.quotes.find(quote.id)) continue;
+		const clientId = await repos.clients.named(quote.client, `client-${quote.id}`);
+		const draft = {
+			clientId,
+			eventDate: today.add({ days: quote.days }).toString(),
+			zone: settings.zone,
+			terms: quote.terms,
+			lines: quote.lines
+		};
+		await repos.quotes.create(quote.id, draft, now);
+		if (!quote.send) continue;
+		const outcome = await sendQuote(repos, quote.id, {
+			token: randomBytes(24).toString('base64url'),
+			evenUnknown: false,
+			now
+		});
+		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
+	}
+	return wanted.length;
+}

@@ -1,0 +1,45 @@
+import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
+import type { Settings } from '../../src/lib/core/workspace/settings.ts';
+
+/** How the invented studio works and prices. */
+export const settings: Settings = {
+	business: {
+		name: 'Puddlelark Balloons',
+		address: '3 Oyster Steps, Tidewick',
+		email: 'hello@puddlelark.example',
+		phone: '555 0142',
+		terms:
+			'A deposit holds your date; the balance is due on the day. Colours are matched as closely as the season allows. Frames, stands and weights stay ours and are collected after the event.'
+	},
+	zone: 'America/New_York',
+	decimal: '.',
+	rates: {
+		currency: 'USD',
+		labourPerHour: 1800,
+		overhead: { kind: 'hour', minor: 900 },
+		counting: 'piece',
+		defaultLoss: '1/25',
+		service: 0.95,
+		standards: STARTING_STANDARDS,
+		rules: [
+			{ of: 'floor contact', each: '1', material: 'patch' },
+			{ of: 'cluster tied with a modelling balloon', each: '1/4', material: 'tie-260' },
+			{ of: 'layer tied with line', each: '2', material: 'line' }
+		],
+		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
+		price: {
+			method: 'margin',
+			margin: '48',
+			markup: '90',
+			fee: { percent: '0', onTax: true, fixedMinor: 0, payments: 1 },
+			rush: '0',
+			weekend: '0',
+			volume: '0',
+			discount: null,
+			pricePoint: { step: 500, mode: 'up' },
+			minimumMinor: 7500,
+			tax: { percent: '7', inclusive: false },
+			deposit: '30'
+		}
+	}
+};

@@ -1,0 +1,230 @@
+import type { Colour, Material, MaterialKind, Reuse } from '../../src/lib/core/materials/material.ts';
+import { inches } from '../../src/lib/core/units/length.ts';
+
+/** The Stockroom of the invented studio Puddlelark Balloons, in the invented town of Tidewick. */
+
+export const suppliers = [
+	{ id: 'quayside', name: 'Quayside Party Supply' },
+	{ id: 'gannet', name: 'Gannet & Daughter Wholesale' },
+	{ id: 'ropewalk', name: 'Ropewalk Hardware' }
+] as const;
+type SupplierId = (typeof suppliers)[number]['id'];
+
+const colour = (id: string, name: string, hex: string, finish: Colour['finish'] = 'matte'): Colour => ({
+	id,
+	name,
+	finish,
+	hex
+});
+
+export const colours: Colour[] = [
+	colour('gull-white', 'gull white', '#f2f0ea'),
+	colour('foam', 'foam cream', '#efe3c8'),
+	colour('limpet-grey', 'limpet grey', '#6b747d'),
+	colour('harbour-blue', 'harbour blue', '#2c6e91'),
+	colour('shallows', 'shallows', '#8fc9d3'),
+	colour('midnight', 'lamp-out navy', '#232c4c'),
+	colour('buoy-orange', 'buoy orange', '#e8702a'),
+	colour('pennant-red', 'pennant red', '#c63d2f'),
+	colour('hive-gold', 'hive gold', '#e5a92f'),
+	colour('hive-gold-mirror', 'hive gold', '#d29a2b', 'mirror'),
+	colour('lamp-amber', 'lamp amber', '#f3b530', 'see-through'),
+	colour('kelp', 'kelp green', '#3f6b3a'),
+	colour('eelgrass', 'eelgrass', '#8aa84b'),
+	colour('crust', 'crust brown', '#9a6a3c'),
+	colour('slate-pearl', 'wet slate', '#4c5560', 'pearl'),
+	colour('mussel', 'mussel black', '#22242a'),
+	colour('thrift', 'thrift pink', '#e39bb0')
+];
+
+const round = (
+	size: number,
+	colourId: string,
+	supplier: SupplierId,
+	count: number,
+	priceMinor: number | null,
+	loss: string | null = null
+): StockRow => {
+	const { name, finish } = colours.find((c) => c.id === colourId)!;
+	const finishWord = finish === 'matte' ? '' : ` ${finish}`;
+	return row(
+		`round-${size}-${colourId}`,
+		'latex-round',
+		`${size} in round, ${name}${finishWord}`,
+		{ supplier, count, priceMinor },
+		{
+			nominal: inches(size),
+			colour: colourId,
+			loss
+		}
+	);
+};
+
+export interface StockRow {
+	readonly material: Omit<Material, 'packs'>;
+	readonly packs: readonly { supplier: SupplierId; count: number; priceMinor: number | null }[];
+}
+
+function row(
+	id: string,
+	kind: MaterialKind,
+	name: string,
+	pack: StockRow['packs'][number],
+	more: Partial<Material> = {}
+): StockRow {
+	const material = {
+		id,
+		kind,
+		name,
+		nominal: null,
+		colour: null,
+		safe: null,
+		loss: null,
+		reuse: null,
+		unit: 'piece',
+		...more
+	};
+	return { material, packs: [pack] };
+}
+
+const shared = (uses: number, resaleMinor: number, upkeepMinor: number): { reuse: Reuse } => ({
+	reuse: { uses, resaleMinor, upkeepMinor }
+});
+
+const ELEVENS = [
+	'gull-white',
+	'foam',
+	'limpet-grey',
+	'harbour-blue',
+	'shallows',
+	'midnight',
+	'buoy-orange',
+	'pennant-red',
+	'hive-gold',
+	'kelp',
+	'eelgrass',
+	'crust',
+	'mussel',
+	'thrift'
+];
+const FIVES = [
+	'gull-white',
+	'foam',
+	'limpet-grey',
+	'harbour-blue',
+	'shallows',
+	'buoy-orange',
+	'pennant-red',
+	'hive-gold',
+	'kelp',
+	'eelgrass',
+	'crust',
+	'mussel'
+];
+const SIXTEENS = [
+	'gull-white',
+	'limpet-grey',
+	'harbour-blue',
+	'hive-gold',
+	'pennant-red',
+	'kelp',
+	'crust',
+	'mussel'
+];
+
+export const stockRows: StockRow[] = [
+	...ELEVENS.map((c, i) => round(11, c, i % 3 === 0 ? 'gannet' : 'quayside', 100, 1650 + (i % 4) * 45)),
+	...FIVES.map((c, i) => round(5, c, i % 2 === 0 ? 'quayside' : 'gannet', 100, 820 + (i % 3) * 30, '3/100')),
+	...SIXTEENS.map((c, i) => round(16, c, 'gannet', 50, 2380 + (i % 3) * 90, '1/20')),
+	round(9, 'gull-white', 'quayside', 100, 1390),
+	round(9, 'hive-gold', 'quayside', 100, 1420),
+	round(9, 'foam', 'quayside', 100, 1390),
+	round(9, 'mussel', 'quayside', 100, 1410),
+	round(11, 'hive-gold-mirror', 'gannet', 50, 1990, '3/50'),
+	round(11, 'lamp-amber', 'gannet', 50, 1050),
+	round(16, 'slate-pearl', 'gannet', 50, null),
+	round(24, 'pennant-red', 'gannet', 10, 1480, '1/20'),
+	round(24, 'gull-white', 'gannet', 10, 1450, '1/20'),
+	round(36, 'thrift', 'gannet', 5, 1725, '1/20'),
+	row(
+		'tie-260',
+		'modelling',
+		'260 modelling balloon, clear',
+		{ supplier: 'quayside', count: 100, priceMinor: 1130 },
+		{ loss: '1/50' }
+	),
+	row('patch', 'adhesive', 'floor patch, felt', { supplier: 'ropewalk', count: 200, priceMinor: 780 }),
+	row('dash', 'adhesive', 'adhesive dash', { supplier: 'quayside', count: 500, priceMinor: 640 }),
+	row('strip', 'adhesive', 'adhesive strip, half-inch', {
+		supplier: 'quayside',
+		count: 100,
+		priceMinor: 420
+	}),
+	row('line', 'tie', 'soft line', { supplier: 'ropewalk', count: 300, priceMinor: 690 }, { unit: 'ft' }),
+	row(
+		'stand-8',
+		'base',
+		'stand with 8 ft pole',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 8400 },
+		shared(40, 800, 20)
+	),
+	row(
+		'stand-5',
+		'base',
+		'stand with 5 ft pole',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 6600 },
+		shared(40, 600, 20)
+	),
+	row(
+		'stand-9',
+		'base',
+		'stand with 9 ft pole',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 11_900 },
+		shared(40, 1200, 30)
+	),
+	row('stick-3', 'pipe', 'stick, 3 ft dowel', { supplier: 'ropewalk', count: 10, priceMinor: 1250 }),
+	row('stick-7', 'pipe', 'stick, 7 ft dowel', { supplier: 'ropewalk', count: 10, priceMinor: 1590 }),
+	row(
+		'sandbag',
+		'weight',
+		'sandbag, 8 lb',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 1450 },
+		shared(60, 0, 5)
+	),
+	row('water-weight', 'weight', 'water weight, 16 in inside', {
+		supplier: 'quayside',
+		count: 50,
+		priceMinor: 900
+	}),
+	row('moss', 'accent', 'moss mat', { supplier: 'gannet', count: 6, priceMinor: 2340 }),
+	row('lamp-light', 'accent', 'lamp light, battery', { supplier: 'ropewalk', count: 4, priceMinor: 1880 }),
+	row('reed', 'accent', 'dried reeds, bunch', { supplier: 'gannet', count: 3, priceMinor: 1575 }),
+	row('bee-card', 'accent', 'card bee', { supplier: 'gannet', count: 12, priceMinor: 960 }),
+	row('numeral-card', 'accent', 'gauge numerals, card set', {
+		supplier: 'ropewalk',
+		count: 1,
+		priceMinor: 550
+	}),
+	row(
+		'ribbon-blue',
+		'ribbon',
+		'ribbon, harbour blue',
+		{ supplier: 'quayside', count: 100, priceMinor: 840 },
+		{ unit: 'ft' }
+	),
+	row(
+		'star-18',
+		'foil-star',
+		'foil star 18 in, hive gold',
+		{ supplier: 'gannet', count: 5, priceMinor: 995 },
+		{ nominal: inches(18), loss: '1/50' }
+	),
+	row(
+		'round-18',
+		'foil-round',
+		'foil round 18 in, thrift pink',
+		{ supplier: 'gannet', count: 5, priceMinor: 935 },
+		{ nominal: inches(18), loss: '1/50' }
+	),
+	row('bag-large', 'packaging', 'transport bag, large', { supplier: 'quayside', count: 25, priceMinor: 1375 })
+];

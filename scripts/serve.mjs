@@ -1,0 +1,91 @@
+/**
+ * Starts the built server: checks its configuration, answers over-size bodies in words, compresses what it
+ * sends, and closes cleanly when told to stop.
+ *
+ * PORT (4173), HOST (127.0.0.1), DATABASE_URL, BODY_LIMIT (bytes). `--open-to-network` listens on every address.
+ */
+import { createServer } from 'node:http';
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import compression from 'compression';
+
+const stop = (sentence) => {
+	console.error(sentence);
+	process.exit(1);
+};
+
+const port = Number(process.env.PORT ?? 4173);
+if (!Number.isInteger(port) || port < 1 || port > 65_535)
+	stop(`PORT is “${process.env.PORT}”. Give a number from 1 to 65535.`);
+const limit = Number(process.env.BODY_LIMIT ?? 12 * 1024 * 1024);
+if (!Number.isInteger(limit) || limit < 1024)
+	stop(`BODY_LIMIT is “${process.env.BODY_LIMIT}”. Give a number of bytes, 1024 or more.`);
+const open = process.argv.includes('--open-to-network');
+const host = open ? '0.0.0.0' : (process.env.HOST ?? '127.0.0.1');
+if (!open && !['127.0.0.1', 'localhost', '::1'].includes(host)) {
+	stop(
+		`HOST is “${host}”, but nobody signs in yet, so only this machine is let in. Start with --open-to-network if you mean it.`
+	);
+}
+if (open)
+	console.warn(
+		'Warning: anyone on your network can now open, change and send everything. Nobody signs in yet.'
+	);
+
+process.env.ORIGIN ??= `http://127.0.0.1:${port}`;
+process.env.BODY_SIZE_LIMIT = String(limit);
+
+const built = new URL('../build/handler.js', import.meta.url);
+if (!existsSync(fileURLToPath(built)))
+	stop('The app is not built yet. Run “npm run build” first, or “npm run demo”, which does everything.');
+
+let handler;
+try {
+	({ handler } = await import(built.href));
+} catch (error) {
+	stop(error instanceof Error ? error.message : String(error));
+}
+
+const compress = compression();
+const server = createServer((request, response) => {
+	const length = Number(request.headers['content-length'] ?? 0);
+	if (length > limit) {
+		const words = `That is too large: ${Math.ceil(length / 1024 / 1024)} MB, and at most ${Math.floor(limit / 1024 / 1024)} MB can be sent at once.`;
+		const json = /json/.test(request.headers['content-type'] ?? '');
+		response.writeHead(413, {
+			'content-type': json ? 'application/json' : 'text/plain; charset=utf-8',
+			connection: 'close'
+		});
+		response.end(json ? JSON.stringify({ message: words }) : words);
+		request.resume();
+		return;
+	}
+	// localhost and 127.0.0.1 are the same machine: forms posted from either are our own.
+	const from = request.headers.origin;
+	if (from === `http://localhost:${port}` && request.headers.host === `localhost:${port}`)
+		request.headers.origin = process.env.ORIGIN;
+	compress(request, response, () => handler(request, response));
+});
+
+server.on('error', (error) => {
+	stop(
+		error.code === 'EADDRINUSE'
+			? `Port ${port} is taken. Stop what runs there, or choose another: npm run demo -- --port ${port + 1}`
+			: error.message
+	);
+});
+server.listen(port, host, () => console.log(`Bright Tally is at http://127.0.0.1:${port}`));
+
+let closing = false;
+for (const signal of ['SIGTERM', 'SIGINT']) {
+	process.on(signal, () => {
+		if (closing) return;
+		closing = true;
+		server.close(() => {
+			process.emit('sveltekit:shutdown', signal);
+			process.exit(0);
+		});
+		server.closeIdleConnections();
+		setTimeout(() => server.closeAllConnections(), 3000).unref();
+	});
+}

@@ -1,0 +1,86 @@
+import { formatFeet, type Millimetres } from '../units/length.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { Settings } from '../workspace/settings.ts';
+import { zero } from '../money/money.ts';
+import { stackIn } from '../recipe/edit.ts';
+import { drawStack } from '../scene/draw-list.ts';
+import { cautionsFor } from './cautions.ts';
+import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
+import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
+
+export interface FreezeInput {
+	readonly number: number;
+	readonly clientName: string;
+	readonly eventDate: string | null;
+	readonly zone: string;
+	readonly terms: QuoteTerms;
+	readonly priced: PricedQuote;
+	readonly settings: Settings;
+	readonly catalogue: Catalogue;
+	/** ISO instant, and the last day the offer stands: the edge knows the clock and the calendar. */
+	readonly sentAt: string;
+	readonly validUntil: string;
+}
+
+/** Everything the client will ever see of a quote, worked out now. A refused price cannot be frozen: undefined. */
+export function freeze(input: FreezeInput): FrozenQuote | undefined {
+	const { priced, settings, terms, catalogue } = input;
+	const { price } = priced;
+	if (price.status === 'refused') return undefined;
+	const tallest = Math.max(0, ...priced.lines.map((l) => overall(l) ?? 0));
+	return {
+		version: FROZEN_VERSION,
+		engine: ENGINE_VERSION,
+		number: input.number,
+		sentAt: input.sentAt,
+		validUntil: input.validUntil,
+		business: settings.business,
+		client: { name: input.clientName },
+		occasion: terms.occasion,
+		eventDate: input.eventDate,
+		zone: input.zone,
+		venue: terms.venue,
+		setting: terms.setting,
+		lines: priced.lines.map((line) => freezeLine(line, catalogue)),
+		delivery: priced.delivery,
+		discount: priced.discount,
+		subtotal: priced.subtotal,
+		net: price.net,
+		tax: price.tax ?? zero(settings.rates.currency),
+		taxPercent: terms.tax,
+		taxInclusive: settings.rates.price.tax.inclusive,
+		total: price.total,
+		deposit: price.deposit,
+		rounding: 'Lines are rounded to the cent and sum to the total.',
+		note: terms.note,
+		cautions: cautionsFor(terms.setting, tallest)
+	};
+}
+
+const overall = ({ tally }: QuotedLine): number | undefined => {
+	const heights = tally.stacks.map((s) => s.placed.overall).filter((h) => h.known);
+	return heights.length > 0 ? Math.max(...heights.map((h) => h.usual)) : undefined;
+};
+
+function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
+	const { item, tally } = line;
+	const { recipe } = item;
+	const colourway = recipe.colourways.find((c) => c.id === item.colourway) ?? recipe.colourways[0];
+	const stack = stackIn(recipe);
+	const placed = tally.stacks[0]?.placed;
+	const tall = overall(line);
+	const each = Math.round(tally.bill.balloons / item.quantity);
+	return {
+		name: recipe.name,
+		colourway: colourway?.name ?? '',
+		quantity: item.quantity,
+		amount: line.shown,
+		about: [
+			tall === undefined ? '' : `${formatFeet(tall as Millimetres)} tall`,
+			each > 0 ? `${each} balloons` : ''
+		]
+			.filter(Boolean)
+			.join(' · '),
+		picture: stack && placed ? drawStack(stack, placed, { colourway, catalogue, view: 'front' }) : null
+	};
+}

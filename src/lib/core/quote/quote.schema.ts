@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { CURRENCIES, type Money } from '../money/money.ts';
+import { FINISHES } from '../materials/material.ts';
+import { VIEWS, type DrawList } from '../scene/draw-list.ts';
+import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
+import type { FrozenOwner, FrozenQuote } from './frozen.ts';
+import type { QuoteTerms } from './quote.ts';
+
+const minor = z.number().int().min(0).max(1_000_000_000);
+
+/** Guards {@link QuoteTerms}: the JSON column and the quote builder. */
+export const quoteTermsSchema = z.strictObject({
+	occasion: z.string().trim().max(120),
+	venue: z.string().trim().max(200),
+	setting: z.enum(['indoor', 'outdoor']),
+	deliveryMinor: minor,
+	deliveryCostMinor: minor.nullable(),
+	method: z.enum(['margin', 'markup']),
+	margin: percentSchema,
+	markup: percentSchema,
+	rush: percentSchema,
+	discount: discountSchema.nullable(),
+	tax: percentSchema,
+	deposit: percentSchema,
+	validDays: z.number().int().min(1).max(365),
+	note: z.string().max(2000)
+}) satisfies z.ZodType<QuoteTerms, unknown>;
+
+const money = z.strictObject({ minor: z.number().int(), currency: z.enum(CURRENCIES) }) satisfies z.ZodType<
+	Money,
+	unknown
+>;
+
+const drawList = z.strictObject({
+	view: z.enum(VIEWS),
+	paints: z.array(z.strictObject({ hex: z.string(), finish: z.enum(FINISHES) })),
+	discs: z.array(
+		z.strictObject({ x: z.number(), y: z.number(), r: z.number(), paint: z.number(), row: z.number() })
+	),
+	pole: z.strictObject({ height: z.number() }).nullable(),
+	height: z.number(),
+	halfWidth: z.number()
+}) satisfies z.ZodType<DrawList, unknown>;
+
+/** Reads version 1 of a frozen quote. Readers of old versions stay for as long as quotes of them do. */
+const frozenV1 = z.strictObject({
+	version: z.literal(1),
+	engine: z.string(),
+	number: z.number().int(),
+	sentAt: z.string(),
+	validUntil: z.string(),
+	business: z.strictObject({
+		name: z.string(),
+		address: z.string(),
+		email: z.string(),
+		phone: z.string(),
+		terms: z.string()
+	}),
+	client: z.strictObject({ name: z.string() }),
+	occasion: z.string(),
+	eventDate: z.string().nullable(),
+	zone: z.string(),
+	venue: z.string(),
+	setting: z.enum(['indoor', 'outdoor']),
+	lines: z.array(
+		z.strictObject({
+			name: z.string(),
+			colourway: z.string(),
+			quantity: z.number().int(),
+			amount: money,
+			about: z.string(),
+			picture: drawList.nullable()
+		})
+	),
+	delivery: money,
+	discount: money,
+	subtotal: money,
+	net: money,
+	tax: money,
+	taxPercent: z.string(),
+	taxInclusive: z.boolean(),
+	total: money,
+	deposit: money,
+	rounding: z.string(),
+	note: z.string(),
+	cautions: z.array(z.string())
+}) satisfies z.ZodType<FrozenQuote, unknown>;
+
+/** Guards {@link FrozenQuote}, whatever version it was written in. */
+export const frozenQuoteSchema = z.discriminatedUnion('version', [frozenV1]);
+
+export const frozenOwnerSchema = z.strictObject({
+	cost: money,
+	unknown: z.array(z.string()),
+	margin: z.number().nullable(),
+	profit: money,
+	versions: z.array(z.string())
+}) satisfies z.ZodType<FrozenOwner, unknown>;

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import type { RawQuote } from './read-form.ts';
+
+const text = (most: number) => z.string().max(most);
+
+/** Guards {@link RawQuote}: what the quote builder posts, before it is read. */
+export const rawQuoteSchema = z.strictObject({
+	client: text(120),
+	eventDate: text(20),
+	zone: text(60),
+	occasion: text(120),
+	venue: text(200),
+	setting: z.enum(['indoor', 'outdoor']),
+	delivery: text(40),
+	deliveryCost: text(40),
+	method: z.enum(['margin', 'markup']),
+	margin: text(40),
+	markup: text(40),
+	rush: text(40),
+	discountKind: z.enum(['none', 'percent', 'amount']),
+	discount: text(40),
+	tax: text(40),
+	deposit: text(40),
+	validDays: text(40),
+	note: text(2000),
+	lines: z
+		.array(
+			z.strictObject({
+				id: text(64).min(1),
+				versionId: text(90).min(1),
+				colourwayId: text(64),
+				quantity: text(40)
+			})
+		)
+		.max(100)
+}) satisfies z.ZodType<RawQuote, unknown>;

@@ -1,0 +1,355 @@
+<script lang="ts">
+	import Redo from '@lucide/svelte/icons/redo-2';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import { onMount } from 'svelte';
+	import { VIEWS } from '../../core/scene/draw-list.ts';
+	import { formatAmount } from '../../core/money/money.ts';
+	import Button from '../../ui/button/Button.svelte';
+	import Notice from '../../ui/notice/Notice.svelte';
+	import Picture from '../picture/Picture.svelte';
+	import { Bench, type BenchData } from './bench.svelte.ts';
+	import BenchTape from './BenchTape.svelte';
+	import ColourPanel from './ColourPanel.svelte';
+	import Conflict from './Conflict.svelte';
+	import RecipePanel from './RecipePanel.svelte';
+	import { recall, remember } from './session.ts';
+	import { percentText } from './tape-words.ts';
+
+	interface Props {
+		data: BenchData;
+		/** Called with the design's id once it is kept, to start a quote with it. */
+		onquote: (design: string) => void;
+	}
+	let { data, onquote }: Props = $props();
+	// A page shows one design; another design is another page.
+	// svelte-ignore state_referenced_locally
+	const bench = new Bench(data);
+	let panel = $state<ReturnType<typeof RecipePanel>>();
+	let tapeOpen = $state(false);
+	let keeping = $state(false);
+	let ready = $state(false);
+	const isMac = $derived(ready && /Mac|iPhone|iPad/.test(navigator.userAgent));
+
+	const SAVE_WORDS = {
+		saved: 'working copy saved',
+		saving: 'saving …',
+		waiting: 'saving …',
+		offline: 'not saved yet: the server does not answer, trying again',
+		refused: 'not saved',
+		stale: 'not saved: changed somewhere else'
+	};
+	const keptWords = $derived(
+		bench.keptNumber === 0
+			? 'not kept yet'
+			: `kept ${bench.keptNumber === 1 ? 'once' : `${bench.keptNumber} times`}`
+	);
+	const price = $derived(bench.tally.price);
+	const bad = $derived(bench.tally.findings.filter((f) => f.level === 'bad'));
+	const findings = $derived([...bad, ...bench.tally.findings.filter((f) => f.level === 'watch')]);
+	const selectedRow = $derived(
+		bench.selected === null ? null : bench.layers.findIndex((l) => l.id === bench.selected)
+	);
+	const hasContent = $derived(bench.layers.length > 0 || bench.extras.length > 0);
+	const pictureLabel = $derived(`${bench.recipe.name}, ${bench.view}: ${bench.tally.bill.balloons} balloons`);
+
+	onMount(() => {
+		ready = true;
+		const left = bench.saver.leftOver();
+		if (left && left.baseRevision === data.revision) {
+			bench.restore(left.recipe, recall(data.id, left.recipe));
+			bench.saver.want(left.recipe);
+		} else {
+			if (left) localStorage.removeItem(`bright-tally:unsaved:${data.id}`);
+			bench.restore(data.recipe, recall(data.id, data.recipe));
+		}
+		panel?.focusEntry();
+		const leave = () => {
+			remember(data.id, bench.recipe, bench.history);
+			bench.saver.leave(hasContent && !closed);
+		};
+		window.addEventListener('pagehide', leave);
+		return () => {
+			window.removeEventListener('pagehide', leave);
+			leave();
+		};
+	});
+	let closed = false;
+	$effect(() => {
+		const { recipe, history } = bench;
+		const timer = setTimeout(() => remember(data.id, recipe, history), 400);
+		return () => clearTimeout(timer);
+	});
+
+	async function keep(): Promise<boolean> {
+		keeping = true;
+		try {
+			await bench.saver.flush();
+			if (bench.saver.state !== 'saved') return false;
+			const response = await fetch(`/bench/${bench.id}/keep`, { method: 'POST' });
+			if (!response.ok) return false;
+			const { number } = (await response.json()) as { number: number };
+			bench.keptNumber = number;
+			bench.kept = bench.recipe;
+			return true;
+		} finally {
+			keeping = false;
+		}
+	}
+	async function quote() {
+		if (await keep()) onquote(bench.id);
+	}
+	function keydown(event: KeyboardEvent) {
+		if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+		const target = event.target as HTMLElement;
+		const typing =
+			target.matches('input, textarea') &&
+			(target as HTMLInputElement).value !== '' &&
+			target.matches(':focus');
+		const key = event.key.toLowerCase();
+		const wanted =
+			key === 'z' ? (event.shiftKey ? 'redo' : 'undo') : key === 'y' ? 'redo' : key === 's' ? 'keep' : null;
+		if (!wanted || (typing && wanted !== 'keep')) return;
+		event.preventDefault();
+		if (wanted === 'keep') void keep();
+		else bench[wanted]();
+	}
+</script>
+
+<svelte:window onkeydown={keydown} />
+
+<div class="bench">
+	<header class="head">
+		<h1 class="sr-only">{bench.recipe.name}</h1>
+		<div class="title">
+			<input
+				class="name"
+				aria-label="Name of the design"
+				value={bench.recipe.name}
+				maxlength="80"
+				onchange={(e) => bench.change((d) => (d.name = e.currentTarget.value.trim() || d.name))}
+			/>
+		</div>
+		<p class="state" aria-live="polite">
+			<span>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}</span>
+			<span
+				data-name="save-state"
+				class:text-bad={bench.saver.state === 'offline' || bench.saver.state === 'refused'}
+				>{SAVE_WORDS[bench.saver.state]}{bench.saver.state === 'refused'
+					? `: ${bench.saver.refusal}`
+					: ''}</span
+			>
+		</p>
+		<ColourPanel {bench} />
+		<div class="ml-auto flex items-center gap-2">
+			<button
+				type="button"
+				class="tool"
+				disabled={!bench.canUndo}
+				onclick={() => bench.undo()}
+				title="Undo ({isMac ? '⌘' : 'Ctrl '}Z)"
+				aria-label="Undo"><Undo size={17} /></button
+			>
+			<button
+				type="button"
+				class="tool"
+				disabled={!bench.canRedo}
+				onclick={() => bench.redo()}
+				title="Redo"
+				aria-label="Redo"><Redo size={17} /></button
+			>
+			<a class="quiet-link px-1" href="/bench/{bench.id}/lists?colourway={bench.chosen.id}">Lists</a>
+			<Button onclick={keep} disabled={keeping || !hasContent}>Keep</Button>
+			<Button kind="strong" onclick={quote} disabled={keeping || !hasContent}>Quote this</Button>
+		</div>
+	</header>
+	<div class="three">
+		<RecipePanel bind:this={panel} {bench} />
+		<section class="picture" aria-label="Picture">
+			<div class="min-h-0 flex-1">
+				<Picture
+					list={bench.picture}
+					known={bench.placed?.overall.known ?? false}
+					lit={selectedRow}
+					label={pictureLabel}
+				/>
+			</div>
+			<div class="views" role="group" aria-label="View">
+				{#each VIEWS as view (view)}
+					<button type="button" aria-pressed={bench.view === view} onclick={() => (bench.view = view)}
+						>{view}</button
+					>
+				{/each}
+				<a class="quiet-link ml-auto" href="/bench/{bench.id}/recipe.json" download>recipe file</a>
+				<a class="quiet-link" href="/shorthand">shorthand</a>
+			</div>
+			{#if findings.length > 0 && hasContent}
+				<div class="findings" role="region" aria-label="Findings">
+					{#each findings as finding, index (index)}<Notice level={finding.level}>{finding.say}</Notice
+						>{/each}
+				</div>
+			{/if}
+		</section>
+		<div class="tape-side" class:open={tapeOpen}>
+			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
+				<span>Price <b class="figures">{price.status === 'priced' ? formatAmount(price.net) : '—'}</b></span>
+				<span
+					>margin <b class="figures">{price.status === 'priced' ? percentText(price.margin) : '—'}</b></span
+				>
+				<span class="quiet-link">{tapeOpen ? 'close the tape' : 'open the tape'}</span>
+			</button>
+			<div class="tape-body"><BenchTape {bench} /></div>
+		</div>
+	</div>
+</div>
+<Conflict {bench} />
+
+<style>
+	.bench {
+		display: flex;
+		height: calc(100dvh - 52px);
+		min-height: 560px;
+		flex-direction: column;
+		padding: 0 22px 16px;
+	}
+	.head {
+		display: flex;
+		min-height: 66px;
+		align-items: center;
+		gap: 14px;
+	}
+	.title {
+		font-family: var(--font-head);
+		font-weight: 700;
+		letter-spacing: -0.01em;
+	}
+	.name {
+		field-sizing: content;
+		min-width: 8ch;
+		max-width: 22ch;
+		font-size: 25px;
+		line-height: 1.2;
+		background: transparent;
+		border-bottom: 1px solid transparent;
+	}
+	.name:hover {
+		border-color: var(--line);
+	}
+	.state {
+		display: grid;
+		font-size: 12.6px;
+		line-height: 17px;
+		color: var(--muted);
+		min-width: 120px;
+	}
+	.tool {
+		display: grid;
+		place-items: center;
+		width: 32px;
+		height: 32px;
+		border-radius: 6px;
+	}
+	.tool:hover {
+		background: var(--tint);
+	}
+	.tool:disabled {
+		opacity: 0.35;
+	}
+	.three {
+		display: grid;
+		min-height: 0;
+		flex: 1;
+		grid-template-columns: 430px minmax(0, 1fr) 286px;
+	}
+	.picture {
+		display: flex;
+		min-height: 0;
+		min-width: 0;
+		flex-direction: column;
+	}
+	.views {
+		display: flex;
+		gap: 14px;
+		padding: 4px 20px 0;
+		font-size: 13.5px;
+		color: var(--muted);
+	}
+	.views button[aria-pressed='true'] {
+		font-weight: 600;
+		color: var(--ink);
+		border-bottom: 2px solid var(--ink);
+	}
+	.findings {
+		display: grid;
+		gap: 3px;
+		max-height: 92px;
+		overflow-y: auto;
+		margin: 6px 20px 0;
+	}
+	.tape-side {
+		display: flex;
+		min-height: 0;
+		flex-direction: column;
+	}
+	.tape-body {
+		min-height: 0;
+		max-height: 100%;
+		display: flex;
+		flex-direction: column;
+	}
+	.bar {
+		display: none;
+	}
+	@media (max-width: 1100px) {
+		.bench {
+			height: auto;
+			padding: 0 14px 76px;
+		}
+		.head {
+			flex-wrap: wrap;
+			padding: 8px 0;
+			gap: 6px 12px;
+		}
+		.three {
+			grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+			height: calc(100dvh - 200px);
+			min-height: 520px;
+			flex: none;
+		}
+		.tape-side {
+			position: fixed;
+			inset: auto 0 0 0;
+			z-index: 20;
+			max-height: 80dvh;
+			border-top: 2px solid var(--ink);
+			background: var(--paper);
+		}
+		.bar {
+			display: flex;
+			min-height: 52px;
+			align-items: center;
+			justify-content: space-between;
+			gap: 12px;
+			padding: 0 18px;
+			font-size: 15px;
+		}
+		.tape-body {
+			display: none;
+			overflow: auto;
+			max-width: 420px;
+			margin-left: auto;
+		}
+		.open .tape-body {
+			display: flex;
+		}
+	}
+	@media (max-width: 640px) {
+		.three {
+			grid-template-columns: minmax(0, 1fr);
+			height: auto;
+		}
+		.picture {
+			height: 420px;
+			order: -1;
+		}
+	}
+</style>

@@ -1,0 +1,109 @@
+<script lang="ts">
+	import Popover from '../../ui/popover/Popover.svelte';
+	import Button from '../../ui/button/Button.svelte';
+	import type { Bench } from './bench.svelte.ts';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	const recipe = $derived(bench.recipe);
+	const chosen = $derived(bench.chosen);
+	const colours = $derived([...bench.catalogue.colours.values()]);
+	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
+	const own = (change: (colourway: { name: string; fills: Record<string, string | null> }) => void) =>
+		bench.change((d) => {
+			const colourway = d.colourways.find((c) => c.id === chosen.id);
+			if (colourway) change(colourway);
+		});
+	function add() {
+		const id = crypto.randomUUID();
+		bench.change(
+			(d) => void d.colourways.push({ id, name: `${chosen.name}, again`, fills: { ...chosen.fills } })
+		);
+		bench.colourway = id;
+	}
+	const naming = (text: string, had: string) => text.trim().slice(0, 80) || had;
+</script>
+
+<Popover label="Colourway {chosen.name}: change colours">
+	{#snippet trigger()}
+		<span class="flex gap-1.5">
+			{#each recipe.slots as slot (slot.id)}
+				<span
+					class="h-4 w-4 rounded-full border border-line"
+					style:background={hexOf(slot.id) ?? 'transparent'}
+				></span>
+			{/each}
+		</span>
+		<span class="ml-0.5 text-sm">{chosen.name}</span>
+	{/snippet}
+	<div class="grid gap-2.5 text-sm">
+		{#if recipe.colourways.length > 1}
+			<div class="flex flex-wrap gap-1.5" role="group" aria-label="Colourways">
+				{#each recipe.colourways as colourway (colourway.id)}
+					<button
+						type="button"
+						aria-pressed={colourway.id === chosen.id}
+						class="rounded-control border border-line px-2 py-1 aria-pressed:bg-ink aria-pressed:text-[var(--on-ink)]"
+						onclick={() => (bench.colourway = colourway.id)}>{colourway.name}</button
+					>
+				{/each}
+			</div>
+		{/if}
+		<label class="grid gap-1 text-[13px] text-muted">
+			Name of this colourway
+			<input
+				class="control text-ink"
+				value={chosen.name}
+				maxlength="80"
+				onchange={(e) => own((c) => (c.name = naming(e.currentTarget.value, c.name)))}
+			/>
+		</label>
+		{#each recipe.slots as slot (slot.id)}
+			<div class="grid grid-cols-[16px_90px_1fr] items-center gap-2">
+				<span
+					class="h-4 w-4 rounded-full border border-line"
+					style:background={hexOf(slot.id) ?? 'transparent'}
+				></span>
+				<input
+					class="control px-1.5!"
+					aria-label="Name of slot {slot.name}"
+					value={slot.name}
+					maxlength="40"
+					onchange={(e) =>
+						bench.change((d) => {
+							const s = d.slots.find((x) => x.id === slot.id);
+							if (s) s.name = naming(e.currentTarget.value, s.name);
+						})}
+				/>
+				<select
+					class="control min-w-0"
+					aria-label="Colour of {slot.name}"
+					value={chosen.fills[slot.id] ?? ''}
+					onchange={(e) => own((c) => (c.fills[slot.id] = e.currentTarget.value || null))}
+				>
+					<option value="">open until the job</option>
+					{#each colours as colour (colour.id)}<option value={colour.id}
+							>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
+						>{/each}
+				</select>
+			</div>
+		{:else}
+			<p class="text-muted">Slots appear here as you name colours on the entry line.</p>
+		{/each}
+		{#if recipe.slots.length > 0}
+			<div class="flex justify-between gap-2 pt-1">
+				<Button onclick={add}>Add a colourway</Button>
+				{#if recipe.colourways.length > 1}
+					<Button
+						kind="word"
+						onclick={() =>
+							bench.change((d) => void (d.colourways = d.colourways.filter((c) => c.id !== chosen.id)))}
+						>Take this one out</Button
+					>
+				{/if}
+			</div>
+		{/if}
+	</div>
+</Popover>

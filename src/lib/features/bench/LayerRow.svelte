@@ -1,0 +1,240 @@
+<script lang="ts">
+	import ArrowDown from '@lucide/svelte/icons/arrow-down';
+	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import Copy from '@lucide/svelte/icons/copy';
+	import GripVertical from '@lucide/svelte/icons/grip-vertical';
+	import Minus from '@lucide/svelte/icons/minus';
+	import Pencil from '@lucide/svelte/icons/pencil';
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash from '@lucide/svelte/icons/trash-2';
+	import { dragHandle } from 'svelte-dnd-action';
+	import type { Catalogue } from '../../core/materials/catalogue.ts';
+	import { slotsOf } from '../../core/recipe/pattern.ts';
+	import { printCluster } from '../../core/recipe/entry/print-entry.ts';
+	import type { Colourway, Layer, Slot } from '../../core/recipe/recipe.ts';
+	import ClusterGlyph from './ClusterGlyph.svelte';
+
+	export type RowAct = 'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller';
+	interface Props {
+		layer: Layer;
+		row: number;
+		slots: readonly Slot[];
+		colourway: Colourway | undefined;
+		catalogue: Catalogue;
+		scale: number;
+		/** Running height at the row's upper edge; a dash where a size is not known. */
+		height: string;
+		selected: boolean;
+		ghost: boolean;
+		onselect: () => void;
+		onact: (act: RowAct) => void;
+		onkeydown: (event: KeyboardEvent) => void;
+	}
+	let {
+		layer,
+		row,
+		slots,
+		colourway,
+		catalogue,
+		scale,
+		height,
+		selected,
+		ghost,
+		onselect,
+		onact,
+		onkeydown
+	}: Props = $props();
+
+	const text = $derived(layer.clusters.map(printCluster));
+	const named = $derived(
+		[...new Set(layer.clusters.flatMap((c) => slotsOf(c.pattern)))].map((id) => ({
+			name: slots.find((s) => s.id === id)?.name ?? 'no slot',
+			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
+		}))
+	);
+	const kinds = $derived([
+		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
+	]);
+	const label = $derived(
+		`${text.join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
+	);
+	const acts: { act: RowAct; label: string; icon: typeof Plus }[] = [
+		{ act: 'edit', label: 'Change its words (Enter)', icon: Pencil },
+		{ act: 'fewer', label: 'One layer fewer (−)', icon: Minus },
+		{ act: 'more', label: 'One layer more (+)', icon: Plus },
+		{ act: 'up', label: 'Move up (Alt ↑)', icon: ArrowUp },
+		{ act: 'down', label: 'Move down (Alt ↓)', icon: ArrowDown },
+		{ act: 'copy', label: 'Copy above (d)', icon: Copy },
+		{ act: 'remove', label: 'Take out (Delete)', icon: Trash }
+	];
+</script>
+
+<div class="row" class:selected class:ghost>
+	<span class="height figures" aria-hidden="true">{height}</span>
+	<span class="tick" aria-hidden="true"></span>
+	{#if !ghost}
+		<span class="handle" use:dragHandle aria-label="Drag {label}"
+			><GripVertical size={14} aria-hidden="true" /></span
+		>
+	{/if}
+	<button
+		type="button"
+		class="main"
+		aria-label="{ghost ? 'Not yet put: ' : ''}{label}"
+		aria-pressed={selected}
+		data-row={layer.id}
+		disabled={ghost}
+		onclick={onselect}
+		ondblclick={() => onact('edit')}
+		{onkeydown}
+	>
+		<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
+		<span class="words">
+			<span class="figures said">
+				{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
+						part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
+					<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}{' '}{/each}
+			</span>
+			<span class="slots">
+				{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
+				{#each named as slot, index (index)}
+					{#if index > 0}<span>/</span>{/if}
+					<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
+				{/each}
+			</span>
+		</span>
+		{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
+	</button>
+	{#if selected && !ghost}
+		<span class="acts">
+			{#each acts as { act, label: says, icon: Icon } (act)}
+				<button type="button" title={says} aria-label={says} tabindex="-1" onclick={() => onact(act)}
+					><Icon size={14} aria-hidden="true" /></button
+				>
+			{/each}
+		</span>
+	{/if}
+</div>
+
+<style>
+	.row {
+		position: relative;
+		display: grid;
+		grid-template-columns: 54px minmax(0, 1fr);
+		height: 52px;
+	}
+	.height {
+		position: absolute;
+		top: -9px;
+		left: 0;
+		width: 49px;
+		text-align: right;
+		font-size: 12.6px;
+		line-height: 18px;
+		color: var(--muted);
+		pointer-events: none;
+	}
+	.tick {
+		position: absolute;
+		top: 0;
+		left: 54px;
+		width: 12px;
+		height: 52px;
+		border-top: 1px solid var(--muted);
+		border-left: 1px solid var(--muted);
+		opacity: 0.6;
+		pointer-events: none;
+	}
+	.main {
+		grid-column: 2;
+		display: grid;
+		grid-template-columns: 132px minmax(0, 1fr) auto;
+		align-items: center;
+		gap: 14px;
+		height: 52px;
+		padding: 0 10px 0 22px;
+		text-align: left;
+		outline-offset: -3px;
+	}
+	.main:hover:not(:disabled) {
+		background: var(--tint);
+	}
+	.selected {
+		background: var(--tint);
+		box-shadow: inset 3px 0 0 var(--ink);
+	}
+	.ghost .glyph {
+		opacity: 0.5;
+	}
+	.ghost .main {
+		outline: 1px dashed var(--muted);
+	}
+	.said {
+		font-size: 14.5px;
+		white-space: nowrap;
+	}
+	.said i {
+		margin: 0 0.45em;
+		font: 400 12.6px var(--font-text);
+		color: var(--muted);
+	}
+	.words {
+		display: grid;
+		min-width: 0;
+		overflow: hidden;
+	}
+	.slots {
+		display: flex;
+		align-items: center;
+		gap: 5px;
+		font-size: 13px;
+		line-height: 16px;
+		color: var(--muted);
+		white-space: nowrap;
+	}
+	.dot {
+		width: 9px;
+		height: 9px;
+		border-radius: 50%;
+		border: 1px solid rgb(27 35 51 / 0.25);
+	}
+	.repeat {
+		font-size: 14.5px;
+		font-weight: 600;
+	}
+	.handle {
+		position: absolute;
+		left: 58px;
+		top: 14px;
+		z-index: 1;
+		color: var(--muted);
+		opacity: 0;
+		height: 24px;
+		display: grid;
+		place-items: center;
+	}
+	.row:hover .handle,
+	.handle:focus-visible,
+	.selected .handle {
+		opacity: 1;
+	}
+	.acts {
+		position: absolute;
+		right: 6px;
+		bottom: 1px;
+		z-index: 2;
+		display: flex;
+		background: var(--paper);
+		border: 1px solid var(--line);
+		border-radius: 6px;
+	}
+	.acts button {
+		width: 24px;
+		height: 24px;
+		display: grid;
+		place-items: center;
+	}
+	.acts button:hover {
+		background: var(--tint);
+	}
+</style>

@@ -1,0 +1,74 @@
+<script lang="ts">
+	import { parseBounded } from '../../core/units/number.ts';
+	import { rationalText } from '../../core/units/rational.ts';
+	import { parsePercent } from '../percent.ts';
+	import type { Bench } from './bench.svelte.ts';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	const terms = $derived(bench.tally.terms);
+	const own = $derived(bench.recipe.pricing !== null);
+	/** What is being typed; null shows what holds. */
+	let typed = $state<string | null>(null);
+	let trouble = $state('');
+	const shown = $derived(typed ?? percentWords(terms[terms.method]));
+	const id = $props.id();
+
+	function percentWords(text: string): string {
+		const parsed = parseBounded(text, { what: 'It' });
+		return parsed.ok ? String(Math.round(parsed.value.valueOf() * 100) / 100) : text;
+	}
+	/** Applied with every keystroke that can be read; what cannot be read stays as typed, with its sentence. */
+	function input(text: string) {
+		typed = text;
+		const parsed = parsePercent(text, terms.method, bench.entryContext.style);
+		trouble = parsed.ok ? '' : parsed.say;
+		if (parsed.ok)
+			bench.change((d) => (d.pricing = { method: terms.method, percent: rationalText(parsed.value) }));
+	}
+	function method(next: 'margin' | 'markup') {
+		typed = null;
+		trouble = '';
+		bench.change((d) => (d.pricing = { method: next, percent: bench.context.rates.price[next] }));
+	}
+</script>
+
+<div class="mt-0.5 flex flex-wrap items-center gap-x-1.5 text-[12.6px] text-muted">
+	<span>priced by</span>
+	<select
+		class="control min-h-6! border-transparent! px-0! py-0!"
+		aria-label="Way of pricing"
+		value={terms.method}
+		onchange={(e) => method(e.currentTarget.value as 'margin' | 'markup')}
+	>
+		<option value="margin">target margin</option>
+		<option value="markup">markup</option>
+	</select>
+	<input
+		{id}
+		class="control figures min-h-6! w-14 px-1.5! py-0! text-right"
+		aria-label={terms.method === 'margin' ? 'Target margin, per cent' : 'Markup, per cent'}
+		aria-invalid={trouble !== ''}
+		aria-describedby="{id}-trouble"
+		value={shown}
+		oninput={(e) => input(e.currentTarget.value)}
+		onblur={() => {
+			if (!trouble) typed = null;
+		}}
+	/>
+	<span>%</span>
+	{#if own}
+		<button
+			type="button"
+			class="quiet-link"
+			onclick={() => {
+				typed = null;
+				trouble = '';
+				bench.change((d) => (d.pricing = null));
+			}}>as in Settings</button
+		>
+	{/if}
+</div>
+<p id="{id}-trouble" class="text-[12.6px] text-bad" role="alert" hidden={trouble === ''}>{trouble}</p>

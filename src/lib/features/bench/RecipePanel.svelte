@@ -1,0 +1,258 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+	import {
+		duplicateLayer,
+		moveLayer,
+		orderLayers,
+		removeExtra,
+		removeLayer,
+		repeatLayer,
+		stackIn
+	} from '../../core/recipe/edit.ts';
+	import type { Layer } from '../../core/recipe/recipe.ts';
+	import { resolveSize } from '../../core/sizing/resolve.ts';
+	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
+	import type { Bench } from './bench.svelte.ts';
+	import EntryLine from './EntryLine.svelte';
+	import LayerRow, { type RowAct } from './LayerRow.svelte';
+	import UprightPanel from './UprightPanel.svelte';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	let entry = $state<ReturnType<typeof EntryLine>>();
+	let panel = $state<HTMLElement>();
+	/** What a row refuses, said beside it. */
+	let refused = $state<{ id: string; say: string } | null>(null);
+
+	const layers = $derived(stackIn(bench.shown)?.layers ?? []);
+	/** As they stand: the topmost first on the screen. */
+	const standing = $derived([...layers].reverse());
+	let dragged = $state.raw<Layer[] | null>(null);
+	const rows = $derived(dragged ?? standing);
+	const rowOf = $derived(new Map(layers.map((layer, row) => [layer.id, row])));
+
+	const scale = $derived.by(() => {
+		let widest = 1;
+		let tallest = 1;
+		for (const layer of layers) {
+			let width = 0;
+			for (const place of layer.clusters.flatMap((c) => c.places)) {
+				const d = resolveSize(place.size, place.nominal).assumed;
+				width += d * 0.78;
+				tallest = Math.max(tallest, d);
+			}
+			widest = Math.max(widest, width);
+		}
+		return Math.min(124 / widest, 38 / tallest);
+	});
+	const known = $derived(bench.placed?.overall.known ?? false);
+	const heightOf = (id: string) =>
+		known ? formatFeet((bench.tops[rowOf.get(id) ?? 0] ?? 0) as Millimetres) : '—';
+	const onTop = $derived(bench.entryIndex >= bench.layers.length);
+	/** Row on whose top the entry line stands when it is not above all. */
+	const below = $derived(onTop ? null : (bench.layers[bench.entryIndex - 1]?.id ?? null));
+	const atFloor = $derived(!onTop && bench.entryIndex === 0);
+
+	function act(layer: Layer, what: RowAct) {
+		refused = null;
+		const { id } = layer;
+		if (what === 'edit') {
+			bench.startEditing(layer);
+			entry?.focus();
+		} else if (what === 'more' || what === 'fewer')
+			bench.change((d) => repeatLayer(d, id, what === 'more' ? 1 : -1));
+		else if (what === 'up' || what === 'down') bench.change((d) => moveLayer(d, id, what === 'up' ? 1 : -1));
+		else if (what === 'copy')
+			bench.change((d) => void (bench.selected = duplicateLayer(d, id, () => crypto.randomUUID()) ?? id));
+		else if (what === 'remove') bench.change((d) => removeLayer(d, id));
+		else {
+			const outcome = bench.resize(id, what === 'larger' ? 1 : -1);
+			if (!outcome.ok) refused = { id, say: outcome.say };
+		}
+	}
+
+	const KEYS: Record<string, RowAct> = {
+		Enter: 'edit',
+		'+': 'more',
+		'=': 'more',
+		'-': 'fewer',
+		']': 'larger',
+		'[': 'smaller',
+		d: 'copy',
+		Delete: 'remove',
+		Backspace: 'remove'
+	};
+	async function keydown(event: KeyboardEvent, layer: Layer) {
+		if (event.ctrlKey || event.metaKey) return;
+		const up = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+		const what = up !== 0 && event.altKey ? (up > 0 ? 'up' : 'down') : KEYS[event.key];
+		const row = rowOf.get(layer.id) ?? 0;
+		if (what) {
+			event.preventDefault();
+			bench.selected = layer.id;
+			act(layer, what);
+			await tick();
+			if (what === 'remove') focusRow(bench.layers[Math.min(row, bench.layers.length - 1)]?.id);
+			else if (what !== 'edit') focusRow(bench.selected ?? layer.id);
+		} else if (up !== 0) {
+			event.preventDefault();
+			focusRow(bench.layers[row + up]?.id);
+		}
+	}
+	function focusRow(id: string | undefined) {
+		const button = id && panel?.querySelector<HTMLButtonElement>(`[data-row="${CSS.escape(id)}"]`);
+		if (button) {
+			bench.selected = id;
+			button.focus();
+		} else entry?.focus();
+	}
+	export function focusEntry() {
+		entry?.focus();
+	}
+
+	const consider = ({ detail }: CustomEvent<DndEvent<Layer>>) => (dragged = detail.items);
+	function finalize({ detail }: CustomEvent<DndEvent<Layer>>) {
+		dragged = null;
+		bench.change((d) => orderLayers(d, detail.items.map((l) => l.id).reverse()));
+	}
+	const upright = $derived(bench.stack?.upright);
+	const foot = $derived.by(() => {
+		const count = bench.tally.stacks.reduce((a, s) => a + s.placed.layers.length, 0);
+		const parts = [`${count} ${count === 1 ? 'layer' : 'layers'}`, `${bench.tally.bill.balloons} balloons`];
+		if (upright && upright.kind !== 'none' && bench.placed) {
+			const needed = bench.placed.upright.known ? formatFeet(bench.placed.upright.usual as Millimetres) : '—';
+			parts.push(
+				`${upright.kind} ${needed} of ${upright.length === null ? '—' : formatFeet(toMillimetres(upright.length))}`
+			);
+		}
+		return parts.join(' · ');
+	});
+	const nameOf = (material: string) =>
+		bench.catalogue.materials.get(material)?.name ?? 'not in the Stockroom';
+</script>
+
+{#snippet entryLine(place: string)}
+	<EntryLine
+		bind:this={entry}
+		{bench}
+		{place}
+		onleave={(by) => focusRow(bench.layers[by > 0 ? bench.entryIndex : bench.entryIndex - 1]?.id)}
+	/>
+{/snippet}
+
+<section class="panel" aria-label="Recipe" bind:this={panel}>
+	<div class="scroll">
+		<div class="stand">
+			{#if onTop || bench.editing}{@render entryLine('on top')}{/if}
+			<div
+				class="rows"
+				role="list"
+				use:dragHandleZone={{
+					items: rows,
+					flipDurationMs: 120,
+					dropTargetStyle: {},
+					zoneTabIndex: -1,
+					zoneItemTabIndex: -1,
+					autoAriaDisabled: true,
+					dragDisabled: bench.ghost !== null
+				}}
+				onconsider={consider}
+				onfinalize={finalize}
+			>
+				{#each rows as layer (layer.id)}
+					<div role="listitem">
+						{#if below === layer.id && !bench.editing}{@render entryLine('here')}{/if}
+						<LayerRow
+							{layer}
+							row={rowOf.get(layer.id) ?? 0}
+							slots={bench.shown.slots}
+							colourway={bench.shown.colourways.find((c) => c.id === bench.chosen.id)}
+							catalogue={bench.catalogue}
+							{scale}
+							height={heightOf(layer.id)}
+							selected={bench.selected === layer.id}
+							ghost={bench.ghost === layer.id}
+							onselect={() => (bench.selected = layer.id)}
+							onact={(what) => act(layer, what)}
+							onkeydown={(event) => keydown(event, layer)}
+						/>
+						{#if refused?.id === layer.id}<p class="refused" role="alert">{refused.say}</p>{/if}
+					</div>
+				{/each}
+			</div>
+			{#if atFloor && !bench.editing}{@render entryLine('on the floor')}{/if}
+		</div>
+	</div>
+	<div class="floor"><span>floor</span><span class="foot">{foot}</span></div>
+	<div class="below">
+		<UprightPanel {bench} />
+		{#if bench.extras.length > 0}
+			<ul class="extras">
+				{#each bench.extras as line (line.id)}
+					<li>
+						<span class="figures">{line.quantity}</span> × {nameOf(line.material)}
+						<button
+							type="button"
+							class="quiet-link"
+							onclick={() => bench.change((d) => removeExtra(d, line.id))}
+							aria-label="Take out {nameOf(line.material)}">take out</button
+						>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	</div>
+</section>
+
+<style>
+	.panel {
+		display: flex;
+		min-height: 0;
+		flex-direction: column;
+		border: 1px solid var(--line);
+		background: var(--paper);
+	}
+	.scroll {
+		display: flex;
+		min-height: 0;
+		flex: 1;
+		flex-direction: column-reverse;
+		overflow-y: auto;
+		scrollbar-width: thin;
+	}
+	.stand {
+		padding-top: 12px;
+	}
+	.floor {
+		display: flex;
+		justify-content: space-between;
+		gap: 12px;
+		margin-left: 54px;
+		border-top: 2px solid var(--ink);
+		padding: 6px 12px 4px;
+		font-size: 13.5px;
+		color: var(--muted);
+	}
+	.foot {
+		text-align: right;
+	}
+	.below {
+		padding: 2px 12px 8px 66px;
+		font-size: 13px;
+	}
+	.extras {
+		margin-top: 4px;
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 14px;
+		color: var(--muted);
+	}
+	.refused {
+		padding: 2px 10px 6px 66px;
+		font-size: 13px;
+		color: var(--bad);
+	}
+</style>

@@ -1,0 +1,211 @@
+import type { Cost } from '../../core/cost/cost.ts';
+import { got, type Parsed } from '../../core/errors.ts';
+import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
+import type { Colour, Material } from '../../core/materials/material.ts';
+import { buildLayer } from '../../core/recipe/build.ts';
+import * as edits from '../../core/recipe/edit.ts';
+import type { RecipeDraft } from '../../core/recipe/edit.ts';
+import type { Entry, EntryContext } from '../../core/recipe/entry/entry.ts';
+import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
+import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
+import { drawStack, type View } from '../../core/scene/draw-list.ts';
+import { tally, type TallyContext } from '../../core/tally/tally.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
+import { Saver } from './saver.svelte.ts';
+
+export interface BenchData {
+	readonly id: string;
+	readonly recipe: Recipe;
+	readonly revision: number;
+	readonly keptNumber: number;
+	readonly kept: Recipe | null;
+	readonly settings: Settings;
+	readonly materials: readonly Material[];
+	readonly colours: readonly Colour[];
+	readonly library: readonly (readonly [string, Recipe])[];
+}
+
+const newId = () => crypto.randomUUID();
+const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height: 0, halfWidth: 0 };
+
+/** One design being edited. Holds choices and history; every number comes from the core. */
+export class Bench {
+	readonly catalogue: Catalogue;
+	readonly context: TallyContext;
+	readonly saver: Saver;
+	readonly id: string;
+	#history = $state.raw<History>(EMPTY_HISTORY);
+	recipe = $state.raw<Recipe>() as Recipe;
+	kept = $state.raw<Recipe | null>(null);
+	keptNumber = $state(0);
+	/** What stands on the entry line. */
+	text = $state('');
+	/** Sentence about what was typed, after Enter. */
+	refusal = $state('');
+	/** Where the next layer goes, counted from the floor; null is on top. */
+	at = $state<number | null>(null);
+	/** Row whose text is being edited on the entry line. */
+	editing = $state<string | null>(null);
+	selected = $state<string | null>(null);
+	colourway = $state<string | null>(null);
+	view = $state<View>('front');
+
+	constructor(private readonly data: BenchData) {
+		this.id = data.id;
+		this.catalogue = catalogue(data.materials, data.colours);
+		const library = new Map(data.library);
+		this.context = {
+			catalogue: this.catalogue,
+			rates: data.settings.rates,
+			library: (id) => library.get(id)
+		};
+		this.saver = new Saver(data.id, data.revision);
+		this.recipe = data.recipe;
+		this.kept = data.kept;
+		this.keptNumber = data.keptNumber;
+		this.colourway = data.recipe.colourways[0]!.id;
+	}
+
+	readonly stack = $derived(edits.stackIn(this.recipe));
+	readonly layers = $derived(this.stack?.layers ?? []);
+	readonly extras = $derived(edits.extrasIn(this.recipe)?.lines ?? []);
+	readonly chosen = $derived(
+		this.recipe.colourways.find((c) => c.id === this.colourway) ?? this.recipe.colourways[0]!
+	);
+	readonly entryContext: EntryContext = $derived.by(() => ({
+		slots: this.recipe.slots,
+		colourway: this.chosen,
+		colours: this.data.colours,
+		materials: this.data.materials,
+		style: { decimal: this.data.settings.decimal }
+	}));
+	readonly parsed: Parsed<Entry> | null = $derived(
+		this.text.trim() === '' ? null : parseEntry(this.text, this.entryContext)
+	);
+	readonly entryIndex = $derived(Math.min(this.at ?? this.layers.length, this.layers.length));
+
+	/** The recipe with what is being typed in its place, not yet put there. */
+	readonly #ghosted = $derived.by((): { recipe: Recipe; ghost: string | null } => {
+		if (!this.parsed?.ok || this.parsed.value.kind !== 'layer') return { recipe: this.recipe, ghost: null };
+		const built = buildLayer(this.parsed.value.layer, this.stack?.squash ?? 0.8, newId);
+		const place = this.editing
+			? (draft: RecipeDraft) => edits.replaceLayer(draft, this.editing!, built)
+			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built);
+		const done = edit(this.recipe, EMPTY_HISTORY, place);
+		return { recipe: done?.recipe ?? this.recipe, ghost: this.editing ?? built.layer.id };
+	});
+	readonly shown = $derived(this.#ghosted.recipe);
+	readonly ghost = $derived(this.#ghosted.ghost);
+	readonly tally = $derived.by(() => tally(this.shown, this.chosen.id, 1, this.context));
+	readonly placed = $derived(this.tally.stacks[0]?.placed);
+	readonly picture = $derived.by(() => {
+		const stack = edits.stackIn(this.shown);
+		if (!stack || !this.placed) return { ...DRAW, view: this.view };
+		const colourway = this.shown.colourways.find((c) => c.id === this.chosen.id);
+		return drawStack(stack, this.placed, { colourway, catalogue: this.catalogue, view: this.view });
+	});
+	/** Height of the top of each row of the shown recipe, mm, floor first. */
+	readonly tops = $derived.by((): number[] => {
+		const tops: number[] = [];
+		this.placed?.layers.forEach((layer, i) => {
+			const { row } = this.placed!.rings[i]!;
+			tops[row] = Math.max(tops[row] ?? 0, layer.top);
+		});
+		return tops;
+	});
+	/** The last kept version worked out the same way, for what changed since. */
+	readonly before = $derived.by(() => (this.kept ? tally(this.kept, this.chosen.id, 1, this.context) : null));
+	readonly canUndo = $derived(this.#history.past.length > 0);
+	readonly canRedo = $derived(this.#history.future.length > 0);
+	get history() {
+		return this.#history;
+	}
+	get cost(): Cost {
+		return this.tally.cost;
+	}
+
+	/** Every change of the recipe goes through here: history, saving, and nothing else. */
+	change(work: (draft: RecipeDraft) => void): boolean {
+		const done = edit(this.recipe, this.#history, work);
+		if (!done) return false;
+		this.#take(done);
+		return true;
+	}
+	undo() {
+		const done = stepBack(this.recipe, this.#history);
+		if (done) this.#take(done);
+	}
+	redo() {
+		const done = stepForth(this.recipe, this.#history);
+		if (done) this.#take(done);
+	}
+	#take({ recipe, history }: { recipe: Recipe; history: History }) {
+		this.recipe = recipe;
+		this.#history = history;
+		if (this.selected && !edits.stackIn(recipe)?.layers.some((l) => l.id === this.selected))
+			this.selected = null;
+		if (!recipe.colourways.some((c) => c.id === this.colourway)) this.colourway = recipe.colourways[0]!.id;
+		this.saver.want(recipe);
+	}
+	/** Takes up where this tab left off. */
+	restore(recipe: Recipe, history: History) {
+		this.recipe = recipe;
+		this.#history = history;
+	}
+	/** Takes another recipe as one step, so that undo brings mine back. */
+	replaceAll(recipe: Recipe) {
+		this.change((draft) => Object.assign(draft, structuredClone(recipe)));
+	}
+
+	/** Enter on the entry line. @returns whether it was understood */
+	enter(): boolean {
+		const parsed = this.parsed ?? parseEntry(this.text, this.entryContext);
+		if (!parsed.ok) {
+			this.refusal = parsed.say;
+			return false;
+		}
+		const { value } = parsed;
+		if (value.kind === 'layer') {
+			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
+			if (this.editing) this.change((d) => edits.replaceLayer(d, this.editing!, built));
+			else {
+				this.change((d) => edits.insertLayer(d, this.entryIndex, built));
+				if (this.at !== null) this.at += 1;
+				this.selected = built.layer.id;
+			}
+		} else if (value.kind === 'upright')
+			this.change((d) => Object.assign(edits.stackOf(d)!.upright, value.upright));
+		else
+			this.change((d) =>
+				edits.addExtra(d, { id: newId(), material: value.material, quantity: value.quantity }, newId)
+			);
+		this.clearEntry();
+		return true;
+	}
+	clearEntry() {
+		this.text = '';
+		this.refusal = '';
+		this.editing = null;
+	}
+	/** ↑ and ↓ on an empty entry line move it between the layers. */
+	moveEntry(by: number) {
+		const next = this.entryIndex + by;
+		if (next < 0) return;
+		this.at = next >= this.layers.length ? null : next;
+	}
+	/** Loads a row's own text onto the entry line. */
+	startEditing(layer: Layer) {
+		this.editing = layer.id;
+		this.text = printLayer(layer, this.recipe.slots);
+		this.refusal = '';
+	}
+	resize(id: string, halves: number): Parsed<null> {
+		let outcome: Parsed<null> = got(null);
+		this.change((draft) => {
+			outcome = edits.resizeLayer(draft, id, halves);
+		});
+		return outcome;
+	}
+}

@@ -1,0 +1,29 @@
+<script lang="ts">
+	import type { DrawList } from '../../core/scene/draw-list.ts';
+	import Discs from './Discs.svelte';
+
+	interface Props {
+		list: DrawList | null;
+		/** px a millimetre: one scale for all that stand on one floor. */
+		scale: number;
+		/** px */
+		height: number;
+	}
+	let { list, scale, height }: Props = $props();
+	const width = $derived(Math.max(60, (list?.halfWidth ?? 0) * 2 * scale + 12));
+</script>
+
+<svg {width} {height} aria-hidden="true" class="block">
+	{#if list}
+		<g transform="translate({width / 2} {height - 1}) scale({scale})">
+			{#if list.pole}<rect
+					x="-12"
+					y={-Math.min(list.pole.height, list.height)}
+					width="24"
+					height={Math.min(list.pole.height, list.height)}
+					fill="var(--muted)"
+				/>{/if}
+			<Discs {list} />
+		</g>
+	{/if}
+</svg>

@@ -1,0 +1,128 @@
+<script lang="ts">
+	import { formatAmount, formatMoney } from '../../core/money/money.ts';
+	import Field from '../../ui/field/Field.svelte';
+	import Notice from '../../ui/notice/Notice.svelte';
+	import Tape from '../../ui/tape/Tape.svelte';
+	import TapeLine from '../../ui/tape/TapeLine.svelte';
+	import { percentText, sumText } from '../bench/tape-words.ts';
+	import MiniPicture from '../picture/MiniPicture.svelte';
+	import { Quick, type QuickData } from './quick.svelte.ts';
+
+	interface Props {
+		data: QuickData;
+	}
+	let { data }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	const quick = new Quick(data);
+	let margin = $state(false);
+	let copied = $state('');
+	const price = $derived(quick.tally.price);
+
+	async function copy() {
+		try {
+			await navigator.clipboard.writeText(quick.text);
+			copied = 'Copied.';
+		} catch {
+			copied = 'Your browser does not let me copy. Hold the line below to copy it.';
+		}
+	}
+</script>
+
+<div class="grid gap-3">
+	<Field label="Design">
+		{#snippet children(attributes)}
+			<select
+				{...attributes}
+				class="control min-h-11!"
+				value={quick.design}
+				onchange={(e) => quick.choose(e.currentTarget.value)}
+			>
+				{#each data.designs as design (design.id)}<option value={design.id}>{design.recipe.name}</option
+					>{/each}
+			</select>
+		{/snippet}
+	</Field>
+	<Field label="Colour">
+		{#snippet children(attributes)}
+			<select {...attributes} class="control min-h-11!" bind:value={quick.colour}>
+				<optgroup label="Colourways">
+					{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
+							>{colourway.name}</option
+						>{/each}
+				</optgroup>
+				{#if quick.mainSlot}
+					<optgroup label="{quick.mainSlot.name} in">
+						{#each data.colours as colour (colour.id)}<option value="main:{colour.id}"
+								>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
+							>{/each}
+					</optgroup>
+				{/if}
+			</select>
+		{/snippet}
+	</Field>
+	<div class="grid grid-cols-2 gap-3">
+		<Field
+			label="Height of the body"
+			error={quick.errors.height}
+			hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.stands}`}
+		>
+			{#snippet children(attributes)}<input
+					{...attributes}
+					class="control figures min-h-11!"
+					bind:value={quick.height}
+					placeholder="6 ft"
+					autocomplete="off"
+				/>{/snippet}
+		</Field>
+		<Field label="How many" error={quick.errors.quantity}>
+			{#snippet children(attributes)}<input
+					{...attributes}
+					class="control figures min-h-11!"
+					bind:value={quick.quantity}
+					inputmode="numeric"
+					autocomplete="off"
+				/>{/snippet}
+		</Field>
+	</div>
+	{#each quick.bad as finding, index (index)}<Notice level={finding.level}>{finding.say}</Notice>{/each}
+	<div class="mt-1 grid grid-cols-[110px_1fr] items-end gap-4">
+		<MiniPicture list={quick.picture} scale={170 / Math.max(1500, quick.picture?.height ?? 0)} height={176} />
+		<Tape label="Price">
+			{#if margin && price.status === 'priced'}
+				<TapeLine label="cost" amount={sumText(quick.tally.cost.total)} name="cost" />
+				<TapeLine
+					label="margin"
+					count={percentText(price.margin)}
+					amount={formatAmount(price.profit)}
+					name="margin"
+				/>
+			{/if}
+			<TapeLine
+				label="Price"
+				amount={quick.ok && price.status === 'priced' ? formatMoney(price.net) : '—'}
+				rule="big"
+				name="price"
+			/>
+			{#if quick.ok && price.status === 'priced' && price.tax.minor > 0}<TapeLine
+					label="with tax"
+					amount={formatAmount(price.total)}
+				/>{/if}
+		</Tape>
+	</div>
+	<div class="flex gap-2">
+		<button
+			type="button"
+			class="control min-h-11! flex-1 font-semibold"
+			aria-pressed={margin}
+			onclick={() => (margin = !margin)}>{margin ? 'Hide margin' : 'Margin'}</button
+		>
+		<button
+			type="button"
+			class="min-h-11 flex-1 rounded-control bg-ink font-semibold text-[var(--on-ink)] disabled:opacity-50"
+			disabled={!quick.ok}
+			onclick={copy}>Copy as text</button
+		>
+	</div>
+	<p class="text-[13px] text-muted" aria-live="polite">{copied}</p>
+	{#if copied && quick.ok}<p class="text-[13px] select-all" data-name="copied">{quick.text}</p>{/if}
+</div>

@@ -1,0 +1,128 @@
+import { catalogue } from '../../core/materials/catalogue.ts';
+import type { Colour, Material } from '../../core/materials/material.ts';
+import { formatMoney } from '../../core/money/money.ts';
+import { stackIn } from '../../core/recipe/edit.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { toHeight } from '../../core/recipe/to-height.ts';
+import { drawStack } from '../../core/scene/draw-list.ts';
+import { placeStack } from '../../core/structures/stack.ts';
+import { tally } from '../../core/tally/tally.ts';
+import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
+import { parseCount } from '../../core/units/number.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+
+export interface QuickData {
+	readonly designs: readonly { readonly id: string; readonly recipe: Recipe }[];
+	readonly library: readonly (readonly [string, Recipe])[];
+	readonly settings: Settings;
+	readonly materials: readonly Material[];
+	readonly colours: readonly Colour[];
+}
+
+/** “How much for two of those in blue, six feet tall?” Holds the choices; every number comes from the core. */
+export class Quick {
+	design = $state('');
+	/** `way:ID` is a colourway, `main:ID` the first slot in another colour. */
+	colour = $state('');
+	height = $state('');
+	quantity = $state('1');
+	readonly #catalogue;
+	readonly #context;
+
+	constructor(private readonly data: QuickData) {
+		this.#catalogue = catalogue(data.materials, data.colours);
+		const library = new Map(data.library);
+		this.#context = {
+			catalogue: this.#catalogue,
+			rates: data.settings.rates,
+			library: (id: string) => library.get(id)
+		};
+		this.choose(data.designs[0]!.id);
+	}
+	choose(id: string) {
+		this.design = id;
+		this.colour = `way:${this.recipe.colourways[0]!.id}`;
+		this.height = '';
+	}
+	get recipe(): Recipe {
+		return this.data.designs.find((d) => d.id === this.design)!.recipe;
+	}
+	/** The slot most balloons take: the one “in blue” means. */
+	readonly mainSlot = $derived.by(() => {
+		const { bill } = tally(this.recipe, null, 1, this.#context);
+		const most = [...bill.inflate].sort((a, b) => b.quantity.compare(a.quantity))[0]?.slot;
+		return this.recipe.slots.find((s) => s.name === most) ?? this.recipe.slots[0];
+	});
+	readonly stands = $derived.by(() => {
+		const stack = stackIn(this.recipe);
+		return stack && stack.layers.length > 0
+			? formatFeet(placeStack(stack, this.#context.rates.pumps).body.usual as Millimetres)
+			: '—';
+	});
+	readonly #wanted = $derived.by(() => {
+		const errors: { height?: string; quantity?: string } = {};
+		const quantity = parseCount(this.quantity, { what: 'How many', min: 1, max: 999 });
+		if (!quantity.ok) errors.quantity = quantity.say;
+		const height = this.height.trim() === '' ? undefined : parseLength(this.height, 'ft');
+		if (height && !height.ok) errors.height = height.say;
+		if (height?.ok && (height.value.um < 304_800 || height.value.um > 9_144_000))
+			errors.height = 'A height is between 1 and 30 ft.';
+		const tall =
+			height?.ok && !errors.height
+				? toHeight(this.recipe, height.value.um / 1000, this.#context.rates.pumps)
+				: undefined;
+		return { errors, quantity: quantity.ok ? quantity.value : undefined, tall };
+	});
+	readonly errors = $derived(this.#wanted.errors);
+	/** The recipe as asked for: made to height, and recoloured. */
+	readonly #asked = $derived.by(() => {
+		const recipe = this.#wanted.tall?.recipe ?? this.recipe;
+		const [kind, id = ''] = this.colour.split(':');
+		if (kind === 'way')
+			return {
+				recipe,
+				colourway: recipe.colourways.find((c) => c.id === id) ?? recipe.colourways[0]!,
+				words: ''
+			};
+		const [first] = recipe.colourways;
+		const colourway = {
+			...first!,
+			id: 'asked',
+			fills: { ...first!.fills, ...(this.mainSlot ? { [this.mainSlot.id]: id } : {}) }
+		};
+		return {
+			recipe: { ...recipe, colourways: [colourway] },
+			colourway,
+			words: this.#catalogue.colours.get(id)?.name ?? ''
+		};
+	});
+	readonly colourWords = $derived(this.#asked.words || this.#asked.colourway.name);
+	readonly tally = $derived.by(() =>
+		tally(this.#asked.recipe, this.#asked.colourway.id, this.#wanted.quantity ?? 1, this.#context)
+	);
+	readonly ok = $derived(Object.keys(this.errors).length === 0 && this.tally.price.status === 'priced');
+	readonly body = $derived(
+		this.#wanted.tall ? formatFeet(this.#wanted.tall.body as Millimetres) : this.stands
+	);
+	readonly picture = $derived.by(() => {
+		const stack = stackIn(this.#asked.recipe);
+		const placed = this.tally.stacks[0]?.placed;
+		return stack && placed
+			? drawStack(stack, placed, {
+					colourway: this.#asked.colourway,
+					catalogue: this.#catalogue,
+					view: 'front'
+				})
+			: null;
+	});
+	get bad() {
+		return this.tally.findings.filter((f) => f.level === 'bad' || f.code === 'unlisted');
+	}
+	/** What she sends from the venue. */
+	get text(): string {
+		const { price } = this.tally;
+		if (price.status !== 'priced') return '';
+		const tax = price.tax.minor > 0 ? ` (${formatMoney(price.total)} with tax)` : '';
+		return `${this.quantity} × ${this.recipe.name}, ${this.colourWords}, ${this.body} tall: ${formatMoney(price.net)}${tax}. ${this.data.settings.business.name}`;
+	}
+}

@@ -1,0 +1,154 @@
+<script lang="ts">
+	import { formatAmount, formatMoney } from '../../core/money/money.ts';
+	import type { FrozenQuote } from '../../core/quote/frozen.ts';
+	import { rational } from '../../core/units/rational.ts';
+	import Tape from '../../ui/tape/Tape.svelte';
+	import TapeLine from '../../ui/tape/TapeLine.svelte';
+	import MiniPicture from '../picture/MiniPicture.svelte';
+	import { dayWords, longDayWords } from './day-words.ts';
+
+	interface Props {
+		/** Frozen when sent: nothing here is looked up or worked out again. */
+		frozen: FrozenQuote;
+	}
+	let { frozen }: Props = $props();
+	const HEIGHT = 300;
+	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...frozen.lines.map((l) => l.picture?.height ?? 0)));
+	const taxWords = $derived(
+		`tax ${Math.round(rational(frozen.taxPercent).valueOf() * 100) / 100} %${frozen.taxInclusive ? ', included' : ''}`
+	);
+</script>
+
+<article class="paper">
+	<div class="pictures" aria-label="What it looks like">
+		{#each frozen.lines as line, index (index)}
+			<figure>
+				<MiniPicture list={line.picture} {scale} height={HEIGHT} />
+				<figcaption>
+					<b>{line.quantity > 1 ? `${line.quantity} × ` : ''}{line.name}</b><br /><span
+						>{line.colourway}<br />{line.about}</span
+					>
+				</figcaption>
+			</figure>
+		{/each}
+	</div>
+	<div class="words">
+		<h1>{frozen.occasion || 'Your balloons'}</h1>
+		<p>for {frozen.client.name}</p>
+		<dl>
+			{#if frozen.eventDate}<dt>When</dt>
+				<dd>{longDayWords(frozen.eventDate)}</dd>{/if}
+			{#if frozen.venue}<dt>Where</dt>
+				<dd>{frozen.venue}, {frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}</dd>{/if}
+			<dt>Quote</dt>
+			<dd>no. {frozen.number}, stands until {dayWords(frozen.validUntil)}</dd>
+		</dl>
+		{#if frozen.note}<p class="whitespace-pre-line">{frozen.note}</p>{/if}
+	</div>
+	<div class="tape">
+		<Tape label="What it costs">
+			{#each frozen.lines as line, index (index)}
+				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatAmount(line.amount)} />
+			{/each}
+			{#if frozen.delivery.minor > 0}<TapeLine
+					label="delivery, set up"
+					amount={formatAmount(frozen.delivery)}
+				/>{/if}
+			{#if frozen.discount.minor > 0}
+				<TapeLine label="" amount={formatAmount(frozen.subtotal)} rule="sub" />
+				<TapeLine
+					label="discount"
+					amount={formatAmount({ ...frozen.discount, minor: -frozen.discount.minor })}
+				/>
+			{/if}
+			<TapeLine label={taxWords} amount={formatAmount(frozen.tax)} />
+			<TapeLine label="Total" amount={formatMoney(frozen.total)} rule="big" name="total" />
+			{#if frozen.deposit.minor > 0}<TapeLine
+					label="deposit to hold the date"
+					amount={formatAmount(frozen.deposit)}
+				/>{/if}
+		</Tape>
+	</div>
+	<section class="small">
+		<h2>Please know</h2>
+		{#each frozen.cautions as caution, index (index)}<p>{caution}</p>{/each}
+		<h2>Terms</h2>
+		<p>{frozen.business.terms}</p>
+		<p>{frozen.rounding}</p>
+		<p>
+			<b>{frozen.business.name}</b> · {frozen.business.address} · {frozen.business.phone} · {frozen.business
+				.email}
+		</p>
+	</section>
+</article>
+
+<style>
+	.paper {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 320px;
+		gap: 22px 40px;
+	}
+	.pictures {
+		grid-column: 1 / -1;
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: center;
+		gap: 0 26px;
+	}
+	figure {
+		display: grid;
+		justify-items: center;
+	}
+	figcaption {
+		width: 100%;
+		border-top: 2px solid var(--ink);
+		padding: 6px 10px;
+		text-align: center;
+		font-size: 13.5px;
+	}
+	figcaption span {
+		color: var(--muted);
+		font-size: 13px;
+	}
+	h1 {
+		font-size: 28px;
+		line-height: 1.15;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 3px 14px;
+		margin: 12px 0;
+	}
+	dt {
+		color: var(--muted);
+	}
+	.small {
+		grid-column: 1 / -1;
+		max-width: 72ch;
+		font-size: 13px;
+		color: var(--muted);
+	}
+	.small h2 {
+		margin-top: 10px;
+		font-size: 14px;
+		color: var(--ink);
+	}
+	.small p {
+		margin-top: 4px;
+	}
+	@media (max-width: 720px) {
+		.paper {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.tape {
+			grid-column: 1;
+		}
+	}
+	@media print {
+		figure,
+		.tape {
+			break-inside: avoid;
+		}
+	}
+</style>

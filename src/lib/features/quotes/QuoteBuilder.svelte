@@ -1,0 +1,246 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import Button from '../../ui/button/Button.svelte';
+	import Field from '../../ui/field/Field.svelte';
+	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
+	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
+	import QuoteTape from './QuoteTape.svelte';
+
+	interface Props {
+		data: QuoteData & { readonly clients: readonly string[]; readonly zones: readonly string[] };
+		/** Asks for the quote to be sent once it is saved. */
+		onsend: () => void;
+	}
+	let { data, onsend }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	const draft = new QuoteDraft(data);
+	let adding = $state('');
+
+	onMount(() => {
+		draft.restore();
+		const leave = () => void draft.flush();
+		return leave;
+	});
+	const WORDS = {
+		saved: 'saved',
+		waiting: 'saving …',
+		saving: 'saving …',
+		fields: 'not saved yet: a field below cannot be read',
+		offline: 'not saved yet: the server does not answer, trying again',
+		refused: ''
+	};
+	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind'>;
+	const set = (field: TextField, value: string) => {
+		draft.raw[field] = value;
+		draft.touch();
+	};
+	async function send() {
+		if (await draft.flush()) onsend();
+	}
+</script>
+
+{#snippet text(
+	label: string,
+	field: TextField,
+	more: { type?: string; list?: string; hint?: string; narrow?: boolean; unit?: string } = {}
+)}
+	<Field {label} error={draft.errors[field]} hint={more.hint}>
+		{#snippet children(attributes)}
+			<span class="flex items-center gap-1.5">
+				<input
+					{...attributes}
+					class="control min-w-0 {more.narrow ? 'figures w-28 text-right' : 'w-full'}"
+					type={more.type ?? 'text'}
+					list={more.list}
+					value={draft.raw[field]}
+					oninput={(e) => set(field, e.currentTarget.value)}
+					autocomplete="off"
+				/>
+				{#if more.unit}<span class="text-muted">{more.unit}</span>{/if}
+			</span>
+		{/snippet}
+	</Field>
+{/snippet}
+
+<div class="builder">
+	<div class="grid content-start gap-6">
+		<p class="text-[13px] text-muted" aria-live="polite" data-name="quote-state">
+			{draft.state === 'refused' ? draft.refusal : WORDS[draft.state]}
+		</p>
+		<section class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1" aria-label="For whom and when">
+			{@render text('Client', 'client', { list: 'clients' })}
+			<datalist id="clients"
+				>{#each data.clients as client (client)}<option value={client}></option>{/each}</datalist
+			>
+			{@render text('Occasion', 'occasion')}
+			{@render text('Event date', 'eventDate', { type: 'date' })}
+			<Field label="Time zone of the venue" error={draft.errors.zone}>
+				{#snippet children(attributes)}
+					<select
+						{...attributes}
+						class="control"
+						value={draft.raw.zone}
+						onchange={(e) => set('zone', e.currentTarget.value)}
+					>
+						{#each data.zones as zone (zone)}<option>{zone}</option>{/each}
+					</select>
+				{/snippet}
+			</Field>
+			{@render text('Venue', 'venue')}
+			<Field label="Indoors or outdoors">
+				{#snippet children(attributes)}
+					<select
+						{...attributes}
+						class="control"
+						bind:value={draft.raw.setting}
+						onchange={() => draft.touch()}><option>indoor</option><option>outdoor</option></select
+					>
+				{/snippet}
+			</Field>
+		</section>
+		<section aria-label="Lines">
+			<h2 class="mb-1 text-base">Designs</h2>
+			<ul class="border-t-2 border-ink bg-paper">
+				{#each draft.raw.lines as line (line.id)}
+					{@const recipe = draft.recipe(line.versionId)}
+					{@const newer = draft.newer(line.versionId)}
+					<li
+						class="grid grid-cols-[86px_1fr_170px_auto] items-start gap-3 border-b border-line px-3 py-2 max-sm:grid-cols-[76px_1fr]"
+					>
+						<Field label="How many" error={draft.errors[`quantity ${line.id}`]}>
+							{#snippet children(attributes)}
+								<input
+									{...attributes}
+									class="control figures w-full text-right"
+									inputmode="numeric"
+									value={line.quantity}
+									oninput={(e) => draft.changeLine(line.id, { quantity: e.currentTarget.value })}
+								/>
+							{/snippet}
+						</Field>
+						<div class="pt-5">
+							<b>{recipe?.name ?? 'a design that is gone'}</b>
+							<span class="text-[13px] text-muted"
+								>kept version {line.versionId.slice(line.versionId.lastIndexOf('.') + 1)}</span
+							>
+							{#if newer}<Button kind="word" onclick={() => draft.changeLine(line.id, { versionId: newer })}
+									>take the newer one</Button
+								>{/if}
+						</div>
+						<Field label="Colourway">
+							{#snippet children(attributes)}
+								<select
+									{...attributes}
+									class="control"
+									value={line.colourwayId || recipe?.colourways[0]?.id}
+									onchange={(e) => draft.changeLine(line.id, { colourwayId: e.currentTarget.value })}
+								>
+									{#each recipe?.colourways ?? [] as colourway (colourway.id)}<option value={colourway.id}
+											>{colourway.name}</option
+										>{/each}
+								</select>
+							{/snippet}
+						</Field>
+						<div class="pt-5">
+							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
+						</div>
+					</li>
+				{:else}
+					<li class="border-b border-line px-3 py-4 text-muted">
+						Nothing on this quote yet. Add the first design below.
+					</li>
+				{/each}
+			</ul>
+			<div class="mt-2 flex gap-2">
+				<select class="control" aria-label="Design to add" bind:value={adding}>
+					<option value="">choose a design</option>
+					{#each data.offered as offer (offer.versionId)}<option value={offer.versionId}>{offer.name}</option
+						>{/each}
+				</select>
+				<Button
+					disabled={adding === ''}
+					onclick={() => {
+						draft.addLine(adding);
+						adding = '';
+					}}>Add</Button
+				>
+			</div>
+		</section>
+		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
+			{@render text('Delivery charge', 'delivery', { narrow: true })}
+			{@render text('Delivery costs you', 'deliveryCost', { narrow: true, hint: 'blank is unknown' })}
+			<Field label="Priced by">
+				{#snippet children(attributes)}
+					<select {...attributes} class="control" bind:value={draft.raw.method} onchange={() => draft.touch()}
+						><option value="margin">target margin</option><option value="markup">markup</option></select
+					>
+				{/snippet}
+			</Field>
+			{#if draft.raw.method === 'margin'}{@render text('Target margin', 'margin', {
+					narrow: true,
+					unit: '%'
+				})}{:else}{@render text('Markup', 'markup', { narrow: true, unit: '%' })}{/if}
+			{@render text('Rush charge', 'rush', { narrow: true, unit: '%' })}
+			<Field label="Discount">
+				{#snippet children(attributes)}
+					<select
+						{...attributes}
+						class="control"
+						bind:value={draft.raw.discountKind}
+						onchange={() => draft.touch()}
+						><option value="none">none</option><option value="percent">per cent</option><option value="amount"
+							>amount</option
+						></select
+					>
+				{/snippet}
+			</Field>
+			{#if draft.raw.discountKind !== 'none'}{@render text('Discount of', 'discount', {
+					narrow: true,
+					unit: draft.raw.discountKind === 'percent' ? '%' : ''
+				})}{/if}
+			{@render text('Tax rate', 'tax', { narrow: true, unit: '%' })}
+			{@render text('Deposit', 'deposit', { narrow: true, unit: '%' })}
+			{@render text('Stands for', 'validDays', { narrow: true, unit: 'days' })}
+		</section>
+		<Field label="A word to the client">
+			{#snippet children(attributes)}<textarea
+					{...attributes}
+					class="control"
+					rows="3"
+					maxlength="2000"
+					value={draft.raw.note}
+					oninput={(e) => set('note', e.currentTarget.value)}></textarea>{/snippet}
+		</Field>
+		<p>
+			<Button kind="strong" onclick={send}>Send</Button>
+			<span class="ml-2 text-[13px] text-muted">Sending freezes it and makes the client’s link.</span>
+		</p>
+	</div>
+	<div class="side"><QuoteTape priced={draft.priced} terms={draft.terms} /></div>
+</div>
+
+<style>
+	.builder {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 320px;
+		gap: 36px;
+		align-items: start;
+	}
+	.side {
+		position: sticky;
+		top: 14px;
+		max-height: calc(100dvh - 40px);
+		display: flex;
+		flex-direction: column;
+	}
+	@media (max-width: 1000px) {
+		.builder {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.side {
+			position: static;
+			max-width: 420px;
+			max-height: none;
+		}
+	}
+</style>

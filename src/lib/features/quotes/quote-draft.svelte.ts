@@ -1,0 +1,205 @@
+import { catalogue } from '../../core/materials/catalogue.ts';
+import type { Colour, Material } from '../../core/materials/material.ts';
+import { priceQuote, type QuoteTerms } from '../../core/quote/quote.ts';
+import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { TallyContext } from '../../core/tally/tally.ts';
+import { rational } from '../../core/units/rational.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+
+export interface QuoteData {
+	readonly quote: {
+		readonly id: string;
+		readonly clientName: string;
+		readonly eventDate: string | null;
+		readonly zone: string;
+		readonly terms: QuoteTerms;
+		readonly revision: number;
+		readonly lines: readonly {
+			id: string;
+			versionId: string;
+			colourwayId: string | null;
+			quantity: number;
+		}[];
+	};
+	readonly offered: readonly { versionId: string; design: string; name: string }[];
+	readonly recipes: readonly (readonly [string, Recipe])[];
+	readonly library: readonly (readonly [string, Recipe])[];
+	readonly settings: Settings;
+	readonly materials: readonly Material[];
+	readonly colours: readonly Colour[];
+}
+
+const decimalText = (percent: string): string =>
+	String(Math.round(rational(percent).valueOf() * 1000) / 1000);
+const amountText = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
+
+function rawOf({ quote }: QuoteData): RawQuote {
+	const { terms } = quote;
+	return {
+		client: quote.clientName,
+		eventDate: quote.eventDate ?? '',
+		zone: quote.zone,
+		occasion: terms.occasion,
+		venue: terms.venue,
+		setting: terms.setting,
+		delivery: amountText(terms.deliveryMinor),
+		deliveryCost: amountText(terms.deliveryCostMinor),
+		method: terms.method,
+		margin: decimalText(terms.margin),
+		markup: decimalText(terms.markup),
+		rush: decimalText(terms.rush),
+		discountKind: terms.discount?.kind ?? 'none',
+		discount: !terms.discount
+			? ''
+			: terms.discount.kind === 'amount'
+				? amountText(terms.discount.minor)
+				: decimalText(terms.discount.percent),
+		tax: decimalText(terms.tax),
+		deposit: decimalText(terms.deposit),
+		validDays: String(terms.validDays),
+		note: terms.note,
+		lines: quote.lines.map((l) => ({
+			id: l.id,
+			versionId: l.versionId,
+			colourwayId: l.colourwayId ?? '',
+			quantity: String(l.quantity)
+		}))
+	};
+}
+
+/** A quote being written. Holds what is typed; every number comes from the core. */
+export class QuoteDraft {
+	raw = $state<RawQuote>() as { -readonly [K in keyof RawQuote]: RawQuote[K] };
+	state = $state<'saved' | 'waiting' | 'saving' | 'fields' | 'offline' | 'refused'>('saved');
+	refusal = $state('');
+	revision: number;
+	readonly context: TallyContext;
+	readonly #recipes: ReadonlyMap<string, Recipe>;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+	#flying: Promise<void> | null = null;
+	#changed = false;
+	/** The last terms that could be read: the tape goes on showing them. */
+	#lastGood = $state.raw<QuoteTerms>() as QuoteTerms;
+
+	constructor(private readonly data: QuoteData) {
+		const library = new Map(data.library);
+		this.context = {
+			catalogue: catalogue(data.materials, data.colours),
+			rates: data.settings.rates,
+			library: (id) => library.get(id)
+		};
+		this.#recipes = new Map(data.recipes);
+		this.revision = data.quote.revision;
+		this.raw = rawOf(data);
+		this.#lastGood = data.quote.terms;
+	}
+
+	readonly read = $derived.by(() =>
+		readQuote(this.raw, {
+			currency: this.data.settings.rates.currency,
+			style: { decimal: this.data.settings.decimal }
+		})
+	);
+	readonly errors = $derived(this.read.errors);
+	readonly terms = $derived(this.read.value?.terms ?? this.#lastGood);
+	readonly priced = $derived.by(() => {
+		const items = this.raw.lines.flatMap((line) => {
+			const recipe = this.#recipes.get(line.versionId);
+			const quantity = Number(line.quantity);
+			return recipe && Number.isInteger(quantity) && quantity > 0 && quantity < 1000
+				? [{ id: line.id, recipe, colourway: line.colourwayId || null, quantity }]
+				: [];
+		});
+		return priceQuote(items, this.terms, this.context);
+	});
+	recipe(versionId: string): Recipe | undefined {
+		return this.#recipes.get(versionId);
+	}
+	get #key() {
+		return `bright-tally:quote:${this.data.quote.id}`;
+	}
+	/** Takes up what was typed here and could not be saved. */
+	restore() {
+		try {
+			const stored = JSON.parse(sessionStorage.getItem(this.#key) ?? 'null') as {
+				revision: number;
+				raw: RawQuote;
+			} | null;
+			if (!stored || stored.revision !== this.revision) return;
+			this.raw = stored.raw;
+			this.touch();
+		} catch {
+			sessionStorage.removeItem(this.#key);
+		}
+	}
+	/** Something was typed: it is saved soon, as far as it can be read. */
+	touch() {
+		this.#changed = true;
+		if (this.read.value) this.#lastGood = this.read.value.terms;
+		sessionStorage.setItem(this.#key, JSON.stringify({ revision: this.revision, raw: this.raw }));
+		this.state = this.read.value ? 'waiting' : 'fields';
+		clearTimeout(this.#timer);
+		this.#timer = setTimeout(() => void this.flush(), 500);
+	}
+	async flush(): Promise<boolean> {
+		clearTimeout(this.#timer);
+		while (
+			this.#flying ||
+			(this.#changed && this.read.value && this.state !== 'offline' && this.state !== 'refused')
+		) {
+			this.#flying ??= this.#save().finally(() => (this.#flying = null));
+			await this.#flying;
+		}
+		return this.state === 'saved';
+	}
+	async #save(): Promise<void> {
+		this.#changed = false;
+		this.state = 'saving';
+		const send = { baseRevision: this.revision, raw: $state.snapshot(this.raw) };
+		try {
+			const response = await fetch(`/quotes/${this.data.quote.id}/save`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify(send)
+			});
+			const answer = (await response.json()) as { revision?: number; message?: string };
+			if (response.ok && answer.revision) {
+				this.revision = answer.revision;
+				sessionStorage.removeItem(this.#key);
+				this.state = this.#changed ? 'waiting' : 'saved';
+			} else {
+				this.refusal = answer.message ?? 'The server refused it.';
+				this.state = 'refused';
+			}
+		} catch {
+			this.#changed = true;
+			this.state = 'offline';
+			this.#timer = setTimeout(() => {
+				this.state = 'waiting';
+				void this.flush();
+			}, 3000);
+		}
+	}
+	addLine(versionId: string) {
+		this.raw.lines = [
+			...this.raw.lines,
+			{ id: crypto.randomUUID(), versionId, colourwayId: '', quantity: '1' }
+		];
+		this.touch();
+	}
+	changeLine(id: string, change: { quantity?: string; colourwayId?: string; versionId?: string }) {
+		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));
+		this.touch();
+	}
+	removeLine(id: string) {
+		this.raw.lines = this.raw.lines.filter((l) => l.id !== id);
+		this.touch();
+	}
+	/** A newer kept version of the same design, where there is one. */
+	newer(versionId: string): string | null {
+		const design = versionId.slice(0, versionId.lastIndexOf('.'));
+		const latest = this.data.offered.find((o) => o.design === design)?.versionId ?? versionId;
+		return latest === versionId ? null : latest;
+	}
+}

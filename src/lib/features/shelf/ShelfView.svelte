@@ -1,0 +1,122 @@
+<script lang="ts">
+	import { formatHours } from '../../core/labour/standards.ts';
+	import { formatMoney, type Money } from '../../core/money/money.ts';
+	import type { Amount } from '../../core/cost/amount.ts';
+	import type { DrawList } from '../../core/scene/draw-list.ts';
+	import { percentText } from '../bench/tape-words.ts';
+	import MiniPicture from '../picture/MiniPicture.svelte';
+
+	interface Item {
+		readonly id: string;
+		readonly name: string;
+		readonly tags: readonly string[];
+		readonly keptNumber: number;
+		readonly ahead: boolean;
+		readonly picture: DrawList | null;
+		readonly cost: Amount;
+		readonly price: Money | undefined;
+		readonly margin: number | undefined;
+		readonly seconds: number;
+		readonly balloons: number;
+	}
+	interface Props {
+		items: readonly Item[];
+		/** An id for the next design made, so that a button pressed twice makes one. */
+		fresh: string;
+	}
+	let { items, fresh }: Props = $props();
+	const HEIGHT = 250;
+	/** One scale for all of them: they stand on one floor. */
+	const scale = $derived((HEIGHT - 6) / Math.max(1700, ...items.map((i) => i.picture?.height ?? 0)));
+</script>
+
+<ul class="shelf">
+	{#each items as item (item.id)}
+		<li>
+			<a href="/bench/{item.id}" class="picture" aria-label="Open {item.name}"
+				><MiniPicture list={item.picture} {scale} height={HEIGHT} /></a
+			>
+			<div class="tape">
+				<h2><a href="/bench/{item.id}">{item.name}</a></h2>
+				<p class="tags">
+					{item.tags.join(', ')}{item.keptNumber === 0
+						? ' · not kept yet'
+						: item.ahead
+							? ' · working copy newer'
+							: ''}
+				</p>
+				<dl class="figures">
+					<dt>cost</dt>
+					<dd>{formatMoney(item.cost.known)}{item.cost.unknown.length > 0 ? ' + ?' : ''}</dd>
+					<dt>margin</dt>
+					<dd>{percentText(item.margin)}</dd>
+					<dt>build</dt>
+					<dd>{formatHours(item.seconds)}</dd>
+					<dt class="price">price</dt>
+					<dd class="price">{item.price ? formatMoney(item.price) : '—'}</dd>
+				</dl>
+				<form method="post" action="?/duplicate" class="mt-1">
+					<input type="hidden" name="of" value={item.id} />
+					<input type="hidden" name="id" value="{fresh.slice(0, 30)}-{item.id.slice(0, 30)}" />
+					<button class="quiet-link text-[13px] text-muted" aria-label="Duplicate {item.name}"
+						>duplicate</button
+					>
+				</form>
+			</div>
+		</li>
+	{/each}
+</ul>
+
+<style>
+	.shelf {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+		column-gap: 0;
+		row-gap: 26px;
+	}
+	li {
+		display: flex;
+		flex-direction: column;
+	}
+	.picture {
+		display: grid;
+		justify-items: center;
+		align-items: end;
+		height: 258px;
+		border-bottom: 2px solid var(--ink);
+	}
+	.tape {
+		padding: 8px 18px 0 4px;
+	}
+	h2 {
+		font-size: 16px;
+	}
+	h2 a:hover {
+		text-decoration: underline;
+	}
+	.tags {
+		min-height: 18px;
+		font-size: 12.6px;
+		color: var(--muted);
+	}
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		font-size: 12.6px;
+		line-height: 19px;
+	}
+	dd {
+		text-align: right;
+	}
+	.price {
+		margin-top: 3px;
+		border-top: 3px double var(--ink);
+		font-weight: 600;
+		font-size: 14px;
+	}
+	@media (max-width: 640px) {
+		.shelf {
+			grid-template-columns: repeat(2, minmax(0, 1fr));
+		}
+	}
+</style>

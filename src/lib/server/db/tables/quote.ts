@@ -1,0 +1,98 @@
+import { sql } from 'drizzle-orm';
+import {
+	check,
+	foreignKey,
+	index,
+	integer,
+	primaryKey,
+	sqliteTable,
+	text,
+	uniqueIndex
+} from 'drizzle-orm/sqlite-core';
+import { QUOTE_STATES } from '../../../core/quote/quote.ts';
+import { designVersion } from './design.ts';
+import { workspace } from './workspace.ts';
+
+export const client = sqliteTable(
+	'client',
+	{
+		workspaceId: text('workspace_id')
+			.notNull()
+			.references(() => workspace.id),
+		id: text().notNull(),
+		name: text().notNull(),
+		email: text().notNull().default(''),
+		phone: text().notNull().default('')
+	},
+	(t) => [primaryKey({ columns: [t.workspaceId, t.id] }), index('client_name').on(t.workspaceId, t.name)]
+);
+
+/** An offer to a client. Once sent, a trigger refuses any change but its state. */
+export const quote = sqliteTable(
+	'quote',
+	{
+		workspaceId: text('workspace_id')
+			.notNull()
+			.references(() => workspace.id),
+		id: text().notNull(),
+		/** 1, 2, 3 … within the workspace, as the client reads it. */
+		number: integer().notNull(),
+		clientId: text('client_id').notNull(),
+		/** A calendar day, `YYYY-MM-DD`, in `zone`; null is not settled. */
+		eventDate: text('event_date'),
+		/** IANA name of the venue's time zone. */
+		zone: text().notNull(),
+		state: text({ enum: QUOTE_STATES }).notNull().default('draft'),
+		/** Unguessable, for the client's link; made when sent. */
+		token: text(),
+		/** Venue, delivery and terms. Read only through `quoteTermsSchema`. */
+		terms: text({ mode: 'json' }).$type<unknown>().notNull(),
+		/** Goes up by one with every save of the draft. */
+		revision: integer().notNull().default(1),
+		/** All the client sees, frozen when sent. Read only through `frozenQuoteSchema`. */
+		frozen: text({ mode: 'json' }).$type<unknown>(),
+		/** Cost and margin at that moment, for the owner only. */
+		frozenOwner: text('frozen_owner', { mode: 'json' }).$type<unknown>(),
+		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+		sentAt: integer('sent_at', { mode: 'timestamp_ms' }),
+		decidedAt: integer('decided_at', { mode: 'timestamp_ms' })
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.clientId], foreignColumns: [client.workspaceId, client.id] }),
+		uniqueIndex('quote_number').on(t.workspaceId, t.number),
+		uniqueIndex('quote_token').on(t.token),
+		index('quote_event').on(t.workspaceId, t.eventDate),
+		check('quote_sent', sql`(${t.state} = 'draft') = (${t.frozen} IS NULL)`),
+		check(
+			'quote_event_date',
+			sql`${t.eventDate} IS NULL OR ${t.eventDate} GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'`
+		)
+	]
+);
+
+/** One design on a quote, at the kept version that was last when the line was saved. */
+export const quoteLine = sqliteTable(
+	'quote_line',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		position: integer().notNull(),
+		versionId: text('version_id').notNull(),
+		/** A colourway of that version; null takes its first. */
+		colourwayId: text('colourway_id'),
+		quantity: integer().notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.versionId],
+			foreignColumns: [designVersion.workspaceId, designVersion.id]
+		}),
+		index('quote_line_quote').on(t.workspaceId, t.quoteId),
+		index('quote_line_version').on(t.workspaceId, t.versionId),
+		check('quote_line_quantity', sql`${t.quantity} > 0`)
+	]
+);

@@ -1,0 +1,100 @@
+import { sql } from 'drizzle-orm';
+import {
+	check,
+	foreignKey,
+	index,
+	integer,
+	primaryKey,
+	sqliteTable,
+	text,
+	uniqueIndex
+} from 'drizzle-orm/sqlite-core';
+import { FINISHES, MATERIAL_KINDS, type Reuse } from '../../../core/materials/material.ts';
+import { workspace } from './workspace.ts';
+
+const owner = () =>
+	text('workspace_id')
+		.notNull()
+		.references(() => workspace.id);
+
+/** A colour in one finish. */
+export const colour = sqliteTable(
+	'colour',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		name: text().notNull(),
+		finish: text({ enum: FINISHES }).notNull(),
+		/** `#rrggbb` */
+		hex: text().notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		uniqueIndex('colour_name').on(t.workspaceId, t.name, t.finish),
+		check('colour_hex', sql`${t.hex} GLOB '#[0-9a-f][0-9a-f][0-9a-f][0-9a-f][0-9a-f][0-9a-f]'`)
+	]
+);
+
+export const supplier = sqliteTable(
+	'supplier',
+	{ workspaceId: owner(), id: text().notNull(), name: text().notNull() },
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		uniqueIndex('supplier_name').on(t.workspaceId, t.name)
+	]
+);
+
+/** Anything bought. */
+export const material = sqliteTable(
+	'material',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		kind: text({ enum: MATERIAL_KINDS }).notNull(),
+		name: text().notNull(),
+		/** Micrometres, as printed on the bag. */
+		nominal: integer(),
+		colourId: text('colour_id'),
+		/** Micrometres. */
+		safe: integer(),
+		/** Share lost a piece, a rational under 1; null takes the workspace's default. */
+		loss: text(),
+		/** Read only through `reuseSchema`. */
+		reuse: text({ mode: 'json' }).$type<Reuse>(),
+		unit: text().notNull().default('piece')
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.colourId], foreignColumns: [colour.workspaceId, colour.id] }),
+		uniqueIndex('material_name').on(t.workspaceId, t.name),
+		check('material_nominal', sql`${t.nominal} IS NULL OR ${t.nominal} > 0`)
+	]
+);
+
+/** How a supplier sells a material. A null price is unknown, never 0. */
+export const pack = sqliteTable(
+	'pack',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		materialId: text('material_id').notNull(),
+		supplierId: text('supplier_id').notNull(),
+		count: integer().notNull(),
+		/** Minor units of the workspace's currency. */
+		priceMinor: integer('price_minor')
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.materialId],
+			foreignColumns: [material.workspaceId, material.id]
+		}),
+		foreignKey({
+			columns: [t.workspaceId, t.supplierId],
+			foreignColumns: [supplier.workspaceId, supplier.id]
+		}),
+		index('pack_material').on(t.workspaceId, t.materialId),
+		check('pack_count', sql`${t.count} > 0`),
+		check('pack_price', sql`${t.priceMinor} IS NULL OR ${t.priceMinor} > 0`)
+	]
+);

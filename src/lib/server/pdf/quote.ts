@@ -1,0 +1,172 @@
+import PDFDocument from 'pdfkit';
+import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
+import type { FrozenQuote } from '../../core/quote/frozen.ts';
+import { rational } from '../../core/units/rational.ts';
+import { BallPainter } from './balls.ts';
+import { fonts } from './fonts.ts';
+
+const INK = '#1B2333';
+const MUTED = '#5C6573';
+const MARGIN = 54;
+const WIDTH = 612 - 2 * MARGIN;
+
+/** The frozen quote as a PDF on Letter paper: pictures as vectors, bundled fonts, nothing looked up. */
+export async function quotePdf(
+	frozen: FrozenQuote,
+	words: { eventDay: string; validDay: string }
+): Promise<Buffer> {
+	const doc = new PDFDocument({
+		size: 'LETTER',
+		margin: MARGIN,
+		info: {
+			Title: `Quote ${frozen.number}, ${frozen.business.name}`,
+			Author: frozen.business.name,
+			CreationDate: new Date(frozen.sentAt)
+		}
+	});
+	for (const [name, data] of Object.entries(fonts())) doc.registerFont(name, data);
+	const chunks: Buffer[] = [];
+	const done = new Promise<Buffer>((resolve, reject) => {
+		doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+		doc.on('end', () => resolve(Buffer.concat(chunks)));
+		doc.on('error', reject);
+	});
+	heading(doc, frozen, words);
+	pictures(doc, frozen);
+	table(doc, frozen);
+	smallPrint(doc, frozen);
+	doc.end();
+	return done;
+}
+
+type Doc = InstanceType<typeof PDFDocument>;
+
+function heading(
+	doc: Doc,
+	frozen: FrozenQuote,
+	{ eventDay, validDay }: { eventDay: string; validDay: string }
+) {
+	doc.fillColor(INK).font('head').fontSize(12).text(frozen.business.name, MARGIN, MARGIN);
+	doc
+		.font('head')
+		.fontSize(22)
+		.text(frozen.occasion || 'Your balloons', { paragraphGap: 2 });
+	const lines = [
+		`for ${frozen.client.name}`,
+		eventDay && `on ${eventDay}`,
+		frozen.venue && `${frozen.venue}, ${frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}`,
+		`Quote no. ${frozen.number}, stands until ${validDay}`
+	].filter(Boolean);
+	for (const line of lines) say(doc, line as string, { size: 10.5, colour: MUTED });
+	if (frozen.note) say(doc, frozen.note, { size: 10.5, gap: 6 });
+}
+
+/** Text in the plain face; the signs it lacks are set in the face that has them. */
+function say(
+	doc: Doc,
+	text: string,
+	{
+		size,
+		colour = INK,
+		gap = 0,
+		font = 'text'
+	}: { size: number; colour?: string; gap?: number; font?: string }
+) {
+	if (gap) doc.moveDown(gap / size);
+	const parts = text.split(/([′″½¼¾⅛⅜⅝⅞])/u).filter((part) => part !== '');
+	parts.forEach((part, i) => {
+		const sign = /^[′″½¼¾⅛⅜⅝⅞]$/u.test(part);
+		const options = { width: WIDTH, continued: i < parts.length - 1 };
+		doc
+			.font(sign ? 'signs' : font)
+			.fontSize(size)
+			.fillColor(colour);
+		if (i === 0) doc.text(part, MARGIN, doc.y, options);
+		else doc.text(part, options);
+	});
+}
+
+function pictures(doc: Doc, frozen: FrozenQuote) {
+	const drawn = frozen.lines.filter((l) => l.picture && l.picture.discs.length > 0);
+	if (drawn.length === 0) return;
+	const HEIGHT = 210;
+	const painter = new BallPainter(doc);
+	const perRow = Math.min(4, drawn.length);
+	const column = WIDTH / perRow;
+	const tallest = Math.max(1500, ...drawn.map((l) => l.picture!.height));
+	const widest = Math.max(...drawn.map((l) => l.picture!.halfWidth * 2));
+	const scale = Math.min(HEIGHT / tallest, (column - 16) / widest);
+	for (let from = 0; from < drawn.length; from += perRow) {
+		if (doc.y + HEIGHT + 60 > 792 - MARGIN) doc.addPage();
+		const floor = doc.y + 14 + tallest * scale;
+		drawn.slice(from, from + perRow).forEach((line, i) => {
+			const centre = MARGIN + column * (i + 0.5);
+			painter.draw(line.picture!, { x: centre, y: floor }, scale);
+			doc
+				.font('bold')
+				.fontSize(9.5)
+				.fillColor(INK)
+				.text(`${line.quantity} × ${line.name}`, centre - column / 2, floor + 6, {
+					width: column,
+					align: 'center'
+				});
+			doc
+				.font('text')
+				.fontSize(8.5)
+				.fillColor(MUTED)
+				.text(line.colourway, centre - column / 2, floor + 18, { width: column, align: 'center' });
+		});
+		doc
+			.moveTo(MARGIN, floor)
+			.lineTo(MARGIN + WIDTH, floor)
+			.lineWidth(1)
+			.stroke(INK);
+		doc.y = floor + 40;
+	}
+}
+
+function table(doc: Doc, frozen: FrozenQuote) {
+	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) => {
+		if (doc.y + 18 > 792 - MARGIN) doc.addPage();
+		const y = doc.y;
+		if (options.rule)
+			for (let i = 0; i < options.rule; i++)
+				doc
+					.moveTo(MARGIN, y - 1 - i * 2.2)
+					.lineTo(MARGIN + WIDTH, y - 1 - i * 2.2)
+					.lineWidth(0.8)
+					.stroke(INK);
+		doc
+			.font(options.bold ? 'head' : 'text')
+			.fontSize(options.bold ? 14 : 10.5)
+			.fillColor(INK);
+		doc.text(label, MARGIN, y + 2, { width: WIDTH - 110 });
+		const after = doc.y;
+		doc
+			.font('mono')
+			.fontSize(options.bold ? 14 : 10.5)
+			.text(amount, MARGIN + WIDTH - 110, y + 2, { width: 110, align: 'right' });
+		doc.y = Math.max(after, doc.y) + 1;
+	};
+	doc.x = MARGIN;
+	for (const line of frozen.lines)
+		row(`${line.quantity} × ${line.name}, ${line.colourway}`, formatAmount(line.amount));
+	if (frozen.delivery.minor > 0) row('Delivery, set up', formatAmount(frozen.delivery));
+	if (frozen.discount.minor > 0)
+		row('Discount', formatAmount(money(-frozen.discount.minor, frozen.discount.currency)));
+	const percent = Math.round(rational(frozen.taxPercent).valueOf() * 100) / 100;
+	row(`Tax ${percent} %${frozen.taxInclusive ? ', included' : ''}`, formatAmount(frozen.tax), { rule: 1 });
+	row('Total', formatMoney(frozen.total), { bold: true, rule: 2 });
+	if (frozen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(frozen.deposit));
+}
+
+function smallPrint(doc: Doc, frozen: FrozenQuote) {
+	doc.moveDown(0.8);
+	say(doc, 'Please know', { size: 10, font: 'bold' });
+	for (const caution of frozen.cautions) say(doc, caution, { size: 8.8, colour: MUTED, gap: 2 });
+	say(doc, 'Terms', { size: 10, font: 'bold', gap: 6 });
+	say(doc, frozen.business.terms, { size: 8.8, colour: MUTED, gap: 2 });
+	say(doc, frozen.rounding, { size: 8.8, colour: MUTED });
+	const { name, address, phone, email } = frozen.business;
+	say(doc, [name, address, phone, email].filter(Boolean).join(' · '), { size: 8.8, gap: 4 });
+}

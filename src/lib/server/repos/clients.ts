@@ -1,0 +1,38 @@
+import { and, asc, eq } from 'drizzle-orm';
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { client } from '../db/tables/quote.ts';
+
+export interface Client {
+	readonly id: string;
+	readonly name: string;
+	readonly email: string;
+	readonly phone: string;
+}
+
+export function clients(db: Database, actor: Actor) {
+	const { workspace: workspaceId } = actor;
+	const columns = { id: client.id, name: client.name, email: client.email, phone: client.phone };
+	return {
+		async list(): Promise<Client[]> {
+			return db.read
+				.select(columns)
+				.from(client)
+				.where(eq(client.workspaceId, workspaceId))
+				.orderBy(asc(client.name));
+		},
+		/** The client of that name, made where there is none. @param id for a new one */
+		async named(name: string, id: string): Promise<string> {
+			return db.write(async (tx) => {
+				const had = await tx
+					.select({ id: client.id })
+					.from(client)
+					.where(and(eq(client.workspaceId, workspaceId), eq(client.name, name)))
+					.get();
+				if (had) return had.id;
+				await tx.insert(client).values({ workspaceId, id, name });
+				return id;
+			});
+		}
+	};
+}

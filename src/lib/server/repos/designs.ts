@@ -1,0 +1,224 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { design, designVersion, saveReceipt, versionRef } from '../db/tables/design.ts';
+import { refsOf, type Ref } from './refs.ts';
+
+export interface Design {
+	readonly id: string;
+	readonly recipe: Recipe;
+	readonly revision: number;
+	readonly keptNumber: number;
+	/** Whether the working copy is ahead of the last kept version. */
+	readonly ahead: boolean;
+	readonly changedAt: Date;
+}
+
+export interface KeptVersion {
+	readonly id: string;
+	readonly design: string;
+	readonly number: number;
+	readonly recipe: Recipe;
+	readonly keptAt: Date;
+}
+
+export interface Save {
+	/** Made by the client: repeating a save changes nothing. */
+	readonly saveId: string;
+	readonly baseRevision: number;
+	readonly recipe: Recipe;
+}
+
+export type SaveOutcome =
+	| { readonly status: 'saved'; readonly revision: number }
+	/** Somebody saved in between: theirs, to show beside yours. */
+	| { readonly status: 'stale'; readonly theirs: Design }
+	| { readonly status: 'missing' };
+
+/** Designs: one autosaved working copy each, and immutable kept versions. */
+export function designs(db: Database, actor: Actor) {
+	const { workspace: workspaceId } = actor;
+	const one = (id: string) => and(eq(design.workspaceId, workspaceId), eq(design.id, id));
+	return {
+		async find(id: string): Promise<Design | undefined> {
+			const row = await db.read.select().from(design).where(one(id)).get();
+			return row && fromRow(row);
+		},
+		async latest(): Promise<string | undefined> {
+			const row = await db.read
+				.select({ id: design.id })
+				.from(design)
+				.where(eq(design.workspaceId, workspaceId))
+				.orderBy(desc(design.changedAt))
+				.limit(1)
+				.get();
+			return row?.id;
+		},
+		/** Every design with its last kept version; designs never kept have none. Newest change first. */
+		async shelf(): Promise<
+			{
+				id: string;
+				name: string;
+				keptNumber: number;
+				ahead: boolean;
+				versionId: string | null;
+				keptAt: Date | null;
+			}[]
+		> {
+			const rows = await db.read
+				.select({
+					id: design.id,
+					name: design.name,
+					keptNumber: design.keptNumber,
+					revision: design.revision,
+					keptRevision: design.keptRevision,
+					versionId: designVersion.id,
+					keptAt: designVersion.keptAt
+				})
+				.from(design)
+				.leftJoin(
+					designVersion,
+					and(
+						eq(designVersion.workspaceId, design.workspaceId),
+						eq(designVersion.designId, design.id),
+						eq(designVersion.number, design.keptNumber)
+					)
+				)
+				.where(eq(design.workspaceId, workspaceId))
+				.orderBy(desc(design.changedAt), design.name);
+			return rows.map(({ revision, keptRevision, ...row }) => ({ ...row, ahead: revision !== keptRevision }));
+		},
+		/** Creates a design; repeating it with the same id changes nothing. */
+		async create(id: string, recipe: Recipe, now: Date): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.insert(design)
+					.values({ workspaceId, id, name: recipe.name, working: recipe, createdAt: now, changedAt: now })
+					.onConflictDoNothing();
+			});
+		},
+		async save(id: string, { saveId, baseRevision, recipe }: Save, now: Date): Promise<SaveOutcome> {
+			return db.write(async (tx): Promise<SaveOutcome> => {
+				const done = await tx
+					.select()
+					.from(saveReceipt)
+					.where(and(eq(saveReceipt.workspaceId, workspaceId), eq(saveReceipt.id, saveId)))
+					.get();
+				if (done) return { status: 'saved', revision: done.revision };
+				const row = await tx.select().from(design).where(one(id)).get();
+				if (!row) return { status: 'missing' };
+				if (row.revision !== baseRevision) return { status: 'stale', theirs: fromRow(row) };
+				const revision = row.revision + 1;
+				await tx
+					.update(design)
+					.set({ working: recipe, name: recipe.name, revision, changedAt: now })
+					.where(one(id));
+				await tx
+					.insert(saveReceipt)
+					.values({ workspaceId, id: saveId, designId: id, revision, savedAt: now });
+				return { status: 'saved', revision };
+			});
+		},
+		/** Keeps the working copy as the next version, with its index of references. Nothing new: nothing happens. */
+		async keep(id: string, now: Date): Promise<{ number: number; made: boolean } | undefined> {
+			return db.write(async (tx) => {
+				const row = await tx.select().from(design).where(one(id)).get();
+				if (!row) return undefined;
+				if (row.keptNumber > 0 && row.revision === row.keptRevision)
+					return { number: row.keptNumber, made: false };
+				const recipe = recipeSchema.parse(row.working);
+				const number = row.keptNumber + 1;
+				const versionId = `${id}.${number}`;
+				await tx
+					.insert(designVersion)
+					.values({ workspaceId, id: versionId, designId: id, number, recipe, keptAt: now });
+				const refs = refsOf(recipe);
+				if (refs.length > 0)
+					await tx.insert(versionRef).values(refs.map((ref) => ({ ...ref, workspaceId, versionId })));
+				await tx.update(design).set({ keptNumber: number, keptRevision: row.revision }).where(one(id));
+				return { number, made: true };
+			});
+		},
+		async lastKept(id: string): Promise<KeptVersion | undefined> {
+			const row = await db.read
+				.select({ version: designVersion })
+				.from(design)
+				.innerJoin(
+					designVersion,
+					and(
+						eq(designVersion.workspaceId, design.workspaceId),
+						eq(designVersion.designId, design.id),
+						eq(designVersion.number, design.keptNumber)
+					)
+				)
+				.where(one(id))
+				.get();
+			return row && versionFromRow(row.version);
+		},
+		async version(id: string): Promise<KeptVersion | undefined> {
+			const row = await db.read
+				.select()
+				.from(designVersion)
+				.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.id, id)))
+				.get();
+			return row && versionFromRow(row);
+		},
+		/** Compares the stored index of every kept version with what its recipe says, and mends it where asked to. */
+		async checkRefs(mend: boolean): Promise<{ versions: number; wrong: string[] }> {
+			return db.write(async (tx) => {
+				const versions = await tx
+					.select()
+					.from(designVersion)
+					.where(eq(designVersion.workspaceId, workspaceId));
+				const wrong: string[] = [];
+				for (const row of versions) {
+					const here = and(eq(versionRef.workspaceId, workspaceId), eq(versionRef.versionId, row.id));
+					const stored = await tx
+						.select({ kind: versionRef.kind, refId: versionRef.refId })
+						.from(versionRef)
+						.where(here);
+					const fresh = refsOf(recipeSchema.parse(row.recipe));
+					if (sameRefs(stored, fresh)) continue;
+					wrong.push(row.id);
+					if (!mend) continue;
+					await tx.delete(versionRef).where(here);
+					if (fresh.length > 0)
+						await tx
+							.insert(versionRef)
+							.values(fresh.map((ref) => ({ ...ref, workspaceId, versionId: row.id })));
+				}
+				return { versions: versions.length, wrong };
+			});
+		}
+	};
+}
+
+const sameRefs = (a: readonly Ref[], b: readonly Ref[]) => {
+	const keys = (refs: readonly Ref[]) =>
+		refs
+			.map((r) => `${r.kind}/${r.refId}`)
+			.sort()
+			.join('\n');
+	return keys(a) === keys(b);
+};
+
+function fromRow(row: typeof design.$inferSelect): Design {
+	return {
+		id: row.id,
+		recipe: recipeSchema.parse(row.working),
+		revision: row.revision,
+		keptNumber: row.keptNumber,
+		ahead: row.revision !== row.keptRevision,
+		changedAt: row.changedAt
+	};
+}
+
+const versionFromRow = (row: typeof designVersion.$inferSelect): KeptVersion => ({
+	id: row.id,
+	design: row.designId,
+	number: row.number,
+	recipe: recipeSchema.parse(row.recipe),
+	keptAt: row.keptAt
+});

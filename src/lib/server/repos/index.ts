@@ -1,0 +1,20 @@
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { clients } from './clients.ts';
+import { designs } from './designs.ts';
+import { quotes, sentQuotes } from './quotes.ts';
+import { stock } from './stock.ts';
+import { workspaces } from './workspaces.ts';
+
+/** Every repository for one actor. Built for each request: they hold nothing. */
+export function createRepos(db: Database, actor: Actor) {
+	return {
+		workspaces: workspaces(db, actor),
+		stock: stock(db, actor),
+		designs: designs(db, actor),
+		clients: clients(db, actor),
+		quotes: quotes(db, actor),
+		sentQuotes: sentQuotes(db, actor)
+	};
+}
+export type Repos = ReturnType<typeof createRepos>;

@@ -1,0 +1,244 @@
+import { and, asc, eq, max, sql } from 'drizzle-orm';
+import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
+import { frozenOwnerSchema, frozenQuoteSchema, quoteTermsSchema } from '../../core/quote/quote.schema.ts';
+import type { QuoteState, QuoteTerms } from '../../core/quote/quote.ts';
+import type { Actor } from '../actor.ts';
+import type { Database, Writer } from '../db/client.ts';
+import { design, designVersion } from '../db/tables/design.ts';
+import { client, quote, quoteLine } from '../db/tables/quote.ts';
+
+export interface QuoteLine {
+	readonly id: string;
+	readonly versionId: string;
+	readonly colourwayId: string | null;
+	readonly quantity: number;
+}
+
+export interface QuoteDraft {
+	readonly clientId: string;
+	readonly eventDate: string | null;
+	readonly zone: string;
+	readonly terms: QuoteTerms;
+	readonly lines: readonly QuoteLine[];
+}
+
+export interface Quote extends QuoteDraft {
+	readonly id: string;
+	readonly number: number;
+	readonly clientName: string;
+	readonly state: QuoteState;
+	readonly token: string | null;
+	readonly revision: number;
+	readonly frozen: FrozenQuote | null;
+	readonly frozenOwner: FrozenOwner | null;
+}
+
+export interface QuoteRow {
+	readonly id: string;
+	readonly number: number;
+	readonly clientName: string;
+	readonly eventDate: string | null;
+	readonly state: QuoteState;
+	readonly occasion: string;
+	readonly frozenTotal: number | null;
+	readonly lineCount: number;
+}
+
+/** Quotes: drafts that change, and sent ones that never do. */
+export function quotes(db: Database, actor: Actor) {
+	const { workspace: workspaceId } = actor;
+	const one = (id: string) => and(eq(quote.workspaceId, workspaceId), eq(quote.id, id));
+	return {
+		/** What is due next first; undated ones last. */
+		async list(): Promise<QuoteRow[]> {
+			const rows = await db.read
+				.select({
+					id: quote.id,
+					number: quote.number,
+					clientName: client.name,
+					eventDate: quote.eventDate,
+					state: quote.state,
+					occasion: sql<string>`json_extract(${quote.terms}, '$.occasion')`,
+					frozenTotal: sql<number | null>`json_extract(${quote.frozen}, '$.total.minor')`,
+					lineCount: sql<number>`(SELECT count(*) FROM ${quoteLine} WHERE ${quoteLine.workspaceId} = ${quote.workspaceId} AND ${quoteLine.quoteId} = ${quote.id})`
+				})
+				.from(quote)
+				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
+				.where(eq(quote.workspaceId, workspaceId))
+				.orderBy(sql`${quote.eventDate} IS NULL`, asc(quote.eventDate), asc(quote.number))
+				.limit(500);
+			return rows;
+		},
+		async find(id: string): Promise<Quote | undefined> {
+			const row = await db.read
+				.select({ quote, clientName: client.name })
+				.from(quote)
+				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
+				.where(one(id))
+				.get();
+			if (!row) return undefined;
+			const lines = await db.read
+				.select({
+					id: quoteLine.id,
+					versionId: quoteLine.versionId,
+					colourwayId: quoteLine.colourwayId,
+					quantity: quoteLine.quantity
+				})
+				.from(quoteLine)
+				.where(and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, id)))
+				.orderBy(asc(quoteLine.position));
+			return fromRow(row.quote, row.clientName, lines);
+		},
+		/** Creates a draft with the next number; repeating it with the same id changes nothing. */
+		async create(id: string, draft: QuoteDraft, now: Date): Promise<void> {
+			await db.write(async (tx) => {
+				if (await tx.select({ id: quote.id }).from(quote).where(one(id)).get()) return;
+				const last = await tx
+					.select({ n: max(quote.number) })
+					.from(quote)
+					.where(eq(quote.workspaceId, workspaceId))
+					.get();
+				const { clientId, eventDate, zone, terms, lines } = draft;
+				await tx
+					.insert(quote)
+					.values({
+						workspaceId,
+						id,
+						number: (last?.n ?? 0) + 1,
+						clientId,
+						eventDate,
+						zone,
+						terms,
+						createdAt: now
+					});
+				await putLines(tx, workspaceId, id, lines);
+			});
+		},
+		/** Saves a draft over the revision it started from. */
+		async save(
+			id: string,
+			draft: QuoteDraft,
+			baseRevision: number
+		): Promise<'saved' | 'stale' | 'sent' | 'missing'> {
+			return db.write(async (tx) => {
+				const row = await tx
+					.select({ state: quote.state, revision: quote.revision })
+					.from(quote)
+					.where(one(id))
+					.get();
+				if (!row) return 'missing';
+				if (row.state !== 'draft') return 'sent';
+				if (row.revision !== baseRevision) return 'stale';
+				const { clientId, eventDate, zone, terms, lines } = draft;
+				await tx
+					.update(quote)
+					.set({ clientId, eventDate, zone, terms, revision: row.revision + 1 })
+					.where(one(id));
+				await tx
+					.delete(quoteLine)
+					.where(and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, id)));
+				await putLines(tx, workspaceId, id, lines);
+				return 'saved';
+			});
+		},
+		/** Freezes and sends a draft. Sending it again changes nothing. */
+		async send(
+			id: string,
+			sent: { frozen: FrozenQuote; owner: FrozenOwner; token: string; revision: number },
+			now: Date
+		): Promise<'sent' | 'stale' | 'missing'> {
+			return db.write(async (tx) => {
+				const row = await tx
+					.select({ state: quote.state, revision: quote.revision })
+					.from(quote)
+					.where(one(id))
+					.get();
+				if (!row) return 'missing';
+				if (row.state !== 'draft') return 'sent';
+				if (row.revision !== sent.revision) return 'stale';
+				await tx
+					.update(quote)
+					.set({
+						state: 'sent',
+						frozen: sent.frozen,
+						frozenOwner: sent.owner,
+						token: sent.token,
+						sentAt: now
+					})
+					.where(one(id));
+				return 'sent';
+			});
+		},
+		/** The client's answer, set by the owner. Only a sent quote has one. */
+		async decide(id: string, state: 'accepted' | 'declined' | 'sent', now: Date): Promise<boolean> {
+			return db.write(async (tx) => {
+				const done = await tx
+					.update(quote)
+					.set({ state, decidedAt: state === 'sent' ? null : now })
+					.where(and(one(id), sql`${quote.state} <> 'draft'`))
+					.returning({ id: quote.id });
+				return done.length > 0;
+			});
+		},
+		/** Kept versions a line may take: the last of each design, with its colourways. */
+		async offered(): Promise<{ versionId: string; design: string; name: string }[]> {
+			return db.read
+				.select({
+					versionId: designVersion.id,
+					design: design.id,
+					name: sql<string>`json_extract(${designVersion.recipe}, '$.name')`
+				})
+				.from(design)
+				.innerJoin(
+					designVersion,
+					and(
+						eq(designVersion.workspaceId, design.workspaceId),
+						eq(designVersion.designId, design.id),
+						eq(designVersion.number, design.keptNumber)
+					)
+				)
+				.where(eq(design.workspaceId, workspaceId))
+				.orderBy(asc(design.name));
+		}
+	};
+}
+
+async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines: readonly QuoteLine[]) {
+	if (lines.length === 0) return;
+	await tx
+		.insert(quoteLine)
+		.values(lines.map((line, position) => ({ ...line, workspaceId, quoteId, position })));
+}
+
+function fromRow(row: typeof quote.$inferSelect, clientName: string, lines: QuoteLine[]): Quote {
+	return {
+		id: row.id,
+		number: row.number,
+		clientId: row.clientId,
+		clientName,
+		eventDate: row.eventDate,
+		zone: row.zone,
+		state: row.state,
+		token: row.token,
+		revision: row.revision,
+		terms: quoteTermsSchema.parse(row.terms),
+		lines,
+		frozen: row.frozen === null ? null : frozenQuoteSchema.parse(row.frozen),
+		frozenOwner: row.frozenOwner === null ? null : frozenOwnerSchema.parse(row.frozenOwner)
+	};
+}
+
+/** What a client's link opens: the frozen copy and the state, nothing else. The token is the permission. */
+export function sentQuotes(db: Database, actor: Actor) {
+	return {
+		async byToken(token: string): Promise<{ frozen: FrozenQuote; state: QuoteState } | undefined> {
+			const row = await db.read
+				.select({ frozen: quote.frozen, state: quote.state })
+				.from(quote)
+				.where(and(eq(quote.workspaceId, actor.workspace), eq(quote.token, token)))
+				.get();
+			if (!row || row.frozen === null) return undefined;
+			return { frozen: frozenQuoteSchema.parse(row.frozen), state: row.state };
+		}
+	};
+}

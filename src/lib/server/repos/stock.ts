@@ -1,0 +1,126 @@
+import { and, asc, eq } from 'drizzle-orm';
+import type { Colour, Material, Pack } from '../../core/materials/material.ts';
+import { reuseSchema } from '../../core/materials/material.schema.ts';
+import type { Micrometres } from '../../core/units/length.ts';
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { colour, material, pack, supplier } from '../db/tables/stock.ts';
+import { touchStock } from './workspaces.ts';
+
+export interface Supplier {
+	readonly id: string;
+	readonly name: string;
+}
+
+/** A material as the Stockroom's form gives it: its packs name suppliers by id. */
+export interface NewMaterial extends Omit<Material, 'packs'> {
+	readonly pack: {
+		readonly id: string;
+		readonly supplierId: string;
+		readonly count: number;
+		readonly priceMinor: number | null;
+	};
+}
+
+/** Materials, colours, packs and suppliers. */
+export function stock(db: Database, actor: Actor) {
+	return {
+		async colours(): Promise<Colour[]> {
+			const rows = await db.read
+				.select()
+				.from(colour)
+				.where(eq(colour.workspaceId, actor.workspace))
+				.orderBy(asc(colour.name));
+			return rows.map(({ id, name, finish, hex }) => ({ id, name, finish, hex }));
+		},
+		async suppliers(): Promise<Supplier[]> {
+			return db.read
+				.select({ id: supplier.id, name: supplier.name })
+				.from(supplier)
+				.where(eq(supplier.workspaceId, actor.workspace))
+				.orderBy(asc(supplier.name));
+		},
+		async materials(): Promise<Material[]> {
+			const rows = await db.read
+				.select()
+				.from(material)
+				.where(eq(material.workspaceId, actor.workspace))
+				.orderBy(asc(material.kind), asc(material.nominal), asc(material.name));
+			const packs = await db.read
+				.select({ pack, supplierName: supplier.name })
+				.from(pack)
+				.innerJoin(
+					supplier,
+					and(eq(supplier.workspaceId, pack.workspaceId), eq(supplier.id, pack.supplierId))
+				)
+				.where(eq(pack.workspaceId, actor.workspace));
+			const byMaterial = new Map<string, Pack[]>();
+			for (const { pack: p, supplierName } of packs) {
+				const list = byMaterial.get(p.materialId) ?? [];
+				list.push({ id: p.id, supplier: supplierName, count: p.count, priceMinor: p.priceMinor });
+				byMaterial.set(p.materialId, list);
+			}
+			return rows.map((row) => fromRow(row, byMaterial.get(row.id) ?? []));
+		},
+		async addColour(added: Colour): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.insert(colour)
+					.values({ ...added, workspaceId: actor.workspace })
+					.onConflictDoNothing();
+				await touchStock(tx, actor);
+			});
+		},
+		async addSupplier(added: Supplier): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.insert(supplier)
+					.values({ ...added, workspaceId: actor.workspace })
+					.onConflictDoNothing();
+			});
+		},
+		/** Adds a material with its first pack. Repeating it with the same id changes nothing. */
+		async addMaterial(added: NewMaterial): Promise<void> {
+			const { pack: first, colour: colourId, ...rest } = added;
+			await db.write(async (tx) => {
+				const { workspace: workspaceId } = actor;
+				await tx
+					.insert(material)
+					.values({ ...rest, colourId, workspaceId })
+					.onConflictDoNothing({ target: [material.workspaceId, material.id] });
+				await tx
+					.insert(pack)
+					.values({ ...first, materialId: added.id, workspaceId })
+					.onConflictDoNothing({ target: [pack.workspaceId, pack.id] });
+				await touchStock(tx, actor);
+			});
+		},
+		/** @returns false where there is no such pack */
+		async changePack(id: string, change: { count: number; priceMinor: number | null }): Promise<boolean> {
+			return db.write(async (tx) => {
+				const done = await tx
+					.update(pack)
+					.set(change)
+					.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.id, id)))
+					.returning({ id: pack.id });
+				if (done.length > 0) await touchStock(tx, actor);
+				return done.length > 0;
+			});
+		}
+	};
+}
+
+function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
+	return {
+		id: row.id,
+		kind: row.kind,
+		name: row.name,
+		nominal: row.nominal as Micrometres | null,
+		colour: row.colourId,
+		safe: row.safe as Micrometres | null,
+		loss: row.loss,
+		reuse: row.reuse === null ? null : reuseSchema.parse(row.reuse),
+		unit: row.unit,
+		packs
+	};
+}

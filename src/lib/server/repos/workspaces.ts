@@ -1,0 +1,45 @@
+import { eq, sql } from 'drizzle-orm';
+import { settingsSchema } from '../../core/workspace/settings.schema.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+import type { Actor } from '../actor.ts';
+import type { Database, Writer } from '../db/client.ts';
+import { workspace } from '../db/tables/workspace.ts';
+
+/** The actor's own workspace: its settings, and the count of changes to what prices hang on. */
+export function workspaces(db: Database, actor: Actor) {
+	const own = eq(workspace.id, actor.workspace);
+	return {
+		async find(): Promise<{ name: string; settings: Settings; stockRevision: number } | undefined> {
+			const row = await db.read.select().from(workspace).where(own).get();
+			return (
+				row && {
+					name: row.name,
+					settings: settingsSchema.parse(row.settings),
+					stockRevision: row.stockRevision
+				}
+			);
+		},
+		async create(settings: Settings, now: Date): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.insert(workspace)
+					.values({ id: actor.workspace, name: settings.business.name, settings, createdAt: now })
+					.onConflictDoNothing();
+			});
+		},
+		async change(settings: Settings): Promise<void> {
+			await db.write(async (tx) => {
+				await tx.update(workspace).set({ settings, name: settings.business.name }).where(own);
+				await touchStock(tx, actor);
+			});
+		}
+	};
+}
+
+/** Called in the transaction of every change that figures hang on. */
+export async function touchStock(tx: Writer, actor: Actor): Promise<void> {
+	await tx
+		.update(workspace)
+		.set({ stockRevision: sql`${workspace.stockRevision} + 1` })
+		.where(eq(workspace.id, actor.workspace));
+}

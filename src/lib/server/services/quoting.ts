@@ -1,0 +1,100 @@
+import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/date';
+import { freeze } from '../../core/quote/freeze.ts';
+import type { FrozenOwner } from '../../core/quote/frozen.ts';
+import { priceQuote, type PricedQuote, type QuoteItem, type QuoteTerms } from '../../core/quote/quote.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { catalogue } from '../../core/materials/catalogue.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+import type { Repos } from '../repos/index.ts';
+import type { Quote, QuoteLine } from '../repos/quotes.ts';
+import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
+
+/** A quote's lines with the recipes they read, and every design inside those. */
+export async function quoteRecipes(repos: Repos, lines: readonly QuoteLine[]) {
+	const items: QuoteItem[] = [];
+	const library = new Map<string, Recipe>();
+	for (const line of lines) {
+		const version = await repos.designs.version(line.versionId);
+		if (!version) continue;
+		items.push({ id: line.id, recipe: version.recipe, colourway: line.colourwayId, quantity: line.quantity });
+		for (const [id, recipe] of await loadLibrary(repos, version.recipe)) library.set(id, recipe);
+	}
+	return { items, library };
+}
+
+export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
+	const { items, library } = await quoteRecipes(repos, quote.lines);
+	return priceQuote(items, quote.terms, contextOf(studio, library));
+}
+
+/** The last calendar day an offer stands, where the business is. */
+export function validUntil(now: Date, days: number, zone: string): string {
+	const today = toCalendarDate(parseAbsolute(now.toISOString(), zone));
+	return new CalendarDate(today.year, today.month, today.day).add({ days }).toString();
+}
+
+export type SendOutcome = 'sent' | 'stale' | 'missing' | 'no lines' | 'no price' | 'unknown cost';
+
+/**
+ * Freezes a draft as the client will read it and sends it. A quote without lines or price is not sent, nor one
+ * with unknown costs unless the owner has said she means it.
+ */
+export async function sendQuote(
+	repos: Repos,
+	id: string,
+	options: { token: string; evenUnknown: boolean; now: Date }
+): Promise<SendOutcome> {
+	const [quote, studio] = await Promise.all([repos.quotes.find(id), loadStudio(repos)]);
+	if (!quote) return 'missing';
+	if (quote.state !== 'draft') return 'sent';
+	if (quote.lines.length === 0) return 'no lines';
+	const priced = await workOutQuote(repos, quote, studio);
+	if (priced.cost.unknown.length > 0 && !options.evenUnknown) return 'unknown cost';
+	const { price } = priced;
+	const frozen = freeze({
+		number: quote.number,
+		clientName: quote.clientName,
+		eventDate: quote.eventDate,
+		zone: quote.zone,
+		terms: quote.terms,
+		priced,
+		settings: studio.settings,
+		catalogue: catalogue(studio.materials, studio.colours),
+		sentAt: options.now.toISOString(),
+		validUntil: validUntil(options.now, quote.terms.validDays, studio.settings.zone)
+	});
+	if (!frozen || price.status === 'refused') return 'no price';
+	const owner: FrozenOwner = {
+		cost: priced.cost.known,
+		unknown: priced.cost.unknown,
+		margin: price.margin ?? null,
+		profit: price.profit,
+		versions: quote.lines.map((l) => l.versionId)
+	};
+	return repos.quotes.send(
+		id,
+		{ frozen, owner, token: options.token, revision: quote.revision },
+		options.now
+	);
+}
+
+/** What a new quote starts with, from the workspace's way of pricing. */
+export function newTerms(settings: Settings): QuoteTerms {
+	const { price } = settings.rates;
+	return {
+		occasion: '',
+		venue: '',
+		setting: 'indoor',
+		deliveryMinor: 0,
+		deliveryCostMinor: 0,
+		method: price.method,
+		margin: price.margin,
+		markup: price.markup,
+		rush: '0',
+		discount: null,
+		tax: price.tax.percent,
+		deposit: price.deposit,
+		validDays: 14,
+		note: ''
+	};
+}

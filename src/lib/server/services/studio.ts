@@ -1,0 +1,47 @@
+import { catalogue } from '../../core/materials/catalogue.ts';
+import type { Colour, Material } from '../../core/materials/material.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { TallyContext } from '../../core/tally/tally.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+import type { Repos } from '../repos/index.ts';
+
+/** What every computation of one workspace reads, as plain data: it goes to the browser as it is. */
+export interface Studio {
+	readonly settings: Settings;
+	readonly materials: readonly Material[];
+	readonly colours: readonly Colour[];
+	/** Changes with every change of stock or settings. */
+	readonly stamp: number;
+}
+
+export async function loadStudio(repos: Repos): Promise<Studio> {
+	const found = await repos.workspaces.find();
+	if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
+	const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
+	return { settings: found.settings, materials, colours, stamp: found.stockRevision };
+}
+
+/** The last kept versions of all designs used by a recipe, at any depth. */
+export async function loadLibrary(repos: Repos, recipe: Recipe): Promise<Map<string, Recipe>> {
+	const found = new Map<string, Recipe>();
+	const wanted = usedBy(recipe);
+	for (let id = wanted.pop(); id !== undefined; id = wanted.pop()) {
+		if (found.has(id)) continue;
+		const kept = await repos.designs.lastKept(id);
+		if (!kept) continue;
+		found.set(id, kept.recipe);
+		wanted.push(...usedBy(kept.recipe));
+	}
+	return found;
+}
+
+const usedBy = (recipe: Recipe): string[] =>
+	recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
+
+export function contextOf(studio: Studio, library: ReadonlyMap<string, Recipe> = new Map()): TallyContext {
+	return {
+		catalogue: catalogue(studio.materials, studio.colours),
+		rates: studio.settings.rates,
+		library: (design) => library.get(design)
+	};
+}

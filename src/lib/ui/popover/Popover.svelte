@@ -1,0 +1,31 @@
+<script lang="ts">
+	import { Popover } from 'bits-ui';
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		/** Said to screen readers; the trigger may show pictures only. */
+		label: string;
+		/** @bindable */
+		open?: boolean;
+		trigger: Snippet;
+		children: Snippet;
+	}
+	let { label, open = $bindable(false), trigger, children }: Props = $props();
+</script>
+
+<Popover.Root bind:open>
+	<Popover.Trigger
+		aria-label={label}
+		class="inline-flex min-h-[34px] items-center gap-2 rounded-control px-2 hover:bg-tint"
+	>
+		{@render trigger()}
+	</Popover.Trigger>
+	<Popover.Portal>
+		<Popover.Content
+			sideOffset={6}
+			class="z-30 max-h-[70vh] w-[320px] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"
+		>
+			{@render children()}
+		</Popover.Content>
+	</Popover.Portal>
+</Popover.Root>

@@ -1,0 +1,115 @@
+<script lang="ts">
+	/** What makes a line up. */
+	interface Part {
+		readonly label: string;
+		readonly count: string;
+		readonly amount: string;
+	}
+	interface Props {
+		label: string;
+		/** Count, time or per cent: the middle column. */
+		count?: string;
+		amount: string;
+		/** `sub`: single rule above the amount. `total`: double rule above the line. `big`: the highlighted one. */
+		rule?: 'none' | 'sub' | 'total' | 'big';
+		parts?: readonly Part[];
+		/** For tests and scripts. */
+		name?: string;
+	}
+	let { label, count = '', amount, rule = 'none', parts = [], name }: Props = $props();
+	let open = $state(false);
+	const id = $props.id();
+</script>
+
+{#snippet cells()}
+	<span class="label">{label}</span>
+	<span class="count">{count}</span>
+	<span class="amount" data-name={name}>{amount}</span>
+{/snippet}
+
+{#if parts.length > 0}
+	<button
+		type="button"
+		class="line {rule}"
+		aria-expanded={open}
+		aria-controls={id}
+		onclick={() => (open = !open)}
+	>
+		{@render cells()}
+	</button>
+	{#if open}
+		<ul {id} class="parts">
+			{#each parts as part, index (index)}
+				<li class="line part">
+					<span class="label">{part.label}</span><span class="count">{part.count}</span><span class="amount"
+						>{part.amount}</span
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+{:else}
+	<p class="line {rule}">{@render cells()}</p>
+{/if}
+
+<style>
+	.line {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) auto minmax(50px, auto);
+		align-items: baseline;
+		column-gap: 6px;
+		width: 100%;
+		text-align: left;
+		font: 400 12.6px/19px var(--font-mono);
+		font-variant-numeric: tabular-nums;
+	}
+	.label {
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+	button.line:hover .label {
+		text-decoration: underline;
+		text-underline-offset: 3px;
+	}
+	.count,
+	.amount {
+		text-align: right;
+		white-space: nowrap;
+	}
+	.sub .amount {
+		border-top: 1px solid var(--ink);
+	}
+	.total {
+		margin-top: 8px;
+		border-top: 3px double var(--ink);
+		padding-top: 3px;
+		font-weight: 600;
+	}
+	.big {
+		margin: 4px -6px 2px;
+		width: calc(100% + 12px);
+		padding: 0 6px;
+		grid-template-columns: minmax(0, 1fr) auto auto;
+		font: 600 25px/30px var(--font-mono);
+		background: linear-gradient(transparent 34%, var(--marker) 34%, var(--marker) 92%, transparent 92%);
+	}
+	:global([data-theme='dark']) .big .label,
+	:global([data-theme='dark']) .big .amount {
+		color: #1b2333;
+		background: var(--marker);
+	}
+	.parts {
+		margin: 0 0 4px;
+		border-left: 1px solid var(--line);
+		padding-left: 8px;
+	}
+	.part {
+		font-size: 11.5px;
+		line-height: 17px;
+		color: var(--muted);
+	}
+	.part .label {
+		white-space: normal;
+	}
+</style>

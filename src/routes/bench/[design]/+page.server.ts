@@ -1,0 +1,25 @@
+import { error } from '@sveltejs/kit';
+import { loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const design = await locals.repos.designs.find(params.design);
+	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
+	const [studio, kept, library] = await Promise.all([
+		loadStudio(locals.repos),
+		locals.repos.designs.lastKept(design.id),
+		loadLibrary(locals.repos, design.recipe)
+	]);
+	const { settings, materials, colours } = studio;
+	return {
+		id: design.id,
+		recipe: design.recipe,
+		revision: design.revision,
+		keptNumber: design.keptNumber,
+		kept: kept?.recipe ?? null,
+		settings,
+		materials,
+		colours,
+		library: [...library]
+	};
+};

@@ -1,0 +1,7 @@
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+export const POST: RequestHandler = async ({ locals, params }) => {
+	const kept = await locals.repos.designs.keep(params.design, new Date());
+	return kept ? json(kept) : json({ message: 'There is no such design.' }, { status: 404 });
+};

@@ -1,0 +1,150 @@
+<script lang="ts">
+	import Button from '$lib/ui/button/Button.svelte';
+	import Field from '$lib/ui/field/Field.svelte';
+	import Notice from '$lib/ui/notice/Notice.svelte';
+
+	let { data } = $props();
+	const METHOD = { hole: 'hole', strokes: 'count strokes', eye: 'by eye' };
+</script>
+
+<svelte:head><title>Lists for {data.name} · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-4xl px-6 py-5">
+	<header class="flex flex-wrap items-end gap-x-6 gap-y-2">
+		<div>
+			<h1 class="text-2xl">{data.quantity} × {data.name}</h1>
+			<p class="text-muted">{data.colourway} · {data.balloons} balloons and {data.spares} spares</p>
+		</div>
+		<form class="no-print ml-auto flex items-end gap-2">
+			<input type="hidden" name="colourway" value={data.colourwayId} />
+			<Field label="How many" error={data.trouble || undefined}>
+				{#snippet children(attributes)}<input
+						{...attributes}
+						name="quantity"
+						class="control figures w-20"
+						value={data.typed}
+						inputmode="numeric"
+					/>{/snippet}
+			</Field>
+			<Button type="submit">Count</Button>
+			<Button onclick={() => print()}>Print</Button>
+			<Button kind="word" href="/bench/{data.id}">Bench</Button>
+		</form>
+	</header>
+	{#each data.findings as say (say)}<div class="mt-2"><Notice level="bad">{say}</Notice></div>{/each}
+	{#if data.toBuy.length === 0}
+		<p class="mt-8 text-muted">
+			Nothing in this design yet. Say its layers on the Bench and they are counted here.
+		</p>
+	{:else}
+		<section class="list">
+			<h2>To buy</h2>
+			<table>
+				<thead
+					><tr
+						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th
+							>packs</th
+						><th class="tickbox">got</th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.toBuy as line (line.label)}
+						<tr>
+							<td
+								>{line.label}{#if line.status === 'unlisted'}<span class="text-watch">
+										(not in the Stockroom)</span
+									>{/if}</td
+							>
+							<td class="n">{line.used}</td>
+							<td class="n">{line.returns ? '' : line.spares}</td>
+							<td class="n"><b>{line.returns ? 'from the shelf' : line.toBuy}</b></td>
+							<td class="figures text-[12.6px]">{line.packs}</td>
+							<td class="tickbox"><span></span></td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+		<section class="list second">
+			<h2>To inflate</h2>
+			<table>
+				<thead
+					><tr
+						><th class="n">count</th><th class="n">bag</th><th class="n">size to</th><th>how</th><th
+							>colour</th
+						><th>for</th><th class="tickbox">done</th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.toInflate as line, index (index)}
+						<tr>
+							<td class="n"><b>{line.count}</b></td>
+							<td class="n">{line.nominal}</td>
+							<td class="n"><b>{line.size}</b></td>
+							<td>{METHOD[line.method]}</td>
+							<td><span class="dot" style:background={line.hex ?? 'transparent'}></span> {line.colour}</td>
+							<td class="text-muted">{line.where}</td>
+							<td class="tickbox"><span></span></td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			<p class="mt-2 text-[13px] text-muted">
+				Spares are inflated last. Sizes in inches; by eye is good to about half an inch.
+			</p>
+		</section>
+	{/if}
+</main>
+
+<style>
+	.list {
+		margin-top: 22px;
+		overflow-x: auto;
+	}
+	h2 {
+		font-size: 18px;
+		margin-bottom: 6px;
+	}
+	table {
+		width: 100%;
+		background: var(--paper);
+		border-top: 2px solid var(--ink);
+	}
+	th,
+	td {
+		padding: 5px 10px;
+		text-align: left;
+		border-bottom: 1px solid var(--line);
+	}
+	th {
+		font-weight: 500;
+		font-size: 13px;
+		color: var(--muted);
+	}
+	.n {
+		text-align: right;
+		font-family: var(--font-mono);
+		font-variant-numeric: tabular-nums;
+		white-space: nowrap;
+	}
+	.tickbox {
+		width: 44px;
+	}
+	.tickbox span {
+		display: block;
+		width: 15px;
+		height: 15px;
+		border: 1px solid var(--muted);
+	}
+	.dot {
+		display: inline-block;
+		width: 10px;
+		height: 10px;
+		border-radius: 50%;
+		border: 1px solid rgb(27 35 51 / 0.25);
+	}
+	@media print {
+		.second {
+			break-before: page;
+		}
+	}
+</style>

@@ -1,0 +1,15 @@
+<script lang="ts">
+	import QuickPrice from '$lib/features/quick/QuickPrice.svelte';
+
+	let { data } = $props();
+</script>
+
+<svelte:head><title>Quick price · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-md px-4 pb-12">
+	<h1 class="py-3 text-[25px]">Quick price</h1>
+	{#if data.designs.length > 0}
+		<QuickPrice {data} />
+	{:else}
+		<p class="text-muted">No design has been kept yet. Keep one on the Bench and it can be priced here.</p>
+	{/if}
+</main>

@@ -1,0 +1,48 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { loadStudio } from '$lib/server/services/studio.ts';
+import { newTerms } from '$lib/server/services/quoting.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+	const [rows, clients, offered, studio] = await Promise.all([
+		locals.repos.quotes.list(),
+		locals.repos.clients.list(),
+		locals.repos.quotes.offered(),
+		loadStudio(locals.repos)
+	]);
+	const design = url.searchParams.get('with');
+	const today = new Intl.DateTimeFormat('en-CA', { timeZone: studio.settings.zone }).format(new Date());
+	return {
+		rows,
+		today,
+		currency: studio.settings.rates.currency,
+		clients: clients.map((c) => c.name),
+		chosen: offered.find((o) => o.design === design) ?? null,
+		fresh: crypto.randomUUID()
+	};
+};
+
+export const actions: Actions = {
+	create: async ({ request, locals }) => {
+		const form = await request.formData();
+		const client = String(form.get('client') ?? '').trim();
+		if (client === '') return fail(400, { trouble: 'Who is it for? Type a name.', client });
+		if (client.length > 120)
+			return fail(400, { trouble: 'That name is too long: 120 letters at most.', client });
+		const said = String(form.get('id') ?? '');
+		const id = /^[\w-]{8,64}$/.test(said) ? said : crypto.randomUUID();
+		const design = String(form.get('with') ?? '');
+		const { settings } = await loadStudio(locals.repos);
+		const line = (await locals.repos.quotes.offered()).find((o) => o.design === design);
+		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
+		const lines = line
+			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId: null, quantity: 1 }]
+			: [];
+		await locals.repos.quotes.create(
+			id,
+			{ clientId, eventDate: null, zone: settings.zone, terms: newTerms(settings), lines },
+			new Date()
+		);
+		redirect(303, `/quotes/${id}`);
+	}
+};

@@ -1,0 +1,105 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { formatMoney, money } from '$lib/core/money/money.ts';
+	import { dayWords } from '$lib/features/quotes/day-words.ts';
+	import Button from '$lib/ui/button/Button.svelte';
+	import Field from '$lib/ui/field/Field.svelte';
+
+	let { data, form } = $props();
+	const groups = $derived(
+		[
+			{ name: 'Next', rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate >= data.today) },
+			{ name: 'No date yet', rows: data.rows.filter((r) => r.eventDate === null) },
+			{
+				name: 'Past',
+				rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate < data.today).reverse()
+			}
+		].filter((g) => g.rows.length > 0)
+	);
+</script>
+
+<svelte:head><title>Quotes · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-5xl px-6 pb-10 max-sm:px-3">
+	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
+		<h1 class="text-[25px]">Quotes</h1>
+		<form
+			method="post"
+			action="?/create"
+			class="ml-auto flex flex-wrap items-end gap-2"
+			use:enhance={() =>
+				({ update }) =>
+					update({ reset: false })}
+		>
+			<input type="hidden" name="id" value={data.fresh} />
+			{#if data.chosen}
+				<input type="hidden" name="with" value={data.chosen.design} />
+				<p class="self-center text-muted">with 1 × {data.chosen.name}, for</p>
+			{/if}
+			<Field label="Client" error={form?.trouble}>
+				{#snippet children(attributes)}
+					<input
+						{...attributes}
+						name="client"
+						class="control w-64"
+						list="clients"
+						value={form?.client ?? ''}
+						autocomplete="off"
+					/>
+				{/snippet}
+			</Field>
+			<datalist id="clients"
+				>{#each data.clients as client (client)}<option value={client}></option>{/each}</datalist
+			>
+			<Button kind="strong" type="submit">New quote</Button>
+		</form>
+	</header>
+	{#each groups as group (group.name)}
+		<section class="mb-7">
+			<h2 class="mb-1 text-base text-muted">{group.name}</h2>
+			<ul class="border-t-2 border-ink bg-paper">
+				{#each group.rows as row (row.id)}
+					<li class="border-b border-line">
+						<a
+							href="/quotes/{row.id}"
+							class="grid grid-cols-[150px_1fr_110px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
+						>
+							<span class="figures text-[13.5px]">{row.eventDate ? dayWords(row.eventDate) : '—'}</span>
+							<span class="min-w-0"
+								><b>{row.clientName}</b>
+								<span class="text-muted"
+									>{row.occasion || 'no occasion yet'} · no. {row.number}, {row.lineCount}
+									{row.lineCount === 1 ? 'line' : 'lines'}</span
+								></span
+							>
+							<span class="state {row.state}">{row.state}</span>
+							<span class="figures text-right"
+								>{row.frozenTotal === null
+									? 'in work'
+									: formatMoney(money(row.frozenTotal, data.currency))}</span
+							>
+						</a>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{:else}
+		<div class="py-20 text-center">
+			<p class="text-lg">No quotes yet.</p>
+			<p class="text-muted">Type a client’s name above, or press “Quote this” on a design’s Bench.</p>
+		</div>
+	{/each}
+</main>
+
+<style>
+	.state {
+		font-weight: 600;
+	}
+	.accepted {
+		color: var(--good);
+	}
+	.declined,
+	.lapsed,
+	.draft {
+		color: var(--muted);
+	}
+</style>

@@ -1,0 +1,63 @@
+import { randomBytes } from 'node:crypto';
+import { error, fail } from '@sveltejs/kit';
+import { quoteRecipes, sendQuote } from '$lib/server/services/quoting.ts';
+import { loadStudio } from '$lib/server/services/studio.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+	const quote = await locals.repos.quotes.find(params.quote);
+	if (!quote) error(404, { message: 'There is no such quote.', hint: 'Find it under Quotes.' });
+	const [studio, offered, clients] = await Promise.all([
+		loadStudio(locals.repos),
+		locals.repos.quotes.offered(),
+		locals.repos.clients.list()
+	]);
+	const { settings, materials, colours } = studio;
+	// The recipes of what is on the quote and of what may be put there: the builder prices while she types.
+	const wanted = [...new Set([...quote.lines.map((l) => l.versionId), ...offered.map((o) => o.versionId)])];
+	const read = await quoteRecipes(
+		locals.repos,
+		wanted.map((versionId) => ({ id: versionId, versionId, colourwayId: null, quantity: 1 }))
+	);
+	return {
+		quote,
+		offered,
+		clients: clients.map((c) => c.name),
+		recipes: read.items.map((item) => [item.id, item.recipe] as const),
+		library: [...read.library],
+		settings,
+		materials,
+		colours,
+		zones: Intl.supportedValuesOf('timeZone'),
+		link: quote.token ? `${url.origin}/q/${quote.token}` : null
+	};
+};
+
+const WHY = {
+	missing: 'There is no such quote.',
+	stale: 'It was changed somewhere else. Reload the page, look it over and send it then.',
+	'no lines': 'Nothing is on this quote yet. Add a design first.',
+	'no price': 'No price can be worked out. Look at the margin.',
+	'unknown cost':
+		'Some costs are unknown, so the margin may be worse than it looks. Fill them in at the Stockroom, or send it all the same.'
+} as const;
+
+export const actions: Actions = {
+	send: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const outcome = await sendQuote(locals.repos, params.quote, {
+			token: randomBytes(24).toString('base64url'),
+			evenUnknown: form.get('even') === 'yes',
+			now: new Date()
+		});
+		if (outcome === 'sent') return { sent: true };
+		return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
+	},
+	decide: async ({ request, locals, params }) => {
+		const said = String((await request.formData()).get('state'));
+		const state = (['accepted', 'declined', 'sent'] as const).find((s) => s === said);
+		if (!state || !(await locals.repos.quotes.decide(params.quote, state, new Date())))
+			return fail(400, { trouble: 'Only a sent quote has an answer.', even: false });
+		return { decided: state };
+	}
+};

@@ -1,0 +1,107 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import Button from '$lib/ui/button/Button.svelte';
+	import Field from '$lib/ui/field/Field.svelte';
+	import Notice from '$lib/ui/notice/Notice.svelte';
+
+	let { data, form } = $props();
+	const values = $derived({ ...data.values, ...((form?.typed ?? {}) as Record<string, string>) } as Record<
+		string,
+		string
+	>);
+	const errors = $derived((form?.errors ?? {}) as Record<string, string>);
+</script>
+
+{#snippet text(label: string, name: string, unit = '')}
+	<Field {label} error={errors[name]}>
+		{#snippet children(attributes)}
+			<span class="flex items-center gap-1.5"
+				><input
+					{...attributes}
+					{name}
+					class="control min-w-0 {unit ? 'figures w-28 text-right' : 'w-full'}"
+					value={values[name]}
+					autocomplete="off"
+				/>{#if unit}<span class="text-muted">{unit}</span>{/if}</span
+			>
+		{/snippet}
+	</Field>
+{/snippet}
+{#snippet choice(label: string, name: string, options: readonly (readonly [string, string])[])}
+	<Field {label}>
+		{#snippet children(attributes)}
+			<select {...attributes} {name} class="control"
+				>{#each options as [value, words] (value)}<option {value} selected={values[name] === value}
+						>{words}</option
+					>{/each}</select
+			>
+		{/snippet}
+	</Field>
+{/snippet}
+
+<svelte:head><title>Settings · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-4xl px-6 pb-12 max-sm:px-3">
+	<h1 class="py-3 text-[25px]">Settings</h1>
+	{#if form?.saved}<div class="mb-3">
+			<Notice level="good" live
+				>Saved. Every design is priced with this from now on; sent quotes stay as they are.</Notice
+			>
+		</div>{/if}
+	<form
+		method="post"
+		class="grid gap-6"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
+			<legend class="mb-2 font-head text-base font-bold">Business</legend>
+			{@render text('Name', 'name')}{@render text('Address', 'address')}{@render text(
+				'Email',
+				'email'
+			)}{@render text('Phone', 'phone')}
+			<div class="col-span-full">
+				<Field label="Terms under every quote"
+					>{#snippet children(attributes)}<textarea {...attributes} name="terms" class="control" rows="3"
+							>{values.terms}</textarea
+						>{/snippet}</Field
+				>
+			</div>
+		</fieldset>
+		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
+			<legend class="mb-2 font-head text-base font-bold">What work and waste cost</legend>
+			{@render text('Labour', 'labour', 'an hour')}
+			{@render text('Overhead', 'overhead', ' ')}
+			{@render choice('Overhead is', 'overheadKind', [
+				['hour', 'money an hour'],
+				['percent', 'per cent of materials and labour']
+			])}
+			{@render text('Loss of balloons', 'loss', '%')}
+			{@render text('Chance that spares are enough', 'service', '%')}
+			{@render choice('Balloons cost a job', 'counting', [
+				['piece', 'the pieces it takes'],
+				['bag', 'every bag it opens']
+			])}
+		</fieldset>
+		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
+			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
+			{@render choice('Priced by', 'method', [
+				['margin', 'target margin'],
+				['markup', 'markup']
+			])}
+			{@render text('Target margin', 'margin', '%')}
+			{@render text('Markup', 'markup', '%')}
+			{@render text('Prices go up to a multiple of', 'pricePoint', ' ')}
+			{@render text('Minimum order', 'minimum', ' ')}
+			{@render text('Deposit', 'deposit', '%')}
+			{@render text('Tax rate', 'tax', '%')}
+			{@render choice('Prices', 'taxKind', [
+				['exclusive', 'are before tax'],
+				['inclusive', 'include tax']
+			])}
+			{@render text('Payment fee', 'fee', '%')}
+			{@render text('and a payment', 'feeFixed', ' ')}
+		</fieldset>
+		<p><Button kind="strong" type="submit">Save</Button></p>
+	</form>
+</main>

@@ -1,0 +1,82 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import Button from '$lib/ui/button/Button.svelte';
+	import ShelfView from '$lib/features/shelf/ShelfView.svelte';
+
+	let { data } = $props();
+	const link = (change: Record<string, string | number>) => {
+		const next = new URLSearchParams(page.url.searchParams);
+		for (const [name, value] of Object.entries(change)) next.set(name, String(value));
+		return `/shelf?${next}`;
+	};
+</script>
+
+<svelte:head><title>Shelf · Bright Tally</title></svelte:head>
+<main class="px-[22px] pb-10 max-sm:px-3">
+	<header class="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+		<h1 class="text-[25px]">Shelf</h1>
+		<p class="text-muted">
+			{data.found === data.all ? `${data.all} designs` : `${data.found} of ${data.all} designs`}
+		</p>
+		<form class="flex flex-wrap items-center gap-2">
+			<input
+				class="control w-44"
+				name="search"
+				value={data.query.search}
+				placeholder="name or tag"
+				aria-label="Search the Shelf"
+			/>
+			<select
+				class="control"
+				name="sort"
+				value={data.query.sort}
+				aria-label="Sort by"
+				onchange={(e) => e.currentTarget.form?.requestSubmit()}
+			>
+				<option value="changed">last changed</option><option value="name">name</option><option value="price"
+					>price</option
+				>
+				<option value="margin">margin</option><option value="time">build time</option>
+			</select>
+			<select
+				class="control"
+				name="tag"
+				value={data.query.tag}
+				aria-label="Tag"
+				onchange={(e) => e.currentTarget.form?.requestSubmit()}
+			>
+				<option value="">every tag</option>
+				{#each data.tags as tag (tag)}<option>{tag}</option>{/each}
+			</select>
+			<Button type="submit">Find</Button>
+		</form>
+		<div class="ml-auto flex items-center gap-3">
+			<a class="quiet-link" href="/shelf/open">Open a recipe file</a>
+			<form method="post" action="?/create">
+				<input type="hidden" name="id" value={data.fresh} />
+				<Button kind="strong" type="submit">New design</Button>
+			</form>
+		</div>
+	</header>
+	{#if data.items.length > 0}
+		<ShelfView items={data.items} fresh={data.fresh} />
+	{:else if data.all === 0}
+		<div class="py-20 text-center">
+			<p class="text-lg">Nothing on the Shelf yet.</p>
+			<p class="text-muted">
+				Record one design, layer by layer, and its cost and price stand here from then on.
+			</p>
+		</div>
+	{:else}
+		<p class="py-16 text-center text-muted">
+			No design answers to that. <a class="quiet-link" href="/shelf">Show them all</a>
+		</p>
+	{/if}
+	{#if data.pages > 1}
+		<nav class="flex items-center justify-center gap-4 py-6" aria-label="Pages">
+			{#if data.page > 1}<a class="quiet-link" href={link({ page: data.page - 1 })}>back</a>{/if}
+			<span class="figures text-[13px]">{data.page} of {data.pages}</span>
+			{#if data.page < data.pages}<a class="quiet-link" href={link({ page: data.page + 1 })}>on</a>{/if}
+		</nav>
+	{/if}
+</main>

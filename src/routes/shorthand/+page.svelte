@@ -1,0 +1,62 @@
+<script lang="ts">
+	const SAY = [
+		['4 11 at 9 white', 'Four elevens sized to 9 in, white. Count, size on the bag, size to, colour.'],
+		['six elevens at ten and a half gold', 'The same in words. 10½, 10.5 and 10 1/2 are one size.'],
+		[
+			'4 11 at 8 to 9 white',
+			'A range. Also: at 4 strokes, at soft, at full, at loose, at random, at by look.'
+		],
+		['4 11 white', 'No size said: it stands as a dash until somebody says it.'],
+		['4 11 at 9 white x6', 'Six layers alike. Also: 6 times.'],
+		['4 9 at 9 white to 5 ft', 'As many layers as make a body of 5 ft.'],
+		['4 11 at 9 red / white', 'Round the ring, the same places in every layer.'],
+		['4 11 at 9 spiral left red / white x12', 'A spiral, to the left or right hand.'],
+		['4 11 at 9 rings red / white x6', 'One colour a layer, in turn.'],
+		['4 11 at 9 checker red / white x6', 'Neighbours differ, and so do layers.'],
+		['4 11 at 9 blocks 2 red / 1 white x6', 'Two layers red, one white, over again.'],
+		[
+			'4 11 at 9 white + 2 5 at 4 red front tier 1',
+			'Two clusters in one layer; the second tucked in at the front, a tier up.'
+		],
+		['4 11 at 9 white straight', 'Not turned over the layer below.'],
+		[
+			'4 11 at 9 white joined modelling balloon',
+			'Joined its own way: twisted on, line, necks, modelling balloon, cluster to cluster.'
+		],
+		['pole 7 ft', 'The upright: pole, stick, mast, line; or no pole.'],
+		['2 moss mat', 'An extra, by its name in the Stockroom.']
+	];
+	const KEYS = [
+		['Enter', 'on the entry line: puts the layer there; on a row: its words go to the entry line'],
+		['↑ ↓', 'on the entry line: moves it between the layers; on a row: to the row above or below'],
+		['Alt ↑, Alt ↓', 'moves the row'],
+		['[ and ]', 'sizes the row down or up by half an inch'],
+		['+ and −', 'one layer more or fewer'],
+		['d', 'copies the row above itself'],
+		['Delete', 'takes the row out'],
+		['Esc', 'clears the entry line'],
+		['Ctrl Z, Ctrl Shift Z', 'undo and redo'],
+		['Ctrl S', 'keeps a version'],
+		['/', 'finds a design']
+	];
+</script>
+
+<svelte:head><title>Shorthand · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-3xl px-6 py-6">
+	<h1 class="text-[25px]">Shorthand</h1>
+	<p class="mb-4 text-muted">
+		What the entry line of the Bench understands. Colours are slots of the design or colours of the Stockroom;
+		a few letters do.
+	</p>
+	<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_1fr]">
+		{#each SAY as [say, means] (say)}<dt class="figures text-[13.5px] font-semibold whitespace-nowrap">
+				{say}
+			</dt>
+			<dd class="text-muted">{means}</dd>{/each}
+	</dl>
+	<h2 class="mt-7 mb-2 text-lg">Keys</h2>
+	<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_1fr]">
+		{#each KEYS as [key, means] (key)}<dt class="figures text-[13.5px] font-semibold">{key}</dt>
+			<dd class="text-muted">{means}</dd>{/each}
+	</dl>
+</main>

@@ -1,0 +1,245 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { KIND_WORDS, MATERIAL_KINDS } from '$lib/core/materials/material.ts';
+	import Button from '$lib/ui/button/Button.svelte';
+	import Field from '$lib/ui/field/Field.svelte';
+	import Notice from '$lib/ui/notice/Notice.svelte';
+
+	let { data, form } = $props();
+	let editing = $state<string | null>(null);
+	const stay =
+		() =>
+		({ update }: { update: (o: { reset: boolean }) => Promise<void> }) =>
+			update({ reset: false });
+	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
+	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
+	const priceText = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2));
+</script>
+
+{#snippet line(label: string, name: string, placeholder = '')}
+	<Field {label} error={errors[name]}>
+		{#snippet children(attributes)}<input
+				{...attributes}
+				{name}
+				class="control w-full"
+				value={typed[name] ?? ''}
+				{placeholder}
+				autocomplete="off"
+			/>{/snippet}
+	</Field>
+{/snippet}
+
+<svelte:head><title>Stockroom · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-6xl px-6 pb-12 max-sm:px-3">
+	<header class="flex flex-wrap items-center gap-4 py-3">
+		<h1 class="text-[25px]">Stockroom</h1>
+		<p class="text-muted">
+			{data.rows.length === data.all
+				? `${data.all} materials`
+				: `${data.rows.length} of ${data.all} materials`}
+		</p>
+		<form class="flex gap-2">
+			<input
+				class="control"
+				name="search"
+				value={data.search}
+				placeholder="name or kind"
+				aria-label="Search the Stockroom"
+			/><Button type="submit">Find</Button>
+		</form>
+	</header>
+	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
+	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
+	<details class="mb-3 border border-line bg-paper px-4 py-2" open={Object.keys(errors).length > 0}>
+		<summary class="cursor-pointer font-semibold">Add a material</summary>
+		<form
+			method="post"
+			action="?/add"
+			class="mt-3 grid grid-cols-4 gap-3 pb-2 max-md:grid-cols-2"
+			use:enhance={({ formElement }) =>
+				async ({ update, result }) => {
+					await update({ reset: false });
+					if (result.type === 'success') formElement.reset();
+				}}
+		>
+			<input type="hidden" name="id" value={data.fresh} />
+			{@render line('Name', 'name', '11 in round, thrift pink')}
+			<Field label="Kind" error={errors.kind}>
+				{#snippet children(attributes)}
+					<select {...attributes} name="kind" class="control"
+						>{#each MATERIAL_KINDS as kind (kind)}<option value={kind} selected={typed.kind === kind}
+								>{KIND_WORDS[kind]}</option
+							>{/each}</select
+					>
+				{/snippet}
+			</Field>
+			{@render line('Size on the bag, in', 'nominal', '11')}
+			<Field label="Colour" error={errors.colour}>
+				{#snippet children(attributes)}
+					<select {...attributes} name="colour" class="control"
+						><option value="">none</option>{#each data.colours as colour (colour.id)}<option
+								value={colour.id}
+								selected={typed.colour === colour.id}>{colour.name}, {colour.finish}</option
+							>{/each}</select
+					>
+				{/snippet}
+			</Field>
+			<Field label="Supplier" error={errors.supplier}>
+				{#snippet children(attributes)}
+					<select {...attributes} name="supplier" class="control"
+						>{#each data.suppliers as supplier (supplier.id)}<option
+								value={supplier.id}
+								selected={typed.supplier === supplier.id}>{supplier.name}</option
+							>{/each}</select
+					>
+				{/snippet}
+			</Field>
+			{@render line('Pieces in a pack', 'count', '100')}
+			{@render line('Pack price (blank: not known)', 'price', '16.50')}
+			{@render line('Loss, % (blank: as in Settings)', 'loss', '4')}
+			<p><Button kind="strong" type="submit">Add</Button></p>
+		</form>
+		<form
+			method="post"
+			action="?/colour"
+			class="grid grid-cols-4 items-end gap-3 border-t border-line py-3 max-md:grid-cols-2"
+			use:enhance={stay}
+		>
+			<Field label="New colour" error={form?.colour?.trouble}>
+				{#snippet children(attributes)}<input
+						{...attributes}
+						name="name"
+						class="control"
+						value={form?.colour?.name ?? ''}
+						placeholder="harbour blue"
+						autocomplete="off"
+					/>{/snippet}
+			</Field>
+			<Field label="How it looks"
+				>{#snippet children(attributes)}<input
+						{...attributes}
+						type="color"
+						name="hex"
+						value={form?.colour?.hex || '#2c6e91'}
+						class="control h-9 w-20 p-1!"
+					/>{/snippet}</Field
+			>
+			<p><Button type="submit">Add the colour</Button></p>
+		</form>
+	</details>
+	{#if data.rows.length === 0}
+		<p class="py-14 text-center text-muted">
+			{data.all === 0
+				? 'Nothing in the Stockroom yet. Add the first material above.'
+				: 'No material answers to that.'}
+		</p>
+	{:else}
+		<div class="overflow-x-auto">
+			<table>
+				<thead
+					><tr
+						><th>material</th><th>kind</th><th class="n">bag</th><th class="n">loss</th><th>supplier</th><th
+							class="n">pack</th
+						><th class="n">pack price</th><th class="n">one</th><th></th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.rows as row (row.id)}
+						{@const trouble = form?.pack && form.pack.pack === row.pack?.id ? form.pack : null}
+						<tr>
+							<td
+								>{#if row.hex}<span class="dot" style:background={row.hex}></span>{/if}{row.name}</td
+							>
+							<td class="text-muted">{KIND_WORDS[row.kind]}</td>
+							<td class="n">{row.nominal}</td>
+							<td class="n">{row.loss}</td>
+							<td class="text-muted">{row.pack?.supplier ?? ''}</td>
+							{#if row.pack && (editing === row.id || trouble)}
+								<td colspan="4">
+									<form
+										method="post"
+										action="?/pack"
+										class="flex items-start justify-end gap-2"
+										use:enhance={() =>
+											async ({ update, result }) => {
+												await update({ reset: false });
+												if (result.type === 'success') editing = null;
+											}}
+									>
+										<input type="hidden" name="pack" value={row.pack.id} />
+										<Field label="Pieces" error={trouble?.errors.count}
+											>{#snippet children(attributes)}<input
+													{...attributes}
+													name="count"
+													class="control figures w-20 text-right"
+													value={trouble?.count ?? row.pack!.count}
+												/>{/snippet}</Field
+										>
+										<Field label="Price" error={trouble?.errors.price} hint="blank: not known"
+											>{#snippet children(attributes)}<input
+													{...attributes}
+													name="price"
+													class="control figures w-28 text-right"
+													value={trouble?.price ?? priceText(row.pack!.priceMinor)}
+												/>{/snippet}</Field
+										>
+										<span class="pt-5"><Button type="submit">Save</Button></span>
+									</form>
+								</td>
+							{:else}
+								<td class="n">{row.pack?.count ?? ''}</td>
+								<td class="n"
+									>{row.pack?.priceMinor == null ? 'not known' : priceText(row.pack.priceMinor)}</td
+								>
+								<td class="n">{row.each ?? '—'}{row.uses ? ' a use' : ''}</td>
+								<td class="text-right"
+									><button
+										type="button"
+										class="quiet-link text-[13px]"
+										aria-label="Change the pack of {row.name}"
+										onclick={() => (editing = row.id)}>change</button
+									></td
+								>
+							{/if}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	{/if}
+</main>
+
+<style>
+	table {
+		width: 100%;
+		border-top: 2px solid var(--ink);
+		background: var(--paper);
+	}
+	th,
+	td {
+		border-bottom: 1px solid var(--line);
+		padding: 5px 10px;
+		text-align: left;
+		white-space: nowrap;
+	}
+	th {
+		font-size: 13px;
+		font-weight: 500;
+		color: var(--muted);
+	}
+	.n {
+		text-align: right;
+		font-family: var(--font-mono);
+		font-size: 12.6px;
+		font-variant-numeric: tabular-nums;
+	}
+	.dot {
+		display: inline-block;
+		width: 11px;
+		height: 11px;
+		margin-right: 8px;
+		border: 1px solid rgb(27 35 51 / 0.25);
+		border-radius: 50%;
+		vertical-align: -1px;
+	}
+</style>
