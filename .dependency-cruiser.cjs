@@ -6,7 +6,7 @@ module.exports = {
 			name: 'resolvable',
 			severity: 'error',
 			from: {},
-			to: { couldNotResolve: true, pathNot: '^(\\$(app|env)/|\\./\\$types)' }
+			to: { couldNotResolve: true, pathNot: '^(\\$(app|env)/|\\./\\$types|\\.\\./build/)' }
 		},
 		{ name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
 		{
@@ -18,7 +18,7 @@ module.exports = {
 		{
 			name: 'core-imports-only-core',
 			severity: 'error',
-			from: { path: `${lib}core/`, pathNot: '\\.(schema|test)\\.ts$' },
+			from: { path: `${lib}core/`, pathNot: '\\.(schema|test|bench)\\.ts$' },
 			to: { pathNot: `(${lib}core/|node_modules/(culori|fraction\\.js)/)` }
 		},
 		{

@@ -32,7 +32,11 @@ if (open)
 		'Warning: anyone on your network can now open, change and send everything. Nobody signs in yet.'
 	);
 
-process.env.ORIGIN ??= `http://127.0.0.1:${port}`;
+const ownOrigin = process.env.ORIGIN;
+if (open && !ownOrigin) {
+	// Other machines call it by other names: the address asked for is the origin, over plain http.
+	process.env.PROTOCOL_HEADER = 'x-bright-tally-protocol';
+} else process.env.ORIGIN ??= `http://127.0.0.1:${port}`;
 process.env.BODY_SIZE_LIMIT = String(limit);
 
 const built = new URL('../build/handler.js', import.meta.url);
@@ -46,6 +50,7 @@ try {
 	stop(error instanceof Error ? error.message : String(error));
 }
 
+const own = new Set(['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port}`));
 const compress = compression();
 const server = createServer((request, response) => {
 	const length = Number(request.headers['content-length'] ?? 0);
@@ -60,9 +65,16 @@ const server = createServer((request, response) => {
 		request.resume();
 		return;
 	}
+	const asked = request.headers.host ?? '';
+	if (open) request.headers['x-bright-tally-protocol'] = 'http';
+	else if (!ownOrigin && !own.has(asked)) {
+		// A page elsewhere that gave this machine's address a name of its own gets nothing.
+		response.writeHead(421, { 'content-type': 'text/plain; charset=utf-8' });
+		response.end(`This server answers to http://127.0.0.1:${port} only.`);
+		return;
+	}
 	// localhost and 127.0.0.1 are the same machine: forms posted from either are our own.
-	const from = request.headers.origin;
-	if (from === `http://localhost:${port}` && request.headers.host === `localhost:${port}`)
+	else if (!ownOrigin && request.headers.origin === `http://${asked}`)
 		request.headers.origin = process.env.ORIGIN;
 	compress(request, response, () => handler(request, response));
 });

@@ -45,6 +45,7 @@ const thing = (
 	name: id,
 	nominal: null,
 	colour: null,
+	packs: [{ id: `p-${id}`, supplier: 'Quayside Supply', count, priceMinor }],
 	...more
 });
 

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { healthy } from '$lib/server/app.ts';
-import { version } from '$app/environment';
+import { version } from '../../../package.json';
 import { ENGINE_VERSION } from '$lib/core/quote/frozen.ts';
 
 export const GET = async () => {

@@ -34,7 +34,7 @@ describe('margin and markup are never mixed up', () => {
 		const result = priced(4670, { margin: '50', fee, tax: { percent: '10', inclusive: false } });
 		expect(result.net).toEqual(usd(10_000)); // 46.70 / (1 − 0.5 − 0.033)
 	});
-	test.each(['100', '97', '250'])('a margin of %s %% with 3 %% of fees has no price', (margin) => {
+	test.each(['100', '97', '250'])('a margin of %s per cent with 3 of fees has no price', (margin) => {
 		const fee = { percent: '3', onTax: false, fixedMinor: 0, payments: 1 };
 		expect(price(usd(100), { ...rates.price, margin, fee }, none)).toEqual({
 			status: 'refused',

@@ -55,28 +55,33 @@
 	onMount(() => {
 		ready = true;
 		const left = bench.saver.leftOver();
-		if (left && left.baseRevision === data.revision) {
-			bench.restore(left.recipe, recall(data.id, left.recipe));
-			bench.saver.want(left.recipe);
-		} else {
-			if (left) localStorage.removeItem(`bright-tally:unsaved:${data.id}`);
-			bench.restore(data.recipe, recall(data.id, data.recipe));
+		const start = left?.recipe ?? data.recipe;
+		bench.restore(start, recall(data.id, start));
+		if (left) {
+			void bench.saver.resume(left).then((mine) => {
+				if (!mine && bench.recipe === left.recipe) bench.restore(data.recipe, recall(data.id, data.recipe));
+			});
 		}
 		panel?.focusEntry();
-		const leave = () => {
+		const hide = () => {
 			remember(data.id, bench.recipe, bench.history);
-			bench.saver.leave(hasContent && !closed);
+			bench.saver.leave(hasContent);
 		};
-		window.addEventListener('pagehide', leave);
-		return () => {
-			window.removeEventListener('pagehide', leave);
-			leave();
-		};
+		window.addEventListener('pagehide', hide);
+		return () => window.removeEventListener('pagehide', hide);
 	});
-	let closed = false;
+	/** Before another screen opens: hand over what is there and keep it. What cannot be handed over is left for later. */
+	export async function leave() {
+		remember(data.id, bench.recipe, bench.history);
+		const patience = new Promise<false>((resolve) => setTimeout(resolve, 4000, false));
+		const kept = await Promise.race([hasContent ? keep() : bench.saver.flush(), patience]).catch(() => false);
+		if (kept === false) bench.saver.leave(hasContent);
+	}
 	$effect(() => {
 		const { recipe, history } = bench;
-		const timer = setTimeout(() => remember(data.id, recipe, history), 400);
+		// Long histories take a while to write out: in the pauses of typing.
+		const idle = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1));
+		const timer = setTimeout(() => idle(() => remember(data.id, recipe, history)), 400);
 		return () => clearTimeout(timer);
 	});
 

@@ -6,7 +6,7 @@
 	import Minus from '@lucide/svelte/icons/minus';
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import Plus from '@lucide/svelte/icons/plus';
-	import Trash from '@lucide/svelte/icons/trash-2';
+	import Trash from '@lucide/svelte/icons/trash';
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import { slotsOf } from '../../core/recipe/pattern.ts';
@@ -93,7 +93,8 @@
 			<span class="figures said">
 				{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
 						part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
-					<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}{' '}{/each}
+					<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
+				{/each}
 			</span>
 			<span class="slots">
 				{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}

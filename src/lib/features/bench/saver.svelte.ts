@@ -11,6 +11,8 @@ export interface Theirs {
 interface Pending {
 	readonly saveId: string;
 	readonly baseRevision: number;
+	/** The save it follows, where that one was still on its way: its revision counts as the base. */
+	readonly after?: string;
 	readonly recipe: Recipe;
 }
 
@@ -31,6 +33,8 @@ export class Saver {
 	#flying: Promise<void> | null = null;
 	#pending: Pending | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
+	/** What the server last said. */
+	#answered = 0;
 
 	constructor(
 		readonly design: string,
@@ -50,6 +54,19 @@ export class Saver {
 		} catch {
 			return null;
 		}
+	}
+
+	/**
+	 * Hands over what an earlier visit left. Where it had arrived after all, its id says so and nothing changes;
+	 * where somebody saved in between, both stand side by side.
+	 * @returns false where the server has gone on from it: theirs is the newer
+	 */
+	async resume(left: Pending): Promise<boolean> {
+		const { revision } = this;
+		this.#pending = left;
+		await this.flush();
+		if (this.#answered < revision && this.state === 'saved') return false;
+		return true;
 	}
 
 	/** Asks for this recipe to be saved soon. */
@@ -97,13 +114,15 @@ export class Saver {
 			message?: string;
 		};
 		if (response.ok && answer.revision !== undefined) {
-			this.revision = answer.revision;
+			this.#answered = answer.revision;
+			this.revision = Math.max(this.revision, answer.revision);
 			this.#pending = null;
 			localStorage.removeItem(this.#key);
 			this.state = this.#wanted ? 'waiting' : 'saved';
 		} else if (response.status === 409 && answer.theirs) {
 			this.theirs = answer.theirs;
-			this.#wanted = null;
+			// Mine stays to be found again if the page is closed before the owner has chosen.
+			this.#wanted ??= this.#pending.recipe;
 			this.#pending = null;
 			this.state = 'stale';
 		} else if (response.status >= 400 && response.status < 500) {
@@ -125,16 +144,18 @@ export class Saver {
 	settle() {
 		if (this.theirs) this.revision = this.theirs.revision;
 		this.theirs = null;
+		this.#wanted = null;
 		this.state = 'saved';
 		localStorage.removeItem(this.#key);
 	}
 
 	/** The page goes away: leave in the store what is not acknowledged, and try to hand it over. */
 	leave(keep: boolean) {
+		const after = this.#pending?.saveId;
 		const pending = this.#wanted
-			? { saveId: crypto.randomUUID(), baseRevision: this.revision, recipe: this.#wanted }
+			? { saveId: crypto.randomUUID(), baseRevision: this.revision, after, recipe: this.#wanted }
 			: this.#pending;
-		if (pending && this.state !== 'stale') {
+		if (pending) {
 			const body = JSON.stringify({ ...pending, keep });
 			try {
 				localStorage.setItem(this.#key, JSON.stringify(pending));

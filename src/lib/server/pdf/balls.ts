@@ -47,15 +47,13 @@ export class BallPainter {
 		const had = this.#forms.get(key);
 		if (had) return had;
 		const raw = this.doc as unknown as Raw;
-		const pieces = stops
-			.slice(1)
-			.map((stop, i) => ({
-				FunctionType: 2,
-				Domain: [0, 1],
-				C0: rgb(stops[i]!.hex),
-				C1: rgb(stop.hex),
-				N: 1
-			}));
+		const pieces = stops.slice(1).map((stop, i) => ({
+			FunctionType: 2,
+			Domain: [0, 1],
+			C0: rgb(stops[i]!.hex),
+			C1: rgb(stop.hex),
+			N: 1
+		}));
 		const shading = raw.ref({
 			ShadingType: 3,
 			ColorSpace: 'DeviceRGB',

@@ -28,6 +28,8 @@ export interface Save {
 	/** Made by the client: repeating a save changes nothing. */
 	readonly saveId: string;
 	readonly baseRevision: number;
+	/** A save of the same tab that was on its way: the revision it got counts as the base. */
+	readonly after?: string;
 	readonly recipe: Recipe;
 }
 
@@ -99,17 +101,28 @@ export function designs(db: Database, actor: Actor) {
 					.onConflictDoNothing();
 			});
 		},
-		async save(id: string, { saveId, baseRevision, recipe }: Save, now: Date): Promise<SaveOutcome> {
+		async save(id: string, { saveId, baseRevision, after, recipe }: Save, now: Date): Promise<SaveOutcome> {
 			return db.write(async (tx): Promise<SaveOutcome> => {
-				const done = await tx
-					.select()
-					.from(saveReceipt)
-					.where(and(eq(saveReceipt.workspaceId, workspaceId), eq(saveReceipt.id, saveId)))
-					.get();
+				const receipt = (of: string) =>
+					tx
+						.select()
+						.from(saveReceipt)
+						.where(
+							and(
+								eq(saveReceipt.workspaceId, workspaceId),
+								eq(saveReceipt.id, of),
+								eq(saveReceipt.designId, id)
+							)
+						)
+						.get();
+				const done = await receipt(saveId);
 				if (done) return { status: 'saved', revision: done.revision };
 				const row = await tx.select().from(design).where(one(id)).get();
 				if (!row) return { status: 'missing' };
-				if (row.revision !== baseRevision) return { status: 'stale', theirs: fromRow(row) };
+				const follows =
+					row.revision === baseRevision ||
+					(after !== undefined && (await receipt(after))?.revision === row.revision);
+				if (!follows) return { status: 'stale', theirs: fromRow(row) };
 				const revision = row.revision + 1;
 				await tx
 					.update(design)

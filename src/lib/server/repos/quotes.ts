@@ -99,18 +99,16 @@ export function quotes(db: Database, actor: Actor) {
 					.where(eq(quote.workspaceId, workspaceId))
 					.get();
 				const { clientId, eventDate, zone, terms, lines } = draft;
-				await tx
-					.insert(quote)
-					.values({
-						workspaceId,
-						id,
-						number: (last?.n ?? 0) + 1,
-						clientId,
-						eventDate,
-						zone,
-						terms,
-						createdAt: now
-					});
+				await tx.insert(quote).values({
+					workspaceId,
+					id,
+					number: (last?.n ?? 0) + 1,
+					clientId,
+					eventDate,
+					zone,
+					terms,
+					createdAt: now
+				});
 				await putLines(tx, workspaceId, id, lines);
 			});
 		},

@@ -7,6 +7,7 @@ import type { RequestHandler } from './$types';
 const saveSchema = z.object({
 	saveId: z.string().min(8).max(64),
 	baseRevision: z.number().int().min(1),
+	after: z.string().min(8).max(64).optional(),
 	recipe: recipeSchema,
 	/** Keep a version too: said when the Bench is left. */
 	keep: z.boolean().optional()

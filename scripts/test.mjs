@@ -1,0 +1,87 @@
+/**
+ * `npm test`: installs, gets Chromium where it is missing, then types, style, boundaries, unit tests and the whole app in a
+ * browser. The last line is plain `N passed, N failed`, summed over all of them.
+ */
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { delimiter, join } from 'node:path';
+import { build, install, ROOT, run, step, stop, tool } from './steps.mjs';
+
+const RESULTS = join(ROOT, 'test-results');
+const tally = { passed: 0, failed: 0 };
+
+function chromium() {
+	const named = process.env.CHROMIUM_PATH;
+	if (named) return existsSync(named) ? named : stop(`CHROMIUM_PATH is “${named}”, and nothing is there.`);
+	const folders = (process.env.PATH ?? '').split(delimiter);
+	return folders.flatMap((f) => ['chromium', 'chromium-browser'].map((n) => join(f, n))).find(existsSync);
+}
+
+/** Debian's Chromium, fetched through apt where that is allowed. A browser is never downloaded any other way. */
+async function getChromium() {
+	if (chromium()) return;
+	if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get'))
+		stop(
+			'The tests need a browser. Install the package “chromium” (sudo apt-get install chromium), or name one in CHROMIUM_PATH, and run npm test again.'
+		);
+	await step('installing the package chromium', async () => {
+		await run('apt-get', ['update', '-qq'], { quiet: true });
+		const env = { DEBIAN_FRONTEND: 'noninteractive' };
+		const { code } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+			quiet: true,
+			env
+		});
+		if (code !== 0 || !chromium())
+			stop('The package “chromium” could not be installed. Install it by hand and run npm test again.');
+	});
+}
+
+/** One check counts as one test. */
+async function check(words, command, args) {
+	const { code } = await step(words, () => run(command, args, { quiet: true }));
+	tally[code === 0 ? 'passed' : 'failed'] += 1;
+	return code === 0;
+}
+
+/** Adds what a runner wrote down; a runner that wrote nothing failed. */
+function add(file, read) {
+	try {
+		const { passed, failed } = read(JSON.parse(readFileSync(file, 'utf8')));
+		tally.passed += passed;
+		tally.failed += failed + (passed + failed === 0 ? 1 : 0);
+	} catch {
+		tally.failed += 1;
+	}
+}
+
+rmSync(RESULTS, { recursive: true, force: true });
+mkdirSync(RESULTS, { recursive: true });
+await install();
+await getChromium();
+await run(tool('svelte-kit'), ['sync'], { quiet: true });
+await check('types', tool('svelte-check'), ['--fail-on-warnings']);
+await check('formatting', tool('prettier'), ['--check', '.']);
+await check('style', tool('eslint'), ['.']);
+await check('boundaries between folders', tool('depcruise'), [
+	'src',
+	'scripts',
+	'tests',
+	'--config',
+	'.dependency-cruiser.cjs'
+]);
+const unit = join(RESULTS, 'unit.json');
+await step('unit tests', () =>
+	run(tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`])
+);
+add(unit, (r) => ({
+	passed: r.numPassedTests,
+	failed: r.numFailedTests + r.numFailedTestSuites * (r.numFailedTests ? 0 : 1)
+}));
+await build();
+const e2e = join(RESULTS, 'e2e.json');
+const env = { CHROMIUM_PATH: chromium(), PLAYWRIGHT_JSON_OUTPUT_FILE: e2e, FORCE_COLOR: '0' };
+await step('the whole app in a browser', () =>
+	run(tool('playwright'), ['test', '--reporter=list,json'], { env })
+);
+add(e2e, (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected + r.errors.length }));
+console.log(`${tally.passed} passed, ${tally.failed} failed`);
+process.exit(tally.failed === 0 ? 0 : 1);

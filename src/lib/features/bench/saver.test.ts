@@ -1,0 +1,103 @@
+import { beforeEach, expect, test, vi } from 'vitest';
+import { design } from '../../../../tests/kit/studio.ts';
+import { Saver } from './saver.svelte.ts';
+
+const recipe = design('column', '4 11 at 9 white');
+const named = (name: string) => ({ ...recipe, name });
+const store = new Map<string, string>();
+const beacons: { url: string; body: string }[] = [];
+let sent: { saveId: string; baseRevision: number; recipe: { name: string } }[] = [];
+let answers: (() => Promise<Response> | Response)[] = [];
+const json =
+	(body: object, status = 200) =>
+	() =>
+		new Response(JSON.stringify(body), { status });
+
+beforeEach(() => {
+	vi.useFakeTimers();
+	store.clear();
+	[sent, answers, beacons.length] = [[], [], 0];
+	vi.stubGlobal('localStorage', {
+		getItem: (k: string) => store.get(k) ?? null,
+		setItem: (k: string, v: string) => void store.set(k, v),
+		removeItem: (k: string) => void store.delete(k)
+	});
+	vi.stubGlobal('navigator', {
+		sendBeacon: (url: string, blob?: Blob) => beacons.push({ url, body: String(blob) })
+	});
+	vi.stubGlobal('fetch', async (_: string, init: { body: string }) => {
+		sent.push(JSON.parse(init.body));
+		return (answers.shift() ?? json({ revision: sent.at(-1)!.baseRevision + 1 }))();
+	});
+});
+
+test('typing on is one save of the last state, and the next starts from the revision it was given', async () => {
+	const saver = new Saver('d', 7);
+	for (const name of ['a', 'ab', 'abc']) saver.want(named(name));
+	expect(saver.state).toBe('waiting');
+	await vi.runAllTimersAsync();
+	expect(sent.map((s) => [s.baseRevision, s.recipe.name])).toEqual([[7, 'abc']]);
+	expect(saver.state).toBe('saved');
+	saver.want(named('next'));
+	await saver.flush();
+	expect(sent.at(-1)).toMatchObject({ baseRevision: 8 });
+});
+test('an answer that was lost: the same save goes again under its id', async () => {
+	const saver = new Saver('d', 1);
+	answers = [() => Promise.reject(new Error('gone'))];
+	saver.want(named('a'));
+	await saver.flush();
+	expect(saver.state).toBe('offline');
+	await vi.runAllTimersAsync();
+	expect(saver.state).toBe('saved');
+	expect(sent).toHaveLength(2);
+	expect(sent[1]!.saveId).toBe(sent[0]!.saveId);
+});
+test('a stale save stops saving, shows theirs, and goes on from theirs once she has chosen', async () => {
+	const saver = new Saver('d', 1);
+	answers = [json({ message: 'no', theirs: { recipe: named('theirs'), revision: 5 } }, 409)];
+	saver.want(named('mine'));
+	await saver.flush();
+	expect(saver.state).toBe('stale');
+	expect(saver.theirs?.recipe.name).toBe('theirs');
+	saver.want(named('mine, more'));
+	await vi.runAllTimersAsync();
+	expect(sent).toHaveLength(1);
+	saver.leave(true);
+	expect(JSON.parse(store.get('bright-tally:unsaved:d')!).recipe.name).toBe('mine, more');
+	saver.settle();
+	saver.want(named('mine, chosen'));
+	await saver.flush();
+	expect(sent.at(-1)).toMatchObject({ baseRevision: 5, recipe: { name: 'mine, chosen' } });
+	expect(store.size).toBe(0);
+});
+test('a refused save says the server’s words and loses nothing', async () => {
+	const saver = new Saver('d', 1);
+	answers = [json({ message: 'name: Give it a name.' }, 400)];
+	saver.want(named(''));
+	await saver.flush();
+	expect([saver.state, saver.refusal]).toEqual(['refused', 'name: Give it a name.']);
+	saver.want(named('b'));
+	await saver.flush();
+	expect(saver.state).toBe('saved');
+});
+test('leaving with a save on its way leaves the newer one behind it, following it', async () => {
+	const saver = new Saver('d', 1);
+	answers = [() => new Promise<Response>(() => {})];
+	saver.want(named('first'));
+	void saver.flush();
+	await Promise.resolve();
+	saver.want(named('second'));
+	saver.leave(true);
+	const left = saver.leftOver()!;
+	expect(left).toMatchObject({ baseRevision: 1, after: sent[0]!.saveId, recipe: { name: 'second' } });
+	expect(beacons).toHaveLength(1);
+});
+test('what an earlier visit left is handed over; where the server went on, theirs is the newer', async () => {
+	const left = { saveId: 'save-left', baseRevision: 3, recipe: named('left') };
+	expect(await new Saver('d', 3).resume(left)).toBe(true);
+	answers = [json({ revision: 4 })];
+	const late = new Saver('d', 9);
+	expect(await late.resume(left)).toBe(false);
+	expect(late.revision).toBe(9);
+});

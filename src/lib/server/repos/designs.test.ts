@@ -1,0 +1,122 @@
+import { eq } from 'drizzle-orm';
+import { describe, expect, test } from 'vitest';
+import { design as keyed } from '../../../../tests/kit/studio.ts';
+import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { design, designVersion, versionRef } from '../db/tables/design.ts';
+import { createRepos } from './index.ts';
+
+const column = keyed('column', '4 16 at 13 grey', '4 11 at 9 white x4');
+const renamed = (name: string): Recipe => ({ ...column, name });
+
+async function one() {
+	const { db, repos } = await tempStudio();
+	await repos.designs.create('d', column, NOW);
+	const save = (saveId: string, baseRevision: number, name: string, after?: string) =>
+		repos.designs.save('d', { saveId, baseRevision, after, recipe: renamed(name) }, NOW);
+	return { db, repos, save };
+}
+
+describe('saving a working copy', () => {
+	test('a save repeated under its id changes nothing', async () => {
+		const { repos, save } = await one();
+		expect(await save('save-aaaa', 1, 'first')).toEqual({ status: 'saved', revision: 2 });
+		expect(await save('save-aaaa', 1, 'again')).toEqual({ status: 'saved', revision: 2 });
+		expect((await repos.designs.find('d'))?.recipe.name).toBe('first');
+	});
+	test('a stale one is refused and gets theirs; nothing is written', async () => {
+		const { repos, save } = await one();
+		await save('save-aaaa', 1, 'theirs');
+		expect(await save('save-bbbb', 1, 'mine')).toMatchObject({
+			status: 'stale',
+			theirs: { revision: 2, recipe: { name: 'theirs' } }
+		});
+		expect(await repos.designs.find('d')).toMatchObject({ revision: 2, recipe: { name: 'theirs' } });
+	});
+	test('a save that follows one still on its way is no conflict, unless somebody came between', async () => {
+		const { save } = await one();
+		await save('save-aaaa', 1, 'on its way');
+		expect(await save('save-bbbb', 1, 'the last keystrokes', 'save-aaaa')).toMatchObject({ revision: 3 });
+		await save('save-cccc', 3, 'somebody else');
+		expect(await save('save-dddd', 1, 'too late', 'save-bbbb')).toMatchObject({ status: 'stale' });
+	});
+	test('a design that is not there is missing, a second create changes nothing', async () => {
+		const { repos, save } = await one();
+		await repos.designs.create('d', renamed('other'), NOW);
+		expect((await repos.designs.find('d'))?.recipe.name).toBe('column');
+		expect(await repos.designs.save('e', { saveId: 'save-x', baseRevision: 1, recipe: column }, NOW)).toEqual(
+			{
+				status: 'missing'
+			}
+		);
+		await save('save-aaaa', 1, 'x');
+	});
+});
+
+describe('kept versions', () => {
+	test('keeping twice makes one version; a change makes the next', async () => {
+		const { repos, save } = await one();
+		expect(await repos.designs.keep('d', NOW)).toEqual({ number: 1, made: true });
+		expect(await repos.designs.keep('d', NOW)).toEqual({ number: 1, made: false });
+		await save('save-aaaa', 1, 'changed');
+		expect((await repos.designs.lastKept('d'))?.recipe.name).toBe('column');
+		expect(await repos.designs.keep('d', NOW)).toEqual({ number: 2, made: true });
+		expect((await repos.designs.version('d.1'))?.recipe.name).toBe('column');
+		expect(await repos.designs.shelf()).toMatchObject([{ versionId: 'd.2', keptNumber: 2, ahead: false }]);
+	});
+	test('the database itself refuses to change or delete one', async () => {
+		const { db, repos } = await one();
+		await repos.designs.keep('d', NOW);
+		const here = eq(designVersion.id, 'd.1');
+		await expect(
+			db.write((tx) => tx.update(designVersion).set({ recipe: {} }).where(here))
+		).rejects.toMatchObject({
+			cause: { message: expect.stringContaining('a kept version never changes') }
+		});
+		await expect(db.write((tx) => tx.delete(designVersion).where(here))).rejects.toMatchObject({
+			cause: { message: expect.stringContaining('a kept version is never deleted') }
+		});
+	});
+	test('the index of references is written with the version, compared and mended', async () => {
+		const { db, repos } = await one();
+		await repos.designs.keep('d', NOW);
+		const refs = await db.read.select({ kind: versionRef.kind, ref: versionRef.refId }).from(versionRef);
+		expect(refs).toEqual(
+			expect.arrayContaining([
+				{ kind: 'colour', ref: 'grey' },
+				{ kind: 'material', ref: 'latex-round/279400/white' },
+				{ kind: 'slot', ref: 'white' }
+			])
+		);
+		expect(await repos.designs.checkRefs(false)).toEqual({ versions: 1, wrong: [] });
+		await db.write((tx) => tx.delete(versionRef).where(eq(versionRef.kind, 'colour')));
+		expect(await repos.designs.checkRefs(false)).toEqual({ versions: 1, wrong: ['d.1'] });
+		expect(await repos.designs.checkRefs(true)).toEqual({ versions: 1, wrong: ['d.1'] });
+		expect(await repos.designs.checkRefs(false)).toEqual({ versions: 1, wrong: [] });
+	});
+});
+
+test('a workspace sees its own rows only, and none of its rows can point into another', async () => {
+	const { db, repos } = await one();
+	await repos.designs.keep('d', NOW);
+	const other = createRepos(db, { ...owner, workspace: 'elsewhere' });
+	await other.workspaces.create((await repos.workspaces.find())!.settings, NOW);
+	expect(await other.designs.find('d')).toBeUndefined();
+	expect(await other.designs.version('d.1')).toBeUndefined();
+	expect(await other.designs.shelf()).toEqual([]);
+	expect(await other.stock.materials()).toEqual([]);
+	const crossing = {
+		workspaceId: 'elsewhere',
+		id: 'd.9',
+		designId: 'd',
+		number: 9,
+		recipe: column,
+		keptAt: NOW
+	};
+	await expect(db.write((tx) => tx.insert(designVersion).values(crossing))).rejects.toMatchObject({
+		cause: { extendedCode: 'SQLITE_CONSTRAINT_FOREIGNKEY' }
+	});
+	await expect(
+		db.write((tx) => tx.update(design).set({ keptRevision: 5 }).where(eq(design.id, 'd')))
+	).rejects.toMatchObject({ cause: { extendedCode: 'SQLITE_CONSTRAINT_CHECK' } });
+});

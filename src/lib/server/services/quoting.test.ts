@@ -1,0 +1,137 @@
+import { eq } from 'drizzle-orm';
+import { describe, expect, test } from 'vitest';
+import { design as keyed } from '../../../../tests/kit/studio.ts';
+import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
+import { cautionsFor } from '../../core/quote/cautions.ts';
+import { frozenQuoteSchema } from '../../core/quote/quote.schema.ts';
+import type { QuoteTerms } from '../../core/quote/quote.ts';
+import { quote, quoteLine } from '../db/tables/quote.ts';
+import { newTerms, sendQuote, validUntil } from './quoting.ts';
+
+async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
+	const { db, repos } = await tempStudio();
+	const { settings } = (await repos.workspaces.find())!;
+	await repos.designs.create(
+		'd',
+		keyed('column', ...(lines.length > 0 ? lines : ['4 11 at 9 white x5'])),
+		NOW
+	);
+	await repos.designs.keep('d', NOW);
+	const clientId = await repos.clients.named('Tidewick Library', 'c1');
+	const terms = { ...newTerms(settings), deliveryMinor: 3000, deliveryCostMinor: 1200, tax: '7', ...change };
+	const line = (id: string, quantity: number) => ({ id, versionId: 'd.1', colourwayId: null, quantity });
+	const draft = {
+		clientId,
+		eventDate: '2027-06-12',
+		zone: 'America/New_York',
+		terms,
+		lines: [line('l1', 2), line('l2', 1)]
+	};
+	await repos.quotes.create('q', draft, NOW);
+	const send = (evenUnknown = false) => sendQuote(repos, 'q', { token: 'token-of-q', evenUnknown, now: NOW });
+	return { db, repos, draft, send };
+}
+
+describe('sending a quote', () => {
+	test('freezes all the client reads; lines, delivery and discount sum to the cent', async () => {
+		const { repos, send } = await drafted({ discount: { kind: 'percent', percent: '7' } });
+		expect(await send()).toBe('sent');
+		const frozen = (await repos.sentQuotes.byToken('token-of-q'))!.frozen;
+		const lines = frozen.lines.reduce((a, l) => a + l.amount.minor, 0);
+		expect(lines + frozen.delivery.minor).toBe(frozen.subtotal.minor);
+		expect(frozen.subtotal.minor - frozen.discount.minor).toBe(frozen.net.minor);
+		expect(frozen.net.minor + frozen.tax.minor).toBe(frozen.total.minor);
+		expect(frozen).toMatchObject({
+			number: 1,
+			eventDate: '2027-06-12',
+			zone: 'America/New_York',
+			engine: '1'
+		});
+		expect(frozen.lines[0]!.picture!.discs).toHaveLength(20);
+		expect(frozen.cautions[0]).toContain('CHOKING HAZARD');
+	});
+	test('holds no cost, margin or note of the owner’s, whatever is looked for', async () => {
+		const { repos, send } = await drafted();
+		await send();
+		const read = JSON.stringify((await repos.sentQuotes.byToken('token-of-q'))!);
+		const owner = (await repos.quotes.find('q'))!.frozenOwner!;
+		expect(owner.cost.minor).toBeGreaterThan(0);
+		expect(read).not.toMatch(/margin|markup|cost|profit|labour|overhead/i);
+		expect(read).not.toContain(`"minor":${owner.cost.minor}`);
+	});
+	test('later changes of stock, settings and designs do not reach it', async () => {
+		const { repos, send } = await drafted();
+		await send();
+		const before = await repos.sentQuotes.byToken('token-of-q');
+		const { settings } = (await repos.workspaces.find())!;
+		await repos.workspaces.change({ ...settings, business: { ...settings.business, name: 'Renamed' } });
+		await repos.stock.changePack('p11white', { count: 10, priceMinor: 9900 });
+		expect(await repos.sentQuotes.byToken('token-of-q')).toEqual(before);
+	});
+	test('sending twice sends once; a sent quote is not saved over', async () => {
+		const { repos, draft, send } = await drafted();
+		expect([await send(), await send()]).toEqual(['sent', 'sent']);
+		expect(await repos.quotes.save('q', { ...draft, lines: [] }, 1)).toBe('sent');
+		expect((await repos.quotes.find('q'))!.lines).toHaveLength(2);
+	});
+	test('the database itself refuses every change to a sent one, but for the answer', async () => {
+		const { db, repos, send } = await drafted();
+		await send();
+		const here = eq(quote.id, 'q');
+		for (const change of [
+			{ frozen: null },
+			{ terms: {} },
+			{ token: 'other' },
+			{ state: 'draft' as const },
+			{ eventDate: '2027-06-13' },
+			{ zone: 'Europe/Paris' }
+		]) {
+			await expect(db.write((tx) => tx.update(quote).set(change).where(here))).rejects.toMatchObject({
+				cause: { message: expect.stringContaining('a sent quote never changes') }
+			});
+		}
+		await expect(db.write((tx) => tx.delete(quoteLine).where(eq(quoteLine.quoteId, 'q')))).rejects.toThrow();
+		await expect(db.write((tx) => tx.delete(quote).where(here))).rejects.toThrow();
+		expect(await repos.quotes.decide('q', 'accepted', NOW)).toBe(true);
+		expect((await repos.quotes.find('q'))!.state).toBe('accepted');
+	});
+	test('no lines, no reachable margin or an unknown cost: not sent, each for its reason', async () => {
+		const empty = await drafted();
+		await empty.repos.quotes.save('q', { ...empty.draft, lines: [] }, 1);
+		expect(await empty.send()).toBe('no lines');
+		expect(await (await drafted({ margin: '100' })).send()).toBe('no price');
+		const unknown = await drafted({}, '4 16 at 12 red');
+		expect(await unknown.send()).toBe('unknown cost');
+		expect(await unknown.send(true)).toBe('sent');
+		expect((await unknown.repos.quotes.find('q'))!.frozenOwner!.unknown).not.toEqual([]);
+		expect(await sendQuote(unknown.repos, 'none', { token: 't', evenUnknown: false, now: NOW })).toBe(
+			'missing'
+		);
+	});
+	test('only a sent quote has an answer, and a stale draft is not saved', async () => {
+		const { repos, draft } = await drafted();
+		expect(await repos.quotes.decide('q', 'accepted', NOW)).toBe(false);
+		expect(await repos.quotes.save('q', draft, 1)).toBe('saved');
+		expect(await repos.quotes.save('q', draft, 1)).toBe('stale');
+	});
+});
+
+test('an offer stands until a calendar day where the business is: late in the evening there it is still today', () => {
+	expect(validUntil(new Date('2027-03-01T03:30:00Z'), 14, 'America/New_York')).toBe('2027-03-14');
+	expect(validUntil(new Date('2027-03-01T03:30:00Z'), 14, 'Pacific/Auckland')).toBe('2027-03-15');
+});
+
+test('cautions: choking and latex always, tip-over for tall pieces, weather outdoors', () => {
+	expect(cautionsFor('indoor', 900)).toHaveLength(2);
+	expect(cautionsFor('indoor', 2100).join(' ')).toContain('can tip');
+	expect(cautionsFor('outdoor', 900).join(' ')).toContain('Nothing is released outdoors');
+});
+
+test('a frozen quote of version 1 still reads, and one of no known version does not', async () => {
+	const { repos, send } = await drafted();
+	await send();
+	const { frozen } = (await repos.sentQuotes.byToken('token-of-q'))!;
+	expect(frozen.version).toBe(1);
+	expect(frozenQuoteSchema.parse(JSON.parse(JSON.stringify(frozen)))).toEqual(frozen);
+	expect(frozenQuoteSchema.safeParse({ ...frozen, version: 99 }).success).toBe(false);
+});

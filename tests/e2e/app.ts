@@ -1,0 +1,95 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, type Page } from '@playwright/test';
+
+/** The filled demo database that workers copy. */
+export const TEMPLATE = join(tmpdir(), 'bright-tally-e2e.db');
+
+export interface App {
+	readonly url: string;
+	readonly database: string;
+	/** Ends the server as an operator would, and starts it again on the same data. */
+	restart(): Promise<void>;
+}
+
+async function start(port: number, database: string): Promise<ChildProcess> {
+	const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+		env: { ...process.env, PORT: String(port), DATABASE_URL: `file:${database}` },
+		stdio: ['ignore', 'inherit', 'inherit']
+	});
+	for (let tries = 0; tries < 100; tries++) {
+		const answer = await fetch(`http://127.0.0.1:${port}/healthz`).catch(() => undefined);
+		if (answer?.ok) return child;
+		if (child.exitCode !== null) throw new Error('The server ended before it answered.');
+		await new Promise((resolve) => setTimeout(resolve, 100));
+	}
+	throw new Error('The server did not answer within 10 s.');
+}
+
+const end = (child: ChildProcess) =>
+	new Promise<void>((resolve) => {
+		child.once('exit', () => resolve());
+		child.kill('SIGTERM');
+	});
+
+/** `test` with a server of its own for each worker, on its own copy of the demo data. */
+export const test = base.extend<object, { app: App }>({
+	app: [
+		// eslint-disable-next-line no-empty-pattern
+		async ({}, use, worker) => {
+			const folder = mkdtempSync(join(tmpdir(), 'bright-tally-'));
+			const database = join(folder, 'tally.db');
+			copyFileSync(TEMPLATE, database);
+			const port = 4310 + worker.parallelIndex;
+			let child = await start(port, database);
+			await use({
+				url: `http://127.0.0.1:${port}`,
+				database,
+				async restart() {
+					await end(child);
+					child = await start(port, database);
+				}
+			});
+			await end(child);
+			rmSync(folder, { recursive: true, force: true });
+		},
+		{ scope: 'worker' }
+	],
+	baseURL: async ({ app }, use) => use(app.url)
+});
+export { expect } from '@playwright/test';
+
+/** Opens an empty design on the Bench, named so that tests never meet each other's. */
+export async function newDesign(page: Page, name: string): Promise<string> {
+	await page.goto('/shelf');
+	await page.getByRole('button', { name: 'New design' }).click();
+	await page.waitForURL(/\/bench\/.+/);
+	const title = page.getByLabel('Name of the design');
+	await title.fill(name);
+	await title.press('Enter');
+	return page.url().split('/bench/')[1]!;
+}
+
+export const entry = (page: Page) => page.getByRole('textbox', { name: 'Say a layer' });
+
+/** Types lines on the entry line, each with Enter. */
+export async function say(page: Page, ...lines: string[]) {
+	for (const line of lines) {
+		await entry(page).fill(line);
+		await entry(page).press('Enter');
+	}
+}
+
+/** Waits until the working copy is saved. */
+export async function saved(page: Page) {
+	await page.locator('[data-name=save-state]').filter({ hasText: 'working copy saved' }).waitFor();
+}
+
+export const figure = (page: Page, name: string) => page.locator(`[data-name=${name}]`).first();
+/** A figure of the tape as cents. */
+export async function cents(page: Page, name: string): Promise<number> {
+	const text = (await figure(page, name).textContent()) ?? '';
+	return Math.round(Number(text.replace(/[^\d.−-]/g, '').replace('−', '-')) * 100);
+}

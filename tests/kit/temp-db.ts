@@ -1,0 +1,48 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { onTestFinished } from 'vitest';
+import { settings } from '../../scripts/demo/settings.ts';
+import type { Actor } from '../../src/lib/server/actor.ts';
+import { connect, migrateTo, type Database } from '../../src/lib/server/db/client.ts';
+import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
+
+export const owner: Actor = { workspace: 'home', person: 'owner', role: 'owner' };
+/** The day every test of the server happens on. */
+export const NOW = new Date('2027-05-04T15:00:00Z');
+
+/** A database file of this test's own, gone when it ends. */
+export function tempFile(): string {
+	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-unit-'));
+	onTestFinished(() => rmSync(folder, { recursive: true, force: true }));
+	return `file:${join(folder, 'tally.db')}`;
+}
+
+export async function tempDatabase(): Promise<Database> {
+	const db = connect(tempFile());
+	onTestFinished(() => db.close());
+	await migrateTo(db, 'drizzle');
+	return db;
+}
+
+/** An empty workspace with a small Stockroom: the materials that `tests/kit/studio.ts` names. */
+export async function tempStudio(actor: Actor = owner): Promise<{ db: Database; repos: Repos }> {
+	const db = await tempDatabase();
+	const repos = createRepos(db, actor);
+	await fillStudio(repos);
+	return { db, repos };
+}
+
+export async function fillStudio(repos: Repos): Promise<void> {
+	const { colours, materials, rates } = await import('./studio.ts');
+	await repos.workspaces.create({ ...settings, rates }, NOW);
+	await repos.stock.addSupplier({ id: 'quayside', name: 'Quayside Supply' });
+	for (const colour of colours) await repos.stock.addColour(colour);
+	for (const { packs, ...material } of materials) {
+		const [pack] = packs;
+		await repos.stock.addMaterial({
+			...material,
+			pack: { id: pack!.id, supplierId: 'quayside', count: pack!.count, priceMinor: pack!.priceMinor }
+		});
+	}
+}
