@@ -16,6 +16,8 @@ export default defineConfig({
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-US',
 		timezoneId: 'America/New_York',
+		actionTimeout: 8_000,
+		navigationTimeout: 15_000,
 		screenshot: 'only-on-failure',
 		permissions: ['clipboard-read', 'clipboard-write'],
 		launchOptions: {

@@ -25,7 +25,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	response.headers.set('x-content-type-options', 'nosniff');
-	response.headers.set('referrer-policy', 'no-referrer');
+	// Not `no-referrer`: browsers then post forms with the origin “null”, and every form is refused.
+	response.headers.set('referrer-policy', 'same-origin');
 	return response;
 };
 

@@ -37,7 +37,6 @@ const end = (child: ChildProcess) =>
 /** `test` with a server of its own for each worker, on its own copy of the demo data. */
 export const test = base.extend<object, { app: App }>({
 	app: [
-		// eslint-disable-next-line no-empty-pattern
 		async ({}, use, worker) => {
 			const folder = mkdtempSync(join(tmpdir(), 'bright-tally-'));
 			const database = join(folder, 'tally.db');
@@ -57,15 +56,34 @@ export const test = base.extend<object, { app: App }>({
 		},
 		{ scope: 'worker' }
 	],
-	baseURL: async ({ app }, use) => use(app.url)
+	baseURL: async ({ app }, use) => use(app.url),
+	/** Opening and reloading wait until the page answers to keys, as a person's eye and hand do. */
+	context: async ({ context }, use) => {
+		context.on('page', (page) => {
+			for (const way of ['goto', 'reload'] as const) {
+				const original = page[way].bind(page) as (...args: unknown[]) => Promise<never>;
+				Object.assign(page, {
+					[way]: async (...args: unknown[]) => {
+						const response = await original(...args);
+						await ready(page);
+						return response;
+					}
+				});
+			}
+		});
+		await use(context);
+	}
 });
+
+const ready = (page: Page) => page.locator('html[data-ready]').waitFor({ state: 'attached' });
 export { expect } from '@playwright/test';
 
 /** Opens an empty design on the Bench, named so that tests never meet each other's. */
 export async function newDesign(page: Page, name: string): Promise<string> {
 	await page.goto('/shelf');
-	await page.getByRole('button', { name: 'New design' }).click();
+	await page.getByRole('button', { name: 'New design', exact: true }).click();
 	await page.waitForURL(/\/bench\/.+/);
+	await ready(page);
 	const title = page.getByLabel('Name of the design');
 	await title.fill(name);
 	await title.press('Enter');
@@ -92,4 +110,10 @@ export const figure = (page: Page, name: string) => page.locator(`[data-name=${n
 export async function cents(page: Page, name: string): Promise<number> {
 	const text = (await figure(page, name).textContent()) ?? '';
 	return Math.round(Number(text.replace(/[^\d.−-]/g, '').replace('−', '-')) * 100);
+}
+
+/** The client's link of the demo's sent quote. */
+export async function clientLink(page: Page): Promise<string> {
+	await page.goto('/quotes/quote-regatta');
+	return (await page.locator('[data-name=client-link]').getAttribute('href'))!;
 }

@@ -60,7 +60,7 @@
 			/>
 		{/each}
 		<TapeLine label="" amount={sumText(cost.materialsTotal)} rule="sub" name="materials" />
-		<TapeLine label={otherWay} amount={sumText(cost.otherCounting)} />
+		<TapeLine label={otherWay} amount={sumText(cost.otherCounting)} rule="aside" />
 	</TapeSection>
 	{#if cost.frame.length > 0}
 		<TapeSection name="Frame">

@@ -132,6 +132,9 @@
 				value={bench.recipe.name}
 				maxlength="80"
 				onchange={(e) => bench.change((d) => (d.name = e.currentTarget.value.trim() || d.name))}
+				onkeydown={(e) => {
+					if (e.key === 'Enter') panel?.focusEntry();
+				}}
 			/>
 		</div>
 		<p class="state" aria-live="polite">
@@ -306,8 +309,9 @@
 	}
 	@media (max-width: 1100px) {
 		.bench {
-			height: auto;
-			padding: 0 14px 76px;
+			height: calc(100dvh - 52px);
+			min-height: 720px;
+			padding: 0 14px 62px;
 		}
 		.head {
 			flex-wrap: wrap;
@@ -316,9 +320,6 @@
 		}
 		.three {
 			grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
-			height: calc(100dvh - 200px);
-			min-height: 520px;
-			flex: none;
 		}
 		.tape-side {
 			position: fixed;
@@ -348,6 +349,9 @@
 		}
 	}
 	@media (max-width: 640px) {
+		.bench {
+			height: auto;
+		}
 		.three {
 			grid-template-columns: minmax(0, 1fr);
 			height: auto;

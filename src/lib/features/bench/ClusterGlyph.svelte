@@ -47,6 +47,12 @@
 		{/each}
 	</defs>
 	{#each balls as ball, index (index)}
-		<circle cx={ball.x} cy="0" r={ball.r} fill="url(#{id}-{paints.findIndex((p) => p.key === ball.key)})" />
+		<circle
+			cx={ball.x}
+			cy="0"
+			r={ball.r}
+			stroke="var(--rim)"
+			fill="url(#{id}-{paints.findIndex((p) => p.key === ball.key)})"
+		/>
 	{/each}
 </svg>

@@ -6,22 +6,28 @@
 		/** Where it goes, in words. */
 		place: string;
 		onleave: (by: -1 | 1) => void;
+		/** The line may stand somewhere else now: the focus goes with it. */
+		onmoved: () => void;
 	}
-	let { bench, place, onleave }: Props = $props();
+	let { bench, place, onleave, onmoved }: Props = $props();
 	let input = $state<HTMLInputElement>();
 	const id = $props.id();
 
 	export function focus() {
 		input?.focus();
 	}
+	/** Past this many characters a hint would stand on the words. */
+	const ROOM = 23;
 	const hint = $derived(
-		bench.editing
-			? 'Enter changes the row'
-			: bench.parsed?.ok
-				? `Enter puts it ${place}`
-				: bench.text
-					? ''
-					: `goes ${place}`
+		bench.text.length > ROOM
+			? ''
+			: bench.editing
+				? 'Enter changes the row'
+				: bench.parsed?.ok
+					? `Enter puts it ${place}`
+					: bench.text
+						? ''
+						: `goes ${place}`
 	);
 	/** Sentences come after Enter; while typing only a quiet start of one. */
 	const trouble = $derived(bench.refusal);
@@ -30,11 +36,15 @@
 		if (event.key === 'Enter') {
 			event.preventDefault();
 			bench.enter();
+			onmoved();
 		} else if (event.key === 'Escape') bench.clearEntry();
 		else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
 			event.preventDefault();
 			if (event.ctrlKey || event.metaKey) onleave(event.key === 'ArrowUp' ? 1 : -1);
-			else if (!bench.editing) bench.moveEntry(event.key === 'ArrowUp' ? 1 : -1);
+			else if (!bench.editing) {
+				bench.moveEntry(event.key === 'ArrowUp' ? 1 : -1);
+				onmoved();
+			}
 		}
 	}
 </script>

@@ -90,7 +90,7 @@
 	>
 		<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
 		<span class="words">
-			<span class="figures said">
+			<span class="figures said" class:several={text.length > 1}>
 				{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
 						part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
 					<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
@@ -173,6 +173,11 @@
 	.said {
 		font-size: 14.5px;
 		white-space: nowrap;
+	}
+	.several {
+		font-size: 12.6px;
+		line-height: 15px;
+		white-space: normal;
 	}
 	.said i {
 		margin: 0 0.45em;

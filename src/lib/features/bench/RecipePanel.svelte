@@ -139,6 +139,7 @@
 		bind:this={entry}
 		{bench}
 		{place}
+		onmoved={() => void tick().then(() => entry?.focus())}
 		onleave={(by) => focusRow(bench.layers[by > 0 ? bench.entryIndex : bench.entryIndex - 1]?.id)}
 	/>
 {/snippet}

@@ -30,6 +30,8 @@
 		cx={disc.x}
 		cy={-disc.y}
 		r={disc.r}
+		stroke="var(--rim)"
+		vector-effect="non-scaling-stroke"
 		fill="url(#{id}-{disc.paint})"
 		opacity={lit === null || lit === disc.row ? 1 : 0.35}
 	/>

@@ -33,7 +33,7 @@
 		{#snippet children(attributes)}
 			<select
 				{...attributes}
-				class="control min-h-11!"
+				class="control min-h-11! w-full min-w-0"
 				value={quick.design}
 				onchange={(e) => quick.choose(e.currentTarget.value)}
 			>
@@ -44,7 +44,7 @@
 	</Field>
 	<Field label="Colour">
 		{#snippet children(attributes)}
-			<select {...attributes} class="control min-h-11!" bind:value={quick.colour}>
+			<select {...attributes} class="control min-h-11! w-full min-w-0" bind:value={quick.colour}>
 				<optgroup label="Colourways">
 					{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
 							>{colourway.name}</option
@@ -68,7 +68,7 @@
 		>
 			{#snippet children(attributes)}<input
 					{...attributes}
-					class="control figures min-h-11!"
+					class="control figures min-h-11! w-full min-w-0"
 					bind:value={quick.height}
 					placeholder="6 ft"
 					autocomplete="off"
@@ -77,7 +77,7 @@
 		<Field label="How many" error={quick.errors.quantity}>
 			{#snippet children(attributes)}<input
 					{...attributes}
-					class="control figures min-h-11!"
+					class="control figures min-h-11! w-full min-w-0"
 					bind:value={quick.quantity}
 					inputmode="numeric"
 					autocomplete="off"

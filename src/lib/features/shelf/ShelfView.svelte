@@ -39,10 +39,10 @@
 			<div class="tape">
 				<h2><a href="/bench/{item.id}">{item.name}</a></h2>
 				<p class="tags">
-					{item.tags.join(', ')}{item.keptNumber === 0
-						? ' · not kept yet'
+					{item.tags.join(', ')}<br />{item.keptNumber === 0
+						? 'not kept yet'
 						: item.ahead
-							? ' · working copy newer'
+							? 'working copy newer'
 							: ''}
 				</p>
 				<dl class="figures">
@@ -95,7 +95,7 @@
 		text-decoration: underline;
 	}
 	.tags {
-		min-height: 18px;
+		min-height: 36px;
 		font-size: 12.6px;
 		color: var(--muted);
 	}

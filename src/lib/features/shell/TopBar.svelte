@@ -1,6 +1,7 @@
 <script lang="ts">
 	import MoonStar from '@lucide/svelte/icons/moon-star';
 	import Sun from '@lucide/svelte/icons/sun';
+	import { onMount } from 'svelte';
 	import Mark from '../../ui/mark/Mark.svelte';
 
 	interface Props {
@@ -19,7 +20,9 @@
 		['/settings', 'Settings']
 	] as const;
 	let search = $state<HTMLInputElement>();
-	const next = $derived(theme === 'dark' ? 'light' : 'dark');
+	let systemDark = $state(false);
+	onMount(() => (systemDark = matchMedia('(prefers-color-scheme: dark)').matches));
+	const next = $derived(theme === 'dark' || (theme === 'auto' && systemDark) ? 'light' : 'dark');
 
 	function keydown(event: KeyboardEvent) {
 		const typing = (event.target as HTMLElement).matches('input, textarea, select, [contenteditable]');
@@ -35,14 +38,16 @@
 	class="no-print flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
 	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"><Mark /> Bright Tally</a>
-	<nav aria-label="Main" class="flex flex-wrap gap-x-1">
+	<nav aria-label="Main" class="flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
 		{#each WORDS as [href, word] (href)}
-			<a {href} aria-current={path.startsWith(href) ? 'page' : undefined} class="word px-2 py-1 font-semibold"
-				>{word}</a
+			<a
+				{href}
+				aria-current={path.startsWith(href) ? 'page' : undefined}
+				class="word px-2 py-1 font-semibold whitespace-nowrap max-sm:py-2.5">{word}</a
 			>
 		{/each}
 	</nav>
-	<form action="/shelf" class="relative ml-auto max-sm:hidden" role="search">
+	<form action="/shelf" class="relative ml-auto max-[900px]:hidden" role="search">
 		<input
 			bind:this={search}
 			name="search"
@@ -53,7 +58,7 @@
 		/>
 		<kbd class="pointer-events-none absolute top-2 right-3 text-[12.6px] text-muted">/</kbd>
 	</form>
-	<form method="post" action="/theme" class="max-sm:ml-auto">
+	<form method="post" action="/theme" class="max-[900px]:ml-auto">
 		<input type="hidden" name="theme" value={next} />
 		<input type="hidden" name="back" value={back} />
 		<button
@@ -71,16 +76,14 @@
 		text-decoration: underline;
 		text-underline-offset: 5px;
 	}
-	/* A swipe of the highlighter behind the active word. */
+	/* A swipe of the highlighter behind the active word; under it in the dark, where it would outshine the word. */
 	.word[aria-current] {
-		background: linear-gradient(transparent 52%, var(--marker) 52%, var(--marker) 88%, transparent 88%);
-	}
-	:global([data-theme='dark']) .word[aria-current] {
-		background: linear-gradient(transparent 84%, var(--marker) 84%, var(--marker) 94%, transparent 94%);
-	}
-	@media (prefers-color-scheme: dark) {
-		:global([data-theme='auto']) .word[aria-current] {
-			background: linear-gradient(transparent 84%, var(--marker) 84%, var(--marker) 94%, transparent 94%);
-		}
+		--swipe: light-dark(var(--marker), transparent);
+		background: linear-gradient(
+			transparent 52%,
+			var(--swipe) 52% 84%,
+			var(--marker) 84% 92%,
+			transparent 92%
+		);
 	}
 </style>

@@ -10,8 +10,8 @@
 		/** Count, time or per cent: the middle column. */
 		count?: string;
 		amount: string;
-		/** `sub`: single rule above the amount. `total`: double rule above the line. `big`: the highlighted one. */
-		rule?: 'none' | 'sub' | 'total' | 'big';
+		/** `sub`: single rule above the amount. `total`: double rule above the line. `big`: the highlighted one. `aside`: beside the sum, not in it. */
+		rule?: 'none' | 'sub' | 'total' | 'big' | 'aside';
 		parts?: readonly Part[];
 		/** For tests and scripts. */
 		name?: string;
@@ -92,12 +92,13 @@
 		padding: 0 6px;
 		grid-template-columns: minmax(0, 1fr) auto auto;
 		font: 600 25px/30px var(--font-mono);
-		background: linear-gradient(transparent 34%, var(--marker) 34%, var(--marker) 92%, transparent 92%);
+		color: var(--on-marker);
+		--ground: light-dark(transparent, var(--marker));
+		background: linear-gradient(var(--ground) 34%, var(--marker) 34% 92%, var(--ground) 92%);
 	}
-	:global([data-theme='dark']) .big .label,
-	:global([data-theme='dark']) .big .amount {
-		color: #1b2333;
-		background: var(--marker);
+	.aside {
+		color: var(--muted);
+		font-style: italic;
 	}
 	.parts {
 		margin: 0 0 4px;

@@ -13,7 +13,8 @@
 		void view.leave().then(() => {
 			left = true;
 			if (type === 'popstate') history.go(navigation.delta);
-			else void goto(to.url);
+			// What was loaded on hovering is older than what was just kept.
+			else void goto(to.url, { invalidateAll: true });
 		});
 	});
 	afterNavigate(() => (left = false));

@@ -1,0 +1,61 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { clientLink, expect, newDesign, say, test } from './app.ts';
+
+type Screen = [path: string, open?: (page: Page) => Promise<unknown>];
+// The halves run beside each other, on a worker each.
+test.describe.configure({ mode: 'parallel' });
+
+test('axe finds nothing serious on the screens of designing, in both themes', async ({ page }) => {
+	await newDesign(page, 'Empty');
+	await look(page, [
+		['/shelf'],
+		['/shelf?search=walrus'],
+		['/shelf/open'],
+		[new URL(page.url()).pathname],
+		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /^Colourway/ }).click()],
+		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Upright, joining and settling' }).click()],
+		['/bench/kelp-column', (p) => say(p, '4 11 at nonsense', 'x')],
+		['/bench/hive-column/lists'],
+		['/shorthand'],
+		['/nowhere']
+	]);
+});
+
+test('axe finds nothing serious on the screens of selling and buying, in both themes', async ({ page }) => {
+	const client = await clientLink(page);
+	await look(page, [
+		[
+			'/stockroom',
+			(p) =>
+				p
+					.getByRole('button', { name: /^Change the pack of/ })
+					.first()
+					.click()
+		],
+		['/quotes'],
+		['/quotes/quote-garden'],
+		['/quotes/quote-regatta'],
+		['/quick', (p) => p.getByRole('button', { name: 'Margin' }).click()],
+		['/settings'],
+		[client]
+	]);
+});
+
+async function look(page: Page, screens: readonly Screen[]) {
+	test.setTimeout(120_000);
+	const serious: string[] = [];
+	for (const [path, open] of screens) {
+		await page.goto(path);
+		await open?.(page);
+		for (const theme of ['light', 'dark']) {
+			await page.evaluate((t) => (document.documentElement.dataset.theme = t), theme);
+			// Only colours differ between the themes: everything else is looked at once.
+			const axe = new AxeBuilder({ page });
+			const { violations } = await (theme === 'dark' ? axe.withRules('color-contrast') : axe).analyze();
+			for (const v of violations.filter((v) => v.impact === 'serious' || v.impact === 'critical'))
+				serious.push(`${path} (${theme}): ${v.id}, ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`);
+		}
+	}
+	expect(serious).toEqual([]);
+}

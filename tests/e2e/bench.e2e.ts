@@ -1,0 +1,191 @@
+import { cents, entry, expect, figure, newDesign, saved, say, test } from './app.ts';
+import type { Page } from '@playwright/test';
+
+const rows = (page: Page) =>
+	page
+		.locator('[data-row]')
+		.evaluateAll((buttons) => buttons.map((b) => b.getAttribute('aria-label')).reverse());
+const row = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
+
+test('rows by keyboard: repeat, resize by half an inch, copy, move, take out, undo all of it, redo', async ({
+	page
+}) => {
+	await newDesign(page, 'Keyboard column');
+	await say(page, '4 16 at 13 grey', '4 11 at 9 gull x2', '1 11 at 10 gold');
+	const start = await rows(page);
+	await page.keyboard.press('Control+ArrowDown');
+	await expect(row(page, '1 × 11 at 10, gold')).toBeFocused();
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.press('+');
+	await page.keyboard.press(']');
+	await expect(row(page, '4 × 11 at 9½, white, 3 layers')).toBeFocused();
+	await page.keyboard.press('d');
+	await page.keyboard.press('Alt+ArrowUp');
+	await expect
+		.poll(() => rows(page))
+		.toEqual([
+			'4 × 16 at 13, grey',
+			'4 × 11 at 9½, white, 3 layers',
+			'1 × 11 at 10, gold',
+			'4 × 11 at 9½, white, 3 layers'
+		]);
+	await page.keyboard.press('Delete');
+	await expect.poll(() => rows(page)).toHaveLength(3);
+	const end = await rows(page);
+	await saved(page);
+	await page.reload();
+	await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+	for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Undo' }).click();
+	await expect.poll(() => rows(page)).toEqual(start);
+	for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Redo' }).click();
+	await expect.poll(() => rows(page)).toEqual(end);
+});
+
+test('the entry line stands where the next layer goes, and takes a row’s words back', async ({ page }) => {
+	await newDesign(page, 'Entry column');
+	await say(page, '4 16 at 13 grey', '4 11 at 9 gull');
+	await page.keyboard.press('ArrowDown');
+	await expect(page.getByText('goes here')).toBeVisible();
+	await page.keyboard.type('4 11 at 10 gold');
+	await page.keyboard.press('Enter');
+	await expect
+		.poll(() => rows(page))
+		.toEqual(['4 × 16 at 13, grey', '4 × 11 at 10, gold', '4 × 11 at 9, white']);
+	await row(page, '4 × 11 at 10, gold').dblclick();
+	await expect(entry(page)).toHaveValue('4 × 11 at 10 gold');
+	await entry(page).fill('5 × 11 at 10 spiral left gold / white x4');
+	await page.keyboard.press('Enter');
+	await expect.poll(async () => (await rows(page))[1]).toBe('5 × 11 at 10, gold, white, 4 layers');
+	await page.keyboard.press('Escape');
+	await say(page, '2 moss');
+	await expect(page.getByText('2 × moss mat')).toBeVisible();
+	await page.getByRole('button', { name: 'Take out moss mat' }).click();
+	await expect(page.getByText('2 × moss mat')).toBeHidden();
+});
+
+test('rows are reordered by dragging', async ({ page }) => {
+	await newDesign(page, 'Dragged column');
+	await say(page, '4 16 at 13 grey', '4 11 at 9 gull', '4 11 at 10 gold');
+	await row(page, '4 × 11 at 10, gold').hover();
+	const handle = page.getByLabel('Drag 4 × 11 at 10, gold');
+	const from = (await handle.boundingBox())!;
+	const to = (await row(page, '4 × 16 at 13, grey').boundingBox())!;
+	await page.mouse.move(from.x + 4, from.y + 10);
+	await page.mouse.down();
+	await page.mouse.move(from.x + 4, to.y + 20, { steps: 12 });
+	await page.mouse.move(from.x + 4, to.y + 40, { steps: 6 });
+	await page.waitForTimeout(250);
+	await page.mouse.up();
+	await expect
+		.poll(() => rows(page))
+		.toEqual(['4 × 11 at 10, gold', '4 × 16 at 13, grey', '4 × 11 at 9, white']);
+});
+
+test('two tabs: the stale one is refused, both stand side by side, and nothing typed is lost', async ({
+	page,
+	context
+}) => {
+	const id = await newDesign(page, 'Two tabs');
+	await say(page, '4 11 at 9 gull');
+	await saved(page);
+	const other = await context.newPage();
+	await other.goto(`/bench/${id}`);
+	await say(other, '4 11 at 8 gold');
+	await saved(other);
+	await say(page, '1 11 at 10 pennant');
+	const dialog = page.getByRole('dialog', { name: 'This design was changed somewhere else' });
+	await expect(dialog).toBeVisible();
+	await expect(dialog.getByRole('region', { name: 'Saved meanwhile' })).toContainText('4 × 11 at 8 gold');
+	await expect(dialog.getByRole('region', { name: 'Yours, here' })).toContainText('1 × 11 at 10 red');
+	// Closed without a choice: both are there again when she comes back.
+	await page.reload();
+	await expect(dialog).toBeVisible();
+	await dialog.getByRole('button', { name: 'Go on with theirs' }).click();
+	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, white', '4 × 11 at 8, gold']);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, white', '1 × 11 at 10, red']);
+	await saved(page);
+});
+
+test('leaving keeps, and coming back loses nothing: by link, by the back button, by closing', async ({
+	page
+}) => {
+	const id = await newDesign(page, 'Left behind');
+	await say(page, '4 11 at 9 gull');
+	await page.getByRole('link', { name: 'Shelf' }).click();
+	await page.waitForURL(/\/shelf$/);
+	await expect(page.getByRole('heading', { name: 'Left behind' })).toBeVisible();
+	await page.goBack();
+	await expect(row(page, '4 × 11 at 9, white')).toBeVisible();
+	await expect(page.getByText('kept once')).toBeVisible();
+	await say(page, '4 11 at 8 gold');
+	await page.goto('/quotes'); // straight away, before the save could have gone
+	await page.goto(`/bench/${id}`);
+	await expect(row(page, '4 × 11 at 8, gold')).toBeVisible();
+	await saved(page);
+	await expect(page.getByRole('dialog')).toBeHidden();
+});
+
+test('a server that does not answer: it says so, keeps trying, and hands over when it is back', async ({
+	page,
+	app
+}) => {
+	await newDesign(page, 'Patient column');
+	await say(page, '4 11 at 9 gull');
+	await saved(page);
+	await page.route('**/save', (route) => route.abort());
+	await say(page, '4 11 at 8 gold');
+	await expect(page.locator('[data-name=save-state]')).toContainText(
+		'the server does not answer, trying again'
+	);
+	await app.restart();
+	await page.unroute('**/save');
+	await saved(page);
+	await page.reload();
+	await expect(row(page, '4 × 11 at 8, gold')).toBeVisible();
+});
+
+test('colourways: another colour, another picture; a slot left open has no cost', async ({ page }) => {
+	await newDesign(page, 'Coloured column');
+	await say(page, '4 11 at 9 gull x4');
+	await page.getByRole('button', { name: /^Colourway/ }).click();
+	await page.getByRole('button', { name: 'Add a colourway' }).click();
+	await page.getByLabel('Name of this colourway').fill('dusk');
+	await page.getByLabel('Name of this colourway').press('Enter');
+	await page.getByLabel('Colour of white').selectOption({ label: 'thrift pink' });
+	await expect(page.getByText('11 rounds, thrift pink')).toBeVisible();
+	await page.getByLabel('Colour of white').selectOption({ label: 'open until the job' });
+	await expect(figure(page, 'cost')).toContainText('+ ?');
+	await expect(page.getByText(/no colour chosen in this colourway/)).toBeVisible();
+	await page.getByRole('button', { name: 'first colours' }).click();
+	await expect(figure(page, 'cost')).not.toContainText('?');
+});
+
+test('views, lists that print on a page each, and a recipe file that goes out and comes in', async ({
+	page
+}) => {
+	await page.goto('/bench/lighthouse-column');
+	const discs = page.locator('svg[role=img] circle');
+	for (const view of ['side', 'plan', 'front']) {
+		await page.getByRole('button', { name: view, exact: true }).click();
+		await expect(page.getByRole('img', { name: new RegExp(`${view}: 55 balloons`) })).toBeVisible();
+	}
+	await expect(discs).toHaveCount(56);
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'recipe file' }).click();
+	const file = await (await download).path();
+	await page.getByRole('link', { name: 'Lists' }).click();
+	await page.getByLabel('How many').fill('2');
+	await page.getByRole('button', { name: 'Count' }).click();
+	await expect(page.getByRole('heading', { name: '2 × Lighthouse column' })).toBeVisible();
+	await expect(page.getByRole('row', { name: /11 rounds, gull white 48 \d+ \d+/ })).toBeVisible();
+	await expect(page.getByRole('row', { name: /^16 11 8½ hole gull white/ })).toBeVisible();
+	const pdf = await page.pdf({ format: 'Letter' });
+	expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
+	await page.goto('/shelf/open');
+	await page.getByLabel('File').setInputFiles(file);
+	await page.getByRole('button', { name: 'Open', exact: true }).click();
+	await page.waitForURL(/\/bench\/(?!lighthouse)/);
+	await expect(page.getByText('14 layers · 55 balloons')).toBeVisible();
+	expect(await cents(page, 'cost')).toBeGreaterThan(0);
+});

@@ -1,0 +1,85 @@
+import { spawn } from 'node:child_process';
+import { gunzipSync } from 'node:zlib';
+import { get } from 'node:http';
+import { expect, test } from './app.ts';
+
+/** Starts a server that is not meant to stay. @returns what it said and how it ended */
+function runServer(env: Record<string, string>, args: string[] = [], stopAfter?: RegExp) {
+	return new Promise<{ said: string; code: number | null }>((resolve) => {
+		const child = spawn(process.execPath, ['scripts/serve.mjs', ...args], {
+			env: { ...process.env, ...env }
+		});
+		let said = '';
+		const take = (chunk: Buffer) => {
+			said += chunk;
+			if (stopAfter?.test(said)) child.kill('SIGTERM');
+		};
+		child.stdout.on('data', take);
+		child.stderr.on('data', take);
+		child.on('exit', (code) => resolve({ said, code }));
+	});
+}
+
+test('healthz says how it is; pages are compressed; another host name gets nothing', async ({
+	app,
+	request
+}) => {
+	expect(await (await request.get('/healthz')).json()).toEqual({
+		status: 'ok',
+		database: 'ok',
+		version: '0.1.0',
+		engine: '1'
+	});
+	const fetched = await new Promise<{ encoding?: string; length: number; text: string }>((resolve) => {
+		get(`${app.url}/shelf`, { headers: { 'accept-encoding': 'gzip' } }, (response) => {
+			const chunks: Buffer[] = [];
+			response.on('data', (c: Buffer) => chunks.push(c));
+			response.on('end', () => {
+				const body = Buffer.concat(chunks);
+				resolve({
+					encoding: response.headers['content-encoding'],
+					length: body.length,
+					text: gunzipSync(body).toString()
+				});
+			});
+		});
+	});
+	expect(fetched.encoding).toBe('gzip');
+	expect(fetched.text).toContain('Lighthouse column');
+	expect(fetched.length).toBeLessThan(fetched.text.length / 3);
+	const other = await request.get('/shelf', { headers: { host: 'tally.example' } });
+	expect(other.status()).toBe(421);
+});
+
+test('forms from another page are refused, those of localhost are ours', async ({ app, request }) => {
+	const theme = (headers: Record<string, string>) =>
+		request.post('/theme', { form: { theme: 'light', back: '/shelf' }, headers, maxRedirects: 0 });
+	expect((await theme({ origin: 'http://elsewhere.example' })).status()).toBe(403);
+	expect((await theme({ origin: app.url })).status()).toBe(303);
+	const host = new URL(app.url).host.replace('127.0.0.1', 'localhost');
+	expect((await theme({ origin: `http://${host}`, host })).status()).toBe(303);
+});
+
+test('a wrong configuration ends with a sentence, a taken port too', async ({ app }) => {
+	const cases: [Record<string, string>, RegExp][] = [
+		[{ PORT: 'abc' }, /PORT is “abc”. Give a number/],
+		[{ PORT: '4391', BODY_LIMIT: '5' }, /BODY_LIMIT is “5”/],
+		[{ PORT: '4391', HOST: '0.0.0.0' }, /only this machine is let in/],
+		[{ PORT: '4391', DATABASE_URL: 'mysql://x' }, /DATABASE_URL is “mysql:\/\/x”/],
+		[{ PORT: '4391', DATABASE_URL: 'file:test-results/empty.db' }, /The database is empty/],
+		[{ PORT: new URL(app.url).port, DATABASE_URL: `file:${app.database}` }, /is taken/]
+	];
+	for (const [env, sentence] of cases) {
+		const { said, code } = await runServer(env);
+		expect(said).toMatch(sentence);
+		expect(code).toBe(1);
+		expect(said).not.toMatch(/\n\s+at /);
+	}
+});
+
+test('opened to the network it warns; SIGTERM ends it cleanly', async ({ app }) => {
+	const env = { PORT: '4392', DATABASE_URL: `file:${app.database}` };
+	const { said, code } = await runServer(env, ['--open-to-network'], /Bright Tally is at/);
+	expect(said).toContain('Warning: anyone on your network');
+	expect(code).toBe(0);
+});
