@@ -6,7 +6,6 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
 		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-		benchmark: { include: ['src/**/*.bench.ts'] },
 		environment: 'node'
 	}
 });

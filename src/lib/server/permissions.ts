@@ -7,6 +7,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/theme': 'public',
 	'/shelf': 'design',
 	'/shelf/open': 'design',
+	'/shelf/picture/[design]': 'design',
 	'/bench': 'design',
 	'/bench/[design]': 'design',
 	'/bench/[design]/save': 'design',

@@ -59,7 +59,7 @@ export const slotOfPlace = (cluster: Cluster, place: number, ring: StackRing): s
 	cluster.places[place]!.slot ??
 	slotAt(cluster.pattern, { place, ringOfRow: ring.ringOfRow, ringOfStack: ring.ringOfStack });
 
-/** Places a stack three times: as assumed, and at both ends of sizes and squash. */
+/** Places a stack as assumed, and at both ends of sizes and squash where those are asked for. */
 export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): PlacedStack {
 	const rings = ringsOf(stack);
 	const diameters = new Map<Place, Diameter>();
@@ -91,14 +91,25 @@ export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): Pl
 		);
 	};
 	const layers = at('assumed', stack.squash);
-	const low = at('low', Math.min(SQUASH.low, stack.squash));
-	const high = at('high', Math.max(SQUASH.high, stack.squash));
+	// The ends are asked for now and then, the height at every keystroke: they are placed when somebody asks.
+	let ends: readonly (readonly PlacedLayer[])[] | undefined;
 	const interval = (height: (layers: readonly PlacedLayer[]) => number): Interval => {
-		const [usual, a, b] = [height(layers), height(low), height(high)];
+		const usual = height(layers);
+		const both = () => {
+			ends ??= [
+				at('low', Math.min(SQUASH.low, stack.squash)),
+				at('high', Math.max(SQUASH.high, stack.squash))
+			];
+			return ends.map(height);
+		};
 		return {
 			usual,
-			low: Math.min(usual, a, b),
-			high: Math.max(usual, a, b),
+			get low() {
+				return Math.min(usual, ...both());
+			},
+			get high() {
+				return Math.max(usual, ...both());
+			},
 			known: known && layers.length > 0
 		};
 	};

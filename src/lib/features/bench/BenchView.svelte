@@ -269,6 +269,7 @@
 		grid-template-columns: 430px minmax(0, 1fr) 286px;
 	}
 	.picture {
+		contain: layout paint;
 		display: flex;
 		min-height: 0;
 		min-width: 0;

@@ -7,6 +7,7 @@
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash from '@lucide/svelte/icons/trash';
+	import type { Attachment } from 'svelte/attachments';
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import { slotsOf } from '../../core/recipe/pattern.ts';
@@ -58,6 +59,14 @@
 	const label = $derived(
 		`${text.join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
 	);
+	/** Rows far out of sight are a name and a height only: what nobody sees is not drawn. */
+	let near = $state(true);
+	const watch: Attachment<HTMLElement> = (element) => {
+		const options = { root: element.closest('[data-scroll]'), rootMargin: '80px' };
+		const observer = new IntersectionObserver(([seen]) => (near = seen?.isIntersecting ?? true), options);
+		observer.observe(element);
+		return () => observer.disconnect();
+	};
 	const acts: { act: RowAct; label: string; icon: typeof Plus }[] = [
 		{ act: 'edit', label: 'Change its words (Enter)', icon: Pencil },
 		{ act: 'fewer', label: 'One layer fewer (−)', icon: Minus },
@@ -69,8 +78,8 @@
 	];
 </script>
 
-<div class="row" class:selected class:ghost>
-	<span class="height figures" aria-hidden="true">{height}</span>
+<div class="row" class:selected class:ghost {@attach watch}>
+	{#if near}<span class="height figures" aria-hidden="true">{height}</span>{/if}
 	<span class="tick" aria-hidden="true"></span>
 	{#if !ghost}
 		<span class="handle" use:dragHandle aria-label="Drag {label}"
@@ -88,23 +97,25 @@
 		ondblclick={() => onact('edit')}
 		{onkeydown}
 	>
-		<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
-		<span class="words">
-			<span class="figures said" class:several={text.length > 1}>
-				{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
-						part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
-					<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
-				{/each}
+		{#if near}
+			<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
+			<span class="words">
+				<span class="figures said" class:several={text.length > 1}>
+					{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
+							part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
+						<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
+					{/each}
+				</span>
+				<span class="slots">
+					{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
+					{#each named as slot, index (index)}
+						{#if index > 0}<span>/</span>{/if}
+						<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
+					{/each}
+				</span>
 			</span>
-			<span class="slots">
-				{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
-				{#each named as slot, index (index)}
-					{#if index > 0}<span>/</span>{/if}
-					<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
-				{/each}
-			</span>
-		</span>
-		{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
+			{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
+		{/if}
 	</button>
 	{#if selected && !ghost}
 		<span class="acts">
@@ -123,6 +134,7 @@
 		display: grid;
 		grid-template-columns: 54px minmax(0, 1fr);
 		height: 52px;
+		contain: layout style;
 	}
 	.height {
 		position: absolute;
@@ -160,9 +172,15 @@
 	.main:hover:not(:disabled) {
 		background: var(--tint);
 	}
-	.selected {
+	.selected .main {
 		background: var(--tint);
-		box-shadow: inset 3px 0 0 var(--ink);
+	}
+	.selected::before {
+		position: absolute;
+		inset: 0 auto 0 0;
+		width: 3px;
+		background: var(--ink);
+		content: '';
 	}
 	.ghost .glyph {
 		opacity: 0.5;

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { tick } from 'svelte';
+	import { fromAction } from 'svelte/attachments';
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import {
 		duplicateLayer,
@@ -49,8 +50,23 @@
 		return Math.min(124 / widest, 38 / tallest);
 	});
 	const known = $derived(bench.placed?.overall.known ?? false);
-	const heightOf = (id: string) =>
-		known ? formatFeet((bench.tops[rowOf.get(id) ?? 0] ?? 0) as Millimetres) : '—';
+	const heights = $derived(bench.tops.map((top) => (known ? formatFeet((top ?? 0) as Millimetres) : '—')));
+	const slots = $derived(bench.shown.slots);
+	const colourway = $derived(bench.shown.colourways.find((c) => c.id === bench.chosen.id));
+	/** Rows are dragged with a pointer: until one is over the panel, nothing is made ready for it. */
+	let armed = $state(false);
+	const zone = $derived(
+		armed &&
+			fromAction(dragHandleZone, () => ({
+				items: rows,
+				flipDurationMs: 120,
+				dropTargetStyle: {},
+				zoneTabIndex: -1,
+				zoneItemTabIndex: -1,
+				autoAriaDisabled: true,
+				dragDisabled: bench.ghost !== null
+			}))
+	);
 	const onTop = $derived(bench.entryIndex >= bench.layers.length);
 	/** Row on whose top the entry line stands when it is not above all. */
 	const below = $derived(onTop ? null : (bench.layers[bench.entryIndex - 1]?.id ?? null));
@@ -118,6 +134,8 @@
 		dragged = null;
 		bench.change((d) => orderLayers(d, detail.items.map((l) => l.id).reverse()));
 	}
+	/** The library's own events, which no element is typed to have. */
+	const events: object = { onconsider: consider, onfinalize: finalize };
 	const upright = $derived(bench.stack?.upright);
 	const foot = $derived.by(() => {
 		const count = bench.tally.stacks.reduce((a, s) => a + s.placed.layers.length, 0);
@@ -144,36 +162,28 @@
 	/>
 {/snippet}
 
-<section class="panel" aria-label="Recipe" bind:this={panel}>
-	<div class="scroll">
+<section
+	class="panel"
+	aria-label="Recipe"
+	bind:this={panel}
+	onpointermove={() => (armed = true)}
+	onkeydowncapture={() => (armed = false)}
+>
+	<div class="scroll" data-scroll>
 		<div class="stand">
 			{#if onTop || bench.editing}{@render entryLine('on top')}{/if}
-			<div
-				class="rows"
-				role="list"
-				use:dragHandleZone={{
-					items: rows,
-					flipDurationMs: 120,
-					dropTargetStyle: {},
-					zoneTabIndex: -1,
-					zoneItemTabIndex: -1,
-					autoAriaDisabled: true,
-					dragDisabled: bench.ghost !== null
-				}}
-				onconsider={consider}
-				onfinalize={finalize}
-			>
+			<div class="rows" role="list" {@attach zone} {...events}>
 				{#each rows as layer (layer.id)}
 					<div role="listitem">
 						{#if below === layer.id && !bench.editing}{@render entryLine('here')}{/if}
 						<LayerRow
 							{layer}
 							row={rowOf.get(layer.id) ?? 0}
-							slots={bench.shown.slots}
-							colourway={bench.shown.colourways.find((c) => c.id === bench.chosen.id)}
+							{slots}
+							{colourway}
 							catalogue={bench.catalogue}
 							{scale}
-							height={heightOf(layer.id)}
+							height={heights[rowOf.get(layer.id) ?? 0] ?? '—'}
 							selected={bench.selected === layer.id}
 							ghost={bench.ghost === layer.id}
 							onselect={() => (bench.selected = layer.id)}
@@ -210,6 +220,7 @@
 
 <style>
 	.panel {
+		contain: layout paint;
 		display: flex;
 		min-height: 0;
 		flex-direction: column;

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
-	import Discs from './Discs.svelte';
+	import Balls from './Balls.svelte';
 	import Person from './Person.svelte';
 
 	interface Props {
@@ -27,10 +27,19 @@
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
 	const personAt = $derived(Math.min(width - 40, centre + list.halfWidth * scale + 300 * scale + 30));
 	const top = $derived(floor - list.height * scale);
+	const balls = $derived(
+		lit === null ? list.discs : list.discs.map((disc) => ({ ...disc, faint: disc.row !== lit }))
+	);
 </script>
 
-<div class="h-full w-full" bind:clientWidth={width} bind:clientHeight={height}>
-	<svg {width} {height} role="img" aria-label={label} class="block">
+<div
+	class="relative h-full w-full"
+	bind:clientWidth={width}
+	bind:clientHeight={height}
+	role="img"
+	aria-label={label}
+>
+	<svg {width} {height} class="absolute inset-0" aria-hidden="true">
 		{#if front}
 			<ellipse
 				cx={centre}
@@ -54,7 +63,6 @@
 				/>
 			{/if}
 		{/if}
-		<g transform="translate({centre} {front ? floor : floor}) scale({scale})"><Discs {list} {lit} /></g>
 		{#if front && list.discs.length > 0}
 			<g stroke="var(--muted)" fill="none">
 				<path d="M{left - 5} {top}h10M{left} {top}V{floor}M{left - 5} {floor}h10" />
@@ -72,6 +80,9 @@
 			>
 		{/if}
 	</svg>
+	<div class="absolute inset-0">
+		<Balls {balls} paints={list.paints} {width} {height} at={{ x: centre, y: floor }} {scale} />
+	</div>
 </div>
 
 <style>

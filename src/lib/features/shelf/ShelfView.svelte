@@ -2,9 +2,7 @@
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatMoney, type Money } from '../../core/money/money.ts';
 	import type { Amount } from '../../core/cost/amount.ts';
-	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { percentText } from '../bench/tape-words.ts';
-	import MiniPicture from '../picture/MiniPicture.svelte';
 
 	interface Item {
 		readonly id: string;
@@ -12,7 +10,7 @@
 		readonly tags: readonly string[];
 		readonly keptNumber: number;
 		readonly ahead: boolean;
-		readonly picture: DrawList | null;
+		readonly picture: { readonly src: string; readonly height: number; readonly width: number } | null;
 		readonly cost: Amount;
 		readonly price: Money | undefined;
 		readonly margin: number | undefined;
@@ -34,7 +32,13 @@
 	{#each items as item (item.id)}
 		<li>
 			<a href="/bench/{item.id}" class="picture" aria-label="Open {item.name}"
-				><MiniPicture list={item.picture} {scale} height={HEIGHT} /></a
+				>{#if item.picture}<img
+						src={item.picture.src}
+						alt=""
+						width={Math.ceil(item.picture.width * scale)}
+						height={Math.ceil(item.picture.height * scale)}
+						loading="lazy"
+					/>{/if}</a
 			>
 			<div class="tape">
 				<h2><a href="/bench/{item.id}">{item.name}</a></h2>

@@ -24,6 +24,16 @@ export interface KeptVersion {
 	readonly keptAt: Date;
 }
 
+export interface ShelfRow {
+	readonly id: string;
+	readonly name: string;
+	readonly revision: number;
+	readonly keptNumber: number;
+	readonly ahead: boolean;
+	readonly versionId: string | null;
+	readonly keptAt: Date | null;
+}
+
 export interface Save {
 	/** Made by the client: repeating a save changes nothing. */
 	readonly saveId: string;
@@ -58,17 +68,8 @@ export function designs(db: Database, actor: Actor) {
 				.get();
 			return row?.id;
 		},
-		/** Every design with its last kept version; designs never kept have none. Newest change first. */
-		async shelf(): Promise<
-			{
-				id: string;
-				name: string;
-				keptNumber: number;
-				ahead: boolean;
-				versionId: string | null;
-				keptAt: Date | null;
-			}[]
-		> {
+		/** Every design (or the one asked for) with its last kept version; never kept ones have none. Newest change first. */
+		async shelf(only?: string): Promise<ShelfRow[]> {
 			const rows = await db.read
 				.select({
 					id: design.id,
@@ -88,9 +89,9 @@ export function designs(db: Database, actor: Actor) {
 						eq(designVersion.number, design.keptNumber)
 					)
 				)
-				.where(eq(design.workspaceId, workspaceId))
+				.where(only === undefined ? eq(design.workspaceId, workspaceId) : one(only))
 				.orderBy(desc(design.changedAt), design.name);
-			return rows.map(({ revision, keptRevision, ...row }) => ({ ...row, ahead: revision !== keptRevision }));
+			return rows.map(({ keptRevision, ...row }) => ({ ...row, ahead: row.revision !== keptRevision }));
 		},
 		/** Creates a design; repeating it with the same id changes nothing. */
 		async create(id: string, recipe: Recipe, now: Date): Promise<void> {

@@ -2,6 +2,7 @@ import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { clients } from './clients.ts';
 import { designs } from './designs.ts';
+import { memoOf } from './memo.ts';
 import { quotes, sentQuotes } from './quotes.ts';
 import { stock } from './stock.ts';
 import { workspaces } from './workspaces.ts';
@@ -14,7 +15,8 @@ export function createRepos(db: Database, actor: Actor) {
 		designs: designs(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
-		sentQuotes: sentQuotes(db, actor)
+		sentQuotes: sentQuotes(db, actor),
+		memo: memoOf(db, actor)
 	};
 }
 export type Repos = ReturnType<typeof createRepos>;

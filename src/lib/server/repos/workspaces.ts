@@ -19,6 +19,11 @@ export function workspaces(db: Database, actor: Actor) {
 				}
 			);
 		},
+		/** Changes with every change of stock or settings; undefined without a workspace. */
+		async stamp(): Promise<number | undefined> {
+			const row = await db.read.select({ stamp: workspace.stockRevision }).from(workspace).where(own).get();
+			return row?.stamp;
+		},
 		async create(settings: Settings, now: Date): Promise<void> {
 			await db.write(async (tx) => {
 				await tx

@@ -3,9 +3,10 @@ import type { Money } from '../../core/money/money.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { drawStack, type DrawList } from '../../core/scene/draw-list.ts';
-import { tally } from '../../core/tally/tally.ts';
+import { boxHeight, svgOf } from '../../core/scene/svg.ts';
+import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import { contextOf, loadLibrary, loadStudio } from './studio.ts';
+import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
 /** One design on the Shelf, as its last kept version (its working copy where it was never kept). */
 export interface ShelfItem {
@@ -14,7 +15,8 @@ export interface ShelfItem {
 	readonly tags: readonly string[];
 	readonly keptNumber: number;
 	readonly ahead: boolean;
-	readonly picture: DrawList | null;
+	/** Where its picture is: an address that changes with what it shows. */
+	readonly picture: Picture | null;
 	readonly cost: Amount;
 	/** Undefined where no price can be worked out. */
 	readonly price: Money | undefined;
@@ -23,36 +25,28 @@ export interface ShelfItem {
 	readonly balloons: number;
 }
 
+/** How large a picture is, mm, so that all can stand at one scale before they are there. */
+export interface Picture {
+	readonly src: string;
+	readonly height: number;
+	readonly width: number;
+}
+
 export const SHELF_SORTS = ['changed', 'name', 'price', 'margin', 'time'] as const;
 export type ShelfSort = (typeof SHELF_SORTS)[number];
 export const SHELF_PAGE = 24;
 
-/** What was worked out, by version and stock: a kept version never changes, so neither does this. Bounded. */
-const worked = new Map<string, ShelfItem>();
-const MOST_WORKED = 4000;
+type Row = Awaited<ReturnType<Repos['designs']['shelf']>>[number];
 
 export async function shelf(
 	repos: Repos,
 	query: { search: string; tag: string; sort: ShelfSort; page: number }
 ) {
 	const [studio, rows] = await Promise.all([loadStudio(repos), repos.designs.shelf()]);
-	const context = contextOf(studio);
 	const items: ShelfItem[] = [];
 	for (const row of rows) {
-		const key = `${row.id}/${row.versionId}/${studio.stamp}`;
-		let item = row.versionId === null ? undefined : worked.get(key);
-		if (!item) {
-			const recipe =
-				row.versionId === null
-					? (await repos.designs.find(row.id))?.recipe
-					: (await repos.designs.version(row.versionId))?.recipe;
-			if (!recipe) continue;
-			const library = await loadLibrary(repos, recipe);
-			item = workOut(row, recipe, { ...context, library: (id) => library.get(id) });
-			if (worked.size >= MOST_WORKED) worked.clear();
-			if (row.versionId !== null) worked.set(key, item);
-		}
-		items.push({ ...item, ahead: row.ahead });
+		const found = await worked(repos, studio, row);
+		if (found) items.push({ ...found.item, ahead: row.ahead });
 	}
 	const tags = [...new Set(items.flatMap((i) => i.tags))].sort();
 	const found = items.filter(
@@ -95,33 +89,46 @@ function sort(items: ShelfItem[], by: ShelfSort): ShelfItem[] {
 	}
 }
 
-function workOut(
-	row: { id: string; keptNumber: number; ahead: boolean },
-	recipe: Recipe,
-	context: Parameters<typeof tally>[3]
-): ShelfItem {
-	const counted = tally(recipe, null, 1, context);
+/** One design worked out: a kept version never changes, so until stock or settings do it is worked out once. */
+function worked(repos: Repos, studio: Studio, row: Row) {
+	const version = row.versionId ?? `${row.id}~${row.revision}`;
+	return repos.memo.take(`shelf/${row.id}`, `${version}/${studio.stamp}`, async () => {
+		const { designs } = repos;
+		const source = row.versionId === null ? await designs.find(row.id) : await designs.version(row.versionId);
+		if (!source) return undefined;
+		const { recipe } = source;
+		const context = contextOf(studio, await loadLibrary(repos, recipe));
+		const counted = tally(recipe, null, 1, context);
+		const list = pictureOf(recipe, counted, context);
+		const priced = counted.price.status === 'priced' ? counted.price : undefined;
+		const src = `/shelf/picture/${row.id}?at=${encodeURIComponent(`${version}/${studio.stamp}`)}`;
+		const item: ShelfItem = {
+			id: row.id,
+			name: recipe.name,
+			tags: recipe.tags,
+			keptNumber: row.keptNumber,
+			ahead: row.ahead,
+			picture: list && { src, height: boxHeight(list), width: list.halfWidth * 2 },
+			cost: counted.cost.total,
+			price: priced?.net,
+			margin: priced?.margin,
+			seconds: counted.cost.seconds.valueOf(),
+			balloons: counted.bill.balloons
+		};
+		return { item, svg: list && svgOf(list) };
+	});
+}
+
+function pictureOf(recipe: Recipe, counted: Tally, { catalogue }: TallyContext): DrawList | null {
 	const stack = stackIn(recipe);
 	const placed = counted.stacks[0]?.placed;
-	const priced = counted.price.status === 'priced' ? counted.price : undefined;
-	return {
-		id: row.id,
-		name: recipe.name,
-		tags: recipe.tags,
-		keptNumber: row.keptNumber,
-		ahead: row.ahead,
-		picture:
-			stack && placed
-				? drawStack(stack, placed, {
-						colourway: recipe.colourways[0],
-						catalogue: context.catalogue,
-						view: 'front'
-					})
-				: null,
-		cost: counted.cost.total,
-		price: priced?.net,
-		margin: priced?.margin,
-		seconds: counted.cost.seconds.valueOf(),
-		balloons: counted.bill.balloons
-	};
+	if (!stack || !placed) return null;
+	return drawStack(stack, placed, { colourway: recipe.colourways[0], catalogue, view: 'front' });
+}
+
+/** The picture of one design of the Shelf as an SVG file; undefined where there is nothing to see. */
+export async function shelfPicture(repos: Repos, design: string): Promise<string | undefined> {
+	const [studio, rows] = await Promise.all([loadStudio(repos), repos.designs.shelf(design)]);
+	const found = rows[0] && (await worked(repos, studio, rows[0]));
+	return found?.svg ?? undefined;
 }

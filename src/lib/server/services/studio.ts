@@ -1,4 +1,4 @@
-import { catalogue } from '../../core/materials/catalogue.ts';
+import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
@@ -15,10 +15,13 @@ export interface Studio {
 }
 
 export async function loadStudio(repos: Repos): Promise<Studio> {
-	const found = await repos.workspaces.find();
-	if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
-	const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
-	return { settings: found.settings, materials, colours, stamp: found.stockRevision };
+	const stamp = await repos.workspaces.stamp();
+	return repos.memo.take('studio', String(stamp), async () => {
+		const found = await repos.workspaces.find();
+		if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
+		const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
+		return { settings: found.settings, materials, colours, stamp: found.stockRevision };
+	});
 }
 
 /** The last kept versions of all designs used by a recipe, at any depth. */
@@ -38,10 +41,10 @@ export async function loadLibrary(repos: Repos, recipe: Recipe): Promise<Map<str
 const usedBy = (recipe: Recipe): string[] =>
 	recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
 
+const catalogues = new WeakMap<Studio, Catalogue>();
+
 export function contextOf(studio: Studio, library: ReadonlyMap<string, Recipe> = new Map()): TallyContext {
-	return {
-		catalogue: catalogue(studio.materials, studio.colours),
-		rates: studio.settings.rates,
-		library: (design) => library.get(design)
-	};
+	let indexed = catalogues.get(studio);
+	if (!indexed) catalogues.set(studio, (indexed = catalogue(studio.materials, studio.colours)));
+	return { catalogue: indexed, rates: studio.settings.rates, library: (design) => library.get(design) };
 }

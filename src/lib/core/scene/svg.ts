@@ -1,0 +1,28 @@
+import type { DrawList } from './draw-list.ts';
+import { shade } from './shade.ts';
+
+/** Height of the box a picture needs: the piece, or the upright that stands above it. mm */
+export const boxHeight = ({ height, pole }: DrawList): number => Math.max(height, pole?.height ?? 0);
+
+const round = (value: number): number => Math.round(value);
+
+/**
+ * A picture as an SVG file of its own, in millimetres, standing on the lower edge. For small pictures: places are
+ * rounded to the millimetre.
+ */
+export function svgOf(list: DrawList): string {
+	const height = boxHeight(list);
+	const defs = list.paints.map(({ hex, finish }, i) => {
+		const stops = shade(hex, finish).map((s) => `<stop offset="${s.at}" stop-color="${s.hex}"/>`);
+		return `<radialGradient id="g${i}" cx=".5" cy=".5" r=".62" fx=".34" fy=".3">${stops.join('')}</radialGradient>`;
+	});
+	const discs = list.discs.map(
+		({ x, y, r, paint }) =>
+			`<circle cx="${round(x)}" cy="${round(-y)}" r="${round(r)}" fill="url(#g${paint})"/>`
+	);
+	const pole = list.pole
+		? `<rect x="-12" y="${-round(list.pole.height)}" width="24" height="${round(list.pole.height)}" fill="#6b747d"/>`
+		: '';
+	const box = [-list.halfWidth, -height, 2 * list.halfWidth, height].map(round).join(' ');
+	return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box}"><defs>${defs.join('')}</defs>${pole}<g stroke="#8a919b" stroke-opacity=".35" stroke-width="4">${discs.join('')}</g></svg>`;
+}

@@ -1,0 +1,45 @@
+import { shade } from '../../core/scene/shade.ts';
+import type { Finish } from '../../core/materials/material.ts';
+
+/** A ball drawn once, at one size, to be stamped many times. Sizes are whole device pixels. */
+export type Sprite = HTMLCanvasElement;
+
+/** A hair round every ball, so that none melts into a light ground or a dark one. */
+const RIM = 'rgb(128 134 146 / 0.3)';
+const MOST = 600;
+const sprites = new Map<string, Sprite>();
+
+/**
+ * The stamp of a ball in a colour and finish: drawn at the very size it is stamped in, so that stamping is a copy.
+ * @param radius device pixels, above 0
+ */
+export function sprite(hex: string, finish: Finish, radius: number): Sprite {
+	const r = Math.max(1, Math.round(radius * 2) / 2);
+	const key = `${hex}/${finish}/${r}`;
+	const had = sprites.get(key);
+	if (had) return had;
+	if (sprites.size >= MOST) sprites.clear();
+	const made = paint(hex, finish, r);
+	sprites.set(key, made);
+	return made;
+}
+
+function paint(hex: string, finish: Finish, r: number): Sprite {
+	const canvas = document.createElement('canvas');
+	const size = Math.ceil(2 * r) + 2;
+	canvas.width = canvas.height = size;
+	const context = canvas.getContext('2d')!;
+	const c = size / 2;
+	// The light stands up and to the left, as everywhere balls are drawn.
+	const light = context.createRadialGradient(c - 0.32 * r, c - 0.4 * r, 0, c, c, 1.24 * r);
+	for (const stop of shade(hex, finish)) light.addColorStop(stop.at, stop.hex);
+	context.globalAlpha = finish === 'see-through' ? 0.86 : 1;
+	context.beginPath();
+	context.arc(c, c, r, 0, 2 * Math.PI);
+	context.fillStyle = light;
+	context.fill();
+	context.globalAlpha = 1;
+	context.strokeStyle = RIM;
+	context.stroke();
+	return canvas;
+}

@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { loadDemo } from '../../scripts/demo/load.ts';
+import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
+import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
+import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import { insertLayer, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import { POINT } from '../../src/lib/core/units/number.ts';
+import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+
+/** Runs work against a built server on a throwaway copy of the demo studio. */
+export async function withStudio<T>(
+	port: number,
+	fill: (repos: Repos) => Promise<void>,
+	work: (url: string) => Promise<T>
+): Promise<T> {
+	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-bench-'));
+	const database = `file:${join(folder, 'tally.db')}`;
+	const db = connect(database);
+	await migrateTo(db, 'drizzle');
+	await loadDemo(db, new Date());
+	await fill(createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' }));
+	db.close();
+	const env = { ...process.env, PORT: String(port), DATABASE_URL: database };
+	const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+		env,
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	const url = `http://127.0.0.1:${port}`;
+	try {
+		for (let tries = 0; tries < 100; tries++) {
+			if ((await fetch(`${url}/healthz`).catch(() => undefined))?.ok) return await work(url);
+			await new Promise((resolve) => setTimeout(resolve, 100));
+		}
+		throw new Error('The server did not answer.');
+	} finally {
+		server.kill('SIGTERM');
+		await new Promise((resolve) => server.once('exit', resolve));
+		rmSync(folder, { recursive: true, force: true });
+	}
+}
+
+/** A column of so many unlike layers, keyed through the entry line in the colours of the Stockroom. */
+export async function column(repos: Repos, name: string, layers: number, shift = 0): Promise<Recipe> {
+	const [colours, materials] = await Promise.all([repos.stock.colours(), repos.stock.materials()]);
+	const recipe = emptyRecipe(name, () => crypto.randomUUID()) as RecipeDraft;
+	const says = [
+		'gull',
+		'pennant',
+		'hive gold matte',
+		'spiral left gull / pennant',
+		'checker pennant / limpet'
+	];
+	for (let i = 0; i < layers; i++) {
+		const line = `4 11 at ${(70 + ((i + shift) % 17)) / 8} ${says[(i + shift) % says.length]}`;
+		const { slots, colourways } = recipe as Recipe;
+		const said = parseEntry(line, { slots, colourway: colourways[0], colours, materials, style: POINT });
+		if (!said.ok || said.value.kind !== 'layer') throw new Error(said.ok ? line : said.say);
+		insertLayer(
+			recipe,
+			i,
+			buildLayer(said.value.layer, 0.8, () => crypto.randomUUID())
+		);
+	}
+	return recipe as Recipe;
+}
+
+/** @returns the share `at` (0 to 1) of the measured values, nearest rank */
+export function quantile(values: readonly number[], at: number): number {
+	const sorted = [...values].sort((a, b) => a - b);
+	return sorted[Math.min(sorted.length - 1, Math.ceil(at * sorted.length) - 1)]!;
+}
+
+/** One line of the report: what was measured, against what was asked. */
+export function report(what: string, measured: number, limit: number, unit: string, more = false): boolean {
+	const reached = more ? measured >= limit : measured < limit;
+	const sign = more ? '≥' : '<';
+	console.log(
+		`${reached ? 'reached' : 'MISSED '}  ${what.padEnd(64)} ${measured.toFixed(2).padStart(8)} ${unit} (${sign} ${limit} ${unit})`
+	);
+	return reached;
+}
