@@ -50,9 +50,9 @@ export async function keystrokes(): Promise<boolean[]> {
 			const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 			const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
 			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+			await page.addInitScript(listen);
 			await page.goto(`${url}/bench/bench-sixty`);
 			await page.locator('html[data-ready]').waitFor({ state: 'attached' });
-			await page.evaluate(listen);
 			const line = [...'4 11 at 9 pennant x3'].map((c) => (c === ' ' ? 'Space' : c));
 			const typing = [...line, ...line.map(() => 'Backspace')];
 			await press(page, typing);
