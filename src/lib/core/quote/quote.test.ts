@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { POINT } from '../units/number.ts';
+import { priceQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
+import { isCalendarDay, readQuote, type RawQuote } from './read-form.ts';
+
+const plain: QuoteTerms = {
+	occasion: 'Regatta',
+	venue: 'Slipway',
+	setting: 'indoor',
+	deliveryMinor: 0,
+	deliveryCostMinor: 0,
+	method: 'margin',
+	margin: '50',
+	markup: '100',
+	rush: '0',
+	discount: null,
+	tax: '0',
+	deposit: '0',
+	validDays: 14,
+	note: ''
+};
+const column = design('column', '4 16 at 12 grey', '4 11 at 9 white x6');
+const small = design('small', '4 5 at 4 white x3');
+const item = (id: string, quantity: number, recipe = column): QuoteItem => ({
+	id,
+	recipe,
+	colourway: null,
+	quantity
+});
+const context = (price: Partial<typeof rates.price> = {}) => ({
+	catalogue: studio,
+	rates: { ...rates, price: { ...rates.price, ...price } },
+	library: () => undefined
+});
+const priced = (terms: Partial<QuoteTerms>, items = [item('a', 2), item('b', 1, small)], ctx = context()) =>
+	priceQuote(items, { ...plain, ...terms }, ctx);
+
+describe('a quote', () => {
+	test('is priced as a whole: the cost of its lines and the delivery, by the quote’s own method', () => {
+		const quote = priced({ deliveryMinor: 4000, deliveryCostMinor: 1500 });
+		const goods = quote.lines.reduce((a, l) => a + l.cost.known.minor, 0);
+		expect(quote.cost.known.minor).toBe(goods + 1500);
+		if (quote.price.status !== 'priced') throw new Error();
+		expect(quote.price.base.minor).toBe(goods * 2 + 4000);
+		expect(quote.price.profit.minor).toBe(goods * 2 + 4000 - goods - 1500);
+		expect(priced({ method: 'markup', markup: '60' }).price).toMatchObject({
+			base: { minor: Math.round(goods * 1.6) }
+		});
+	});
+	test('two on one line cost less than twice one: batches and spares are shared', () => {
+		const [one] = priced({}, [item('a', 1)]).lines;
+		const [two] = priced({}, [item('a', 2)]).lines;
+		expect(two!.cost.known.minor).toBeLessThan(2 * one!.cost.known.minor);
+		expect(two!.tally.bill.balloons).toBe(2 * one!.tally.bill.balloons);
+	});
+	test('what a delivery costs may be unknown: then every total says so', () => {
+		expect(priced({ deliveryCostMinor: null }).cost.unknown).toEqual(['delivery']);
+	});
+	test('a margin no price reaches gives no amounts at all', () => {
+		const quote = priced({ margin: '100' });
+		expect(quote.price.status).toBe('refused');
+		expect(quote.lines.map((l) => l.shown.minor)).toEqual([0, 0]);
+	});
+	test('an empty quote costs its delivery only', () => {
+		expect(priced({ deliveryMinor: 2500 }, []).price).toMatchObject({
+			net: { minor: 2500 },
+			total: { minor: 2500 }
+		});
+	});
+	test('what the client reads always sums: lines + delivery − discount = net, net + tax = total', () => {
+		const anyTerms = fc.record({
+			deliveryMinor: fc.integer({ min: 0, max: 20_000 }),
+			margin: fc.integer({ min: 0, max: 90 }).map(String),
+			rush: fc.integer({ min: 0, max: 40 }).map(String),
+			tax: fc.constantFrom('0', '7', '77/10', '20'),
+			discount: fc.oneof(
+				fc.constant(null),
+				fc.integer({ min: 0, max: 100 }).map((n) => ({ kind: 'percent' as const, percent: String(n) })),
+				fc.integer({ min: 0, max: 50_000 }).map((minor) => ({ kind: 'amount' as const, minor }))
+			)
+		});
+		const anyWay = fc.record({
+			pricePoint: fc.constantFrom(
+				null,
+				{ step: 500, mode: 'up' as const },
+				{ step: 100, mode: 'nearest' as const }
+			),
+			minimumMinor: fc.constantFrom(0, 30_000),
+			inclusive: fc.boolean()
+		});
+		fc.assert(
+			fc.property(anyTerms, anyWay, (terms, { inclusive, ...way }) => {
+				const quote = priced(terms, undefined, context({ ...way, tax: { percent: '0', inclusive } }));
+				if (quote.price.status !== 'priced') throw new Error();
+				const lines = quote.lines.reduce((a, l) => a + l.shown.minor, 0);
+				const { net, tax, total } = quote.price;
+				expect(lines + quote.delivery.minor).toBe(quote.subtotal.minor);
+				const shown = quote.subtotal.minor - quote.discount.minor;
+				expect(shown).toBe(inclusive && terms.tax !== '0' ? total.minor : net.minor);
+				expect(net.minor + tax.minor).toBe(total.minor);
+				for (const line of quote.lines) expect(line.shown.minor).toBeGreaterThanOrEqual(0);
+			}),
+			{ numRuns: 60 }
+		);
+	});
+});
+
+describe('the fields of a quote', () => {
+	const raw: RawQuote = {
+		client: 'Tidewick Library',
+		eventDate: '2027-06-12',
+		zone: 'America/New_York',
+		occasion: ' Reading day ',
+		venue: '',
+		setting: 'indoor',
+		delivery: '40',
+		deliveryCost: '',
+		method: 'margin',
+		margin: '48',
+		markup: '90',
+		rush: '0',
+		discountKind: 'none',
+		discount: 'not looked at',
+		tax: '7.7',
+		deposit: '30',
+		validDays: '14',
+		note: '',
+		lines: [{ id: 'l', versionId: 'd.1', colourwayId: '', quantity: '2' }]
+	};
+	const read = (change: Partial<RawQuote>) =>
+		readQuote({ ...raw, ...change }, { currency: 'USD', style: POINT });
+	test('are read exactly: percentages as fractions, a blank cost as unknown, no date as no date', () => {
+		expect(read({ eventDate: '' }).value).toMatchObject({
+			eventDate: null,
+			terms: {
+				tax: '77/10',
+				deliveryMinor: 4000,
+				deliveryCostMinor: null,
+				discount: null,
+				occasion: 'Reading day'
+			},
+			lines: [{ colourwayId: null, quantity: 2 }]
+		});
+		expect(read({ discountKind: 'percent', discount: '12 1/2' }).value!.terms.discount).toEqual({
+			kind: 'percent',
+			percent: '25/2'
+		});
+		expect(read({ discountKind: 'amount', discount: '12.50' }).value!.terms.discount).toEqual({
+			kind: 'amount',
+			minor: 1250
+		});
+	});
+	test.each<[Partial<RawQuote>, string, RegExp]>([
+		[{ client: '  ' }, 'client', /Who is it for/],
+		[{ eventDate: '2027-02-30' }, 'eventDate', /no such day/],
+		[{ delivery: '' }, 'delivery', /blank. Type 0 for none/],
+		[{ delivery: '-4' }, 'delivery', /cannot be negative/],
+		[{ deliveryCost: 'ten' }, 'deliveryCost', /not an amount/],
+		[{ margin: '100' }, 'margin', /No price leaves a margin of 100 %/],
+		[{ margin: '' }, 'margin', /The margin is blank/],
+		[{ markup: '20000' }, 'markup', /at most 10000 %/],
+		[{ tax: '101' }, 'tax', /at most 100 %/],
+		[{ deposit: 'half' }, 'deposit', /not a number/],
+		[{ discountKind: 'percent', discount: '120' }, 'discount', /at most 100 %/],
+		[{ discountKind: 'amount', discount: '' }, 'discount', /The discount is blank/],
+		[{ validDays: '1.5' }, 'validDays', /whole number/],
+		[{ lines: [{ ...raw.lines[0]!, quantity: '0' }] }, 'quantity l', /at least 1/]
+	])('%j gets its sentence at %s', (change, field, sentence) => {
+		const { errors, value } = read(change);
+		expect(value).toBeUndefined();
+		expect(errors[field as keyof typeof errors]).toMatch(sentence);
+		expect(Object.keys(errors)).toEqual([field]);
+	});
+	test('a margin over 100 is no mistake while the price is made by markup', () =>
+		expect(read({ method: 'markup', margin: '100' }).value).toBeDefined());
+	test.each([
+		['2028-02-29', true],
+		['2027-02-29', false],
+		['2027-13-01', false],
+		['27-01-01', false],
+		['2027-1-1', false]
+	])('%s is a calendar day: %s (Gregorian leap years)', (day, is) => expect(isCalendarDay(day)).toBe(is));
+});

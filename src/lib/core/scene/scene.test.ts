@@ -1,0 +1,55 @@
+import { describe, expect, test } from 'vitest';
+import { design, studio } from '../../../../tests/kit/studio.ts';
+import { stackIn } from '../recipe/edit.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { placeStack } from '../structures/stack.ts';
+import { drawStack, type View } from './draw-list.ts';
+import { boxHeight, svgOf } from './svg.ts';
+
+const draw = (recipe: Recipe, view: View = 'front') => {
+	const stack = stackIn(recipe)!;
+	return drawStack(stack, placeStack(stack), { colourway: recipe.colourways[0], catalogue: studio, view });
+};
+const column = design('column', '4 11 at 10 white', '4 11 at 10 gold / white', 'pole 7 ft');
+
+describe('the draw list', () => {
+	test('is drawn back to front: of three in a ring the one behind the pole comes first', () => {
+		// Places of the lowest ring stand at −30°, 90° and 210°: the second is behind, the audience at −90°.
+		const three = draw(design('three', '3 11 at 10 white / gold / red'));
+		const hexes = three.discs.map((d) => three.paints[d.paint]!.hex);
+		expect(hexes[0]).toBe('#e2a32b');
+		expect(three.discs[0]!.x).toBeCloseTo(0, 6);
+		expect(new Set(hexes.slice(1))).toEqual(new Set(['#f4f2ec', '#c8402f']));
+	});
+	test('side and front of a ring turned by a quarter are mirror images; plan has no upright', () => {
+		const widths = (['front', 'side'] as const).map((view) => draw(column, view).halfWidth);
+		expect(widths[0]).toBeCloseTo(widths[1]!, 6);
+		expect(draw(column, 'plan').pole).toBeNull();
+		expect(draw(column).pole).toEqual({ height: 2133.6 });
+	});
+	test('names each paint once; an open slot is a grey nobody sells', () => {
+		expect(draw(column).paints.map((p) => p.hex)).toEqual(expect.arrayContaining(['#f4f2ec', '#e2a32b']));
+		const open = { ...column, colourways: [{ id: 'c', name: 'open', fills: {} }] };
+		expect(draw(open).paints).toEqual([{ hex: '#c9ccd2', finish: 'matte' }]);
+	});
+});
+
+describe('the picture as a file', () => {
+	test('stands on its lower edge in a box that holds the piece and the pole above it', () => {
+		const list = draw(column);
+		const svg = svgOf(list);
+		const [x, y, width, height] = /viewBox="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number);
+		expect(Math.abs(x! + width! / 2)).toBeLessThan(1); // rounded to the millimetre
+		expect(y! + height!).toBe(0);
+		expect(height).toBe(Math.round(boxHeight(list)));
+		expect(boxHeight(list)).toBeCloseTo(2133.6, 6);
+		for (const [, cx, r] of svg.matchAll(/cx="(-?\d+)" cy="-?\d+" r="(\d+)"/g))
+			expect(Math.abs(Number(cx)) + Number(r)).toBeLessThanOrEqual(width! / 2 + 1);
+	});
+	test('has one disc a balloon and one gradient a paint, and nothing that could run', () => {
+		const svg = svgOf(draw(column));
+		expect(svg.match(/<circle/g)).toHaveLength(8);
+		expect(svg.match(/<radialGradient/g)).toHaveLength(2);
+		expect(svg).not.toMatch(/script|href|on\w+=/);
+	});
+});

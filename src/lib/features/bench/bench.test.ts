@@ -1,0 +1,132 @@
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { settings } from '../../../../scripts/demo/settings.ts';
+import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import { stackIn } from '../../core/recipe/edit.ts';
+import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { Bench } from './bench.svelte.ts';
+
+beforeEach(() => {
+	vi.useFakeTimers();
+	vi.stubGlobal('fetch', () => new Promise(() => {}));
+});
+
+const column = design('column', '4 16 at 13 grey', '4 11 at 9 white x2');
+const bench = (recipe: Recipe = column, kept: Recipe | null = recipe) =>
+	new Bench({
+		id: 'd',
+		recipe,
+		revision: 1,
+		keptNumber: 1,
+		kept,
+		settings: { ...settings, rates },
+		materials,
+		colours,
+		library: []
+	});
+const rows = (b: Bench) => b.layers.map((l) => printLayer(l, b.recipe.slots));
+const type = (b: Bench, text: string) => {
+	b.text = text;
+	return b.enter();
+};
+
+describe('the entry line of the Bench', () => {
+	test('what is typed stands as a ghost and is counted, and is not in the recipe until Enter', () => {
+		const b = bench();
+		b.text = '1 11 at 10 gold';
+		expect(b.tally.bill.balloons).toBe(13);
+		expect(b.layers).toHaveLength(2);
+		expect(stackIn(b.shown)!.layers).toHaveLength(3);
+		expect(b.ghost).not.toBeNull();
+		expect(b.enter()).toBe(true);
+		expect(rows(b)).toEqual(['4 × 16 at 13 grey', '4 × 11 at 9 white ×2', '1 × 11 at 10 gold']);
+		expect([b.text, b.ghost]).toEqual(['', null]);
+		expect(b.recipe.slots.map((s) => s.name)).toEqual(['grey', 'white', 'gold']);
+	});
+	test('what is not understood is refused with a sentence and stays; typing on is quiet', () => {
+		const b = bench();
+		expect(type(b, '4 11 at 9 plaid')).toBe(false);
+		expect(b.refusal).toContain('“plaid”');
+		expect([b.text, b.layers.length]).toEqual(['4 11 at 9 plaid', 2]);
+		expect(b.ghost).toBeNull();
+	});
+	test('stands between the layers where it is moved, and goes on upwards from there', () => {
+		const b = bench();
+		b.moveEntry(-1);
+		b.moveEntry(-1);
+		b.moveEntry(-1);
+		expect(b.entryIndex).toBe(0);
+		type(b, '4 5 at 4 white');
+		type(b, '4 5 at 3.5 white');
+		expect(rows(b).slice(0, 3)).toEqual(['4 × 5 at 4 white', '4 × 5 at 3½ white', '4 × 16 at 13 grey']);
+		b.moveEntry(1);
+		b.moveEntry(1);
+		expect(b.at).toBeNull();
+	});
+	test('a row’s own words come back, and Enter changes that row alone', () => {
+		const b = bench();
+		const { id } = b.layers[0]!;
+		b.startEditing(b.layers[0]!);
+		expect(b.text).toBe('4 × 16 at 13 grey');
+		type(b, '5 16 at 12 grey');
+		expect(rows(b)[0]).toBe('5 × 16 at 12 grey');
+		expect(b.layers[0]!.id).toBe(id);
+		b.startEditing(b.layers[1]!);
+		b.clearEntry();
+		expect([b.editing, rows(b)[1]]).toEqual([null, '4 × 11 at 9 white ×2']);
+	});
+	test('takes uprights and extras too', () => {
+		const b = bench();
+		type(b, 'pole 7 ft');
+		type(b, '2 fairy');
+		expect(b.stack!.upright).toMatchObject({ kind: 'pole', length: 2_133_600 });
+		expect(b.extras).toMatchObject([{ material: 'fairy lights', quantity: '2' }]);
+	});
+});
+
+describe('the Bench', () => {
+	test('undo and redo walk through every change; a row that is gone is not in hand any more', () => {
+		const b = bench();
+		type(b, '1 11 at 10 gold');
+		expect(b.selected).toBe(b.layers[2]!.id);
+		b.undo();
+		expect([b.selected, b.layers.length, b.canUndo, b.canRedo]).toEqual([null, 2, false, true]);
+		b.redo();
+		expect(b.layers).toHaveLength(3);
+		b.replaceAll(column);
+		expect(b.layers).toHaveLength(2);
+		b.undo();
+		expect(b.layers).toHaveLength(3);
+	});
+	test('a size that no balloon can have is refused and nothing is a step', () => {
+		const b = bench();
+		expect(b.resize(b.layers[1]!.id, 20)).toMatchObject({ ok: false, code: 'refused' });
+		expect(b.canUndo).toBe(false);
+		expect(b.resize(b.layers[1]!.id, 1).ok).toBe(true);
+		expect(rows(b)[1]).toBe('4 × 11 at 9½ white ×2');
+	});
+	test('measures itself against the last kept version, in the colourway in hand', () => {
+		const b = bench();
+		expect(b.before!.cost.total.known).toEqual(b.cost.total.known);
+		type(b, '4 11 at 9 white');
+		expect(b.cost.total.known.minor).toBeGreaterThan(b.before!.cost.total.known.minor);
+		expect(bench(column, null).before).toBeNull();
+	});
+	test('the picture and the ruler follow the view and the rows', () => {
+		const b = bench();
+		expect(b.picture.discs).toHaveLength(12);
+		b.view = 'plan';
+		expect(b.picture.view).toBe('plan');
+		expect(b.tops).toHaveLength(2);
+		expect(b.tops[1]!).toBeGreaterThan(b.tops[0]!);
+		expect(bench({ ...column, sections: column.sections.slice(1) } as Recipe).picture.discs).toEqual([]);
+	});
+	test('a colourway taken out leaves the first in hand', () => {
+		const b = bench();
+		b.change((d) => void d.colourways.push({ id: 'two', name: 'two', fills: {} }));
+		b.colourway = 'two';
+		expect(b.tally.cost.total.unknown).not.toEqual([]);
+		b.change((d) => void d.colourways.pop());
+		expect(b.chosen.id).toBe(column.colourways[0]!.id);
+	});
+});

@@ -1,0 +1,63 @@
+import { expect, test } from 'vitest';
+import { settings } from '../../../../scripts/demo/settings.ts';
+import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import { Quick } from './quick.svelte.ts';
+
+const tall = design('Kelp column', '4 16 at 12 grey', '4 11 at 9 white x8', '1 11 at 9 gold');
+const pair = design('Pair', '2 11 at 9 gold');
+const quick = () =>
+	new Quick({
+		designs: [
+			{ id: 'tall', recipe: tall },
+			{ id: 'pair', recipe: pair }
+		],
+		library: [],
+		settings: {
+			...settings,
+			rates: { ...rates, price: { ...rates.price, tax: { percent: '7', inclusive: false } } }
+		},
+		materials,
+		colours
+	});
+const minor = (q: Quick) => (q.tally.price.status === 'priced' ? q.tally.price.net.minor : -1);
+
+test('“how much for two of those in red, seven feet tall?”', () => {
+	const q = quick();
+	const one = minor(q);
+	expect(q.mainSlot?.name).toBe('white');
+	q.quantity = '2';
+	q.colour = 'main:red';
+	q.height = '7 ft';
+	expect(minor(q)).toBeGreaterThan(one);
+	expect(q.tally.bill.lines.map((l) => l.label)).toContain('11 rounds, buoy red');
+	expect(q.tally.bill.lines.map((l) => l.label)).not.toContain('11 rounds, gull white');
+	expect(q.text).toMatch(
+		/^2 × Kelp column, buoy red, 7′ \d″ tall: \$[\d.]+ \(\$[\d.]+ with tax\)\. Puddlelark Balloons$/
+	);
+	expect(q.picture!.discs.length * 2).toBe(q.tally.bill.balloons);
+});
+test('another design starts from its own colours and height', () => {
+	const q = quick();
+	q.height = '9 ft';
+	q.choose('pair');
+	expect([q.height, q.recipe.name, q.mainSlot?.name]).toEqual(['', 'Pair', 'gold']);
+	expect(q.body).toBe(q.stands);
+});
+test.each([
+	['quantity', '', /How many is blank/],
+	['quantity', '1.5', /whole number/],
+	['quantity', '5000', /at most 999/],
+	['height', 'tall', /not a length/],
+	['height', '3 in', /between 1 and 30 ft/],
+	['height', '40 ft', /between 1 and 30 ft/]
+] as const)('%s %j has no price, and says why', (field, typed, sentence) => {
+	const q = quick();
+	q[field] = typed;
+	expect(q.ok).toBe(false);
+	expect(q.errors[field]).toMatch(sentence);
+});
+test('a colour the Stockroom does not have in that size is said', () => {
+	const q = quick();
+	q.colour = 'main:gold-mirror';
+	expect(q.bad.map((f) => f.code)).toContain('unlisted');
+});
