@@ -1,7 +1,7 @@
 <script lang="ts">
 	import '../app.css';
 	import { onMount } from 'svelte';
-	import { page } from '$app/state';
+	import { navigating, page } from '$app/state';
 	import TopBar from '$lib/features/shell/TopBar.svelte';
 
 	let { data, children } = $props();
@@ -14,4 +14,25 @@
 {#if !guest}
 	<TopBar path={page.url.pathname} back={page.url.pathname + page.url.search} theme={data.theme} />
 {/if}
+{#if navigating.to}<p class="opening" role="status">opening …</p>{/if}
 {@render children()}
+
+<style>
+	/* Said only where it takes a moment. */
+	.opening {
+		position: fixed;
+		inset: auto 0 14px;
+		z-index: 60;
+		margin: auto;
+		width: fit-content;
+		border: 1px solid var(--line);
+		background: var(--paper);
+		padding: 5px 14px;
+		animation: late 0s 0.25s both;
+	}
+	@keyframes late {
+		from {
+			visibility: hidden;
+		}
+	}
+</style>

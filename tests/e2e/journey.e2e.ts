@@ -31,6 +31,13 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	await page.getByRole('button', { name: /^inflate and size/ }).click();
 	await expect(page.getByText('43 × inflate medium')).toBeVisible();
 
+	await page.getByRole('button', { name: /^Price / }).click();
+	await expect(page.getByText('cost ÷ (1 − margin − fees)')).toBeVisible();
+	await page.getByRole('button', { name: /^margin / }).click();
+	await expect(page.getByText('as markup on cost')).toBeVisible();
+	await page.getByRole('button', { name: /^Price / }).click();
+	await page.getByRole('button', { name: /^margin / }).click();
+
 	// The upright is not chosen: its cost is unknown, said, and marked on the total; choosing it settles that.
 	await expect(figure(page, 'cost')).toContainText('+ ?');
 	await page.getByRole('button', { name: 'Upright, joining and settling' }).click();

@@ -13,7 +13,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const search = (url.searchParams.get('search') ?? '').slice(0, 60).trim();
 	const colours = new Map(studio.colours.map((c) => [c.id, c]));
 	const { currency } = studio.settings.rates;
-	const rows = studio.materials
+	// As the trade lists them: balloons first, then what they are built on and with.
+	const byKind = [...studio.materials].sort(
+		(a, b) => MATERIAL_KINDS.indexOf(a.kind) - MATERIAL_KINDS.indexOf(b.kind)
+	);
+	const rows = byKind
 		.filter((m) =>
 			search
 				.toLowerCase()

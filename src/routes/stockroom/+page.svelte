@@ -30,7 +30,7 @@
 {/snippet}
 
 <svelte:head><title>Stockroom · Bright Tally</title></svelte:head>
-<main class="mx-auto max-w-6xl px-6 pb-12 max-sm:px-3">
+<main class="mx-auto max-w-[1236px] px-[22px] pb-12 max-sm:px-3">
 	<header class="flex flex-wrap items-center gap-4 py-3">
 		<h1 class="text-[25px]">Stockroom</h1>
 		<p class="text-muted">
@@ -218,20 +218,20 @@
 	th,
 	td {
 		border-bottom: 1px solid var(--line);
-		padding: 5px 10px;
+		padding: 4px 8px;
 		text-align: left;
 		white-space: nowrap;
-	}
-	th {
-		font-size: 13px;
-		font-weight: 500;
-		color: var(--muted);
 	}
 	.n {
 		text-align: right;
 		font-family: var(--font-mono);
 		font-size: 12.6px;
 		font-variant-numeric: tabular-nums;
+	}
+	th,
+	th.n {
+		font: 500 13px/1.4 var(--font-text);
+		color: var(--muted);
 	}
 	.dot {
 		display: inline-block;

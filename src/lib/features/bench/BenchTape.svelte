@@ -33,6 +33,58 @@
 			? `${(rates.overhead.minor / 100).toFixed(2)} an hour`
 			: `${rates.overhead.percent} % of cost`
 	);
+	const sums = $derived([
+		{ label: 'materials and spares', count: '', amount: sumText(cost.materialsTotal) },
+		{ label: 'share of what comes back', count: '', amount: sumText(cost.frameTotal) },
+		{ label: 'labour', count: formatHours(cost.seconds.valueOf()), amount: formatAmount(cost.labourTotal) },
+		{ label: 'overhead', count: '', amount: formatAmount(cost.overhead) }
+	]);
+	const overheadParts = $derived(
+		rates.overhead.kind === 'hour'
+			? [{ label: 'for every hour of labour', count: '', amount: (rates.overhead.minor / 100).toFixed(2) }]
+			: [{ label: `${rates.overhead.percent} % of materials and labour`, count: '', amount: '' }]
+	);
+	/** How the price came about: cost, method, then every step. */
+	const priceParts = $derived.by(() => {
+		if (price.status !== 'priced') return [];
+		const { terms } = bench.tally;
+		const by = terms.method === 'margin' ? 'cost ÷ (1 − margin − fees)' : 'cost × (1 + markup)';
+		return [
+			{ label: 'cost', count: '', amount: sumText(cost.total) },
+			{ label: by, count: '', amount: formatAmount(price.base) },
+			...price.steps.map((step) => ({
+				label: step.id,
+				count: percentText(step.margin),
+				amount: formatAmount(step.price)
+			}))
+		];
+	});
+	const marginParts = $derived(
+		price.status !== 'priced'
+			? []
+			: [
+					{ label: 'price before tax', count: '', amount: formatAmount(price.net) },
+					{ label: 'less cost', count: '', amount: sumText(cost.total) },
+					...(price.fees.minor > 0
+						? [{ label: 'less payment fees', count: '', amount: formatAmount(price.fees) }]
+						: []),
+					{ label: 'as markup on cost', count: percentText(price.markup), amount: '' }
+				]
+	);
+	const stepParts = (id: string) => {
+		const { pricePoint, minimumMinor } = bench.tally.terms;
+		if (id === 'price point' && pricePoint)
+			return [
+				{
+					label: `${pricePoint.mode === 'up' ? 'up to the next' : 'to the nearest'} multiple of`,
+					count: '',
+					amount: (pricePoint.step / 100).toFixed(2)
+				}
+			];
+		if (id === 'minimum order')
+			return [{ label: 'no order under', count: '', amount: (minimumMinor / 100).toFixed(2) }];
+		return [];
+	};
 	const otherWay = $derived(rates.counting === 'piece' ? 'if every bag is opened' : 'if only pieces count');
 
 	const since = $derived.by(() => {
@@ -97,16 +149,18 @@
 				label={overheadLabel}
 				count={formatHours(cost.seconds.valueOf())}
 				amount={formatAmount(cost.overhead)}
+				parts={overheadParts}
 			/>
 		</TapeSection>
 	{/if}
 	{#snippet foot()}
-		<TapeLine label="Cost" amount={sumText(cost.total)} rule="total" name="cost" />
+		<TapeLine label="Cost" amount={sumText(cost.total)} rule="total" name="cost" parts={sums} />
 		{#if price.status === 'priced'}
 			{#each price.steps as step (step.id)}
 				<TapeLine
 					label={step.id}
 					amount={`${step.change.minor > 0 ? '+' : ''}${formatAmount(step.change)}`}
+					parts={stepParts(step.id)}
 				/>
 			{/each}
 			{#if price.fees.minor > 0}<TapeLine label="payment fees" amount={formatAmount(price.fees)} />{/if}
@@ -115,8 +169,9 @@
 				count={percentText(price.margin)}
 				amount={formatAmount(price.profit)}
 				name="margin"
+				parts={marginParts}
 			/>
-			<TapeLine label="Price" amount={formatAmount(price.net)} rule="big" name="price" />
+			<TapeLine label="Price" amount={formatAmount(price.net)} rule="big" name="price" parts={priceParts} />
 		{:else}
 			<TapeLine label="Price" amount="—" rule="big" name="price" />
 		{/if}

@@ -108,10 +108,16 @@
 				</span>
 				<span class="slots">
 					{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
-					{#each named as slot, index (index)}
-						{#if index > 0}<span>/</span>{/if}
-						<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
-					{/each}
+					{#if named.length > 2}
+						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
+							></span>{/each}
+						<span class="names">{named.map((n) => n.name).join(', ')}</span>
+					{:else}
+						{#each named as slot, index (index)}
+							{#if index > 0}<span>/</span>{/if}
+							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
+						{/each}
+					{/if}
 				</span>
 			</span>
 			{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
@@ -216,7 +222,12 @@
 		color: var(--muted);
 		white-space: nowrap;
 	}
+	.names {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
 	.dot {
+		flex: none;
 		width: 9px;
 		height: 9px;
 		border-radius: 50%;

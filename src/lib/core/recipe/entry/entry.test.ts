@@ -31,6 +31,14 @@ describe('the entry line reads what a maker says', () => {
 		'6x11 at 10 1/2 hive gold',
 		'6 11 10.5 go'
 	])('%s', (text) => expect(bare(layerOf(text))).toEqual(bare(six)));
+	test.each([
+		['a quad of elevens at nine white', '4 11 at 9 white'],
+		['four 11s at 9" white', '4 11 at 9 white'],
+		['two quads of elevens at 9 white', '4 11 at 9 white x2'],
+		['three duplets of fives at 4½ gold', '2 5 at 4.5 gold x3'],
+		['4 11 at 9 white, times two', '4 11 at 9 white x2'],
+		['a pair of fives at four and a half white', '2 5 at 4.5 white']
+	])('%s is %s', (spoken, short) => expect(bare(layerOf(spoken))).toEqual(bare(layerOf(short))));
 	test('the short form is under 20 keystrokes with Enter', () =>
 		expect('6 11 at 10.5 gold'.length + 1).toBeLessThan(20));
 	test('sizes: a value, a range, strokes, a word, nothing said', () => {
@@ -69,6 +77,16 @@ describe('the entry line reads what a maker says', () => {
 		};
 		expect(built('4 11 at 9 gold', empty)).toMatchObject([{ slot: { name: 'gold' }, colour: 'gold' }]);
 		expect(built('4 11 at 9 hive', column)).toEqual([]);
+	});
+	test('a bag nobody else sells is one where the Stockroom lists it', () => {
+		const context = entryContext(column);
+		const seven = { ...context.materials[0]!, id: '7', nominal: inches(7) };
+		expect(parseEntry('4 7 at 5 white', context)).toMatchObject({ ok: false });
+		expect(
+			parseEntry('4 7 at 5 white', { ...context, materials: [...context.materials, seven] })
+		).toMatchObject({
+			value: { layer: { clusters: [{ nominal: inches(7) }] } }
+		});
 	});
 	test('uprights and extras', () => {
 		expect(parse('pole 7 ft')).toMatchObject({
@@ -141,6 +159,8 @@ describe('nonsense gets a sentence of its own', () => {
 		['4 11 at white', /Sized to what/],
 		['4 11 at 9 white x999', /1 to 200/],
 		['4 11 at 9 white x', /How many layers/],
+		['4 11 at 9 white times', /How many layers/],
+		['900 quads of elevens at 9 white', /1 to 200/],
 		['4 11 at 9 white %%', /all but “% %”/],
 		['4 11 at 9 to 8 white', /smaller size to the larger/],
 		['pole', /how long the pole/],

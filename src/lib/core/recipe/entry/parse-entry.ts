@@ -24,7 +24,7 @@ import {
 	type SaidPattern
 } from './entry.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
-import { isMark, isWord, tokens, type Token } from './tokens.ts';
+import { CLUSTER_WORDS, isMark, isWord, tokens, type Token } from './tokens.ts';
 
 /** Most balloons in one cluster, and most layers alike in one row. */
 export const MOST_IN_CLUSTER = 12;
@@ -51,6 +51,8 @@ type No = ReturnType<typeof refuse>;
 /** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
 class Reader {
 	at = 0;
+	/** Layers said by “two quads of …”. */
+	layersSaid = 1;
 	constructor(
 		readonly all: readonly Token[],
 		readonly context: EntryContext
@@ -177,12 +179,13 @@ function layer(r: Reader): Parsed<Entry> {
 		turn: 'half' | 'none';
 		joining: Joining | null;
 	} = {
-		repeat: 1,
+		repeat: r.layersSaid,
 		toHeight: null,
 		turn: 'half',
 		joining: null
 	};
 	for (let more = true; more;) {
+		r.mark(',');
 		const said = tailOf(r);
 		if (said === undefined) more = false;
 		else if ('ok' in said) return said;
@@ -208,13 +211,13 @@ function tailOf(r: Reader): Partial<SaidLayer> | No | undefined {
 			? refuse('too-big', 'A stack is between 6 in and 100 ft tall.')
 			: { toHeight: height };
 	}
-	const times = r.word('x')
+	const times = r.word('x', 'times')
 		? r.number()
 		: r.now?.kind === 'number' && isWord(r.next, 'times')
 			? r.number()
 			: undefined;
 	if (times === undefined) {
-		return isWord(r.all[r.at - 1], 'x')
+		return isWord(r.all[r.at - 1], 'x', 'times')
 			? refuse('missing', 'How many layers alike? Type ×2, say.')
 			: undefined;
 	}
@@ -227,8 +230,16 @@ function tailOf(r: Reader): Partial<SaidLayer> | No | undefined {
 }
 
 function clusterOf(r: Reader): Parsed<SaidCluster> {
-	const count = r.number();
+	r.word('a', 'an');
+	let count = r.number();
 	if (!count) return refuse('unknown-word', START);
+	if (r.now?.kind === 'number' && CLUSTER_WORDS.has(r.now.text)) {
+		const layers = count.valueOf();
+		if (!Number.isInteger(layers) || layers < 1 || layers > MOST_REPEATS)
+			return refuse('too-big', `Layers alike are a whole number from 1 to ${MOST_REPEATS}.`);
+		r.layersSaid = layers;
+		count = r.number()!;
+	}
 	if (count.d !== 1n) return refuse('not-whole', 'Balloons in a cluster are a whole number.');
 	const n = count.valueOf();
 	if (n < 1 || n > MOST_IN_CLUSTER) {
@@ -240,7 +251,7 @@ function clusterOf(r: Reader): Parsed<SaidCluster> {
 	r.word('x', 'of');
 	const bag = r.number();
 	if (!bag) return refuse('missing', `${n} of which size on the bag? Type ${ROUND_NOMINALS.join(', ')}.`);
-	const nominal = nominalOf(bag);
+	const nominal = nominalOf(bag, r.context);
 	if (nominal === undefined) {
 		return refuse(
 			'unknown-word',
@@ -259,9 +270,11 @@ function clusterOf(r: Reader): Parsed<SaidCluster> {
 }
 
 /** The bag sizes sold, and any the Stockroom lists. */
-function nominalOf(bag: Rational): Micrometres | undefined {
-	const value = bag.valueOf();
-	return (ROUND_NOMINALS as readonly number[]).includes(value) ? inches(value) : undefined;
+function nominalOf(bag: Rational, { materials }: EntryContext): Micrometres | undefined {
+	const nominal = Math.round(bag.mul(MICROMETRES.in).valueOf());
+	const sold = (ROUND_NOMINALS as readonly number[]).includes(bag.valueOf());
+	const listed = materials.some((m) => m.kind === 'latex-round' && m.nominal === nominal);
+	return sold || listed ? um(nominal) : undefined;
 }
 
 function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {

@@ -22,18 +22,34 @@ export const SPOKEN: ReadonlyMap<string, number> = new Map([
 	['twenty-fours', 24],
 	['twelves', 12],
 	['single', 1],
+	['singles', 1],
 	['pair', 2],
+	['pairs', 2],
 	['duplet', 2],
-	['quad', 4]
+	['duplets', 2],
+	['quad', 4],
+	['quads', 4]
 ]);
+
+/** Words that say a cluster by its count: after a number they say how many layers of it. */
+export const CLUSTER_WORDS: ReadonlySet<string> = new Set([
+	'single', 'singles', 'pair', 'pairs', 'duplet', 'duplets', 'quad', 'quads'
+]); // prettier-ignore
 
 const PART: Readonly<Record<string, string>> = { half: '1/2', quarter: '1/4' };
 const PATTERN = /(\d+\s*\/\s*\d+|\d+(?:[.,]\d+)*\s*[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])|(\p{L}[\p{L}'’-]*)|(\S)/gu;
 
+/** One case, `×` as the word `x`, and `11s` or `11’s` as the bag it names. */
+const readable = (text: string): string =>
+	text
+		.toLowerCase()
+		.replace(/×/g, ' x ')
+		.replace(/(\d)['’]?s(?!\p{L})/gu, '$1');
+
 /** Cuts typed text into numbers, words and marks. Words come lower case; `×` is the word `x`. */
 export function tokens(text: string, style: NumberStyle): Token[] {
 	const found: Token[] = [];
-	for (const [, number, word, mark] of text.toLowerCase().replace(/×/g, ' x ').matchAll(PATTERN)) {
+	for (const [, number, word, mark] of readable(text).matchAll(PATTERN)) {
 		if (number !== undefined) {
 			const parsed = parseNumber(number, style);
 			found.push(
