@@ -54,7 +54,7 @@ module.exports = {
 		{
 			name: 'tables-only-through-repos',
 			severity: 'error',
-			from: { path: '^src/', pathNot: `(${lib}server/(db|repos)/)` },
+			from: { path: '^src/', pathNot: `(${lib}server/(db|repos)/|\\.test\\.ts$)` },
 			to: { path: `${lib}server/db/tables` }
 		}
 	],
