@@ -61,6 +61,10 @@ function heading(
 	if (frozen.note) say(doc, frozen.note, { size: 10.5, gap: 6 });
 }
 
+/** Signs the plain face lacks. */
+const SIGNS = /([′″½¼¾⅛⅜⅝⅞])/u;
+const SIGN = /^[′″½¼¾⅛⅜⅝⅞]$/u;
+
 /** Text in the plain face; the signs it lacks are set in the face that has them. */
 function say(
 	doc: Doc,
@@ -69,19 +73,40 @@ function say(
 		size,
 		colour = INK,
 		gap = 0,
-		font = 'text'
-	}: { size: number; colour?: string; gap?: number; font?: string }
+		font = 'text',
+		at
+	}: {
+		size: number;
+		colour?: string;
+		gap?: number;
+		font?: string;
+		/** A column to centre it in; the whole width without one. */
+		at?: { x: number; width: number };
+	}
 ) {
 	if (gap) doc.moveDown(gap / size);
-	const parts = text.split(/([′″½¼¾⅛⅜⅝⅞])/u).filter((part) => part !== '');
+	let x = MARGIN;
+	if (at) {
+		const width = text.split(SIGNS).reduce(
+			(a, part) =>
+				a +
+				doc
+					.font(SIGN.test(part) ? 'signs' : font)
+					.fontSize(size)
+					.widthOfString(part),
+			0
+		);
+		x = at.x + (at.width - width) / 2;
+	}
+	const parts = text.split(SIGNS).filter((part) => part !== '');
 	parts.forEach((part, i) => {
-		const sign = /^[′″½¼¾⅛⅜⅝⅞]$/u.test(part);
+		const sign = SIGN.test(part);
 		const options = { width: WIDTH, continued: i < parts.length - 1 };
 		doc
 			.font(sign ? 'signs' : font)
 			.fontSize(size)
 			.fillColor(colour);
-		if (i === 0) doc.text(part, MARGIN, doc.y, options);
+		if (i === 0) doc.text(part, x, doc.y, options);
 		else doc.text(part, options);
 	});
 }
@@ -115,19 +140,22 @@ function pictures(doc: Doc, frozen: FrozenQuote) {
 				.fontSize(8.5)
 				.fillColor(MUTED)
 				.text(line.colourway, centre - column / 2, floor + 18, { width: column, align: 'center' });
+			doc.y = floor + 29;
+			say(doc, line.about, { size: 8.5, colour: MUTED, at: { x: centre - column / 2, width: column } });
 		});
 		doc
 			.moveTo(MARGIN, floor)
 			.lineTo(MARGIN + WIDTH, floor)
 			.lineWidth(1)
 			.stroke(INK);
-		doc.y = floor + 40;
+		doc.y = floor + 52;
 	}
 }
 
 function table(doc: Doc, frozen: FrozenQuote) {
 	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) => {
 		if (doc.y + 18 > 792 - MARGIN) doc.addPage();
+		if (options.rule) doc.y += 3 + 2.2 * options.rule;
 		const y = doc.y;
 		if (options.rule)
 			for (let i = 0; i < options.rule; i++)

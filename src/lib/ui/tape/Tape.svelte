@@ -24,7 +24,19 @@
 		min-height: 0;
 		max-height: 100%;
 		flex-direction: column;
-		filter: drop-shadow(0 1px 1px rgb(27 35 51 / 0.1)) drop-shadow(0 5px 12px rgb(27 35 51 / 0.1));
+		position: relative;
+	}
+	/* A layer of its own under the paper: what is printed on it moves with every keystroke, its shadow does not. */
+	.tape::before {
+		position: absolute;
+		inset: 0 0 9px;
+		box-shadow: var(--shadow);
+		content: '';
+	}
+	.body,
+	.foot,
+	.torn {
+		position: relative;
 	}
 	.body {
 		background: var(--paper);
@@ -69,7 +81,6 @@
 	}
 	@media print {
 		.tape {
-			filter: none;
 			max-height: none;
 		}
 		.body {
