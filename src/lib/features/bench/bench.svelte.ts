@@ -5,7 +5,7 @@ import type { Colour, Material } from '../../core/materials/material.ts';
 import { buildLayer } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
-import type { Entry, EntryContext } from '../../core/recipe/entry/entry.ts';
+import type { Entry, EntryContext, SaidLayer } from '../../core/recipe/entry/entry.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
@@ -86,10 +86,20 @@ export class Bench {
 	);
 	readonly entryIndex = $derived(Math.min(this.at ?? this.layers.length, this.layers.length));
 
+	/** The layer that was said, as text: what is typed on without changing it changes nothing further down. */
+	readonly #said = $derived(
+		this.parsed?.ok && this.parsed.value.kind === 'layer' ? JSON.stringify(this.parsed.value.layer) : ''
+	);
 	/** The recipe with what is being typed in its place, not yet put there. */
 	readonly #ghosted = $derived.by((): { recipe: Recipe; ghost: string | null } => {
-		if (!this.parsed?.ok || this.parsed.value.kind !== 'layer') return { recipe: this.recipe, ghost: null };
-		const built = buildLayer(this.parsed.value.layer, this.stack?.squash ?? 0.8, newId);
+		if (this.#said === '') return { recipe: this.recipe, ghost: null };
+		let n = 0;
+		// The same ids at every keystroke: the row that is there changes, no other comes.
+		const built = buildLayer(
+			JSON.parse(this.#said) as SaidLayer,
+			this.stack?.squash ?? 0.8,
+			() => `ghost-${++n}`
+		);
 		const place = this.editing
 			? (draft: RecipeDraft) => edits.replaceLayer(draft, this.editing!, built)
 			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built);

@@ -37,7 +37,7 @@ describe('the entry line of the Bench', () => {
 		expect(b.tally.bill.balloons).toBe(13);
 		expect(b.layers).toHaveLength(2);
 		expect(stackIn(b.shown)!.layers).toHaveLength(3);
-		expect(b.ghost).not.toBeNull();
+		expect(stackIn(b.shown)!.layers.at(-1)!.id).toBe(b.ghost);
 		expect(b.enter()).toBe(true);
 		expect(rows(b)).toEqual(['4 × 16 at 13 grey', '4 × 11 at 9 white ×2', '1 × 11 at 10 gold']);
 		expect([b.text, b.ghost]).toEqual(['', null]);
