@@ -127,5 +127,34 @@ export const demoDesigns: DemoDesign[] = [
 		],
 		stand: 'stand-9',
 		later: '1 5 at 4½ buoy orange'
+	},
+	{
+		id: 'octopus-figure',
+		name: 'Octopus figure',
+		tags: ['deep sea', 'figure'],
+		colourway: 'reef',
+		slots: { pink: 'skin', white: 'eyes' },
+		lines: [
+			'8 11 at 10 thrift pink',
+			'6 11 at 9 thrift pink',
+			'5 11 at 8 thrift pink',
+			'1 36 at 26 thrift pink',
+			'section arm x2 mirrored left of column',
+			'1 11 at 9 thrift pink',
+			'1 11 at 8 thrift pink',
+			'1 5 at 4½ gull white',
+			'section fore arm x2 mirrored front of column',
+			'1 11 at 8 thrift pink',
+			'1 11 at 7 thrift pink'
+		],
+		also: { lagoon: { skin: 'shallows' } }
+	},
+	{
+		id: 'regatta-gate',
+		name: 'Regatta gate',
+		tags: ['regatta', 'gate'],
+		colourway: 'as its columns',
+		slots: {},
+		lines: ['use lighthouse column x2 mirrored gap 5 ft']
 	}
 ];

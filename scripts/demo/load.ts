@@ -1,7 +1,15 @@
 import { CalendarDate } from '@internationalized/date';
 import { randomBytes } from 'node:crypto';
-import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
-import { addExtra, insertLayer, stackIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { buildLayer, emptyRecipe, emptyStack, newSection } from '../../src/lib/core/recipe/build.ts';
+import {
+	addExtra,
+	addSection,
+	insertLayer,
+	removeSection,
+	stacksIn,
+	stackOf,
+	type RecipeDraft
+} from '../../src/lib/core/recipe/edit.ts';
 import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
@@ -19,17 +27,24 @@ function ids(prefix: string): () => string {
 	return () => `${prefix}-${++n}`;
 }
 
-/** Says one line of the entry line to a recipe, on top of what is there. */
+/** Says one line of the entry line to a recipe, on top of what its newest section has. */
 function say(recipe: RecipeDraft, line: string, newId: () => string) {
 	const materials = stockRows.map((r) => ({ ...r.material, packs: [] }));
-	const { slots, colourways } = recipe as Recipe;
-	const parsed = parseEntry(line, { slots, colourway: colourways[0], colours, materials, style: POINT });
+	const { slots, colourways, sections } = recipe as Recipe;
+	const designs = demoDesigns.map(({ id, name }) => ({ id, name }));
+	const [colourway] = colourways;
+	const parsed = parseEntry(line, { slots, colourway, colours, materials, sections, designs, style: POINT });
 	if (!parsed.ok) throw new Error(`The demo's line “${line}” was refused: ${parsed.say}`);
 	const { value } = parsed;
+	const last = stacksIn(recipe as Recipe).at(-1);
 	if (value.kind === 'layer')
-		insertLayer(recipe, stackIn(recipe as Recipe)!.layers.length, buildLayer(value.layer, 0.8, newId));
-	else if (value.kind === 'upright') Object.assign(stackOf(recipe)!.upright, value.upright);
-	else addExtra(recipe, { id: newId(), material: value.material, quantity: value.quantity }, newId);
+		insertLayer(recipe, last!.stack.layers.length, buildLayer(value.layer, 0.8, newId), last!.section.id);
+	else if (value.kind === 'upright') Object.assign(stackOf(recipe, last!.section.id)!.upright, value.upright);
+	else if (value.kind === 'section') {
+		const { name, structure, ...where } = value.section;
+		addSection(recipe, { ...newSection(newId(), name, structure ?? emptyStack()), ...where });
+	} else if (value.kind === 'extra')
+		addExtra(recipe, { id: newId(), material: value.material, quantity: value.quantity }, newId);
 }
 
 /** A demo design as a recipe, made through the same entry line that the Bench has. */
@@ -38,12 +53,16 @@ export function demoRecipe(design: DemoDesign): Recipe {
 	const recipe = emptyRecipe(design.name, newId) as RecipeDraft;
 	recipe.tags = [...design.tags];
 	for (const line of design.lines) say(recipe, line, newId);
+	// A design made of others only has no use for the empty stack that every new one starts with.
+	const [first] = recipe.sections;
+	if (first?.structure.kind === 'stack' && first.structure.layers.length === 0)
+		removeSection(recipe, first.id);
 	for (const slot of recipe.slots) slot.name = design.slots[slot.name] ?? slot.name;
-	const [first] = recipe.colourways;
-	first!.name = design.colourway;
+	const [colourway] = recipe.colourways;
+	colourway!.name = design.colourway;
 	for (const [name, fills] of Object.entries(design.also ?? {})) {
 		const byId = Object.fromEntries(
-			recipe.slots.map((s) => [s.id, fills[s.name] ?? first!.fills[s.id] ?? null])
+			recipe.slots.map((s) => [s.id, fills[s.name] ?? colourway!.fills[s.id] ?? null])
 		);
 		recipe.colourways.push({ id: newId(), name, fills: byId });
 	}

@@ -62,6 +62,7 @@ export interface InflateLine {
 export interface Bill {
 	readonly lines: readonly BillLine[];
 	readonly inflate: readonly InflateLine[];
+	/** Balloons of clusters; modelling balloons that only tie are lines, not balloons of the piece. */
 	readonly balloons: number;
 	readonly spares: number;
 }
@@ -129,7 +130,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 	return {
 		lines,
 		inflate: [...inflate.values()],
-		balloons: lines.reduce((a, l) => a + (l.balloon ? ceiling(l.used) : 0), 0),
+		balloons: lines.reduce((a, l) => a + (l.key.startsWith('material:') ? 0 : ceiling(l.used)), 0),
 		spares: lines.reduce((a, l) => a + l.spares, 0)
 	};
 }

@@ -2,24 +2,22 @@ import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { newSection } from '../recipe/build.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
 import { bill, type BillContext } from './bill.ts';
-import { explode } from './explode.ts';
+import { countDesigns, explode } from './explode.ts';
 import { binomialAtMost, sparesFor } from './spares.ts';
 
 const context: BillContext = { ...rates, catalogue: studio };
 const none = () => undefined;
 const billOf = (recipe: Recipe, quantity = 1, library: (id: string) => Recipe | undefined = none) =>
-	bill(explode({ recipe, colourway: null, quantity: rational(quantity) }, library), context);
+	bill(explode(countDesigns({ recipe, colourway: null, quantity: rational(quantity) }, library)), context);
 const using = (name: string, ...uses: [string, string][]): Recipe => ({
 	...design(name),
-	sections: uses.map(([used, quantity], i) => ({
-		id: `s${i}`,
-		name: `part ${i}`,
-		difficulty: '1',
-		structure: { kind: 'design', design: used, quantity, colourway: null }
-	}))
+	sections: uses.map(([used, quantity], i) =>
+		newSection(`s${i}`, `part ${i}`, { kind: 'design', design: used, quantity, colourway: null })
+	)
 });
 
 describe('the bill, counted by hand', () => {
@@ -90,7 +88,7 @@ describe('designs inside designs', () => {
 		const error = expect.objectContaining({ code: 'cycle', message: 'hive > frame > hive' });
 		expect(() => billOf(library.get('a')!, 1, (id) => library.get(id))).toThrow();
 		expect(() =>
-			explode({ design: 'a', recipe: library.get('a')!, colourway: null, quantity: rational(1) }, (id) =>
+			countDesigns({ design: 'a', recipe: library.get('a')!, colourway: null, quantity: rational(1) }, (id) =>
 				library.get(id)
 			)
 		).toThrow(error);

@@ -1,6 +1,8 @@
 import { DomainError } from '../errors.ts';
-import type { Colourway, Id, Recipe } from '../recipe/recipe.ts';
-import { balloonsOf, needsOf } from '../structures/registry.ts';
+import { standsOnFloor, type Colourway, type Id, type Recipe, type Section } from '../recipe/recipe.ts';
+import { copiesOf } from '../structures/assemble.ts';
+import { balloonsOf, isFloorContact, isOnSite, sectionNeeds, sectionTasks } from '../structures/registry.ts';
+import type { TaskCount } from '../labour/task.ts';
 import type { Need } from '../structures/structure.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 
@@ -27,15 +29,18 @@ export interface Exploded {
 /** Finds the last kept version of a design used inside another. */
 export type Library = (design: string) => Recipe | undefined;
 
-interface Node {
+/** A design in one colourway with how many of it there are, however many paths lead to it. */
+export interface DesignCount {
 	readonly key: string;
 	readonly recipe: Recipe;
 	readonly colourway: Colourway | undefined;
 	quantity: Rational;
+	/** Those of them that stand on the floor themselves, not on another piece. */
+	grounded: Rational;
 }
 
 /**
- * Every need of a design and of all designs inside it.
+ * A design and all designs inside it, each with how many of it there are.
  *
  * Designs are taken in topological order and quantities pushed down, so each design and colourway is visited
  * once however many paths lead to it.
@@ -43,16 +48,20 @@ interface Node {
  * @throws {DomainError} `cycle` with the path, `not-found` for a design the library lacks, `too-many` over
  *   {@link MOST_BALLOONS}
  */
-export function explode(wanted: Wanted, library: Library): Exploded[] {
+export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 	const order = topological(wanted, library);
 	let balloons = ZERO;
 	for (const node of order) {
 		for (const section of node.recipe.sections) {
 			const { structure } = section;
-			balloons = balloons.add(node.quantity.mul(balloonsOf(structure)));
+			const here = times(node.quantity, copiesOf(node.recipe, section));
+			balloons = balloons.add(here.mul(balloonsOf(structure)));
 			if (structure.kind !== 'design') continue;
 			const child = order.find((n) => n.key === keyOf(structure.design, structure.colourway))!;
-			child.quantity = child.quantity.add(node.quantity.mul(rational(structure.quantity)));
+			const used = rational(structure.quantity);
+			child.quantity = child.quantity.add(here.mul(used));
+			if (standsOnFloor(section))
+				child.grounded = child.grounded.add(times(node.grounded, copiesOf(node.recipe, section)).mul(used));
 		}
 		if (balloons.compare(MOST_BALLOONS) > 0) {
 			throw new DomainError(
@@ -61,17 +70,47 @@ export function explode(wanted: Wanted, library: Library): Exploded[] {
 			);
 		}
 	}
+	return order;
+}
+
+const times = (quantity: Rational, count: number): Rational => (count === 1 ? quantity : quantity.mul(count));
+
+/** How many copies of a section there are, and how many of those touch the floor. */
+function copies(node: DesignCount, section: Section): { all: Rational; grounded: Rational } {
+	const each = copiesOf(node.recipe, section);
+	return {
+		all: times(node.quantity, each),
+		grounded: standsOnFloor(section) ? times(node.grounded, each) : ZERO
+	};
+}
+
+/** Every need of the designs counted. */
+export function explode(order: readonly DesignCount[]): Exploded[] {
 	return order.flatMap((node) =>
-		node.recipe.sections.flatMap((section) =>
-			needsOf(section.structure, node.colourway).map((need) => ({
-				need: {
-					...need,
-					quantity: node.quantity.equals(ONE) ? need.quantity : need.quantity.mul(node.quantity)
-				},
-				where: node === order[0] ? section.name : `${node.recipe.name}, ${section.name}`,
-				recipe: node.recipe
-			}))
-		)
+		node.recipe.sections.flatMap((section) => {
+			const { all, grounded } = copies(node, section);
+			const where = node === order[0] ? section.name : `${node.recipe.name}, ${section.name}`;
+			return sectionNeeds(section, node.colourway).flatMap((need) => {
+				const count = isFloorContact(need) ? grounded : all;
+				if (count.equals(0)) return [];
+				const quantity = count.equals(ONE) ? need.quantity : need.quantity.mul(count);
+				return [{ need: { ...need, quantity }, where, recipe: node.recipe }];
+			});
+		})
+	);
+}
+
+/** The work of the designs counted, with the difficulty of the section it belongs to. */
+export function workOf(order: readonly DesignCount[]): { task: TaskCount; difficulty: string }[] {
+	return order.flatMap((node) =>
+		node.recipe.sections.flatMap((section) => {
+			const { all, grounded } = copies(node, section);
+			return sectionTasks(section).flatMap((task) => {
+				const count = (isOnSite(task) ? grounded : all).valueOf();
+				if (count === 0) return [];
+				return [{ task: { ...task, count: task.count * count }, difficulty: section.difficulty }];
+			});
+		})
 	);
 }
 
@@ -79,9 +118,9 @@ const keyOf = (design: string, colourway: Id | null) => `${design}/${colourway ?
 const ROOT = '';
 
 /** Users before what they use. Depth first; a design met again on its own path is a cycle. */
-function topological(wanted: Wanted, library: Library): Node[] {
-	const done = new Map<string, Node>();
-	const after: Node[] = [];
+function topological(wanted: Wanted, library: Library): DesignCount[] {
+	const done = new Map<string, DesignCount>();
+	const after: DesignCount[] = [];
 	const path: { key: string; name: string }[] = [];
 	const visit = (key: string, recipe: Recipe, colourway: Id | null, quantity: Rational) => {
 		if (done.has(key)) return;
@@ -98,11 +137,12 @@ function topological(wanted: Wanted, library: Library): Node[] {
 			visit(keyOf(structure.design, structure.colourway), child, structure.colourway, ZERO);
 		}
 		path.pop();
-		const node: Node = {
+		const node: DesignCount = {
 			key,
 			recipe,
 			colourway: recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0],
-			quantity
+			quantity,
+			grounded: quantity
 		};
 		done.set(key, node);
 		after.push(node);

@@ -2,8 +2,7 @@ import { formatFeet, type Millimetres } from '../units/length.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
-import { stackIn } from '../recipe/edit.ts';
-import { drawStack } from '../scene/draw-list.ts';
+import { drawAssembly } from '../scene/draw-list.ts';
 import { cautionsFor } from './cautions.ts';
 import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
@@ -58,16 +57,14 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 }
 
 const overall = ({ tally }: QuotedLine): number | undefined => {
-	const heights = tally.stacks.map((s) => s.placed.overall).filter((h) => h.known);
-	return heights.length > 0 ? Math.max(...heights.map((h) => h.usual)) : undefined;
+	const { known, usual } = tally.assembly.overall;
+	return known && usual > 0 ? usual : undefined;
 };
 
 function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
 	const { item, tally } = line;
 	const { recipe } = item;
 	const colourway = recipe.colourways.find((c) => c.id === item.colourway) ?? recipe.colourways[0];
-	const stack = stackIn(recipe);
-	const placed = tally.stacks[0]?.placed;
 	const tall = overall(line);
 	const each = Math.round(tally.bill.balloons / item.quantity);
 	return {
@@ -81,6 +78,7 @@ function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
 		]
 			.filter(Boolean)
 			.join(' · '),
-		picture: stack && placed ? drawStack(stack, placed, { colourway, catalogue, view: 'front' }) : null
+		picture:
+			tally.assembly.pieces.length > 0 ? drawAssembly(tally.assembly, { catalogue, view: 'front' }) : null
 	};
 }

@@ -38,6 +38,7 @@ const drawList = z.strictObject({
 		z.strictObject({ x: z.number(), y: z.number(), r: z.number(), paint: z.number(), row: z.number() })
 	),
 	pole: z.strictObject({ height: z.number() }).nullable(),
+	poles: z.array(z.strictObject({ x: z.number(), from: z.number(), height: z.number() })).optional(),
 	height: z.number(),
 	halfWidth: z.number()
 }) satisfies z.ZodType<DrawList, unknown>;

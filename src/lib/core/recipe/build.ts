@@ -6,6 +6,7 @@ import type { ColourRef, SaidCluster, SaidLayer, SaidPattern } from './entry/ent
 import { MOST_REPEATS } from './entry/parse-entry.ts';
 import type { Pattern } from './pattern.ts';
 import {
+	ON_THE_FLOOR,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
 	type Cluster,
@@ -13,7 +14,8 @@ import {
 	type Recipe,
 	type Section,
 	type Slot,
-	type Stack
+	type Stack,
+	type Structure
 } from './recipe.ts';
 
 /** Makes ids; the client hands in `crypto.randomUUID`. */
@@ -28,9 +30,21 @@ export const emptyStack = (): Stack => ({
 	onFloor: true
 });
 
+/** A section of plain work on the floor. */
+export const newSection = (id: string, name: string, structure: Structure): Section => ({
+	id,
+	name,
+	structure,
+	difficulty: '1',
+	notes: '',
+	times: 1,
+	mirror: false,
+	stand: ON_THE_FLOOR
+});
+
 /** A new design: one empty stack, one colourway. */
 export function emptyRecipe(name: string, newId: NewId): Recipe {
-	const section: Section = { id: newId(), name: 'column', structure: emptyStack(), difficulty: '1' };
+	const section = newSection(newId(), 'column', emptyStack());
 	return {
 		format: RECIPE_FORMAT,
 		version: RECIPE_VERSION,

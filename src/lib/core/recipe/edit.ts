@@ -3,10 +3,10 @@ import { got } from '../errors.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
-import type { BuiltLayer, NewId } from './build.ts';
+import { newSection, type BuiltLayer, type NewId } from './build.ts';
 import { checked, MOST_REPEATS } from './entry/parse-entry.ts';
 import { slotsOf } from './pattern.ts';
-import type { Extras, Layer, Recipe, Stack } from './recipe.ts';
+import type { Extras, Layer, Recipe, Section, Stack } from './recipe.ts';
 
 /** The same shape, open to writing: edits change a draft in place, so that an undo can hold the difference alone. */
 export type Mutable<T> = T extends string | number | boolean | null | undefined
@@ -16,30 +16,51 @@ export type RecipeDraft = Mutable<Recipe>;
 
 const HALF_INCH = inches(0.5);
 
-/** The stack the Bench edits: the first of the design. */
-export function stackOf<R extends { sections: readonly { structure: { kind: string } }[] }>(recipe: R) {
-	const section = recipe.sections.find((s) => s.structure.kind === 'stack');
-	return section?.structure as (R extends RecipeDraft ? Mutable<Stack> : Stack) | undefined;
+/** The stack of a section; without one said, the first stack of the design. */
+export function stackOf(recipe: RecipeDraft, section?: string): Mutable<Stack> | undefined {
+	const found = recipe.sections.find((s) =>
+		section === undefined ? s.structure.kind === 'stack' : s.id === section
+	);
+	return found?.structure.kind === 'stack' ? found.structure : undefined;
 }
+
+/** The stack that holds a layer: rows have ids that are met once in a design. */
+function stackWith(recipe: RecipeDraft, layer: string): Mutable<Stack> | undefined {
+	for (const { structure } of recipe.sections)
+		if (structure.kind === 'stack' && structure.layers.some((l) => l.id === layer)) return structure;
+	return undefined;
+}
+
+const layerWith = (recipe: RecipeDraft, id: string): Mutable<Layer> | undefined =>
+	stackWith(recipe, id)?.layers.find((l) => l.id === id);
 
 /** The stack of a stored recipe. */
 export const stackIn = (recipe: Recipe): Stack | undefined =>
 	recipe.sections.map((s) => s.structure).find((s): s is Stack => s.kind === 'stack');
 
+/** Every stack of a stored recipe with its section, in order. */
+export const stacksIn = (recipe: Recipe): { section: Section; stack: Stack }[] =>
+	recipe.sections.flatMap((section) =>
+		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
+	);
+
 export const extrasIn = (recipe: Recipe): Extras | undefined =>
 	recipe.sections.map((s) => s.structure).find((s): s is Extras => s.kind === 'extras');
 
-/** Puts a layer at `index` (0 is the floor), makes its slots and fills them in every colourway. */
-export function insertLayer(recipe: RecipeDraft, index: number, built: BuiltLayer) {
+/**
+ * Puts a layer at `index` (0 is lowest) of a section's stack, makes its slots and fills them in every colourway.
+ * @param section the first stack where none is said
+ */
+export function insertLayer(recipe: RecipeDraft, index: number, built: BuiltLayer, section?: string) {
 	addSlots(recipe, built);
-	stackOf(recipe)?.layers.splice(index, 0, built.layer as Mutable<Layer>);
+	stackOf(recipe, section)?.layers.splice(index, 0, built.layer as Mutable<Layer>);
 }
 
 /** Replaces a layer by what was typed in its place; the row keeps its id. */
 export function replaceLayer(recipe: RecipeDraft, id: string, built: BuiltLayer) {
-	const layers = stackOf(recipe)?.layers;
-	const index = layers?.findIndex((l) => l.id === id) ?? -1;
-	if (!layers || index < 0) return;
+	const layers = stackWith(recipe, id)?.layers;
+	if (!layers) return;
+	const index = layers.findIndex((l) => l.id === id);
 	addSlots(recipe, built);
 	layers[index] = { ...(built.layer as Mutable<Layer>), id };
 	dropUnusedSlots(recipe);
@@ -53,7 +74,7 @@ function addSlots(recipe: RecipeDraft, { newSlots }: BuiltLayer) {
 }
 
 export function removeLayer(recipe: RecipeDraft, id: string) {
-	const stack = stackOf(recipe);
+	const stack = stackWith(recipe, id);
 	if (!stack) return;
 	stack.layers = stack.layers.filter((l) => l.id !== id);
 	dropUnusedSlots(recipe);
@@ -79,7 +100,7 @@ function dropUnusedSlots(recipe: RecipeDraft) {
 
 /** @param by +1 is one up, away from the floor */
 export function moveLayer(recipe: RecipeDraft, id: string, by: number) {
-	const layers = stackOf(recipe)?.layers ?? [];
+	const layers = stackWith(recipe, id)?.layers ?? [];
 	const from = layers.findIndex((l) => l.id === id);
 	const to = Math.max(0, Math.min(layers.length - 1, from + by));
 	if (from < 0 || from === to) return;
@@ -89,7 +110,7 @@ export function moveLayer(recipe: RecipeDraft, id: string, by: number) {
 
 /** Orders the rows as given, floor first; ids that are not rows are passed over. */
 export function orderLayers(recipe: RecipeDraft, ids: readonly string[]) {
-	const stack = stackOf(recipe);
+	const stack = ids[0] === undefined ? undefined : stackWith(recipe, ids[0]);
 	if (!stack || ids.length !== stack.layers.length) return;
 	const byId = new Map(stack.layers.map((l) => [l.id, l]));
 	const ordered = ids.flatMap((id) => byId.get(id) ?? []);
@@ -98,7 +119,7 @@ export function orderLayers(recipe: RecipeDraft, ids: readonly string[]) {
 
 /** A copy directly above, with ids of its own. */
 export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): string | undefined {
-	const layers = stackOf(recipe)?.layers ?? [];
+	const layers = stackWith(recipe, id)?.layers ?? [];
 	const index = layers.findIndex((l) => l.id === id);
 	const layer = layers[index];
 	if (!layer) return undefined;
@@ -116,7 +137,7 @@ export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): s
 }
 
 export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
-	const layer = stackOf(recipe)?.layers.find((l) => l.id === id);
+	const layer = layerWith(recipe, id);
 	if (layer) layer.repeat = Math.max(1, Math.min(MOST_REPEATS, layer.repeat + by));
 }
 
@@ -125,7 +146,7 @@ export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
  * A size nobody said becomes an estimated one. Nothing changes where one of them would be refused.
  */
 export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Parsed<null> {
-	const layer = stackOf(recipe)?.layers.find((l) => l.id === id);
+	const layer = layerWith(recipe, id);
 	if (!layer) return got(null);
 	const sizes: { place: { size: Size }; size: Size }[] = [];
 	for (const place of layer.clusters.flatMap((c) => c.places)) {
@@ -164,12 +185,13 @@ export function addExtra(
 	line: { id: string; material: string; quantity: string },
 	newId: NewId
 ) {
-	let section = recipe.sections.find((s) => s.structure.kind === 'extras');
-	if (!section) {
-		section = { id: newId(), name: 'extras', structure: { kind: 'extras', lines: [] }, difficulty: '1' };
-		recipe.sections.push(section);
+	let extras = recipe.sections.map((s) => s.structure).find((s) => s.kind === 'extras');
+	if (!extras) {
+		extras = { kind: 'extras', lines: [] };
+		recipe.sections.push(newSection(newId(), 'extras', extras as Extras) as Mutable<Section>);
+		extras = recipe.sections.at(-1)!.structure as Mutable<Extras>;
 	}
-	if (section.structure.kind === 'extras') section.structure.lines.push({ ...line });
+	extras.lines.push({ ...line });
 }
 
 export function removeExtra(recipe: RecipeDraft, id: string) {
@@ -179,4 +201,42 @@ export function removeExtra(recipe: RecipeDraft, id: string) {
 	recipe.sections = recipe.sections.filter(
 		(s) => s.structure.kind !== 'extras' || s.structure.lines.length > 0
 	);
+}
+
+/** Puts a section last: the newest stands by what is there. */
+export function addSection(recipe: RecipeDraft, section: Section) {
+	recipe.sections.push(section as Mutable<Section>);
+}
+
+/** Takes a section out; what stood by it stands where it stood. The last one stays. */
+export function removeSection(recipe: RecipeDraft, id: string) {
+	const gone = recipe.sections.find((s) => s.id === id);
+	if (!gone || recipe.sections.filter((s) => s.structure.kind !== 'extras').length < 2) return;
+	recipe.sections = recipe.sections.filter((s) => s.id !== id);
+	for (const section of recipe.sections) {
+		if (section.stand.by === id) section.stand = { ...gone.stand, tie: section.stand.tie };
+	}
+	dropUnusedSlots(recipe);
+}
+
+/** @param by +1 is one later in the order of the list, which is one up on the screen */
+export function moveSection(recipe: RecipeDraft, id: string, by: number) {
+	const from = recipe.sections.findIndex((s) => s.id === id);
+	const to = Math.max(0, Math.min(recipe.sections.length - 1, from + by));
+	if (from < 0 || from === to) return;
+	const [section] = recipe.sections.splice(from, 1);
+	recipe.sections.splice(to, 0, section!);
+}
+
+/** Sections another may stand by: every one that does not itself stand by it. */
+export function hostsFor(recipe: Recipe, id: string): Section[] {
+	const standsBy = (section: Section | undefined): boolean => {
+		for (let now = section, steps = 0; now && steps <= recipe.sections.length; steps++) {
+			if (now.id === id) return true;
+			const { by }: { by: string | null } = now.stand;
+			now = by === null ? undefined : recipe.sections.find((s) => s.id === by);
+		}
+		return false;
+	};
+	return recipe.sections.filter((s) => s.structure.kind !== 'extras' && !standsBy(s));
 }

@@ -2,7 +2,17 @@ import { z } from 'zod';
 import { SIDES } from '../geometry/layers.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
-import { JOININGS, RECIPE_FORMAT, RECIPE_VERSION, UPRIGHTS, type Recipe } from './recipe.ts';
+import {
+	JOININGS,
+	ON_THE_FLOOR,
+	RECIPE_FORMAT,
+	RECIPE_VERSION,
+	STANDINGS,
+	UPRIGHTS,
+	type Cluster,
+	type Recipe,
+	type Section
+} from './recipe.ts';
 
 const id = z.string().min(1).max(64);
 const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
@@ -92,30 +102,74 @@ const structure = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('design'), design: id, quantity: positive, colourway: id.nullable() })
 ]);
 
-/** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. */
-export const recipeSchema = z
-	.strictObject({
-		format: z.literal(RECIPE_FORMAT),
-		version: z.literal(RECIPE_VERSION),
-		name,
-		tags: z.array(z.string().trim().min(1).max(40)).max(20),
-		notes: z.string().max(5000),
-		slots: z.array(z.strictObject({ id, name })).max(60),
-		colourways: z
-			.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()) }))
-			.min(1)
-			.max(60),
-		sections: z
-			.array(z.strictObject({ id, name, structure, difficulty: positive }))
-			.min(1)
-			.max(60),
-		pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable()
+const firstSection = { id, name, structure, difficulty: positive };
+const section = z.strictObject({
+	...firstSection,
+	notes: z.string().max(5000),
+	times: z.number().int().min(1).max(24),
+	mirror: z.boolean(),
+	stand: z.strictObject({
+		by: id.nullable(),
+		how: z.enum(STANDINGS),
+		height: length.or(z.literal(0).transform((v) => v as Micrometres)).nullable(),
+		gap: length.or(z.literal(0)),
+		tie: id.nullable()
 	})
+});
+
+const document = {
+	format: z.literal(RECIPE_FORMAT),
+	name,
+	tags: z.array(z.string().trim().min(1).max(40)).max(20),
+	notes: z.string().max(5000),
+	slots: z.array(z.strictObject({ id, name })).max(60),
+	colourways: z
+		.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()) }))
+		.min(1)
+		.max(60),
+	pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable()
+};
+
+/** Version 1 had sections that all stood on the floor. Its reader stays for as long as kept versions of it do. */
+const versionOne = z
+	.strictObject({
+		...document,
+		version: z.literal(1),
+		sections: z.array(z.strictObject(firstSection)).min(1).max(60)
+	})
+	.transform(({ sections, ...rest }) => ({
+		...rest,
+		version: RECIPE_VERSION as typeof RECIPE_VERSION,
+		sections: sections.map((s): Section => ({
+			...s,
+			notes: '',
+			times: 1,
+			mirror: false,
+			stand: ON_THE_FLOOR
+		}))
+	}));
+const versionTwo = z.strictObject({
+	...document,
+	version: z.literal(RECIPE_VERSION),
+	sections: z.array(section).min(1).max(60)
+});
+
+/** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */
+export const recipeSchema = z
+	.discriminatedUnion('version', [versionTwo, versionOne])
 	.superRefine((recipe, context) => {
 		const known = new Set(recipe.slots.map((s) => s.id));
+		const lost = lostSection(recipe.sections);
+		if (lost >= 0) {
+			context.addIssue({
+				code: 'custom',
+				path: ['sections', lost, 'stand'],
+				message: 'It stands by a section that is not there, or in the end by itself.'
+			});
+		}
 		recipe.sections.forEach((section, at) => {
 			if (section.structure.kind !== 'stack') return;
-			const used = section.structure.layers.flatMap((l) => l.clusters.flatMap((c) => slotIds(c)));
+			const used = section.structure.layers.flatMap((l) => l.clusters.flatMap(slotIds));
 			const missing = used.find((slot) => !known.has(slot));
 			if (missing === undefined) return;
 			context.addIssue({
@@ -126,9 +180,23 @@ export const recipeSchema = z
 		});
 	}) satisfies z.ZodType<Recipe, unknown>;
 
-function slotIds(c: z.infer<typeof cluster>): string[] {
+function slotIds(c: Cluster): string[] {
 	const own = c.places.flatMap((p) => p.slot ?? []);
 	const { pattern: p } = c;
 	if (p.kind === 'same') return [...own, p.slot];
 	return [...own, ...(p.kind === 'blocks' ? p.blocks.map((b) => b.slot) : p.slots)];
+}
+
+/** Index of the first section whose way down never reaches the floor; -1 where all do. */
+function lostSection(sections: readonly Section[]): number {
+	return sections.findIndex((start) => {
+		let now: Section | undefined = start;
+		for (let steps = 0; now; steps++) {
+			if (now.stand.by === null) return false;
+			if (steps > sections.length) return true;
+			const { by }: { by: string | null } = now.stand;
+			now = sections.find((s) => s.id === by);
+		}
+		return true;
+	});
 }

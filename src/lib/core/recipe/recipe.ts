@@ -8,7 +8,7 @@ import type { Pattern } from './pattern.ts';
 export type Id = string;
 
 export const RECIPE_FORMAT = 'bright-tally/recipe';
-export const RECIPE_VERSION = 1;
+export const RECIPE_VERSION = 2;
 
 /** One design: the versioned document everything else reads. Guarded by `recipe.schema.ts`. */
 export interface Recipe {
@@ -45,7 +45,36 @@ export interface Section {
 	readonly structure: Structure;
 	/** Multiplies the time standards; 1 is plain work. */
 	readonly difficulty: RationalText;
+	readonly notes: string;
+	/** So many alike wherever it stands: two arms. */
+	readonly times: number;
+	/** Every second of them is the mirror image, on the other side. */
+	readonly mirror: boolean;
+	readonly stand: Stand;
 }
+
+/** Sides a section may stand on by another, and on top of it. */
+export const STANDINGS = ['on top', 'left', 'right', 'front', 'back'] as const;
+export type Standing = (typeof STANDINGS)[number];
+
+/** Where a section stands: on the floor at the middle, or by another section. */
+export interface Stand {
+	/** The section it stands by; null is the floor. It stands by every copy of that one. */
+	readonly by: Id | null;
+	readonly how: Standing;
+	/** Height of its foot over the floor, beside another; null is the foot of that one. */
+	readonly height: Micrometres | null;
+	/** Air between the two, beside another. */
+	readonly gap: Micrometres | 0;
+	/** What ties it on, a material of the Stockroom; null is nothing. */
+	readonly tie: string | null;
+}
+
+export const ON_THE_FLOOR: Stand = { by: null, how: 'on top', height: null, gap: 0, tie: null };
+
+/** Whether a section's lowest balloons touch the floor. */
+export const standsOnFloor = ({ stand }: Section): boolean =>
+	stand.by === null || (stand.how !== 'on top' && (stand.height === null || stand.height === 0));
 
 /** How a section is built. One member a structure of the registry. */
 export type Structure = Stack | Extras | DesignUse;

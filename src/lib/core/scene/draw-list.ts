@@ -1,6 +1,8 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Finish } from '../materials/material.ts';
 import type { Colourway, Stack } from '../recipe/recipe.ts';
+import type { Ball } from '../geometry/ring.ts';
+import type { Assembly, Spot } from '../structures/assemble.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
 
 export const VIEWS = ['front', 'side', 'plan'] as const;
@@ -24,6 +26,8 @@ export interface DrawList {
 	readonly discs: readonly Disc[];
 	/** The upright, mm from the floor up, at the axis; null without one or where nothing of it would show. */
 	readonly pole: { readonly height: number } | null;
+	/** Uprights that stand elsewhere: across from the axis, and their foot over the floor, mm. */
+	readonly poles?: readonly { readonly x: number; readonly from: number; readonly height: number }[];
 	/** Overall height and half width, mm. */
 	readonly height: number;
 	readonly halfWidth: number;
@@ -34,12 +38,28 @@ const OPEN = { hex: '#c9ccd2', finish: 'matte' as Finish };
 /** Largest picture drawn; more would be noise. */
 export const MOST_DISCS = 6000;
 
-/** Projects a placed stack to a view: orthographic, depth-sorted back to front. */
+interface Dressed {
+	readonly catalogue: Catalogue;
+	readonly view: View;
+}
+
+/** One stack by itself, on the floor. */
 export function drawStack(
 	stack: Stack,
 	placed: PlacedStack,
-	{ colourway, catalogue, view }: { colourway: Colourway | undefined; catalogue: Catalogue; view: View }
+	{ colourway, ...dressed }: Dressed & { colourway: Colourway | undefined }
 ): DrawList {
+	const spots = [{ x: 0, y: 0, z: 0, mirrored: false }];
+	const { overall } = placed;
+	const pieces = [{ section: 'only', stack, placed, colourway, spots }];
+	return drawAssembly({ pieces, feet: new Map(), overall }, dressed);
+}
+
+/**
+ * Projects an assembly to a view: orthographic, depth-sorted back to front. Rows of the design's own sections are
+ * numbered through, section after section; those of designs inside it have none.
+ */
+export function drawAssembly({ pieces, overall }: Assembly, { catalogue, view }: Dressed): DrawList {
 	const paints: { hex: string; finish: Finish }[] = [];
 	const paintOf = new Map<string, number>();
 	const paint = (colourId: string | null): number => {
@@ -52,35 +72,38 @@ export function drawStack(
 		return paints.length - 1;
 	};
 	const discs: (Disc & { depth: number })[] = [];
+	const poles: { x: number; from: number; height: number }[] = [];
 	let halfWidth = 0;
-	placed.layers.forEach((layer, index) => {
-		const ring = placed.rings[index]!;
-		layer.rings.forEach((balls, c) => {
-			const cluster = ring.layer.clusters[c]!;
-			balls.forEach((ball, place) => {
-				if (discs.length >= MOST_DISCS) return;
-				const slot = slotOfPlace(cluster, place, ring);
-				const [x, y, depth] =
-					view === 'front'
-						? [ball.x, ball.z, -ball.y]
-						: view === 'side'
-							? [ball.y, ball.z, ball.x]
-							: [ball.x, ball.y, ball.z];
-				halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
-				discs.push({
-					x,
-					y,
-					r: ball.d / 2,
-					paint: paint(colourway?.fills[slot] ?? null),
-					row: ring.row,
-					depth
+	let firstRow = 0;
+	for (const { section, stack, placed, colourway, spots } of pieces) {
+		for (const spot of spots) {
+			placed.layers.forEach((layer, index) => {
+				const ring = placed.rings[index]!;
+				const row = section === null ? -1 : firstRow + ring.row;
+				layer.rings.forEach((balls, c) => {
+					const cluster = ring.layer.clusters[c]!;
+					balls.forEach((ball, place) => {
+						if (discs.length >= MOST_DISCS) return;
+						const colour = colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null;
+						const [x, y, depth] = project(ball, spot, view);
+						halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
+						discs.push({ x, y, r: ball.d / 2, paint: paint(colour), row, depth });
+					});
 				});
 			});
-		});
-	});
+			const { kind, length } = stack.upright;
+			if (kind === 'none' || length === null || view === 'plan') continue;
+			poles.push({
+				x: tenth(view === 'front' ? spot.x : spot.y),
+				from: tenth(spot.z),
+				height: length / 1000
+			});
+		}
+		if (section !== null) firstRow += stack.layers.length;
+	}
 	discs.sort((a, b) => a.depth - b.depth);
-	const upright =
-		stack.upright.kind === 'none' || stack.upright.length === null ? null : stack.upright.length / 1000;
+	const inTheMiddle = poles.find((p) => p.x === 0 && p.from === 0);
+	const others = poles.filter((p) => p !== inTheMiddle);
 	return {
 		view,
 		paints,
@@ -91,10 +114,18 @@ export function drawStack(
 			paint: p,
 			row
 		})),
-		pole: upright !== null && view !== 'plan' ? { height: upright } : null,
-		height: placed.overall.usual,
+		pole: inTheMiddle ? { height: inTheMiddle.height } : null,
+		...(others.length > 0 ? { poles: others } : {}),
+		height: overall.usual,
 		halfWidth
 	};
+}
+
+/** @returns across, up, and nearness to the eye, mm */
+function project(ball: Ball, { x, y, z, mirrored }: Spot, view: View): [number, number, number] {
+	const at = { x: x + (mirrored ? -ball.x : ball.x), y: y + ball.y, z: z + ball.z };
+	if (view === 'front') return [at.x, at.z, -at.y];
+	return view === 'side' ? [at.y, at.z, at.x] : [at.x, at.y, at.z];
 }
 
 /** A tenth of a millimetre is finer than any screen or paper here. */

@@ -2,7 +2,14 @@ import type { DrawList } from './draw-list.ts';
 import { shade } from './shade.ts';
 
 /** Height of the box a picture needs: the piece, or the upright that stands above it. mm */
-export const boxHeight = ({ height, pole }: DrawList): number => Math.max(height, pole?.height ?? 0);
+export const boxHeight = ({ height, pole, poles = [] }: DrawList): number =>
+	Math.max(height, pole?.height ?? 0, ...poles.map((p) => p.from + p.height));
+
+/** Every upright of a picture: the one in the middle first. */
+export const uprightsOf = ({ pole, poles = [] }: DrawList) => [
+	...(pole ? [{ x: 0, from: 0, height: pole.height }] : []),
+	...poles
+];
 
 const round = (value: number): number => Math.round(value);
 
@@ -20,9 +27,10 @@ export function svgOf(list: DrawList): string {
 		({ x, y, r, paint }) =>
 			`<circle cx="${round(x)}" cy="${round(-y)}" r="${round(r)}" fill="url(#g${paint})"/>`
 	);
-	const pole = list.pole
-		? `<rect x="-12" y="${-round(list.pole.height)}" width="24" height="${round(list.pole.height)}" fill="#6b747d"/>`
-		: '';
+	const uprights = uprightsOf(list).map(
+		(p) =>
+			`<rect x="${round(p.x) - 12}" y="${-round(p.from + p.height)}" width="24" height="${round(p.height)}" fill="#6b747d"/>`
+	);
 	const box = [-list.halfWidth, -height, 2 * list.halfWidth, height].map(round).join(' ');
-	return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box}"><defs>${defs.join('')}</defs>${pole}<g stroke="#8a919b" stroke-opacity=".35" stroke-width="4">${discs.join('')}</g></svg>`;
+	return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box}"><defs>${defs.join('')}</defs>${uprights.join('')}<g stroke="#8a919b" stroke-opacity=".35" stroke-width="4">${discs.join('')}</g></svg>`;
 }

@@ -1,4 +1,5 @@
-import type { Colourway, Structure } from '../recipe/recipe.ts';
+import { standsOnFloor, type Colourway, type Section, type Structure } from '../recipe/recipe.ts';
+import { rational } from '../units/rational.ts';
 import type { TaskCount } from '../labour/task.ts';
 import { extras } from './extras.ts';
 import { stack } from './stack.ts';
@@ -29,4 +30,24 @@ export function tasksOf(s: Structure): TaskCount[] {
 		case 'design':
 			return [];
 	}
+}
+
+/** What one copy of a section needs; what is tied on takes its tie. Floor contacts count only for copies on the floor. */
+export function sectionNeeds({ structure, stand }: Section, colourway: Colourway | undefined): Need[] {
+	const own = needsOf(structure, colourway);
+	if (stand.by === null || stand.tie === null) return own;
+	return [...own, { what: 'material', material: stand.tie, label: 'tie', quantity: rational(1) }];
+}
+
+const ON_SITE = new Set<TaskCount['task']>(['set up', 'strike', 'patch']);
+/** Work that only copies on the floor take: what stands on another piece is set up with that. */
+export const isOnSite = ({ task }: TaskCount): boolean => ON_SITE.has(task);
+export const isFloorContact = (need: Need): boolean => need.what === 'count' && need.of === 'floor contact';
+
+/** The work of one copy of a section: what stands on another is attached to it. */
+export function sectionTasks(section: Section): TaskCount[] {
+	const own = tasksOf(section.structure);
+	const empty = section.structure.kind !== 'design' && own.length === 0;
+	if (standsOnFloor(section) || empty) return own;
+	return [...own, { task: 'attach', method: 'hole', count: 1, batches: 0 }];
 }

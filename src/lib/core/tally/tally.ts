@@ -1,5 +1,5 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { explode, type Library } from '../bom/explode.ts';
+import { countDesigns, explode, workOf, type DesignCount, type Library } from '../bom/explode.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import type { Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
@@ -9,8 +9,8 @@ import { zero } from '../money/money.ts';
 import { price, type Price } from '../pricing/price.ts';
 import type { PriceTerms } from '../pricing/terms.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
-import { placeStack, type PlacedStack } from '../structures/stack.ts';
-import { tasksOf } from '../structures/registry.ts';
+import { assemble, type Assembly } from '../structures/assemble.ts';
+import type { PlacedStack } from '../structures/stack.ts';
 import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
 import type { Finding } from './finding.ts';
@@ -23,6 +23,9 @@ export interface TallyContext {
 
 /** Everything worked out from one recipe. The Bench, quotes, lists and the quick price all read this. */
 export interface Tally {
+	/** Every section where it stands, designs inside it included. */
+	readonly assembly: Assembly;
+	/** The stacks of the design itself. */
 	readonly stacks: readonly { readonly section: Id; readonly placed: PlacedStack }[];
 	readonly bill: Bill;
 	readonly tasks: readonly TimedTask[];
@@ -32,6 +35,7 @@ export interface Tally {
 	readonly findings: readonly Finding[];
 }
 
+const NOTHING_STANDS: Assembly = { pieces: [], feet: new Map(), overall: { usual: 0, known: false } };
 const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
 
 /**
@@ -42,13 +46,16 @@ const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
 export function tally(recipe: Recipe, colourway: Id | null, quantity: number, context: TallyContext): Tally {
 	const { rates, catalogue, library } = context;
 	const findings: Finding[] = [];
-	const exploded = attempt(
-		() => explode({ recipe, colourway, quantity: rational(quantity) }, library),
+	const designs = attempt(
+		() => countDesigns({ recipe, colourway, quantity: rational(quantity) }, library),
 		findings
 	);
-	const counted = exploded ? bill(exploded, { ...rates, catalogue }) : NO_BILL;
-	const tasks = exploded ? tasksFor(recipe, quantity, rates) : [];
-	const stacks = exploded ? stacksOf(recipe, rates) : [];
+	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
+	const tasks = designs ? tasksFor(designs, rates) : [];
+	const assembly = designs ? assemble(recipe, colourway, library, rates.pumps) : NOTHING_STANDS;
+	const stacks = assembly.pieces.flatMap(({ section, placed }) =>
+		section === null ? [] : [{ section, placed }]
+	);
 	const chosen = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
 	for (const { section, placed } of stacks) {
 		const structure = recipe.sections.find((s) => s.id === section)!.structure;
@@ -60,6 +67,7 @@ export function tally(recipe: Recipe, colourway: Id | null, quantity: number, co
 	findings.push(...checkBill(counted, made));
 	const none = zero(rates.currency);
 	return {
+		assembly,
 		stacks,
 		bill: counted,
 		tasks,
@@ -92,20 +100,27 @@ function attempt<T>(work: () => T, findings: Finding[]): T | undefined {
 	}
 }
 
-function tasksFor(recipe: Recipe, quantity: number, { standards }: Rates): TimedTask[] {
-	return recipe.sections.flatMap((section) =>
-		tasksOf(section.structure).map((task) =>
-			timeOf({ ...task, count: task.count * quantity }, standards, section.difficulty)
-		)
-	);
+/** Times all work; the same task by the same method stands once, whatever sections it comes from. */
+function tasksFor(designs: readonly DesignCount[], { standards }: Rates): TimedTask[] {
+	const merged = new Map<string, TimedTask>();
+	for (const { task, difficulty } of workOf(designs)) {
+		const timed = timeOf(task, standards, difficulty);
+		const key = `${task.task}/${task.method}`;
+		const had = merged.get(key);
+		merged.set(
+			key,
+			had
+				? {
+						...had,
+						count: had.count + timed.count,
+						batches: had.batches + timed.batches,
+						seconds: had.seconds.add(timed.seconds)
+					}
+				: timed
+		);
+	}
+	return [...merged.values()];
 }
-
-const stacksOf = (recipe: Recipe, { pumps }: Rates) =>
-	recipe.sections.flatMap(({ id, structure }) =>
-		structure.kind === 'stack' && structure.layers.length > 0
-			? [{ section: id, placed: placeStack(structure, pumps) }]
-			: []
-	);
 
 function checkBill(counted: Bill, made: Cost): Finding[] {
 	if (counted.lines.length === 0) {

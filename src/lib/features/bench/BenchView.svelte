@@ -12,11 +12,12 @@
 	import ColourPanel from './ColourPanel.svelte';
 	import Conflict from './Conflict.svelte';
 	import RecipePanel from './RecipePanel.svelte';
+	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { recall, remember } from './session.ts';
 	import { percentText } from './tape-words.ts';
 
 	interface Props {
-		data: BenchData;
+		data: BenchData & { readonly usedIn: readonly { readonly id: string; readonly name: string }[] };
 		/** Called with the design's id once it is kept, to start a quote with it. */
 		onquote: (design: string) => void;
 	}
@@ -47,9 +48,11 @@
 	const bad = $derived(bench.tally.findings.filter((f) => f.level === 'bad'));
 	const findings = $derived([...bad, ...bench.tally.findings.filter((f) => f.level === 'watch')]);
 	const selectedRow = $derived(
-		bench.selected === null ? null : bench.layers.findIndex((l) => l.id === bench.selected)
+		bench.selected === null ? null : bench.allRows.findIndex((l) => l.id === bench.selected)
 	);
-	const hasContent = $derived(bench.layers.length > 0 || bench.extras.length > 0);
+	const hasContent = $derived(bench.tally.bill.lines.length > 0 || bench.allRows.length > 0);
+	/** Leaving keeps, but for a part that others use: what they become is shown first, when Keep is pressed. */
+	const keeps = $derived(hasContent && data.usedIn.length === 0);
 	const pictureLabel = $derived(`${bench.recipe.name}, ${bench.view}: ${bench.tally.bill.balloons} balloons`);
 
 	onMount(() => {
@@ -65,7 +68,7 @@
 		panel?.focusEntry();
 		const hide = () => {
 			remember(data.id, bench.recipe, bench.history);
-			bench.saver.leave(hasContent);
+			bench.saver.leave(keeps);
 		};
 		window.addEventListener('pagehide', hide);
 		return () => window.removeEventListener('pagehide', hide);
@@ -74,8 +77,8 @@
 	export async function leave() {
 		remember(data.id, bench.recipe, bench.history);
 		const patience = new Promise<false>((resolve) => setTimeout(resolve, 4000, false));
-		const kept = await Promise.race([hasContent ? keep() : bench.saver.flush(), patience]).catch(() => false);
-		if (kept === false) bench.saver.leave(hasContent);
+		const kept = await Promise.race([keeps ? keep() : bench.saver.flush(), patience]).catch(() => false);
+		if (kept === false) bench.saver.leave(keeps);
 	}
 	$effect(() => {
 		const { recipe, history } = bench;
@@ -100,8 +103,20 @@
 			keeping = false;
 		}
 	}
-	async function quote() {
-		if (await keep()) onquote(bench.id);
+	/** Designs that keeping would change: shown before it is done. */
+	let touched = $state<readonly Touched[] | null>(null);
+	let then = $state<'stay' | 'quote'>('stay');
+	async function ask(next: 'stay' | 'quote') {
+		then = next;
+		if (data.usedIn.length === 0) return go();
+		await bench.saver.flush();
+		const response = await fetch(`/bench/${bench.id}/touches`).catch(() => undefined);
+		if (response?.ok) touched = (await response.json()) as Touched[];
+		if (!touched || touched.length === 0) await go();
+	}
+	async function go() {
+		touched = null;
+		if ((await keep()) && then === 'quote') onquote(bench.id);
 	}
 	function keydown(event: KeyboardEvent) {
 		if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
@@ -115,7 +130,7 @@
 			key === 'z' ? (event.shiftKey ? 'redo' : 'undo') : key === 'y' ? 'redo' : key === 's' ? 'keep' : null;
 		if (!wanted || (typing && wanted !== 'keep')) return;
 		event.preventDefault();
-		if (wanted === 'keep') void keep();
+		if (wanted === 'keep') void ask('stay');
 		else bench[wanted]();
 	}
 </script>
@@ -138,7 +153,13 @@
 			/>
 		</div>
 		<p class="state" aria-live="polite">
-			<span>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}</span>
+			<span
+				>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}{#if data.usedIn.length > 0}
+					· used in {#each data.usedIn as user, index (user.id)}{index > 0 ? ', ' : ''}<a
+							class="quiet-link"
+							href="/bench/{user.id}">{user.name}</a
+						>{/each}{/if}</span
+			>
 			<span
 				data-name="save-state"
 				class:text-bad={bench.saver.state === 'offline' || bench.saver.state === 'refused'}
@@ -166,20 +187,15 @@
 				aria-label="Redo"><Redo size={17} /></button
 			>
 			<a class="quiet-link px-1" href="/bench/{bench.id}/lists?colourway={bench.chosen.id}">Lists</a>
-			<Button onclick={keep} disabled={keeping || !hasContent}>Keep</Button>
-			<Button kind="strong" onclick={quote} disabled={keeping || !hasContent}>Quote this</Button>
+			<Button onclick={() => ask('stay')} disabled={keeping || !hasContent}>Keep</Button>
+			<Button kind="strong" onclick={() => ask('quote')} disabled={keeping || !hasContent}>Quote this</Button>
 		</div>
 	</header>
 	<div class="three">
 		<RecipePanel bind:this={panel} {bench} />
 		<section class="picture" aria-label="Picture">
 			<div class="min-h-0 flex-1">
-				<Picture
-					list={bench.picture}
-					known={bench.placed?.overall.known ?? false}
-					lit={selectedRow}
-					label={pictureLabel}
-				/>
+				<Picture list={bench.picture} known={bench.known} lit={selectedRow} label={pictureLabel} />
 			</div>
 			<div class="views" role="group" aria-label="View">
 				{#each VIEWS as view (view)}
@@ -210,6 +226,7 @@
 	</div>
 </div>
 <Conflict {bench} />
+<KeepDialog {touched} onkeep={go} onclose={() => (touched = null)} />
 
 <style>
 	.bench {

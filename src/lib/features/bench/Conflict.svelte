@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { printLayer } from '../../core/recipe/entry/print-entry.ts';
-	import { stackIn } from '../../core/recipe/edit.ts';
+	import { stacksIn } from '../../core/recipe/edit.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { tally } from '../../core/tally/tally.ts';
@@ -14,7 +14,9 @@
 	let { bench }: Props = $props();
 	const theirs = $derived(bench.saver.theirs);
 	const rowsOf = (recipe: Recipe) =>
-		(stackIn(recipe)?.layers ?? []).map((l) => printLayer(l, recipe.slots)).reverse();
+		stacksIn(recipe)
+			.flatMap(({ stack }) => stack.layers.map((l) => printLayer(l, recipe.slots)))
+			.reverse();
 	const priceOf = (recipe: Recipe) => {
 		const { price } = tally(recipe, null, 1, bench.context);
 		return price.status === 'priced' ? formatMoney(price.net) : '—';

@@ -9,13 +9,15 @@
 		removeExtra,
 		removeLayer,
 		repeatLayer,
-		stackIn
+		stacksIn
 	} from '../../core/recipe/edit.ts';
-	import type { Layer } from '../../core/recipe/recipe.ts';
+	import type { Layer, Section } from '../../core/recipe/recipe.ts';
 	import { resolveSize } from '../../core/sizing/resolve.ts';
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import type { Bench } from './bench.svelte.ts';
+	import AddSection from './AddSection.svelte';
 	import EntryLine from './EntryLine.svelte';
+	import SectionHead from './SectionHead.svelte';
 	import LayerRow, { type RowAct } from './LayerRow.svelte';
 	import UprightPanel from './UprightPanel.svelte';
 
@@ -28,11 +30,15 @@
 	/** What a row refuses, said beside it. */
 	let refused = $state<{ id: string; say: string } | null>(null);
 
-	const layers = $derived(stackIn(bench.shown)?.layers ?? []);
-	/** As they stand: the topmost first on the screen. */
-	const standing = $derived([...layers].reverse());
-	let dragged = $state.raw<Layer[] | null>(null);
-	const rows = $derived(dragged ?? standing);
+	const layers = $derived(stacksIn(bench.shown).flatMap(({ stack }) => stack.layers));
+	/** Sections as they stand: the one that came last first on the screen. */
+	const standing = $derived(bench.shown.sections.filter((s) => s.structure.kind !== 'extras').toReversed());
+	const several = $derived(standing.length > 1);
+	let dragged = $state.raw<{ section: string; rows: Layer[] } | null>(null);
+	const rowsOf = (section: Section): readonly Layer[] => {
+		if (dragged?.section === section.id) return dragged.rows;
+		return section.structure.kind === 'stack' ? section.structure.layers.toReversed() : [];
+	};
 	const rowOf = $derived(new Map(layers.map((layer, row) => [layer.id, row])));
 
 	const scale = $derived.by(() => {
@@ -49,29 +55,35 @@
 		}
 		return Math.min(124 / widest, 38 / tallest);
 	});
-	const known = $derived(bench.placed?.overall.known ?? false);
-	const heights = $derived(bench.tops.map((top) => (known ? formatFeet((top ?? 0) as Millimetres) : '—')));
+	const heightOf = (id: string) => {
+		const top = bench.tops.get(id);
+		return bench.known && top !== undefined ? formatFeet(top as Millimetres) : '—';
+	};
 	const slots = $derived(bench.shown.slots);
 	const colourway = $derived(bench.shown.colourways.find((c) => c.id === bench.chosen.id));
 	/** Rows are dragged with a pointer: until one is over the panel, nothing is made ready for it. */
 	let armed = $state(false);
-	const zone = $derived(
+	const zoneOf = (section: Section) =>
 		armed &&
-			fromAction(dragHandleZone, () => ({
-				items: rows,
-				flipDurationMs: 120,
-				dropTargetStyle: {},
-				zoneTabIndex: -1,
-				zoneItemTabIndex: -1,
-				autoAriaDisabled: true,
-				dragDisabled: bench.ghost !== null
-			}))
-	);
+		fromAction(dragHandleZone, () => ({
+			items: [...rowsOf(section)],
+			type: section.id,
+			flipDurationMs: 120,
+			dropTargetStyle: {},
+			zoneTabIndex: -1,
+			zoneItemTabIndex: -1,
+			autoAriaDisabled: true,
+			dragDisabled: bench.ghost !== null
+		}));
 	const onTop = $derived(bench.entryIndex >= bench.layers.length);
 	/** Row on whose top the entry line stands when it is not above all. */
 	const below = $derived(onTop ? null : (bench.layers[bench.entryIndex - 1]?.id ?? null));
 	const atFloor = $derived(!onTop && bench.entryIndex === 0);
 
+	function select(section: string, layer: string) {
+		bench.selected = layer;
+		if (bench.current?.id !== section) bench.take(section);
+	}
 	function act(layer: Layer, what: RowAct) {
 		refused = null;
 		const { id } = layer;
@@ -105,17 +117,18 @@
 		if (event.ctrlKey || event.metaKey) return;
 		const up = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
 		const what = up !== 0 && event.altKey ? (up > 0 ? 'up' : 'down') : KEYS[event.key];
+		const all = bench.allRows;
 		const row = rowOf.get(layer.id) ?? 0;
 		if (what) {
 			event.preventDefault();
 			bench.selected = layer.id;
 			act(layer, what);
 			await tick();
-			if (what === 'remove') focusRow(bench.layers[Math.min(row, bench.layers.length - 1)]?.id);
+			if (what === 'remove') focusRow(bench.allRows[Math.min(row, bench.allRows.length - 1)]?.id);
 			else if (what !== 'edit') focusRow(bench.selected ?? layer.id);
 		} else if (up !== 0) {
 			event.preventDefault();
-			focusRow(bench.layers[row + up]?.id);
+			focusRow(all[row + up]?.id);
 		}
 	}
 	function focusRow(id: string | undefined) {
@@ -129,13 +142,14 @@
 		entry?.focus();
 	}
 
-	const consider = ({ detail }: CustomEvent<DndEvent<Layer>>) => (dragged = detail.items);
-	function finalize({ detail }: CustomEvent<DndEvent<Layer>>) {
-		dragged = null;
-		bench.change((d) => orderLayers(d, detail.items.map((l) => l.id).reverse()));
-	}
 	/** The library's own events, which no element is typed to have. */
-	const events: object = { onconsider: consider, onfinalize: finalize };
+	const eventsOf = (section: string): object => ({
+		onconsider: ({ detail }: CustomEvent<DndEvent<Layer>>) => (dragged = { section, rows: detail.items }),
+		onfinalize: ({ detail }: CustomEvent<DndEvent<Layer>>) => {
+			dragged = null;
+			bench.change((d) => orderLayers(d, detail.items.map((l) => l.id).toReversed()));
+		}
+	});
 	const upright = $derived(bench.stack?.upright);
 	const foot = $derived.by(() => {
 		const count = bench.tally.stacks.reduce((a, s) => a + s.placed.layers.length, 0);
@@ -171,35 +185,50 @@
 >
 	<div class="scroll" data-scroll>
 		<div class="stand">
-			{#if onTop || bench.editing}{@render entryLine('on top')}{/if}
-			<div class="rows" role="list" {@attach zone} {...events}>
-				{#each rows as layer (layer.id)}
-					<div role="listitem">
-						{#if below === layer.id && !bench.editing}{@render entryLine('here')}{/if}
-						<LayerRow
-							{layer}
-							row={rowOf.get(layer.id) ?? 0}
-							{slots}
-							{colourway}
-							catalogue={bench.catalogue}
-							{scale}
-							height={heights[rowOf.get(layer.id) ?? 0] ?? '—'}
-							selected={bench.selected === layer.id}
-							ghost={bench.ghost === layer.id}
-							onselect={() => (bench.selected = layer.id)}
-							onact={(what) => act(layer, what)}
-							onkeydown={(event) => keydown(event, layer)}
-						/>
-						{#if refused?.id === layer.id}<p class="refused" role="alert">{refused.say}</p>{/if}
+			{#each standing as section (section.id)}
+				{@const inHand = bench.current?.id === section.id}
+				{#if inHand && (onTop || bench.editing)}{@render entryLine('on top')}{/if}
+				{#if several}<SectionHead {bench} {section} {inHand} />{/if}
+				{#if section.structure.kind === 'stack' && !bench.folded.has(section.id)}
+					<div
+						class="rows"
+						role="list"
+						aria-label={section.name}
+						{@attach zoneOf(section)}
+						{...eventsOf(section.id)}
+					>
+						{#each rowsOf(section) as layer (layer.id)}
+							<div role="listitem">
+								{#if below === layer.id && !bench.editing}{@render entryLine('here')}{/if}
+								<LayerRow
+									{layer}
+									row={rowOf.get(layer.id) ?? 0}
+									{slots}
+									{colourway}
+									catalogue={bench.catalogue}
+									{scale}
+									height={heightOf(layer.id)}
+									selected={bench.selected === layer.id}
+									ghost={bench.ghost === layer.id}
+									onselect={() => select(section.id, layer.id)}
+									onact={(what) => act(layer, what)}
+									onkeydown={(event) => keydown(event, layer)}
+								/>
+								{#if refused?.id === layer.id}<p class="refused" role="alert">{refused.say}</p>{/if}
+							</div>
+						{/each}
 					</div>
-				{/each}
-			</div>
-			{#if atFloor && !bench.editing}{@render entryLine('on the floor')}{/if}
+				{/if}
+				{#if inHand && atFloor && !bench.editing}{@render entryLine('at the foot')}{/if}
+			{/each}
 		</div>
 	</div>
 	<div class="floor"><span>floor</span><span class="foot">{foot}</span></div>
 	<div class="below">
-		<UprightPanel {bench} />
+		<div class="flex flex-wrap items-center gap-x-3">
+			<UprightPanel {bench} />
+			<AddSection {bench} />
+		</div>
 		{#if bench.extras.length > 0}
 			<ul class="extras">
 				{#each bench.extras as line (line.id)}

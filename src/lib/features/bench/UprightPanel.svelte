@@ -22,7 +22,8 @@
 	let measured = $state('');
 	let measuredTrouble = $state('');
 
-	const set = (change: Partial<Upright>) => bench.change((d) => Object.assign(stackOf(d)!.upright, change));
+	const set = (change: Partial<Upright>) =>
+		bench.change((d) => Object.assign(stackOf(d, bench.current?.id)!.upright, change));
 	const shownLength = $derived(upright?.length ? formatLength({ um: upright.length, unit: 'ft' }) : '');
 
 	function setLength() {
@@ -57,7 +58,7 @@
 			measuredTrouble =
 				'No settling explains that height. Check the sizes, or measure from the floor to the top of the body.';
 		else {
-			bench.change((d) => (stackOf(d)!.squash = Math.round(squash * 1000) / 1000));
+			bench.change((d) => (stackOf(d, bench.current?.id)!.squash = Math.round(squash * 1000) / 1000));
 			measured = '';
 		}
 	}
@@ -132,7 +133,10 @@
 							{...attributes}
 							class="control"
 							value={stack.joining}
-							onchange={(e) => bench.change((d) => (stackOf(d)!.joining = e.currentTarget.value as Joining))}
+							onchange={(e) =>
+								bench.change(
+									(d) => (stackOf(d, bench.current?.id)!.joining = e.currentTarget.value as Joining)
+								)}
 						>
 							{#each JOININGS as joining (joining)}<option>{joining}</option>{/each}
 						</select>
@@ -142,7 +146,8 @@
 					<input
 						type="checkbox"
 						checked={stack.onFloor}
-						onchange={(e) => bench.change((d) => (stackOf(d)!.onFloor = e.currentTarget.checked))}
+						onchange={(e) =>
+							bench.change((d) => (stackOf(d, bench.current?.id)!.onFloor = e.currentTarget.checked))}
 					/>
 					lowest balloons touch the floor (a patch under each)
 				</label>

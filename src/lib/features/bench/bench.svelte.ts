@@ -2,14 +2,20 @@ import type { Cost } from '../../core/cost/cost.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
-import { buildLayer } from '../../core/recipe/build.ts';
+import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
-import type { Entry, EntryContext, SaidLayer } from '../../core/recipe/entry/entry.ts';
+import type {
+	Entry,
+	EntryContext,
+	SaidLayer,
+	SaidSection,
+	UsableDesign
+} from '../../core/recipe/entry/entry.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
-import { drawStack, type View } from '../../core/scene/draw-list.ts';
+import { drawAssembly, type View } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
@@ -25,6 +31,8 @@ export interface BenchData {
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
 	readonly library: readonly (readonly [string, Recipe])[];
+	/** Kept designs this one may use: none that uses it. */
+	readonly designs: readonly UsableDesign[];
 }
 
 const newId = () => crypto.randomUUID();
@@ -33,7 +41,15 @@ const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height:
 /** One design being edited. Holds choices and history; every number comes from the core. */
 export class Bench {
 	readonly catalogue: Catalogue;
-	readonly context: TallyContext;
+	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
+	readonly context: TallyContext = $derived.by(() => {
+		const library = this.#library;
+		return {
+			catalogue: this.catalogue,
+			rates: this.data.settings.rates,
+			library: (id: string) => library.get(id)
+		};
+	});
 	readonly saver: Saver;
 	readonly id: string;
 	#history = $state.raw<History>(EMPTY_HISTORY);
@@ -49,18 +65,17 @@ export class Bench {
 	/** Row whose text is being edited on the entry line. */
 	editing = $state<string | null>(null);
 	selected = $state<string | null>(null);
+	/** Section the entry line stands in. */
+	section = $state('');
+	/** Sections folded away on the screen. */
+	folded = $state.raw<ReadonlySet<string>>(new Set());
 	colourway = $state<string | null>(null);
 	view = $state<View>('front');
 
 	constructor(private readonly data: BenchData) {
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);
-		const library = new Map(data.library);
-		this.context = {
-			catalogue: this.catalogue,
-			rates: data.settings.rates,
-			library: (id) => library.get(id)
-		};
+		this.#library = new Map(data.library);
 		this.saver = new Saver(data.id, data.revision);
 		this.recipe = data.recipe;
 		this.kept = data.kept;
@@ -68,8 +83,15 @@ export class Bench {
 		this.colourway = data.recipe.colourways[0]!.id;
 	}
 
-	readonly stack = $derived(edits.stackIn(this.recipe));
+	readonly current = $derived(
+		this.recipe.sections.find((s) => s.id === this.section) ??
+			this.recipe.sections.find((s) => s.structure.kind === 'stack')
+	);
+	readonly stack = $derived(this.current?.structure.kind === 'stack' ? this.current.structure : undefined);
+	/** Rows of the section in hand, lowest first. */
 	readonly layers = $derived(this.stack?.layers ?? []);
+	/** Every row of the design, section after section: what the picture numbers. */
+	readonly allRows = $derived(edits.stacksIn(this.recipe).flatMap(({ stack }) => stack.layers));
 	readonly extras = $derived(edits.extrasIn(this.recipe)?.lines ?? []);
 	readonly chosen = $derived(
 		this.recipe.colourways.find((c) => c.id === this.colourway) ?? this.recipe.colourways[0]!
@@ -79,6 +101,8 @@ export class Bench {
 		colourway: this.chosen,
 		colours: this.data.colours,
 		materials: this.data.materials,
+		sections: this.recipe.sections,
+		designs: this.data.designs,
 		style: { decimal: this.data.settings.decimal }
 	}));
 	readonly parsed: Parsed<Entry> | null = $derived(
@@ -102,27 +126,31 @@ export class Bench {
 		);
 		const place = this.editing
 			? (draft: RecipeDraft) => edits.replaceLayer(draft, this.editing!, built)
-			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built);
+			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built, this.current?.id);
 		const done = edit(this.recipe, EMPTY_HISTORY, place);
 		return { recipe: done?.recipe ?? this.recipe, ghost: this.editing ?? built.layer.id };
 	});
 	readonly shown = $derived(this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);
 	readonly tally = $derived.by(() => tally(this.shown, this.chosen.id, 1, this.context));
-	readonly placed = $derived(this.tally.stacks[0]?.placed);
+	readonly placed = $derived(this.tally.stacks.find((s) => s.section === this.current?.id)?.placed);
+	readonly known = $derived(this.tally.assembly.overall.known);
 	readonly picture = $derived.by(() => {
-		const stack = edits.stackIn(this.shown);
-		if (!stack || !this.placed) return { ...DRAW, view: this.view };
-		const colourway = this.shown.colourways.find((c) => c.id === this.chosen.id);
-		return drawStack(stack, this.placed, { colourway, catalogue: this.catalogue, view: this.view });
+		const { assembly } = this.tally;
+		if (assembly.pieces.length === 0) return { ...DRAW, view: this.view };
+		return drawAssembly(assembly, { catalogue: this.catalogue, view: this.view });
 	});
-	/** Height of the top of each row of the shown recipe, mm, floor first. */
-	readonly tops = $derived.by((): number[] => {
-		const tops: number[] = [];
-		this.placed?.layers.forEach((layer, i) => {
-			const { row } = this.placed!.rings[i]!;
-			tops[row] = Math.max(tops[row] ?? 0, layer.top);
-		});
+	/** Height of the top of each row over the floor, mm, by the row's id. */
+	readonly tops = $derived.by((): ReadonlyMap<string, number> => {
+		const tops = new Map<string, number>();
+		const { feet } = this.tally.assembly;
+		for (const { section, placed } of this.tally.stacks) {
+			const foot = feet.get(section)?.z ?? 0;
+			placed.layers.forEach(({ top }, i) => {
+				const { id } = placed.rings[i]!.layer;
+				tops.set(id, Math.max(tops.get(id) ?? 0, foot + top));
+			});
+		}
 		return tops;
 	});
 	/** The last kept version worked out the same way, for what changed since. */
@@ -154,8 +182,7 @@ export class Bench {
 	#take({ recipe, history }: { recipe: Recipe; history: History }) {
 		this.recipe = recipe;
 		this.#history = history;
-		if (this.selected && !edits.stackIn(recipe)?.layers.some((l) => l.id === this.selected))
-			this.selected = null;
+		if (this.selected && !this.allRows.some((l) => l.id === this.selected)) this.selected = null;
 		if (!recipe.colourways.some((c) => c.id === this.colourway)) this.colourway = recipe.colourways[0]!.id;
 		this.saver.want(recipe);
 	}
@@ -181,18 +208,61 @@ export class Bench {
 			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
 			if (this.editing) this.change((d) => edits.replaceLayer(d, this.editing!, built));
 			else {
-				this.change((d) => edits.insertLayer(d, this.entryIndex, built));
+				this.#ensureStack();
+				this.change((d) => edits.insertLayer(d, this.entryIndex, built, this.current?.id));
 				if (this.at !== null) this.at += 1;
-				this.selected = built.layer.id;
+				this.selected = null;
 			}
 		} else if (value.kind === 'upright')
-			this.change((d) => Object.assign(edits.stackOf(d)!.upright, value.upright));
+			this.change((d) => Object.assign(edits.stackOf(d, this.current?.id)!.upright, value.upright));
+		else if (value.kind === 'section') void this.useDesign(value.section);
 		else
 			this.change((d) =>
 				edits.addExtra(d, { id: newId(), material: value.material, quantity: value.quantity }, newId)
 			);
 		this.clearEntry();
 		return true;
+	}
+	/** Where the section in hand holds no layers of its own, the nearest stack takes what is said. */
+	#ensureStack() {
+		if (this.stack) return;
+		const first = edits.stacksIn(this.recipe)[0];
+		if (first) this.section = first.section.id;
+	}
+	/** Fetches a kept design with all it uses, so that it can be counted here. */
+	async #fetchDesign(design: string): Promise<boolean> {
+		if (this.#library.has(design)) return true;
+		const response = await fetch(`/bench/${this.id}/library?of=${encodeURIComponent(design)}`).catch(
+			() => undefined
+		);
+		if (!response?.ok) return false;
+		this.#library = new Map([...this.#library, ...((await response.json()) as [string, Recipe][])]);
+		return true;
+	}
+	/** A kept design as a section of this one. */
+	async useDesign(said: SaidSection): Promise<void> {
+		if (said.structure && !(await this.#fetchDesign(said.structure.design))) {
+			this.refusal = 'That design cannot be reached just now. Try again in a moment.';
+			return;
+		}
+		this.addSection(said);
+	}
+	/** A new section, in hand from then on. */
+	addSection({ name, structure, ...where }: SaidSection) {
+		const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
+		this.change((d) => edits.addSection(d, section));
+		if (section.structure.kind === 'stack') this.take(section.id);
+	}
+	/** Takes a section in hand: the entry line stands on top of it. */
+	take(section: string) {
+		this.section = section;
+		this.at = null;
+		if (this.folded.has(section)) this.fold(section);
+	}
+	fold(section: string) {
+		const next = new Set(this.folded);
+		if (!next.delete(section)) next.add(section);
+		this.folded = next;
 	}
 	clearEntry() {
 		this.text = '';

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
+	import { uprightsOf } from '../../core/scene/svg.ts';
 	import Discs from './Discs.svelte';
 
 	interface Props {
@@ -16,13 +17,10 @@
 <svg {width} {height} aria-hidden="true" class="block">
 	{#if list}
 		<g transform="translate({width / 2} {height - 1}) scale({scale})">
-			{#if list.pole}<rect
-					x="-12"
-					y={-Math.min(list.pole.height, list.height)}
-					width="24"
-					height={Math.min(list.pole.height, list.height)}
-					fill="var(--muted)"
-				/>{/if}
+			{#each uprightsOf(list) as upright, index (index)}
+				{@const top = Math.min(upright.from + upright.height, list.height)}
+				<rect x={upright.x - 12} y={-top} width="24" height={top - upright.from} fill="var(--muted)" />
+			{/each}
 			<Discs {list} />
 		</g>
 	{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
+	import { boxHeight, uprightsOf } from '../../core/scene/svg.ts';
 	import Balls from './Balls.svelte';
 	import Person from './Person.svelte';
 
@@ -19,8 +20,9 @@
 	const PERSON = 1676.4; // 5′ 6″
 	const front = $derived(list.view !== 'plan');
 	/** What has to fit, mm: the piece, the person beside it, and air above. */
-	const tall = $derived(front ? Math.max(PERSON, list.height, list.pole?.height ?? 0) : 2 * list.halfWidth);
+	const tall = $derived(front ? Math.max(PERSON, boxHeight(list)) : 2 * list.halfWidth);
 	const wide = $derived(2 * list.halfWidth + (front ? 900 : 0));
+	const uprights = $derived(uprightsOf(list));
 	const scale = $derived(Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), 1));
 	const floor = $derived(front ? height - 56 : height / 2);
 	const centre = $derived(front ? width * 0.42 : width / 2);
@@ -52,16 +54,16 @@
 			<line x1="18" x2={width - 18} y1={floor} y2={floor} stroke="var(--line)" stroke-width="1.5" />
 			<g transform="translate({personAt} {floor}) scale({scale})"><Person /></g>
 			<text x={personAt} y={floor + 18} class="dim" text-anchor="middle">5′ 6″</text>
-			{#if list.pole}
+			{#each uprights as upright, index (index)}
 				<rect
-					x={centre - 3}
-					y={floor - list.pole.height * scale}
+					x={centre + upright.x * scale - 3}
+					y={floor - (upright.from + upright.height) * scale}
 					width="6"
-					height={list.pole.height * scale}
+					height={upright.height * scale}
 					rx="2"
 					fill="var(--muted)"
 				/>
-			{/if}
+			{/each}
 		{/if}
 		{#if front && list.discs.length > 0}
 			<g stroke="var(--muted)" fill="none">

@@ -4,7 +4,7 @@ import { formatMoney } from '../../core/money/money.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { toHeight } from '../../core/recipe/to-height.ts';
-import { drawStack } from '../../core/scene/draw-list.ts';
+import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { placeStack } from '../../core/structures/stack.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
@@ -105,14 +105,9 @@ export class Quick {
 		this.#wanted.tall ? formatFeet(this.#wanted.tall.body as Millimetres) : this.stands
 	);
 	readonly picture = $derived.by(() => {
-		const stack = stackIn(this.#asked.recipe);
-		const placed = this.tally.stacks[0]?.placed;
-		return stack && placed
-			? drawStack(stack, placed, {
-					colourway: this.#asked.colourway,
-					catalogue: this.#catalogue,
-					view: 'front'
-				})
+		const { assembly } = this.tally;
+		return assembly.pieces.length > 0
+			? drawAssembly(assembly, { catalogue: this.#catalogue, view: 'front' })
 			: null;
 	});
 	get bad() {

@@ -1,5 +1,6 @@
 import type PDFDocument from 'pdfkit';
 import type { DrawList } from '../../core/scene/draw-list.ts';
+import { uprightsOf } from '../../core/scene/svg.ts';
 import { shade, type Stop } from '../../core/scene/shade.ts';
 
 /** The parts of pdfkit that its types leave out: raw objects, for one form a colour stamped many times. */
@@ -25,9 +26,9 @@ export class BallPainter {
 	draw(list: DrawList, at: { x: number; y: number }, scale: number) {
 		const { doc } = this;
 		const raw = doc as unknown as Raw;
-		if (list.pole) {
-			const height = Math.min(list.pole.height, list.height) * scale;
-			doc.rect(at.x - 1.2, at.y - height, 2.4, height).fill('#5C6573');
+		for (const { x, from, height } of uprightsOf(list)) {
+			const top = Math.min(from + height, list.height) * scale;
+			doc.rect(at.x + x * scale - 1.2, at.y - top, 2.4, top - from * scale).fill('#5C6573');
 		}
 		const names = list.paints.map((p) => this.#form(shade(p.hex, p.finish)));
 		const round = (v: number) => Math.round(v * 100) / 100;

@@ -68,8 +68,8 @@ export function designs(db: Database, actor: Actor) {
 				.get();
 			return row?.id;
 		},
-		/** Every design (or the one asked for) with its last kept version; never kept ones have none. Newest change first. */
-		async shelf(only?: string): Promise<ShelfRow[]> {
+		/** Every design with its last kept version; never kept ones have none. Newest change first. */
+		async shelf(): Promise<ShelfRow[]> {
 			const rows = await db.read
 				.select({
 					id: design.id,
@@ -89,7 +89,7 @@ export function designs(db: Database, actor: Actor) {
 						eq(designVersion.number, design.keptNumber)
 					)
 				)
-				.where(only === undefined ? eq(design.workspaceId, workspaceId) : one(only))
+				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(desc(design.changedAt), design.name);
 			return rows.map(({ keptRevision, ...row }) => ({ ...row, ahead: row.revision !== keptRevision }));
 		},
@@ -170,6 +170,30 @@ export function designs(db: Database, actor: Actor) {
 				.where(one(id))
 				.get();
 			return row && versionFromRow(row.version);
+		},
+		/** Every pair of a design and one it uses, by the last kept versions. */
+		async uses(): Promise<{ user: string; used: string }[]> {
+			return db.read
+				.select({ user: design.id, used: versionRef.refId })
+				.from(design)
+				.innerJoin(
+					designVersion,
+					and(
+						eq(designVersion.workspaceId, design.workspaceId),
+						eq(designVersion.designId, design.id),
+						eq(designVersion.number, design.keptNumber)
+					)
+				)
+				.innerJoin(
+					versionRef,
+					and(
+						eq(versionRef.workspaceId, designVersion.workspaceId),
+						eq(versionRef.versionId, designVersion.id),
+						eq(versionRef.kind, 'design')
+					)
+				)
+				.where(eq(design.workspaceId, workspaceId))
+				.orderBy(design.name);
 		},
 		async version(id: string): Promise<KeptVersion | undefined> {
 			const row = await db.read

@@ -19,7 +19,8 @@ export function refsOf(recipe: Recipe): Ref[] {
 	};
 	for (const slot of recipe.slots) put('slot', slot.name);
 	for (const { fills } of recipe.colourways) for (const colour of Object.values(fills)) put('colour', colour);
-	for (const { structure } of recipe.sections) {
+	for (const { structure, stand } of recipe.sections) {
+		put('material', stand.tie);
 		if (structure.kind === 'design') put('design', structure.design);
 		else if (structure.kind === 'extras') for (const line of structure.lines) put('material', line.material);
 		else {

@@ -1,10 +1,8 @@
 import type { Amount } from '../../core/cost/amount.ts';
 import type { Money } from '../../core/money/money.ts';
-import { stackIn } from '../../core/recipe/edit.ts';
-import type { Recipe } from '../../core/recipe/recipe.ts';
-import { drawStack, type DrawList } from '../../core/scene/draw-list.ts';
+import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { boxHeight, svgOf } from '../../core/scene/svg.ts';
-import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
+import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
@@ -42,10 +40,10 @@ export async function shelf(
 	repos: Repos,
 	query: { search: string; tag: string; sort: ShelfSort; page: number }
 ) {
-	const [studio, rows] = await Promise.all([loadStudio(repos), repos.designs.shelf()]);
+	const { studio, rows, stampOf } = await shelfRows(repos);
 	const items: ShelfItem[] = [];
 	for (const row of rows) {
-		const found = await worked(repos, studio, row);
+		const found = await worked(repos, studio, { row, stamp: stampOf(row) });
 		if (found) items.push({ ...found.item, ahead: row.ahead });
 	}
 	const tags = [...new Set(items.flatMap((i) => i.tags))].sort();
@@ -89,19 +87,45 @@ function sort(items: ShelfItem[], by: ShelfSort): ShelfItem[] {
 	}
 }
 
+/** Every row, with the stamp that what is worked out of it hangs on: its own version and those of all designs inside it. */
+async function shelfRows(repos: Repos) {
+	const [studio, rows, pairs] = await Promise.all([
+		loadStudio(repos),
+		repos.designs.shelf(),
+		repos.designs.uses()
+	]);
+	const versions = new Map(rows.map((r) => [r.id, r.versionId]));
+	const used = new Map<string, string[]>();
+	for (const pair of pairs) used.set(pair.user, [...(used.get(pair.user) ?? []), pair.used]);
+	const stampOf = (row: Row): string => {
+		const inside = new Set<string>();
+		const wanted = [...(used.get(row.id) ?? [])];
+		for (let id = wanted.pop(); id !== undefined; id = wanted.pop()) {
+			if (inside.has(id)) continue;
+			inside.add(id);
+			wanted.push(...(used.get(id) ?? []));
+		}
+		const own = row.versionId ?? `${row.id}~${row.revision}`;
+		return [own, ...[...inside].sort().map((id) => versions.get(id)), studio.stamp].join('/');
+	};
+	return { studio, rows, stampOf };
+}
+
 /** One design worked out: a kept version never changes, so until stock or settings do it is worked out once. */
-function worked(repos: Repos, studio: Studio, row: Row) {
-	const version = row.versionId ?? `${row.id}~${row.revision}`;
-	return repos.memo.take(`shelf/${row.id}`, `${version}/${studio.stamp}`, async () => {
+function worked(repos: Repos, studio: Studio, { row, stamp }: { row: Row; stamp: string }) {
+	return repos.memo.take(`shelf/${row.id}`, stamp, async () => {
 		const { designs } = repos;
 		const source = row.versionId === null ? await designs.find(row.id) : await designs.version(row.versionId);
 		if (!source) return undefined;
 		const { recipe } = source;
 		const context = contextOf(studio, await loadLibrary(repos, recipe));
 		const counted = tally(recipe, null, 1, context);
-		const list = pictureOf(recipe, counted, context);
+		const list =
+			counted.assembly.pieces.length > 0
+				? drawAssembly(counted.assembly, { catalogue: context.catalogue, view: 'front' })
+				: null;
 		const priced = counted.price.status === 'priced' ? counted.price : undefined;
-		const src = `/shelf/picture/${row.id}?at=${encodeURIComponent(`${version}/${studio.stamp}`)}`;
+		const src = `/shelf/picture/${row.id}?at=${encodeURIComponent(stamp)}`;
 		const item: ShelfItem = {
 			id: row.id,
 			name: recipe.name,
@@ -119,16 +143,10 @@ function worked(repos: Repos, studio: Studio, row: Row) {
 	});
 }
 
-function pictureOf(recipe: Recipe, counted: Tally, { catalogue }: TallyContext): DrawList | null {
-	const stack = stackIn(recipe);
-	const placed = counted.stacks[0]?.placed;
-	if (!stack || !placed) return null;
-	return drawStack(stack, placed, { colourway: recipe.colourways[0], catalogue, view: 'front' });
-}
-
 /** The picture of one design of the Shelf as an SVG file; undefined where there is nothing to see. */
 export async function shelfPicture(repos: Repos, design: string): Promise<string | undefined> {
-	const [studio, rows] = await Promise.all([loadStudio(repos), repos.designs.shelf(design)]);
-	const found = rows[0] && (await worked(repos, studio, rows[0]));
+	const { studio, rows, stampOf } = await shelfRows(repos);
+	const row = rows.find((r) => r.id === design);
+	const found = row && (await worked(repos, studio, { row, stamp: stampOf(row) }));
 	return found?.svg ?? undefined;
 }

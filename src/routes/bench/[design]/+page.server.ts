@@ -1,15 +1,19 @@
 import { error } from '@sveltejs/kit';
+import { usableIn, usersOf } from '$lib/server/services/nesting.ts';
 import { loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const design = await locals.repos.designs.find(params.design);
 	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
-	const [studio, kept, library] = await Promise.all([
+	const [studio, kept, library, designs, users] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.designs.lastKept(design.id),
-		loadLibrary(locals.repos, design.recipe)
+		loadLibrary(locals.repos, design.recipe),
+		usableIn(locals.repos, design.id),
+		usersOf(locals.repos, design.id)
 	]);
+	const named = await Promise.all(users.map((id) => locals.repos.designs.lastKept(id)));
 	const { settings, materials, colours } = studio;
 	return {
 		id: design.id,
@@ -20,6 +24,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		settings,
 		materials,
 		colours,
-		library: [...library]
+		library: [...library],
+		designs,
+		usedIn: named.flatMap((k) => (k ? [{ id: k.design, name: k.recipe.name }] : []))
 	};
 };

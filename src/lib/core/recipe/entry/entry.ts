@@ -4,7 +4,7 @@ import type { Size } from '../../sizing/size.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { NumberStyle } from '../../units/number.ts';
 import type { RationalText } from '../../units/rational.ts';
-import type { Colourway, Joining, Slot, Upright } from '../recipe.ts';
+import type { Colourway, DesignUse, Joining, Section, Slot, Stand, Upright } from '../recipe.ts';
 
 /** A slot that is there, or one to make for a colour of the Stockroom. */
 export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
@@ -34,10 +34,26 @@ export interface SaidLayer {
 	readonly joining: Joining | null;
 }
 
+/** A section as said; without a structure it is an empty stack. */
+export interface SaidSection {
+	readonly name: string;
+	readonly times: number;
+	readonly mirror: boolean;
+	readonly stand: Stand;
+	readonly structure?: DesignUse;
+}
+
+/** A kept design that may be used inside this one. */
+export interface UsableDesign {
+	readonly id: string;
+	readonly name: string;
+}
+
 /** What one line of typing means. */
 export type Entry =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
+	| { readonly kind: 'section'; readonly section: SaidSection }
 	| {
 			readonly kind: 'extra';
 			readonly material: string;
@@ -51,11 +67,14 @@ export interface EntryContext {
 	readonly colourway: Colourway | undefined;
 	readonly colours: readonly Colour[];
 	readonly materials: readonly Material[];
+	/** Sections a new one may stand by, and designs it may be. */
+	readonly sections?: readonly Section[];
+	readonly designs?: readonly UsableDesign[];
 	readonly style: NumberStyle;
 }
 
 /** Words of the grammar: a slot cannot be called one of these. */
 export const KEYWORDS: ReadonlySet<string> = new Set([
 	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
-	'straight', 'joined', 'strokes', 'stroke', 'and', 'tall'
+	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall'
 ]); // prettier-ignore

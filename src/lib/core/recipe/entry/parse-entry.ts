@@ -24,72 +24,16 @@ import {
 	type SaidPattern
 } from './entry.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
-import { CLUSTER_WORDS, isMark, isWord, tokens, type Token } from './tokens.ts';
+import { section } from './parse-section.ts';
+import { lengthOf, Reader } from './reader.ts';
+import { CLUSTER_WORDS, isMark, isWord, tokens } from './tokens.ts';
 
 /** Most balloons in one cluster, and most layers alike in one row. */
 export const MOST_IN_CLUSTER = 12;
 export const MOST_REPEATS = 200;
 
 const START = 'Start with how many and the size on the bag, like “4 11 at 9 white”.';
-const UNITS: Readonly<Record<string, LengthUnit>> = {
-	in: 'in',
-	inch: 'in',
-	inches: 'in',
-	ft: 'ft',
-	foot: 'ft',
-	feet: 'ft',
-	cm: 'cm',
-	mm: 'mm',
-	m: 'm',
-	'"': 'in',
-	'″': 'in',
-	"'": 'ft',
-	'′': 'ft'
-};
 type No = ReturnType<typeof refuse>;
-
-/** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
-class Reader {
-	at = 0;
-	/** Layers said by “two quads of …”. */
-	layersSaid = 1;
-	constructor(
-		readonly all: readonly Token[],
-		readonly context: EntryContext
-	) {}
-	get now(): Token | undefined {
-		return this.all[this.at];
-	}
-	get next(): Token | undefined {
-		return this.all[this.at + 1];
-	}
-	word(...words: string[]): string | undefined {
-		if (!isWord(this.now, ...words)) return undefined;
-		return this.all[this.at++]!.text;
-	}
-	mark(mark: string): boolean {
-		const found = isMark(this.now, mark);
-		if (found) this.at++;
-		return found;
-	}
-	number(): Rational | undefined {
-		const { now } = this;
-		if (now?.kind !== 'number') return undefined;
-		this.at++;
-		return now.value;
-	}
-	unit(): LengthUnit | undefined {
-		const unit = this.now && this.now.kind !== 'number' ? UNITS[this.now.text] : undefined;
-		if (unit) this.at++;
-		return unit;
-	}
-	rest(): string {
-		return this.all
-			.slice(this.at)
-			.map((t) => t.text)
-			.join(' ');
-	}
-}
 
 /**
  * Reads one line of the entry line. The grammar is documented in `docs/ENTRY-LINE.md`.
@@ -102,7 +46,7 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
-	const entry = upright(reader) ?? extra(reader) ?? layer(reader);
+	const entry = section(reader) ?? upright(reader) ?? extra(reader) ?? layer(reader);
 	if (!entry.ok) return entry;
 	if (reader.now)
 		return refuse(
@@ -127,11 +71,6 @@ function upright(r: Reader): Parsed<Entry> | undefined {
 	const length = lengthOf(value, r.unit() ?? 'ft');
 	if (length === undefined) return refuse('too-big', `A ${kind} is between 6 in and 100 ft long.`);
 	return got({ kind: 'upright', upright: { kind, length } });
-}
-
-function lengthOf(value: Rational, unit: LengthUnit): Micrometres | undefined {
-	const length = Math.round(value.mul(MICROMETRES[unit]).valueOf());
-	return length >= MICROMETRES.in * 6 && length <= MICROMETRES.ft * 100 ? um(length) : undefined;
 }
 
 function extra(r: Reader): Parsed<Entry> | undefined {

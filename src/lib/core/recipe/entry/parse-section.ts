@@ -1,0 +1,90 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import { shorten } from '../../units/number.ts';
+import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
+import { KEYWORDS, type Entry } from './entry.ts';
+import { wordsMatch } from './name-colour.ts';
+import { lengthOf, type Reader } from './reader.ts';
+import { isWord } from './tokens.ts';
+
+/** `section arm x2 mirrored left of column at 4 ft`; `use whisk on column`. Words of a name run up to the next keyword. */
+export function section(r: Reader): Parsed<Entry> | undefined {
+	const verb = r.word('section', 'use');
+	if (!verb) return undefined;
+	const { sections = [], designs = [] } = r.context;
+	const words = [...sideWord(r), ...nameWords(r)];
+	const name = words.join(' ');
+	if (name === '')
+		return refuse(
+			'missing',
+			verb === 'use' ? 'Use which design? Name one of the Shelf.' : 'Name the section, like “section arm”.'
+		);
+	const found = designs.filter((d) => d.name.toLowerCase() === name);
+	const used = found.length > 0 ? found : designs.filter((d) => wordsMatch(words, d.name));
+	if (verb === 'use' && used.length !== 1) {
+		const some = used.slice(0, 3).map((d) => d.name);
+		return some.length > 0
+			? refuse('ambiguous', `“${shorten(name)}” could be ${some.join(', ')}. Type more of it.`)
+			: refuse('unknown-word', `No kept design that may stand here is called “${shorten(name)}”.`);
+	}
+	let times = 1;
+	let mirror = false;
+	let stand: Stand = ON_THE_FLOOR;
+	for (;;) {
+		if (r.word('mirrored')) mirror = true;
+		else if (r.word('x', 'times')) {
+			times = r.number()?.valueOf() ?? 0;
+			if (!Number.isInteger(times) || times < 1 || times > 24)
+				return refuse('too-big', 'A section stands 1 to 24 times.');
+		} else if (isWord(r.now, 'on', 'left', 'right', 'front', 'back')) {
+			const said = r.all[r.at++]!.text;
+			r.word('of');
+			const host = nameWords(r);
+			const by =
+				sections.find((s) => s.name.toLowerCase() === host.join(' ')) ??
+				sections.find((s) => wordsMatch(host, s.name));
+			if (!by)
+				return refuse(
+					'unknown-word',
+					`There is no section “${shorten(host.join(' '))}” to stand by. There is ${sections.map((s) => s.name).join(', ')}.`
+				);
+			stand = { ...stand, by: by.id, how: said === 'on' ? 'on top' : (said as Stand['how']) };
+		} else if (r.word('gap')) {
+			const value = r.number();
+			const gap = value && lengthOf(value, r.unit() ?? 'ft');
+			if (gap === undefined)
+				return refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.');
+			stand = { ...stand, gap };
+		} else if (r.word('at')) {
+			const value = r.number();
+			const height = value && lengthOf(value, r.unit() ?? 'ft');
+			if (height === undefined)
+				return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
+			if (stand.by === null || stand.how === 'on top')
+				return refuse('refused', 'A height is for a section beside another, like “left of column at 4 ft”.');
+			stand = { ...stand, height };
+		} else break;
+	}
+	const [design] = used;
+	const structure =
+		verb === 'use'
+			? { structure: { kind: 'design' as const, design: design!.id, quantity: '1', colourway: null } }
+			: {};
+	return got({
+		kind: 'section',
+		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, ...structure }
+	});
+}
+
+function nameWords(r: Reader): string[] {
+	const words: string[] = [];
+	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text) && r.now.text !== 'on')
+		words.push(r.all[r.at++]!.text);
+	return words;
+}
+
+/** “left wing” is a name: a side with a word of its own behind it, not “left of”. */
+function sideWord(r: Reader): string[] {
+	const { now, next } = r;
+	if (next?.kind !== 'word' || next.text === 'of' || KEYWORDS.has(next.text)) return [];
+	return isWord(now, 'left', 'right', 'front', 'back') ? [r.all[r.at++]!.text] : [];
+}

@@ -1,0 +1,75 @@
+<script lang="ts">
+	import { ON_THE_FLOOR } from '../../core/recipe/recipe.ts';
+	import Button from '../../ui/button/Button.svelte';
+	import Field from '../../ui/field/Field.svelte';
+	import Popover from '../../ui/popover/Popover.svelte';
+	import type { Bench } from './bench.svelte.ts';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	let open = $state(false);
+	let name = $state('');
+	let design = $state('');
+	const designs = $derived(bench.entryContext.designs ?? []);
+	/** The newest section with something in it: a new one stands on top of it until told otherwise. */
+	const stand = $derived.by(() => {
+		const host = bench.current ?? bench.recipe.sections[0];
+		return host ? { ...ON_THE_FLOOR, by: host.id } : ON_THE_FLOOR;
+	});
+
+	function add() {
+		bench.addSection({ name: name.trim() || 'section', times: 1, mirror: false, stand });
+		done();
+	}
+	function use() {
+		const chosen = designs.find((d) => d.id === design);
+		if (!chosen) return;
+		void bench.useDesign({
+			name: chosen.name,
+			times: 1,
+			mirror: false,
+			stand,
+			structure: { kind: 'design', design, quantity: '1', colourway: null }
+		});
+		done();
+	}
+	function done() {
+		[name, design, open] = ['', '', false];
+	}
+</script>
+
+<Popover label="Add a section" bind:open>
+	{#snippet trigger()}<span class="quiet-link text-[13px] text-muted">add a section</span>{/snippet}
+	<div class="grid gap-3">
+		<Field label="A new section of layers">
+			{#snippet children(attributes)}
+				<input
+					{...attributes}
+					class="control"
+					bind:value={name}
+					maxlength="80"
+					placeholder="arm"
+					autocomplete="off"
+					onkeydown={(e) => {
+						if (e.key === 'Enter') add();
+					}}
+				/>
+			{/snippet}
+		</Field>
+		<p><Button onclick={add}>Add it</Button></p>
+		<Field
+			label="Or a design you keep"
+			hint={designs.length === 0 ? 'No other kept design may stand here.' : ''}
+		>
+			{#snippet children(attributes)}
+				<select {...attributes} class="control" bind:value={design}>
+					<option value="">choose a design</option>
+					{#each designs as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+				</select>
+			{/snippet}
+		</Field>
+		<p><Button onclick={use} disabled={design === ''}>Use it</Button></p>
+	</div>
+</Popover>
