@@ -1,7 +1,14 @@
 import { DomainError } from '../errors.ts';
 import { standsOnFloor, type Colourway, type Id, type Recipe, type Section } from '../recipe/recipe.ts';
 import { copiesOf } from '../structures/assemble.ts';
-import { balloonsOf, isFloorContact, isOnSite, sectionNeeds, sectionTasks } from '../structures/registry.ts';
+import {
+	balloonsOf,
+	isFloorContact,
+	isOnSite,
+	isPatching,
+	sectionNeeds,
+	sectionTasks
+} from '../structures/registry.ts';
 import type { TaskCount } from '../labour/task.ts';
 import type { Need } from '../structures/structure.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
@@ -106,7 +113,7 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 		node.recipe.sections.flatMap((section) => {
 			const { all, grounded } = copies(node, section);
 			return sectionTasks(section).flatMap((task) => {
-				const count = (isOnSite(task) ? grounded : all).valueOf();
+				const count = (isOnSite(task) || isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
 				return [{ task: { ...task, count: task.count * count }, difficulty: section.difficulty }];
 			});

@@ -39,15 +39,22 @@ export function sectionNeeds({ structure, stand }: Section, colourway: Colourway
 	return [...own, { what: 'material', material: stand.tie, label: 'tie', quantity: rational(1) }];
 }
 
-const ON_SITE = new Set<TaskCount['task']>(['set up', 'strike', 'patch']);
-/** Work that only copies on the floor take: what stands on another piece is set up with that. */
-export const isOnSite = ({ task }: TaskCount): boolean => ON_SITE.has(task);
+/** Patches are put under what touches the floor, whatever it stands by. */
+export const isPatching = ({ task }: TaskCount): boolean => task === 'patch';
 export const isFloorContact = (need: Need): boolean => need.what === 'count' && need.of === 'floor contact';
 
-/** The work of one copy of a section: what stands on another is attached to it. */
+/**
+ * The work of one copy of a section. What stands by another is set up and struck with that one; what stands on it,
+ * or hangs beside it over the floor, is attached to it.
+ */
 export function sectionTasks(section: Section): TaskCount[] {
-	const own = tasksOf(section.structure);
+	const own = tasksOf(section.structure).filter(
+		({ task }) => section.stand.by === null || (task !== 'set up' && task !== 'strike')
+	);
 	const empty = section.structure.kind !== 'design' && own.length === 0;
 	if (standsOnFloor(section) || empty) return own;
 	return [...own, { task: 'attach', method: 'hole', count: 1, batches: 0 }];
 }
+
+/** Work on the spot, which a design inside another does not take again. */
+export const isOnSite = ({ task }: TaskCount): boolean => task === 'set up' || task === 'strike';

@@ -129,7 +129,7 @@ describe('counting sections', () => {
 		expect(count(figure(arm, hand)).bill.balloons).toBe(4 + 2 * 1 + 2 * 3 * 6);
 		expect(count(figure(arm, hand), 5).bill.balloons).toBe(5 * (4 + 2 + 36));
 	});
-	test('only what stands on the floor takes patches and is set up; the rest is attached, with its tie', () => {
+	test('what touches the floor takes patches; what stands by another is set up with it, on top it is attached with its tie', () => {
 		const used = (recipe: Recipe, label: string) =>
 			count(recipe)
 				.bill.lines.find((l) => l.label === label)
@@ -143,8 +143,9 @@ describe('counting sections', () => {
 		]);
 		expect([used(figure(head), 'tie balloon'), used(figure(beside), 'tie balloon')]).toEqual([1, 0]);
 		expect([task(base, 'set up'), task(figure(head), 'set up'), task(figure(beside), 'set up')]).toEqual([
-			1, 1, 3
+			1, 1, 1
 		]);
+		expect(task(figure(part('twin', ball, { times: 2 })), 'set up')).toBe(3);
 		expect([task(figure(head), 'attach'), task(figure(beside), 'attach')]).toEqual([1, 0]);
 	});
 	test('difficulty weighs on the work of its own section only', () => {

@@ -186,6 +186,7 @@
 				title="Redo"
 				aria-label="Redo"><Redo size={17} /></button
 			>
+			<a class="quiet-link px-1" href="/bench/{bench.id}/versions">Versions</a>
 			<a class="quiet-link px-1" href="/bench/{bench.id}/lists?colourway={bench.chosen.id}">Lists</a>
 			<Button onclick={() => ask('stay')} disabled={keeping || !hasContent}>Keep</Button>
 			<Button kind="strong" onclick={() => ask('quote')} disabled={keeping || !hasContent}>Quote this</Button>

@@ -25,12 +25,17 @@
 	let { items, fresh }: Props = $props();
 	const HEIGHT = 250;
 	/** One scale for all of them: they stand on one floor. */
+	/** A wide piece takes the room of two or three: all stand at one scale. */
+	const columnsOf = (item: Item): string | undefined => {
+		const wide = Math.ceil(((item.picture?.width ?? 0) * scale) / 200);
+		return wide > 1 ? `span ${Math.min(wide, 2)}` : undefined;
+	};
 	const scale = $derived((HEIGHT - 6) / Math.max(1700, ...items.map((i) => i.picture?.height ?? 0)));
 </script>
 
 <ul class="shelf">
 	{#each items as item (item.id)}
-		<li>
+		<li style:grid-column={columnsOf(item)}>
 			<a href="/bench/{item.id}" class="picture" aria-label="Open {item.name}"
 				>{#if item.picture}<img
 						src={item.picture.src}
@@ -89,7 +94,13 @@
 		height: 258px;
 		border-bottom: 2px solid var(--ink);
 	}
+	.picture img {
+		max-width: 100%;
+		object-fit: contain;
+		object-position: bottom;
+	}
 	.tape {
+		max-width: 206px;
 		padding: 8px 18px 0 4px;
 	}
 	h2 {

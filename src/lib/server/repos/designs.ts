@@ -171,6 +171,15 @@ export function designs(db: Database, actor: Actor) {
 				.get();
 			return row && versionFromRow(row.version);
 		},
+		/** Every kept version of a design, the newest first. */
+		async versions(id: string): Promise<{ id: string; number: number; keptAt: Date }[]> {
+			return db.read
+				.select({ id: designVersion.id, number: designVersion.number, keptAt: designVersion.keptAt })
+				.from(designVersion)
+				.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.designId, id)))
+				.orderBy(desc(designVersion.number))
+				.limit(200);
+		},
 		/** Every pair of a design and one it uses, by the last kept versions. */
 		async uses(): Promise<{ user: string; used: string }[]> {
 			return db.read

@@ -1,0 +1,127 @@
+<script lang="ts">
+	import { formatHours } from '$lib/core/labour/standards.ts';
+	import { changeText } from '$lib/features/bench/tape-words.ts';
+	import Button from '$lib/ui/button/Button.svelte';
+	import Field from '$lib/ui/field/Field.svelte';
+	import Notice from '$lib/ui/notice/Notice.svelte';
+	import Tape from '$lib/ui/tape/Tape.svelte';
+	import TapeLine from '$lib/ui/tape/TapeLine.svelte';
+
+	let { data, form } = $props();
+	const nameOf = (id: string) => {
+		const version = data.versions.find((v) => v.id === id);
+		return version ? `version ${version.number}` : 'the working copy';
+	};
+	const MARK = { both: '', first: '−', second: '+' };
+	const comparison = $derived(data.comparison);
+	const minutes = $derived(comparison ? Math.abs(comparison.seconds) : 0);
+	/** A kept version chosen as the second may become the working copy. */
+	const restorable = $derived(data.versions.some((v) => v.id === data.first));
+</script>
+
+{#snippet choice(label: string, name: 'first' | 'second')}
+	<Field {label}>
+		{#snippet children(attributes)}
+			<select
+				{...attributes}
+				{name}
+				class="control"
+				value={data[name]}
+				onchange={(e) => e.currentTarget.form?.requestSubmit()}
+			>
+				<option value="working">the working copy</option>
+				{#each data.versions as version (version.id)}<option value={version.id}
+						>version {version.number}, {version.kept}</option
+					>{/each}
+			</select>
+		{/snippet}
+	</Field>
+{/snippet}
+
+<svelte:head><title>Versions of {data.name} · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-5xl px-6 pb-12 max-sm:px-3">
+	<header class="flex flex-wrap items-baseline gap-x-5 gap-y-1 py-4">
+		<h1 class="text-[25px]">{data.name}</h1>
+		<p class="text-muted">
+			{data.versions.length === 0
+				? 'not kept yet'
+				: `kept ${data.versions.length === 1 ? 'once' : `${data.versions.length} times`}`}{data.ahead
+				? ', the working copy is newer'
+				: ''}
+		</p>
+		<a class="quiet-link ml-auto" href="/bench/{data.id}">back to the Bench</a>
+	</header>
+	{#if form?.trouble}<div class="mb-3"><Notice level="watch" live>{form.trouble}</Notice></div>{/if}
+	{#if data.versions.length === 0}
+		<p class="py-12 text-center text-muted">
+			Press Keep on the Bench: every kept version stands here from then on.
+		</p>
+	{:else}
+		<div class="mb-4 flex flex-wrap items-end gap-4">
+			<form class="flex flex-wrap items-end gap-4">
+				{@render choice('From', 'first')}
+				{@render choice('to', 'second')}
+				<Button type="submit">Compare</Button>
+			</form>
+			{#if restorable}
+				<form method="post" action="?/restore">
+					<input type="hidden" name="id" value={data.fresh} />
+					<input type="hidden" name="revision" value={data.revision} />
+					<input type="hidden" name="version" value={data.first} />
+					<Button type="submit">Go back to {nameOf(data.first)}</Button>
+				</form>
+			{/if}
+		</div>
+		{#if comparison}
+			<div class="grid gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
+				<section aria-label="Rows">
+					<h2 class="mb-1 text-base">Rows, lowest first</h2>
+					<ol class="figures border-t-2 border-ink bg-paper text-[13.5px]">
+						{#each comparison.lines as line, index (index)}
+							<li
+								class="flex gap-3 border-b border-line px-3 py-1.5"
+								class:text-muted={line.where === 'both'}
+							>
+								<span class="w-3" aria-hidden="true">{MARK[line.where]}</span>
+								<span class:line-through={line.where === 'first'}>{line.text}</span>
+								<span class="sr-only"
+									>{line.where === 'both' ? '' : `only in ${nameOf(data[line.where])}`}</span
+								>
+							</li>
+						{/each}
+					</ol>
+				</section>
+				<Tape label="What changed">
+					<TapeLine label="from {nameOf(data.first)} to {nameOf(data.second)}" amount="" />
+					{#each comparison.materials as material (material.label)}
+						<TapeLine
+							label={material.label}
+							count={`${material.first} → ${material.second}`}
+							amount={changeText(material.second - material.first, 0)}
+						/>
+					{:else}
+						<TapeLine label="the same materials" amount="" />
+					{/each}
+					{#snippet foot()}
+						<TapeLine
+							label="Cost"
+							amount={changeText(comparison!.cost.minor / 100, 2)}
+							rule="total"
+							name="cost"
+						/>
+						<TapeLine
+							label="time"
+							amount={minutes < 30 ? 'same' : `${comparison!.seconds < 0 ? '−' : '+'}${formatHours(minutes)}`}
+						/>
+						<TapeLine
+							label="Price"
+							amount={comparison!.price ? changeText(comparison!.price.minor / 100, 2) : '—'}
+							rule="big"
+							name="price"
+						/>
+					{/snippet}
+				</Tape>
+			</div>
+		{/if}
+	{/if}
+</main>
