@@ -17,6 +17,12 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Upright, joining and settling' }).click()],
 		['/bench/kelp-column', (p) => say(p, '4 11 at nonsense', 'x')],
 		['/bench/hive-column/lists'],
+		['/bench/hive-column/colours'],
+		['/bench/tide-gauge-pole/versions'],
+		[
+			'/bench/octopus-figure',
+			(p) => p.getByRole('button', { name: 'Name and place of arm', exact: true }).click()
+		],
 		['/shorthand'],
 		['/nowhere']
 	]);

@@ -161,6 +161,29 @@ test('colourways: another colour, another picture; a slot left open has no cost'
 	await expect(figure(page, 'cost')).not.toContainText('?');
 });
 
+test('colourways side by side, each with its picture and price; two slots swapped; what cannot be bought is said', async ({
+	page
+}) => {
+	await newDesign(page, 'Swapped column');
+	await say(page, '4 11 at 9 gull x4', '4 16 at 12 pennant');
+	const label = /^Colourway/;
+	await page.getByRole('button', { name: label }).click();
+	await page.getByRole('button', { name: 'Add a colourway' }).click();
+	await page.getByRole('group', { name: 'Swap two slots' }).getByRole('button', { name: 'Swap' }).click();
+	await expect(page.getByText('11 rounds, pennant red')).toBeVisible();
+	await expect(page.getByText('16 rounds, gull white')).toBeVisible();
+	await page.getByLabel('Colour of red').selectOption({ label: 'thrift pink' });
+	await saved(page);
+	await page.getByRole('link', { name: 'all colourways side by side' }).click();
+	await expect(page.getByText('2 colourways side by side')).toBeVisible();
+	const ways = page.locator('.ways > li');
+	await expect(ways.nth(0)).toContainText('white: gull white');
+	await expect(ways.nth(1)).toContainText('white: pennant red');
+	await expect(ways.nth(1)).toContainText('16 rounds, thrift pink is not in the Stockroom');
+	await expect(ways.nth(0).locator('circle')).toHaveCount(20);
+	await expect(ways.nth(0).locator('dd.price')).toHaveText(/^\$\d+\.\d\d$/);
+});
+
 test('views, lists that print on a page each, and a recipe file that goes out and comes in', async ({
 	page
 }) => {

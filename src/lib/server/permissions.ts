@@ -12,6 +12,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/bench/[design]': 'design',
 	'/bench/[design]/save': 'design',
 	'/bench/[design]/keep': 'design',
+	'/bench/[design]/colours': 'design',
 	'/bench/[design]/library': 'design',
 	'/bench/[design]/lists': 'design',
 	'/bench/[design]/touches': 'design',

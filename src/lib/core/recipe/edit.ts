@@ -203,6 +203,13 @@ export function removeExtra(recipe: RecipeDraft, id: string) {
 	);
 }
 
+/** Exchanges what two slots hold in one colourway: the pop becomes the main, the main the pop. */
+export function swapSlots(recipe: RecipeDraft, colourway: string, [a, b]: readonly [string, string]) {
+	const fills = recipe.colourways.find((c) => c.id === colourway)?.fills;
+	if (!fills) return;
+	[fills[a], fills[b]] = [fills[b] ?? null, fills[a] ?? null];
+}
+
 /** Puts a section last: the newest stands by what is there. */
 export function addSection(recipe: RecipeDraft, section: Section) {
 	recipe.sections.push(section as Mutable<Section>);

@@ -17,6 +17,7 @@ import {
 	replaceLayer,
 	resizeLayer,
 	stackIn,
+	swapSlots,
 	type RecipeDraft
 } from './edit.ts';
 import { recipeSchema } from './recipe.schema.ts';
@@ -161,6 +162,18 @@ describe('edits of a recipe', () => {
 		expect(sizes[3]).toMatchObject({ kind: 'value', origin: 'estimated' });
 		expect(resizeLayer(d, ids(d)[0]!, 9)).toMatchObject({ ok: false, code: 'refused' });
 		expect(resizeLayer(d, 'nobody', 1).ok).toBe(true);
+	});
+	test('two slots change places in one colourway alone, and back again; an open one stays open on the other side', () => {
+		const d = draft();
+		const [grey, white, gold] = d.slots.map((s) => s.id) as [string, string, string];
+		const first = d.colourways[0]!;
+		d.colourways.push({ id: 'two', name: 'two', fills: { ...first.fills, [gold]: null } });
+		swapSlots(d, 'two', [grey, gold]);
+		expect(d.colourways[1]!.fills).toEqual({ [grey]: null, [white]: 'white', [gold]: 'grey' });
+		expect(first.fills).toEqual(column.colourways[0]!.fills);
+		swapSlots(d, 'two', [grey, gold]);
+		expect(d.colourways[1]!.fills[grey]).toBe('grey');
+		swapSlots(d, 'nobody', [grey, gold]);
 	});
 	test('extras come and go with their section', () => {
 		const d = draft();

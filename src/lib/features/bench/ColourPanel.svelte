@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { swapSlots } from '../../core/recipe/edit.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import type { Bench } from './bench.svelte.ts';
@@ -22,6 +23,12 @@
 			(d) => void d.colourways.push({ id, name: `${chosen.name}, again`, fills: { ...chosen.fills } })
 		);
 		bench.colourway = id;
+	}
+	let [one, other] = $state(['', '']);
+	const pair = $derived([one || recipe.slots[0]?.id, other || recipe.slots[1]?.id] as const);
+	function swap() {
+		const [a, b] = pair;
+		if (a && b && a !== b) bench.change((d) => swapSlots(d, chosen.id, [a, b]));
 	}
 	const naming = (text: string, had: string) => text.trim().slice(0, 80) || had;
 </script>
@@ -92,7 +99,29 @@
 		{:else}
 			<p class="text-muted">Slots appear here as you name colours on the entry line.</p>
 		{/each}
+		{#if recipe.slots.length > 1}
+			<div class="flex items-center gap-1.5" role="group" aria-label="Swap two slots">
+				<select
+					class="control min-w-0 flex-1"
+					aria-label="Swap slot"
+					value={pair[0]}
+					onchange={(e) => (one = e.currentTarget.value)}
+				>
+					{#each recipe.slots as slot (slot.id)}<option value={slot.id}>{slot.name}</option>{/each}
+				</select>
+				<select
+					class="control min-w-0 flex-1"
+					aria-label="with slot"
+					value={pair[1]}
+					onchange={(e) => (other = e.currentTarget.value)}
+				>
+					{#each recipe.slots as slot (slot.id)}<option value={slot.id}>{slot.name}</option>{/each}
+				</select>
+				<Button onclick={swap} disabled={pair[0] === pair[1]}>Swap</Button>
+			</div>
+		{/if}
 		{#if recipe.slots.length > 0}
+			<p><a class="quiet-link" href="/bench/{bench.id}/colours">all colourways side by side</a></p>
 			<div class="flex justify-between gap-2 pt-1">
 				<Button onclick={add}>Add a colourway</Button>
 				{#if recipe.colourways.length > 1}

@@ -1,0 +1,40 @@
+import { error } from '@sveltejs/kit';
+import { drawAssembly } from '$lib/core/scene/draw-list.ts';
+import { tally } from '$lib/core/tally/tally.ts';
+import { contextOf, loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
+import type { PageServerLoad } from './$types';
+
+/** Every colourway of the working copy, drawn, costed and priced beside the others. */
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const design = await locals.repos.designs.find(params.design);
+	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
+	const { recipe } = design;
+	const context = contextOf(await loadStudio(locals.repos), await loadLibrary(locals.repos, recipe));
+	return {
+		id: design.id,
+		name: recipe.name,
+		colourways: recipe.colourways.map((colourway) => {
+			const counted = tally(recipe, colourway.id, 1, context);
+			const { assembly, price, cost } = counted;
+			return {
+				id: colourway.id,
+				name: colourway.name,
+				picture:
+					assembly.pieces.length > 0
+						? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
+						: null,
+				colours: recipe.slots.map((slot) => {
+					const colour = context.catalogue.colours.get(colourway.fills[slot.id] ?? '');
+					return { slot: slot.name, colour: colour?.name ?? 'open until the job', hex: colour?.hex ?? null };
+				}),
+				cost: cost.total,
+				price: price.status === 'priced' ? price.net : null,
+				margin: price.status === 'priced' ? (price.margin ?? null) : null,
+				/** What keeps it from being bought as it is. */
+				missing: counted.findings
+					.filter((f) => f.code === 'unlisted' || f.code === 'open-slot')
+					.map((f) => f.say)
+			};
+		})
+	};
+};
