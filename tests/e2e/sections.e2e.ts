@@ -88,3 +88,30 @@ test('a design inside a design: what keeping the part changes is shown first, cy
 	await page.goto(`/bench/${whole}`);
 	expect(await cents(page, 'cost')).toBeGreaterThan(before);
 });
+
+test('the checker says why, does what it proposes by one key, and lets a hint be for a reason', async ({
+	page
+}) => {
+	await newDesign(page, 'Checked column');
+	await say(page, '4 11 at 10.5 gull', '4 11 at 8.5 gull', '4 11 at 8 gull x8', 'pole 4 ft');
+	const findings = page.getByRole('region', { name: 'Findings' });
+	await expect(findings).toContainText('The top layers would hang over the end of it and lean.');
+	await findings.getByRole('button', { name: /^pole of \d′ 0″$/ }).click();
+	await expect(findings).not.toContainText('Take a longer pole');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(findings).toContainText('Take a longer pole');
+	await page.getByRole('button', { name: 'Redo' }).click();
+
+	await findings.getByRole('button', { name: /^Let it be: From 10½ to 8½ in/ }).click();
+	await findings.getByRole('button', { name: 'Let it be', exact: true }).click();
+	await expect(findings.getByRole('alert')).toContainText('Say why it may stay so');
+	await findings.getByLabel('Why it may stay so').fill('a waist is wanted');
+	await page.keyboard.press('Enter');
+	await expect(findings).not.toContainText('From 10½ to 8½');
+	await saved(page);
+	await page.reload();
+	await findings.getByRole('button', { name: 'one hint let be' }).click();
+	await expect(findings).toContainText('Let be: a waist is wanted');
+	await findings.getByRole('button', { name: 'say it again' }).click();
+	await expect(findings).toContainText('From 10½ to 8½');
+});

@@ -54,7 +54,8 @@ export function emptyRecipe(name: string, newId: NewId): Recipe {
 		slots: [],
 		colourways: [{ id: newId(), name: 'first colours', fills: {} }],
 		sections: [section],
-		pricing: null
+		pricing: null,
+		silenced: []
 	};
 }
 

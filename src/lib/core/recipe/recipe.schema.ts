@@ -140,6 +140,7 @@ const versionOne = z
 	.transform(({ sections, ...rest }) => ({
 		...rest,
 		version: RECIPE_VERSION as typeof RECIPE_VERSION,
+		silenced: [],
 		sections: sections.map((s): Section => ({
 			...s,
 			notes: '',
@@ -151,7 +152,15 @@ const versionOne = z
 const versionTwo = z.strictObject({
 	...document,
 	version: z.literal(RECIPE_VERSION),
-	sections: z.array(section).min(1).max(60)
+	sections: z.array(section).min(1).max(60),
+	silenced: z
+		.array(
+			z.strictObject({
+				finding: z.string().min(1).max(120),
+				reason: z.string().trim().min(1, 'Say why.').max(300)
+			})
+		)
+		.max(200)
 });
 
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */

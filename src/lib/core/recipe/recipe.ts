@@ -24,6 +24,15 @@ export interface Recipe {
 	readonly sections: readonly Section[];
 	/** Overrides the workspace's way of pricing. */
 	readonly pricing: RecipePricing | null;
+	/** Hints of the checker that were answered with a reason. */
+	readonly silenced: readonly Silenced[];
+}
+
+/** A hint that shall be quiet, and why. */
+export interface Silenced {
+	/** What it is about: the key of the finding. */
+	readonly finding: string;
+	readonly reason: string;
 }
 
 /** Stands where a colour would. */

@@ -3,17 +3,29 @@ import { resolveSize } from '../sizing/resolve.ts';
 import type { Rates } from '../cost/rates.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { matchKey } from '../materials/catalogue.ts';
-import type { Stack, Layer, Colourway } from '../recipe/recipe.ts';
+import type { Stack, Layer, Colourway, Id } from '../recipe/recipe.ts';
 import { slotsOf } from '../recipe/pattern.ts';
-import { formatFeet, formatInches, type Millimetres, type Micrometres } from '../units/length.ts';
+import {
+	formatFeet,
+	formatInches,
+	inches,
+	MICROMETRES,
+	um,
+	type Millimetres,
+	type Micrometres
+} from '../units/length.ts';
 import { runsOf, type PlacedStack } from '../structures/stack.ts';
 import type { Finding } from './finding.ts';
 
 /** A ring tilted by more than this deserves a levelling cluster. House rule, degrees. */
 export const TILT_LIMIT = 4;
 
+/** A step of size over this much inside a graded run of three layers or more is seen as a jump. Common practice. */
+export const STEP_LIMIT = inches(1.5);
+
 /** What is wrong or worth a look in one stack. */
 export function checkStack(
+	section: Id,
 	stack: Stack,
 	placed: PlacedStack,
 	{ catalogue, colourway, rates }: { catalogue: Catalogue; colourway: Colourway | undefined; rates: Rates }
@@ -27,7 +39,9 @@ export function checkStack(
 		findings.push({
 			code: 'upright-short',
 			level: 'bad',
-			say: `The stack needs ${needed} of ${upright.kind}, and this one is ${has}. Take a longer ${upright.kind} or fewer layers.`
+			say: `The stack needs ${needed} of ${upright.kind}, and this one is ${has}. Take a longer ${upright.kind} or fewer layers.`,
+			why: 'The top layers would hang over the end of it and lean.',
+			remedy: remedyUpright(section, placed.upright.usual, upright.kind)
 		});
 	}
 	for (const layer of stack.layers) findings.push(...checkSizes(layer, catalogue, colourway, rates));
@@ -38,7 +52,8 @@ export function checkStack(
 				code: 'sunk',
 				level: 'watch',
 				layer: layer.id,
-				say: 'This layer touches nothing below it and sinks into the ring. Use more or larger balloons, or tie it to the upright at its height.'
+				say: 'This layer touches nothing below it and sinks into the ring. Use more or larger balloons, or tie it to the upright at its height.',
+				why: 'Seen from the side it is half hidden, and it can slip further down.'
 			});
 		}
 		if (at.tilt > TILT_LIMIT && ringOfRow === 0) {
@@ -46,10 +61,53 @@ export function checkStack(
 				code: 'tilted',
 				level: 'watch',
 				layer: layer.id,
-				say: `This layer leans by ${Math.round(at.tilt)}°. Tuck a small cluster under its low side to level it.`
+				say: `This layer leans by ${Math.round(at.tilt)}°. Tuck a small cluster under its low side to level it.`,
+				why: 'Every layer above takes the lean over, and the whole piece looks crooked.',
+				remedy: { label: 'Level it', act: { kind: 'level', section, layer: layer.id } }
 			});
 		}
 	});
+	findings.push(...checkSteps(stack, rates));
+	return findings;
+}
+
+/** A length of upright that reaches, up to the next whole foot. */
+function remedyUpright(section: Id, needed: number, kind: string): Finding['remedy'] {
+	const length = um(Math.ceil((needed * 1000) / MICROMETRES.ft) * MICROMETRES.ft);
+	return {
+		label: `${kind} of ${formatFeet((length / 1000) as Millimetres)}`,
+		act: { kind: 'upright', section, length }
+	};
+}
+
+/** Jumps of size inside graded runs: three rows or more of one bag size that only shrink, or only grow. */
+function checkSteps(stack: Stack, { pumps }: Rates): Finding[] {
+	const rows = stack.layers.map((layer) => {
+		const place = layer.clusters[0]!.places[0]!;
+		const { assumed, known } = resolveSize(place.size, place.nominal, pumps);
+		return { layer, nominal: place.nominal, size: assumed, known };
+	});
+	const findings: Finding[] = [];
+	const sign = (i: number): number => {
+		const [a, b] = [rows[i]!, rows[i + 1]];
+		return b && a.known && b.known && a.nominal === b.nominal ? Math.sign(b.size - a.size) : 0;
+	};
+	for (let i = 0; i + 1 < rows.length; i++) {
+		const [a, b] = [rows[i]!, rows[i + 1]!];
+		const graded = sign(i) !== 0 && ((i > 0 && sign(i - 1) === sign(i)) || sign(i + 1) === sign(i));
+		const step = Math.abs(b.size - a.size) * 1000;
+		if (!graded || step <= STEP_LIMIT) continue;
+		const [from, to, by] = [a.size * 1000, b.size * 1000, step].map((v) =>
+			formatInches(Math.round(v) as Micrometres)
+		);
+		findings.push({
+			code: 'size-step',
+			level: 'watch',
+			layer: b.layer.id,
+			say: `From ${from} to ${to} in is a step of ${by} in inside a graded run. Put a layer between, or size one of them nearer.`,
+			why: 'Over 1½ in the eye stops reading a slope and sees a ledge.'
+		});
+	}
 	return findings;
 }
 
@@ -83,14 +141,20 @@ function checkSizes(
 					say:
 						verdict === 'refused'
 							? `A ${bag} in balloon cannot be sized to ${said} in: it is safe up to ${limit} in. Take a larger balloon.`
-							: `${said} in is over the safe ${limit} in of this ${bag} in balloon: it may burst. Size it down or take a larger one.`
+							: `${said} in is over the safe ${limit} in of this ${bag} in balloon: it may burst. Size it down or take a larger one.`,
+					why: 'A balloon over its safe size bursts in the hand, in the sun or against the next one.',
+					remedy: {
+						label: `Size it to ${limit}`,
+						act: { kind: 'size', layer: layer.id, nominal: place.nominal, size: um(safe) }
+					}
 				});
 			} else {
 				findings.push({
 					code: 'pear-shaped',
 					level: 'watch',
 					layer: layer.id,
-					say: `Under half its size a ${bag} in balloon is pear-shaped. Take a smaller balloon for a round one.`
+					say: `Under half its size a ${bag} in balloon is pear-shaped. Take a smaller balloon for a round one.`,
+					why: 'The neck stays thick and dark, and clusters of them do not close.'
 				});
 			}
 		}

@@ -1,3 +1,24 @@
+import type { Side } from '../geometry/layers.ts';
+import type { Id } from '../recipe/recipe.ts';
+import type { Micrometres } from '../units/length.ts';
+
+/** A change that answers a finding, as data: done by `applyRemedy`, one step of undo. */
+export type Remedy =
+	| { readonly kind: 'upright'; readonly section: Id; readonly length: Micrometres }
+	| { readonly kind: 'size'; readonly layer: Id; readonly nominal: Micrometres; readonly size: Micrometres }
+	| { readonly kind: 'slot'; readonly from: Id; readonly to: Id }
+	/** A small cluster tucked into the low side, searched for when it is asked for. */
+	| { readonly kind: 'level'; readonly section: Id; readonly layer: Id };
+
+/** A levelling cluster found by trial: what it is, and the tilt before and after, degrees. */
+export interface Levelling {
+	readonly count: number;
+	readonly size: Micrometres;
+	readonly side: Exclude<Side, 'all'>;
+	readonly before: number;
+	readonly after: number;
+}
+
 /** Something an experienced maker would say about a recipe: what, where, why, what to do instead. */
 export interface Finding {
 	readonly code:
@@ -7,6 +28,9 @@ export interface Finding {
 		| 'size-refused'
 		| 'sunk'
 		| 'tilted'
+		| 'size-step'
+		| 'slots-alike'
+		| 'no-spare'
 		| 'open-slot'
 		| 'unlisted'
 		| 'unknown-cost'
@@ -16,7 +40,15 @@ export interface Finding {
 		| 'pear-shaped';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';
+	/** What it is and what to do. */
 	readonly say: string;
+	/** Why a maker would care. */
+	readonly why?: string;
 	/** The row it concerns, where there is one. */
-	readonly layer?: string;
+	readonly layer?: Id;
+	readonly remedy?: { readonly label: string; readonly act: Remedy };
 }
+
+/** What a silenced finding is known by: its code and the row or the words it is about. */
+export const findingKey = ({ code, layer, say }: Finding): string =>
+	`${code}/${layer ?? say.split(':')[0]!}`.slice(0, 120);

@@ -13,7 +13,8 @@ import { assemble, type Assembly } from '../structures/assemble.ts';
 import type { PlacedStack } from '../structures/stack.ts';
 import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
-import type { Finding } from './finding.ts';
+import { checkColours } from './check-colours.ts';
+import { findingKey, type Finding } from './finding.ts';
 
 export interface TallyContext {
 	readonly catalogue: Catalogue;
@@ -33,6 +34,8 @@ export interface Tally {
 	readonly terms: PriceTerms;
 	readonly price: Price;
 	readonly findings: readonly Finding[];
+	/** Findings the owner has answered with a reason. */
+	readonly silenced: readonly Finding[];
 }
 
 const NOTHING_STANDS: Assembly = { pieces: [], feet: new Map(), overall: { usual: 0, known: false } };
@@ -60,11 +63,12 @@ export function tally(recipe: Recipe, colourway: Id | null, quantity: number, co
 	for (const { section, placed } of stacks) {
 		const structure = recipe.sections.find((s) => s.id === section)!.structure;
 		if (structure.kind !== 'stack') continue;
-		findings.push(...checkStack(structure, placed, { catalogue, colourway: chosen, rates }));
+		findings.push(...checkStack(section, structure, placed, { catalogue, colourway: chosen, rates }));
 	}
 	const made = cost(counted, tasks, rates);
 	const terms = termsFor(recipe, rates);
-	findings.push(...checkBill(counted, made));
+	findings.push(...checkBill(counted, made), ...checkColours(recipe, chosen, catalogue));
+	const hushed = new Set(recipe.silenced.map((s) => s.finding));
 	const none = zero(rates.currency);
 	return {
 		assembly,
@@ -74,7 +78,8 @@ export function tally(recipe: Recipe, colourway: Id | null, quantity: number, co
 		cost: made,
 		terms,
 		price: price(made.total.known, terms, { charge: none, cost: none }),
-		findings
+		findings: findings.filter((f) => f.level === 'bad' || !hushed.has(findingKey(f))),
+		silenced: findings.filter((f) => f.level !== 'bad' && hushed.has(findingKey(f)))
 	};
 }
 
@@ -134,6 +139,14 @@ function checkBill(counted: Bill, made: Cost): Finding[] {
 	}
 	const findings: Finding[] = [];
 	for (const line of counted.lines) {
+		if (line.balloon && line.status === 'listed' && line.loss === 0) {
+			findings.push({
+				code: 'no-spare',
+				level: 'watch',
+				say: `${line.label}: its loss is set to 0, so not one spare is counted. Say what you lose of it at the Stockroom.`,
+				why: 'One that bursts on the day is missing in the piece.'
+			});
+		}
 		if (line.status === 'open' && line.balloon) {
 			findings.push({
 				code: 'open-slot',

@@ -5,13 +5,13 @@
 	import { VIEWS } from '../../core/scene/draw-list.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Button from '../../ui/button/Button.svelte';
-	import Notice from '../../ui/notice/Notice.svelte';
 	import Picture from '../picture/Picture.svelte';
 	import { Bench, type BenchData } from './bench.svelte.ts';
 	import BenchTape from './BenchTape.svelte';
 	import ColourPanel from './ColourPanel.svelte';
 	import Conflict from './Conflict.svelte';
 	import RecipePanel from './RecipePanel.svelte';
+	import FindingsPanel from './FindingsPanel.svelte';
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { recall, remember } from './session.ts';
 	import { percentText } from './tape-words.ts';
@@ -45,8 +45,6 @@
 			: `kept ${bench.keptNumber === 1 ? 'once' : `${bench.keptNumber} times`}`
 	);
 	const price = $derived(bench.tally.price);
-	const bad = $derived(bench.tally.findings.filter((f) => f.level === 'bad'));
-	const findings = $derived([...bad, ...bench.tally.findings.filter((f) => f.level === 'watch')]);
 	const selectedRow = $derived(
 		bench.selected === null ? null : bench.allRows.findIndex((l) => l.id === bench.selected)
 	);
@@ -207,12 +205,7 @@
 				<a class="quiet-link ml-auto" href="/bench/{bench.id}/recipe.json" download>recipe file</a>
 				<a class="quiet-link" href="/shorthand">shorthand</a>
 			</div>
-			{#if findings.length > 0 && hasContent}
-				<div class="findings" role="region" aria-label="Findings">
-					{#each findings as finding, index (index)}<Notice level={finding.level}>{finding.say}</Notice
-						>{/each}
-				</div>
-			{/if}
+			{#if hasContent}<FindingsPanel {bench} />{/if}
 		</section>
 		<div class="tape-side" class:open={tapeOpen}>
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
@@ -304,13 +297,6 @@
 		font-weight: 600;
 		color: var(--ink);
 		border-bottom: 2px solid var(--ink);
-	}
-	.findings {
-		display: grid;
-		gap: 3px;
-		max-height: 92px;
-		overflow-y: auto;
-		margin: 6px 20px 0;
 	}
 	.tape-side {
 		display: flex;

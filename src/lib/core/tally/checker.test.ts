@@ -1,0 +1,147 @@
+import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
+import { describe, expect, test } from 'vitest';
+import { colours, counter, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import { catalogue } from '../materials/catalogue.ts';
+import { stackIn, type RecipeDraft } from '../recipe/edit.ts';
+import { printLayer } from '../recipe/entry/print-entry.ts';
+import { recipeSchema } from '../recipe/recipe.schema.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { applyRemedy, findLevelling } from '../recipe/remedy.ts';
+import { feet, inches } from '../units/length.ts';
+import { findingKey, type Finding } from './finding.ts';
+import { tally } from './tally.ts';
+
+const chalk = { id: 'chalk', name: 'chalk white', finish: 'matte' as const, hex: '#f1efe9' };
+const studio = catalogue(materials, [...colours, chalk]);
+const look = (recipe: Recipe) =>
+	tally(recipe, null, 1, { catalogue: studio, rates, library: () => undefined });
+const codes = (recipe: Recipe) => look(recipe).findings.map((f) => f.code);
+const one = (recipe: Recipe, code: Finding['code']): Finding =>
+	look(recipe).findings.find((f) => f.code === code)!;
+const rows = (recipe: Recipe) => stackIn(recipe)!.layers.map((l) => printLayer(l, recipe.slots));
+/** Does what the finding proposes, on a copy. */
+function remedied(recipe: Recipe, code: Finding['code']): { recipe: Recipe; say: string | undefined } {
+	const draft = structuredClone(recipe) as RecipeDraft;
+	const say = applyRemedy(draft, one(recipe, code).remedy!.act, { newId: counter('r'), pumps: rates.pumps });
+	expect(recipeSchema.safeParse(draft).error?.issues ?? []).toEqual([]);
+	return { recipe: draft as Recipe, say };
+}
+
+describe('a step inside a graded run (common practice: over 1½ in of three layers or more)', () => {
+	const run = (...sizes: number[]) => design('run', ...sizes.map((s) => `4 11 at ${s} white`));
+	test.each<[string, number[], boolean]>([
+		['three that shrink by an inch', [10, 9, 8], false],
+		['one jump of two', [10.5, 8.5, 8], true],
+		['exactly one and a half', [10, 8.5, 8], false],
+		['two rows are no run', [10.5, 8], false],
+		['up again is no run', [8, 10.5, 8], false],
+		['a run that grows', [6, 8, 8.5], true]
+	])('%s', (_, sizes, said) => expect(codes(run(...sizes)).includes('size-step')).toBe(said));
+	test('is said at the upper row, in inches, with its reason', () => {
+		const recipe = run(10.5, 8.5, 8);
+		const finding = one(recipe, 'size-step');
+		expect(finding.layer).toBe(stackIn(recipe)!.layers[1]!.id);
+		expect(finding.say).toContain('From 10½ to 8½ in is a step of 2 in');
+		expect(finding.why).toContain('ledge');
+	});
+	test('another bag ends the run: a base of sixteens under elevens is no jump', () =>
+		expect(codes(design('base', '4 16 at 13 grey', '4 11 at 10 white', '4 11 at 9 white'))).not.toContain(
+			'size-step'
+		));
+});
+
+describe('slots that look alike', () => {
+	test('Sharma, Wu & Dalal 2005: two of their pairs (from memory), 2.0425 and 27.1492', () => {
+		useMode(modeLab65);
+		const difference = differenceCiede2000();
+		const lab = (l: number, a: number, b: number) => ({ mode: 'lab65' as const, l, a, b });
+		expect(difference(lab(50, 2.6772, -79.7751), lab(50, 0, -82.7485))).toBeCloseTo(2.0425, 4);
+		expect(difference(lab(50, 2.5, 0), lab(73, 25, -18))).toBeCloseTo(27.1492, 4);
+	});
+	const pale = (recipe: Recipe, slot: string): Recipe => {
+		const id = recipe.slots.find((s) => s.name === slot)!.id;
+		const [first] = recipe.colourways;
+		return { ...recipe, colourways: [{ ...first!, fills: { ...first!.fills, [id]: 'chalk' } }] };
+	};
+	const column = design('column', '4 11 at 9 white', '4 11 at 9 white / gold', '4 11 at 9 red');
+	test('a colour used in one row that nobody can tell from another is said, and goes by one key', () => {
+		const recipe = pale(column, 'red');
+		expect(one(recipe, 'slots-alike').say).toBe(
+			'red: chalk white is used in one row and can hardly be told from gull white.'
+		);
+		const after = remedied(recipe, 'slots-alike').recipe;
+		expect(rows(after)[2]).toBe('4 × 11 at 9 white');
+		expect(after.slots.map((s) => s.name)).toEqual(['white', 'gold']);
+		expect(codes(after)).not.toContain('slots-alike');
+	});
+	test('colours well apart, or one used again, are not', () => {
+		expect(codes(column)).not.toContain('slots-alike');
+		const twice = design('twice', '4 11 at 9 white', '4 11 at 9 red', '4 11 at 8 red');
+		expect(codes(pale(twice, 'red')).filter((c) => c === 'slots-alike')).toHaveLength(1); // white is the rare one now
+	});
+});
+
+describe('remedies', () => {
+	test('a pole that is too short becomes one of the next whole foot that reaches', () => {
+		const tall = design('tall', '4 11 at 9 white x12', 'pole 4 ft');
+		const { recipe } = remedied(tall, 'upright-short');
+		expect(codes(recipe)).not.toContain('upright-short');
+		const { length } = stackIn(recipe)!.upright;
+		expect(length! % feet(1)).toBe(0);
+		expect(length! / 1000 - look(recipe).stacks[0]!.placed.upright.usual).toBeLessThan(304.8);
+	});
+	test('a size over the safe one comes down to it, the others of the layer stay', () => {
+		const over = design('over', '4 11 at 11.5 white + 2 5 at 4 white front tier 1');
+		const { recipe } = remedied(over, 'over-safe');
+		expect(rows(recipe)).toEqual(['4 × 11 at 11 white + 2 × 5 at 4 white front tier 1']);
+		expect(codes(recipe)).not.toContain('over-safe');
+	});
+	/** A ring of unlike balls on the floor leans: its small ones hang low. */
+	const leaning = (small: number): Recipe => {
+		const draft = structuredClone(design('leaning', '4 11 at 10 white')) as RecipeDraft;
+		const { places } = stackIn(draft as Recipe)!.layers[0]!.clusters[0]! as unknown as {
+			places: { size: object }[];
+		};
+		for (const i of [0, 3])
+			places[i]!.size = { kind: 'value', um: inches(small), unit: 'in', origin: 'typed' };
+		return draft as Recipe;
+	};
+	test('a leaning ring is levelled by a small cluster of fives tucked in below, found by trial', () => {
+		const recipe = leaning(6);
+		const { layers } = stackIn(recipe)!;
+		const found = findLevelling(stackIn(recipe)!, layers[0]!.id, [])!;
+		expect(found.before).toBeGreaterThan(4);
+		expect(found.after).toBeLessThan(0.7 * found.before);
+		expect(found.size).toBeLessThanOrEqual(inches(4.5));
+		const after = remedied(recipe, 'tilted');
+		expect(after.say).toBeUndefined();
+		const tilts = [recipe, after.recipe].map((r) => look(r).stacks[0]!.placed.layers[0]!.tilt);
+		expect(tilts[0]).toBeCloseTo(found.before, 9);
+		expect(tilts[1]).toBeCloseTo(found.after, 9);
+	});
+	test('what needs no levelling gets none', () => {
+		const level = design('level', '4 11 at 10 white');
+		expect(findLevelling(stackIn(level)!, stackIn(level)!.layers[0]!.id, [])).toBeUndefined();
+		expect(findLevelling(stackIn(level)!, 'nobody', [])).toBeUndefined();
+	});
+});
+
+describe('hints let be', () => {
+	const run = design('run', '4 11 at 10.5 white', '4 11 at 8.5 white', '4 11 at 8 white');
+	test('one with a reason is quiet and can be asked for; another of its kind still speaks', () => {
+		const finding = one(run, 'size-step');
+		const hushed = { ...run, silenced: [{ finding: findingKey(finding), reason: 'a waist is wanted' }] };
+		expect(look(hushed).findings.map((f) => f.code)).not.toContain('size-step');
+		expect(look(hushed).silenced).toEqual([finding]);
+		expect(recipeSchema.safeParse({ ...hushed, silenced: [{ finding: 'x', reason: ' ' }] }).success).toBe(
+			false
+		);
+	});
+	test('what stops a sale is never quiet', () => {
+		const short = design('short', '4 11 at 9 white x9', 'pole 1 ft');
+		const finding = one(short, 'upright-short');
+		expect(codes({ ...short, silenced: [{ finding: findingKey(finding), reason: 'never mind' }] })).toContain(
+			'upright-short'
+		);
+	});
+});
