@@ -1,0 +1,67 @@
+import { describe, expect, test } from 'vitest';
+import { NOW, owner, tempDatabase } from '../../tests/kit/temp-db.ts';
+import { dumpRows } from '../../tests/kit/dump.ts';
+import { recipeSchema } from '../../src/lib/core/recipe/recipe.schema.ts';
+import { settingsSchema } from '../../src/lib/core/workspace/settings.schema.ts';
+import { tally } from '../../src/lib/core/tally/tally.ts';
+import { createRepos } from '../../src/lib/server/repos/index.ts';
+import { contextOf, loadLibrary, loadStudio } from '../../src/lib/server/services/studio.ts';
+import { demoDesigns } from './designs.ts';
+import { demoRecipe, loadDemo } from './load.ts';
+import { settings } from './settings.ts';
+import { colours, stockRows, suppliers } from './stock.ts';
+
+describe('the invented studio', () => {
+	test('has what the product promises: 60 materials, 3 suppliers, its designs and quotes', async () => {
+		const db = await tempDatabase();
+		const loaded = await loadDemo(db, NOW);
+		expect(loaded.materials).toBeGreaterThanOrEqual(60);
+		expect(suppliers).toHaveLength(3);
+		expect(loaded.quotes).toBe(3);
+		const repos = createRepos(db, owner);
+		const names = (await repos.designs.shelf()).map((d) => d.name);
+		for (const name of [
+			'Lighthouse column',
+			'Hive column',
+			'Kelp column',
+			'Toadstool figure',
+			'Watering-can column',
+			'Tide-gauge pole'
+		])
+			expect(names).toContain(name);
+		expect((await repos.quotes.list()).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+	});
+	test('loaded twice it is there once, to the row', async () => {
+		const db = await tempDatabase();
+		const url = `file:${(await db.client.execute('PRAGMA database_list')).rows[0]!.file}`;
+		await loadDemo(db, NOW);
+		const first = await dumpRows(url);
+		await loadDemo(db, NOW);
+		const second = await dumpRows(url);
+		// The stock's stamp counts that somebody looked; nothing else may differ.
+		const bare = (rows: string[]) => rows.filter((r) => !r.startsWith('INSERT INTO "workspace"'));
+		expect(bare(second)).toEqual(bare(first));
+	});
+	test.each(demoDesigns.map((d) => [d.name, d] as const))(
+		'%s is a recipe, and nothing in it stops a sale',
+		async (_, demo) => {
+			const recipe = demoRecipe(demo);
+			expect(recipeSchema.parse(JSON.parse(JSON.stringify(recipe)))).toEqual(recipe);
+			const db = await tempDatabase();
+			await loadDemo(db, NOW);
+			const repos = createRepos(db, owner);
+			const context = contextOf(await loadStudio(repos), await loadLibrary(repos, recipe));
+			const counted = tally(recipe, null, 1, context);
+			expect(counted.findings.filter((f) => f.level === 'bad')).toEqual([]);
+			expect(counted.cost.total.unknown).toEqual([]);
+			expect(counted.bill.balloons).toBeGreaterThan(20);
+			expect(counted.price.status).toBe('priced');
+		}
+	);
+	test('its settings and colours pass the guards of a real one', () => {
+		expect(settingsSchema.parse(settings)).toEqual(settings);
+		const known = new Set(colours.map((c) => c.id));
+		for (const { material } of stockRows) if (material.colour) expect(known).toContain(material.colour);
+		expect(new Set(stockRows.map((r) => r.material.name)).size).toBe(stockRows.length);
+	});
+});
