@@ -23,6 +23,12 @@
 			'4 11 at 9 white joined modelling balloon',
 			'Joined its own way: twisted on, line, necks, modelling balloon, cluster to cluster.'
 		],
+		['two quads of elevens at 9 white', 'Two layers of four. Also: pairs, duplets, singles.'],
+		[
+			'section arm x2 mirrored left of column at 4 ft',
+			'A section of its own: how many, on which side of which, at which height; or: on column.'
+		],
+		['use lighthouse x2 gap 5 ft', 'A design you keep, as a part of this one, with air between.'],
 		['pole 7 ft', 'The upright: pole, stick, mast, line; or no pole.'],
 		['2 moss mat', 'An extra, by its name in the Stockroom.']
 	];
@@ -35,6 +41,7 @@
 		['d', 'copies the row above itself'],
 		['Delete', 'takes the row out'],
 		['Esc', 'clears the entry line'],
+		['Ctrl ↑, Ctrl ↓', 'on the entry line: to the row above or below it'],
 		['Ctrl Z, Ctrl Shift Z', 'undo and redo'],
 		['Ctrl S', 'keeps a version'],
 		['/', 'finds a design']
