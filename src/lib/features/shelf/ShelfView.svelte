@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { formatHours } from '../../core/labour/standards.ts';
-	import { formatMoney, type Money } from '../../core/money/money.ts';
+	import type { Money } from '../../core/money/money.ts';
 	import type { Amount } from '../../core/cost/amount.ts';
-	import { percentText } from '../bench/tape-words.ts';
+	import CostCard from './CostCard.svelte';
 
 	interface Item {
 		readonly id: string;
@@ -54,16 +53,7 @@
 							? 'working copy newer'
 							: ''}
 				</p>
-				<dl class="figures">
-					<dt>cost</dt>
-					<dd>{formatMoney(item.cost.known)}{item.cost.unknown.length > 0 ? ' + ?' : ''}</dd>
-					<dt>margin</dt>
-					<dd>{percentText(item.margin)}</dd>
-					<dt>build</dt>
-					<dd>{formatHours(item.seconds)}</dd>
-					<dt class="price">price</dt>
-					<dd class="price">{item.price ? formatMoney(item.price) : '—'}</dd>
-				</dl>
+				<CostCard cost={item.cost} margin={item.margin} price={item.price} seconds={item.seconds} />
 				<form method="post" action="?/duplicate" class="mt-1">
 					<input type="hidden" name="of" value={item.id} />
 					<input type="hidden" name="id" value="{fresh.slice(0, 30)}-{item.id.slice(0, 30)}" />
@@ -113,21 +103,6 @@
 		min-height: 36px;
 		font-size: 12.6px;
 		color: var(--muted);
-	}
-	dl {
-		display: grid;
-		grid-template-columns: auto 1fr;
-		font-size: 12.6px;
-		line-height: 19px;
-	}
-	dd {
-		text-align: right;
-	}
-	.price {
-		margin-top: 3px;
-		border-top: 3px double var(--ink);
-		font-weight: 600;
-		font-size: 14px;
 	}
 	@media (max-width: 640px) {
 		.shelf {

@@ -49,6 +49,13 @@ export type SaveOutcome =
 	| { readonly status: 'stale'; readonly theirs: Design }
 	| { readonly status: 'missing' };
 
+/** Joins a design with its last kept version. */
+export const isLastKept = and(
+	eq(designVersion.workspaceId, design.workspaceId),
+	eq(designVersion.designId, design.id),
+	eq(designVersion.number, design.keptNumber)
+);
+
 /** Designs: one autosaved working copy each, and immutable kept versions. */
 export function designs(db: Database, actor: Actor) {
 	const { workspace: workspaceId } = actor;
@@ -81,14 +88,7 @@ export function designs(db: Database, actor: Actor) {
 					keptAt: designVersion.keptAt
 				})
 				.from(design)
-				.leftJoin(
-					designVersion,
-					and(
-						eq(designVersion.workspaceId, design.workspaceId),
-						eq(designVersion.designId, design.id),
-						eq(designVersion.number, design.keptNumber)
-					)
-				)
+				.leftJoin(designVersion, isLastKept)
 				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(desc(design.changedAt), design.name);
 			return rows.map(({ keptRevision, ...row }) => ({ ...row, ahead: row.revision !== keptRevision }));
@@ -159,14 +159,7 @@ export function designs(db: Database, actor: Actor) {
 			const row = await db.read
 				.select({ version: designVersion })
 				.from(design)
-				.innerJoin(
-					designVersion,
-					and(
-						eq(designVersion.workspaceId, design.workspaceId),
-						eq(designVersion.designId, design.id),
-						eq(designVersion.number, design.keptNumber)
-					)
-				)
+				.innerJoin(designVersion, isLastKept)
 				.where(one(id))
 				.get();
 			return row && versionFromRow(row.version);
@@ -185,14 +178,7 @@ export function designs(db: Database, actor: Actor) {
 			return db.read
 				.select({ user: design.id, used: versionRef.refId })
 				.from(design)
-				.innerJoin(
-					designVersion,
-					and(
-						eq(designVersion.workspaceId, design.workspaceId),
-						eq(designVersion.designId, design.id),
-						eq(designVersion.number, design.keptNumber)
-					)
-				)
+				.innerJoin(designVersion, isLastKept)
 				.innerJoin(
 					versionRef,
 					and(

@@ -6,6 +6,7 @@ import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
 import { design, designVersion } from '../db/tables/design.ts';
 import { client, quote, quoteLine } from '../db/tables/quote.ts';
+import { isLastKept } from './designs.ts';
 
 export interface QuoteLine {
 	readonly id: string;
@@ -187,14 +188,7 @@ export function quotes(db: Database, actor: Actor) {
 					name: sql<string>`json_extract(${designVersion.recipe}, '$.name')`
 				})
 				.from(design)
-				.innerJoin(
-					designVersion,
-					and(
-						eq(designVersion.workspaceId, design.workspaceId),
-						eq(designVersion.designId, design.id),
-						eq(designVersion.number, design.keptNumber)
-					)
-				)
+				.innerJoin(designVersion, isLastKept)
 				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(asc(design.name));
 		}

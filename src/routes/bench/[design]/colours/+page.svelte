@@ -1,6 +1,5 @@
 <script lang="ts">
-	import { formatMoney } from '$lib/core/money/money.ts';
-	import { percentText } from '$lib/features/bench/tape-words.ts';
+	import CostCard from '$lib/features/shelf/CostCard.svelte';
 	import MiniPicture from '$lib/features/picture/MiniPicture.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
@@ -25,14 +24,7 @@
 			<li>
 				<div class="picture"><MiniPicture list={way.picture} {scale} height={HEIGHT} /></div>
 				<h2>{way.name}</h2>
-				<dl class="figures">
-					<dt>cost</dt>
-					<dd>{formatMoney(way.cost.known)}{way.cost.unknown.length > 0 ? ' + ?' : ''}</dd>
-					<dt>margin</dt>
-					<dd>{percentText(way.margin)}</dd>
-					<dt class="price">price</dt>
-					<dd class="price">{way.price ? formatMoney(way.price) : '—'}</dd>
-				</dl>
+				<CostCard cost={way.cost} margin={way.margin} price={way.price} />
 				<ul class="colours">
 					{#each way.colours as colour (colour.slot)}
 						<li>
@@ -67,21 +59,6 @@
 	h2 {
 		margin-top: 8px;
 		font-size: 16px;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: auto 1fr;
-		font-size: 12.6px;
-		line-height: 19px;
-	}
-	dd {
-		text-align: right;
-	}
-	.price {
-		margin-top: 3px;
-		border-top: 3px double var(--ink);
-		font-weight: 600;
-		font-size: 14px;
 	}
 	.colours {
 		margin-top: 6px;
