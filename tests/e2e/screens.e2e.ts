@@ -41,7 +41,7 @@ test('quick price at a venue: how much for two of those in blue, six feet tall',
 test('the Shelf finds, sorts and duplicates; a theme chosen stays', async ({ page }) => {
 	await page.goto('/shelf');
 	await page.keyboard.press('/');
-	await page.keyboard.type('deep');
+	await page.keyboard.type('kelp');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('1 of')).toBeVisible();
 	await page.getByRole('button', { name: 'Duplicate Kelp column' }).click();
