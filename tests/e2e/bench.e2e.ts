@@ -152,8 +152,8 @@ test('colourways: another colour, another picture; a slot left open has no cost'
 	await page.getByRole('button', { name: 'Add a colourway' }).click();
 	await page.getByLabel('Name of this colourway').fill('dusk');
 	await page.getByLabel('Name of this colourway').press('Enter');
-	await page.getByLabel('Colour of white').selectOption({ label: 'thrift pink' });
-	await expect(page.getByText('11 rounds, thrift pink')).toBeVisible();
+	await page.getByLabel('Colour of white').selectOption({ label: 'eelgrass' });
+	await expect(page.getByText('11 rounds, eelgrass')).toBeVisible();
 	await page.getByLabel('Colour of white').selectOption({ label: 'open until the job' });
 	await expect(figure(page, 'cost')).toContainText('+ ?');
 	await expect(page.getByText(/no colour chosen in this colourway/)).toBeVisible();

@@ -106,3 +106,28 @@ test('settings move every price, and never a sent quote', async ({ page }) => {
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.')).toBeVisible();
 });
+
+test('what follows from a count is a rule of the studio: changed there, it changes every bill', async ({
+	page
+}) => {
+	const patches = page.getByRole('button', { name: /^floor patch, felt/ });
+	await page.goto('/bench/hive-column');
+	await expect(patches).toHaveText(/felt\s*4\s/);
+	await page.goto('/settings');
+	const each = page.getByLabel('Pieces').first();
+	await expect(each).toHaveValue('1');
+	await each.fill('a few');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('“a few” is not a number')).toBeVisible();
+	await expect(each).toHaveValue('a few');
+	await each.fill('1 1/2');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await page.goto('/bench/hive-column');
+	await expect(patches).toHaveText(/felt\s*6\s/);
+	await page.goto('/settings');
+	await expect(each).toHaveValue('1 1/2');
+	await each.fill('1');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+});

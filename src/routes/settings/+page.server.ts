@@ -1,4 +1,7 @@
 import { fail } from '@sveltejs/kit';
+import type { FollowOnRule } from '$lib/core/bom/bill.ts';
+import type { MaterialKind } from '$lib/core/materials/material.ts';
+import { COUNTS } from '$lib/core/structures/structure.ts';
 import { parseMoney } from '$lib/core/money/money.ts';
 import { parseBounded } from '$lib/core/units/number.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
@@ -7,10 +10,13 @@ import { firstIssue } from '$lib/server/answers.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
+/** Kinds of material that follow from a count: what ties, fixes and pads. */
+const FOLLOWERS = new Set<MaterialKind>(['modelling', 'tie', 'adhesive', 'ribbon', 'fitting', 'weight']);
+
 const percentText = (percent: string) => String(Math.round(rational(percent).valueOf() * 1000) / 1000);
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const { settings } = await loadStudio(locals.repos);
+	const { settings, materials } = await loadStudio(locals.repos);
 	const { rates, business } = settings;
 	const values: Record<string, string> = {
 		...business,
@@ -34,13 +40,19 @@ export const load: PageServerLoad = async ({ locals }) => {
 		feeFixed: (rates.price.fee.fixedMinor / 100).toFixed(2),
 		deposit: percentText(rates.price.deposit)
 	};
-	return { values };
+	COUNTS.forEach((of, i) => {
+		const rule = rates.rules.find((r) => r.of === of);
+		values[`each-${i}`] = rule ? rational(rule.each).toFraction(true) : '';
+		values[`material-${i}`] = rule?.material ?? '';
+	});
+	const followers = materials.filter((m) => FOLLOWERS.has(m.kind)).map((m) => ({ id: m.id, name: m.name }));
+	return { values, counts: [...COUNTS], followers };
 };
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
 		const typed = Object.fromEntries(await request.formData()) as Record<string, string>;
-		const { settings } = await loadStudio(locals.repos);
+		const { settings, materials } = await loadStudio(locals.repos);
 		const { rates } = settings;
 		const style = { decimal: settings.decimal };
 		const errors: Record<string, string> = {};
@@ -61,6 +73,17 @@ export const actions: Actions = {
 		if (!errors.margin && margin.compare(100) >= 0)
 			errors.margin = 'No price leaves a margin of 100 % or more. Type less than 100.';
 		const service = percent('service', 'The service level', 99.9).div(100).valueOf();
+		const rules = COUNTS.flatMap((of, i): FollowOnRule[] => {
+			const text = (typed[`each-${i}`] ?? '').trim();
+			// A blank is no rule: nothing follows from that count.
+			if (text === '') return [];
+			const each = parseBounded(text, { what: 'Pieces for each', min: 0, max: 1000 }, style);
+			const material = typed[`material-${i}`] || null;
+			if (!each.ok) errors[`each-${i}`] = each.say;
+			if (material !== null && !materials.some((m) => m.id === material))
+				errors[`material-${i}`] = 'That material is not in the Stockroom.';
+			return each.ok ? [{ of, each: rationalText(each.value), material }] : [];
+		});
 		const next = {
 			...settings,
 			business: {
@@ -80,6 +103,7 @@ export const actions: Actions = {
 				counting: typed.counting === 'bag' ? 'bag' : 'piece',
 				defaultLoss: rationalText(percent('loss', 'The loss', 90).div(100)),
 				service,
+				rules,
 				price: {
 					...rates.price,
 					method: typed.method === 'markup' ? 'markup' : 'margin',

@@ -28,7 +28,7 @@
 	</Field>
 {/snippet}
 {#snippet choice(label: string, name: string, options: readonly (readonly [string, string])[])}
-	<Field {label}>
+	<Field {label} error={errors[name]}>
 		{#snippet children(attributes)}
 			<select {...attributes} {name} class="control"
 				>{#each options as [value, words] (value)}<option {value} selected={values[name] === value}
@@ -82,6 +82,25 @@
 				['piece', 'the pieces it takes'],
 				['bag', 'every bag it opens']
 			])}
+		</fieldset>
+		<fieldset class="grid gap-y-2">
+			<legend class="mb-1 font-head text-base font-bold">What follows from a count</legend>
+			<p class="text-[13px] text-muted">
+				Lines that nobody says: the bill works them out. ¼ for each cluster is one piece for four. A blank is
+				no rule.
+			</p>
+			{#each data.counts as of, index (of)}
+				<div
+					class="grid grid-cols-[minmax(0,1fr)_130px_minmax(0,1.2fr)] items-start gap-x-5 max-sm:grid-cols-1"
+				>
+					<p class="pt-7 max-sm:pt-1">for each {of}</p>
+					{@render text('Pieces', `each-${index}`, ' ')}
+					{@render choice('Of', `material-${index}`, [
+						['', 'not chosen yet'],
+						...data.followers.map((m) => [m.id, m.name] as const)
+					])}
+				</div>
+			{/each}
 		</fieldset>
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>

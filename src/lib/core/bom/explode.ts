@@ -1,6 +1,6 @@
 import { DomainError } from '../errors.ts';
 import { standsOnFloor, type Colourway, type Id, type Recipe, type Section } from '../recipe/recipe.ts';
-import { copiesOf } from '../structures/assemble.ts';
+import { copiesOf } from '../recipe/copies.ts';
 import {
 	balloonsOf,
 	isFloorContact,

@@ -18,7 +18,8 @@ import { ON_THE_FLOOR, type Recipe, type Section, type Stack, type Stand } from 
 import { drawAssembly } from '../scene/draw-list.ts';
 import { tally } from '../tally/tally.ts';
 import { feet, inches } from '../units/length.ts';
-import { assemble, copiesOf } from './assemble.ts';
+import { copiesOf } from '../recipe/copies.ts';
+import { assemble } from './assemble.ts';
 
 const IN = 25.4;
 const none = () => undefined;

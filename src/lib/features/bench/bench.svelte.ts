@@ -116,14 +116,10 @@ export class Bench {
 	);
 	/** The recipe with what is being typed in its place, not yet put there. */
 	readonly #ghosted = $derived.by((): { recipe: Recipe; ghost: string | null } => {
-		if (this.#said === '') return { recipe: this.recipe, ghost: null };
+		if (this.#said === '' || !this.stack) return { recipe: this.recipe, ghost: null };
 		let n = 0;
 		// The same ids at every keystroke: the row that is there changes, no other comes.
-		const built = buildLayer(
-			JSON.parse(this.#said) as SaidLayer,
-			this.stack?.squash ?? 0.8,
-			() => `ghost-${++n}`
-		);
+		const built = buildLayer(JSON.parse(this.#said) as SaidLayer, this.stack.squash, () => `ghost-${++n}`);
 		const place = this.editing
 			? (draft: RecipeDraft) => edits.replaceLayer(draft, this.editing!, built)
 			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built, this.current?.id);
@@ -204,11 +200,14 @@ export class Bench {
 			return false;
 		}
 		const { value } = parsed;
+		if ((value.kind === 'layer' || value.kind === 'upright') && !this.#ensureStack()) {
+			this.refusal = 'No section here holds layers. Say one first, like “section column”.';
+			return false;
+		}
 		if (value.kind === 'layer') {
 			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
 			if (this.editing) this.change((d) => edits.replaceLayer(d, this.editing!, built));
 			else {
-				this.#ensureStack();
 				this.change((d) => edits.insertLayer(d, this.entryIndex, built, this.current?.id));
 				if (this.at !== null) this.at += 1;
 				this.selected = null;
@@ -224,10 +223,11 @@ export class Bench {
 		return true;
 	}
 	/** Where the section in hand holds no layers of its own, the nearest stack takes what is said. */
-	#ensureStack() {
-		if (this.stack) return;
+	#ensureStack(): boolean {
+		if (this.stack) return true;
 		const first = edits.stacksIn(this.recipe)[0];
 		if (first) this.section = first.section.id;
+		return first !== undefined;
 	}
 	/** Fetches a kept design with all it uses, so that it can be counted here. */
 	async #fetchDesign(design: string): Promise<boolean> {

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import { newSection } from '../../core/recipe/build.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -75,6 +76,32 @@ describe('the entry line of the Bench', () => {
 		b.startEditing(b.layers[1]!);
 		b.clearEntry();
 		expect([b.editing, rows(b)[1]]).toEqual([null, '4 × 11 at 9 white ×2']);
+	});
+	test('a section said is in hand from then on: what follows goes there, and undo takes all of it back', () => {
+		const b = bench();
+		type(b, 'section arm x2 left of column');
+		expect([b.current!.name, b.layers.length]).toEqual(['arm', 0]);
+		type(b, '1 11 at 9 white');
+		expect(b.allRows.map((l) => l.clusters[0]!.places.length)).toEqual([4, 4, 1]);
+		expect(b.tally.bill.balloons).toBe(12 + 2);
+		b.take(b.recipe.sections[0]!.id);
+		type(b, '1 11 at 8 gold');
+		expect(stackIn(b.recipe)!.layers).toHaveLength(3);
+		for (let i = 0; i < 3; i++) b.undo();
+		expect([b.recipe, b.current!.name]).toEqual([column, 'column']);
+	});
+	test('a design of other designs only has no place for a layer, and says what to do', () => {
+		const use = newSection('u', 'loaf', { kind: 'design', design: 'loaf', quantity: '1', colourway: null });
+		const b = bench({ ...column, sections: [use] });
+		for (const line of ['4 11 at 9 white', 'pole 7 ft']) {
+			expect(type(b, line)).toBe(false);
+			expect(b.refusal).toContain('Say one first, like “section column”');
+			expect(b.text).toBe(line);
+		}
+		b.clearEntry();
+		expect(type(b, 'section top on loaf')).toBe(true);
+		expect(type(b, '4 11 at 9 white')).toBe(true);
+		expect(b.layers).toHaveLength(1);
 	});
 	test('takes uprights and extras too', () => {
 		const b = bench();
