@@ -57,12 +57,15 @@ const server = createServer((request, response) => {
 	if (length > limit) {
 		const words = `That is too large: ${Math.ceil(length / 1024 / 1024)} MB, and at most ${Math.floor(limit / 1024 / 1024)} MB can be sent at once.`;
 		const json = /json/.test(request.headers['content-type'] ?? '');
-		response.writeHead(413, {
-			'content-type': json ? 'application/json' : 'text/plain; charset=utf-8',
-			connection: 'close'
-		});
-		response.end(json ? JSON.stringify({ message: words }) : words);
+		const answer = () => {
+			const type = json ? 'application/json' : 'text/plain; charset=utf-8';
+			response.writeHead(413, { 'content-type': type, connection: 'close' });
+			response.end(json ? JSON.stringify({ message: words }) : words);
+		};
+		// Whoever is still sending does not hear an answer: what comes is thrown away first, within reason.
 		request.resume();
+		if (length > 10 * limit) answer();
+		else request.once('end', answer);
 		return;
 	}
 	const asked = request.headers.host ?? '';
