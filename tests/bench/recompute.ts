@@ -9,13 +9,13 @@ const colours = ['white', 'red', 'gold', 'spiral left white / red / gold', 'chec
 export function recompute(): boolean[] {
 	const line = (i: number) => `4 11 at ${(70 + (i % 17)) / 8} ${colours[i % colours.length]}`;
 	const sixty = design('sixty', ...Array.from({ length: 60 }, (_, i) => line(i)));
-	const copies = Array.from({ length: 700 }, () => structuredClone(sixty));
+	const copies = Array.from({ length: 900 }, () => structuredClone(sixty));
 	const times = copies.map((copy) => {
 		const from = performance.now();
 		tally(copy, null, 1, context);
 		return performance.now() - from;
 	});
-	const warm = times.slice(200);
+	const warm = times.slice(400);
 	console.log(
 		`   60 unlike layers, recomputed ${warm.length} times: p95 ${quantile(warm, 0.95).toFixed(2)} ms`
 	);

@@ -128,7 +128,25 @@ function shapeOf(section: Section, colourway: Colourway | undefined, context: Co
 	return bounded(inner.pieces);
 }
 
+/** Room is measured only where something stands by it: most designs are one stack. */
 function bounded(parts: readonly Omit<Piece, 'section'>[]): Shape {
+	let measured: Omit<Shape, 'parts'> | undefined;
+	const room = () => (measured ??= measure(parts));
+	return {
+		parts,
+		get balls() {
+			return room().balls;
+		},
+		get half() {
+			return room().half;
+		},
+		get top() {
+			return room().top;
+		}
+	};
+}
+
+function measure(parts: readonly Omit<Piece, 'section'>[]): Omit<Shape, 'parts'> {
 	const balls: Ball[] = [];
 	let [halfX, halfY, top] = [0, 0, 0];
 	for (const { placed, spots } of parts) {
@@ -143,7 +161,7 @@ function bounded(parts: readonly Omit<Piece, 'section'>[]): Shape {
 			}
 		}
 	}
-	return { parts, balls, half: [halfX, halfY], top };
+	return { balls, half: [halfX, halfY], top };
 }
 
 function standBy(section: Section, shape: Shape, at: Spot, host: Shape | undefined): Spot[] {
@@ -182,7 +200,8 @@ function inRow(
 	const { structure, times, mirror } = section;
 	const each =
 		structure.kind === 'design' ? Math.max(1, Math.round(rational(structure.quantity).valueOf())) : 1;
-	const width = 2 * shape.half[side[0] === 0 ? 1 : 0] + section.stand.gap / 1000;
+	const one = times * each === 1 && !(mirror && reach === 0);
+	const width = one ? 0 : 2 * shape.half[side[0] === 0 ? 1 : 0] + section.stand.gap / 1000;
 	return Array.from({ length: times * each }, (_, i) => {
 		const turned = mirror && i % 2 === 1;
 		const step = mirror ? Math.floor(i / 2) : i;
