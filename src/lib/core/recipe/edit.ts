@@ -4,6 +4,7 @@ import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { newSection, type BuiltLayer, type NewId } from './build.ts';
+import { wayDown } from './copies.ts';
 import { checked, MOST_REPEATS } from './entry/parse-entry.ts';
 import { slotsOf } from './pattern.ts';
 import type { Extras, Layer, Recipe, Section, Stack } from './recipe.ts';
@@ -237,13 +238,6 @@ export function moveSection(recipe: RecipeDraft, id: string, by: number) {
 
 /** Sections another may stand by: every one that does not itself stand by it. */
 export function hostsFor(recipe: Recipe, id: string): Section[] {
-	const standsBy = (section: Section | undefined): boolean => {
-		for (let now = section, steps = 0; now && steps <= recipe.sections.length; steps++) {
-			if (now.id === id) return true;
-			const { by }: { by: string | null } = now.stand;
-			now = by === null ? undefined : recipe.sections.find((s) => s.id === by);
-		}
-		return false;
-	};
+	const standsBy = (section: Section) => wayDown(recipe, section).some((s) => s.id === id);
 	return recipe.sections.filter((s) => s.structure.kind !== 'extras' && !standsBy(s));
 }
