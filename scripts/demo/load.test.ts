@@ -1,4 +1,4 @@
-import { describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { NOW, owner, tempDatabase } from '../../tests/kit/temp-db.ts';
 import { dumpRows } from '../../tests/kit/dump.ts';
 import { recipeSchema } from '../../src/lib/core/recipe/recipe.schema.ts';
@@ -11,14 +11,20 @@ import { demoRecipe, loadDemo } from './load.ts';
 import { settings } from './settings.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 
+let filled: Awaited<ReturnType<typeof tempDatabase>>;
+let loaded: Awaited<ReturnType<typeof loadDemo>>;
+/** Loaded once for all tests of this file: it is many writes to a real file. */
+beforeAll(async () => {
+	filled = await tempDatabase(afterAll);
+	loaded = await loadDemo(filled, NOW);
+}, 60_000);
+
 describe('the invented studio', () => {
 	test('has what the product promises: 60 materials, 3 suppliers, its designs and quotes', async () => {
-		const db = await tempDatabase();
-		const loaded = await loadDemo(db, NOW);
 		expect(loaded.materials).toBeGreaterThanOrEqual(60);
 		expect(suppliers).toHaveLength(3);
 		expect(loaded.quotes).toBe(3);
-		const repos = createRepos(db, owner);
+		const repos = createRepos(filled, owner);
 		const names = (await repos.designs.shelf()).map((d) => d.name);
 		for (const name of [
 			'Lighthouse column',
@@ -32,9 +38,8 @@ describe('the invented studio', () => {
 		expect((await repos.quotes.list()).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
 	});
 	test('loaded twice it is there once, to the row', async () => {
-		const db = await tempDatabase();
+		const db = filled;
 		const url = `file:${(await db.client.execute('PRAGMA database_list')).rows[0]!.file}`;
-		await loadDemo(db, NOW);
 		const first = await dumpRows(url);
 		await loadDemo(db, NOW);
 		const second = await dumpRows(url);
@@ -47,9 +52,7 @@ describe('the invented studio', () => {
 		async (_, demo) => {
 			const recipe = demoRecipe(demo);
 			expect(recipeSchema.parse(JSON.parse(JSON.stringify(recipe)))).toEqual(recipe);
-			const db = await tempDatabase();
-			await loadDemo(db, NOW);
-			const repos = createRepos(db, owner);
+			const repos = createRepos(filled, owner);
 			const context = contextOf(await loadStudio(repos), await loadLibrary(repos, recipe));
 			const counted = tally(recipe, null, 1, context);
 			expect(counted.findings.filter((f) => f.level === 'bad')).toEqual([]);

@@ -1,15 +1,8 @@
 import { CalendarDate } from '@internationalized/date';
 import { randomBytes } from 'node:crypto';
-import { buildLayer, emptyRecipe, emptyStack, newSection } from '../../src/lib/core/recipe/build.ts';
-import {
-	addExtra,
-	addSection,
-	insertLayer,
-	removeSection,
-	stacksIn,
-	stackOf,
-	type RecipeDraft
-} from '../../src/lib/core/recipe/edit.ts';
+import { emptyRecipe, newColourway } from '../../src/lib/core/recipe/build.ts';
+import { removeSection, stacksIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { applyEntry } from '../../src/lib/core/recipe/apply-entry.ts';
 import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
@@ -33,18 +26,20 @@ function say(recipe: RecipeDraft, line: string, newId: () => string) {
 	const { slots, colourways, sections } = recipe as Recipe;
 	const designs = demoDesigns.map(({ id, name }) => ({ id, name }));
 	const [colourway] = colourways;
-	const parsed = parseEntry(line, { slots, colourway, colours, materials, sections, designs, style: POINT });
+	const last = stacksIn(recipe as Recipe).at(-1)?.section.id;
+	const parsed = parseEntry(line, {
+		slots,
+		colourway,
+		colours,
+		materials,
+		sections,
+		designs,
+		style: POINT,
+		recipe: recipe as Recipe,
+		...(last === undefined ? {} : { section: last })
+	});
 	if (!parsed.ok) throw new Error(`The demo's line “${line}” was refused: ${parsed.say}`);
-	const { value } = parsed;
-	const last = stacksIn(recipe as Recipe).at(-1);
-	if (value.kind === 'layer')
-		insertLayer(recipe, last!.stack.layers.length, buildLayer(value.layer, 0.8, newId), last!.section.id);
-	else if (value.kind === 'upright') Object.assign(stackOf(recipe, last!.section.id)!.upright, value.upright);
-	else if (value.kind === 'section') {
-		const { name, structure, ...where } = value.section;
-		addSection(recipe, { ...newSection(newId(), name, structure ?? emptyStack()), ...where });
-	} else if (value.kind === 'extra')
-		addExtra(recipe, { id: newId(), material: value.material, quantity: value.quantity }, newId);
+	applyEntry(recipe, parsed.value, { section: last }, newId);
 }
 
 /** A demo design as a recipe, made through the same entry line that the Bench has. */
@@ -64,7 +59,7 @@ export function demoRecipe(design: DemoDesign): Recipe {
 		const byId = Object.fromEntries(
 			recipe.slots.map((s) => [s.id, fills[s.name] ?? colourway!.fills[s.id] ?? null])
 		);
-		recipe.colourways.push({ id: newId(), name, fills: byId });
+		recipe.colourways.push(newColourway(newId(), name, byId) as (typeof recipe.colourways)[number]);
 	}
 	if (design.stand) stackOf(recipe)!.upright.material = design.stand;
 	return recipe as Recipe;
@@ -118,6 +113,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		id: `line-${id}`,
 		versionId: `${id}.1`,
 		colourwayId,
+		sizeId: null,
 		quantity
 	});
 	const wanted = [

@@ -4,8 +4,9 @@ import type { Colour, Material } from '../../src/lib/core/materials/material.ts'
 import type { Rates } from '../../src/lib/core/cost/rates.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
-import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
-import { insertLayer, stackIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { applyEntry } from '../../src/lib/core/recipe/apply-entry.ts';
+import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import type { RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
 import type { EntryContext } from '../../src/lib/core/recipe/entry/entry.ts';
 import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
@@ -59,7 +60,8 @@ export const materials: Material[] = [
 	thing('patch', 'adhesive', 200, 400),
 	thing('tie balloon', 'modelling', 100, 800),
 	thing('stand', 'base', 1, 9000, { reuse: { uses: 40, resaleMinor: 1000, upkeepMinor: 10 } }),
-	thing('fairy lights', 'accent', 1, 650)
+	thing('fairy lights', 'accent', 1, 650),
+	thing('foil star', 'foil-star', 5, 1000, { nominal: inches(18), colour: 'gold' })
 ];
 
 export const studio = catalogue(materials, colours);
@@ -104,6 +106,8 @@ export const entryContext = (recipe: Recipe): EntryContext => ({
 	colourway: recipe.colourways[0],
 	colours,
 	materials,
+	sections: recipe.sections,
+	recipe,
 	style: POINT
 });
 
@@ -111,12 +115,11 @@ export const entryContext = (recipe: Recipe): EntryContext => ({
 export function design(name: string, ...lines: string[]): Recipe {
 	const newId = counter();
 	const recipe = emptyRecipe(name, newId) as RecipeDraft;
+	let section: string | undefined;
 	for (const line of lines) {
 		const entry = parseEntry(line, entryContext(recipe as Recipe));
 		if (!entry.ok) throw new Error(`${line}: ${entry.say}`);
-		if (entry.value.kind === 'upright') Object.assign(stackOf(recipe)!.upright, entry.value.upright);
-		if (entry.value.kind !== 'layer') continue;
-		insertLayer(recipe, stackIn(recipe as Recipe)!.layers.length, buildLayer(entry.value.layer, 0.8, newId));
+		section = applyEntry(recipe, entry.value, { section }, newId) ?? section;
 	}
 	return recipe as Recipe;
 }

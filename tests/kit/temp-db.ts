@@ -11,16 +11,19 @@ export const owner: Actor = { workspace: 'home', person: 'owner', role: 'owner' 
 /** The day every test of the server happens on. */
 export const NOW = new Date('2027-05-04T15:00:00Z');
 
+/** Says what to do at the end: of a test, or of all tests of a file with `afterAll`. */
+type AtTheEnd = (work: () => void) => void;
+
 /** A database file of this test's own, gone when it ends. */
-export function tempFile(): string {
+export function tempFile(atTheEnd: AtTheEnd = onTestFinished): string {
 	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-unit-'));
-	onTestFinished(() => rmSync(folder, { recursive: true, force: true }));
+	atTheEnd(() => rmSync(folder, { recursive: true, force: true }));
 	return `file:${join(folder, 'tally.db')}`;
 }
 
-export async function tempDatabase(): Promise<Database> {
-	const db = connect(tempFile());
-	onTestFinished(() => db.close());
+export async function tempDatabase(atTheEnd: AtTheEnd = onTestFinished): Promise<Database> {
+	const db = connect(tempFile(atTheEnd));
+	atTheEnd(() => db.close());
 	await migrateTo(db, 'drizzle');
 	return db;
 }

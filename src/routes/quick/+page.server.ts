@@ -9,6 +9,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		id: versionId,
 		versionId,
 		colourwayId: null,
+		sizeId: null,
 		quantity: 1
 	}));
 	const { items, library } = await quoteRecipes(locals.repos, lines);

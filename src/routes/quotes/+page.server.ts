@@ -36,7 +36,7 @@ export const actions: Actions = {
 		const line = (await locals.repos.quotes.offered()).find((o) => o.design === design);
 		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
 		const lines = line
-			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId: null, quantity: 1 }]
+			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId: null, sizeId: null, quantity: 1 }]
 			: [];
 		await locals.repos.quotes.create(
 			id,

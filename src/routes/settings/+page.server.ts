@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
-import type { FollowOnRule } from '$lib/core/bom/bill.ts';
+import type { FollowOnRule } from '$lib/core/bom/follow-on.ts';
 import type { MaterialKind } from '$lib/core/materials/material.ts';
-import { COUNTS } from '$lib/core/structures/structure.ts';
+import { COUNTS } from '$lib/core/bom/follow-on.ts';
 import { parseMoney } from '$lib/core/money/money.ts';
 import { parseBounded } from '$lib/core/units/number.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';

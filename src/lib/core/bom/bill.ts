@@ -1,22 +1,15 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import { matchKey } from '../materials/catalogue.ts';
 import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
-import { methodOf, type Method } from '../labour/task.ts';
+import type { Method } from '../labour/task.ts';
+import type { LineRole } from '../recipe/recipe.ts';
 import { printSize, type Size } from '../sizing/size.ts';
 import { sizeKey } from '../structures/stack.ts';
-import type { CountOf } from '../structures/structure.ts';
 import { formatInches, type Micrometres } from '../units/length.ts';
 import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
+import { NEVER_NOTHING, rulesFor, type CountOf, type FollowOnRule } from './follow-on.ts';
 import { sparesFor } from './spares.ts';
-
-/** A line that follows from a count: a patch a floor contact, one modelling balloon for four clusters. Data, editable. */
-export interface FollowOnRule {
-	readonly of: CountOf;
-	/** Pieces a count. */
-	readonly each: RationalText;
-	readonly material: string | null;
-}
 
 export interface BillContext {
 	readonly catalogue: Catalogue;
@@ -43,6 +36,10 @@ export interface BillLine {
 	readonly toBuy: number;
 	/** `open`: its slot has no colour yet; `unlisted`: not in the Stockroom. */
 	readonly status: 'listed' | 'unlisted' | 'open';
+	/** What becomes of it; balloons and follow-on lines are always used. */
+	readonly role: LineRole;
+	/** Where part of the count is an estimate: the least and the most it may be. */
+	readonly estimate: { readonly low: Rational; readonly high: Rational } | null;
 	readonly where: readonly { readonly label: string; readonly quantity: Rational }[];
 }
 
@@ -77,7 +74,11 @@ interface Draft {
 	label: string;
 	balloon: boolean;
 	status: BillLine['status'];
+	role: LineRole;
 	used: Rational;
+	/** What the estimates in it may be less and more, together. */
+	less: Rational;
+	more: Rational;
 	where: Map<string, Rational>;
 }
 
@@ -85,9 +86,19 @@ interface Draft {
 export function bill(exploded: readonly Exploded[], context: BillContext): Bill {
 	const drafts = new Map<string, Draft>();
 	const inflate = new Map<string, InflateLine>();
-	const put = (key: string, draft: Omit<Draft, 'used' | 'where'>, quantity: Rational, where: string) => {
-		const had = drafts.get(key) ?? { ...draft, used: ZERO, where: new Map<string, Rational>() };
+	const put: Put = (key, draft, { quantity, range }, where) => {
+		const had = drafts.get(key) ?? {
+			...draft,
+			used: ZERO,
+			less: ZERO,
+			more: ZERO,
+			where: new Map<string, Rational>()
+		};
 		had.used = had.used.add(quantity);
+		if (range) {
+			had.less = had.less.add(quantity.sub(range.low));
+			had.more = had.more.add(range.high.sub(quantity));
+		}
 		had.where.set(where, (had.where.get(where) ?? ZERO).add(quantity));
 		drafts.set(key, had);
 	};
@@ -95,34 +106,42 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		switch (need.what) {
 			case 'balloon': {
 				const slot = recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
-				const found = context.catalogue.byMatch.get(matchKey(need.kind, need.nominal, need.colour));
-				const open = need.colour === null;
-				const colour = open
-					? `${slot} (open)`
-					: (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour');
-				const label = `${formatInches(need.nominal)} ${KIND_WORDS[need.kind]}s, ${colour}`;
-				const key = matchKey(need.kind, need.nominal, open ? `slot:${slot}` : need.colour);
+				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
+				const found = own ?? context.catalogue.byMatch.get(matchKey(need.kind, need.nominal, need.colour));
+				const open = need.colour === null && need.material === null;
+				const colour =
+					own?.name ??
+					(need.colour === null
+						? `${slot} (open)`
+						: (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour'));
+				const label = own?.name ?? `${formatInches(need.nominal)} ${KIND_WORDS[need.kind]}s, ${colour}`;
+				const key =
+					need.material === null
+						? matchKey(need.kind, need.nominal, open ? `slot:${slot}` : need.colour)
+						: `own:${need.material}`;
 				const status = open ? 'open' : found ? 'listed' : 'unlisted';
-				put(key, { material: open ? undefined : found, label, balloon: true, status }, need.quantity, where);
+				const draft = {
+					material: open ? undefined : found,
+					label,
+					balloon: true,
+					status,
+					role: USED
+				} as const;
+				put(key, draft, need, where);
 				addInflate(inflate, need, { slot, colour, where });
 				break;
 			}
 			case 'material': {
 				const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				putMaterial(put, found, need.material, need.label, need.quantity, where);
+				putMaterial(put, found, { ...need, role: need.role ?? USED }, where);
 				break;
 			}
 			case 'count':
-				for (const rule of context.rules.filter((r) => r.of === need.of)) {
-					const found = rule.material === null ? undefined : context.catalogue.materials.get(rule.material);
-					putMaterial(
-						put,
-						found,
-						rule.material,
-						`for each ${rule.of}`,
-						need.quantity.mul(rational(rule.each)),
-						where
-					);
+				for (const rule of followers(need.of, rulesFor(recipe.rules, context.rules))) {
+					const { material } = rule;
+					const found = material === null ? undefined : context.catalogue.materials.get(material);
+					const quantity = need.quantity.mul(rational(rule.each));
+					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, where);
 				}
 		}
 	}
@@ -135,18 +154,41 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 	};
 }
 
+/** What follows from a count. A count that cannot go without takes something, though nobody has said what. */
+function followers(of: CountOf, rules: readonly FollowOnRule[]): readonly FollowOnRule[] {
+	const own = rules.filter((r) => r.of === of);
+	return own.length > 0 || !NEVER_NOTHING.has(of) ? own : [{ of, each: '1', material: null }];
+}
+
+type Put = (
+	key: string,
+	draft: Omit<Draft, 'used' | 'less' | 'more' | 'where'>,
+	count: Pick<Extract<Exploded['need'], { what: 'material' }>, 'quantity' | 'range'>,
+	where: string
+) => void;
+
+/** Optional lines that are taken are used like any other. */
+const USED: LineRole = 'always';
+
 function putMaterial(
-	put: (key: string, draft: Omit<Draft, 'used' | 'where'>, quantity: Rational, where: string) => void,
+	put: Put,
 	found: Material | undefined,
-	id: string | null,
-	label: string,
-	quantity: Rational,
+	need: {
+		readonly material: string | null;
+		readonly label: string;
+		readonly role: LineRole;
+		readonly quantity: Rational;
+		readonly range?: { readonly low: Rational; readonly high: Rational };
+	},
 	where: string
 ) {
+	const { material: id, label } = need;
+	const role = need.role === 'optional' ? USED : need.role;
 	const balloon = found !== undefined && BALLOONS.has(found.kind);
 	const status = found ? 'listed' : id === null ? 'open' : 'unlisted';
 	const named = found?.name ?? `${label}, not chosen yet`;
-	put(`material:${id ?? label}`, { material: found, label: named, balloon, status }, quantity, where);
+	const key = `material:${id ?? label}${role === USED ? '' : `/${role}`}`;
+	put(key, { material: found, label: named, balloon, status, role }, need, where);
 }
 
 function addInflate(
@@ -161,7 +203,7 @@ function addInflate(
 		label: `${formatInches(need.nominal)} at ${printSize(need.size)}, ${colour}`,
 		nominal: need.nominal,
 		size: need.size,
-		method: methodOf(need.size),
+		method: need.method,
 		colour: need.colour,
 		slot,
 		quantity: (had?.quantity ?? ZERO).add(need.quantity),
@@ -170,12 +212,13 @@ function addInflate(
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
-	const { material, label, balloon, status, used } = draft;
+	const { material, label, balloon, status, used, role, less, more } = draft;
 	const loss = balloon
 		? rational(material?.loss ?? context.defaultLoss).valueOf()
 		: rational(material?.loss ?? '0').valueOf();
 	const needed = ceiling(used);
-	const spares = material?.reuse ? 0 : sparesFor(needed, loss, context.service);
+	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product';
+	const spares = bought && role !== 'taken along' ? sparesFor(needed, loss, context.service) : 0;
 	return {
 		key,
 		material,
@@ -184,8 +227,10 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 		used,
 		loss,
 		spares,
-		toBuy: material?.reuse ? 0 : needed + spares,
+		toBuy: bought ? needed + spares : 0,
 		status,
+		role,
+		estimate: less.equals(0) && more.equals(0) ? null : { low: used.sub(less), high: used.add(more) },
 		where: [...draft.where].map(([where, quantity]) => ({ label: where, quantity }))
 	};
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
-import { newSection } from '../recipe/build.ts';
+import { newSection, designUse, newColourway } from '../recipe/build.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
 import { bill, type BillContext } from './bill.ts';
@@ -15,9 +15,7 @@ const billOf = (recipe: Recipe, quantity = 1, library: (id: string) => Recipe | 
 	bill(explode(countDesigns({ recipe, colourway: null, quantity: rational(quantity) }, library)), context);
 const using = (name: string, ...uses: [string, string][]): Recipe => ({
 	...design(name),
-	sections: uses.map(([used, quantity], i) =>
-		newSection(`s${i}`, `part ${i}`, { kind: 'design', design: used, quantity, colourway: null })
-	)
+	sections: uses.map(([used, quantity], i) => newSection(`s${i}`, `part ${i}`, designUse(used, quantity)))
 });
 
 describe('the bill, counted by hand', () => {
@@ -61,7 +59,7 @@ describe('the bill, counted by hand', () => {
 	test('what is not in the Stockroom, and an open slot, are lines without a material', () => {
 		const odd = design('odd', '4 16 at 13 gold', '4 11 at 9 white');
 		expect(billOf(odd).lines[0]).toMatchObject({ status: 'unlisted', material: undefined });
-		const open = { ...odd, colourways: [{ id: 'c', name: 'open', fills: {} }] };
+		const open = { ...odd, colourways: [newColourway('c', 'open', {})] };
 		expect(
 			billOf(open)
 				.lines.map((l) => l.status)

@@ -1,6 +1,8 @@
 import { DomainError } from '../errors.ts';
 import { standsOnFloor, type Colourway, type Id, type Recipe, type Section } from '../recipe/recipe.ts';
 import { copiesOf } from '../recipe/copies.ts';
+import { resolve, type Choice } from '../recipe/resolve.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
 import {
 	balloonsOf,
 	isFloorContact,
@@ -22,7 +24,10 @@ export interface Wanted {
 	readonly design?: string;
 	readonly recipe: Recipe;
 	readonly colourway: Id | null;
+	/** A size option of the recipe; null is as it stands. */
+	readonly size?: Id | null;
 	readonly quantity: Rational;
+	readonly pumps?: readonly PumpProfile[];
 }
 
 /** A need with where it came from. */
@@ -39,6 +44,7 @@ export type Library = (design: string) => Recipe | undefined;
 /** A design in one colourway with how many of it there are, however many paths lead to it. */
 export interface DesignCount {
 	readonly key: string;
+	/** As it is built: in its size, without the slots left out. */
 	readonly recipe: Recipe;
 	readonly colourway: Colourway | undefined;
 	quantity: Rational;
@@ -64,7 +70,7 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 			const here = times(node.quantity, copiesOf(node.recipe, section));
 			balloons = balloons.add(here.mul(balloonsOf(structure)));
 			if (structure.kind !== 'design') continue;
-			const child = order.find((n) => n.key === keyOf(structure.design, structure.colourway))!;
+			const child = order.find((n) => n.key === keyOf(structure.design, structure))!;
 			const used = rational(structure.quantity);
 			child.quantity = child.quantity.add(here.mul(used));
 			if (standsOnFloor(section))
@@ -121,7 +127,7 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 	);
 }
 
-const keyOf = (design: string, colourway: Id | null) => `${design}/${colourway ?? ''}`;
+const keyOf = (design: string, { colourway, size }: Choice) => `${design}/${colourway ?? ''}/${size ?? ''}`;
 const ROOT = '';
 
 /** Users before what they use. Depth first; a design met again on its own path is a cycle. */
@@ -129,8 +135,9 @@ function topological(wanted: Wanted, library: Library): DesignCount[] {
 	const done = new Map<string, DesignCount>();
 	const after: DesignCount[] = [];
 	const path: { key: string; name: string }[] = [];
-	const visit = (key: string, recipe: Recipe, colourway: Id | null, quantity: Rational) => {
+	const visit = (key: string, plain: Recipe, choice: Choice, quantity: Rational) => {
 		if (done.has(key)) return;
+		const { recipe } = resolve(plain, choice, wanted.pumps);
 		const again = path.findIndex((p) => p.key.split('/')[0] === key.split('/')[0] && key !== ROOT);
 		if (again >= 0) {
 			const names = [...path.slice(again).map((p) => p.name), recipe.name];
@@ -141,20 +148,21 @@ function topological(wanted: Wanted, library: Library): DesignCount[] {
 			if (structure.kind !== 'design') continue;
 			const child = library(structure.design);
 			if (!child) throw new DomainError('not-found', `${recipe.name} uses a design that is not kept`);
-			visit(keyOf(structure.design, structure.colourway), child, structure.colourway, ZERO);
+			visit(keyOf(structure.design, structure), child, structure, ZERO);
 		}
 		path.pop();
 		const node: DesignCount = {
 			key,
 			recipe,
-			colourway: recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0],
+			colourway: recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0],
 			quantity,
 			grounded: quantity
 		};
 		done.set(key, node);
 		after.push(node);
 	};
-	const rootKey = wanted.design === undefined ? ROOT : keyOf(wanted.design, wanted.colourway);
-	visit(rootKey, wanted.recipe, wanted.colourway, wanted.quantity);
+	const choice = { colourway: wanted.colourway, size: wanted.size ?? null };
+	const rootKey = wanted.design === undefined ? ROOT : keyOf(wanted.design, choice);
+	visit(rootKey, wanted.recipe, choice, wanted.quantity);
 	return after.reverse();
 }

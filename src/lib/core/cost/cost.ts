@@ -5,6 +5,7 @@ import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
 import { rounded, total, type Money } from '../money/money.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
+import type { LineRole } from '../recipe/recipe.ts';
 import type { Rates } from './rates.ts';
 
 /** A line of the tape; `amount` undefined is an unknown cost. */
@@ -30,6 +31,10 @@ export interface LabourLine {
 	readonly tasks: readonly TimedTask[];
 }
 
+export interface AsideLine extends CostLine {
+	readonly role: LineRole;
+}
+
 /** The cost of a bill and its labour, by the sections of the tape. Payment fees are never in it. */
 export interface Cost {
 	readonly materials: readonly CostLine[];
@@ -38,6 +43,10 @@ export interface Cost {
 	readonly otherCounting: Amount;
 	readonly frame: readonly CostLine[];
 	readonly frameTotal: Amount;
+	/** What is taken along, reused or left over: no part of the total. The amount is what it comes to if used. */
+	readonly aside: readonly AsideLine[];
+	/** What estimated counts may take off the total and put on it; null where nothing is estimated. */
+	readonly spread: { readonly less: Money; readonly more: Money } | null;
 	readonly labour: readonly LabourLine[];
 	readonly labourTotal: Money;
 	readonly seconds: Rational;
@@ -50,12 +59,16 @@ export interface Cost {
  * Every line is rounded once; every total is the sum of its lines.
  */
 export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cost {
-	const bought = bill.lines.filter((l) => !l.material?.reuse && !isUpright(l));
-	const shared = bill.lines.filter((l) => l.material?.reuse || isUpright(l));
+	const used = bill.lines.filter((l) => l.role === 'always');
+	const bought = used.filter((l) => !l.material?.reuse && !isUpright(l));
+	const shared = used.filter((l) => l.material?.reuse || isUpright(l));
 	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...spareLine(bought, rates)];
 	const byBag = bought.map((l) => bagLine(l, rates));
 	const [materials, other] = rates.counting === 'piece' ? [byPiece, byBag] : [byBag, byPiece];
 	const frame = shared.map((l) => pieceLine(l, rates));
+	const aside = bill.lines
+		.filter((l) => l.role !== 'always')
+		.map((line): AsideLine => ({ ...pieceLine(line, rates), role: line.role }));
 	const labour = secondsByGroup(tasks).map(({ group, seconds, tasks: own }): LabourLine => ({
 		group,
 		seconds,
@@ -77,12 +90,28 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 		otherCounting: sumLines(other, rates),
 		frame,
 		frameTotal,
+		aside,
+		spread: spreadOf(used, rates),
 		labour,
 		labourTotal,
 		seconds,
 		overhead,
 		total: join(join(materialsTotal, frameTotal), made)
 	};
+}
+
+/** What the estimates of a bill come to at both ends, lines of unknown cost left out. */
+function spreadOf(lines: readonly BillLine[], { currency }: Rates): Cost['spread'] {
+	const estimated = lines.filter((l) => l.estimate !== null);
+	if (estimated.length === 0) return null;
+	let [less, more] = [ZERO, ZERO];
+	for (const { material, estimate, used } of estimated) {
+		const each = material && unitCost(material);
+		if (!each || !estimate) continue;
+		less = less.add(each.mul(used.sub(estimate.low)));
+		more = more.add(each.mul(estimate.high.sub(used)));
+	}
+	return { less: rounded(less, currency), more: rounded(more, currency) };
 }
 
 /** An upright whose stand is not chosen yet belongs to the frame, though its cost is unknown. */

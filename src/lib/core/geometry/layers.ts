@@ -13,6 +13,8 @@ export interface RingSpec {
 	readonly side: Side;
 	/** Clusters of a higher tier rest on the lower tiers of their own layer too. */
 	readonly tier: number;
+	/** A place that looks to a side: the ring is turned about its own middle so that it does. */
+	readonly facing?: { readonly place: number; readonly side: Exclude<Side, 'all'> } | undefined;
 }
 
 export interface LayerSpec {
@@ -201,8 +203,11 @@ function isLevel(balls: readonly { readonly z: number }[]): boolean {
 
 type Loose = { x: number; y: number; z: number; d: number };
 
-function ringInPlan({ diameters }: RingSpec, turn: number): { radius: number; balls: Loose[] } {
+function ringInPlan({ diameters, facing }: RingSpec, start: number): { radius: number; balls: Loose[] } {
 	const { radius, angles } = unequalRing(diameters);
+	const turn = facing
+		? Math.atan2(DIRECTION[facing.side][1], DIRECTION[facing.side][0]) - angles[facing.place]!
+		: start;
 	const balls: Loose[] = [];
 	for (let i = 0; i < diameters.length; i++) {
 		const angle = turn + angles[i]!;
@@ -219,8 +224,9 @@ function restRing(
 	squash: number,
 	previous: PlacedLayer | undefined
 ): boolean {
-	if (!previous && lowerTiers.length === 0) {
-		for (const ball of plan) ball.z = ball.d / 2;
+	if (!previous) {
+		// On the floor each ball stands by itself, on a lower tier where that lifts it.
+		for (const ball of plan) ball.z = Math.max(ball.d / 2, restingHeight(ball, lowerTiers, squash) ?? 0);
 		return true;
 	}
 	const touching: Loose[] = [];

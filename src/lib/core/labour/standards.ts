@@ -14,10 +14,12 @@ export const STARTING_STANDARDS: Standards = {
 	'inflate medium': { seconds: 15, batch: 40 },
 	'inflate large': { seconds: 30, batch: 40 },
 	tie: { seconds: 6, batch: 0 },
+	foil: { seconds: 40, batch: 0 },
 	cluster: { seconds: 22, batch: 0 },
 	attach: { seconds: 30, batch: 0 },
 	patch: { seconds: 12, batch: 0 },
 	upright: { seconds: 240, batch: 0 },
+	fix: { seconds: 35, batch: 0 },
 	'place extras': { seconds: 45, batch: 0 },
 	'set up': { seconds: 900, batch: 0 },
 	strike: { seconds: 480, batch: 0 }

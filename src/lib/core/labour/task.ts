@@ -1,11 +1,12 @@
 import type { Micrometres } from '../units/length.ts';
 import { inches } from '../units/length.ts';
+import type { Place } from '../recipe/recipe.ts';
 import type { Size } from '../sizing/size.ts';
 
 /** Kinds of work with a time standard. */
 export const TASKS = [
-	'inflate small', 'inflate medium', 'inflate large', 'tie', 'cluster', 'attach', 'patch', 'upright', 'place extras',
-	'set up', 'strike'
+	'inflate small', 'inflate medium', 'inflate large', 'tie', 'foil', 'cluster', 'attach', 'patch', 'upright', 'fix',
+	'place extras', 'set up', 'strike'
 ] as const; // prettier-ignore
 export type Task = (typeof TASKS)[number];
 
@@ -33,11 +34,15 @@ export function methodOf(size: Size): Method {
 	return size.kind === 'strokes' ? 'strokes' : 'eye';
 }
 
+/** What was said of the place, else what its size says. Strokes are counted whatever else is said. */
+export const methodOfPlace = ({ size, method }: Pick<Place, 'size' | 'method'>): Method =>
+	size.kind === 'strokes' || method === null ? methodOf(size) : method;
+
 /** Where a task stands on the tape. */
 export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;
 export type TaskGroup = (typeof TASK_GROUPS)[number];
 
 export function groupOf(task: Task): TaskGroup {
-	if (task.startsWith('inflate') || task === 'tie') return 'inflate and size';
+	if (task.startsWith('inflate') || task === 'tie' || task === 'foil') return 'inflate and size';
 	return task === 'set up' || task === 'strike' ? 'set up, strike' : 'build';
 }

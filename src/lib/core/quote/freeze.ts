@@ -65,10 +65,11 @@ function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
 	const { item, tally } = line;
 	const { recipe } = item;
 	const colourway = recipe.colourways.find((c) => c.id === item.colourway) ?? recipe.colourways[0];
+	const size = recipe.sizes.find((s) => s.id === item.size)?.name;
 	const tall = overall(line);
 	const each = Math.round(tally.bill.balloons / item.quantity);
 	return {
-		name: recipe.name,
+		name: size === undefined ? recipe.name : `${recipe.name}, ${size}`,
 		colourway: colourway?.name ?? '',
 		quantity: item.quantity,
 		amount: line.shown,

@@ -127,7 +127,7 @@ describe('the fields of a quote', () => {
 		deposit: '30',
 		validDays: '14',
 		note: '',
-		lines: [{ id: 'l', versionId: 'd.1', colourwayId: '', quantity: '2' }]
+		lines: [{ id: 'l', versionId: 'd.1', colourwayId: '', sizeId: '', quantity: '2' }]
 	};
 	const read = (change: Partial<RawQuote>) =>
 		readQuote({ ...raw, ...change }, { currency: 'USD', style: POINT });
@@ -141,7 +141,7 @@ describe('the fields of a quote', () => {
 				discount: null,
 				occasion: 'Reading day'
 			},
-			lines: [{ colourwayId: null, quantity: 2 }]
+			lines: [{ colourwayId: null, sizeId: null, quantity: 2 }]
 		});
 		expect(read({ discountKind: 'percent', discount: '12 1/2' }).value!.terms.discount).toEqual({
 			kind: 'percent',

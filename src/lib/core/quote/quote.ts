@@ -33,6 +33,8 @@ export interface QuoteItem {
 	readonly id: string;
 	readonly recipe: Recipe;
 	readonly colourway: string | null;
+	/** A size option; none is as it stands. */
+	readonly size?: string | null;
 	readonly quantity: number;
 }
 
@@ -83,7 +85,7 @@ export function priceQuote(
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
 	const lines = items.map((item) => {
-		const counted = tally(item.recipe, item.colourway, item.quantity, context);
+		const counted = tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null);
 		return { item, tally: counted, cost: counted.cost.total };
 	});
 	const goods = lines.reduce((a, l) => join(a, l.cost), nothing(currency));

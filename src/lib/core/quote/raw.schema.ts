@@ -29,6 +29,8 @@ export const rawQuoteSchema = z.strictObject({
 				id: text(64).min(1),
 				versionId: text(90).min(1),
 				colourwayId: text(64),
+				/** A page opened before sizes were there says none. */
+				sizeId: text(64).default(''),
 				quantity: text(40)
 			})
 		)

@@ -31,6 +31,7 @@ export interface RawLine {
 	readonly id: string;
 	readonly versionId: string;
 	readonly colourwayId: string;
+	readonly sizeId: string;
 	readonly quantity: string;
 }
 
@@ -41,7 +42,13 @@ export interface ReadQuote {
 	readonly eventDate: string | null;
 	readonly zone: string;
 	readonly terms: QuoteTerms;
-	readonly lines: readonly { id: string; versionId: string; colourwayId: string | null; quantity: number }[];
+	readonly lines: readonly {
+		id: string;
+		versionId: string;
+		colourwayId: string | null;
+		sizeId: string | null;
+		quantity: number;
+	}[];
 }
 
 /** Whether `YYYY-MM-DD` names a day that exists. */
@@ -121,6 +128,7 @@ export function readQuote(
 			id: line.id,
 			versionId: line.versionId,
 			colourwayId: line.colourwayId || null,
+			sizeId: line.sizeId || null,
 			quantity: parsed.ok ? parsed.value : 1
 		};
 	});

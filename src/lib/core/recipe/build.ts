@@ -1,16 +1,23 @@
 import { layersForHeight, ownPitch } from '../geometry/antiprism.ts';
 import { SQUASH } from '../geometry/heights.ts';
 import { resolveSize } from '../sizing/resolve.ts';
-import { inches } from '../units/length.ts';
-import type { ColourRef, SaidCluster, SaidLayer, SaidPattern } from './entry/entry.ts';
-import { MOST_REPEATS } from './entry/parse-entry.ts';
+import type { Size } from '../sizing/size.ts';
+import { inches, type Micrometres } from '../units/length.ts';
+import type { RationalText } from '../units/rational.ts';
+import type { ColourRef, SaidBalloon, SaidCluster, SaidLayer, SaidPattern } from './entry/entry.ts';
 import type { Pattern } from './pattern.ts';
 import {
+	MOST_REPEATS,
 	ON_THE_FLOOR,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
 	type Cluster,
+	type Colourway,
+	type DesignUse,
+	type ExtraLine,
 	type Layer,
+	type Id,
+	type Place,
 	type Recipe,
 	type Section,
 	type Slot,
@@ -30,6 +37,49 @@ export const emptyStack = (): Stack => ({
 	onFloor: true
 });
 
+/** A balloon as said: its method follows from its size, its slot from the pattern. */
+export const newPlace = (id: string, nominal: Micrometres, size: Size): Place => ({
+	id,
+	kind: 'latex-round',
+	nominal,
+	size,
+	method: null,
+	slot: null,
+	material: null,
+	side: null
+});
+
+/** A line that is always used, in a plain count. */
+export const newLine = (id: string, material: string, quantity: RationalText): ExtraLine => ({
+	id,
+	material,
+	quantity,
+	range: null,
+	role: 'always',
+	taken: true,
+	choice: null,
+	serves: [],
+	swappable: false
+});
+
+/** Another design as it stands, in its first colourway. */
+export const designUse = (design: string, quantity: RationalText = '1'): DesignUse => ({
+	kind: 'design',
+	design,
+	quantity,
+	colourway: null,
+	size: null,
+	version: null
+});
+
+/** A colourway with every slot in place. */
+export const newColourway = (id: string, name: string, fills: Colourway['fills']): Colourway => ({
+	id,
+	name,
+	fills,
+	without: []
+});
+
 /** A section of plain work on the floor. */
 export const newSection = (id: string, name: string, structure: Structure): Section => ({
 	id,
@@ -39,7 +89,8 @@ export const newSection = (id: string, name: string, structure: Structure): Sect
 	notes: '',
 	times: 1,
 	mirror: false,
-	stand: ON_THE_FLOOR
+	stand: ON_THE_FLOOR,
+	swappable: false
 });
 
 /** A new design: one empty stack, one colourway. */
@@ -52,10 +103,13 @@ export function emptyRecipe(name: string, newId: NewId): Recipe {
 		tags: [],
 		notes: '',
 		slots: [],
-		colourways: [{ id: newId(), name: 'first colours', fills: {} }],
+		colourways: [newColourway(newId(), 'first colours', {})],
 		sections: [section],
 		pricing: null,
-		silenced: []
+		silenced: [],
+		sizes: [],
+		rules: [],
+		credit: ''
 	};
 }
 
@@ -69,19 +123,21 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 	const made = new Map<string, { slot: Slot; colour: string }>();
 	const slotId = (ref: ColourRef): string => {
 		if ('slot' in ref) return ref.slot;
-		const had = made.get(ref.colour) ?? { slot: { id: newId(), name: ref.name }, colour: ref.colour };
+		const had = made.get(ref.colour) ?? {
+			slot: { id: newId(), name: ref.name, role: null },
+			colour: ref.colour
+		};
 		made.set(ref.colour, had);
 		return had.slot.id;
 	};
 	const clusters = said.clusters.map((cluster): Cluster => ({
 		id: newId(),
-		places: Array.from({ length: cluster.count }, () => ({
-			id: newId(),
-			kind: 'latex-round',
-			nominal: cluster.nominal,
-			size: cluster.size,
-			slot: null
-		})),
+		places: [
+			...sameBalloons(cluster, null, cluster.count, newId),
+			...cluster.others.flatMap((other) =>
+				sameBalloons(other, other.colour && slotId(other.colour), other.count, newId)
+			)
+		],
 		side: cluster.side,
 		tier: cluster.tier,
 		pattern: buildPattern(cluster.pattern, slotId)
@@ -93,6 +149,14 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 		newSlots: [...made.values()]
 	};
 }
+
+const sameBalloons = (said: SaidBalloon, slot: Id | null, count: number, newId: NewId): Place[] =>
+	Array.from({ length: count }, () => ({
+		...newPlace(newId(), said.nominal, said.size),
+		kind: said.kind,
+		method: said.method,
+		slot
+	}));
 
 function buildPattern({ kind, colours, hand }: SaidPattern, slotId: (ref: ColourRef) => string): Pattern {
 	const slots = colours.map((c) => slotId(c.ref));

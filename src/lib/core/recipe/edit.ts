@@ -5,9 +5,17 @@ import type { Size } from '../sizing/size.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { newSection, type BuiltLayer, type NewId } from './build.ts';
 import { wayDown } from './copies.ts';
-import { checked, MOST_REPEATS } from './entry/parse-entry.ts';
-import { slotsOf } from './pattern.ts';
-import type { Extras, Layer, Recipe, Section, Stack } from './recipe.ts';
+import { checked } from './entry/parse-balloon.ts';
+import { slotsIn } from './links.ts';
+import {
+	MOST_REPEATS,
+	type ExtraLine,
+	type Extras,
+	type Layer,
+	type Recipe,
+	type Section,
+	type Stack
+} from './recipe.ts';
 
 /** The same shape, open to writing: edits change a draft in place, so that an undo can hold the difference alone. */
 export type Mutable<T> = T extends string | number | boolean | null | undefined
@@ -63,11 +71,25 @@ export function replaceLayer(recipe: RecipeDraft, id: string, built: BuiltLayer)
 	if (!layers) return;
 	const index = layers.findIndex((l) => l.id === id);
 	addSlots(recipe, built);
-	layers[index] = { ...(built.layer as Mutable<Layer>), id };
+	layers[index] = { ...keepUnsaid(built.layer as Mutable<Layer>, layers[index]!), id };
 	dropUnusedSlots(recipe);
 }
 
-function addSlots(recipe: RecipeDraft, { newSlots }: BuiltLayer) {
+/** What the entry line has no words for stays with the places it stood at: a certain material, a side. */
+function keepUnsaid(next: Mutable<Layer>, had: Mutable<Layer>): Mutable<Layer> {
+	next.clusters.forEach((cluster, c) => {
+		const old = had.clusters[c];
+		if (old?.places.length !== cluster.places.length) return;
+		cluster.places.forEach((place, p) => {
+			place.side = old.places[p]!.side;
+			if (place.nominal === old.places[p]!.nominal) place.material = old.places[p]!.material;
+		});
+	});
+	return next;
+}
+
+/** Makes the slots something new needs, and fills them in every colourway. */
+export function addSlots(recipe: RecipeDraft, { newSlots }: Pick<BuiltLayer, 'newSlots'>) {
 	for (const { slot, colour } of newSlots) {
 		recipe.slots.push({ ...slot });
 		for (const colourway of recipe.colourways) colourway.fills[slot.id] = colour;
@@ -82,20 +104,13 @@ export function removeLayer(recipe: RecipeDraft, id: string) {
 }
 
 /** Slots nobody names any more go with the last layer that named them. */
-function dropUnusedSlots(recipe: RecipeDraft) {
+export function dropUnusedSlots(recipe: RecipeDraft) {
 	const used = new Set<string>();
-	for (const { structure } of recipe.sections) {
-		if (structure.kind !== 'stack') continue;
-		for (const layer of structure.layers) {
-			for (const cluster of layer.clusters) {
-				for (const slot of slotsOf(cluster.pattern)) used.add(slot);
-				for (const place of cluster.places) if (place.slot) used.add(place.slot);
-			}
-		}
-	}
+	for (const section of recipe.sections) for (const slot of slotsIn(section as Section)) used.add(slot);
 	recipe.slots = recipe.slots.filter((s) => used.has(s.id));
 	for (const colourway of recipe.colourways) {
 		for (const id of Object.keys(colourway.fills)) if (!used.has(id)) delete colourway.fills[id];
+		colourway.without = colourway.without.filter((id) => used.has(id));
 	}
 }
 
@@ -181,18 +196,14 @@ function stepSize(size: Size, nominal: Micrometres, halves: number): Size {
 }
 
 /** Adds an extra line, or more of one that is there. */
-export function addExtra(
-	recipe: RecipeDraft,
-	line: { id: string; material: string; quantity: string },
-	newId: NewId
-) {
+export function addExtra(recipe: RecipeDraft, line: ExtraLine, newId: NewId) {
 	let extras = recipe.sections.map((s) => s.structure).find((s) => s.kind === 'extras');
 	if (!extras) {
 		extras = { kind: 'extras', lines: [] };
 		recipe.sections.push(newSection(newId(), 'extras', extras as Extras) as Mutable<Section>);
 		extras = recipe.sections.at(-1)!.structure as Mutable<Extras>;
 	}
-	extras.lines.push({ ...line });
+	extras.lines.push({ ...line, serves: [...line.serves] } as Mutable<ExtraLine>);
 }
 
 export function removeExtra(recipe: RecipeDraft, id: string) {

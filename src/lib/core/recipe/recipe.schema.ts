@@ -2,17 +2,21 @@ import { z } from 'zod';
 import { SIDES } from '../geometry/layers.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
+import { COUNTS } from '../bom/follow-on.ts';
 import {
+	FIXINGS,
 	JOININGS,
-	ON_THE_FLOOR,
+	LINE_ROLES,
+	PLACE_KINDS,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
+	SLOT_ROLES,
 	STANDINGS,
 	UPRIGHTS,
-	type Cluster,
-	type Recipe,
-	type Section
+	type Recipe
 } from './recipe.ts';
+import { brokenLinks } from './links.ts';
+import { upgrade } from './upgrade.ts';
 
 const id = z.string().min(1).max(64);
 const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
@@ -58,17 +62,22 @@ const pattern = z.discriminatedUnion('kind', [
 	})
 ]);
 
-const place = z.strictObject({
+const side = z.enum(SIDES);
+const oneSide = z.enum(['front', 'back', 'left', 'right']);
+const balloon = {
 	id,
-	kind: z.literal('latex-round'),
+	kind: z.enum(PLACE_KINDS),
 	nominal: length,
 	size,
-	slot: id.nullable()
-});
+	method: z.enum(['hole', 'eye']).nullable(),
+	material: id.nullable(),
+	side: oneSide.nullable()
+};
+const place = z.strictObject({ ...balloon, slot: id.nullable() });
 const cluster = z.strictObject({
 	id,
 	places: z.array(place).min(1).max(24),
-	side: z.enum(SIDES),
+	side,
 	tier: z.number().int().min(0).max(2),
 	pattern
 });
@@ -79,6 +88,44 @@ const layer = z.strictObject({
 	repeat: z.number().int().min(1).max(200),
 	turn: z.enum(['half', 'none']),
 	joining: joining.nullable()
+});
+
+const host = z.discriminatedUnion('on', [
+	z.strictObject({ on: z.literal('layer'), layer: id, side }),
+	z.strictObject({ on: z.literal('place'), place: id }),
+	z.strictObject({ on: z.literal('piece'), piece: id }),
+	z.strictObject({ on: z.literal('wall'), height: length, across: z.number().int().min(-5e7).max(5e7) })
+]);
+const piece = z.strictObject({
+	id,
+	name,
+	what: z.discriminatedUnion('kind', [
+		z.strictObject({ kind: z.literal('balloon'), balloon: z.strictObject({ ...balloon, slot: id }) }),
+		z.strictObject({ kind: z.literal('material'), material: id.nullable(), flat: length.nullable() })
+	]),
+	on: z
+		.array(z.strictObject({ host, count: z.number().int().min(1).max(200) }))
+		.min(1)
+		.max(60),
+	fixing: z.enum(FIXINGS),
+	each: rationalIn(/^\d{1,6}(\/[1-9]\d{0,5})?$/, 'Fixings are a number, 0 or more.'),
+	swappable: z.boolean()
+});
+const line = z.strictObject({
+	id,
+	material: id,
+	quantity: positive,
+	range: z.strictObject({ low: positive, high: positive }).nullable(),
+	role: z.enum(LINE_ROLES),
+	taken: z.boolean(),
+	choice: z
+		.strictObject({
+			group: z.string().trim().min(1, 'Say what it is a choice of.').max(80),
+			when: z.string().trim().max(80)
+		})
+		.nullable(),
+	serves: z.array(id).max(60),
+	swappable: z.boolean()
 });
 
 const structure = z.discriminatedUnion('kind', [
@@ -95,16 +142,23 @@ const structure = z.discriminatedUnion('kind', [
 		squash: z.number().min(0.5).max(1.2),
 		onFloor: z.boolean()
 	}),
+	z.strictObject({ kind: z.literal('applied'), pieces: z.array(piece).max(200) }),
+	z.strictObject({ kind: z.literal('extras'), lines: z.array(line).max(400) }),
 	z.strictObject({
-		kind: z.literal('extras'),
-		lines: z.array(z.strictObject({ id, material: id, quantity: positive })).max(400)
-	}),
-	z.strictObject({ kind: z.literal('design'), design: id, quantity: positive, colourway: id.nullable() })
+		kind: z.literal('design'),
+		design: id,
+		quantity: positive,
+		colourway: id.nullable(),
+		size: id.nullable(),
+		version: z.number().int().min(1).nullable()
+	})
 ]);
 
-const firstSection = { id, name, structure, difficulty: positive };
 const section = z.strictObject({
-	...firstSection,
+	id,
+	name,
+	structure,
+	difficulty: positive,
 	notes: z.string().max(5000),
 	times: z.number().int().min(1).max(24),
 	mirror: z.boolean(),
@@ -112,47 +166,27 @@ const section = z.strictObject({
 		by: id.nullable(),
 		how: z.enum(STANDINGS),
 		height: length.or(z.literal(0).transform((v) => v as Micrometres)).nullable(),
+		layer: id.nullable(),
 		gap: length.or(z.literal(0)),
 		tie: id.nullable()
-	})
+	}),
+	swappable: z.boolean()
 });
 
-const document = {
+const newest = z.strictObject({
 	format: z.literal(RECIPE_FORMAT),
+	version: z.literal(RECIPE_VERSION),
 	name,
 	tags: z.array(z.string().trim().min(1).max(40)).max(20),
 	notes: z.string().max(5000),
-	slots: z.array(z.strictObject({ id, name })).max(60),
+	credit: z.string().max(300),
+	slots: z.array(z.strictObject({ id, name, role: z.enum(SLOT_ROLES).nullable() })).max(60),
 	colourways: z
-		.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()) }))
+		.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()), without: z.array(id).max(60) }))
 		.min(1)
 		.max(60),
-	pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable()
-};
-
-/** Version 1 had sections that all stood on the floor. Its reader stays for as long as kept versions of it do. */
-const versionOne = z
-	.strictObject({
-		...document,
-		version: z.literal(1),
-		sections: z.array(z.strictObject(firstSection)).min(1).max(60)
-	})
-	.transform(({ sections, ...rest }) => ({
-		...rest,
-		version: RECIPE_VERSION as typeof RECIPE_VERSION,
-		silenced: [],
-		sections: sections.map((s): Section => ({
-			...s,
-			notes: '',
-			times: 1,
-			mirror: false,
-			stand: ON_THE_FLOOR
-		}))
-	}));
-const versionTwo = z.strictObject({
-	...document,
-	version: z.literal(RECIPE_VERSION),
 	sections: z.array(section).min(1).max(60),
+	pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable(),
 	silenced: z
 		.array(
 			z.strictObject({
@@ -160,52 +194,34 @@ const versionTwo = z.strictObject({
 				reason: z.string().trim().min(1, 'Say why.').max(300)
 			})
 		)
-		.max(200)
+		.max(200),
+	sizes: z
+		.array(
+			z.strictObject({
+				id,
+				name,
+				height: length.nullable(),
+				by: z.enum(['layers', 'scale']),
+				swaps: z.record(id, id),
+				parts: z.record(id, id)
+			})
+		)
+		.max(24),
+	rules: z
+		.array(
+			z.strictObject({
+				of: z.enum(COUNTS),
+				each: rationalIn(/^\d{1,9}(\/[1-9]\d{0,11})?$/, 'Pieces a count are a number, 0 or more.'),
+				material: id.nullable()
+			})
+		)
+		.max(60)
 });
 
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */
-export const recipeSchema = z
-	.discriminatedUnion('version', [versionTwo, versionOne])
-	.superRefine((recipe, context) => {
-		const known = new Set(recipe.slots.map((s) => s.id));
-		const lost = lostSection(recipe.sections);
-		if (lost >= 0) {
-			context.addIssue({
-				code: 'custom',
-				path: ['sections', lost, 'stand'],
-				message: 'It stands by a section that is not there, or in the end by itself.'
-			});
-		}
-		recipe.sections.forEach((section, at) => {
-			if (section.structure.kind !== 'stack') return;
-			const used = section.structure.layers.flatMap((l) => l.clusters.flatMap(slotIds));
-			const missing = used.find((slot) => !known.has(slot));
-			if (missing === undefined) return;
-			context.addIssue({
-				code: 'custom',
-				path: ['sections', at],
-				message: 'A layer names a slot the recipe does not have.'
-			});
-		});
-	}) satisfies z.ZodType<Recipe, unknown>;
-
-function slotIds(c: Cluster): string[] {
-	const own = c.places.flatMap((p) => p.slot ?? []);
-	const { pattern: p } = c;
-	if (p.kind === 'same') return [...own, p.slot];
-	return [...own, ...(p.kind === 'blocks' ? p.blocks.map((b) => b.slot) : p.slots)];
-}
-
-/** Index of the first section whose way down never reaches the floor; -1 where all do. */
-function lostSection(sections: readonly Section[]): number {
-	return sections.findIndex((start) => {
-		let now: Section | undefined = start;
-		for (let steps = 0; now; steps++) {
-			if (now.stand.by === null) return false;
-			if (steps > sections.length) return true;
-			const { by }: { by: string | null } = now.stand;
-			now = sections.find((s) => s.id === by);
-		}
-		return true;
-	});
-}
+export const recipeSchema = z.preprocess(
+	upgrade,
+	newest.superRefine((recipe, context) => {
+		for (const { path, message } of brokenLinks(recipe)) context.addIssue({ code: 'custom', path, message });
+	})
+) satisfies z.ZodType<Recipe, unknown>;

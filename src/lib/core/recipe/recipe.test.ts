@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { counter, design, rates } from '../../../../tests/kit/studio.ts';
 import { bodyHeight } from '../geometry/heights.ts';
 import { placeStack } from '../structures/stack.ts';
-import { emptyRecipe } from './build.ts';
+import { emptyRecipe, newLine } from './build.ts';
 import {
 	addExtra,
 	duplicateLayer,
@@ -93,7 +93,7 @@ describe('edits of a recipe', () => {
 					else if (what === 3) removeLayer(d, id);
 					else if (what === 4) resizeLayer(d, id, halves);
 					else if (what === 5) orderLayers(d, [...ids(d)].reverse());
-					else addExtra(d, { id: newId(), material: 'fairy lights', quantity: '1/2' }, newId);
+					else addExtra(d, newLine(newId(), 'fairy lights', '1/2'), newId);
 				}
 				const parsed = recipeSchema.safeParse(d);
 				expect(parsed.error?.issues ?? []).toEqual([]);
@@ -118,7 +118,7 @@ describe('edits of a recipe', () => {
 	test('a slot goes with the last layer that names it, in every colourway', () => {
 		const d = draft();
 		const golden = d.slots.find((s) => s.name === 'gold')!.id;
-		d.colourways.push({ id: 'two', name: 'two', fills: { [golden]: 'red' } });
+		d.colourways.push({ id: 'two', name: 'two', fills: { [golden]: 'red' }, without: [] });
 		const [, , third, top] = ids(d);
 		removeLayer(d, third!);
 		expect(d.slots.map((s) => s.name)).toContain('gold');
@@ -167,7 +167,7 @@ describe('edits of a recipe', () => {
 		const d = draft();
 		const [grey, white, gold] = d.slots.map((s) => s.id) as [string, string, string];
 		const first = d.colourways[0]!;
-		d.colourways.push({ id: 'two', name: 'two', fills: { ...first.fills, [gold]: null } });
+		d.colourways.push({ id: 'two', name: 'two', fills: { ...first.fills, [gold]: null }, without: [] });
 		swapSlots(d, 'two', [grey, gold]);
 		expect(d.colourways[1]!.fills).toEqual({ [grey]: null, [white]: 'white', [gold]: 'grey' });
 		expect(first.fills).toEqual(column.colourways[0]!.fills);
@@ -177,7 +177,7 @@ describe('edits of a recipe', () => {
 	});
 	test('extras come and go with their section', () => {
 		const d = draft();
-		addExtra(d, { id: 'x', material: 'fairy lights', quantity: '2' }, counter('s'));
+		addExtra(d, newLine('x', 'fairy lights', '2'), counter('s'));
 		expect(extrasIn(d as Recipe)!.lines).toHaveLength(1);
 		removeExtra(d, 'x');
 		expect(extrasIn(d as Recipe)).toBeUndefined();

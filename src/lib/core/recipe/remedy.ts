@@ -3,8 +3,9 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { placeStack } from '../structures/stack.ts';
 import type { Levelling, Remedy } from '../tally/finding.ts';
 import { inches } from '../units/length.ts';
-import type { NewId } from './build.ts';
+import { newPlace, type NewId } from './build.ts';
 import { stackOf, stacksIn, type Mutable, type RecipeDraft } from './edit.ts';
+import { chooseLine } from './edit-lines.ts';
 import { slotsOf, type Pattern } from './pattern.ts';
 import type { Cluster, Layer, Recipe, Stack } from './recipe.ts';
 
@@ -59,13 +60,9 @@ function levelled(
 		side,
 		tier: 0,
 		pattern: { kind: 'same', slot },
-		places: Array.from({ length: count }, () => ({
-			id: newId(),
-			kind: 'latex-round' as const,
-			nominal: inches(5),
-			size: { kind: 'value' as const, um: size, unit: 'in' as const, origin: 'derived' as const },
-			slot: null
-		}))
+		places: Array.from({ length: count }, () =>
+			newPlace(newId(), inches(5), { kind: 'value', um: size, unit: 'in', origin: 'derived' })
+		)
 	};
 	const raised = layer.clusters.map((c) => ({ ...c, tier: Math.min(2, c.tier + 1) }));
 	return { ...layer, clusters: [...raised, cluster] };
@@ -98,6 +95,15 @@ export function applyRemedy(
 		case 'slot':
 			mergeSlot(draft, remedy);
 			return undefined;
+		case 'fixing':
+			for (const { structure } of draft.sections) {
+				if (structure.kind !== 'applied') continue;
+				for (const piece of structure.pieces) if (piece.id === remedy.piece) piece.fixing = remedy.fixing;
+			}
+			return undefined;
+		case 'choose':
+			chooseLine(draft, remedy.line);
+			return undefined;
 		case 'level': {
 			const stack = stackOf(draft, remedy.section);
 			const found = stack && findLevelling(stack as Stack, remedy.layer, pumps);
@@ -125,6 +131,14 @@ function mergeSlot(draft: RecipeDraft, { from, to }: { from: string; to: string 
 			for (const place of cluster.places) if (place.slot === from) place.slot = to;
 		}
 	}
+	for (const { structure } of draft.sections) {
+		if (structure.kind !== 'applied') continue;
+		for (const { what } of structure.pieces)
+			if (what.kind === 'balloon') what.balloon.slot = named(what.balloon.slot);
+	}
 	draft.slots = draft.slots.filter((s) => s.id !== from);
-	for (const colourway of draft.colourways) delete colourway.fills[from];
+	for (const colourway of draft.colourways) {
+		delete colourway.fills[from];
+		colourway.without = colourway.without.filter((s) => s !== from);
+	}
 }

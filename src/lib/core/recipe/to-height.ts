@@ -1,8 +1,7 @@
 import { placeStack } from '../structures/stack.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { stackIn } from './edit.ts';
-import { MOST_REPEATS } from './entry/parse-entry.ts';
-import type { Recipe, Stack } from './recipe.ts';
+import { MOST_REPEATS, type Recipe, type Stack } from './recipe.ts';
 
 export interface ToHeight {
 	readonly recipe: Recipe;

@@ -52,14 +52,14 @@ export function drawStack(
 	const spots = [{ x: 0, y: 0, z: 0, mirrored: false }];
 	const { overall } = placed;
 	const pieces = [{ section: 'only', stack, placed, colourway, spots }];
-	return drawAssembly({ pieces, feet: new Map(), overall }, dressed);
+	return drawAssembly({ pieces, applied: [], lost: [], feet: new Map(), overall }, dressed);
 }
 
 /**
  * Projects an assembly to a view: orthographic, depth-sorted back to front. Rows of the design's own sections are
  * numbered through, section after section; those of designs inside it have none.
  */
-export function drawAssembly({ pieces, overall }: Assembly, { catalogue, view }: Dressed): DrawList {
+export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue, view }: Dressed): DrawList {
 	const paints: { hex: string; finish: Finish }[] = [];
 	const paintOf = new Map<string, number>();
 	const paint = (colourId: string | null): number => {
@@ -84,7 +84,11 @@ export function drawAssembly({ pieces, overall }: Assembly, { catalogue, view }:
 					const cluster = ring.layer.clusters[c]!;
 					balls.forEach((ball, place) => {
 						if (discs.length >= MOST_DISCS) return;
-						const colour = colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null;
+						const own = cluster.places[place]!.material;
+						const colour =
+							own === null
+								? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
+								: (catalogue.materials.get(own)?.colour ?? null);
 						const [x, y, depth] = project(ball, spot, view);
 						halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
 						discs.push({ x, y, r: ball.d / 2, paint: paint(colour), row, depth });
@@ -100,6 +104,18 @@ export function drawAssembly({ pieces, overall }: Assembly, { catalogue, view }:
 			});
 		}
 		if (section !== null) firstRow += stack.layers.length;
+	}
+	for (const { balls, colourway, spots } of applied) {
+		for (const spot of spots) {
+			for (const { ball, slot, material } of balls) {
+				if (discs.length >= MOST_DISCS) break;
+				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
+				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
+				const [x, y, depth] = project(ball, spot, view);
+				halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
+				discs.push({ x, y, r: ball.d / 2, paint: paint(colour), row: -1, depth });
+			}
+		}
 	}
 	discs.sort((a, b) => a.depth - b.depth);
 	const inTheMiddle = poles.find((p) => p.x === 0 && p.from === 0);

@@ -29,7 +29,7 @@ describe('the draw list', () => {
 	});
 	test('names each paint once; an open slot is a grey nobody sells', () => {
 		expect(draw(column).paints.map((p) => p.hex)).toEqual(expect.arrayContaining(['#f4f2ec', '#e2a32b']));
-		const open = { ...column, colourways: [{ id: 'c', name: 'open', fills: {} }] };
+		const open = { ...column, colourways: [{ id: 'c', name: 'open', fills: {}, without: [] }] };
 		expect(draw(open).paints).toEqual([{ hex: '#c9ccd2', finish: 'matte' }]);
 	});
 });

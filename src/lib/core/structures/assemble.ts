@@ -4,6 +4,8 @@ import type { Library } from '../bom/explode.ts';
 import type { Colourway, Id, Recipe, Section, Stack } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
+import { resolve, type Choice } from '../recipe/resolve.ts';
+import { placeApplied, type AppliedBall, type HostShape } from './applied.ts';
 import { placeStack, type PlacedStack } from './stack.ts';
 
 /** Where one of a section's copies stands, mm from the middle of the design's floor; mirrored left for right. */
@@ -24,8 +26,20 @@ export interface Piece {
 	readonly spots: readonly Spot[];
 }
 
+/** Applied pieces of one section with the places of all its copies. */
+export interface AppliedGroup {
+	/** Section of the design itself; null inside a design that it uses. */
+	readonly section: Id | null;
+	readonly balls: readonly AppliedBall[];
+	readonly colourway: Colourway | undefined;
+	readonly spots: readonly Spot[];
+}
+
 export interface Assembly {
 	readonly pieces: readonly Piece[];
+	readonly applied: readonly AppliedGroup[];
+	/** Applied pieces of the design itself whose host is not there. */
+	readonly lost: readonly Id[];
 	/** Where each section of the design itself has its foot, first copy. */
 	readonly feet: ReadonlyMap<Id, Spot>;
 	/** Highest point, mm; not known where a size is not. */
@@ -45,7 +59,10 @@ const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 /** What one copy of a section is made of, in its own coordinates, and the room it takes. */
 interface Shape {
 	readonly parts: readonly Omit<Piece, 'section'>[];
+	readonly applied: readonly Omit<AppliedGroup, 'section'>[];
 	readonly balls: readonly Ball[];
+	/** Of its stacks, what can carry applied pieces: rows and places by their ids. */
+	readonly host: HostShape;
 	/** Reach from the axis towards each side, mm. */
 	readonly half: readonly [number, number];
 	readonly top: number;
@@ -55,16 +72,17 @@ interface Shape {
  * Stands all sections of a design by each other, designs inside it included.
  *
  * A section on top comes to rest on the balls below it (the closest contact decides, as for layers); where it
- * touches none it stands on the highest point. One beside keeps its gap from the other's widest reach on that side.
+ * touches none it stands on the highest point. One beside keeps its gap from the other's reach at its own heights.
  * Copies go on outwards; mirrored ones change sides. House rules, all of them: the picture shows them.
  */
 export function assemble(
 	recipe: Recipe,
 	colourway: Id | null,
 	library: Library,
-	pumps: readonly PumpProfile[] = []
+	pumps: readonly PumpProfile[] = [],
+	size: Id | null = null
 ): Assembly {
-	return assembleAt(recipe, colourway, { library, pumps, depth: 0 });
+	return assembleAt(recipe, { colourway, size }, { library, pumps, depth: 0 });
 }
 
 interface Context {
@@ -73,20 +91,33 @@ interface Context {
 	readonly depth: number;
 }
 
-function assembleAt(recipe: Recipe, colourway: Id | null, context: Context): Assembly {
-	const chosen = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
+function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
+	const { recipe } = resolve(plain, choice, context.pumps);
+	const chosen = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
+	const lost: Id[] = [];
 	const shapes = new Map<Id, Shape>();
 	const spots = new Map<Id, readonly Spot[]>();
 	const stand = (section: Section): readonly Spot[] => {
 		const had = spots.get(section.id);
 		if (had) return had;
 		spots.set(section.id, [ORIGIN]); // A section that stands by itself, which no schema lets through, ends here.
-		const shape = shapeOf(section, chosen, context);
-		shapes.set(section.id, shape);
 		const { by } = section.stand;
 		const host = by === null ? undefined : recipe.sections.find((s) => s.id === by);
-		const own = host
-			? stand(host).flatMap((at) => standBy(section, shape, at, shapes.get(host.id)))
+		const hostSpots = host && stand(host);
+		const hostShape = host && shapes.get(host.id);
+		const { structure } = section;
+		if (structure.kind === 'applied') {
+			const { balls, lost: gone } = placeApplied(structure, hostShape?.host ?? NO_HOST, context.pumps);
+			lost.push(...gone);
+			shapes.set(section.id, bounded([], [{ balls, colourway: chosen, spots: [ORIGIN] }]));
+			const own = hostSpots ?? [ORIGIN];
+			spots.set(section.id, own);
+			return own;
+		}
+		const shape = shapeOf(section, chosen, context);
+		shapes.set(section.id, shape);
+		const own = hostSpots
+			? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape))
 			: inRow(section, shape, ORIGIN, [1, 0], 0);
 		spots.set(section.id, own);
 		return own;
@@ -100,11 +131,27 @@ function assembleAt(recipe: Recipe, colourway: Id | null, context: Context): Ass
 			spots: own.flatMap((at) => part.spots.map((inner) => compose(at, inner)))
 		}));
 	});
+	const applied = recipe.sections.flatMap((section): AppliedGroup[] => {
+		const own = spots.get(section.id)!;
+		return shapes.get(section.id)!.applied.map((group) => ({
+			...group,
+			section: section.structure.kind === 'applied' ? section.id : null,
+			spots: own.flatMap((at) => group.spots.map((inner) => compose(at, inner)))
+		}));
+	});
 	let usual = 0;
 	for (const { placed, spots: at } of pieces)
 		for (const { z } of at) usual = Math.max(usual, z + placed.overall.usual);
 	const feet = new Map(recipe.sections.map((s) => [s.id, spots.get(s.id)![0] ?? ORIGIN]));
-	return { pieces, feet, overall: { usual, known: pieces.every((p) => p.placed.overall.known) } };
+	for (const { balls, spots: at } of applied)
+		for (const { ball } of balls) for (const { z } of at) usual = Math.max(usual, z + ball.z + ball.d / 2);
+	return {
+		pieces,
+		applied,
+		lost,
+		feet,
+		overall: { usual, known: pieces.every((p) => p.placed.overall.known) }
+	};
 }
 
 /** A spot inside a copy, seen from outside. */
@@ -124,16 +171,23 @@ function shapeOf(section: Section, colourway: Colourway | undefined, context: Co
 	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
 	const child = context.library(structure.design);
 	if (!child) return bounded([]);
-	const inner = assembleAt(child, structure.colourway, { ...context, depth: context.depth + 1 });
-	return bounded(inner.pieces);
+	const inner = assembleAt(child, structure, { ...context, depth: context.depth + 1 });
+	return bounded(inner.pieces, inner.applied);
 }
 
 /** Room is measured only where something stands by it: most designs are one stack. */
-function bounded(parts: readonly Omit<Piece, 'section'>[]): Shape {
-	let measured: Omit<Shape, 'parts'> | undefined;
-	const room = () => (measured ??= measure(parts));
+function bounded(
+	parts: readonly Omit<Piece, 'section'>[],
+	applied: readonly Omit<AppliedGroup, 'section'>[] = []
+): Shape {
+	let measured: Omit<Shape, 'parts' | 'applied'> | undefined;
+	const room = () => (measured ??= measure(parts, applied));
 	return {
 		parts,
+		applied,
+		get host() {
+			return room().host;
+		},
 		get balls() {
 			return room().balls;
 		},
@@ -146,26 +200,54 @@ function bounded(parts: readonly Omit<Piece, 'section'>[]): Shape {
 	};
 }
 
-function measure(parts: readonly Omit<Piece, 'section'>[]): Omit<Shape, 'parts'> {
+function measure(
+	parts: readonly Omit<Piece, 'section'>[],
+	applied: readonly Omit<AppliedGroup, 'section'>[]
+): Omit<Shape, 'parts' | 'applied'> {
 	const balls: Ball[] = [];
+	const rows = new Map<Id, (readonly Ball[])[]>();
+	const places = new Map<Id, Ball>();
 	let [halfX, halfY, top] = [0, 0, 0];
+	const seen = (ball: Ball, spot: Spot): Ball => {
+		const at = {
+			x: spot.x + (spot.mirrored ? -ball.x : ball.x),
+			y: spot.y + ball.y,
+			z: spot.z + ball.z,
+			d: ball.d
+		};
+		balls.push(at);
+		halfX = Math.max(halfX, Math.abs(at.x) + at.d / 2);
+		halfY = Math.max(halfY, Math.abs(at.y) + at.d / 2);
+		top = Math.max(top, at.z + at.d / 2);
+		return at;
+	};
 	for (const { placed, spots } of parts) {
 		for (const spot of spots) {
-			for (const ball of placed.layers.flatMap((l) => l.rings.flat())) {
-				const x = spot.x + (spot.mirrored ? -ball.x : ball.x);
-				const [y, z] = [spot.y + ball.y, spot.z + ball.z];
-				balls.push({ x, y, z, d: ball.d });
-				halfX = Math.max(halfX, Math.abs(x) + ball.d / 2);
-				halfY = Math.max(halfY, Math.abs(y) + ball.d / 2);
-				top = Math.max(top, z + ball.d / 2);
-			}
+			placed.layers.forEach(({ rings }, index) => {
+				const { layer } = placed.rings[index]!;
+				const ring: Ball[] = [];
+				rings.forEach((own, c) => {
+					own.forEach((ball, p) => {
+						const at = seen(ball, spot);
+						ring.push(at);
+						const { id } = layer.clusters[c]!.places[p]!;
+						if (!places.has(id)) places.set(id, at);
+					});
+				});
+				// Pieces sit on the first copy of a row: the others have theirs by their own spots.
+				if (spot === spots[0]) rows.set(layer.id, [...(rows.get(layer.id) ?? []), ring]);
+			});
 		}
 	}
-	return { balls, half: [halfX, halfY], top };
+	for (const { balls: own, spots } of applied)
+		for (const spot of spots) for (const { ball } of own) seen(ball, spot);
+	return { balls, host: { rows, places, balls }, half: [halfX, halfY], top };
 }
 
+const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [] };
+
 function standBy(section: Section, shape: Shape, at: Spot, host: Shape | undefined): Spot[] {
-	const { how, height, gap } = section.stand;
+	const { how, height, layer, gap } = section.stand;
 	const below = host ?? bounded([]);
 	if (how === 'on top') {
 		const foot = { ...at, z: at.z + restOn(shape, below) };
@@ -173,9 +255,30 @@ function standBy(section: Section, shape: Shape, at: Spot, host: Shape | undefin
 	}
 	const side = SIDE[how]!;
 	const axis = side[0] === 0 ? 1 : 0;
-	const reach = below.half[axis] + shape.half[axis] + gap / 1000;
-	const foot = { ...at, z: height === null ? at.z : height / 1000 };
-	return inRow(section, shape, foot, side, reach);
+	const rings = layer === null ? undefined : below.host.rows.get(layer);
+	const z = rings ? at.z + middleOf(rings) - lowestMiddle(shape) : height === null ? at.z : height / 1000;
+	const out = rings ? reachOf(rings.flat(), axis) : reachBetween(below, axis, z - at.z, z - at.z + shape.top);
+	const reach = out + shape.half[axis] + gap / 1000;
+	return inRow(section, shape, { ...at, z }, side, reach);
+}
+
+/** Middle of a row's rings, mm. */
+function middleOf(rings: readonly (readonly Ball[])[]): number {
+	const balls = rings.flat();
+	return balls.reduce((a, b) => a + b.z, 0) / balls.length;
+}
+
+/** Height of the lowest ball's middle over the foot: what is fixed at a row is fixed by that one. */
+const lowestMiddle = ({ balls }: Shape): number =>
+	balls.length === 0 ? 0 : balls.reduce((a, b) => Math.min(a, b.z), Infinity);
+
+const reachOf = (balls: readonly Ball[], axis: 0 | 1): number =>
+	balls.reduce((a, { x, y, d }) => Math.max(a, Math.abs(axis === 0 ? x : y) + d / 2), 0);
+
+/** How far a shape reaches from its axis between two heights; all of it where nothing of it lies there. mm */
+function reachBetween(shape: Shape, axis: 0 | 1, from: number, to: number): number {
+	const level = shape.balls.filter(({ z, d }) => z + d / 2 > from && z - d / 2 < to);
+	return level.length > 0 ? reachOf(level, axis) : shape.half[axis];
 }
 
 /** Height of the foot over the host's foot at which a shape comes to rest on it, mm. */

@@ -1,19 +1,23 @@
 import { standsOnFloor, type Colourway, type Section, type Structure } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
 import type { TaskCount } from '../labour/task.ts';
+import { applied } from './applied.ts';
 import { extras } from './extras.ts';
 import { stack } from './stack.ts';
 import type { Need } from './structure.ts';
 
 /** The structures a section can have. Another design as a part is no structure: the bill nests it. */
-export const STRUCTURES = { stack, extras } as const;
+export const STRUCTURES = { stack, applied, extras } as const;
 
-export const balloonsOf = (s: Structure): number => (s.kind === 'stack' ? stack.balloons(s) : 0);
+export const balloonsOf = (s: Structure): number =>
+	s.kind === 'stack' ? stack.balloons(s) : s.kind === 'applied' ? applied.balloons(s) : 0;
 
 export function needsOf(s: Structure, colourway: Colourway | undefined): Need[] {
 	switch (s.kind) {
 		case 'stack':
 			return stack.needs(s, colourway);
+		case 'applied':
+			return applied.needs(s, colourway);
 		case 'extras':
 			return extras.needs(s);
 		case 'design':
@@ -25,6 +29,8 @@ export function tasksOf(s: Structure): TaskCount[] {
 	switch (s.kind) {
 		case 'stack':
 			return stack.tasks(s);
+		case 'applied':
+			return applied.tasks(s);
 		case 'extras':
 			return extras.tasks(s);
 		case 'design':
@@ -51,7 +57,9 @@ export function sectionTasks(section: Section): TaskCount[] {
 	const own = tasksOf(section.structure).filter(
 		({ task }) => section.stand.by === null || (task !== 'set up' && task !== 'strike')
 	);
-	const empty = section.structure.kind !== 'design' && own.length === 0;
+	const { kind } = section.structure;
+	// Pieces are fixed one by one: their section is no thing of its own to attach.
+	const empty = kind === 'applied' || (kind !== 'design' && own.length === 0);
 	if (standsOnFloor(section) || empty) return own;
 	return [...own, { task: 'attach', method: 'hole', count: 1, batches: 0 }];
 }

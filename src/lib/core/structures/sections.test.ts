@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, entryContext, rates, studio } from '../../../../tests/kit/studio.ts';
-import { newSection } from '../recipe/build.ts';
+import { newSection, designUse } from '../recipe/build.ts';
 import {
 	addSection,
 	hostsFor,
@@ -159,11 +159,7 @@ describe('counting sections', () => {
 	});
 	test('a design inside counts its balloons and its labour, as often as it stands there', () => {
 		const inner = design('inner', '4 5 at 4 white x2');
-		const use = part(
-			'use',
-			{ kind: 'design', design: 'inner', quantity: '1', colourway: null },
-			{ times: 3, stand: by(main!.id, {}) }
-		);
+		const use = part('use', designUse('inner'), { times: 3, stand: by(main!.id, {}) });
 		const library = (id: string) => (id === 'inner' ? inner : undefined);
 		const nested = count(figure(use), 1, library);
 		expect(nested.bill.balloons).toBe(4 + 3 * 8);

@@ -1,6 +1,6 @@
 import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../geometry/heights.ts';
-import { placeLayers, type LayerSpec, type PlacedLayer } from '../geometry/layers.ts';
-import { inflateTask, methodOf, type Method, type Task, type TaskCount } from '../labour/task.ts';
+import { placeLayers, type LayerSpec, type PlacedLayer, type RingSpec } from '../geometry/layers.ts';
+import { inflateTask, methodOfPlace, type Method, type Task, type TaskCount } from '../labour/task.ts';
 import { slotAt } from '../recipe/pattern.ts';
 import {
 	balloonCount,
@@ -43,6 +43,12 @@ export interface PlacedStack {
 	readonly overall: Interval;
 }
 
+/** The first place that shall look to a side, and to which: its ring is turned so. */
+function facingOf({ places }: Cluster): RingSpec['facing'] {
+	const place = places.findIndex((p) => p.side !== null);
+	return place < 0 ? undefined : { place, side: places[place]!.side! };
+}
+
 /** Each row's repeats written out, floor first. */
 export function ringsOf(stack: Stack): StackRing[] {
 	const rings: StackRing[] = [];
@@ -81,7 +87,8 @@ export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): Pl
 				rings: layer.clusters.map((cluster) => ({
 					diameters: cluster.places.map((place) => diameters.get(place)![end]),
 					side: cluster.side,
-					tier: cluster.tier
+					tier: cluster.tier,
+					facing: facingOf(cluster)
 				}))
 			});
 		}
@@ -145,6 +152,8 @@ const samePlace = (a: Place, b: Place): boolean =>
 	a.nominal === b.nominal &&
 	a.kind === b.kind &&
 	a.slot === b.slot &&
+	a.method === b.method &&
+	a.material === b.material &&
 	(a.size === b.size || (a.size.kind === b.size.kind && sizeKey(a.size) === sizeKey(b.size)));
 
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
@@ -154,7 +163,7 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		for (const cluster of layer.clusters) {
 			for (const run of runsOf(cluster)) {
 				const { place } = run;
-				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/`;
+				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/`;
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
 					const key = alike + slot;
 					const had = found.get(key);
@@ -171,7 +180,9 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		nominal: place.nominal,
 		slot,
 		colour: colourway?.fills[slot] ?? null,
+		material: place.material,
 		size: place.size,
+		method: methodOfPlace(place),
 		quantity: rational(count)
 	}));
 	return [...balloons, ...uprightNeeds(stack), ...joiningNeeds(stack)];
@@ -245,7 +256,7 @@ function tasks(stack: Stack): TaskCount[] {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
 				const batch = `${place.nominal}/${sizeKey(place.size)}`;
-				bump(inflateTask(place.nominal), methodOf(place.size), layer.repeat * count, batch);
+				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, batch);
 				bump('tie', 'hole', layer.repeat * count, '');
 			}
 			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');

@@ -1,7 +1,8 @@
-import type { Colourway, Id, Structure } from '../recipe/recipe.ts';
+import type { CountOf } from '../bom/follow-on.ts';
+import type { Colourway, Id, LineRole, Structure } from '../recipe/recipe.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Size } from '../sizing/size.ts';
-import type { TaskCount } from '../labour/task.ts';
+import type { Method, TaskCount } from '../labour/task.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { Rational } from '../units/rational.ts';
 
@@ -14,7 +15,10 @@ export type Need =
 			readonly slot: Id;
 			/** What the colourway puts into the slot; null is still open. */
 			readonly colour: string | null;
+			/** A certain material in place of what kind, size and colour find. */
+			readonly material: Id | null;
 			readonly size: Size;
+			readonly method: Method;
 			readonly quantity: Rational;
 	  }
 	| {
@@ -22,16 +26,12 @@ export type Need =
 			readonly material: string | null;
 			readonly label: string;
 			readonly quantity: Rational;
+			/** Lines only: what becomes of it, and an estimate's ends. */
+			readonly role?: LineRole;
+			readonly range?: { readonly low: Rational; readonly high: Rational };
 	  }
 	/** Something follow-on rules turn into lines: floor contacts, clusters tied with a modelling balloon. */
 	| { readonly what: 'count'; readonly of: CountOf; readonly quantity: Rational };
-
-export const COUNTS = [
-	'floor contact',
-	'cluster tied with a modelling balloon',
-	'layer tied with line'
-] as const;
-export type CountOf = (typeof COUNTS)[number];
 
 /** What every structure of the registry can answer. */
 export interface StructureDefinition<S extends Structure> {

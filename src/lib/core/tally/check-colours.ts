@@ -1,6 +1,6 @@
 import { differenceCiede2000, modeLab65, modeRgb, useMode } from 'culori/fn';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { slotsOf } from '../recipe/pattern.ts';
+import { slotsIn, slotsOfCluster } from '../recipe/links.ts';
 import type { Colourway, Recipe } from '../recipe/recipe.ts';
 import { stacksIn } from '../recipe/edit.ts';
 import type { Finding } from './finding.ts';
@@ -21,12 +21,12 @@ export function checkColours(
 ): Finding[] {
 	if (!colourway) return [];
 	const rows = new Map<string, number>();
-	for (const layer of stacksIn(recipe).flatMap(({ stack }) => stack.layers)) {
-		const named = new Set(
-			layer.clusters.flatMap((c) => [...slotsOf(c.pattern), ...c.places.flatMap((p) => p.slot ?? [])])
-		);
-		for (const slot of named) rows.set(slot, (rows.get(slot) ?? 0) + 1);
-	}
+	const count = (slots: readonly string[]) => {
+		for (const slot of new Set(slots)) rows.set(slot, (rows.get(slot) ?? 0) + 1);
+	};
+	for (const layer of stacksIn(recipe).flatMap(({ stack }) => stack.layers))
+		count(layer.clusters.flatMap(slotsOfCluster));
+	for (const section of recipe.sections) if (section.structure.kind === 'applied') count(slotsIn(section));
 	const seen = recipe.slots.flatMap((slot) => {
 		const colour = catalogue.colours.get(colourway.fills[slot.id] ?? '');
 		return colour ? [{ slot, colour, rows: rows.get(slot.id) ?? 0 }] : [];

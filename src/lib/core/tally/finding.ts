@@ -1,5 +1,5 @@
 import type { Side } from '../geometry/layers.ts';
-import type { Id } from '../recipe/recipe.ts';
+import type { Fixing, Id } from '../recipe/recipe.ts';
 import type { Micrometres } from '../units/length.ts';
 
 /** A change that answers a finding, as data: done by `applyRemedy`, one step of undo. */
@@ -8,6 +8,9 @@ export type Remedy =
 	| { readonly kind: 'size'; readonly layer: Id; readonly nominal: Micrometres; readonly size: Micrometres }
 	| { readonly kind: 'slot'; readonly from: Id; readonly to: Id }
 	/** A small cluster tucked into the low side, searched for when it is asked for. */
+	/** A piece fixed another way; the line of a choice that is taken. */
+	| { readonly kind: 'fixing'; readonly piece: Id; readonly fixing: Fixing }
+	| { readonly kind: 'choose'; readonly line: Id }
 	| { readonly kind: 'level'; readonly section: Id; readonly layer: Id };
 
 /** A levelling cluster found by trial: what it is, and the tilt before and after, degrees. */
@@ -37,6 +40,12 @@ export interface Finding {
 		| 'too-many'
 		| 'cycle'
 		| 'not-found'
+		| 'host-lost'
+		| 'printed-foil'
+		| 'conflict'
+		| 'bare-floor'
+		| 'light-base'
+		| 'top-tie'
 		| 'pear-shaped';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';

@@ -1,3 +1,4 @@
+import { newLine } from '../recipe/build.ts';
 import { describe, expect, test } from 'vitest';
 import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { elapsedSeconds, formatHours } from '../labour/standards.ts';
@@ -146,9 +147,7 @@ describe('edits', () => {
 		expect(copy).toEqual(column);
 	});
 	test('extras go to a section of their own', () => {
-		const lit = edited((d) =>
-			addExtra(d, { id: 'e', material: 'fairy lights', quantity: '2' }, counter('x'))
-		);
+		const lit = edited((d) => addExtra(d, newLine('e', 'fairy lights', '2'), counter('x')));
 		expect(count(lit).cost.materials.find((l) => l.label === 'fairy lights')).toMatchObject({
 			count: '2',
 			amount: { minor: 1300 }

@@ -9,10 +9,12 @@ import { zero } from '../money/money.ts';
 import { price, type Price } from '../pricing/price.ts';
 import type { PriceTerms } from '../pricing/terms.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
+import { resolve } from '../recipe/resolve.ts';
 import { assemble, type Assembly } from '../structures/assemble.ts';
 import type { PlacedStack } from '../structures/stack.ts';
 import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
+import { checkPieces } from './check-pieces.ts';
 import { checkColours } from './check-colours.ts';
 import { findingKey, type Finding } from './finding.ts';
 
@@ -29,6 +31,9 @@ export interface Tally {
 	/** The stacks of the design itself. */
 	readonly stacks: readonly { readonly section: Id; readonly placed: PlacedStack }[];
 	readonly bill: Bill;
+	/** The recipe as it is built: in its size, without the slots left out; and what gave way for it, in words. */
+	readonly built: Recipe;
+	readonly notes: readonly string[];
 	readonly tasks: readonly TimedTask[];
 	readonly cost: Cost;
 	readonly terms: PriceTerms;
@@ -38,19 +43,37 @@ export interface Tally {
 	readonly silenced: readonly Finding[];
 }
 
-const NOTHING_STANDS: Assembly = { pieces: [], feet: new Map(), overall: { usual: 0, known: false } };
+const NOTHING_STANDS: Assembly = {
+	pieces: [],
+	applied: [],
+	lost: [],
+	feet: new Map(),
+	overall: { usual: 0, known: false }
+};
 const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
 
 /**
  * The one path from a recipe to its bill, labour, cost and price.
  * A recipe that cannot be counted (a cycle, too many balloons) gives an empty bill and a `bad` finding.
  * @param quantity how many of the design, a whole number of 1 or more
+ * @param size a size option of the design; null is as it stands
  */
-export function tally(recipe: Recipe, colourway: Id | null, quantity: number, context: TallyContext): Tally {
+export function tally(
+	plain: Recipe,
+	colourway: Id | null,
+	quantity: number,
+	context: TallyContext,
+	size: Id | null = null
+): Tally {
 	const { rates, catalogue, library } = context;
 	const findings: Finding[] = [];
+	const { recipe, notes } = resolve(plain, { colourway, size }, rates.pumps);
 	const designs = attempt(
-		() => countDesigns({ recipe, colourway, quantity: rational(quantity) }, library),
+		() =>
+			countDesigns(
+				{ recipe: plain, colourway, size, quantity: rational(quantity), pumps: rates.pumps },
+				library
+			),
 		findings
 	);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
@@ -67,13 +90,19 @@ export function tally(recipe: Recipe, colourway: Id | null, quantity: number, co
 	}
 	const made = cost(counted, tasks, rates);
 	const terms = termsFor(recipe, rates);
-	findings.push(...checkBill(counted, made), ...checkColours(recipe, chosen, catalogue));
+	findings.push(
+		...checkBill(counted, made),
+		...checkColours(recipe, chosen, catalogue),
+		...checkPieces(recipe, assembly, { catalogue, rates })
+	);
 	const hushed = new Set(recipe.silenced.map((s) => s.finding));
 	const none = zero(rates.currency);
 	return {
 		assembly,
 		stacks,
 		bill: counted,
+		built: recipe,
+		notes,
 		tasks,
 		cost: made,
 		terms,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
+import { STARTING_STANDARDS, type Standards } from '../labour/standards.ts';
 import { TASKS } from '../labour/task.ts';
-import { COUNTS } from '../structures/structure.ts';
+import { COUNTS } from '../bom/follow-on.ts';
 import type { Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
@@ -63,7 +64,10 @@ export const settingsSchema = z.strictObject({
 		counting: z.enum(['piece', 'bag']),
 		defaultLoss: rational,
 		service: z.number().min(0).lt(1),
-		standards: z.record(z.enum(TASKS), standard),
+		/** Tasks that came after the settings were saved start at their starting standard. */
+		standards: z
+			.partialRecord(z.enum(TASKS), standard)
+			.transform((own): Standards => ({ ...STARTING_STANDARDS, ...own })),
 		rules: z
 			.array(z.strictObject({ of: z.enum(COUNTS), each: rational, material: z.string().nullable() }))
 			.max(40),

@@ -75,7 +75,9 @@
 	export async function leave() {
 		remember(data.id, bench.recipe, bench.history);
 		const patience = new Promise<false>((resolve) => setTimeout(resolve, 4000, false));
-		const kept = await Promise.race([keeps ? keep() : bench.saver.flush(), patience]).catch(() => false);
+		const kept = await Promise.race([keeps ? keep('leaving') : bench.saver.flush(), patience]).catch(
+			() => false
+		);
 		if (kept === false) bench.saver.leave(keeps);
 	}
 	$effect(() => {
@@ -86,12 +88,12 @@
 		return () => clearTimeout(timer);
 	});
 
-	async function keep(): Promise<boolean> {
+	async function keep(on: 'button' | 'leaving' = 'button'): Promise<boolean> {
 		keeping = true;
 		try {
 			await bench.saver.flush();
 			if (bench.saver.state !== 'saved') return false;
-			const response = await fetch(`/bench/${bench.id}/keep`, { method: 'POST' });
+			const response = await fetch(`/bench/${bench.id}/keep?on=${on}`, { method: 'POST' });
 			if (!response.ok) return false;
 			const { number } = (await response.json()) as { number: number };
 			bench.keptNumber = number;

@@ -11,7 +11,7 @@
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import { slotsOf } from '../../core/recipe/pattern.ts';
-	import { printCluster } from '../../core/recipe/entry/print-entry.ts';
+	import { printShort } from '../../core/recipe/entry/print-entry.ts';
 	import type { Colourway, Layer, Slot } from '../../core/recipe/recipe.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
 
@@ -46,7 +46,7 @@
 		onkeydown
 	}: Props = $props();
 
-	const text = $derived(layer.clusters.map(printCluster));
+	const text = $derived(layer.clusters.map(printShort));
 	const named = $derived(
 		[...new Set(layer.clusters.flatMap((c) => slotsOf(c.pattern)))].map((id) => ({
 			name: slots.find((s) => s.id === id)?.name ?? 'no slot',

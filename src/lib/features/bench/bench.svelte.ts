@@ -2,6 +2,7 @@ import type { Cost } from '../../core/cost/cost.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
+import { applyEntry } from '../../core/recipe/apply-entry.ts';
 import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
@@ -13,6 +14,7 @@ import type {
 	UsableDesign
 } from '../../core/recipe/entry/entry.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
+import { exchange } from '../../core/recipe/swap.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
 import { drawAssembly, type View } from '../../core/scene/draw-list.ts';
@@ -40,13 +42,14 @@ const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height:
 
 /** One design being edited. Holds choices and history; every number comes from the core. */
 export class Bench {
+	readonly #data: BenchData;
 	readonly catalogue: Catalogue;
 	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
 	readonly context: TallyContext = $derived.by(() => {
 		const library = this.#library;
 		return {
 			catalogue: this.catalogue,
-			rates: this.data.settings.rates,
+			rates: this.#data.settings.rates,
 			library: (id: string) => library.get(id)
 		};
 	});
@@ -70,9 +73,12 @@ export class Bench {
 	/** Sections folded away on the screen. */
 	folded = $state.raw<ReadonlySet<string>>(new Set());
 	colourway = $state<string | null>(null);
+	/** Size option looked at; null is the design as it stands. */
+	size = $state<string | null>(null);
 	view = $state<View>('front');
 
-	constructor(private readonly data: BenchData) {
+	constructor(data: BenchData) {
+		this.#data = data;
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);
 		this.#library = new Map(data.library);
@@ -96,14 +102,18 @@ export class Bench {
 	readonly chosen = $derived(
 		this.recipe.colourways.find((c) => c.id === this.colourway) ?? this.recipe.colourways[0]!
 	);
+	readonly inSize = $derived(this.recipe.sizes.find((s) => s.id === this.size));
 	readonly entryContext: EntryContext = $derived.by(() => ({
 		slots: this.recipe.slots,
 		colourway: this.chosen,
-		colours: this.data.colours,
-		materials: this.data.materials,
+		colours: this.#data.colours,
+		materials: this.#data.materials,
 		sections: this.recipe.sections,
-		designs: this.data.designs,
-		style: { decimal: this.data.settings.decimal }
+		recipe: this.recipe,
+		pumps: this.#data.settings.rates.pumps,
+		...(this.current ? { section: this.current.id } : {}),
+		designs: this.#data.designs,
+		style: { decimal: this.#data.settings.decimal }
 	}));
 	readonly parsed: Parsed<Entry> | null = $derived(
 		this.text.trim() === '' ? null : parseEntry(this.text, this.entryContext)
@@ -128,7 +138,9 @@ export class Bench {
 	});
 	readonly shown = $derived(this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);
-	readonly tally = $derived.by(() => tally(this.shown, this.chosen.id, 1, this.context));
+	readonly tally = $derived.by(() =>
+		tally(this.shown, this.chosen.id, 1, this.context, this.inSize?.id ?? null)
+	);
 	readonly placed = $derived(this.tally.stacks.find((s) => s.section === this.current?.id)?.placed);
 	readonly known = $derived(this.tally.assembly.overall.known);
 	readonly picture = $derived.by(() => {
@@ -150,7 +162,9 @@ export class Bench {
 		return tops;
 	});
 	/** The last kept version worked out the same way, for what changed since. */
-	readonly before = $derived.by(() => (this.kept ? tally(this.kept, this.chosen.id, 1, this.context) : null));
+	readonly before = $derived.by(() =>
+		this.kept ? tally(this.kept, this.chosen.id, 1, this.context, this.inSize?.id ?? null) : null
+	);
 	readonly canUndo = $derived(this.#history.past.length > 0);
 	readonly canRedo = $derived(this.#history.future.length > 0);
 	get history() {
@@ -158,6 +172,9 @@ export class Bench {
 	}
 	get cost(): Cost {
 		return this.tally.cost;
+	}
+	get data(): BenchData {
+		return this.#data;
 	}
 
 	/** Every change of the recipe goes through here: history, saving, and nothing else. */
@@ -204,21 +221,19 @@ export class Bench {
 			this.refusal = 'No section here holds layers. Say one first, like “section column”.';
 			return false;
 		}
-		if (value.kind === 'layer') {
+		if (value.kind === 'section') void this.useDesign(value.section);
+		else if (value.kind === 'exchange') void this.exchange(value.element, value.to, value.design);
+		else if (value.kind === 'layer' && this.editing) {
 			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
-			if (this.editing) this.change((d) => edits.replaceLayer(d, this.editing!, built));
-			else {
-				this.change((d) => edits.insertLayer(d, this.entryIndex, built, this.current?.id));
+			this.change((d) => edits.replaceLayer(d, this.editing!, built));
+		} else {
+			const place = { section: this.current?.id, index: this.entryIndex, colourway: this.chosen.id };
+			this.change((d) => void applyEntry(d, value, place, newId));
+			if (value.kind === 'layer') {
 				if (this.at !== null) this.at += 1;
 				this.selected = null;
 			}
-		} else if (value.kind === 'upright')
-			this.change((d) => Object.assign(edits.stackOf(d, this.current?.id)!.upright, value.upright));
-		else if (value.kind === 'section') void this.useDesign(value.section);
-		else
-			this.change((d) =>
-				edits.addExtra(d, { id: newId(), material: value.material, quantity: value.quantity }, newId)
-			);
+		}
 		this.clearEntry();
 		return true;
 	}
@@ -246,6 +261,15 @@ export class Bench {
 			return;
 		}
 		this.addSection(said);
+	}
+	/** Exchanges what is swappable, in one step of undo. */
+	async exchange(element: string, to: string, design: boolean): Promise<void> {
+		if (design && !(await this.#fetchDesign(to))) {
+			this.refusal = 'That design cannot be reached just now. Try again in a moment.';
+			return;
+		}
+		const { sections } = exchange(this.recipe, element, to);
+		this.change((d) => (d.sections = sections as typeof d.sections));
 	}
 	/** A new section, in hand from then on. */
 	addSection({ name, structure, ...where }: SaidSection) {

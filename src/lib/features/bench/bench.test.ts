@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
-import { newSection } from '../../core/recipe/build.ts';
+import { newSection, designUse } from '../../core/recipe/build.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -91,7 +91,7 @@ describe('the entry line of the Bench', () => {
 		expect([b.recipe, b.current!.name]).toEqual([column, 'column']);
 	});
 	test('a design of other designs only has no place for a layer, and says what to do', () => {
-		const use = newSection('u', 'loaf', { kind: 'design', design: 'loaf', quantity: '1', colourway: null });
+		const use = newSection('u', 'loaf', designUse('loaf'));
 		const b = bench({ ...column, sections: [use] });
 		for (const line of ['4 11 at 9 white', 'pole 7 ft']) {
 			expect(type(b, line)).toBe(false);
@@ -151,7 +151,7 @@ describe('the Bench', () => {
 	});
 	test('a colourway taken out leaves the first in hand', () => {
 		const b = bench();
-		b.change((d) => void d.colourways.push({ id: 'two', name: 'two', fills: {} }));
+		b.change((d) => void d.colourways.push({ id: 'two', name: 'two', fills: {}, without: [] }));
 		b.colourway = 'two';
 		expect(b.tally.cost.total.unknown).not.toEqual([]);
 		b.change((d) => void d.colourways.pop());

@@ -163,6 +163,6 @@ export class Saver {
 				// A full store: the beacon below is the other way.
 			}
 			navigator.sendBeacon(`/bench/${this.design}/save`, new Blob([body], { type: 'application/json' }));
-		} else if (keep) navigator.sendBeacon(`/bench/${this.design}/keep`);
+		} else if (keep) navigator.sendBeacon(`/bench/${this.design}/keep?on=leaving`);
 	}
 }

@@ -1,7 +1,7 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { priceQuote, type QuoteTerms } from '../../core/quote/quote.ts';
-import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
+import { readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import { rational } from '../../core/units/rational.ts';
@@ -19,6 +19,7 @@ export interface QuoteData {
 			id: string;
 			versionId: string;
 			colourwayId: string | null;
+			sizeId: string | null;
 			quantity: number;
 		}[];
 	};
@@ -63,6 +64,7 @@ function rawOf({ quote }: QuoteData): RawQuote {
 			id: l.id,
 			versionId: l.versionId,
 			colourwayId: l.colourwayId ?? '',
+			sizeId: l.sizeId ?? '',
 			quantity: String(l.quantity)
 		}))
 	};
@@ -108,7 +110,15 @@ export class QuoteDraft {
 			const recipe = this.#recipes.get(line.versionId);
 			const quantity = Number(line.quantity);
 			return recipe && Number.isInteger(quantity) && quantity > 0 && quantity < 1000
-				? [{ id: line.id, recipe, colourway: line.colourwayId || null, quantity }]
+				? [
+						{
+							id: line.id,
+							recipe,
+							colourway: line.colourwayId || null,
+							size: line.sizeId || null,
+							quantity
+						}
+					]
 				: [];
 		});
 		return priceQuote(items, this.terms, this.context);
@@ -184,11 +194,14 @@ export class QuoteDraft {
 	addLine(versionId: string) {
 		this.raw.lines = [
 			...this.raw.lines,
-			{ id: crypto.randomUUID(), versionId, colourwayId: '', quantity: '1' }
+			{ id: crypto.randomUUID(), versionId, colourwayId: '', sizeId: '', quantity: '1' }
 		];
 		this.touch();
 	}
-	changeLine(id: string, change: { quantity?: string; colourwayId?: string; versionId?: string }) {
+	changeLine(
+		id: string,
+		change: Partial<Pick<RawLine, 'quantity' | 'colourwayId' | 'sizeId' | 'versionId'>>
+	) {
 		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));
 		this.touch();
 	}

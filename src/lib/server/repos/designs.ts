@@ -1,9 +1,16 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray, lt } from 'drizzle-orm';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Actor } from '../actor.ts';
-import type { Database } from '../db/client.ts';
-import { design, designVersion, saveReceipt, versionRef } from '../db/tables/design.ts';
+import type { Database, Writer } from '../db/client.ts';
+import {
+	design,
+	designVersion,
+	saveReceipt,
+	versionName,
+	versionRef,
+	type KeptHow
+} from '../db/tables/design.ts';
 import { refsOf, type Ref } from './refs.ts';
 
 export interface Design {
@@ -21,6 +28,15 @@ export interface KeptVersion {
 	readonly design: string;
 	readonly number: number;
 	readonly recipe: Recipe;
+	readonly keptAt: Date;
+}
+
+/** A kept version without its recipe. */
+export interface VersionRow {
+	readonly id: string;
+	readonly number: number;
+	readonly how: KeptHow;
+	readonly name: string | null;
 	readonly keptAt: Date;
 }
 
@@ -54,6 +70,12 @@ export const isLastKept = and(
 	eq(designVersion.workspaceId, design.workspaceId),
 	eq(designVersion.designId, design.id),
 	eq(designVersion.number, design.keptNumber)
+);
+
+/** Joins a version with its name, if it has one. */
+const isNameOf = and(
+	eq(versionName.workspaceId, designVersion.workspaceId),
+	eq(versionName.versionId, designVersion.id)
 );
 
 /** Designs: one autosaved working copy each, and immutable kept versions. */
@@ -136,22 +158,27 @@ export function designs(db: Database, actor: Actor) {
 			});
 		},
 		/** Keeps the working copy as the next version, with its index of references. Nothing new: nothing happens. */
-		async keep(id: string, now: Date): Promise<{ number: number; made: boolean } | undefined> {
+		async keep(
+			id: string,
+			now: Date,
+			how: KeptHow = 'button'
+		): Promise<{ number: number; made: boolean } | undefined> {
 			return db.write(async (tx) => {
 				const row = await tx.select().from(design).where(one(id)).get();
 				if (!row) return undefined;
 				if (row.keptNumber > 0 && row.revision === row.keptRevision)
 					return { number: row.keptNumber, made: false };
-				const recipe = recipeSchema.parse(row.working);
+				const recipe = await withPartVersions(tx, workspaceId, recipeSchema.parse(row.working));
 				const number = row.keptNumber + 1;
 				const versionId = `${id}.${number}`;
 				await tx
 					.insert(designVersion)
-					.values({ workspaceId, id: versionId, designId: id, number, recipe, keptAt: now });
+					.values({ workspaceId, id: versionId, designId: id, number, recipe, how, keptAt: now });
 				const refs = refsOf(recipe);
 				if (refs.length > 0)
 					await tx.insert(versionRef).values(refs.map((ref) => ({ ...ref, workspaceId, versionId })));
 				await tx.update(design).set({ keptNumber: number, keptRevision: row.revision }).where(one(id));
+				await dropOldReceipts(tx, workspaceId, id, now);
 				return { number, made: true };
 			});
 		},
@@ -165,13 +192,43 @@ export function designs(db: Database, actor: Actor) {
 			return row && versionFromRow(row.version);
 		},
 		/** Every kept version of a design, the newest first. */
-		async versions(id: string): Promise<{ id: string; number: number; keptAt: Date }[]> {
+		async versions(id: string): Promise<VersionRow[]> {
 			return db.read
-				.select({ id: designVersion.id, number: designVersion.number, keptAt: designVersion.keptAt })
+				.select({
+					id: designVersion.id,
+					number: designVersion.number,
+					how: designVersion.how,
+					name: versionName.name,
+					keptAt: designVersion.keptAt
+				})
 				.from(designVersion)
+				.leftJoin(versionName, isNameOf)
 				.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.designId, id)))
 				.orderBy(desc(designVersion.number))
 				.limit(200);
+		},
+		/** Names a kept version, or takes its name away. */
+		async nameVersion(versionId: string, name: string): Promise<boolean> {
+			return db.write(async (tx) => {
+				const here = and(eq(versionName.workspaceId, workspaceId), eq(versionName.versionId, versionId));
+				const version = await tx
+					.select({ id: designVersion.id })
+					.from(designVersion)
+					.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.id, versionId)))
+					.get();
+				if (!version) return false;
+				await tx.delete(versionName).where(here);
+				if (name !== '') await tx.insert(versionName).values({ workspaceId, versionId, name });
+				return true;
+			});
+		},
+		/** Numbers of the last kept versions, for what was computed with an older one. */
+		async keptNumbers(): Promise<ReadonlyMap<string, number>> {
+			const rows = await db.read
+				.select({ id: design.id, number: design.keptNumber })
+				.from(design)
+				.where(eq(design.workspaceId, workspaceId));
+			return new Map(rows.map((r) => [r.id, r.number]));
 		},
 		/** Every pair of a design and one it uses, by the last kept versions. */
 		async uses(): Promise<{ user: string; used: string }[]> {
@@ -226,6 +283,38 @@ export function designs(db: Database, actor: Actor) {
 			});
 		}
 	};
+}
+
+/** Each design inside with the number of the version that is its last just now. */
+async function withPartVersions(tx: Writer, workspaceId: string, recipe: Recipe): Promise<Recipe> {
+	const used = recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
+	if (used.length === 0) return recipe;
+	const rows = await tx
+		.select({ id: design.id, number: design.keptNumber })
+		.from(design)
+		.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, used)));
+	const numbers = new Map(rows.map((r) => [r.id, r.number]));
+	const sections = recipe.sections.map((s) =>
+		s.structure.kind === 'design'
+			? { ...s, structure: { ...s.structure, version: numbers.get(s.structure.design) || null } }
+			: s
+	);
+	return { ...recipe, sections };
+}
+
+/** Days a save can be repeated by its id: longer than any tab stays offline. */
+const RECEIPT_DAYS = 30;
+async function dropOldReceipts(tx: Writer, workspaceId: string, designId: string, now: Date) {
+	const before = new Date(now.getTime() - RECEIPT_DAYS * 86_400_000);
+	await tx
+		.delete(saveReceipt)
+		.where(
+			and(
+				eq(saveReceipt.workspaceId, workspaceId),
+				eq(saveReceipt.designId, designId),
+				lt(saveReceipt.savedAt, before)
+			)
+		);
 }
 
 const sameRefs = (a: readonly Ref[], b: readonly Ref[]) => {

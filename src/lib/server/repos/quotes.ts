@@ -12,6 +12,8 @@ export interface QuoteLine {
 	readonly id: string;
 	readonly versionId: string;
 	readonly colourwayId: string | null;
+	/** A size option of the version; null is as it stands. */
+	readonly sizeId: string | null;
 	readonly quantity: number;
 }
 
@@ -83,6 +85,7 @@ export function quotes(db: Database, actor: Actor) {
 					id: quoteLine.id,
 					versionId: quoteLine.versionId,
 					colourwayId: quoteLine.colourwayId,
+					sizeId: quoteLine.sizeId,
 					quantity: quoteLine.quantity
 				})
 				.from(quoteLine)

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
-import { newSection } from '../../core/recipe/build.ts';
+import { newSection, designUse } from '../../core/recipe/build.ts';
 import { ON_THE_FLOOR, type Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
 import { touchedBy, usableIn, usersOf } from './nesting.ts';
@@ -13,7 +13,7 @@ function holding(name: string, ...used: string[]): Recipe {
 	const own = keyed(name, '4 11 at 9 white x4');
 	const [main] = own.sections;
 	const uses = used.map((design, i) => ({
-		...newSection(`use${i}`, design, { kind: 'design' as const, design, quantity: '1', colourway: null }),
+		...newSection(`use${i}`, design, designUse(design)),
 		stand: { ...ON_THE_FLOOR, by: main!.id }
 	}));
 	return { ...own, sections: [main!, ...uses] };

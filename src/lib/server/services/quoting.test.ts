@@ -19,7 +19,13 @@ async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
 	await repos.designs.keep('d', NOW);
 	const clientId = await repos.clients.named('Tidewick Library', 'c1');
 	const terms = { ...newTerms(settings), deliveryMinor: 3000, deliveryCostMinor: 1200, tax: '7', ...change };
-	const line = (id: string, quantity: number) => ({ id, versionId: 'd.1', colourwayId: null, quantity });
+	const line = (id: string, quantity: number) => ({
+		id,
+		versionId: 'd.1',
+		colourwayId: null,
+		sizeId: null,
+		quantity
+	});
 	const draft = {
 		clientId,
 		eventDate: '2027-06-12',

@@ -16,8 +16,9 @@ export async function quoteRecipes(repos: Repos, lines: readonly QuoteLine[]) {
 	for (const line of lines) {
 		const version = await repos.designs.version(line.versionId);
 		if (!version) continue;
-		items.push({ id: line.id, recipe: version.recipe, colourway: line.colourwayId, quantity: line.quantity });
-		for (const [id, recipe] of await loadLibrary(repos, version.recipe)) library.set(id, recipe);
+		const { id, colourwayId: colourway, sizeId: size, quantity } = line;
+		items.push({ id, recipe: version.recipe, colourway, size, quantity });
+		for (const [key, recipe] of await loadLibrary(repos, version.recipe)) library.set(key, recipe);
 	}
 	return { items, library };
 }

@@ -38,8 +38,12 @@ export async function loadLibrary(repos: Repos, recipe: Recipe): Promise<Map<str
 	return found;
 }
 
-const usedBy = (recipe: Recipe): string[] =>
-	recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
+/** Designs a recipe uses as it stands, or in one of its sizes. */
+function usedBy(recipe: Recipe): string[] {
+	const parts = recipe.sections.filter((s) => s.structure.kind === 'design');
+	const swaps = recipe.sizes.flatMap((size) => parts.flatMap((s) => size.swaps[s.id] ?? []));
+	return [...parts.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : [])), ...swaps];
+}
 
 const catalogues = new WeakMap<Studio, Catalogue>();
 

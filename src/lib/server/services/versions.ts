@@ -42,7 +42,7 @@ export async function restoreVersion(
 ): Promise<boolean> {
 	const recipe = await recipeOf(repos, design, version);
 	if (!recipe || version === WORKING) return false;
-	await repos.designs.keep(design, now);
+	await repos.designs.keep(design, now, 'going back');
 	const outcome = await repos.designs.save(design, { saveId, baseRevision, recipe }, now);
 	return outcome.status === 'saved';
 }

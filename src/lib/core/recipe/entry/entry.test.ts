@@ -94,7 +94,7 @@ describe('the entry line reads what a maker says', () => {
 		});
 		expect(parse('no pole')).toMatchObject({ value: { upright: { kind: 'none' } } });
 		expect(parse('2 fairy')).toMatchObject({
-			value: { kind: 'extra', material: 'fairy lights', quantity: '2' }
+			value: { kind: 'lines', lines: [{ material: 'fairy lights', quantity: '2', range: null }] }
 		});
 	});
 });

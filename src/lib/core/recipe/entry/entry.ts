@@ -4,7 +4,25 @@ import type { Size } from '../../sizing/size.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { NumberStyle } from '../../units/number.ts';
 import type { RationalText } from '../../units/rational.ts';
-import type { Colourway, DesignUse, Joining, Section, Slot, Stand, Upright } from '../recipe.ts';
+import type { FollowOnRule } from '../../bom/follow-on.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import type {
+	AppliedPiece,
+	Colourway,
+	DesignUse,
+	ExtraLine,
+	Fixing,
+	Id,
+	Joining,
+	LineRole,
+	PlaceKind,
+	Recipe,
+	Section,
+	SizeOption,
+	Slot,
+	Stand,
+	Upright
+} from '../recipe.ts';
 
 /** A slot that is there, or one to make for a colour of the Stockroom. */
 export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
@@ -16,11 +34,19 @@ export interface SaidPattern {
 	readonly hand: 'left' | 'right';
 }
 
-export interface SaidCluster {
-	readonly count: number;
+/** One balloon as said, without its colour. */
+export interface SaidBalloon {
+	readonly kind: PlaceKind;
 	readonly nominal: Micrometres;
 	readonly size: Size;
+	readonly method: 'eye' | null;
+}
+
+export interface SaidCluster extends SaidBalloon {
+	readonly count: number;
 	readonly pattern: SaidPattern;
+	/** Places unlike the first ones; without a colour of their own they go on in the pattern. */
+	readonly others: readonly (SaidBalloon & { readonly count: number; readonly colour: ColourRef | null })[];
 	readonly side: Side;
 	readonly tier: number;
 }
@@ -54,12 +80,37 @@ export type Entry =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
 	| { readonly kind: 'section'; readonly section: SaidSection }
+	| { readonly kind: 'piece'; readonly piece: SaidPiece }
 	| {
-			readonly kind: 'extra';
-			readonly material: string;
-			readonly name: string;
-			readonly quantity: RationalText;
-	  };
+			readonly kind: 'lines';
+			/** Several are ways to do one thing. */
+			readonly lines: readonly SaidLine[];
+			readonly role: LineRole;
+			readonly swappable: boolean;
+	  }
+	| { readonly kind: 'size'; readonly size: Pick<SizeOption, 'name' | 'height' | 'by'> }
+	| { readonly kind: 'leave'; readonly slot: Id; readonly out: boolean }
+	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
+	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
+	| { readonly kind: 'rule'; readonly rule: FollowOnRule };
+
+export interface SaidPiece {
+	readonly name: string;
+	readonly what:
+		| { readonly kind: 'balloon'; readonly balloon: SaidBalloon; readonly colour: ColourRef }
+		| { readonly kind: 'material'; readonly material: string; readonly flat: Micrometres | null };
+	readonly on: AppliedPiece['on'];
+	/** Section that carries it; null is a wall. */
+	readonly section: Id | null;
+	readonly fixing: Fixing;
+}
+
+export interface SaidLine {
+	readonly material: string;
+	readonly name: string;
+	readonly quantity: RationalText;
+	readonly range: ExtraLine['range'];
+}
 
 /** What names may mean while a line is read. */
 export interface EntryContext {
@@ -70,11 +121,16 @@ export interface EntryContext {
 	/** Sections a new one may stand by, and designs it may be. */
 	readonly sections?: readonly Section[];
 	readonly designs?: readonly UsableDesign[];
+	/** The section in hand, the recipe itself and the pumps, where pieces, swaps and strokes may be said. */
+	readonly section?: Id;
+	readonly recipe?: Recipe;
+	readonly pumps?: readonly PumpProfile[];
 	readonly style: NumberStyle;
 }
 
 /** Words of the grammar: a slot cannot be called one of these. */
 export const KEYWORDS: ReadonlySet<string> = new Set([
 	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
-	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall'
+	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall', 'with', 'put', 'as', 'on',
+	'row', 'or', 'by', 'swap', 'size', 'each', 'takes'
 ]); // prettier-ignore

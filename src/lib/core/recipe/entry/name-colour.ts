@@ -26,6 +26,8 @@ export function nameColour(typed: readonly string[], context: EntryContext): Par
 	if (exact) return got({ slot: exact.id });
 	const begun = context.slots.filter((s) => s.name.toLowerCase().startsWith(said));
 	if (begun.length === 1) return got({ slot: begun[0]!.id });
+	const inRole = context.slots.filter((s) => s.role === said);
+	if (inRole.length === 1) return got({ slot: inRole[0]!.id });
 	const found = findColours(typed, context.colours);
 	const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) =>
 		found.some((f) => f.id === c)

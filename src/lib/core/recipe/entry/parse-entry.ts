@@ -1,20 +1,9 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import type { Side } from '../../geometry/layers.ts';
-import { SIDES } from '../../geometry/layers.ts';
+import { SIDES, type Side } from '../../geometry/layers.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
-import { REFUSED_OVER, safeVerdict } from '../../sizing/fill.ts';
-import { printSize, SIZE_WORDS, UNKNOWN_SIZE, type Size } from '../../sizing/size.ts';
-import {
-	formatInches,
-	inches,
-	MICROMETRES,
-	um,
-	type LengthUnit,
-	type Micrometres
-} from '../../units/length.ts';
+import type { Micrometres } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
-import { rationalText, type Rational } from '../../units/rational.ts';
-import { JOININGS, UPRIGHTS, type Joining } from '../recipe.ts';
+import { JOININGS, MOST_IN_CLUSTER, MOST_REPEATS, UPRIGHTS, type Joining } from '../recipe.ts';
 import {
 	KEYWORDS,
 	type Entry,
@@ -23,14 +12,14 @@ import {
 	type SaidLayer,
 	type SaidPattern
 } from './entry.ts';
-import { nameColour, wordsMatch } from './name-colour.ts';
+import { nameColour } from './name-colour.ts';
+import { balloonOf } from './parse-balloon.ts';
+import { leave, rule, size, swap } from './parse-choices.ts';
+import { lines } from './parse-lines.ts';
+import { piece } from './parse-piece.ts';
 import { section } from './parse-section.ts';
 import { lengthOf, Reader } from './reader.ts';
 import { CLUSTER_WORDS, isMark, isWord, tokens } from './tokens.ts';
-
-/** Most balloons in one cluster, and most layers alike in one row. */
-export const MOST_IN_CLUSTER = 12;
-export const MOST_REPEATS = 200;
 
 const START = 'Start with how many and the size on the bag, like “4 11 at 9 white”.';
 type No = ReturnType<typeof refuse>;
@@ -46,7 +35,16 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
-	const entry = section(reader) ?? upright(reader) ?? extra(reader) ?? layer(reader);
+	const entry =
+		section(reader) ??
+		upright(reader) ??
+		size(reader) ??
+		leave(reader) ??
+		swap(reader) ??
+		rule(reader) ??
+		piece(reader) ??
+		lines(reader) ??
+		layer(reader);
 	if (!entry.ok) return entry;
 	if (reader.now)
 		return refuse(
@@ -71,38 +69,6 @@ function upright(r: Reader): Parsed<Entry> | undefined {
 	const length = lengthOf(value, r.unit() ?? 'ft');
 	if (length === undefined) return refuse('too-big', `A ${kind} is between 6 in and 100 ft long.`);
 	return got({ kind: 'upright', upright: { kind, length } });
-}
-
-function extra(r: Reader): Parsed<Entry> | undefined {
-	const from = r.at;
-	const quantity = r.number();
-	const words: string[] = [];
-	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text)) words.push(r.all[r.at++]!.text);
-	if (!quantity || words.length === 0 || r.now) {
-		r.at = from;
-		return undefined;
-	}
-	const others = r.context.materials.filter((m) => m.kind !== 'latex-round');
-	const found = others.filter((m) => m.name.toLowerCase() === words.join(' '));
-	const matches = found.length > 0 ? found : others.filter((m) => wordsMatch(words, m.name));
-	if (matches.length === 1 && quantity.compare(0) > 0 && quantity.compare(10_000) <= 0) {
-		const [only] = matches;
-		return got({ kind: 'extra', material: only!.id, name: only!.name, quantity: rationalText(quantity) });
-	}
-	if (matches.length === 1) return refuse('too-big', 'An extra comes between 1 and 10,000 times.');
-	if (matches.length > 1) {
-		return refuse(
-			'ambiguous',
-			`“${shorten(words.join(' '))}” could be ${matches
-				.slice(0, 3)
-				.map((m) => m.name)
-				.join(', ')}. Type more of it.`
-		);
-	}
-	return refuse(
-		'unknown-word',
-		`After the count comes the size on the bag, like “4 11 at 9 white”. Nothing in the Stockroom is called “${shorten(words.join(' '))}”.`
-	);
 }
 
 function layer(r: Reader): Parsed<Entry> {
@@ -188,93 +154,41 @@ function clusterOf(r: Reader): Parsed<SaidCluster> {
 		);
 	}
 	r.word('x', 'of');
-	const bag = r.number();
-	if (!bag) return refuse('missing', `${n} of which size on the bag? Type ${ROUND_NOMINALS.join(', ')}.`);
-	const nominal = nominalOf(bag, r.context);
-	if (nominal === undefined) {
-		return refuse(
-			'unknown-word',
-			`There is no ${bag.valueOf()} in round. The bags say ${ROUND_NOMINALS.join(', ')}.`
-		);
-	}
-	r.unit();
-	const size = sizeOf(r, nominal);
-	if (!size.ok) return size;
+	if (r.now?.kind !== 'number')
+		return refuse('missing', `${n} of which size on the bag? Type ${ROUND_NOMINALS.join(', ')}.`);
+	const balloon = balloonOf(r);
+	if (!balloon.ok) return balloon;
 	const pattern = patternOf(r);
 	if (!pattern.ok) return pattern;
+	const others = othersOf(r, n);
+	if (!others.ok) return others;
 	const side = (r.word('front', 'back', 'left', 'right') ?? 'all') as Side;
 	const tier = r.word('tier') ? (r.number()?.valueOf() ?? -1) : 0;
 	if (![0, 1, 2].includes(tier) || !SIDES.includes(side)) return refuse('too-big', 'A tier is 0, 1 or 2.');
-	return got({ count: n, nominal, size: size.value, pattern: pattern.value, side, tier });
+	return got({ ...balloon.value, count: n, pattern: pattern.value, others: others.value, side, tier });
 }
 
-/** The bag sizes sold, and any the Stockroom lists. */
-function nominalOf(bag: Rational, { materials }: EntryContext): Micrometres | undefined {
-	const nominal = Math.round(bag.mul(MICROMETRES.in).valueOf());
-	const sold = (ROUND_NOMINALS as readonly number[]).includes(bag.valueOf());
-	const listed = materials.some((m) => m.kind === 'latex-round' && m.nominal === nominal);
-	return sold || listed ? um(nominal) : undefined;
-}
-
-function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
-	const at = r.word('at') !== undefined;
-	const word = at ? SIZE_WORDS.find((w) => r.rest().startsWith(w)) : undefined;
-	if (word) {
-		r.at += word.split(' ').length;
-		return got({ kind: 'word', word, origin: 'typed' });
+/** `with 1 11 at 7 gold`: places of the same cluster that are unlike the first ones; without a colour the pattern goes on. */
+function othersOf(r: Reader, first: number): Parsed<SaidCluster['others']> {
+	const others: SaidCluster['others'][number][] = [];
+	let all = first;
+	while (r.word('with')) {
+		const count = r.number()?.valueOf();
+		all += count ?? 0;
+		if (count === undefined || !Number.isInteger(count) || count < 1 || all > MOST_IN_CLUSTER)
+			return refuse(
+				'too-big',
+				`A cluster holds 1 to ${MOST_IN_CLUSTER} balloons. Type it like “with 1 11 at 7 gold”.`
+			);
+		r.word('x', 'of');
+		const balloon = balloonOf(r);
+		if (!balloon.ok) return balloon;
+		const words = r.words();
+		const colour = words.length === 0 ? got(null) : nameColour(words, r.context);
+		if (!colour.ok) return colour;
+		others.push({ ...balloon.value, count, colour: colour.value });
 	}
-	if (at && (r.mark('?') || r.mark('—'))) return got(UNKNOWN_SIZE);
-	if (isMark(r.now, '-') || isMark(r.now, '−')) return refuse('negative', 'A size cannot be negative.');
-	if (!at && isWord(r.next, 'times')) return got(UNKNOWN_SIZE);
-	const value = r.number();
-	if (!value)
-		return at
-			? refuse('missing', 'Sized to what? Type it like “at 9½”, “at 8 to 9”, “at 4 strokes” or “at soft”.')
-			: got(UNKNOWN_SIZE);
-	if (r.word('strokes', 'stroke')) {
-		const strokes = value.valueOf();
-		if (strokes <= 0 || strokes > 500) return refuse('too-big', 'Strokes are between ½ and 500.');
-		return got({ kind: 'strokes', strokes, pump: null, origin: 'typed' });
-	}
-	const from = r.at;
-	const second = r.word('to') || r.mark('-') || r.mark('–') ? r.number() : undefined;
-	const unit = r.unit() ?? 'in';
-	if (second && unit === 'ft') r.at = from;
-	else if (second) return rangeOf(value, second, unit, nominal);
-	else r.at = from;
-	const own = isWord(r.now, 'to') ? 'in' : (r.unit() ?? 'in');
-	const size: Size = {
-		kind: 'value',
-		um: um(Math.round(value.mul(MICROMETRES[own]).valueOf())),
-		unit: own,
-		origin: 'typed'
-	};
-	return checked(size, size.um, nominal);
-}
-
-function rangeOf(a: Rational, b: Rational, unit: LengthUnit, nominal: Micrometres): Parsed<Size> {
-	const [low, high] = [a, b].map((v) => um(Math.round(v.mul(MICROMETRES[unit]).valueOf())));
-	if (low! >= high!)
-		return refuse('too-small', 'A range goes from the smaller size to the larger, like “at 8 to 9”.');
-	return checked({ kind: 'range', low: low!, high: high!, unit, origin: 'typed' }, high!, nominal);
-}
-
-/** Refuses what no balloon of that size can be; the material's own safe diameter is judged by the checker. */
-export function checked(size: Size, diameter: Micrometres, nominal: Micrometres): Parsed<Size> {
-	const bag = formatInches(nominal);
-	if (diameter < nominal * 0.2) {
-		return refuse(
-			'too-small',
-			`${printSize(size)} is next to nothing for a ${bag}. Check the size, or take a smaller balloon.`
-		);
-	}
-	if (safeVerdict(diameter, nominal) !== 'refused') return got(size);
-	const larger = ROUND_NOMINALS.find((n) => inches(n) * REFUSED_OVER >= diameter && inches(n) >= diameter);
-	const instead = larger ? ` Take a ${larger}.` : ' No round comes that large.';
-	return refuse(
-		'refused',
-		`A ${bag} cannot be sized to ${printSize(size)} in: it is safe up to ${bag} in.${instead}`
-	);
+	return got(others);
 }
 
 function patternOf(r: Reader): Parsed<SaidPattern> {

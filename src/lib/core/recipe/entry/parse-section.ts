@@ -1,8 +1,10 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
+import { designUse } from '../build.ts';
 import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
 import { KEYWORDS, type Entry } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
+import { rowOf } from './parse-piece.ts';
 import { lengthOf, type Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
 
@@ -54,6 +56,14 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 			if (gap === undefined)
 				return refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.');
 			stand = { ...stand, gap };
+		} else if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) {
+			r.at++;
+			const host = sections.find((s) => s.id === stand.by);
+			if (!host || stand.how === 'on top')
+				return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
+			const row = rowOf(r, host);
+			if (!row.ok) return row;
+			stand = { ...stand, layer: row.value.layer.id };
 		} else if (r.word('at')) {
 			const value = r.number();
 			const height = value && lengthOf(value, r.unit() ?? 'ft');
@@ -65,10 +75,7 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 		} else break;
 	}
 	const [design] = used;
-	const structure =
-		verb === 'use'
-			? { structure: { kind: 'design' as const, design: design!.id, quantity: '1', colourway: null } }
-			: {};
+	const structure = verb === 'use' ? { structure: designUse(design!.id) } : {};
 	return got({
 		kind: 'section',
 		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, ...structure }

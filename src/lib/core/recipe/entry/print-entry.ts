@@ -1,35 +1,59 @@
 import { printSize } from '../../sizing/size.ts';
+import { runsOf, type PlaceRun } from '../../structures/stack.ts';
 import { formatInches } from '../../units/length.ts';
 import type { Pattern } from '../pattern.ts';
-import type { Cluster, Layer, Slot } from '../recipe.ts';
+import type { Cluster, Layer, Place, Slot } from '../recipe.ts';
 
-/** A layer as the entry line would be given it: parsing it back gives the same layer. Clusters of unlike places print their first. */
+/** A layer as the entry line would be given it: parsing it back gives the same layer. */
 export function printLayer(layer: Layer, slots: readonly Slot[]): string {
-	const clusters = layer.clusters.map((cluster) => `${printCluster(cluster)} ${printPlace(cluster, slots)}`);
 	const tail = [
 		layer.repeat > 1 ? `×${layer.repeat}` : '',
 		layer.turn === 'none' ? 'straight' : '',
 		layer.joining ? `joined ${layer.joining}` : ''
 	];
-	return [clusters.join(' + '), ...tail].filter(Boolean).join(' ');
+	return [layer.clusters.map((c) => printCluster(c, slots)).join(' + '), ...tail].filter(Boolean).join(' ');
 }
 
-/** `4 × 11 at 9½`; a size nobody said is left out. */
-export function printCluster({ places }: Cluster): string {
-	const [first] = places;
+/** `3 × 11 at 9½ main with 1 × 11 at 7 pop`; a size nobody said is left out. */
+function printCluster(cluster: Cluster, slots: readonly Slot[]): string {
+	const [first, ...others] = runsOf(cluster);
 	if (!first) return '';
-	const size = first.size.kind === 'unknown' ? '' : ` at ${printSize(first.size)}`;
-	return `${places.length} × ${formatInches(first.nominal)}${size}`;
+	const own = first.place.slot;
+	const colours = own === null ? printPattern(cluster.pattern, slots) : nameOf(own, slots);
+	const rest = others.map(({ place, count }) => {
+		const colour = place.slot === null ? '' : ` ${nameOf(place.slot, slots)}`;
+		return ` with ${count} × ${printBalloon(place)}${colour}`;
+	});
+	const side = cluster.side === 'all' ? '' : ` ${cluster.side}`;
+	return `${countAndBalloon(first)} ${colours}${rest.join('')}${side}${cluster.tier > 0 ? ` tier ${cluster.tier}` : ''}`;
 }
 
-function printPlace(cluster: Cluster, slots: readonly Slot[]): string {
-	const side = cluster.side === 'all' ? '' : ` ${cluster.side}`;
-	return `${printPattern(cluster.pattern, slots)}${side}${cluster.tier > 0 ? ` tier ${cluster.tier}` : ''}`;
+const countAndBalloon = ({ place, count }: PlaceRun): string => `${count} × ${printBalloon(place)}`;
+
+/** `11 at 9½`, `6 hearts at 5 by eye`. */
+export function printBalloon({
+	nominal,
+	size,
+	method,
+	kind
+}: Pick<Place, 'nominal' | 'size' | 'method' | 'kind'>): string {
+	const heart = kind === 'latex-heart' ? ' hearts' : '';
+	const at = size.kind === 'unknown' ? '' : ` at ${printSize(size)}`;
+	return `${formatInches(nominal)}${heart}${at}${method === 'eye' ? ' by eye' : ''}`;
 }
+
+/** What a row says first: its first cluster, without colours. */
+export function printShort(cluster: Cluster): string {
+	const runs = runsOf(cluster);
+	return runs.map(countAndBalloon).join(' with ');
+}
+
+const nameOf = (id: string, slots: readonly Slot[]): string =>
+	slots.find((s) => s.id === id)?.name ?? 'no slot';
 
 /** `spiral left main / pop`, in slot names. */
 export function printPattern(pattern: Pattern, slots: readonly Slot[]): string {
-	const name = (id: string) => slots.find((s) => s.id === id)?.name ?? 'no slot';
+	const name = (id: string) => nameOf(id, slots);
 	switch (pattern.kind) {
 		case 'same':
 			return name(pattern.slot);

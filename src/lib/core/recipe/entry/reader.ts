@@ -1,6 +1,6 @@
 import { MICROMETRES, um, type LengthUnit, type Micrometres } from '../../units/length.ts';
 import type { Rational } from '../../units/rational.ts';
-import type { EntryContext } from './entry.ts';
+import { KEYWORDS, type EntryContext } from './entry.ts';
 import { isMark, isWord, type Token } from './tokens.ts';
 
 const UNITS: Readonly<Record<string, LengthUnit>> = {
@@ -41,6 +41,20 @@ export class Reader {
 	mark(mark: string): boolean {
 		const found = isMark(this.now, mark);
 		if (found) this.at++;
+		return found;
+	}
+	/** Several words in a row, or nothing. */
+	phrase(phrase: string): boolean {
+		const words = phrase.split(' ');
+		if (!words.every((w, i) => isWord(this.all[this.at + i], w))) return false;
+		this.at += words.length;
+		return true;
+	}
+	/** Words of a name, up to one of these, a keyword or something that is no word. */
+	words(...until: string[]): string[] {
+		const found: string[] = [];
+		while (this.now?.kind === 'word' && !KEYWORDS.has(this.now.text) && !until.includes(this.now.text))
+			found.push(this.all[this.at++]!.text);
 		return found;
 	}
 	number(): Rational | undefined {

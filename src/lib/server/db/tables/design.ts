@@ -39,6 +39,10 @@ export const design = sqliteTable(
 	]
 );
 
+/** What made a version be kept. */
+export const KEPT_HOW = ['button', 'leaving', 'going back'] as const;
+export type KeptHow = (typeof KEPT_HOW)[number];
+
 /** A kept version. Immutable: a trigger refuses changes. What the Shelf, other designs and quotes read. */
 export const designVersion = sqliteTable(
 	'design_version',
@@ -50,12 +54,32 @@ export const designVersion = sqliteTable(
 		number: integer().notNull(),
 		/** Read only through `recipeSchema`. */
 		recipe: text({ mode: 'json' }).$type<unknown>().notNull(),
+		/** Kept by the button, by leaving the Bench, or before going back to another version. */
+		how: text({ enum: KEPT_HOW }).notNull().default('button'),
 		keptAt: integer('kept_at', { mode: 'timestamp_ms' }).notNull()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		foreignKey({ columns: [t.workspaceId, t.designId], foreignColumns: [design.workspaceId, design.id] }),
 		uniqueIndex('design_version_number').on(t.workspaceId, t.designId, t.number)
+	]
+);
+
+/** The name an owner gives a kept version; the version itself never changes. */
+export const versionName = sqliteTable(
+	'version_name',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		versionId: text('version_id').notNull(),
+		name: text().notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.versionId] }),
+		foreignKey({
+			columns: [t.workspaceId, t.versionId],
+			foreignColumns: [designVersion.workspaceId, designVersion.id]
+		}),
+		check('version_name_length', sql`length(${t.name}) BETWEEN 1 AND 80`)
 	]
 );
 

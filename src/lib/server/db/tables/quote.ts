@@ -82,6 +82,8 @@ export const quoteLine = sqliteTable(
 		versionId: text('version_id').notNull(),
 		/** A colourway of that version; null takes its first. */
 		colourwayId: text('colourway_id'),
+		/** A size option of that version; null is as it stands. */
+		sizeId: text('size_id'),
 		quantity: integer().notNull()
 	},
 	(t) => [

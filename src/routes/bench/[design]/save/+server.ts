@@ -23,6 +23,6 @@ export const POST: RequestHandler = async ({ request, locals, params }) => {
 		const { recipe, revision } = outcome.theirs;
 		return json({ message: 'It was changed somewhere else.', theirs: { recipe, revision } }, { status: 409 });
 	}
-	if (read.value.keep) await locals.repos.designs.keep(params.design, now);
+	if (read.value.keep) await locals.repos.designs.keep(params.design, now, 'leaving');
 	return json({ revision: outcome.revision });
 };

@@ -1,0 +1,109 @@
+import { Matrix, solve } from 'ml-matrix';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { designUse, newSection } from '../recipe/build.ts';
+import { chooseLine, linesIn } from '../recipe/edit-lines.ts';
+import type { RecipeDraft } from '../recipe/edit.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { tally } from '../tally/tally.ts';
+import { rational } from '../units/rational.ts';
+import { countDesigns } from './explode.ts';
+
+const count = (recipe: Recipe) =>
+	tally(recipe, null, 1, { catalogue: studio, rates, library: () => undefined });
+const used = (recipe: Recipe) =>
+	Object.fromEntries(count(recipe).bill.lines.map((l) => [`${l.label}/${l.role}`, l.used.valueOf()]));
+const base = '4 11 at 9 white';
+
+describe('lines that are more than a count', () => {
+	test('optional: counted while it is taken', () => {
+		const recipe = design('d', base, '1 fairy lights optional');
+		expect(used(recipe)['fairy lights/always']).toBeUndefined();
+		linesIn(recipe as RecipeDraft)[0]!.taken = true;
+		expect(used(recipe)['fairy lights/always']).toBe(1);
+	});
+	test('an alternative: one of them, the first until another is chosen; two at once disagree', () => {
+		const recipe = design('d', base, '1 stand or 3 fairy lights');
+		expect(used(recipe)).toMatchObject({ 'stand/always': 1 });
+		expect(used(recipe)).not.toHaveProperty('fairy lights/always');
+		const [, lights] = linesIn(recipe as RecipeDraft);
+		chooseLine(recipe as RecipeDraft, lights!.id);
+		expect(used(recipe)).toMatchObject({ 'fairy lights/always': 3 });
+		for (const line of linesIn(recipe as RecipeDraft)) line.taken = true;
+		const finding = count(recipe).findings.find((f) => f.code === 'conflict')!;
+		expect(finding.say).toMatch(/both stand and fairy lights are taken/);
+		expect(finding.remedy).toMatchObject({ act: { kind: 'choose' } });
+	});
+	test('an estimate: the middle is counted, its ends are what the cost may come to', () => {
+		const { cost, bill } = count(design('d', base, '2 to 4 fairy lights'));
+		const line = bill.lines.find((l) => l.label === 'fairy lights')!;
+		expect([line.used, line.estimate!.low, line.estimate!.high].map((v) => v.valueOf())).toEqual([3, 2, 4]);
+		// One more or one less at 6.50.
+		expect(cost.spread).toMatchObject({ less: { minor: 650 }, more: { minor: 650 } });
+		expect(count(design('d', base)).cost.spread).toBeNull();
+	});
+	test.each([
+		['taken along', 1],
+		['reused', 0],
+		['left over', 0]
+	])('%s: on the list, no part of the cost', (role, toBuy) => {
+		const [plain, more] = [design('d', base), design('d', base, `1 fairy lights ${role}`)].map(count);
+		expect(more!.bill.lines.find((l) => l.label === 'fairy lights')).toMatchObject({ toBuy });
+		expect(more!.cost.materialsTotal).toEqual(plain!.cost.materialsTotal);
+		expect(more!.cost.aside.map((l) => [l.label, l.amount?.minor])).toEqual([['fairy lights', 650]]);
+	});
+	test('two lines of one thing for one section that say two numbers disagree', () => {
+		const recipe = design('d', base, '2 fairy lights', '3 fairy lights');
+		for (const line of linesIn(recipe as RecipeDraft)) line.serves = [recipe.sections[0]!.id];
+		expect(count(recipe).findings.map((f) => f.code)).toContain('conflict');
+	});
+	test('a rule of the design stands in for the workspace’s of that count, and for no other', () => {
+		const recipe = design('d', base, 'each floor contact takes 2 patch');
+		expect(used(recipe)['patch/always']).toBe(8);
+		expect(count(recipe).bill.lines.find((l) => l.label === 'patch')!.toBuy).toBe(8);
+	});
+});
+
+/**
+ * How many of each design there are, x = (I − Uᵀ)⁻¹ e with U the uses: the input-output model (published: Leontief 1936,
+ * from memory), solved by a general linear algebra library.
+ */
+describe('nested explosion against a matrix solution', () => {
+	test('any nest without a cycle comes to the same counts', () => {
+		const uses = fc.array(fc.array(fc.nat(3), { minLength: 7, maxLength: 7 }), {
+			minLength: 7,
+			maxLength: 7
+		});
+		fc.assert(
+			fc.property(uses, (table) => {
+				const n = table.length;
+				const designs = table.map((row, i): Recipe => ({
+					...design(`d${i}`, base),
+					sections: [
+						...design(`d${i}`, base).sections,
+						// Only later designs are used: no cycle. One use of each half is said as the times of its section.
+						...row.flatMap((times, j) =>
+							j > i && times > 0
+								? [{ ...newSection(`u${j}`, `d${j}`, designUse(`d${j}`, '1/2')), times }]
+								: []
+						)
+					]
+				}));
+				const library = (id: string) => designs[Number(id.slice(1))];
+				const wanted = { recipe: designs[0]!, colourway: null, quantity: rational(2) };
+				const counts = new Map(
+					countDesigns(wanted, library).map((c) => [c.recipe.name, c.quantity.valueOf()])
+				);
+				const identity = Matrix.eye(n, n);
+				const used = new Matrix(table.map((row, i) => row.map((times, j) => (j > i ? times / 2 : 0))));
+				const solution = solve(
+					Matrix.sub(identity, used.transpose()),
+					Matrix.columnVector([2, ...Array<number>(n - 1).fill(0)])
+				);
+				for (let i = 0; i < n; i++) expect(counts.get(`d${i}`) ?? 0).toBeCloseTo(solution.get(i, 0), 6);
+			}),
+			{ numRuns: 60 }
+		);
+	});
+});

@@ -1,0 +1,129 @@
+import { buildLayer, emptyStack, newLine, newPlace, newSection, type NewId } from './build.ts';
+import {
+	addExtra,
+	addSection,
+	addSlots,
+	insertLayer,
+	stackOf,
+	stacksIn,
+	swapSlots,
+	type Mutable,
+	type RecipeDraft
+} from './edit.ts';
+import { addPiece } from './edit-pieces.ts';
+import type { Entry } from './entry/entry.ts';
+import { exchange } from './swap.ts';
+import type { AppliedPiece, Recipe, SizeOption } from './recipe.ts';
+
+/** Where what was said goes. */
+export interface EntryPlace {
+	/** Section whose stack takes layers and uprights; without one, the newest stack. */
+	readonly section?: string | undefined;
+	/** Place in it, 0 lowest; without one, on top. */
+	readonly index?: number;
+	readonly colourway?: string;
+}
+
+/**
+ * Does what a line of the entry line says to a recipe, as one edit.
+ * @returns the section it made, for the next lines to go there
+ */
+export function applyEntry(
+	recipe: RecipeDraft,
+	entry: Entry,
+	place: EntryPlace,
+	newId: NewId
+): string | undefined {
+	switch (entry.kind) {
+		case 'layer': {
+			const stack =
+				place.section === undefined ? stacksIn(recipe as Recipe).at(-1)?.section.id : place.section;
+			const own = stackOf(recipe, stack);
+			if (!own) return undefined;
+			const built = buildLayer(entry.layer, own.squash, newId);
+			insertLayer(recipe, place.index ?? own.layers.length, built, stack);
+			return undefined;
+		}
+		case 'upright': {
+			const stack = place.section ?? stacksIn(recipe as Recipe).at(-1)?.section.id;
+			const own = stackOf(recipe, stack);
+			if (own) Object.assign(own.upright, entry.upright);
+			return undefined;
+		}
+		case 'section': {
+			const { name, structure, ...where } = entry.section;
+			const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
+			addSection(recipe, section);
+			return section.structure.kind === 'stack' ? section.id : undefined;
+		}
+		case 'lines': {
+			const group =
+				entry.lines.length > 1
+					? entry.lines
+							.map((l) => l.name)
+							.join(' or ')
+							.slice(0, 80)
+					: null;
+			entry.lines.forEach(({ material, quantity, range }, i) => {
+				const line = newLine(newId(), material, quantity);
+				const choice = group === null ? null : { group, when: '' };
+				const { role, swappable } = entry;
+				const taken = group === null ? role !== 'optional' : i === 0;
+				addExtra(recipe, { ...line, range, role, swappable, choice, taken }, newId);
+			});
+			return undefined;
+		}
+		case 'piece': {
+			const { what, section, ...said } = entry.piece;
+			const slotOf = () => {
+				if (what.kind !== 'balloon') return '';
+				if ('slot' in what.colour) return what.colour.slot;
+				const slot = { id: newId(), name: what.colour.name, role: null };
+				addSlots(recipe, { newSlots: [{ slot, colour: what.colour.colour }] });
+				return slot.id;
+			};
+			const piece: AppliedPiece = {
+				...said,
+				id: newId(),
+				each: '1',
+				swappable: false,
+				what:
+					what.kind === 'material'
+						? what
+						: {
+								kind: 'balloon',
+								balloon: {
+									...newPlace(newId(), what.balloon.nominal, what.balloon.size),
+									kind: what.balloon.kind,
+									method: what.balloon.method,
+									slot: slotOf()
+								}
+							}
+			};
+			addPiece(recipe, piece, section, newId);
+			return undefined;
+		}
+		case 'size': {
+			const size: SizeOption = { id: newId(), swaps: {}, parts: {}, ...entry.size };
+			recipe.sizes.push(size as Mutable<SizeOption>);
+			return undefined;
+		}
+		case 'leave': {
+			const way = recipe.colourways.find((c) => c.id === place.colourway) ?? recipe.colourways[0]!;
+			way.without = way.without.filter((s) => s !== entry.slot);
+			if (entry.out) way.without.push(entry.slot);
+			return undefined;
+		}
+		case 'swap slots':
+			swapSlots(recipe, place.colourway ?? recipe.colourways[0]!.id, entry.slots);
+			return undefined;
+		case 'exchange':
+			recipe.sections = exchange(recipe as Recipe, entry.element, entry.to).sections as Mutable<
+				Recipe['sections']
+			>;
+			return undefined;
+		case 'rule':
+			recipe.rules = [...recipe.rules.filter((r) => r.of !== entry.rule.of), { ...entry.rule }];
+			return undefined;
+	}
+}

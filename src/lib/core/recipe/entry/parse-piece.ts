@@ -1,0 +1,133 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import type { Side } from '../../geometry/layers.ts';
+import { shorten } from '../../units/number.ts';
+import { FIXINGS, type Fixing, type Host, type Id, type Layer, type Section } from '../recipe.ts';
+import type { Entry, SaidPiece } from './entry.ts';
+import { findMaterial } from './find-material.ts';
+import { nameColour, wordsMatch } from './name-colour.ts';
+import { balloonOf } from './parse-balloon.ts';
+import { lengthOf, type Reader } from './reader.ts';
+import { isWord } from './tokens.ts';
+
+/**
+ * `put 2 5 at 4 white as eyes on row 3 front with strip`; `put 1 foil star on column top row`; several tiers:
+ * `put 3 5 at 3 white as spots on row 4, 5 on row 5`. Rows are counted from the floor, as they stand on the screen.
+ */
+export function piece(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('put')) return undefined;
+	const count = wholeCount(r);
+	if (count === undefined)
+		return refuse('missing', 'How many pieces? Start like “put 2 5 at 4 white on row 3 front”.');
+	const what = thing(r);
+	if (!what.ok) return what;
+	const name = r.word('as') ? r.words('on', 'with').join(' ') : what.value.name;
+	if (name === '') return refuse('missing', 'Name the piece after “as”, like “as eyes”.');
+	const hosts: { host: Host; count: number; section: Id | null }[] = [];
+	for (let n: number | undefined = count; n !== undefined; n = r.mark(',') ? wholeCount(r) : undefined) {
+		const host = hostOf(r, hosts.at(-1)?.section ?? null);
+		if (!host.ok) return host;
+		hosts.push({ ...host.value, count: n });
+	}
+	const section = hosts[0]!.section;
+	if (hosts.some((h) => h.section !== section))
+		return refuse('refused', 'Pieces of one line sit on one section. Say the others on a line of their own.');
+	let fixing: Fixing = 'strip';
+	if (r.word('with')) {
+		const rest = r.rest();
+		const found = [...FIXINGS].sort((a, b) => b.length - a.length).find((f) => rest.startsWith(f));
+		if (!found) return refuse('unknown-word', `A piece is fixed with ${FIXINGS.join(', ')}.`);
+		r.at += found.split(' ').length;
+		fixing = found;
+	}
+	const on = hosts.map(({ host, count: n }) => ({ host, count: n }));
+	return got({ kind: 'piece', piece: { name, what: what.value.what, on, section, fixing } });
+}
+
+function wholeCount(r: Reader): number | undefined {
+	const from = r.at;
+	const count = r.number()?.valueOf();
+	if (count !== undefined && Number.isInteger(count) && count >= 1 && count <= 200) return count;
+	r.at = from;
+	return undefined;
+}
+
+function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
+	if (r.now?.kind === 'number') {
+		const balloon = balloonOf(r);
+		if (!balloon.ok) return balloon;
+		const words = r.words('as', 'on', 'with');
+		if (words.length === 0)
+			return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
+		const colour = nameColour(words, r.context);
+		if (!colour.ok) return colour;
+		return got({
+			name: words.join(' '),
+			what: { kind: 'balloon', balloon: balloon.value, colour: colour.value }
+		});
+	}
+	const found = findMaterial(r.words('as', 'on', 'with'), r.context.materials);
+	if (!found.ok) return found;
+	const { id, name, kind, nominal } = found.value;
+	return got({
+		name,
+		what: { kind: 'material', material: id, flat: kind.startsWith('foil') ? nominal : null }
+	});
+}
+
+/** @param same the section the last host was in: `, 5 on row 5` goes on there */
+function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | null }> {
+	if (!r.word('on'))
+		return refuse('missing', 'What does it sit on? Say “on row 3 front”, “on top row” or “on wall at 5 ft”.');
+	if (r.word('wall')) {
+		const value = r.word('at') ? r.number() : undefined;
+		const height = value && lengthOf(value, r.unit() ?? 'ft');
+		if (height === undefined)
+			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
+		return got({ host: { on: 'wall', height, across: 0 }, section: null });
+	}
+	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	const stacks = (r.context.sections ?? []).filter((s) => s.structure.kind === 'stack');
+	const host =
+		words.length > 0
+			? (stacks.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				stacks.find((s) => wordsMatch(words, s.name)))
+			: (stacks.find((s) => s.id === same) ?? stacks.find((s) => s.id === r.context.section) ?? stacks[0]);
+	if (!host)
+		return refuse(
+			'unknown-word',
+			words.length > 0
+				? `There is no section “${shorten(words.join(' '))}” with rows.`
+				: 'There is no row to put it on yet. Say a layer first.'
+		);
+	return onRow(r, host);
+}
+
+function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }> {
+	const row = rowOf(r, section);
+	if (!row.ok) return row;
+	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
+	const { id: layer } = row.value.layer;
+	return got({
+		host: { on: 'layer', layer, side: side === 'round' ? 'all' : side },
+		section: section.id
+	});
+}
+
+/** `row 3` or `top row` of a section, counted from the floor. */
+export function rowOf(r: Reader, section: Section): Parsed<{ layer: Layer }> {
+	const layers = section.structure.kind === 'stack' ? section.structure.layers : [];
+	let at: number | undefined;
+	if (r.word('top')) {
+		r.word('row');
+		at = layers.length;
+	} else if (r.word('row')) at = r.number()?.valueOf();
+	if (at === undefined)
+		return refuse(
+			'missing',
+			`On which row of ${section.name}? Count from the floor, like “on row 3”, or “on top row”.`
+		);
+	const layer = layers[at - 1];
+	if (layer) return got({ layer });
+	const rows = `${layers.length} ${layers.length === 1 ? 'row' : 'rows'}`;
+	return refuse('too-big', `${section.name} has ${rows}: there is no row ${at}.`);
+}

@@ -1,0 +1,58 @@
+import type { PumpProfile } from '../sizing/strokes.ts';
+import { exchange } from './swap.ts';
+import { scaleToHeight } from './scale.ts';
+import { toHeight } from './to-height.ts';
+import { withoutSlots } from './without.ts';
+import type { Id, Recipe, SizeOption } from './recipe.ts';
+
+/** Which of the things a design can be is meant. */
+export interface Choice {
+	readonly colourway: Id | null;
+	readonly size: Id | null;
+}
+
+export interface Resolved {
+	/** The design as it is built: size option applied, slots left out taken away. */
+	readonly recipe: Recipe;
+	/** What had to give way, in words: balloons that moved to another bag, things that did not grow. */
+	readonly notes: readonly string[];
+}
+
+const NO_PUMPS: readonly PumpProfile[] = [];
+const kept = new WeakMap<Recipe, Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>>();
+
+/**
+ * A design in one colourway and size, as it is built. Recipes never change, so the last outcome is kept for each;
+ * a design without size and with every slot in place is itself.
+ */
+export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProfile[] = NO_PUMPS): Resolved {
+	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
+	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
+	const out = colourway?.without ?? [];
+	if (!size && out.length === 0) return { recipe, notes: [] };
+	const byChoice =
+		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
+	kept.set(recipe, byChoice);
+	const key = `${colourway?.id ?? ''}/${size?.id ?? ''}`;
+	const had = byChoice.get(key);
+	if (had && had.pumps === pumps) return had.resolved;
+	const closed = withoutSlots(recipe, new Set(out));
+	const resolved = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
+	byChoice.set(key, { pumps, resolved });
+	return resolved;
+}
+
+/** The design in one of its sizes: swaps first, then the sizes of its parts, then its height. */
+function inSize(recipe: Recipe, size: SizeOption, pumps: readonly PumpProfile[]): Resolved {
+	const swapped = Object.entries(size.swaps).reduce((r, [element, to]) => exchange(r, element, to), recipe);
+	const sections = swapped.sections.map((s) => {
+		const part = size.parts[s.id];
+		return part !== undefined && s.structure.kind === 'design'
+			? { ...s, structure: { ...s.structure, size: part } }
+			: s;
+	});
+	const parts = { ...swapped, sections };
+	if (size.height === null) return { recipe: parts, notes: [] };
+	if (size.by === 'layers') return { recipe: toHeight(parts, size.height / 1000, pumps).recipe, notes: [] };
+	return scaleToHeight(parts, size.height / 1000, pumps);
+}

@@ -1,0 +1,136 @@
+import { slotAt, slotsOf, type Pattern } from './pattern.ts';
+import type { AppliedPiece, Cluster, Id, Layer, Recipe, Section } from './recipe.ts';
+
+/**
+ * A design with slots left out. What they colour goes: rows of one colour, rings and blocks of a row, places of a
+ * list, applied pieces; and pieces whose host is gone. What follows closes up: the stack comes down, the ring draws
+ * together. Of a spiral or a checker the other strands take the places over, for a hole would let the ring collapse.
+ */
+export function withoutSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
+	if (out.size === 0) return recipe;
+	const sections = recipe.sections.map((section): Section => {
+		const { structure } = section;
+		if (structure.kind !== 'stack') return section;
+		const layers = structure.layers.flatMap((layer) => layerWithout(layer, out));
+		return { ...section, structure: { ...structure, layers } };
+	});
+	const rows = new Set<Id>();
+	const places = new Set<Id>();
+	for (const { structure } of sections) {
+		if (structure.kind !== 'stack') continue;
+		for (const layer of structure.layers) {
+			rows.add(layer.id);
+			for (const place of layer.clusters.flatMap((c) => c.places)) places.add(place.id);
+		}
+	}
+	const had = new Set(recipe.sections.flatMap(rowsOf));
+	return {
+		...recipe,
+		sections: sections.map((section) => {
+			const { structure, stand } = section;
+			const gone = stand.layer !== null && had.has(stand.layer) && !rows.has(stand.layer);
+			const standing = gone ? { ...section, stand: { ...stand, layer: null } } : section;
+			if (structure.kind !== 'applied') return standing;
+			const pieces = piecesWithout(structure.pieces, out, (host) =>
+				host.on === 'layer'
+					? rows.has(host.layer) || !had.has(host.layer)
+					: host.on !== 'place' || places.has(host.place)
+			);
+			return { ...standing, structure: { ...structure, pieces } };
+		})
+	};
+}
+
+const rowsOf = ({ structure }: Section): Id[] =>
+	structure.kind === 'stack' ? structure.layers.map((l) => l.id) : [];
+
+function piecesWithout(
+	pieces: readonly AppliedPiece[],
+	out: ReadonlySet<Id>,
+	isThere: (host: AppliedPiece['on'][number]['host']) => boolean
+): AppliedPiece[] {
+	let left = pieces.flatMap((piece) => {
+		if (piece.what.kind === 'balloon' && out.has(piece.what.balloon.slot)) return [];
+		const on = piece.on.filter(({ host }) => isThere(host));
+		return on.length === 0 ? [] : [{ ...piece, on }];
+	});
+	// A piece that sat on one of those goes with it, and so on outwards.
+	for (;;) {
+		const ids = new Set(left.map((p) => p.id));
+		const next = left.flatMap((piece) => {
+			const on = piece.on.filter(({ host }) => host.on !== 'piece' || ids.has(host.piece));
+			return on.length === 0 ? [] : on.length === piece.on.length ? [piece] : [{ ...piece, on }];
+		});
+		if (next.length === left.length) return next;
+		left = next;
+	}
+}
+
+function layerWithout(layer: Layer, out: ReadonlySet<Id>): Layer[] {
+	const [only] = layer.clusters;
+	const rings =
+		layer.clusters.length === 1 && only ? ringsWithout(only.pattern, layer.repeat, out) : undefined;
+	if (rings && only) {
+		if (rings.repeat === 0) return [];
+		const places = only.places.filter((p) => p.slot === null || !out.has(p.slot));
+		return places.length === 0
+			? []
+			: [{ ...layer, repeat: rings.repeat, clusters: [{ ...only, pattern: rings.pattern, places }] }];
+	}
+	const clusters = layer.clusters.flatMap((cluster) => clusterWithout(cluster, out));
+	return clusters.length === 0 ? [] : [{ ...layer, clusters }];
+}
+
+/** Rings and blocks of a row of one cluster: whole rings go. Undefined for patterns that colour within a ring. */
+function ringsWithout(
+	pattern: Pattern,
+	repeat: number,
+	out: ReadonlySet<Id>
+): { pattern: Pattern; repeat: number } | undefined {
+	if (pattern.kind !== 'rings' && pattern.kind !== 'blocks') return undefined;
+	if (slotsOf(pattern).every((s) => !out.has(s))) return { pattern, repeat };
+	const left = Array.from({ length: repeat }, (_, ringOfRow) =>
+		slotAt(pattern, { place: 0, ringOfRow, ringOfStack: 0 })
+	).filter((slot) => !out.has(slot));
+	if (pattern.kind === 'rings') {
+		const slots = pattern.slots.filter((s) => !out.has(s));
+		return {
+			pattern: { kind: 'rings', slots: slots.length > 0 ? slots : pattern.slots },
+			repeat: left.length
+		};
+	}
+	const blocks = pattern.blocks.filter((b) => !out.has(b.slot));
+	return {
+		pattern: { kind: 'blocks', blocks: blocks.length > 0 ? blocks : pattern.blocks },
+		repeat: left.length
+	};
+}
+
+function clusterWithout(cluster: Cluster, out: ReadonlySet<Id>): Cluster[] {
+	const { pattern } = cluster;
+	const strands = slotsOf(pattern).filter((s) => !out.has(s));
+	// The places of a list keep their own colour: each that stays says it itself.
+	const named =
+		pattern.kind === 'list'
+			? cluster.places.map((place, at) => ({
+					...place,
+					slot: place.slot ?? slotAt(pattern, { place: at, ringOfRow: 0, ringOfStack: 0 })
+				}))
+			: cluster.places;
+	const places = named.filter((p) => (p.slot === null ? strands.length > 0 : !out.has(p.slot)));
+	if (places.length === 0) return [];
+	return [{ ...cluster, places, pattern: strands.length > 0 ? thinned(pattern, out, strands) : pattern }];
+}
+
+function thinned(pattern: Pattern, out: ReadonlySet<Id>, strands: readonly Id[]): Pattern {
+	switch (pattern.kind) {
+		case 'same':
+			return pattern;
+		case 'blocks':
+			return { kind: 'blocks', blocks: pattern.blocks.filter((b) => !out.has(b.slot)) };
+		case 'list':
+			return { kind: 'list', slots: strands };
+		default:
+			return { ...pattern, slots: pattern.slots.filter((s) => !out.has(s)) };
+	}
+}

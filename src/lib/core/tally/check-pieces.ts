@@ -1,0 +1,107 @@
+import type { Rates } from '../cost/rates.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { AppliedPiece, ExtraLine, Fixing, Recipe } from '../recipe/recipe.ts';
+import type { Assembly } from '../structures/assemble.ts';
+import { rational } from '../units/rational.ts';
+import type { Finding } from './finding.ts';
+
+/** Fixings that stick straight on what they hold. */
+const STICKS: ReadonlySet<Fixing> = new Set<Fixing>(['strip', 'dash', 'glue']);
+
+/** What is wrong or worth a look in applied pieces and lines. */
+export function checkPieces(
+	recipe: Recipe,
+	assembly: Assembly,
+	{ catalogue }: { catalogue: Catalogue; rates: Rates }
+): Finding[] {
+	const pieces = recipe.sections.flatMap(({ structure }) =>
+		structure.kind === 'applied' ? structure.pieces : []
+	);
+	const lines = recipe.sections.flatMap(({ structure }) =>
+		structure.kind === 'extras' ? structure.lines : []
+	);
+	return [
+		...pieces.flatMap((piece) => checkPiece(piece, pieces, assembly, catalogue)),
+		...disagreeing(lines, catalogue)
+	];
+}
+
+function checkPiece(
+	piece: AppliedPiece,
+	pieces: readonly AppliedPiece[],
+	{ lost }: Assembly,
+	catalogue: Catalogue
+): Finding[] {
+	const findings: Finding[] = [];
+	if (lost.includes(piece.id)) {
+		findings.push({
+			code: 'host-lost',
+			level: 'watch',
+			say: `${piece.name}: what it was fixed to is not there any more. Choose another row for it, or take it out.`,
+			why: 'It is still counted and paid for, and the picture cannot show it.'
+		});
+	}
+	const printed = (material: string | null) => {
+		const found = material === null ? undefined : catalogue.materials.get(material);
+		return (
+			found !== undefined &&
+			found.kind.startsWith('foil') &&
+			catalogue.colours.get(found.colour ?? '')?.finish === 'printed'
+		);
+	};
+	const onPrinted =
+		(piece.what.kind === 'material' && printed(piece.what.material)) ||
+		piece.on.some(({ host }) => {
+			const under = host.on === 'piece' ? pieces.find((p) => p.id === host.piece) : undefined;
+			return under?.what.kind === 'material' && printed(under.what.material);
+		});
+	if (onPrinted && STICKS.has(piece.fixing)) {
+		findings.push({
+			code: 'printed-foil',
+			level: 'watch',
+			say: `${piece.name}: adhesive straight on printed foil lifts the print. Put a tape patch first, then the strip.`,
+			why: 'The print comes off with the strip, and the piece with it.',
+			remedy: {
+				label: 'Patch first',
+				act: { kind: 'fixing', piece: piece.id, fixing: 'patch and strip' }
+			}
+		});
+	}
+	return findings;
+}
+
+/** Choices answered twice, and lines that say two numbers of one thing for one section. */
+function disagreeing(lines: readonly ExtraLine[], catalogue: Catalogue): Finding[] {
+	const findings: Finding[] = [];
+	const nameOf = (line: ExtraLine) =>
+		catalogue.materials.get(line.material)?.name ?? 'something not in stock';
+	const groups = new Set(lines.flatMap((l) => l.choice?.group ?? []));
+	for (const group of groups) {
+		const taken = lines.filter((l) => l.choice?.group === group && l.taken);
+		if (taken.length < 2) continue;
+		findings.push({
+			code: 'conflict',
+			level: 'watch',
+			say: `${group}: both ${taken.map(nameOf).join(' and ')} are taken. Take one of them out, or make them lines of their own.`,
+			why: 'They are two ways to do one thing, and both are counted.',
+			remedy: { label: `Only ${nameOf(taken[0]!)}`, act: { kind: 'choose', line: taken[0]!.id } }
+		});
+	}
+	lines.forEach((line, i) => {
+		const twin = lines.find(
+			(other, j) =>
+				j > i &&
+				other.material === line.material &&
+				!rational(other.quantity).equals(rational(line.quantity)) &&
+				other.serves.some((s) => line.serves.includes(s))
+		);
+		if (!twin) return;
+		findings.push({
+			code: 'conflict',
+			level: 'watch',
+			say: `${nameOf(line)}: two lines serve the same section, one says ${line.quantity} and one ${twin.quantity}. Keep the one that is right.`,
+			why: 'Both are counted now.'
+		});
+	});
+	return findings;
+}
