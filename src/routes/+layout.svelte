@@ -4,6 +4,9 @@
 	import { navigating, page } from '$app/state';
 	import TopBar from '$lib/features/shell/TopBar.svelte';
 
+	import CommandList from '$lib/features/commands/CommandList.svelte';
+	import { goto } from '$app/navigation';
+
 	let { data, children } = $props();
 	// Said once the page answers to keys; scripts and tests wait for it.
 	onMount(() => (document.documentElement.dataset.ready = ''));
@@ -14,6 +17,7 @@
 {#if !guest}
 	<TopBar path={page.url.pathname} back={page.url.pathname + page.url.search} theme={data.theme} />
 {/if}
+{#if !guest}<CommandList onopen={(path) => void goto(path)} />{/if}
 {#if navigating.to}<p class="opening" role="status">opening …</p>{/if}
 {@render children()}
 

@@ -15,6 +15,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/bench/[design]/colours': 'design',
 	'/bench/[design]/library': 'design',
 	'/bench/[design]/lists': 'design',
+	'/bench/[design]/sizes': 'design',
 	'/bench/[design]/touches': 'design',
 	'/bench/[design]/versions': 'design',
 	'/bench/[design]/recipe.json': 'design',

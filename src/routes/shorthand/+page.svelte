@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { KEYS } from '$lib/features/bench/keys.ts';
+	import { SAYINGS } from '$lib/features/bench/sayings.ts';
+
 	const SAY = [
 		['4 11 at 9 white', 'Four elevens sized to 9 in, white. Count, size on the bag, size to, colour.'],
 		['six elevens at ten and a half gold', 'The same in words. 10½, 10.5 and 10 1/2 are one size.'],
@@ -30,21 +33,12 @@
 		],
 		['use lighthouse x2 gap 5 ft', 'A design you keep, as a part of this one, with air between.'],
 		['pole 7 ft', 'The upright: pole, stick, mast, line; or no pole.'],
-		['2 moss mat', 'An extra, by its name in the Stockroom.']
-	];
-	const KEYS = [
-		['Enter', 'on the entry line: puts the layer there; on a row: its words go to the entry line'],
-		['↑ ↓', 'on the entry line: moves it between the layers; on a row: to the row above or below'],
-		['Alt ↑, Alt ↓', 'moves the row'],
-		['[ and ]', 'sizes the row down or up by half an inch'],
-		['+ and −', 'one layer more or fewer'],
-		['d', 'copies the row above itself'],
-		['Delete', 'takes the row out'],
-		['Esc', 'clears the entry line'],
-		['Ctrl ↑, Ctrl ↓', 'on the entry line: to the row above or below it'],
-		['Ctrl Z, Ctrl Shift Z', 'undo and redo'],
-		['Ctrl S', 'keeps a version'],
-		['/', 'finds a design']
+		['2 moss mat', 'An extra, by its name in the Stockroom.'],
+		[
+			'3 11 at 9 white with 1 11 at 7 red',
+			'Unlike places in one cluster. Also hearts, “by eye”, and “4 strokes of hand pump”.'
+		],
+		...SAYINGS.map(({ say, means }) => [say, `${means}.`])
 	];
 </script>
 
@@ -61,9 +55,11 @@
 			</dt>
 			<dd class="text-muted">{means}</dd>{/each}
 	</dl>
-	<h2 class="mt-7 mb-2 text-lg">Keys</h2>
+	<h2 class="mt-7 mb-2 text-lg" id="keys">Shortcuts</h2>
 	<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_1fr]">
-		{#each KEYS as [key, means] (key)}<dt class="figures text-[13.5px] font-semibold">{key}</dt>
+		{#each Object.values(KEYS) as [key, means] (key)}<dt class="figures text-[13.5px] font-semibold">
+				{key}
+			</dt>
 			<dd class="text-muted">{means}</dd>{/each}
 	</dl>
 </main>

@@ -227,11 +227,17 @@ export function addSection(recipe: RecipeDraft, section: Section) {
 	recipe.sections.push(section as Mutable<Section>);
 }
 
+/** Something that stands by itself: pieces and extras only come with it. */
+const isPart = (kind: Section['structure']['kind']): boolean => kind === 'stack' || kind === 'design';
+
 /** Takes a section out; what stood by it stands where it stood. The last one stays. */
 export function removeSection(recipe: RecipeDraft, id: string) {
 	const gone = recipe.sections.find((s) => s.id === id);
-	if (!gone || recipe.sections.filter((s) => s.structure.kind !== 'extras').length < 2) return;
-	recipe.sections = recipe.sections.filter((s) => s.id !== id);
+	if (!gone || recipe.sections.filter((s) => isPart(s.structure.kind) || s.id === id).length < 2) return;
+	// Pieces go with what carries them.
+	recipe.sections = recipe.sections.filter(
+		(s) => s.id !== id && !(s.structure.kind === 'applied' && s.stand.by === id)
+	);
 	for (const section of recipe.sections) {
 		if (section.stand.by === id) section.stand = { ...gone.stand, tie: section.stand.tie };
 	}
@@ -250,5 +256,6 @@ export function moveSection(recipe: RecipeDraft, id: string, by: number) {
 /** Sections another may stand by: every one that does not itself stand by it. */
 export function hostsFor(recipe: Recipe, id: string): Section[] {
 	const standsBy = (section: Section) => wayDown(recipe, section).some((s) => s.id === id);
-	return recipe.sections.filter((s) => s.structure.kind !== 'extras' && !standsBy(s));
+	const carries = ({ structure: { kind } }: Section) => kind !== 'extras' && kind !== 'applied';
+	return recipe.sections.filter((s) => carries(s) && !standsBy(s));
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { ON_THE_FLOOR } from '../../core/recipe/recipe.ts';
+	import { designUse } from '../../core/recipe/build.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
@@ -31,7 +32,7 @@
 			times: 1,
 			mirror: false,
 			stand,
-			structure: { kind: 'design', design, quantity: '1', colourway: null }
+			structure: designUse(design)
 		});
 		done();
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { CostLine, LabourLine } from '../../core/cost/cost.ts';
+	import type { LineRole } from '../../core/recipe/recipe.ts';
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -13,6 +14,13 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
+	const ASIDE: Record<LineRole, string> = {
+		always: '',
+		optional: '',
+		'taken along': 'taken along',
+		reused: 'off the shelf',
+		'by-product': 'left over'
+	};
 	const cost = $derived(bench.tally.cost);
 	const price = $derived(bench.tally.price);
 	const rates = $derived(bench.context.rates);
@@ -114,6 +122,28 @@
 		<TapeLine label="" amount={sumText(cost.materialsTotal)} rule="sub" name="materials" />
 		<TapeLine label={otherWay} amount={sumText(cost.otherCounting)} rule="aside" />
 	</TapeSection>
+	{#if cost.spread}
+		<TapeSection name="Estimated">
+			<TapeLine
+				label="may come to"
+				amount={`−${formatAmount(cost.spread.less)} to +${formatAmount(cost.spread.more)}`}
+				rule="aside"
+				name="spread"
+			/>
+		</TapeSection>
+	{/if}
+	{#if cost.aside.length > 0}
+		<TapeSection name="Not charged">
+			{#each cost.aside as line (line.key)}
+				<TapeLine
+					label="{ASIDE[line.role]}: {line.label}"
+					count={line.count}
+					amount="—"
+					parts={[{ label: 'if it is used', count: '', amount: amountText(line.amount) }]}
+				/>
+			{/each}
+		</TapeSection>
+	{/if}
 	{#if cost.frame.length > 0}
 		<TapeSection name="Frame">
 			{#each cost.frame as line (line.key)}

@@ -9,10 +9,15 @@
 	import { Bench, type BenchData } from './bench.svelte.ts';
 	import BenchTape from './BenchTape.svelte';
 	import ColourPanel from './ColourPanel.svelte';
+	import DesignPanel from './DesignPanel.svelte';
+	import SizesPanel from './SizesPanel.svelte';
 	import Conflict from './Conflict.svelte';
+	import PlacesDialog from './PlacesDialog.svelte';
 	import RecipePanel from './RecipePanel.svelte';
 	import FindingsPanel from './FindingsPanel.svelte';
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
+	import { commands } from '../commands/commands.svelte.ts';
+	import { benchCommands } from './bench-commands.ts';
 	import { recall, remember } from './session.ts';
 	import { percentText } from './tape-words.ts';
 
@@ -20,8 +25,10 @@
 		data: BenchData & { readonly usedIn: readonly { readonly id: string; readonly name: string }[] };
 		/** Called with the design's id once it is kept, to start a quote with it. */
 		onquote: (design: string) => void;
+		/** Opens another page of this design. */
+		onopen: (path: string) => void;
 	}
-	let { data, onquote }: Props = $props();
+	let { data, onquote, onopen }: Props = $props();
 	// A page shows one design; another design is another page.
 	// svelte-ignore state_referenced_locally
 	const bench = new Bench(data);
@@ -96,14 +103,14 @@
 			const response = await fetch(`/bench/${bench.id}/keep?on=${on}`, { method: 'POST' });
 			if (!response.ok) return false;
 			const { number } = (await response.json()) as { number: number };
-			bench.keptNumber = number;
-			bench.kept = bench.recipe;
+			bench.markKept(number);
 			return true;
 		} finally {
 			keeping = false;
 		}
 	}
 	/** Designs that keeping would change: shown before it is done. */
+	let places = $state<string | null>(null);
 	let touched = $state<readonly Touched[] | null>(null);
 	let then = $state<'stay' | 'quote'>('stay');
 	async function ask(next: 'stay' | 'quote') {
@@ -118,6 +125,19 @@
 		touched = null;
 		if ((await keep()) && then === 'quote') onquote(bench.id);
 	}
+	onMount(() =>
+		commands.add(() =>
+			benchCommands(bench, {
+				say: (text) => {
+					if (text) bench.text = text;
+					panel?.focusEntry();
+				},
+				keep: (next) => void ask(next),
+				places: () => (places = bench.selected ?? bench.layers.at(-1)?.id ?? null),
+				open: (page) => onopen(`/bench/${bench.id}/${page}`)
+			})
+		)
+	);
 	function keydown(event: KeyboardEvent) {
 		if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
 		const target = event.target as HTMLElement;
@@ -169,6 +189,7 @@
 			>
 		</p>
 		<ColourPanel {bench} />
+		<SizesPanel {bench} />
 		<div class="ml-auto flex items-center gap-2">
 			<button
 				type="button"
@@ -186,14 +207,20 @@
 				title="Redo"
 				aria-label="Redo"><Redo size={17} /></button
 			>
+			<DesignPanel {bench} />
 			<a class="quiet-link px-1" href="/bench/{bench.id}/versions">Versions</a>
-			<a class="quiet-link px-1" href="/bench/{bench.id}/lists?colourway={bench.chosen.id}">Lists</a>
+			<a
+				class="quiet-link px-1"
+				href="/bench/{bench.id}/lists?colourway={bench.chosen.id}{bench.inSize
+					? `&size=${bench.inSize.id}`
+					: ''}">Lists</a
+			>
 			<Button onclick={() => ask('stay')} disabled={keeping || !hasContent}>Keep</Button>
 			<Button kind="strong" onclick={() => ask('quote')} disabled={keeping || !hasContent}>Quote this</Button>
 		</div>
 	</header>
 	<div class="three">
-		<RecipePanel bind:this={panel} {bench} />
+		<RecipePanel bind:this={panel} {bench} onplaces={(layer) => (places = layer)} />
 		<section class="picture" aria-label="Picture">
 			<div class="min-h-0 flex-1">
 				<Picture list={bench.picture} known={bench.known} lit={selectedRow} label={pictureLabel} />
@@ -221,6 +248,7 @@
 		</div>
 	</div>
 </div>
+<PlacesDialog {bench} layer={places} onclose={() => (places = null)} />
 <Conflict {bench} />
 <KeepDialog {touched} onkeep={go} onclose={() => (touched = null)} />
 

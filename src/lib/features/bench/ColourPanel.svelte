@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { swapSlots } from '../../core/recipe/edit.ts';
+	import { SLOT_ROLES } from '../../core/recipe/recipe.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import type { Bench } from './bench.svelte.ts';
@@ -12,15 +13,34 @@
 	const chosen = $derived(bench.chosen);
 	const colours = $derived([...bench.catalogue.colours.values()]);
 	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
-	const own = (change: (colourway: { name: string; fills: Record<string, string | null> }) => void) =>
+	type Changed = { name: string; fills: Record<string, string | null>; without: string[] };
+	const own = (change: (colourway: Changed) => void) =>
 		bench.change((d) => {
 			const colourway = d.colourways.find((c) => c.id === chosen.id);
 			if (colourway) change(colourway);
 		});
+	const LEFT_OUT = 'left out';
+	const fill = (slot: string, said: string) =>
+		own((c) => {
+			c.without = c.without.filter((s) => s !== slot);
+			if (said === LEFT_OUT) c.without.push(slot);
+			else c.fills[slot] = said || null;
+		});
+	const setRole = (slot: string, said: string) =>
+		bench.change((d) => {
+			const own = d.slots.find((s) => s.id === slot);
+			if (own) own.role = SLOT_ROLES.find((r) => r === said) ?? null;
+		});
 	function add() {
 		const id = crypto.randomUUID();
 		bench.change(
-			(d) => void d.colourways.push({ id, name: `${chosen.name}, again`, fills: { ...chosen.fills } })
+			(d) =>
+				void d.colourways.push({
+					id,
+					name: `${chosen.name}, again`,
+					fills: { ...chosen.fills },
+					without: [...chosen.without]
+				})
 		);
 		bench.colourway = id;
 	}
@@ -33,7 +53,7 @@
 	const naming = (text: string, had: string) => text.trim().slice(0, 80) || had;
 </script>
 
-<Popover label="Colourway {chosen.name}: change colours">
+<Popover label="Colourway {chosen.name}: change colours" width={400}>
 	{#snippet trigger()}
 		<span class="flex gap-1.5">
 			{#each recipe.slots as slot (slot.id)}
@@ -68,11 +88,20 @@
 			/>
 		</label>
 		{#each recipe.slots as slot (slot.id)}
-			<div class="grid grid-cols-[16px_90px_1fr] items-center gap-2">
+			<div class="grid grid-cols-[16px_74px_84px_1fr] items-center gap-2">
 				<span
 					class="h-4 w-4 rounded-full border border-line"
 					style:background={hexOf(slot.id) ?? 'transparent'}
 				></span>
+				<select
+					class="control min-w-0 px-1!"
+					aria-label="Role of {slot.name}"
+					value={slot.role ?? ''}
+					onchange={(e) => setRole(slot.id, e.currentTarget.value)}
+				>
+					<option value="">no role</option>
+					{#each SLOT_ROLES as role (role)}<option>{role}</option>{/each}
+				</select>
 				<input
 					class="control px-1.5!"
 					aria-label="Name of slot {slot.name}"
@@ -87,10 +116,11 @@
 				<select
 					class="control min-w-0"
 					aria-label="Colour of {slot.name}"
-					value={chosen.fills[slot.id] ?? ''}
-					onchange={(e) => own((c) => (c.fills[slot.id] = e.currentTarget.value || null))}
+					value={chosen.without.includes(slot.id) ? LEFT_OUT : (chosen.fills[slot.id] ?? '')}
+					onchange={(e) => fill(slot.id, e.currentTarget.value)}
 				>
 					<option value="">open until the job</option>
+					<option value={LEFT_OUT}>left out: what it colours is not there</option>
 					{#each colours as colour (colour.id)}<option value={colour.id}
 							>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
 						>{/each}

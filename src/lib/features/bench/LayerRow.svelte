@@ -1,6 +1,7 @@
 <script lang="ts">
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import CircleDot from '@lucide/svelte/icons/circle-dot';
 	import Copy from '@lucide/svelte/icons/copy';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import Minus from '@lucide/svelte/icons/minus';
@@ -10,12 +11,13 @@
 	import type { Attachment } from 'svelte/attachments';
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
-	import { slotsOf } from '../../core/recipe/pattern.ts';
+	import { slotsOfCluster } from '../../core/recipe/links.ts';
 	import { printShort } from '../../core/recipe/entry/print-entry.ts';
 	import type { Colourway, Layer, Slot } from '../../core/recipe/recipe.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
 
-	export type RowAct = 'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller';
+	export type RowAct =
+		'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller' | 'places';
 	interface Props {
 		layer: Layer;
 		row: number;
@@ -48,7 +50,7 @@
 
 	const text = $derived(layer.clusters.map(printShort));
 	const named = $derived(
-		[...new Set(layer.clusters.flatMap((c) => slotsOf(c.pattern)))].map((id) => ({
+		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
 			name: slots.find((s) => s.id === id)?.name ?? 'no slot',
 			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
 		}))
@@ -69,6 +71,7 @@
 	};
 	const acts: { act: RowAct; label: string; icon: typeof Plus }[] = [
 		{ act: 'edit', label: 'Change its words (Enter)', icon: Pencil },
+		{ act: 'places', label: 'Its places, seen from above (p)', icon: CircleDot },
 		{ act: 'fewer', label: 'One layer fewer (−)', icon: Minus },
 		{ act: 'more', label: 'One layer more (+)', icon: Plus },
 		{ act: 'up', label: 'Move up (Alt ↑)', icon: ArrowUp },

@@ -6,7 +6,6 @@
 		duplicateLayer,
 		moveLayer,
 		orderLayers,
-		removeExtra,
 		removeLayer,
 		repeatLayer,
 		stacksIn
@@ -15,6 +14,8 @@
 	import { resolveSize } from '../../core/sizing/resolve.ts';
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import type { Bench } from './bench.svelte.ts';
+	import LinesList from './LinesList.svelte';
+	import PiecesList from './PiecesList.svelte';
 	import AddSection from './AddSection.svelte';
 	import EntryLine from './EntryLine.svelte';
 	import SectionHead from './SectionHead.svelte';
@@ -23,8 +24,10 @@
 
 	interface Props {
 		bench: Bench;
+		/** Opens the plan of a row's places. */
+		onplaces: (layer: string) => void;
 	}
-	let { bench }: Props = $props();
+	let { bench, onplaces }: Props = $props();
 	let entry = $state<ReturnType<typeof EntryLine>>();
 	let panel = $state<HTMLElement>();
 	/** What a row refuses, said beside it. */
@@ -96,6 +99,7 @@
 		else if (what === 'copy')
 			bench.change((d) => void (bench.selected = duplicateLayer(d, id, () => crypto.randomUUID()) ?? id));
 		else if (what === 'remove') bench.change((d) => removeLayer(d, id));
+		else if (what === 'places') onplaces(id);
 		else {
 			const outcome = bench.resize(id, what === 'larger' ? 1 : -1);
 			if (!outcome.ok) refused = { id, say: outcome.say };
@@ -103,6 +107,7 @@
 	}
 
 	const KEYS: Record<string, RowAct> = {
+		p: 'places',
 		Enter: 'edit',
 		'+': 'more',
 		'=': 'more',
@@ -162,8 +167,6 @@
 		}
 		return parts.join(' · ');
 	});
-	const nameOf = (material: string) =>
-		bench.catalogue.materials.get(material)?.name ?? 'not in the Stockroom';
 </script>
 
 {#snippet entryLine(place: string)}
@@ -219,6 +222,9 @@
 						{/each}
 					</div>
 				{/if}
+				{#if section.structure.kind === 'applied' && !bench.folded.has(section.id)}
+					<PiecesList {bench} section={{ ...section, structure: section.structure }} />
+				{/if}
 				{#if inHand && atFloor && !bench.editing}{@render entryLine('at the foot')}{/if}
 			{/each}
 		</div>
@@ -229,21 +235,7 @@
 			<UprightPanel {bench} />
 			<AddSection {bench} />
 		</div>
-		{#if bench.extras.length > 0}
-			<ul class="extras">
-				{#each bench.extras as line (line.id)}
-					<li>
-						<span class="figures">{line.quantity}</span> × {nameOf(line.material)}
-						<button
-							type="button"
-							class="quiet-link"
-							onclick={() => bench.change((d) => removeExtra(d, line.id))}
-							aria-label="Take out {nameOf(line.material)}">take out</button
-						>
-					</li>
-				{/each}
-			</ul>
-		{/if}
+		<LinesList {bench} />
 	</div>
 </section>
 
@@ -283,13 +275,6 @@
 	.below {
 		padding: 2px 12px 8px 66px;
 		font-size: 13px;
-	}
-	.extras {
-		margin-top: 4px;
-		display: flex;
-		flex-wrap: wrap;
-		gap: 2px 14px;
-		color: var(--muted);
 	}
 	.refused {
 		padding: 2px 10px 6px 66px;

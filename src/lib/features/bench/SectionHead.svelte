@@ -15,6 +15,26 @@
 	let { bench, section, inHand }: Props = $props();
 	const folded = $derived(bench.folded.has(section.id));
 	const isStack = $derived(section.structure.kind === 'stack');
+	const kind = $derived(section.structure.kind);
+	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by)?.name ?? 'the wall');
+	const pieces = $derived.by(() => {
+		const n = section.structure.kind === 'applied' ? section.structure.pieces.length : 0;
+		return `${n} ${n === 1 ? 'kind of piece' : 'kinds of pieces'}`;
+	});
+	const sizeName = $derived.by(() => {
+		if (section.structure.kind !== 'design' || section.structure.size === null) return '';
+		const { design, size } = section.structure;
+		return `, ${bench.context.library(design)?.sizes.find((s) => s.id === size)?.name ?? 'a size that is gone'}`;
+	});
+	/** What this design was last kept with, where the part has been kept again since. */
+	const versionWords = $derived.by(() => {
+		const kept = bench.kept?.sections.find((s) => s.id === section.id)?.structure;
+		if (kept?.kind !== 'design' || kept.version === null) return '';
+		const now = bench.data.partVersions[kept.design];
+		return now !== undefined && now !== kept.version
+			? ` · version ${now}, kept with version ${kept.version}`
+			: ` · version ${kept.version}`;
+	});
 	const layers = $derived(
 		section.structure.kind === 'stack' ? section.structure.layers.reduce((a, l) => a + l.repeat, 0) : 0
 	);
@@ -38,15 +58,17 @@
 			aria-label="Take {section.name} in hand"
 			onclick={() => bench.take(section.id)}>{section.name}</button
 		>
+	{:else if section.structure.kind === 'applied'}
+		<span class="name">{section.name}</span>
 	{:else if section.structure.kind === 'design'}
 		<a class="name" href="/bench/{section.structure.design}" aria-label="Open {section.name}"
 			>{section.name}</a
 		>
 	{/if}
 	<span class="where">
-		{standingWords(section, bench.recipe)}{folded ? ` · ${layers} layers` : ''}{isStack
-			? ''
-			: ' · a design of its own'}
+		{kind === 'applied' ? `${pieces} on ${host}` : standingWords(section, bench.recipe)}{folded && isStack
+			? ` · ${layers} layers`
+			: ''}{kind === 'design' ? ` · a design of its own${sizeName}${versionWords}` : ''}
 	</span>
 	<SectionPanel {bench} {section} />
 </div>

@@ -3,6 +3,7 @@
 	import {
 		ON_THE_FLOOR,
 		STANDINGS,
+		type DesignUse,
 		type Section,
 		type Stand,
 		type Standing
@@ -12,7 +13,9 @@
 	import { rational, rationalText } from '../../core/units/rational.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
+	import TypedField from '../../ui/typed/TypedField.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -21,16 +24,19 @@
 	}
 	let { bench, section }: Props = $props();
 	let open = $state(false);
-	/** What is being typed and cannot be read, with its sentence; the recipe keeps the last that could. */
-	let typed = $state<Record<string, string>>({});
-	let trouble = $state<Record<string, string>>({});
 	const hosts = $derived(hostsFor(bench.recipe, section.id));
-	const ties = $derived(
-		[...bench.catalogue.materials.values()].filter(
-			(m) => m.kind === 'tie' || m.kind === 'modelling' || m.kind === 'adhesive'
-		)
-	);
-	const beside = $derived(section.stand.by !== null && section.stand.how !== 'on top');
+	const ties = $derived([
+		['', 'nothing'] as const,
+		...[...bench.catalogue.materials.values()]
+			.filter((m) => m.kind === 'tie' || m.kind === 'modelling' || m.kind === 'adhesive')
+			.map((m) => [m.id, m.name] as const)
+	]);
+	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by));
+	const beside = $derived(host !== undefined && section.stand.how !== 'on top');
+	const rows = $derived(host?.structure.kind === 'stack' ? host.structure.layers : []);
+	const applied = $derived(section.structure.kind === 'applied');
+	const use = $derived(section.structure.kind === 'design' ? section.structure : undefined);
+	const inner = $derived(use && bench.context.library(use.design));
 
 	const change = (work: (s: Mutable<Section>) => void) =>
 		bench.change((d) => {
@@ -38,12 +44,10 @@
 			if (own) work(own);
 		});
 	const stand = (to: Partial<Stand>) => change((s) => (s.stand = { ...s.stand, ...to }));
-	function read(field: string, text: string, use: (text: string) => string) {
-		const say = use(text);
-		typed = { ...typed, [field]: text };
-		trouble = { ...trouble, [field]: say };
-		if (!say) delete typed[field];
-	}
+	const part = (to: Partial<DesignUse>) =>
+		change((s) => {
+			if (s.structure.kind === 'design') Object.assign(s.structure, to);
+		});
 	const times = (text: string) => {
 		const parsed = parseCount(text, { what: 'How many', min: 1, max: 24 });
 		if (parsed.ok) change((s) => (s.times = parsed.value));
@@ -74,102 +78,111 @@
 	const gapText = $derived(section.stand.gap === 0 ? '0' : `${Math.round(section.stand.gap / 2540) / 10}`);
 </script>
 
-{#snippet line(label: string, field: string, value: string, use: (text: string) => string, hint = '')}
-	<Field {label} error={trouble[field] || undefined} {hint}>
-		{#snippet children(attributes)}
-			<input
-				{...attributes}
-				class="control figures w-full min-w-0"
-				value={typed[field] ?? value}
-				onchange={(e) => read(field, e.currentTarget.value, use)}
-				autocomplete="off"
-			/>
-		{/snippet}
-	</Field>
-{/snippet}
-
 <Popover label="Name and place of {section.name}" bind:open>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">place</span>{/snippet}
 	<div class="grid gap-3">
-		<Field label="Name">
-			{#snippet children(attributes)}
-				<input
-					{...attributes}
-					class="control"
-					maxlength="80"
-					value={section.name}
-					onchange={(e) => change((s) => (s.name = e.currentTarget.value.trim() || s.name))}
+		<TypedField
+			label="Name"
+			value={section.name}
+			use={(text) => {
+				const name = text.trim().slice(0, 80);
+				if (name) change((s) => (s.name = name));
+				return name ? '' : 'Give it a name.';
+			}}
+		/>
+		{#if !applied}
+			<div class="grid grid-cols-2 gap-3">
+				<TypedField label="How many" value={String(section.times)} use={times} />
+				<TypedField
+					label="Difficulty"
+					value={String(rational(section.difficulty).valueOf())}
+					hint="1 is plain work"
+					use={difficulty}
 				/>
-			{/snippet}
-		</Field>
+			</div>
+			<label class="flex items-center gap-2">
+				<input
+					type="checkbox"
+					checked={section.mirror}
+					onchange={(e) => change((s) => (s.mirror = e.currentTarget.checked))}
+				/>
+				every second one mirrored, on the other side
+			</label>
+		{/if}
+		{#if use && inner}
+			<div class="grid grid-cols-2 gap-3">
+				<Pick
+					label="In the colours"
+					value={use.colourway ?? inner.colourways[0]!.id}
+					options={inner.colourways.map((c) => [c.id, c.name] as const)}
+					onpick={(v) => part({ colourway: v })}
+				/>
+				<Pick
+					label="In the size"
+					value={use.size ?? ''}
+					options={[['', 'as it stands'], ...inner.sizes.map((s) => [s.id, s.name] as const)]}
+					onpick={(v) => part({ size: v || null })}
+				/>
+			</div>
+			<label class="flex items-center gap-2">
+				<input
+					type="checkbox"
+					checked={section.swappable}
+					onchange={(e) => change((s) => (s.swappable = e.currentTarget.checked))}
+				/>
+				swappable: another in its place, in one step
+			</label>
+			{#if section.swappable}
+				<Pick
+					label="Swap it for"
+					value={use.design}
+					options={(bench.entryContext.designs ?? []).map((d) => [d.id, d.name] as const)}
+					onpick={(v) => void bench.exchange(section.id, v, true)}
+				/>
+			{/if}
+		{/if}
 		<div class="grid grid-cols-2 gap-3">
-			{@render line('How many', 'times', String(section.times), times)}
-			{@render line(
-				'Difficulty',
-				'difficulty',
-				String(rational(section.difficulty).valueOf()),
-				difficulty,
-				'1 is plain work'
-			)}
-		</div>
-		<label class="flex items-center gap-2">
-			<input
-				type="checkbox"
-				checked={section.mirror}
-				onchange={(e) => change((s) => (s.mirror = e.currentTarget.checked))}
+			<Pick
+				label={applied ? 'Its pieces sit' : 'Stands'}
+				value={section.stand.by ?? ''}
+				options={[
+					['', applied ? 'on a wall' : 'on the floor'],
+					...hosts.map((h) => [h.id, `${applied ? 'on' : 'by'} ${h.name}`] as const)
+				]}
+				onpick={(v) => stand(v === '' ? ON_THE_FLOOR : { by: v, layer: null })}
 			/>
-			every second one mirrored, on the other side
-		</label>
-		<div class="grid grid-cols-2 gap-3">
-			<Field label="Stands">
-				{#snippet children(attributes)}
-					<select
-						{...attributes}
-						class="control w-full min-w-0"
-						value={section.stand.by ?? ''}
-						onchange={(e) =>
-							stand(e.currentTarget.value === '' ? ON_THE_FLOOR : { by: e.currentTarget.value })}
-					>
-						<option value="">on the floor</option>
-						{#each hosts as host (host.id)}<option value={host.id}>by {host.name}</option>{/each}
-					</select>
-				{/snippet}
-			</Field>
-			{#if section.stand.by !== null}
-				<Field label="On which side">
-					{#snippet children(attributes)}
-						<select
-							{...attributes}
-							class="control w-full"
-							value={section.stand.how}
-							onchange={(e) => stand({ how: e.currentTarget.value as Standing })}
-						>
-							{#each STANDINGS as how (how)}<option>{how}</option>{/each}
-						</select>
-					{/snippet}
-				</Field>
+			{#if host && !applied}
+				<Pick
+					label="On which side"
+					value={section.stand.how}
+					options={STANDINGS.map((how) => [how, how] as const)}
+					onpick={(v) => stand({ how: v as Standing })}
+				/>
 			{/if}
 		</div>
-		{#if beside}
+		{#if beside && !applied}
 			<div class="grid grid-cols-2 gap-3">
-				{@render line('Foot at height', 'height', heightText, height, 'blank: as its neighbour')}
-				{@render line('Air between, in', 'gap', gapText, gap)}
+				{#if rows.length > 0}
+					<Pick
+						label="Fixed at"
+						value={section.stand.layer ?? ''}
+						options={[['', 'a height'], ...rows.map((l, i) => [l.id, `row ${i + 1}`] as const)]}
+						onpick={(v) => stand({ layer: v || null })}
+					/>
+				{/if}
+				{#if section.stand.layer === null}
+					<TypedField label="Foot at height" value={heightText} hint="blank: as its neighbour" use={height} />
+				{/if}
+				<TypedField label="Air between, in" value={gapText} use={gap} />
 			</div>
 		{/if}
-		{#if section.stand.by !== null}
-			<Field label="Tied on with">
-				{#snippet children(attributes)}
-					<select
-						{...attributes}
-						class="control"
-						value={section.stand.tie ?? ''}
-						onchange={(e) => stand({ tie: e.currentTarget.value || null })}
-					>
-						<option value="">nothing</option>
-						{#each ties as tie (tie.id)}<option value={tie.id}>{tie.name}</option>{/each}
-					</select>
-				{/snippet}
-			</Field>
+		{#if host && !applied}
+			<Pick
+				label="Tied on with"
+				value={section.stand.tie ?? ''}
+				options={ties}
+				onpick={(v) => stand({ tie: v || null })}
+			/>
 		{/if}
 		<Field label="Notes">
 			{#snippet children(attributes)}

@@ -33,6 +33,8 @@ export interface BenchData {
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
 	readonly library: readonly (readonly [string, Recipe])[];
+	/** Number of the last kept version of every design inside. */
+	readonly partVersions: Readonly<Record<string, number>>;
 	/** Kept designs this one may use: none that uses it. */
 	readonly designs: readonly UsableDesign[];
 }
@@ -177,6 +179,19 @@ export class Bench {
 		return this.#data;
 	}
 
+	/** What the server has just kept: every part stands in it with the version it was computed with. */
+	markKept(number: number) {
+		this.keptNumber = number;
+		const sections = this.recipe.sections.map((s) =>
+			s.structure.kind === 'design'
+				? {
+						...s,
+						structure: { ...s.structure, version: this.#data.partVersions[s.structure.design] ?? null }
+					}
+				: s
+		);
+		this.kept = { ...this.recipe, sections };
+	}
 	/** Every change of the recipe goes through here: history, saving, and nothing else. */
 	change(work: (draft: RecipeDraft) => void): boolean {
 		const done = edit(this.recipe, this.#history, work);
@@ -270,6 +285,15 @@ export class Bench {
 		}
 		const { sections } = exchange(this.recipe, element, to);
 		this.change((d) => (d.sections = sections as typeof d.sections));
+	}
+	/** In one size only: another in the place of what is swappable; nothing is as it stands. */
+	async swapInSize(size: string, element: string, to: string, design: boolean): Promise<void> {
+		if (design && to && !(await this.#fetchDesign(to))) return;
+		this.change((d) => {
+			const own = d.sizes.find((s) => s.id === size);
+			if (own && to) own.swaps[element] = to;
+			else if (own) delete own.swaps[element];
+		});
 	}
 	/** A new section, in hand from then on. */
 	addSection({ name, structure, ...where }: SaidSection) {

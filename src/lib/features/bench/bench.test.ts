@@ -24,6 +24,7 @@ const bench = (recipe: Recipe = column, kept: Recipe | null = recipe) =>
 		materials,
 		colours,
 		library: [],
+		partVersions: {},
 		designs: []
 	});
 const rows = (b: Bench) => b.layers.map((l) => printLayer(l, b.recipe.slots));

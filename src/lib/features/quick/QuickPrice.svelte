@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { formatAmount, formatMoney } from '../../core/money/money.ts';
+	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Notice from '../../ui/notice/Notice.svelte';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -60,16 +61,31 @@
 			</select>
 		{/snippet}
 	</Field>
+	{#if quick.recipe.sizes.length > 0}
+		<Pick
+			label="Size"
+			value={quick.size}
+			options={[
+				['', 'as it stands, or by height'],
+				...quick.recipe.sizes.map((s) => [s.id, s.name] as const)
+			]}
+			onpick={(size) => {
+				quick.size = size;
+				quick.height = '';
+			}}
+		/>
+	{/if}
 	<div class="grid grid-cols-2 gap-3">
 		<Field
 			label="Height of the body"
 			error={quick.errors.height}
-			hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.stands}`}
+			hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
 		>
 			{#snippet children(attributes)}<input
 					{...attributes}
 					class="control figures min-h-11! w-full min-w-0"
 					bind:value={quick.height}
+					oninput={() => (quick.size = '')}
 					placeholder="6 ft"
 					autocomplete="off"
 				/>{/snippet}

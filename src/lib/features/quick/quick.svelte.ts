@@ -25,6 +25,8 @@ export class Quick {
 	/** `way:ID` is a colourway, `main:ID` the first slot in another colour. */
 	colour = $state('');
 	height = $state('');
+	/** A size option of the design; blank is as it stands. */
+	size = $state('');
 	quantity = $state('1');
 	readonly #catalogue;
 	readonly #context;
@@ -43,12 +45,15 @@ export class Quick {
 		this.design = id;
 		this.colour = `way:${this.recipe.colourways[0]!.id}`;
 		this.height = '';
+		this.size = '';
 	}
 	get recipe(): Recipe {
 		return this.data.designs.find((d) => d.id === this.design)!.recipe;
 	}
 	/** The slot most balloons take: the one “in blue” means. */
 	readonly mainSlot = $derived.by(() => {
+		const said = this.recipe.slots.find((s) => s.role === 'main');
+		if (said) return said;
 		const { bill } = tally(this.recipe, null, 1, this.#context);
 		const most = [...bill.inflate].sort((a, b) => b.quantity.compare(a.quantity))[0]?.slot;
 		return this.recipe.slots.find((s) => s.name === most) ?? this.recipe.slots[0];
@@ -98,11 +103,25 @@ export class Quick {
 	});
 	readonly colourWords = $derived(this.#asked.words || this.#asked.colourway.name);
 	readonly tally = $derived.by(() =>
-		tally(this.#asked.recipe, this.#asked.colourway.id, this.#wanted.quantity ?? 1, this.#context)
+		tally(
+			this.#asked.recipe,
+			this.#asked.colourway.id,
+			this.#wanted.quantity ?? 1,
+			this.#context,
+			this.size || null
+		)
 	);
+	readonly #sized = $derived.by(() => {
+		const placed = this.tally.stacks[0]?.placed;
+		return placed ? formatFeet(placed.body.usual as Millimetres) : '—';
+	});
 	readonly ok = $derived(Object.keys(this.errors).length === 0 && this.tally.price.status === 'priced');
 	readonly body = $derived(
-		this.#wanted.tall ? formatFeet(this.#wanted.tall.body as Millimetres) : this.stands
+		this.size
+			? this.#sized
+			: this.#wanted.tall
+				? formatFeet(this.#wanted.tall.body as Millimetres)
+				: this.stands
 	);
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
@@ -116,8 +135,10 @@ export class Quick {
 	/** What she sends from the venue. */
 	get text(): string {
 		const { price } = this.tally;
+		const size = this.recipe.sizes.find((s) => s.id === this.size);
+		const named = size ? `${this.recipe.name} ${size.name}` : this.recipe.name;
 		if (price.status !== 'priced') return '';
 		const tax = price.tax.minor > 0 ? ` (${formatMoney(price.total)} with tax)` : '';
-		return `${this.quantity} × ${this.recipe.name}, ${this.colourWords}, ${this.body} tall: ${formatMoney(price.net)}${tax}. ${this.data.settings.business.name}`;
+		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${formatMoney(price.net)}${tax}. ${this.data.settings.business.name}`;
 	}
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import Button from '../../ui/button/Button.svelte';
+	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
@@ -141,6 +142,14 @@
 								</select>
 							{/snippet}
 						</Field>
+						{#if recipe && recipe.sizes.length > 0}
+							<Pick
+								label="Size"
+								value={line.sizeId}
+								options={[['', 'as it stands'], ...recipe.sizes.map((size) => [size.id, size.name] as const)]}
+								onpick={(sizeId) => draft.changeLine(line.id, { sizeId })}
+							/>
+						{/if}
 						<div class="pt-5">
 							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
 						</div>

@@ -7,10 +7,12 @@
 		label: string;
 		/** @bindable */
 		open?: boolean;
+		/** px */
+		width?: number;
 		trigger: Snippet;
 		children: Snippet;
 	}
-	let { label, open = $bindable(false), trigger, children }: Props = $props();
+	let { label, open = $bindable(false), width = 320, trigger, children }: Props = $props();
 </script>
 
 <Popover.Root bind:open>
@@ -23,7 +25,8 @@
 	<Popover.Portal>
 		<Popover.Content
 			sideOffset={6}
-			class="z-30 max-h-[70vh] w-[320px] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"
+			class="z-30 max-h-[70vh] max-w-[94vw] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"
+			style="width: {width}px"
 		>
 			{@render children()}
 		</Popover.Content>

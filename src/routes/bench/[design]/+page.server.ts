@@ -6,12 +6,13 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const design = await locals.repos.designs.find(params.design);
 	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
-	const [studio, kept, library, designs, users] = await Promise.all([
+	const [studio, kept, library, designs, users, numbers] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.designs.lastKept(design.id),
 		loadLibrary(locals.repos, design.recipe),
 		usableIn(locals.repos, design.id),
-		usersOf(locals.repos, design.id)
+		usersOf(locals.repos, design.id),
+		locals.repos.designs.keptNumbers()
 	]);
 	const named = await Promise.all(users.map((id) => locals.repos.designs.lastKept(id)));
 	const { settings, materials, colours } = studio;
@@ -26,6 +27,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		colours,
 		library: [...library],
 		designs,
+		partVersions: Object.fromEntries([...library.keys()].map((id) => [id, numbers.get(id) ?? 0])),
 		usedIn: named.flatMap((k) => (k ? [{ id: k.design, name: k.recipe.name }] : []))
 	};
 };

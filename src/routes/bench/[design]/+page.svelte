@@ -23,6 +23,11 @@
 <svelte:head><title>{data.recipe.name} · Bright Tally</title></svelte:head>
 <main>
 	{#key data.id}
-		<BenchView bind:this={view} {data} onquote={(design) => goto(`/quotes?with=${design}`)} />
+		<BenchView
+			bind:this={view}
+			{data}
+			onquote={(design) => goto(`/quotes?with=${design}`)}
+			onopen={(path) => void goto(path)}
+		/>
 	{/key}
 </main>

@@ -13,8 +13,8 @@ import {
 import type { Rational } from '../../units/rational.ts';
 import type { EntryContext, SaidBalloon } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
-import type { Reader } from './reader.ts';
-import { isMark, isWord } from './tokens.ts';
+import { Reader } from './reader.ts';
+import { isMark, isWord, tokens } from './tokens.ts';
 
 /** `11 at 9`, `11 at 9 by eye`, `6 hearts at 5`, `5 at 4 strokes of hand pump`: one balloon, without count and colour. */
 export function balloonOf(r: Reader): Parsed<SaidBalloon> {
@@ -123,4 +123,13 @@ function pumpOf(r: Reader): Parsed<string | null> {
 		'unknown-word',
 		names ? `Of which pump? There is ${names}.` : 'No pump is set up. Take “of …” out.'
 	);
+}
+
+/** An inflated size by itself, as a field holds it: `9½`, `8 to 9`, `4 strokes of hand pump`, `soft`; blank is unknown. */
+export function parseSizeText(text: string, nominal: Micrometres, context: EntryContext): Parsed<Size> {
+	if (text.trim() === '' || text.trim() === '—') return got(UNKNOWN_SIZE);
+	const reader = new Reader(tokens(`at ${text}`, context.style), context);
+	const size = sizeOf(reader, nominal);
+	if (size.ok && reader.now) return refuse('unknown-word', `I read all but “${reader.rest()}”. Take it out.`);
+	return size;
 }

@@ -18,12 +18,15 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const colourway =
 		design.recipe.colourways.find((c) => c.id === url.searchParams.get('colourway')) ??
 		design.recipe.colourways[0]!;
-	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context);
+	const size = design.recipe.sizes.find((s) => s.id === url.searchParams.get('size'));
+	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	return {
 		id: design.id,
 		name: design.recipe.name,
 		colourway: colourway.name,
 		colourwayId: colourway.id,
+		size: size?.name ?? null,
+		sizeId: size?.id ?? '',
 		typed,
 		trouble: parsed.ok ? '' : parsed.say,
 		quantity,
@@ -36,6 +39,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			toBuy: line.toBuy,
 			packs: packsOf(line.material?.packs[0], line.toBuy),
 			status: line.status,
+			role: line.role,
+			estimate:
+				line.estimate && `${line.estimate.low.toFraction(true)} to ${line.estimate.high.toFraction(true)}`,
 			returns: Boolean(line.material?.reuse)
 		})),
 		toInflate: bill.inflate.map((line) => ({

@@ -4,6 +4,11 @@
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data } = $props();
+	const ROLE: Record<string, string> = {
+		'taken along': 'taken along, charged only if used',
+		reused: 'reused',
+		'by-product': 'left over by the work'
+	};
 	const METHOD = { hole: 'hole', strokes: 'count strokes', eye: 'by eye' };
 </script>
 
@@ -12,10 +17,13 @@
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-2">
 		<div>
 			<h1 class="text-2xl">{data.quantity} × {data.name}</h1>
-			<p class="text-muted">{data.colourway} · {data.balloons} balloons and {data.spares} spares</p>
+			<p class="text-muted">
+				{data.colourway}{data.size ? `, ${data.size}` : ''} · {data.balloons} balloons and {data.spares} spares
+			</p>
 		</div>
 		<form class="no-print ml-auto flex items-end gap-2">
 			<input type="hidden" name="colourway" value={data.colourwayId} />
+			<input type="hidden" name="size" value={data.sizeId} />
 			<Field label="How many" error={data.trouble || undefined}>
 				{#snippet children(attributes)}<input
 						{...attributes}
@@ -47,16 +55,28 @@
 					></thead
 				>
 				<tbody>
-					{#each data.toBuy as line (line.label)}
+					{#each data.toBuy as line (`${line.label}/${line.role}`)}
 						<tr>
 							<td
 								>{line.label}{#if line.status === 'unlisted'}<span class="text-watch">
 										(not in the Stockroom)</span
+									>{/if}{#if ROLE[line.role]}<span class="text-muted">
+										({ROLE[line.role]})</span
+									>{/if}{#if line.estimate}<span class="text-muted">
+										(estimated, {line.estimate})</span
 									>{/if}</td
 							>
 							<td class="n">{line.used}</td>
 							<td class="n">{line.returns ? '' : line.spares}</td>
-							<td class="n"><b>{line.returns ? 'from the shelf' : line.toBuy}</b></td>
+							<td class="n"
+								><b
+									>{line.role === 'by-product'
+										? 'left over'
+										: line.returns || line.role === 'reused'
+											? 'from the shelf'
+											: line.toBuy}</b
+								></td
+							>
 							<td class="figures text-[12.6px]">{line.packs}</td>
 							<td class="tickbox"><span></span></td>
 						</tr>

@@ -3,6 +3,12 @@ import { compareVersions, restoreVersion, WORKING } from '$lib/server/services/v
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
+const HOW = {
+	button: '',
+	leaving: 'automatic, on leaving',
+	'going back': 'automatic, before going back'
+} as const;
+
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const design = await locals.repos.designs.find(params.design);
 	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
@@ -26,7 +32,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		name: design.recipe.name,
 		ahead: design.ahead,
 		revision: design.revision,
-		versions: versions.map((v) => ({ id: v.id, number: v.number, kept: day.format(v.keptAt) })),
+		credit: design.recipe.credit,
+		versions: versions.map((v) => ({
+			id: v.id,
+			number: v.number,
+			name: v.name ?? '',
+			how: HOW[v.how],
+			kept: day.format(v.keptAt)
+		})),
 		first,
 		second,
 		comparison:
@@ -36,6 +49,15 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 export const actions: Actions = {
+	name: async ({ request, locals }) => {
+		const form = await request.formData();
+		const version = String(form.get('version') ?? '');
+		const name = String(form.get('name') ?? '').trim();
+		if (name.length > 80) return fail(400, { trouble: 'A name has at most 80 letters. Shorten it.' });
+		if (!(await locals.repos.designs.nameVersion(version, name)))
+			return fail(404, { trouble: 'That version is not there. Reload the page.' });
+		return { named: version };
+	},
 	restore: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const said = String(form.get('id') ?? '');

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { formatHours } from '$lib/core/labour/standards.ts';
 	import { changeText } from '$lib/features/bench/tape-words.ts';
 	import Button from '$lib/ui/button/Button.svelte';
@@ -10,7 +11,9 @@
 	let { data, form } = $props();
 	const nameOf = (id: string) => {
 		const version = data.versions.find((v) => v.id === id);
-		return version ? `version ${version.number}` : 'the working copy';
+		return version
+			? `version ${version.number}${version.name ? `, “${version.name}”` : ''}`
+			: 'the working copy';
 	};
 	const MARK = { both: '', first: '−', second: '+' };
 	const comparison = $derived(data.comparison);
@@ -31,7 +34,7 @@
 			>
 				<option value="working">the working copy</option>
 				{#each data.versions as version (version.id)}<option value={version.id}
-						>version {version.number}, {version.kept}</option
+						>version {version.number}{version.name ? `, “${version.name}”` : ''}, {version.kept}</option
 					>{/each}
 			</select>
 		{/snippet}
@@ -49,6 +52,7 @@
 				? ', the working copy is newer'
 				: ''}
 		</p>
+		{#if data.credit}<p class="text-muted">{data.credit}</p>{/if}
 		<a class="quiet-link ml-auto" href="/bench/{data.id}">back to the Bench</a>
 	</header>
 	{#if form?.trouble}<div class="mb-3"><Notice level="watch" live>{form.trouble}</Notice></div>{/if}
@@ -123,5 +127,30 @@
 				</Tape>
 			</div>
 		{/if}
+		<section class="mt-8" aria-label="Kept versions">
+			<h2 class="mb-1 text-base">Kept versions</h2>
+			<ol class="border-t-2 border-ink bg-paper text-[13.5px]">
+				{#each data.versions as version (version.id)}
+					<li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-3 py-1.5">
+						<b class="w-20">version {version.number}</b>
+						<span class="w-48 text-muted">{version.kept}</span>
+						<form method="post" action="?/name" class="flex items-center gap-2" use:enhance>
+							<input type="hidden" name="version" value={version.id} />
+							<input
+								class="control w-56"
+								name="name"
+								maxlength="80"
+								aria-label="Name of version {version.number}"
+								placeholder="no name"
+								value={version.name}
+							/>
+							<Button type="submit">Name it</Button>
+							{#if form?.named === version.id}<span role="status" class="text-good">named</span>{/if}
+						</form>
+						<span class="text-muted">{version.how}</span>
+					</li>
+				{/each}
+			</ol>
+		</section>
 	{/if}
 </main>

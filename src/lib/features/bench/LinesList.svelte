@@ -1,0 +1,51 @@
+<script lang="ts">
+	import { removeExtra } from '../../core/recipe/edit.ts';
+	import { countedLines } from '../../core/structures/extras.ts';
+	import type { Bench } from './bench.svelte.ts';
+	import { lineWords } from './section-words.ts';
+	import LinePanel from './LinePanel.svelte';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	const counted = $derived(new Set(countedLines(bench.extras).map((l) => l.id)));
+	const nameOf = (material: string) =>
+		bench.catalogue.materials.get(material)?.name ?? 'not in the Stockroom';
+</script>
+
+{#if bench.extras.length > 0}
+	<ul class="extras" aria-label="Extras">
+		{#each bench.extras as line (line.id)}
+			{@const name = nameOf(line.material)}
+			<li>
+				<span class:off={!counted.has(line.id)}>{lineWords(line, name, bench.recipe)}</span>
+				{#if !counted.has(line.id)}<span>not taken</span>{/if}
+				<LinePanel {bench} {line} {name} />
+				<button
+					type="button"
+					class="quiet-link"
+					onclick={() => bench.change((d) => removeExtra(d, line.id))}
+					aria-label="Take out {name}">take out</button
+				>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	.extras {
+		margin-top: 2px;
+		color: var(--muted);
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0 8px;
+		line-height: 20px;
+	}
+	.off {
+		text-decoration: line-through;
+	}
+</style>

@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { swappables } from '../../core/recipe/swap.ts';
+	import type { Mutable } from '../../core/recipe/edit.ts';
+	import type { SizeOption } from '../../core/recipe/recipe.ts';
+	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
+	import Button from '../../ui/button/Button.svelte';
+	import Pick from '../../ui/pick/Pick.svelte';
+	import Popover from '../../ui/popover/Popover.svelte';
+	import TypedField from '../../ui/typed/TypedField.svelte';
+	import type { Bench } from './bench.svelte.ts';
+
+	interface Props {
+		bench: Bench;
+	}
+	let { bench }: Props = $props();
+	const sizes = $derived(bench.recipe.sizes);
+	const now = $derived(bench.inSize);
+	const nameOf = (id: string) =>
+		bench.catalogue.materials.get(id)?.name ??
+		bench.entryContext.designs?.find((d) => d.id === id)?.name ??
+		id;
+	const elements = $derived(swappables(bench.recipe, nameOf));
+	/** Designs inside that come in sizes themselves. */
+	const parts = $derived(
+		bench.recipe.sections.flatMap((s) => {
+			const inner = s.structure.kind === 'design' ? bench.context.library(s.structure.design) : undefined;
+			return inner && inner.sizes.length > 0 ? [{ section: s, sizes: inner.sizes }] : [];
+		})
+	);
+	const change = (work: (s: Mutable<SizeOption>) => void) =>
+		bench.change((d) => {
+			const own = d.sizes.find((s) => s.id === now?.id);
+			if (own) work(own);
+		});
+	function add() {
+		const id = crypto.randomUUID();
+		const height = now?.height ?? null;
+		bench.change(
+			(d) =>
+				void d.sizes.push({
+					id,
+					name: `size ${d.sizes.length + 1}`,
+					height,
+					by: 'layers',
+					swaps: {},
+					parts: {}
+				})
+		);
+		bench.size = id;
+	}
+	function height(text: string): string {
+		if (text.trim() === '') {
+			change((s) => (s.height = null));
+			return '';
+		}
+		const parsed = parseLength(text, 'ft');
+		if (!parsed.ok) return parsed.say;
+		if (parsed.value.um < 152_400 || parsed.value.um > 30_480_000)
+			return 'A body is between 6 in and 100 ft tall.';
+		change((s) => (s.height = parsed.value.um));
+		return '';
+	}
+	const optionsFor = (what: 'material' | 'design', had: string) => {
+		const kind = bench.catalogue.materials.get(had)?.kind;
+		const some =
+			what === 'design'
+				? (bench.entryContext.designs ?? [])
+				: [...bench.catalogue.materials.values()].filter((m) =>
+						kind?.startsWith('foil') ? m.kind.startsWith('foil') : m.kind === kind
+					);
+		return [['', 'as it stands'] as const, ...some.map((m) => [m.id, m.name] as const)];
+	};
+</script>
+
+<Popover label="Size {now?.name ?? 'as it stands'}: sizes of this design">
+	{#snippet trigger()}<span class="text-sm"
+			>{now?.name ?? (sizes.length > 0 ? 'as it stands' : 'one size')}</span
+		>{/snippet}
+	<div class="grid gap-3 text-sm">
+		<div class="flex flex-wrap gap-1.5" role="group" aria-label="Sizes">
+			{#each [{ id: null, name: 'as it stands' }, ...sizes] as size (size.id)}
+				<button
+					type="button"
+					aria-pressed={size.id === (now?.id ?? null)}
+					class="rounded-control border border-line px-2 py-1 aria-pressed:bg-ink aria-pressed:text-[var(--on-ink)]"
+					onclick={() => (bench.size = size.id)}>{size.name}</button
+				>
+			{/each}
+		</div>
+		{#if now}
+			<TypedField
+				label="Name"
+				value={now.name}
+				use={(text) => {
+					const name = text.trim().slice(0, 80);
+					if (name) change((s) => (s.name = name));
+					return name ? '' : 'Give it a name, like “small” or “6 ft”.';
+				}}
+			/>
+			<TypedField
+				label="Body height"
+				value={now.height === null ? '' : formatFeet(toMillimetres(now.height))}
+				hint="blank: as it stands"
+				placeholder="6 ft"
+				use={height}
+			/>
+			<Pick
+				label="What gives way"
+				value={now.by}
+				options={[
+					['layers', 'rows repeat more or less, sizes stay'],
+					['scale', 'layers stay, every balloon grows or shrinks']
+				]}
+				onpick={(v) => change((s) => (s.by = v as SizeOption['by']))}
+			/>
+			{#each parts as { section, sizes: inner } (section.id)}
+				<Pick
+					label={section.name}
+					value={now.parts[section.id] ?? ''}
+					options={[['', 'as it stands'], ...inner.map((s) => [s.id, s.name] as const)]}
+					onpick={(v) =>
+						change((s) => {
+							if (v) s.parts[section.id] = v;
+							else delete s.parts[section.id];
+						})}
+				/>
+			{/each}
+			{#each elements as { element, name, now: had, what } (element)}
+				<Pick
+					label="In place of {name}"
+					value={now.swaps[element] ?? ''}
+					options={optionsFor(what, had)}
+					onpick={(v) => void bench.swapInSize(now.id, element, v, what === 'design')}
+				/>
+			{/each}
+			{#each bench.tally.notes as note (note)}<p class="text-[13px] text-muted">{note}</p>{/each}
+		{:else if sizes.length === 0}
+			<p class="text-muted">
+				A size is the same design taller or smaller, with its own count, cost and price. The entry line takes
+				“size small 4 ft” too.
+			</p>
+		{/if}
+		<div class="flex flex-wrap items-center justify-between gap-2">
+			<Button onclick={add}>Add a size</Button>
+			{#if sizes.length > 0}<a class="quiet-link" href="/bench/{bench.id}/sizes">side by side</a>{/if}
+			{#if now}
+				<Button
+					kind="word"
+					onclick={() => {
+						bench.change((d) => (d.sizes = d.sizes.filter((s) => s.id !== now.id)));
+						bench.size = null;
+					}}>Take it out</Button
+				>
+			{/if}
+		</div>
+	</div>
+</Popover>

@@ -1,0 +1,27 @@
+/** A line of the entry line and what it does: the list of commands and the page of shorthand print the same ones. */
+export interface Saying {
+	readonly say: string;
+	/** Short, for the list of commands. */
+	readonly means: string;
+}
+
+export const SAYINGS: readonly Saying[] = [
+	{ say: 'section arm x2 mirrored left of column', means: 'Add a section' },
+	{ say: 'section wing left of column at row 3', means: 'Add a section at a row of another' },
+	{ say: 'put 2 5 at 4 white as eyes on row 3 front with strip', means: 'Put pieces on a row' },
+	{
+		say: 'put 3 5 at 3 white as spots on row 4 round, 5 on row 5 round',
+		means: 'Put pieces on several tiers'
+	},
+	{ say: '1 sandbag or 4 stakes', means: 'Add an alternative' },
+	{ say: '2 to 4 moss mat', means: 'Add an estimated line' },
+	{ say: '2 moss mat optional', means: 'Add an optional line' },
+	{ say: '2 moss mat taken along', means: 'Add what is taken along' },
+	{ say: 'size small 4 ft', means: 'Add a size by layers' },
+	{ say: 'size large 7 ft scaled', means: 'Add a size by scale' },
+	{ say: 'swap main and pop', means: 'Swap two colour slots' },
+	{ say: 'swap star for moon', means: 'Swap what is swappable' },
+	{ say: 'leave out spots', means: 'Leave a slot out' },
+	{ say: 'put back spots', means: 'Put a slot back' },
+	{ say: 'each strip takes 2 adhesive strip', means: 'A follow-on rule of this design' }
+];
