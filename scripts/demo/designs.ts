@@ -1,3 +1,5 @@
+import type { SlotRole } from '../../src/lib/core/recipe/recipe.ts';
+
 /** The demo's designs, keyed as an owner would key them: one line of the entry line a layer, floor first. */
 export interface DemoDesign {
 	readonly id: string;
@@ -10,6 +12,13 @@ export interface DemoDesign {
 	readonly stand?: string;
 	/** More colourways: slot name to colour id. */
 	readonly also?: Readonly<Record<string, Readonly<Record<string, string>>>>;
+	/** Slots left out of a colourway: its name to slot names. */
+	readonly without?: Readonly<Record<string, readonly string[]>>;
+	/** Roles of slots, by their names. */
+	readonly roles?: Readonly<Record<string, SlotRole>>;
+	/** Size options of the designs inside: the size’s name to the part’s section name to the part’s size. */
+	readonly parts?: Readonly<Record<string, Readonly<Record<string, string>>>>;
+	readonly credit?: string;
 	/** A change made after the last keep, for “since last kept”. */
 	readonly later?: string;
 }
@@ -32,8 +41,13 @@ export const demoDesigns: DemoDesign[] = [
 			'6 5 at 4½ limpet grey',
 			'1 11 at 10 lamp amber',
 			'pole 8 ft',
-			'1 lamp light'
+			'1 lamp light optional',
+			'1 sandbag or 4 ground stakes',
+			'1 transport bag taken along',
+			'size 5 ft',
+			'size 6 ft'
 		],
+		roles: { rock: 'base', main: 'main', band: 'second', lamp: 'topper' },
 		stand: 'stand-8',
 		also: {
 			'evening swim': {
@@ -62,7 +76,12 @@ export const demoDesigns: DemoDesign[] = [
 			'4 card bee'
 		],
 		stand: 'stand-8',
-		also: { dusk: { hive: 'crust', door: 'mussel', comb: 'hive-gold' } }
+		also: {
+			dusk: { hive: 'crust', door: 'mussel', comb: 'hive-gold' },
+			'white comb': { hive: 'foam', door: 'crust', comb: 'gull-white' },
+			'kelp honey': { hive: 'kelp', door: 'mussel', comb: 'hive-gold' }
+		},
+		roles: { hive: 'main', comb: 'second', door: 'pop' }
 	},
 	{
 		id: 'kelp-column',
@@ -74,8 +93,10 @@ export const demoDesigns: DemoDesign[] = [
 			'4 11 at 10 spiral left kelp / kelp / eelgrass / shallows x14',
 			'4 5 at 4½ checker kelp / eelgrass x2',
 			'pole 9 ft',
-			'2 dried reeds'
+			'2 to 4 dried reeds',
+			'1 ribbon harbour left over'
 		],
+		roles: { frond: 'main', blade: 'second', light: 'pop' },
 		stand: 'stand-9'
 	},
 	{
@@ -90,10 +111,17 @@ export const demoDesigns: DemoDesign[] = [
 			'4 11 at 8 foam cream x2',
 			'8 11 at 10½ pennant red + 4 11 at 8 pennant red tier 1',
 			'6 11 at 9½ pennant red',
-			'4 5 at 4½ gull white',
 			'1 24 at 18 pennant red',
-			'1 moss mat'
-		]
+			'put 5 5 at 3 gull white as spots on row 4 round, 3 on row 5 front, 2 on top row front with glue',
+			'1 moss mat',
+			'1 water weight',
+			'size small 2½ ft scaled',
+			'size large 5 ft scaled'
+		],
+		also: { 'autumn, without grass': { cap: 'crust', stalk: 'foam', spots: 'gull-white' } },
+		without: { 'autumn, without grass': ['grass'] },
+		roles: { cap: 'main', stalk: 'second', spots: 'pop', grass: 'base' },
+		credit: 'after the studio’s own garden figures, changed in the cap'
 	},
 	{
 		id: 'watering-can-column',
@@ -107,7 +135,8 @@ export const demoDesigns: DemoDesign[] = [
 			'5 11 at 10 rings harbour blue / limpet grey x4',
 			'4 11 at 9 eelgrass + 4 5 at 4 harbour blue tier 1',
 			'2 11 at 8 to 9 eelgrass',
-			'stick 7 ft'
+			'stick 7 ft',
+			'2 water weight'
 		],
 		stand: 'stick-7'
 	},
@@ -129,25 +158,120 @@ export const demoDesigns: DemoDesign[] = [
 		later: '1 5 at 4½ buoy orange'
 	},
 	{
+		id: 'octopus-arm',
+		name: 'Octopus arm',
+		tags: ['deep sea', 'part'],
+		colourway: 'reef',
+		slots: { pink: 'skin', white: 'suckers' },
+		lines: [
+			'1 11 at 9 thrift pink',
+			'1 11 at 8 thrift pink',
+			'1 11 at 6½ thrift pink',
+			'put 1 5 at 2½ gull white as sucker on row 1 front, 1 on row 2 front with glue'
+		],
+		also: { lagoon: { skin: 'shallows' } }
+	},
+	{
 		id: 'octopus-figure',
 		name: 'Octopus figure',
 		tags: ['deep sea', 'figure'],
 		colourway: 'reef',
-		slots: { pink: 'skin', white: 'eyes' },
+		slots: { pink: 'skin', white: 'eyes', black: 'pupils' },
 		lines: [
 			'8 11 at 10 thrift pink',
 			'6 11 at 9 thrift pink',
 			'5 11 at 8 thrift pink',
 			'1 36 at 26 thrift pink',
-			'section arm x2 mirrored left of column',
-			'1 11 at 9 thrift pink',
-			'1 11 at 8 thrift pink',
-			'1 5 at 4½ gull white',
-			'section fore arm x2 mirrored front of column',
-			'1 11 at 8 thrift pink',
-			'1 11 at 7 thrift pink'
+			'use octopus arm x8 round column',
+			'put 2 5 at 4½ gull white as eyes on top row front with patch and strip',
+			'put 2 5 at 2 mussel black as pupils on eyes with glue',
+			'each dab of glue takes 2 glue dab'
 		],
-		also: { lagoon: { skin: 'shallows' } }
+		also: { lagoon: { skin: 'shallows' } },
+		roles: { skin: 'main', eyes: 'pop', pupils: 'accent' }
+	},
+	{
+		id: 'bee-figure',
+		name: 'Bee figure',
+		tags: ['beekeepers', 'figure'],
+		colourway: 'worker',
+		slots: { gold: 'stripe', black: 'band', white: 'wing' },
+		lines: [
+			'4 11 at 8 hive gold',
+			'5 11 at 9 mussel black',
+			'5 11 at 10 hive gold',
+			'5 11 at 9½ mussel black',
+			'4 11 at 8½ hive gold',
+			'1 16 at 13 hive gold',
+			'put 2 5 at 3½ gull white as eyes on top row front with strip',
+			'put 2 5 at 2½ mussel black as feelers on top row round with glue',
+			'section wing x2 mirrored left of column at row 4',
+			'1 16 at 13 gull white',
+			'1 11 at 9 gull white'
+		],
+		roles: { stripe: 'main', band: 'second', wing: 'pop' }
+	},
+	{
+		id: 'ringed-planet',
+		name: 'Ringed planet',
+		tags: ['observatory', 'topper'],
+		colourway: 'planet night',
+		slots: { blue: 'planet', gold: 'ring' },
+		lines: ['1 16 at 14 harbour blue', 'put 14 5 at 3½ hive gold as ring on row 1 round with glue'],
+		also: { ember: { planet: 'pennant-red', ring: 'foam' } },
+		roles: { planet: 'main', ring: 'pop' }
+	},
+	{
+		id: 'comet',
+		name: 'Comet',
+		tags: ['observatory', 'topper'],
+		colourway: 'planet night',
+		slots: { gold: 'head' },
+		lines: ['1 11 at 10 hive gold', 'put 1 foil star as tail star on row 1 right with tie']
+	},
+	{
+		id: 'observatory-column',
+		name: 'Observatory column',
+		tags: ['observatory', 'column'],
+		colourway: 'planet night',
+		slots: { navy: 'sky', shallows: 'glow' },
+		lines: [
+			'4 16 at 12½ limpet grey',
+			'4 11 at 10 spiral left lamp-out navy / lamp-out navy / lamp-out navy / shallows x7',
+			'6 5 at 4½ limpet grey',
+			'pole 8 ft',
+			'use ringed planet on column swappable'
+		],
+		stand: 'stand-8',
+		roles: { sky: 'main', glow: 'pop' }
+	},
+	{
+		id: 'orbit-plinth',
+		name: 'Orbit plinth',
+		tags: ['observatory', 'plinth'],
+		colourway: 'planet night',
+		slots: { navy: 'sky', blue: 'edge' },
+		lines: [
+			'8 11 at 10 lamp-out navy',
+			'6 11 at 9 harbour blue',
+			'4 11 at 8½ harbour blue with 1 11 at 7 lamp-out navy',
+			'use ringed planet on column swappable'
+		]
+	},
+	{
+		id: 'planet-gate',
+		name: 'Planet gate',
+		tags: ['observatory', 'gate'],
+		colourway: 'planet night',
+		slots: { navy: 'sky', shallows: 'glow' },
+		stand: 'stand-8',
+		lines: [
+			'section post x2 mirrored gap 6 ft',
+			'4 16 at 12 limpet grey',
+			'4 11 at 9½ checker lamp-out navy / shallows x6',
+			'pole 7 ft',
+			'use ringed planet on post swappable'
+		]
 	},
 	{
 		id: 'regatta-gate',
@@ -155,6 +279,22 @@ export const demoDesigns: DemoDesign[] = [
 		tags: ['regatta', 'gate'],
 		colourway: 'as its columns',
 		slots: {},
-		lines: ['use lighthouse column x2 mirrored gap 5 ft']
+		lines: ['use lighthouse column x2 mirrored gap 5 ft', 'size 6 ft', 'size 5 ft'],
+		parts: {
+			'6 ft': { 'Lighthouse column': '6 ft' },
+			'5 ft': { 'Lighthouse column': '5 ft' }
+		}
+	},
+	{
+		id: 'toadstool-family',
+		name: 'Toadstool family',
+		tags: ['garden', 'group'],
+		colourway: 'as its toadstools',
+		slots: {},
+		lines: [
+			'use toadstool figure',
+			'use toadstool figure left of toadstool figure',
+			'use toadstool figure right of toadstool figure'
+		]
 	}
 ];

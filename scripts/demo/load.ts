@@ -61,8 +61,34 @@ export function demoRecipe(design: DemoDesign): Recipe {
 		);
 		recipe.colourways.push(newColourway(newId(), name, byId) as (typeof recipe.colourways)[number]);
 	}
+	for (const slot of recipe.slots) slot.role = design.roles?.[slot.name] ?? null;
+	for (const way of recipe.colourways) {
+		const out = design.without?.[way.name] ?? [];
+		way.without = recipe.slots.filter((s) => out.includes(s.name)).map((s) => s.id);
+	}
+	recipe.credit = design.credit ?? '';
+	for (const size of recipe.sizes) {
+		for (const [part, name] of Object.entries(design.parts?.[size.name] ?? {})) {
+			const section = recipe.sections.find((s) => s.name === part && s.structure.kind === 'design');
+			const inner = section?.structure.kind === 'design' ? section.structure.design : '';
+			const own = demoRecipe(demoDesigns.find((d) => d.id === inner)!).sizes.find((s) => s.name === name);
+			if (section && own) size.parts[section.id] = own.id;
+		}
+		if (design.parts?.[size.name]) size.height = null;
+	}
+	if (design.id === 'toadstool-family') sizeFamily(recipe);
 	if (design.stand) stackOf(recipe)!.upright.material = design.stand;
 	return recipe as Recipe;
+}
+
+/** Three of one figure: as it stands in the middle, a large one and a small one beside it. */
+function sizeFamily(recipe: RecipeDraft) {
+	const figure = demoRecipe(demoDesigns.find((d) => d.id === 'toadstool-figure')!);
+	const sizes = [null, 'small', 'large'].map((name) => figure.sizes.find((s) => s.name === name)?.id ?? null);
+	recipe.sections.forEach((section, i) => {
+		section.name = ['middle', 'small', 'large'][i]!;
+		if (section.structure.kind === 'design') section.structure.size = sizes[i]!;
+	});
 }
 
 /** Loads the invented studio. Safe to repeat: rows that are there stay as they are. */

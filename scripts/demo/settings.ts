@@ -24,7 +24,13 @@ export const settings: Settings = {
 		rules: [
 			{ of: 'floor contact', each: '1', material: 'patch' },
 			{ of: 'cluster tied with a modelling balloon', each: '1/4', material: 'tie-260' },
-			{ of: 'layer tied with line', each: '2', material: 'line' }
+			{ of: 'layer tied with line', each: '2', material: 'line' },
+			{ of: 'strip', each: '1', material: 'strip' },
+			{ of: 'dash of adhesive', each: '1', material: 'dash' },
+			{ of: 'dab of glue', each: '1', material: 'glue' },
+			{ of: 'tape patch', each: '1', material: 'tape' },
+			{ of: 'tied piece', each: '1', material: 'line' },
+			{ of: 'trial loop', each: '1', material: 'line' }
 		],
 		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
 		price: {

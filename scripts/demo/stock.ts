@@ -140,6 +140,12 @@ export const stockRows: StockRow[] = [
 	round(9, 'hive-gold', 'quayside', 100, 1420),
 	round(9, 'foam', 'quayside', 100, 1390),
 	round(9, 'mussel', 'quayside', 100, 1410),
+	round(9, 'pennant-red', 'quayside', 100, 1420),
+	round(9, 'crust', 'quayside', 100, 1420),
+	round(12, 'pennant-red', 'quayside', 50, 1190),
+	round(24, 'crust', 'gannet', 10, 1480, '1/20'),
+	round(36, 'pennant-red', 'gannet', 5, 1725, '1/20'),
+	round(16, 'foam', 'gannet', 50, 2380, '1/20'),
 	round(11, 'hive-gold-mirror', 'gannet', 50, 1990, '3/50'),
 	round(11, 'lamp-amber', 'gannet', 50, 1050),
 	round(16, 'slate-pearl', 'gannet', 50, null),
@@ -160,6 +166,15 @@ export const stockRows: StockRow[] = [
 		count: 100,
 		priceMinor: 420
 	}),
+	row('glue', 'adhesive', 'glue dab, low-temp', { supplier: 'ropewalk', count: 400, priceMinor: 560 }),
+	row('tape', 'adhesive', 'tape patch, clear', { supplier: 'quayside', count: 250, priceMinor: 390 }),
+	row(
+		'stake',
+		'weight',
+		'ground stake',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 320 },
+		shared(50, 0, 2)
+	),
 	row('line', 'tie', 'soft line', { supplier: 'ropewalk', count: 300, priceMinor: 690 }, { unit: 'ft' }),
 	row(
 		'stand-8',
@@ -217,14 +232,14 @@ export const stockRows: StockRow[] = [
 		'foil-star',
 		'foil star 18 in, hive gold',
 		{ supplier: 'gannet', count: 5, priceMinor: 995 },
-		{ nominal: inches(18), loss: '1/50' }
+		{ nominal: inches(18), colour: 'hive-gold', loss: '1/50' }
 	),
 	row(
 		'round-18',
 		'foil-round',
 		'foil round 18 in, thrift pink',
 		{ supplier: 'gannet', count: 5, priceMinor: 935 },
-		{ nominal: inches(18), loss: '1/50' }
+		{ nominal: inches(18), colour: 'thrift', loss: '1/50' }
 	),
 	row('bag-large', 'packaging', 'transport bag, large', { supplier: 'quayside', count: 25, priceMinor: 1375 })
 ];

@@ -21,8 +21,22 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/bench/tide-gauge-pole/versions'],
 		[
 			'/bench/octopus-figure',
-			(p) => p.getByRole('button', { name: 'Name and place of arm', exact: true }).click()
+			(p) => p.getByRole('button', { name: 'Name and place of Octopus arm', exact: true }).click()
 		],
+		['/bench/toadstool-figure/sizes'],
+		['/bench/toadstool-figure', (p) => p.getByRole('button', { name: 'Change spots' }).click()],
+		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: 'Change ground stake' }).click()],
+		[
+			'/bench/orbit-plinth',
+			async (p) => {
+				await p.getByRole('button', { name: /^4 × 11 at 8½ with/ }).click();
+				await p.keyboard.press('p');
+				await p.getByRole('listbox').waitFor();
+			}
+		],
+		['/bench/hive-column', (p) => p.keyboard.press('Control+k')],
+		['/bench/hive-column', (p) => p.getByRole('button', { name: /^About/ }).click()],
+		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /sizes of this design$/ }).click()],
 		['/shorthand'],
 		['/nowhere']
 	]);

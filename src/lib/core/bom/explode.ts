@@ -50,6 +50,8 @@ export interface DesignCount {
 	quantity: Rational;
 	/** Those of them that stand on the floor themselves, not on another piece. */
 	grounded: Rational;
+	/** Those of them that stand by nothing: each is set up and struck by itself. */
+	alone: Rational;
 }
 
 /**
@@ -73,6 +75,8 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 			const child = order.find((n) => n.key === keyOf(structure.design, structure))!;
 			const used = rational(structure.quantity);
 			child.quantity = child.quantity.add(here.mul(used));
+			if (section.stand.by === null)
+				child.alone = child.alone.add(times(node.alone, copiesOf(node.recipe, section)).mul(used));
 			if (standsOnFloor(section))
 				child.grounded = child.grounded.add(times(node.grounded, copiesOf(node.recipe, section)).mul(used));
 		}
@@ -88,12 +92,13 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 
 const times = (quantity: Rational, count: number): Rational => (count === 1 ? quantity : quantity.mul(count));
 
-/** How many copies of a section there are, and how many of those touch the floor. */
-function copies(node: DesignCount, section: Section): { all: Rational; grounded: Rational } {
+/** How many copies of a section there are, how many of those touch the floor, and how many stand by nothing. */
+function copies(node: DesignCount, section: Section): { all: Rational; grounded: Rational; alone: Rational } {
 	const each = copiesOf(node.recipe, section);
 	return {
 		all: times(node.quantity, each),
-		grounded: standsOnFloor(section) ? times(node.grounded, each) : ZERO
+		grounded: standsOnFloor(section) ? times(node.grounded, each) : ZERO,
+		alone: section.stand.by === null ? times(node.alone, each) : ZERO
 	};
 }
 
@@ -117,9 +122,9 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 export function workOf(order: readonly DesignCount[]): { task: TaskCount; difficulty: string }[] {
 	return order.flatMap((node) =>
 		node.recipe.sections.flatMap((section) => {
-			const { all, grounded } = copies(node, section);
+			const { all, grounded, alone } = copies(node, section);
 			return sectionTasks(section).flatMap((task) => {
-				const count = (isOnSite(task) || isPatching(task) ? grounded : all).valueOf();
+				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
 				return [{ task: { ...task, count: task.count * count }, difficulty: section.difficulty }];
 			});
@@ -156,7 +161,8 @@ function topological(wanted: Wanted, library: Library): DesignCount[] {
 			recipe,
 			colourway: recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0],
 			quantity,
-			grounded: quantity
+			grounded: quantity,
+			alone: quantity
 		};
 		done.set(key, node);
 		after.push(node);

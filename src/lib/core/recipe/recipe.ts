@@ -96,8 +96,8 @@ export interface Section {
 	readonly swappable: boolean;
 }
 
-/** Sides a section may stand on by another, and on top of it. */
-export const STANDINGS = ['on top', 'left', 'right', 'front', 'back'] as const;
+/** Sides a section may stand on by another, on top of it, and evenly round it: arms, petals. */
+export const STANDINGS = ['on top', 'left', 'right', 'front', 'back', 'round'] as const;
 export type Standing = (typeof STANDINGS)[number];
 
 /** Where a section stands: on the floor at the middle, or by another section. */

@@ -101,6 +101,12 @@ export function applyRemedy(
 				for (const piece of structure.pieces) if (piece.id === remedy.piece) piece.fixing = remedy.fixing;
 			}
 			return undefined;
+		case 'join':
+			for (const { stack } of stacksIn(draft as Recipe)) {
+				const layer = stack.layers.find((l) => l.id === remedy.layer) as Mutable<Layer> | undefined;
+				if (layer) layer.joining = remedy.joining;
+			}
+			return undefined;
 		case 'choose':
 			chooseLine(draft, remedy.line);
 			return undefined;

@@ -10,8 +10,8 @@ export interface ToHeight {
 }
 
 /**
- * The same design made taller or shorter: rows that repeat are repeated more or less, in proportion; base,
- * collar and topper (rows of one) stay, unless no row repeats. Sizes never change.
+ * The same design made taller or shorter: rows that repeat are repeated more or less, in proportion (by largest
+ * remainder, one layer at a time); base, collar and topper (rows of one) stay, unless no row repeats. Sizes never change.
  * @param height body height wanted, mm, above 0
  * @returns the nearest it can come; the recipe itself where it has no stack
  */
@@ -19,28 +19,53 @@ export function toHeight(recipe: Recipe, height: number, pumps: readonly PumpPro
 	const stack = stackIn(recipe);
 	if (!stack || stack.layers.length === 0) return { recipe, body: 0 };
 	const anyRepeats = stack.layers.some((l) => l.repeat > 1);
-	const grown = (factor: number): Stack => ({
-		...stack,
-		layers: stack.layers.map((layer) =>
-			anyRepeats && layer.repeat === 1
-				? layer
-				: { ...layer, repeat: Math.max(1, Math.min(MOST_REPEATS, Math.round(layer.repeat * factor))) }
-		)
-	});
+	const weights = stack.layers.map((l) => (anyRepeats && l.repeat === 1 ? 0 : l.repeat));
+	const rows = weights.filter((w) => w > 0).length;
+	const grown = (total: number): Stack => {
+		const shares = shared(total, weights);
+		return {
+			...stack,
+			layers: stack.layers.map((l, i) => (weights[i] === 0 ? l : { ...l, repeat: shares[i]! }))
+		};
+	};
 	const body = (s: Stack) => placeStack(s, pumps).body.usual;
-	let best = { stack, body: body(stack) };
-	// Every distinct outcome lies at a factor where some row gains a layer: (k + ½) / repeat.
-	const reach = Math.max(2, (4 * height) / Math.max(1, best.body));
-	const factors = new Set([1]);
-	for (const repeat of new Set(stack.layers.map((l) => l.repeat))) {
-		for (let k = 0; (k + 0.5) / repeat <= reach && k < 400; k++) factors.add((k + 0.5) / repeat + 1e-9);
+	const now = weights.reduce((a, w) => a + w, 0);
+	// A taller total is a taller body: the first that reaches the height is found by halving, and its neighbour looked at.
+	let [low, high] = [rows, Math.min(rows * MOST_REPEATS, Math.max(now, rows + 1))];
+	while (high < rows * MOST_REPEATS && body(grown(high)) < height)
+		high = Math.min(rows * MOST_REPEATS, high * 2);
+	while (low < high) {
+		const middle = Math.floor((low + high) / 2);
+		if (body(grown(middle)) < height) low = middle + 1;
+		else high = middle;
 	}
-	for (const factor of [...factors].sort((a, b) => a - b)) {
-		const candidate = grown(factor);
-		const tall = body(candidate);
-		if (Math.abs(tall - height) < Math.abs(best.body - height)) best = { stack: candidate, body: tall };
-		if (tall > height * 1.5) break;
-	}
+	const near = [now, low, Math.max(rows, low - 1)].map((total) => {
+		const candidate = total === now ? stack : grown(total);
+		return { stack: candidate, body: body(candidate) };
+	});
+	const best = near.reduce((a, b) => (Math.abs(b.body - height) < Math.abs(a.body - height) ? b : a));
 	const sections = recipe.sections.map((s) => (s.structure === stack ? { ...s, structure: best.stack } : s));
 	return { recipe: { ...recipe, sections }, body: best.body };
+}
+
+/** `total` layers in proportion to `weights`, at least one where a weight is above 0: largest remainder, ties to the lower row. */
+function shared(total: number, weights: readonly number[]): number[] {
+	const all = weights.reduce((a, w) => a + w, 0);
+	const exact = weights.map((w) => (w * total) / all);
+	const shares = exact.map((e, i) =>
+		weights[i] === 0 ? 0 : Math.max(1, Math.min(MOST_REPEATS, Math.floor(e)))
+	);
+	const order = exact.map((_, i) => i).filter((i) => weights[i]! > 0);
+	let left = total - shares.reduce((a, s) => a + s, 0);
+	while (left !== 0) {
+		const step = Math.sign(left);
+		const open = order.filter((i) => (step > 0 ? shares[i]! < MOST_REPEATS : shares[i]! > 1));
+		if (open.length === 0) break;
+		const next = open.reduce((a, b) =>
+			step * (exact[b]! - shares[b]!) > step * (exact[a]! - shares[a]!) ? b : a
+		);
+		shares[next]! += step;
+		left -= step;
+	}
+	return shares;
 }

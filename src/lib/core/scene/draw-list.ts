@@ -2,7 +2,7 @@ import type { Catalogue } from '../materials/catalogue.ts';
 import type { Finish } from '../materials/material.ts';
 import type { Colourway, Stack } from '../recipe/recipe.ts';
 import type { Ball } from '../geometry/ring.ts';
-import type { Assembly, Spot } from '../structures/assemble.ts';
+import { pointAt, type Assembly, type Spot } from '../structures/assemble.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
 
 export const VIEWS = ['front', 'side', 'plan'] as const;
@@ -49,7 +49,7 @@ export function drawStack(
 	placed: PlacedStack,
 	{ colourway, ...dressed }: Dressed & { colourway: Colourway | undefined }
 ): DrawList {
-	const spots = [{ x: 0, y: 0, z: 0, mirrored: false }];
+	const spots = [{ x: 0, y: 0, z: 0, mirrored: false, turn: 0 }];
 	const { overall } = placed;
 	const pieces = [{ section: 'only', stack, placed, colourway, spots }];
 	return drawAssembly({ pieces, applied: [], lost: [], feet: new Map(), overall }, dressed);
@@ -138,8 +138,8 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 }
 
 /** @returns across, up, and nearness to the eye, mm */
-function project(ball: Ball, { x, y, z, mirrored }: Spot, view: View): [number, number, number] {
-	const at = { x: x + (mirrored ? -ball.x : ball.x), y: y + ball.y, z: z + ball.z };
+function project(ball: Ball, spot: Spot, view: View): [number, number, number] {
+	const at = pointAt(spot, ball);
 	if (view === 'front') return [at.x, at.z, -at.y];
 	return view === 'side' ? [at.y, at.z, at.x] : [at.x, at.y, at.z];
 }

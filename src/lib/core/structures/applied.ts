@@ -125,17 +125,17 @@ export function placeApplied(
 ): PlacedApplied {
 	const balls: AppliedBall[] = [];
 	const lost = new Set<Id>();
-	const firstOf = new Map<Id, Ball>();
+	const seated = new Map<Id, Ball[]>();
 	// Pieces on other pieces come after those that carry them.
 	for (const piece of inOrder(pieces)) {
 		const d = widthOf(piece, pumps);
 		const slot = piece.what.kind === 'balloon' ? piece.what.balloon.slot : null;
 		const material = piece.what.kind === 'balloon' ? piece.what.balloon.material : piece.what.material;
 		for (const { host: at, count } of piece.on) {
-			const seats = seatsOn(at, count, d, host, firstOf);
+			const seats = seatsOn(at, count, d, host, seated);
 			if (!seats) lost.add(piece.id);
 			for (const ball of seats ?? []) {
-				if (!firstOf.has(piece.id)) firstOf.set(piece.id, ball);
+				seated.set(piece.id, [...(seated.get(piece.id) ?? []), ball]);
 				balls.push({ piece: piece.id, ball, slot, material, hides: hiddenBy(ball, host.balls) });
 			}
 		}
@@ -158,7 +158,7 @@ function seatsOn(
 	count: number,
 	d: number,
 	shape: HostShape,
-	pieces: ReadonlyMap<Id, Ball>
+	seated: ReadonlyMap<Id, readonly Ball[]>
 ): Ball[] | undefined {
 	switch (host.on) {
 		case 'wall':
@@ -168,8 +168,12 @@ function seatsOn(
 			return under && outward(under, count, d);
 		}
 		case 'piece': {
-			const under = pieces.get(host.piece);
-			return under && outward(under, count, d);
+			// Two pupils on two eyes: one on each, in turn.
+			const under = seated.get(host.piece);
+			return under?.flatMap((ball, i) => {
+				const own = Math.floor(count / under.length) + (i < count % under.length ? 1 : 0);
+				return outward(ball, own, d);
+			});
 		}
 		case 'layer': {
 			const rings = shape.rows.get(host.layer);

@@ -8,12 +8,24 @@ import { resolve, type Choice } from '../recipe/resolve.ts';
 import { placeApplied, type AppliedBall, type HostShape } from './applied.ts';
 import { placeStack, type PlacedStack } from './stack.ts';
 
-/** Where one of a section's copies stands, mm from the middle of the design's floor; mirrored left for right. */
+/**
+ * Where one of a section's copies stands, mm from the middle of the design's floor; mirrored left for right, then
+ * turned about its own axis, radians counter-clockwise seen from above.
+ */
 export interface Spot {
 	readonly x: number;
 	readonly y: number;
 	readonly z: number;
 	readonly mirrored: boolean;
+	readonly turn: number;
+}
+
+/** A point of a copy as it stands at a spot. */
+export function pointAt({ x, y, z, mirrored, turn }: Spot, p: { x: number; y: number; z: number }) {
+	const own = mirrored ? -p.x : p.x;
+	if (turn === 0) return { x: x + own, y: y + p.y, z: z + p.z };
+	const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+	return { x: x + cos * own - sin * p.y, y: y + sin * own + cos * p.y, z: z + p.z };
 }
 
 /** A stack with the places of all its copies. */
@@ -48,7 +60,7 @@ export interface Assembly {
 
 /** Designs inside designs are drawn this deep; the bill has no such end. */
 const DEEPEST = 6;
-const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false };
+const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false, turn: 0 };
 const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 	left: [-1, 0],
 	right: [1, 0],
@@ -156,10 +168,9 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 
 /** A spot inside a copy, seen from outside. */
 const compose = (outer: Spot, inner: Spot): Spot => ({
-	x: outer.x + (outer.mirrored ? -inner.x : inner.x),
-	y: outer.y + inner.y,
-	z: outer.z + inner.z,
-	mirrored: outer.mirrored !== inner.mirrored
+	...pointAt(outer, inner),
+	mirrored: outer.mirrored !== inner.mirrored,
+	turn: outer.turn + (outer.mirrored ? -inner.turn : inner.turn)
 });
 
 function shapeOf(section: Section, colourway: Colourway | undefined, context: Context): Shape {
@@ -209,12 +220,7 @@ function measure(
 	const places = new Map<Id, Ball>();
 	let [halfX, halfY, top] = [0, 0, 0];
 	const seen = (ball: Ball, spot: Spot): Ball => {
-		const at = {
-			x: spot.x + (spot.mirrored ? -ball.x : ball.x),
-			y: spot.y + ball.y,
-			z: spot.z + ball.z,
-			d: ball.d
-		};
+		const at = { ...pointAt(spot, ball), d: ball.d };
 		balls.push(at);
 		halfX = Math.max(halfX, Math.abs(at.x) + at.d / 2);
 		halfY = Math.max(halfY, Math.abs(at.y) + at.d / 2);
@@ -253,13 +259,15 @@ function standBy(section: Section, shape: Shape, at: Spot, host: Shape | undefin
 		const foot = { ...at, z: at.z + restOn(shape, below) };
 		return inRow(section, shape, foot, [1, 0], 0);
 	}
-	const side = SIDE[how]!;
+	const side = SIDE[how] ?? SIDE.front!;
 	const axis = side[0] === 0 ? 1 : 0;
 	const rings = layer === null ? undefined : below.host.rows.get(layer);
 	const z = rings ? at.z + middleOf(rings) - lowestMiddle(shape) : height === null ? at.z : height / 1000;
 	const out = rings ? reachOf(rings.flat(), axis) : reachBetween(below, axis, z - at.z, z - at.z + shape.top);
 	const reach = out + shape.half[axis] + gap / 1000;
-	return inRow(section, shape, { ...at, z }, side, reach);
+	return how === 'round'
+		? inRing(section, { ...at, z }, reach)
+		: inRow(section, shape, { ...at, z }, side, reach);
 }
 
 /** Middle of a row's rings, mm. */
@@ -292,6 +300,21 @@ function restOn(shape: Shape, host: Shape): number {
 	return lift ?? host.top;
 }
 
+/** The copies of a section evenly round its host, each with its front outwards; the first pair stands open to the front. */
+function inRing(section: Section, from: Spot, reach: number): Spot[] {
+	const count = section.times * eachOf(section);
+	return Array.from({ length: count }, (_, i) => {
+		const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / count;
+		const out = pointAt(from, { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z: 0 });
+		const mirrored = from.mirrored !== (section.mirror && i % 2 === 1);
+		return { ...out, mirrored, turn: from.turn + angle + Math.PI / 2 };
+	});
+}
+
+/** Designs inside come in a quantity of their own. */
+const eachOf = ({ structure }: Section): number =>
+	structure.kind === 'design' ? Math.max(1, Math.round(rational(structure.quantity).valueOf())) : 1;
+
 /** The copies of a section: out to one side in a row; mirrored ones in pairs to both sides. */
 function inRow(
 	section: Section,
@@ -300,9 +323,8 @@ function inRow(
 	side: readonly [number, number],
 	reach: number
 ): Spot[] {
-	const { structure, times, mirror } = section;
-	const each =
-		structure.kind === 'design' ? Math.max(1, Math.round(rational(structure.quantity).valueOf())) : 1;
+	const { times, mirror } = section;
+	const each = eachOf(section);
 	const one = times * each === 1 && !(mirror && reach === 0);
 	const width = one ? 0 : 2 * shape.half[side[0] === 0 ? 1 : 0] + section.stand.gap / 1000;
 	return Array.from({ length: times * each }, (_, i) => {
@@ -315,7 +337,8 @@ function inRow(
 			x: from.x + side[0] * out * (from.mirrored ? -1 : 1),
 			y: from.y + side[1] * out,
 			z: from.z,
-			mirrored: from.mirrored !== turned
+			mirrored: from.mirrored !== turned,
+			turn: from.turn
 		};
 	});
 }

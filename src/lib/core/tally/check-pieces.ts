@@ -2,6 +2,10 @@ import type { Rates } from '../cost/rates.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { AppliedPiece, ExtraLine, Fixing, Recipe } from '../recipe/recipe.ts';
 import type { Assembly } from '../structures/assemble.ts';
+import type { Bill } from '../bom/bill.ts';
+import { rulesFor } from '../bom/follow-on.ts';
+import { standsOnFloor } from '../recipe/recipe.ts';
+import { formatFeet, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import type { Finding } from './finding.ts';
 
@@ -12,7 +16,7 @@ const STICKS: ReadonlySet<Fixing> = new Set<Fixing>(['strip', 'dash', 'glue']);
 export function checkPieces(
 	recipe: Recipe,
 	assembly: Assembly,
-	{ catalogue }: { catalogue: Catalogue; rates: Rates }
+	{ catalogue, rates, bill }: { catalogue: Catalogue; rates: Rates; bill: Bill }
 ): Finding[] {
 	const pieces = recipe.sections.flatMap(({ structure }) =>
 		structure.kind === 'applied' ? structure.pieces : []
@@ -22,7 +26,8 @@ export function checkPieces(
 	);
 	return [
 		...pieces.flatMap((piece) => checkPiece(piece, pieces, assembly, catalogue)),
-		...disagreeing(lines, catalogue)
+		...disagreeing(lines, catalogue),
+		...checkStanding(recipe, assembly, bill, rates)
 	];
 }
 
@@ -65,6 +70,42 @@ function checkPiece(
 				label: 'Patch first',
 				act: { kind: 'fixing', piece: piece.id, fixing: 'patch and strip' }
 			}
+		});
+	}
+	return findings;
+}
+
+/** Higher than this without a base or a weight a piece is easily knocked over, mm. House rule. */
+const TALL = 1500;
+
+/** What stands on the floor: latex on bare ground, and tall pieces that nothing holds down. */
+function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill, rates: Rates): Finding[] {
+	const findings: Finding[] = [];
+	const onFloor = recipe.sections.some(
+		(s) =>
+			s.structure.kind === 'stack' && s.structure.onFloor && s.structure.layers.length > 0 && standsOnFloor(s)
+	);
+	const patched = rulesFor(recipe.rules, rates.rules).some((r) => r.of === 'floor contact' && r.each !== '0');
+	if (onFloor && !patched) {
+		findings.push({
+			code: 'bare-floor',
+			level: 'watch',
+			say: 'Latex on a bare floor: no rule puts a patch under what touches it. Set one, or raise the base.',
+			why: 'Grit and static burst the lowest layer first, and it holds all the others.'
+		});
+	}
+	const held = bill.lines.some(
+		({ material, status, key }) =>
+			material?.kind === 'base' ||
+			material?.kind === 'weight' ||
+			(status === 'open' && key.startsWith('material:'))
+	);
+	if (overall.usual > TALL && !held && bill.balloons > 0) {
+		findings.push({
+			code: 'light-base',
+			level: 'watch',
+			say: `It stands ${formatFeet(overall.usual as Millimetres)} tall and nothing holds it down. Give it a stand, or a weight in the lowest cluster.`,
+			why: 'A tall light piece tips over when somebody brushes past it, and in the first gust outdoors.'
 		});
 	}
 	return findings;

@@ -1,4 +1,4 @@
-import { fillBand, safeVerdict } from '../sizing/fill.ts';
+import { FILL_EDGES, fillBand, safeVerdict } from '../sizing/fill.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Rates } from '../cost/rates.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
@@ -67,8 +67,35 @@ export function checkStack(
 			});
 		}
 	});
-	findings.push(...checkSteps(stack, rates));
+	findings.push(...checkSteps(stack, rates), ...checkJoinings(stack, rates));
 	return findings;
+}
+
+/** Line round soft latex: the layers above the lowest that are joined with it and are not firm. */
+function checkJoinings(stack: Stack, { pumps }: Rates): Finding[] {
+	return stack.layers.flatMap((layer, row): Finding[] => {
+		const lined = (layer.joining ?? stack.joining) === 'line' && (row > 0 || layer.repeat > 1);
+		const soft = layer.clusters.some(({ places }) =>
+			places.some(({ size, nominal }) => {
+				const { assumed, known } = resolveSize(size, nominal, pumps);
+				return known && assumed / (nominal / 1000) < FILL_EDGES.soft;
+			})
+		);
+		if (!lined || !soft) return [];
+		return [
+			{
+				code: 'line-on-soft',
+				level: 'watch',
+				layer: layer.id,
+				say: 'Soft balloons joined with line. Twist them on, or take a decorating strip or a modelling balloon.',
+				why: 'Thin strong line cuts into soft latex, at once or in the night.',
+				remedy: {
+					label: 'Twist it on',
+					act: { kind: 'join', layer: layer.id, joining: 'twisted on' }
+				}
+			}
+		];
+	});
 }
 
 /** A length of upright that reaches, up to the next whole foot. */

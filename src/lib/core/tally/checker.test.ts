@@ -2,6 +2,7 @@ import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
 import { describe, expect, test } from 'vitest';
 import { colours, counter, design, materials, rates } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
+import { piecesIn } from '../recipe/edit-pieces.ts';
 import { stackIn, type RecipeDraft } from '../recipe/edit.ts';
 import { printLayer } from '../recipe/entry/print-entry.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
@@ -123,6 +124,45 @@ describe('remedies', () => {
 		const level = design('level', '4 11 at 10 white');
 		expect(findLevelling(stackIn(level)!, stackIn(level)!.layers[0]!.id, [])).toBeUndefined();
 		expect(findLevelling(stackIn(level)!, 'nobody', [])).toBeUndefined();
+	});
+});
+
+describe('what stands, what is tied', () => {
+	test('a tall piece that nothing holds down; a base or a weight is enough, and so is a stand still to choose', () => {
+		const tall = (...more: string[]) => design('tall', '4 11 at 10 white x9', ...more);
+		expect(codes(tall())).toContain('light-base');
+		expect(codes(tall('pole 8 ft'))).not.toContain('light-base');
+		expect(codes(tall('1 stand'))).not.toContain('light-base');
+		expect(codes(design('low', '4 11 at 10 white x2'))).not.toContain('light-base');
+	});
+	test('latex on a bare floor, where no rule puts a patch', () => {
+		const low = design('low', '4 11 at 10 white');
+		expect(codes(low)).not.toContain('bare-floor');
+		expect(codes({ ...low, rules: [{ of: 'floor contact', each: '0', material: null }] })).toContain(
+			'bare-floor'
+		);
+	});
+	test('line round soft latex: twisted on by one key', () => {
+		const soft = design(
+			'soft',
+			'4 11 at 10 white',
+			'4 11 at 7 white joined line',
+			'4 11 at 9 white joined line'
+		);
+		const found = look(soft).findings.filter((f) => f.code === 'line-on-soft');
+		expect(found).toHaveLength(1);
+		expect(codes(remedied(soft, 'line-on-soft').recipe)).not.toContain('line-on-soft');
+	});
+	test('adhesive straight on printed foil: a patch first, by one key', () => {
+		const printed = { ...studio, colours: new Map([...studio.colours].map(([id, c]) => [id, { ...c, finish: 'printed' as const }])) }; // prettier-ignore
+		const faced = design('faced', '1 16 at 13 grey', 'put 1 foil star on row 1 front with strip');
+		const codesOf = (recipe: Recipe) => tally(recipe, null, 1, { catalogue: printed, rates, library: () => undefined }).findings.map((f) => f.code); // prettier-ignore
+		expect(codesOf(faced)).toContain('printed-foil');
+		expect(codes(faced)).not.toContain('printed-foil');
+		const piece = piecesIn(faced)[0]!.piece.id;
+		const draft = structuredClone(faced) as RecipeDraft;
+		applyRemedy(draft, { kind: 'fixing', piece, fixing: 'patch and strip' }, { newId: () => 'n', pumps: [] });
+		expect(codesOf(draft as Recipe)).not.toContain('printed-foil');
 	});
 });
 

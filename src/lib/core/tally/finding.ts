@@ -1,5 +1,5 @@
 import type { Side } from '../geometry/layers.ts';
-import type { Fixing, Id } from '../recipe/recipe.ts';
+import type { Fixing, Id, Joining } from '../recipe/recipe.ts';
 import type { Micrometres } from '../units/length.ts';
 
 /** A change that answers a finding, as data: done by `applyRemedy`, one step of undo. */
@@ -11,6 +11,7 @@ export type Remedy =
 	/** A piece fixed another way; the line of a choice that is taken. */
 	| { readonly kind: 'fixing'; readonly piece: Id; readonly fixing: Fixing }
 	| { readonly kind: 'choose'; readonly line: Id }
+	| { readonly kind: 'join'; readonly layer: Id; readonly joining: Joining }
 	| { readonly kind: 'level'; readonly section: Id; readonly layer: Id };
 
 /** A levelling cluster found by trial: what it is, and the tilt before and after, degrees. */
@@ -45,7 +46,7 @@ export interface Finding {
 		| 'conflict'
 		| 'bare-floor'
 		| 'light-base'
-		| 'top-tie'
+		| 'line-on-soft'
 		| 'pear-shaped';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';

@@ -93,7 +93,7 @@ export function tally(
 	findings.push(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
-		...checkPieces(recipe, assembly, { catalogue, rates })
+		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted })
 	);
 	const hushed = new Set(recipe.silenced.map((s) => s.finding));
 	const none = zero(rates.currency);

@@ -190,7 +190,7 @@
 		</p>
 		<ColourPanel {bench} />
 		<SizesPanel {bench} />
-		<div class="ml-auto flex items-center gap-2">
+		<div class="ml-auto flex flex-wrap items-center gap-2">
 			<button
 				type="button"
 				class="tool"

@@ -44,7 +44,7 @@
 	}
 </script>
 
-<Popover label="Notes, credit and rules of {recipe.name}">
+<Popover label="About {recipe.name}: credit and rules">
 	{#snippet trigger()}<span class="quiet-link text-[13.5px]">about</span>{/snippet}
 	<div class="grid gap-3 text-sm">
 		<TypedField

@@ -58,7 +58,7 @@
 	const sections = $derived(bench.recipe.sections.filter((s) => s.structure.kind !== 'extras'));
 </script>
 
-<Popover label="Change {name}">
+<Popover label="Change {name}" slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
 		<TypedField

@@ -18,15 +18,16 @@
 	<ul class="extras" aria-label="Extras">
 		{#each bench.extras as line (line.id)}
 			{@const name = nameOf(line.material)}
+			{@const words = lineWords(line, name, bench.recipe)}
 			<li>
-				<span class:off={!counted.has(line.id)}>{lineWords(line, name, bench.recipe)}</span>
+				<span class="words" class:off={!counted.has(line.id)} title={words}>{words}</span>
 				{#if !counted.has(line.id)}<span>not taken</span>{/if}
 				<LinePanel {bench} {line} {name} />
 				<button
 					type="button"
 					class="quiet-link"
 					onclick={() => bench.change((d) => removeExtra(d, line.id))}
-					aria-label="Take out {name}">take out</button
+					aria-label="Take out {name}">out</button
 				>
 			</li>
 		{/each}
@@ -36,14 +37,23 @@
 <style>
 	.extras {
 		margin-top: 2px;
+		max-height: 104px;
+		overflow-y: auto;
+		scrollbar-width: thin;
 		color: var(--muted);
 	}
 	li {
 		display: flex;
-		flex-wrap: wrap;
 		align-items: center;
-		gap: 0 8px;
-		line-height: 20px;
+		gap: 8px;
+		line-height: 24px;
+		white-space: nowrap;
+	}
+	.words {
+		min-width: 0;
+		flex: 1;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
 	.off {
 		text-decoration: line-through;

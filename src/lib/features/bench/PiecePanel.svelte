@@ -31,8 +31,10 @@
 		const found: [string, Host, string][] = [];
 		const add = (h: Host) => found.push([JSON.stringify(h), h, hostWords(h, bench.recipe)]);
 		if (carrier?.structure.kind === 'stack')
-			for (const { id } of carrier.structure.layers)
+			for (const { id, clusters } of carrier.structure.layers) {
 				for (const side of SIDES) add({ on: 'layer', layer: id, side: side as Side });
+				for (const place of clusters.flatMap((c) => c.places)) add({ on: 'place', place: place.id });
+			}
 		for (const { structure, stand } of bench.recipe.sections)
 			if (structure.kind === 'applied' && stand.by === host)
 				for (const other of structure.pieces)
@@ -75,7 +77,7 @@
 	};
 </script>
 
-<Popover label="Change {piece.name}">
+<Popover label="Change {piece.name}" slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
 		<TypedField

@@ -37,7 +37,8 @@
 				<b class="figures">{countOfPiece(piece)} ×</b>
 				{piece.name}
 				<span class="quiet"
-					>{what(piece)} · {piece.on
+					>{what(piece) === piece.name ? '' : `${what(piece)} · `}
+					{piece.on
 						.map(
 							({ host, count }) => `${piece.on.length > 1 ? `${count} ` : ''}${hostWords(host, bench.recipe)}`
 						)

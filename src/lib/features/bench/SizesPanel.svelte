@@ -74,7 +74,7 @@
 
 <Popover label="Size {now?.name ?? 'as it stands'}: sizes of this design">
 	{#snippet trigger()}<span class="text-sm"
-			>{now?.name ?? (sizes.length > 0 ? 'as it stands' : 'one size')}</span
+			><span class="text-muted">size</span> {now?.name ?? 'as it stands'}</span
 		>{/snippet}
 	<div class="grid gap-3 text-sm">
 		<div class="flex flex-wrap gap-1.5" role="group" aria-label="Sizes">
@@ -88,22 +88,25 @@
 			{/each}
 		</div>
 		{#if now}
-			<TypedField
-				label="Name"
-				value={now.name}
-				use={(text) => {
-					const name = text.trim().slice(0, 80);
-					if (name) change((s) => (s.name = name));
-					return name ? '' : 'Give it a name, like “small” or “6 ft”.';
-				}}
-			/>
-			<TypedField
-				label="Body height"
-				value={now.height === null ? '' : formatFeet(toMillimetres(now.height))}
-				hint="blank: as it stands"
-				placeholder="6 ft"
-				use={height}
-			/>
+			<!-- Fields of one size: what is typed in them is not another's. -->
+			{#key now.id}
+				<TypedField
+					label="Name"
+					value={now.name}
+					use={(text) => {
+						const name = text.trim().slice(0, 80);
+						if (name) change((s) => (s.name = name));
+						return name ? '' : 'Give it a name, like “small” or “6 ft”.';
+					}}
+				/>
+				<TypedField
+					label="Body height"
+					value={now.height === null ? '' : formatFeet(toMillimetres(now.height))}
+					hint="blank: as it stands"
+					placeholder="6 ft"
+					use={height}
+				/>
+			{/key}
 			<Pick
 				label="What gives way"
 				value={now.by}

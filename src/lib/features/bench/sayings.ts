@@ -8,6 +8,8 @@ export interface Saying {
 export const SAYINGS: readonly Saying[] = [
 	{ say: 'section arm x2 mirrored left of column', means: 'Add a section' },
 	{ say: 'section wing left of column at row 3', means: 'Add a section at a row of another' },
+	{ say: 'section petal x6 round column at 4 ft', means: 'Add sections evenly round another' },
+	{ say: 'use ringed planet on column swappable', means: 'Use a kept design as a part' },
 	{ say: 'put 2 5 at 4 white as eyes on row 3 front with strip', means: 'Put pieces on a row' },
 	{
 		say: 'put 3 5 at 3 white as spots on row 4 round, 5 on row 5 round',

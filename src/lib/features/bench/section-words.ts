@@ -9,7 +9,7 @@ export function standingWords({ stand, times, mirror }: Section, { sections }: R
 		? 'on the floor'
 		: stand.how === 'on top'
 			? `on top of ${host}`
-			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind' }[stand.how]} ${host}`;
+			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round' }[stand.how]} ${host}`;
 	const row =
 		stand.layer === null || stand.how === 'on top' || !host ? '' : ` at ${rowWords(stand.layer, sections)}`;
 	const height =
@@ -28,13 +28,25 @@ function rowWords(layer: string, sections: readonly Section[]): string {
 	return 'a row that is gone';
 }
 
+/** `row 3 place 2`, places counted as the plan goes round. */
+function placeWords(id: string, sections: readonly Section[]): string {
+	for (const { structure } of sections) {
+		if (structure.kind !== 'stack') continue;
+		for (const [at, layer] of structure.layers.entries()) {
+			const place = layer.clusters.flatMap((c) => c.places).findIndex((p) => p.id === id);
+			if (place >= 0) return `row ${at + 1} place ${place + 1}`;
+		}
+	}
+	return 'a place that is gone';
+}
+
 /** What a piece sits on. */
 export function hostWords(host: Host, { sections }: Recipe): string {
 	switch (host.on) {
 		case 'layer':
 			return `${rowWords(host.layer, sections)} ${host.side === 'all' ? 'round' : host.side}`;
 		case 'place':
-			return 'a place';
+			return placeWords(host.place, sections);
 		case 'piece': {
 			const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
 			return `on ${pieces.find((p) => p.id === host.piece)?.name ?? 'a piece that is gone'}`;
@@ -51,7 +63,7 @@ export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): 
 	const serves = line.serves.flatMap((id) => sections.find((s) => s.id === id)?.name ?? []);
 	return [
 		`${count} × ${name}`,
-		line.choice ? `${line.choice.group}${line.choice.when ? `, ${line.choice.when}` : ''}` : '',
+		line.choice ? line.choice.when || 'either, or' : '',
 		line.role === 'always' ? '' : line.role === 'by-product' ? 'left over' : line.role,
 		line.range ? 'estimated' : '',
 		serves.length > 0 ? `for ${serves.join(' and ')}` : '',

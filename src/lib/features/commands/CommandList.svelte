@@ -49,20 +49,20 @@
 			<Dialog.Title class="sr-only">What to do</Dialog.Title>
 			<Command.Root label="What to do">
 				<Command.Input
-					class="say"
+					class="do-say"
 					placeholder="What to do? A few letters are enough"
 					aria-label="What to do"
 				/>
-				<Command.List class="list">
+				<Command.List class="do-list" tabindex={0}>
 					<Command.Viewport>
-						<Command.Empty class="none">Nothing by that name. Try another word.</Command.Empty>
+						<Command.Empty class="do-none">Nothing by that name. Try another word.</Command.Empty>
 						{#each groups as { name, own } (name)}
 							<Command.Group value={name}>
-								<Command.GroupHeading class="group">{name}</Command.GroupHeading>
+								<Command.GroupHeading class="do-group">{name}</Command.GroupHeading>
 								<Command.GroupItems>
 									{#each own as command (command.name)}
 										<Command.Item
-											class="item"
+											class="do-item"
 											value={command.name}
 											keywords={command.also ? command.also.split(' ') : []}
 											onSelect={() => run(command)}
@@ -82,7 +82,7 @@
 </Dialog.Root>
 
 <style>
-	:global(.say) {
+	:global(.do-say) {
 		width: 100%;
 		border-bottom: 2px solid var(--ink);
 		background: transparent;
@@ -91,28 +91,28 @@
 		outline: none;
 		box-shadow: none !important;
 	}
-	:global(.list) {
+	:global(.do-list) {
 		max-height: 50vh;
 		overflow: auto;
 		padding: 6px 0 10px;
 	}
-	:global(.none) {
+	:global(.do-none) {
 		padding: 14px 18px;
 		color: var(--muted);
 	}
-	:global(.group) {
+	:global(.do-group) {
 		padding: 10px 18px 2px;
 		font-size: 12.6px;
 		color: var(--muted);
 	}
-	:global(.item) {
+	:global(.do-item) {
 		display: flex;
 		justify-content: space-between;
 		gap: 16px;
 		padding: 6px 18px;
 		cursor: pointer;
 	}
-	:global(.item[data-selected]) {
+	:global(.do-item[data-selected]) {
 		background: var(--tint);
 		box-shadow: inset 3px 0 0 var(--ink);
 	}

@@ -9,16 +9,20 @@
 		open?: boolean;
 		/** px */
 		width?: number;
+		/** A trigger within a line of text. */
+		slim?: boolean;
 		trigger: Snippet;
 		children: Snippet;
 	}
-	let { label, open = $bindable(false), width = 320, trigger, children }: Props = $props();
+	let { label, open = $bindable(false), width = 320, slim = false, trigger, children }: Props = $props();
 </script>
 
 <Popover.Root bind:open>
 	<Popover.Trigger
 		aria-label={label}
-		class="inline-flex min-h-[34px] items-center gap-2 rounded-control px-2 hover:bg-tint"
+		class="inline-flex items-center gap-2 rounded-control hover:bg-tint {slim
+			? 'min-h-6 px-1'
+			: 'min-h-[34px] px-2'}"
 	>
 		{@render trigger()}
 	</Popover.Trigger>

@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		colours,
 		library: [...library],
 		designs,
-		partVersions: Object.fromEntries([...library.keys()].map((id) => [id, numbers.get(id) ?? 0])),
+		partVersions: Object.fromEntries(numbers),
 		usedIn: named.flatMap((k) => (k ? [{ id: k.design, name: k.recipe.name }] : []))
 	};
 };

@@ -66,6 +66,7 @@ export interface SaidSection {
 	readonly times: number;
 	readonly mirror: boolean;
 	readonly stand: Stand;
+	readonly swappable?: boolean;
 	readonly structure?: DesignUse;
 }
 
@@ -132,5 +133,6 @@ export interface EntryContext {
 export const KEYWORDS: ReadonlySet<string> = new Set([
 	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
 	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall', 'with', 'put', 'as', 'on',
-	'row', 'or', 'by', 'swap', 'size', 'each', 'takes'
+	'row', 'or', 'by', 'swap', 'size', 'each', 'takes',
+	'swappable'
 ]); // prettier-ignore

@@ -1,6 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { COUNTS, type CountOf } from '../../bom/follow-on.ts';
-import { formatFeet, toMillimetres } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { rationalText } from '../../units/rational.ts';
 import type { Slot } from '../recipe.ts';
@@ -16,13 +15,14 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 	const words: string[] = [];
 	while (r.now?.kind === 'word') words.push(r.all[r.at++]!.text);
 	const value = r.number();
-	const height = value && lengthOf(value, r.unit() ?? 'ft');
+	const unit = r.unit() ?? 'ft';
+	const height = value && lengthOf(value, unit);
 	if (height === undefined)
 		return refuse('not-a-length', 'How tall is the body in that size? Type it like “size small 4 ft”.');
 	const by = r.word('scaled') ? 'scale' : 'layers';
 	return got({
 		kind: 'size',
-		size: { name: words.join(' ') || formatFeet(toMillimetres(height)), height, by }
+		size: { name: words.join(' ') || `${value!.toFraction(true)} ${unit}`, height, by }
 	});
 }
 

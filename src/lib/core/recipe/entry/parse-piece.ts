@@ -3,6 +3,7 @@ import type { Side } from '../../geometry/layers.ts';
 import { shorten } from '../../units/number.ts';
 import { FIXINGS, type Fixing, type Host, type Id, type Layer, type Section } from '../recipe.ts';
 import type { Entry, SaidPiece } from './entry.ts';
+import { piecesIn } from '../edit-pieces.ts';
 import { findMaterial } from './find-material.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
@@ -10,7 +11,7 @@ import { lengthOf, type Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
 
 /**
- * `put 2 5 at 4 white as eyes on row 3 front with strip`; `put 1 foil star on column top row`; several tiers:
+ * `put 2 5 at 4 white as eyes on row 3 front with strip`; `put 2 5 at 2 black as pupils on eyes`; `put 1 foil star on column top row`; several tiers:
  * `put 3 5 at 3 white as spots on row 4, 5 on row 5`. Rows are counted from the floor, as they stand on the screen.
  */
 export function piece(r: Reader): Parsed<Entry> | undefined {
@@ -86,6 +87,8 @@ function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | 
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
 	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	const carrying = words.length > 0 && !isWord(r.now, 'row', 'top') ? pieceCalled(words, r) : undefined;
+	if (carrying) return got({ host: { on: 'piece', piece: carrying.piece.id }, section: carrying.host });
 	const stacks = (r.context.sections ?? []).filter((s) => s.structure.kind === 'stack');
 	const host =
 		words.length > 0
@@ -102,9 +105,26 @@ function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | 
 	return onRow(r, host);
 }
 
+/** A piece that is there already: a pupil sits on an eye. */
+function pieceCalled(words: readonly string[], { context: { recipe } }: Reader) {
+	const all = recipe ? piecesIn(recipe) : [];
+	const said = words.join(' ');
+	return (
+		all.find(({ piece: { name } }) => name.toLowerCase() === said) ??
+		all.find(({ piece: { name } }) => wordsMatch(words, name))
+	);
+}
+
 function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }> {
 	const row = rowOf(r, section);
 	if (!row.ok) return row;
+	if (r.word('place')) {
+		const places = row.value.layer.clusters.flatMap((c) => c.places);
+		const place = places[(r.number()?.valueOf() ?? 0) - 1];
+		return place
+			? got({ host: { on: 'place', place: place.id }, section: section.id })
+			: refuse('too-big', `On which place? The row has places 1 to ${places.length}.`);
+	}
 	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
 	const { id: layer } = row.value.layer;
 	return got({

@@ -30,14 +30,16 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 	}
 	let times = 1;
 	let mirror = false;
+	let swappable = false;
 	let stand: Stand = ON_THE_FLOOR;
 	for (;;) {
 		if (r.word('mirrored')) mirror = true;
+		else if (verb === 'use' && r.word('swappable')) swappable = true;
 		else if (r.word('x', 'times')) {
 			times = r.number()?.valueOf() ?? 0;
 			if (!Number.isInteger(times) || times < 1 || times > 24)
 				return refuse('too-big', 'A section stands 1 to 24 times.');
-		} else if (isWord(r.now, 'on', 'left', 'right', 'front', 'back')) {
+		} else if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) {
 			const said = r.all[r.at++]!.text;
 			r.word('of');
 			const host = nameWords(r);
@@ -78,13 +80,13 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 	const structure = verb === 'use' ? { structure: designUse(design!.id) } : {};
 	return got({
 		kind: 'section',
-		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, ...structure }
+		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, ...structure }
 	});
 }
 
 function nameWords(r: Reader): string[] {
 	const words: string[] = [];
-	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text) && r.now.text !== 'on')
+	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text) && r.now.text !== 'round')
 		words.push(r.all[r.at++]!.text);
 	return words;
 }
