@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
+import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import type { Repos } from '../../src/lib/server/repos/index.ts';
+import { nested } from './nested.ts';
 import { column, quantile, report, withStudio } from './studio.ts';
 
 /** What one keystroke cost the page. */
@@ -43,6 +46,11 @@ export async function keystrokes(): Promise<boolean[]> {
 		4330,
 		async (repos) => {
 			const recipe = await column(repos, 'Sixty', 60);
+			const made = await nestedOf(repos);
+			for (const [id, part] of [...made.inside, ['bench-twelve', made.root] as const]) {
+				await repos.designs.create(id, part, new Date());
+				await repos.designs.keep(id, new Date());
+			}
 			await repos.designs.create('bench-sixty', recipe, new Date());
 			await repos.designs.keep('bench-sixty', new Date());
 		},
@@ -62,6 +70,14 @@ export async function keystrokes(): Promise<boolean[]> {
 				page,
 				Array.from({ length: 100 }, (_, i) => (i % 2 ? '-' : '+'))
 			);
+			await page.goto(`${url}/bench/bench-twelve`);
+			await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+			await page.locator('[data-row]').nth(5).focus();
+			await press(page, ['+', '-', '+', '-', '+', '-']);
+			const deep = await press(
+				page,
+				Array.from({ length: 60 }, (_, i) => (i % 2 ? '-' : '+'))
+			);
 			// What a key costs this machine and browser on a page that does nothing with it.
 			await page.goto(`${url}/settings`);
 			await page.locator('html[data-ready]').waitFor({ state: 'attached' });
@@ -77,9 +93,28 @@ export async function keystrokes(): Promise<boolean[]> {
 			);
 			await browser.close();
 			console.log(`   a key in a plain field of this browser: median ${floor.toFixed(2)} ms`);
-			return [...judge('typing on the entry line', entry, floor), ...judge('+ and − on a row', row, floor)];
+			const nestedWork = quantile(work(deep), 0.5);
+			console.log(
+				`   p95 of those: ${quantile(work(deep), 0.95).toFixed(2)} ms, ${(nestedWork / floor).toFixed(1)} × a key in a plain field`
+			);
+			return [
+				...judge('typing on the entry line', entry, floor),
+				...judge('+ and − on a row', row, floor),
+				report('12 sections, 3 levels, 2,000 balloons, + and − on a row, median', nestedWork, 33, 'ms')
+			];
 		}
 	);
+}
+
+/** The nested design in the colours of the Stockroom: all its columns are made before it is put together. */
+async function nestedOf(repos: Repos) {
+	const wanted: [string, number, number][] = [];
+	nested((name, layers, shift) => {
+		wanted.push([name, layers, shift]);
+		return emptyRecipe(name, () => crypto.randomUUID());
+	});
+	const made = await Promise.all(wanted.map(([name, layers, shift]) => column(repos, name, layers, shift)));
+	return nested((name) => made[wanted.findIndex(([n]) => n === name)]!);
 }
 
 const work = (strokes: readonly Stroke[]): number[] => strokes.map((s) => s.work);

@@ -182,8 +182,27 @@ function shapeOf(section: Section, colourway: Colourway | undefined, context: Co
 	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
 	const child = context.library(structure.design);
 	if (!child) return bounded([]);
-	const inner = assembleAt(child, structure, { ...context, depth: context.depth + 1 });
-	return bounded(inner.pieces, inner.applied);
+	return shapeOfDesign(child, structure, context);
+}
+
+type Shapes = Map<string, { readonly pumps: readonly PumpProfile[]; readonly shape: Shape }>;
+/** Shapes of kept designs by what they are made with: those do not change while somebody types. */
+const kept = new WeakMap<Library, WeakMap<Recipe, Shapes>>();
+
+function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
+	const { library, pumps, depth } = context;
+	const byRecipe = kept.get(library) ?? new WeakMap<Recipe, Shapes>();
+	kept.set(library, byRecipe);
+	const byChoice = byRecipe.get(child) ?? (new Map() as Shapes);
+	byRecipe.set(child, byChoice);
+	// How deep it lies says how much of it is still drawn.
+	const key = `${choice.colourway ?? ''}/${choice.size ?? ''}/${depth}`;
+	const had = byChoice.get(key);
+	if (had && had.pumps === pumps) return had.shape;
+	const inner = assembleAt(child, choice, { ...context, depth: depth + 1 });
+	const shape = bounded(inner.pieces, inner.applied);
+	byChoice.set(key, { pumps, shape });
+	return shape;
 }
 
 /** Room is measured only where something stands by it: most designs are one stack. */

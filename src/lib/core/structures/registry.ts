@@ -12,7 +12,28 @@ export const STRUCTURES = { stack, applied, extras } as const;
 export const balloonsOf = (s: Structure): number =>
 	s.kind === 'stack' ? stack.balloons(s) : s.kind === 'applied' ? applied.balloons(s) : 0;
 
-export function needsOf(s: Structure, colourway: Colourway | undefined): Need[] {
+const needsKept = new WeakMap<
+	Structure,
+	{ readonly colourway: Colourway | undefined; readonly needs: Need[] }
+>();
+const tasksKept = new WeakMap<Structure, TaskCount[]>();
+
+/** Structures never change: what one needs is kept until it is asked for in other colours. */
+export function needsOf(s: Structure, colourway: Colourway | undefined): readonly Need[] {
+	const had = needsKept.get(s);
+	if (had && had.colourway === colourway) return had.needs;
+	const needs = workOutNeeds(s, colourway);
+	needsKept.set(s, { colourway, needs });
+	return needs;
+}
+
+export function tasksOf(s: Structure): readonly TaskCount[] {
+	const had = tasksKept.get(s) ?? workOutTasks(s);
+	tasksKept.set(s, had);
+	return had;
+}
+
+function workOutNeeds(s: Structure, colourway: Colourway | undefined): Need[] {
 	switch (s.kind) {
 		case 'stack':
 			return stack.needs(s, colourway);
@@ -25,7 +46,7 @@ export function needsOf(s: Structure, colourway: Colourway | undefined): Need[] 
 	}
 }
 
-export function tasksOf(s: Structure): TaskCount[] {
+function workOutTasks(s: Structure): TaskCount[] {
 	switch (s.kind) {
 		case 'stack':
 			return stack.tasks(s);
@@ -39,7 +60,10 @@ export function tasksOf(s: Structure): TaskCount[] {
 }
 
 /** What one copy of a section needs; what is tied on takes its tie. Floor contacts count only for copies on the floor. */
-export function sectionNeeds({ structure, stand }: Section, colourway: Colourway | undefined): Need[] {
+export function sectionNeeds(
+	{ structure, stand }: Section,
+	colourway: Colourway | undefined
+): readonly Need[] {
 	const own = needsOf(structure, colourway);
 	if (stand.by === null || stand.tie === null) return own;
 	return [...own, { what: 'material', material: stand.tie, label: 'tie', quantity: rational(1) }];
@@ -53,7 +77,7 @@ export const isFloorContact = (need: Need): boolean => need.what === 'count' && 
  * The work of one copy of a section. What stands by another is set up and struck with that one; what stands on it,
  * or hangs beside it over the floor, is attached to it.
  */
-export function sectionTasks(section: Section): TaskCount[] {
+export function sectionTasks(section: Section): readonly TaskCount[] {
 	const own = tasksOf(section.structure).filter(
 		({ task }) => section.stand.by === null || (task !== 'set up' && task !== 'strike')
 	);

@@ -75,13 +75,14 @@ export function checkStack(
 function checkJoinings(stack: Stack, { pumps }: Rates): Finding[] {
 	return stack.layers.flatMap((layer, row): Finding[] => {
 		const lined = (layer.joining ?? stack.joining) === 'line' && (row > 0 || layer.repeat > 1);
+		if (!lined) return [];
 		const soft = layer.clusters.some(({ places }) =>
 			places.some(({ size, nominal }) => {
 				const { assumed, known } = resolveSize(size, nominal, pumps);
 				return known && assumed / (nominal / 1000) < FILL_EDGES.soft;
 			})
 		);
-		if (!lined || !soft) return [];
+		if (!soft) return [];
 		return [
 			{
 				code: 'line-on-soft',
