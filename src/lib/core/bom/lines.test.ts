@@ -15,23 +15,28 @@ const count = (recipe: Recipe) =>
 const used = (recipe: Recipe) =>
 	Object.fromEntries(count(recipe).bill.lines.map((l) => [`${l.label}/${l.role}`, l.used.valueOf()]));
 const base = '4 11 at 9 white';
+/** A changed copy: recipes never change. */
+const changed = (recipe: Recipe, work: (d: RecipeDraft) => unknown): Recipe => {
+	const draft = structuredClone(recipe) as RecipeDraft;
+	work(draft);
+	return draft as Recipe;
+};
 
 describe('lines that are more than a count', () => {
 	test('optional: counted while it is taken', () => {
 		const recipe = design('d', base, '1 fairy lights optional');
 		expect(used(recipe)['fairy lights/always']).toBeUndefined();
-		linesIn(recipe as RecipeDraft)[0]!.taken = true;
-		expect(used(recipe)['fairy lights/always']).toBe(1);
+		const taken = changed(recipe, (d) => (linesIn(d)[0]!.taken = true));
+		expect(used(taken)['fairy lights/always']).toBe(1);
 	});
 	test('an alternative: one of them, the first until another is chosen; two at once disagree', () => {
 		const recipe = design('d', base, '1 stand or 3 fairy lights');
 		expect(used(recipe)).toMatchObject({ 'stand/always': 1 });
 		expect(used(recipe)).not.toHaveProperty('fairy lights/always');
-		const [, lights] = linesIn(recipe as RecipeDraft);
-		chooseLine(recipe as RecipeDraft, lights!.id);
-		expect(used(recipe)).toMatchObject({ 'fairy lights/always': 3 });
-		for (const line of linesIn(recipe as RecipeDraft)) line.taken = true;
-		const finding = count(recipe).findings.find((f) => f.code === 'conflict')!;
+		const other = changed(recipe, (d) => chooseLine(d, linesIn(d)[1]!.id));
+		expect(used(other)).toMatchObject({ 'fairy lights/always': 3 });
+		const both = changed(recipe, (d) => linesIn(d).forEach((l) => (l.taken = true)));
+		const finding = count(both).findings.find((f) => f.code === 'conflict')!;
 		expect(finding.say).toMatch(/both stand and fairy lights are taken/);
 		expect(finding.remedy).toMatchObject({ act: { kind: 'choose' } });
 	});
@@ -55,8 +60,8 @@ describe('lines that are more than a count', () => {
 	});
 	test('two lines of one thing for one section that say two numbers disagree', () => {
 		const recipe = design('d', base, '2 fairy lights', '3 fairy lights');
-		for (const line of linesIn(recipe as RecipeDraft)) line.serves = [recipe.sections[0]!.id];
-		expect(count(recipe).findings.map((f) => f.code)).toContain('conflict');
+		const serving = changed(recipe, (d) => linesIn(d).forEach((l) => (l.serves = [recipe.sections[0]!.id])));
+		expect(count(serving).findings.map((f) => f.code)).toContain('conflict');
 	});
 	test('a rule of the design stands in for the workspace’s of that count, and for no other', () => {
 		const recipe = design('d', base, 'each floor contact takes 2 patch');

@@ -5,6 +5,7 @@ import { newSection, designUse } from '../../core/recipe/build.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
+import { benchCommands } from './bench-commands.ts';
 import { Bench } from './bench.svelte.ts';
 
 beforeEach(() => {
@@ -157,5 +158,78 @@ describe('the Bench', () => {
 		expect(b.tally.cost.total.unknown).not.toEqual([]);
 		b.change((d) => void d.colourways.pop());
 		expect(b.chosen.id).toBe(column.colourways[0]!.id);
+	});
+});
+
+describe('sizes, swaps and parts on the Bench', () => {
+	const lit = design(
+		'lit',
+		'4 16 at 13 grey',
+		'4 11 at 9 white x4',
+		'1 foil star swappable',
+		'size 7 ft',
+		'size small 1 ft scaled'
+	);
+	test('a size looked at is counted and drawn, and the rows stay as they were said', () => {
+		const b = bench(lit);
+		const plain = b.tally.bill.balloons;
+		b.size = b.recipe.sizes[0]!.id;
+		expect(b.tally.bill.balloons).toBeGreaterThan(plain);
+		expect(b.picture.discs).toHaveLength(b.tally.bill.balloons);
+		expect(rows(b)[1]).toBe('4 × 11 at 9 white ×4');
+		b.size = b.recipe.sizes[1]!.id;
+		expect(b.tally.bill.balloons).toBe(plain);
+		expect(b.tally.notes.join(' ')).toMatch(/move to/);
+		b.change((d) => (d.sizes = []));
+		expect(b.tally.notes).toEqual([]);
+	});
+	test('what is swappable is exchanged in one step, or in one size only', async () => {
+		const b = bench(lit);
+		const [line] = b.extras;
+		await b.exchange(line!.id, 'fairy lights', false);
+		expect(b.extras[0]!.material).toBe('fairy lights');
+		b.undo();
+		expect(b.extras[0]!.material).toBe('foil star');
+		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, 'fairy lights', false);
+		expect(b.tally.bill.lines.map((l) => l.label)).toContain('foil star');
+		b.size = b.recipe.sizes[0]!.id;
+		expect(b.tally.bill.lines.map((l) => l.label)).toContain('fairy lights');
+		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, '', false);
+		expect(b.recipe.sizes[0]!.swaps).toEqual({});
+	});
+	test('a design that cannot be fetched is said, and nothing is exchanged', async () => {
+		vi.stubGlobal('fetch', () => Promise.reject(new Error('offline')));
+		const b = bench({
+			...column,
+			sections: [...column.sections, newSection('u', 'loaf', designUse('loaf'))]
+		});
+		await b.exchange('u', 'bun', true);
+		expect(b.refusal).toMatch(/cannot be reached just now/);
+		expect(b.recipe.sections[1]!.structure).toMatchObject({ design: 'loaf' });
+	});
+	test('what was kept remembers the version of each part', () => {
+		const b = bench({
+			...column,
+			sections: [...column.sections, newSection('u', 'loaf', designUse('loaf'))]
+		});
+		b.markKept(4);
+		expect(b.keptNumber).toBe(4);
+		expect(b.kept!.sections[1]!.structure).toMatchObject({ version: null });
+		expect(b.kept!.name).toBe(b.recipe.name);
+	});
+	test('the list of commands: each by its own name, what it says stands on the entry line, colours and sizes by name', () => {
+		const b = bench(lit);
+		const said: string[] = [];
+		const acts = { say: (text: string) => void said.push(text), keep: () => {}, places: () => {}, open: (page: string) => void said.push(page) }; // prettier-ignore
+		const all = benchCommands(b, acts);
+		expect(new Set(all.map((c) => c.name)).size).toBe(all.length);
+		const run = (name: string) => all.find((c) => c.name === name)!.run();
+		run('In the size small');
+		expect(b.inSize?.name).toBe('small');
+		run('Look from above');
+		expect(b.view).toBe('plan');
+		run('Put pieces on a row');
+		run('Sizes side by side');
+		expect(said).toEqual(['put 2 5 at 4 white as eyes on row 3 front with strip', 'sizes']);
 	});
 });

@@ -2,8 +2,12 @@ import { expect, test } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
 import { emptyStack, newSection } from '../../core/recipe/build.ts';
 import { ON_THE_FLOOR, type Section } from '../../core/recipe/recipe.ts';
+import { piecesIn } from '../../core/recipe/edit-pieces.ts';
+import { stackIn } from '../../core/recipe/edit.ts';
 import { feet } from '../../core/units/length.ts';
-import { standingWords } from './section-words.ts';
+import { newLine } from '../../core/recipe/build.ts';
+import type { ExtraLine, Host } from '../../core/recipe/recipe.ts';
+import { hostWords, lineWords, standingWords } from './section-words.ts';
 
 const base = design('figure', '4 11 at 9 white');
 const [column] = base.sections;
@@ -23,3 +27,43 @@ test.each<[Partial<Section>, string]>([
 	[by({ height: feet(2) }), 'on top of column'],
 	[{ stand: { ...ON_THE_FLOOR, by: 'nobody', how: 'left' } }, 'on the floor']
 ])('%j reads “%s”', (change, text) => expect(words(change)).toBe(text));
+
+test('a section at a row names it; a row that is gone is said to be', () => {
+	const [layer] = stackIn(base)!.layers;
+	expect(words(by({ how: 'left', layer: layer!.id, height: feet(3) }))).toBe('left of column at row 1');
+	expect(words(by({ how: 'round', layer: 'gone' }))).toBe('round column at a row that is gone');
+});
+
+test('what a piece sits on', () => {
+	const face = design(
+		'face',
+		'4 11 at 9 white',
+		'1 11 at 9 white',
+		'put 2 5 at 4 white as eyes on row 2 front'
+	);
+	const [{ piece }] = piecesIn(face) as [ReturnType<typeof piecesIn>[number]];
+	const { layers } = stackIn(face)!;
+	const hosts: [Host, string][] = [
+		[{ on: 'layer', layer: layers[1]!.id, side: 'front' }, 'row 2 front'],
+		[{ on: 'layer', layer: layers[0]!.id, side: 'all' }, 'row 1 round'],
+		[{ on: 'place', place: layers[0]!.clusters[0]!.places[2]!.id }, 'row 1 place 3'],
+		[{ on: 'place', place: 'gone' }, 'a place that is gone'],
+		[{ on: 'piece', piece: piece.id }, 'on eyes'],
+		[{ on: 'piece', piece: 'gone' }, 'on a piece that is gone'],
+		[{ on: 'wall', height: feet(5), across: 0 }, 'wall at 5′ 0″']
+	];
+	for (const [host, text] of hosts) expect(hostWords(host, face)).toBe(text);
+});
+
+test.each<[Partial<ExtraLine>, string]>([
+	[{}, '2 × moss mat'],
+	[{ quantity: '1/2' }, '0.5 × moss mat'],
+	[{ range: { low: '2', high: '4' }, quantity: '3' }, '2 to 4 × moss mat · estimated'],
+	[{ role: 'by-product' }, '2 × moss mat · left over'],
+	[{ role: 'taken along', swappable: true }, '2 × moss mat · taken along · swappable'],
+	[{ choice: { group: 'holding it down', when: 'on grass' } }, '2 × moss mat · on grass'],
+	[{ choice: { group: 'holding it down', when: '' } }, '2 × moss mat · either, or'],
+	[{ serves: [base.sections[0]!.id, 'gone'] }, '2 × moss mat · for column']
+])('a line of %j reads “%s”', (change, text) =>
+	expect(lineWords({ ...newLine('l', 'moss', '2'), ...change }, 'moss mat', base)).toBe(text)
+);

@@ -61,3 +61,21 @@ test('a colour the Stockroom does not have in that size is said', () => {
 	q.colour = 'main:gold-mirror';
 	expect(q.bad.map((f) => f.code)).toContain('unlisted');
 });
+
+test('a size option has its own price and is named in the text; the main slot is the one that has the role', () => {
+	const sized = design('Sized', '4 11 at 9 white x4', '4 11 at 9 gold', 'size tall 6 ft');
+	const led = {
+		...sized,
+		slots: sized.slots.map((s) => (s.name === 'gold' ? { ...s, role: 'main' as const } : s))
+	};
+	const q = new Quick({ designs: [{ id: 's', recipe: led }], library: [], settings: { ...settings, rates }, materials, colours }); // prettier-ignore
+	expect(q.mainSlot?.name).toBe('gold');
+	const plain = minor(q);
+	q.size = led.sizes[0]!.id;
+	expect(minor(q)).toBeGreaterThan(plain);
+	expect(q.text).toMatch(
+		/^1 × Sized tall, first colours, 5′ 11″ tall|^1 × Sized tall, first colours, 6′ \d″ tall/
+	);
+	q.choose('s');
+	expect([q.size, minor(q)]).toEqual(['', plain]);
+});

@@ -3,8 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { design, designVersion, versionRef } from '../db/tables/design.ts';
+import { designUse, newSection } from '../../core/recipe/build.ts';
+import { design, designVersion, saveReceipt, versionRef } from '../db/tables/design.ts';
 import { createRepos } from './index.ts';
+import { refsOf } from './refs.ts';
 
 const column = keyed('column', '4 16 at 13 grey', '4 11 at 9 white x4');
 const renamed = (name: string): Recipe => ({ ...column, name });
@@ -93,6 +95,75 @@ describe('kept versions', () => {
 		expect(await repos.designs.checkRefs(false)).toEqual({ versions: 1, wrong: ['d.1'] });
 		expect(await repos.designs.checkRefs(true)).toEqual({ versions: 1, wrong: ['d.1'] });
 		expect(await repos.designs.checkRefs(false)).toEqual({ versions: 1, wrong: [] });
+	});
+});
+
+describe('what is known of a kept version', () => {
+	test('its name can be given, changed and taken away; the version itself never changes', async () => {
+		const { repos } = await one();
+		await repos.designs.keep('d', NOW);
+		const names = async () => (await repos.designs.versions('d')).map((v) => v.name);
+		expect(await names()).toEqual([null]);
+		expect(await repos.designs.nameVersion('d.1', 'before the fair')).toBe(true);
+		expect(await repos.designs.nameVersion('d.1', 'after the fair')).toBe(true);
+		expect(await names()).toEqual(['after the fair']);
+		await repos.designs.nameVersion('d.1', '');
+		expect(await names()).toEqual([null]);
+		expect(await repos.designs.nameVersion('d.9', 'nobody')).toBe(false);
+	});
+	test('how it came to be kept: by the button, by leaving, before going back', async () => {
+		const { repos, save } = await one();
+		await repos.designs.keep('d', NOW);
+		await save('save-aaaa', 1, 'second');
+		await repos.designs.keep('d', NOW, 'leaving');
+		await save('save-bbbb', 2, 'third');
+		await repos.designs.keep('d', NOW, 'going back');
+		const how = (await repos.designs.versions('d')).map((v) => v.how);
+		expect(how).toEqual(['going back', 'leaving', 'button']);
+	});
+	test('a parent is kept with the number of each part’s version; the working copy stays as it was', async () => {
+		const { repos, save } = await one();
+		await repos.designs.keep('d', NOW);
+		await save('save-aaaa', 1, 'second');
+		await repos.designs.keep('d', NOW);
+		const uses = ['d', 'never kept'].map((part, i) => newSection(`u${i}`, part, designUse(part)));
+		const parent = { ...column, name: 'parent', sections: [...column.sections, ...uses] };
+		await repos.designs.create('p', parent, NOW);
+		await repos.designs.keep('p', NOW);
+		const versions = (recipe: Recipe) =>
+			recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.version] : []));
+		expect(versions((await repos.designs.lastKept('p'))!.recipe)).toEqual([2, null]);
+		expect(versions((await repos.designs.find('p'))!.recipe)).toEqual([null, null]);
+		expect((await repos.designs.keptNumbers()).get('d')).toBe(2);
+	});
+	test('receipts of saves older than a month go with the next keep; younger ones still answer', async () => {
+		const { db, repos, save } = await one();
+		await save('save-aaaa', 1, 'long ago');
+		const later = new Date(NOW.getTime() + 40 * 86_400_000);
+		await repos.designs.save('d', { saveId: 'save-bbbb', baseRevision: 2, recipe: renamed('now') }, later);
+		await repos.designs.keep('d', later);
+		const left = await db.read.select({ id: saveReceipt.id }).from(saveReceipt);
+		expect(left).toEqual([{ id: 'save-bbbb' }]);
+		expect(await save('save-bbbb', 2, 'again')).toEqual({ status: 'saved', revision: 3 });
+	});
+	test('the index holds what pieces, lines, sizes and rules refer to', async () => {
+		const { repos } = await one();
+		const rich = keyed(
+			'rich',
+			'4 11 at 9 white',
+			'put 1 foil star on row 1 front',
+			'put 2 5 at 4 red as eyes on row 1 front',
+			'1 stand or 3 fairy lights swappable',
+			'each strip takes 2 patch',
+			'size 6 ft'
+		);
+		const line = rich.sections.flatMap((s) => (s.structure.kind === 'extras' ? s.structure.lines : []))[0]!;
+		const sizes = [{ ...rich.sizes[0]!, swaps: { [line.id]: 'tie balloon' } }];
+		const refs = refsOf({ ...rich, sizes }).map((r) => `${r.kind} ${r.refId}`);
+		for (const ref of ['material foil star', 'material latex-round/127000/red', 'material stand', 'material patch', 'material tie balloon']) expect(refs).toContain(ref); // prettier-ignore
+		await repos.designs.create('rich', { ...rich, sizes }, NOW);
+		await repos.designs.keep('rich', NOW);
+		expect((await repos.designs.checkRefs(false)).wrong).toEqual([]);
 	});
 });
 

@@ -141,3 +141,15 @@ test('a frozen quote of version 1 still reads, and one of no known version does 
 	expect(frozenQuoteSchema.parse(JSON.parse(JSON.stringify(frozen)))).toEqual(frozen);
 	expect(frozenQuoteSchema.safeParse({ ...frozen, version: 99 }).success).toBe(false);
 });
+
+test('a line in a size is counted, priced and frozen in that size, under its name', async () => {
+	const { repos, draft, send } = await drafted({}, '4 11 at 9 white x4', 'size tall 6 ft');
+	const { sizes } = (await repos.designs.version('d.1'))!.recipe;
+	const lines = draft.lines.map((l, i) => ({ ...l, sizeId: i === 0 ? sizes[0]!.id : null }));
+	expect(await repos.quotes.save('q', { ...draft, lines }, 1)).toBe('saved');
+	expect((await repos.quotes.find('q'))!.lines.map((l) => l.sizeId)).toEqual([sizes[0]!.id, null]);
+	expect(await send()).toBe('sent');
+	const [tall, plain] = (await repos.sentQuotes.byToken('token-of-q'))!.frozen.lines;
+	expect([tall!.name, plain!.name]).toEqual(['column, tall', 'column']);
+	expect(tall!.picture!.discs.length).toBeGreaterThan(plain!.picture!.discs.length);
+});
