@@ -176,12 +176,20 @@ test('sizes and slots left out: a table compares them, and lists, quotes and the
 
 	await page.goto('/quick');
 	await page.getByLabel('Design', { exact: true }).selectOption('Grown column');
+	await page.getByLabel('How many').fill('9');
+	await expect(figure(page, 'price')).not.toHaveText('—');
+	const plain = await figure(page, 'price').textContent();
 	await page.getByLabel('Size', { exact: true }).selectOption('6 ft');
-	await expect(page.getByText(/Grown column 6 ft/)).toBeVisible();
+	await expect(figure(page, 'price')).not.toHaveText(plain!);
+	await page.getByRole('button', { name: 'Copy as text' }).click();
+	await expect(page.getByText('Copied.')).toBeVisible();
+	expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('Grown column 6 ft');
 
 	await page.goto(`/quotes?with=${id}`);
 	await page.waitForURL(/\/quotes\/.+/);
+	await page.getByLabel('How many').fill('9');
 	const price = page.locator('[data-name=price]').first();
+	await expect(price).not.toHaveText('—');
 	const before = await price.textContent();
 	await page.getByLabel('Size', { exact: true }).selectOption('6 ft');
 	await expect(price).not.toHaveText(before!);

@@ -8,6 +8,7 @@ import {
 	isFloorContact,
 	isOnSite,
 	isPatching,
+	piecesOf,
 	sectionNeeds,
 	sectionTasks
 } from '../structures/registry.ts';
@@ -17,6 +18,9 @@ import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 
 /** Most balloons a bill may hold; more is a slip or a runaway nest. */
 export const MOST_BALLOONS = 100_000;
+
+/** Most other pieces a bill may hold, for the same reason: spares are counted one by one. */
+export const MOST_PIECES = 1_000_000;
 
 /** A design as the explosion asks for it: which recipe, in which colourway, how many. */
 export interface Wanted {
@@ -66,11 +70,14 @@ export interface DesignCount {
 export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 	const order = topological(wanted, library);
 	let balloons = ZERO;
+	let pieces = ZERO;
 	for (const node of order) {
 		for (const section of node.recipe.sections) {
 			const { structure } = section;
 			const here = times(node.quantity, copiesOf(node.recipe, section));
 			balloons = balloons.add(here.mul(balloonsOf(structure)));
+			if (structure.kind === 'extras' || structure.kind === 'applied')
+				pieces = pieces.add(here.mul(piecesOf(structure)));
 			if (structure.kind !== 'design') continue;
 			const child = order.find((n) => n.key === keyOf(structure.design, structure))!;
 			const used = rational(structure.quantity);
@@ -80,14 +87,20 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 			if (standsOnFloor(section))
 				child.grounded = child.grounded.add(times(node.grounded, copiesOf(node.recipe, section)).mul(used));
 		}
-		if (balloons.compare(MOST_BALLOONS) > 0) {
-			throw new DomainError(
-				'too-many',
-				`more than ${MOST_BALLOONS.toLocaleString('en')} balloons in ${wanted.recipe.name}`
-			);
-		}
+		refuseOver(balloons, MOST_BALLOONS, 'balloons', node, wanted);
+		refuseOver(pieces, MOST_PIECES, 'pieces', node, wanted);
 	}
 	return order;
+}
+
+/** @throws {DomainError} `too-many`, with the design where it went over and the one that was asked for */
+function refuseOver(count: Rational, most: number, what: string, node: DesignCount, { recipe }: Wanted) {
+	if (count.compare(most) <= 0) return;
+	const inside = node.recipe.name === recipe.name ? '' : `, counted up to ${node.recipe.name}`;
+	throw new DomainError(
+		'too-many',
+		`more than ${most.toLocaleString('en')} ${what} in ${recipe.name}${inside}`
+	);
 }
 
 const times = (quantity: Rational, count: number): Rational => (count === 1 ? quantity : quantity.mul(count));

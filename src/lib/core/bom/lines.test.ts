@@ -7,6 +7,7 @@ import { chooseLine, linesIn } from '../recipe/edit-lines.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tally } from '../tally/tally.ts';
+import { printSize } from '../sizing/size.ts';
 import { rational } from '../units/rational.ts';
 import { countDesigns } from './explode.ts';
 
@@ -67,6 +68,70 @@ describe('lines that are more than a count', () => {
 		const recipe = design('d', base, 'each floor contact takes 2 patch');
 		expect(used(recipe)['patch/always']).toBe(8);
 		expect(count(recipe).bill.lines.find((l) => l.label === 'patch')!.toBuy).toBe(8);
+	});
+});
+
+describe('what is out of all measure is refused by size, with its place, at once', () => {
+	const first = (recipe: Recipe, library: (id: string) => Recipe | undefined = () => undefined) => {
+		const from = Date.now();
+		const [finding] = tally(recipe, null, 1, { catalogue: studio, rates, library }).findings;
+		expect(Date.now() - from).toBeLessThan(1000);
+		return finding!;
+	};
+	test('a line of a thousand million', () => {
+		const recipe = changed(
+			design('Heap', base, '1 fairy lights'),
+			(d) => (linesIn(d)[0]!.quantity = '1000000000')
+		);
+		expect(first(recipe)).toMatchObject({ code: 'too-many', level: 'bad' });
+		expect(first(recipe).say).toContain('more than 1,000,000 pieces in Heap');
+	});
+	test('sixty designs that each use the next twice, with one light at the end of it', () => {
+		const level = (i: number): Recipe => ({ ...design(`level ${i}`), sections: [newSection('s', 'next', designUse(`${i + 1}`, '2'))] }); // prettier-ignore
+		const library = (id: string) =>
+			Number(id) < 60 ? level(Number(id)) : design('the light', '1 fairy lights');
+		expect(first(level(0), library).say).toMatch(
+			/more than 1,000,000 pieces in level 0, counted up to the light/
+		);
+	});
+	test('a size option that leads back to the design itself is a cycle, with its way', () => {
+		const loop = { ...design('Loop', base), sections: [...design('Loop', base).sections, newSection('s', 'part', designUse('part'))] }; // prettier-ignore
+		const sized: Recipe = { ...loop, sizes: [{ id: 'z', name: 'z', height: null, by: 'layers', swaps: { s: 'loop' }, parts: {} }] }; // prettier-ignore
+		const library = (id: string) => (id === 'loop' ? { ...loop, sections: [newSection('s', 'part', designUse('loop'))] } : design('Part', base)); // prettier-ignore
+		const { findings } = tally(sized, null, 1, { catalogue: studio, rates, library }, 'z');
+		expect(findings[0]).toMatchObject({ code: 'cycle' });
+		expect(tally(sized, null, 1, { catalogue: studio, rates, library }).findings.map((f) => f.code)).not.toContain('cycle'); // prettier-ignore
+	});
+});
+
+describe('what is not known is carried as what it is', () => {
+	test.each([
+		['4 5 at 4 strokes white', '4 strokes', false],
+		['4 11 at soft white', 'soft', true],
+		['4 11 at 8 to 9 white', '8–9', true],
+		['4 11 white', '—', false]
+	])('%s', (line, printed, known) => {
+		const counted = count(design('d', line));
+		expect(counted.bill.inflate.map((l) => printSize(l.size))).toEqual([printed]);
+		expect(counted.assembly.overall.known).toBe(known);
+		expect(counted.bill.balloons).toBe(4);
+	});
+	test('a slot that is never filled is an open line of unknown cost, in every size', () => {
+		const open = changed(
+			design('d', '4 11 at 9 white x4', 'size 5 ft'),
+			(d) => (d.colourways[0]!.fills = {})
+		);
+		for (const size of [null, open.sizes[0]!.id]) {
+			const { cost, findings } = tally(
+				open,
+				null,
+				1,
+				{ catalogue: studio, rates, library: () => undefined },
+				size
+			);
+			expect(cost.total.unknown).toEqual(['11 rounds, white (open)', 'spares for loss']);
+			expect(findings.map((f) => f.code)).toContain('open-slot');
+		}
 	});
 });
 

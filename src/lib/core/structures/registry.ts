@@ -1,7 +1,14 @@
-import { standsOnFloor, type Colourway, type Section, type Structure } from '../recipe/recipe.ts';
-import { rational } from '../units/rational.ts';
+import {
+	standsOnFloor,
+	type Applied,
+	type Colourway,
+	type Extras,
+	type Section,
+	type Structure
+} from '../recipe/recipe.ts';
+import { rational, ZERO, type Rational } from '../units/rational.ts';
 import type { TaskCount } from '../labour/task.ts';
-import { applied } from './applied.ts';
+import { applied, countOfPiece } from './applied.ts';
 import { extras } from './extras.ts';
 import { stack } from './stack.ts';
 import type { Need } from './structure.ts';
@@ -17,6 +24,12 @@ const needsKept = new WeakMap<
 	{ readonly colourway: Colourway | undefined; readonly needs: Need[] }
 >();
 const tasksKept = new WeakMap<Structure, TaskCount[]>();
+
+/** Things that are no balloons of clusters, in one of it: lines and applied pieces. */
+export const piecesOf = (s: Extras | Applied): Rational =>
+	s.kind === 'extras'
+		? s.lines.reduce((a, l) => a.add(rational(l.range?.high ?? l.quantity)), ZERO)
+		: rational(s.pieces.reduce((a, p) => a + countOfPiece(p), 0));
 
 /** Structures never change: what one needs is kept until it is asked for in other colours. */
 export function needsOf(s: Structure, colourway: Colourway | undefined): readonly Need[] {

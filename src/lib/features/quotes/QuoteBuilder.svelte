@@ -128,28 +128,33 @@
 									>take the newer one</Button
 								>{/if}
 						</div>
-						<Field label="Colourway">
-							{#snippet children(attributes)}
-								<select
-									{...attributes}
-									class="control"
-									value={line.colourwayId || recipe?.colourways[0]?.id}
-									onchange={(e) => draft.changeLine(line.id, { colourwayId: e.currentTarget.value })}
-								>
-									{#each recipe?.colourways ?? [] as colourway (colourway.id)}<option value={colourway.id}
-											>{colourway.name}</option
-										>{/each}
-								</select>
-							{/snippet}
-						</Field>
-						{#if recipe && recipe.sizes.length > 0}
-							<Pick
-								label="Size"
-								value={line.sizeId}
-								options={[['', 'as it stands'], ...recipe.sizes.map((size) => [size.id, size.name] as const)]}
-								onpick={(sizeId) => draft.changeLine(line.id, { sizeId })}
-							/>
-						{/if}
+						<div class="grid gap-2">
+							<Field label="Colourway">
+								{#snippet children(attributes)}
+									<select
+										{...attributes}
+										class="control"
+										value={line.colourwayId || recipe?.colourways[0]?.id}
+										onchange={(e) => draft.changeLine(line.id, { colourwayId: e.currentTarget.value })}
+									>
+										{#each recipe?.colourways ?? [] as colourway (colourway.id)}<option value={colourway.id}
+												>{colourway.name}</option
+											>{/each}
+									</select>
+								{/snippet}
+							</Field>
+							{#if recipe && recipe.sizes.length > 0}
+								<Pick
+									label="Size"
+									value={line.sizeId}
+									options={[
+										['', 'as it stands'],
+										...recipe.sizes.map((size) => [size.id, size.name] as const)
+									]}
+									onpick={(sizeId) => draft.changeLine(line.id, { sizeId })}
+								/>
+							{/if}
+						</div>
 						<div class="pt-5">
 							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
 						</div>
