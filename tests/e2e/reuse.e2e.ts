@@ -186,9 +186,11 @@ test('sizes and slots left out: a table compares them, and lists, quotes and the
 	expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('Grown column 6 ft');
 
 	await page.goto(`/quotes?with=${id}`);
+	await page.getByLabel('Client').fill('Fernbank Garden Centre');
+	await page.getByRole('button', { name: 'New quote' }).click();
 	await page.waitForURL(/\/quotes\/.+/);
 	await page.getByLabel('How many').fill('9');
-	const price = page.locator('[data-name=price]').first();
+	const price = figure(page, 'total');
 	await expect(price).not.toHaveText('—');
 	const before = await price.textContent();
 	await page.getByLabel('Size', { exact: true }).selectOption('6 ft');

@@ -13,6 +13,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const design = url.searchParams.get('with');
 	const today = new Intl.DateTimeFormat('en-CA', { timeZone: studio.settings.zone }).format(new Date());
 	return {
+		colourway: url.searchParams.get('colourway') ?? '',
+		size: url.searchParams.get('size') ?? '',
 		rows,
 		today,
 		currency: studio.settings.rates.currency,
@@ -21,6 +23,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		fresh: crypto.randomUUID()
 	};
 };
+
+/** An id of the form; nothing where it is blank or none. One the version lacks is read as its first, or as it stands. */
+function idIn(form: FormData, name: string): string | null {
+	const said = String(form.get(name) ?? '');
+	return /^[\w-]{1,64}$/.test(said) ? said : null;
+}
 
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
@@ -32,11 +40,13 @@ export const actions: Actions = {
 		const said = String(form.get('id') ?? '');
 		const id = /^[\w-]{8,64}$/.test(said) ? said : crypto.randomUUID();
 		const design = String(form.get('with') ?? '');
+		const colourwayId = idIn(form, 'colourway');
+		const sizeId = idIn(form, 'size');
 		const { settings } = await loadStudio(locals.repos);
 		const line = (await locals.repos.quotes.offered()).find((o) => o.design === design);
 		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
 		const lines = line
-			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId: null, sizeId: null, quantity: 1 }]
+			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId, sizeId, quantity: 1 }]
 			: [];
 		await locals.repos.quotes.create(
 			id,

@@ -33,6 +33,8 @@
 			<input type="hidden" name="id" value={data.fresh} />
 			{#if data.chosen}
 				<input type="hidden" name="with" value={data.chosen.design} />
+				<input type="hidden" name="colourway" value={data.colourway} />
+				<input type="hidden" name="size" value={data.size} />
 				<p class="self-center text-muted">with 1 × {data.chosen.name}, for</p>
 			{/if}
 			<Field label="Client" error={form?.trouble}>

@@ -23,8 +23,8 @@
 
 	interface Props {
 		data: BenchData & { readonly usedIn: readonly { readonly id: string; readonly name: string }[] };
-		/** Called with the design's id once it is kept, to start a quote with it. */
-		onquote: (design: string) => void;
+		/** Called once the design is kept, to start a quote with it in the colours and size in hand. */
+		onquote: (line: { design: string; colourway: string; size: string }) => void;
 		/** Opens another page of this design. */
 		onopen: (path: string) => void;
 	}
@@ -123,7 +123,8 @@
 	}
 	async function go() {
 		touched = null;
-		if ((await keep()) && then === 'quote') onquote(bench.id);
+		if ((await keep()) && then === 'quote')
+			onquote({ design: bench.id, colourway: bench.chosen.id, size: bench.inSize?.id ?? '' });
 	}
 	onMount(() =>
 		commands.add(() =>

@@ -26,7 +26,7 @@
 		<BenchView
 			bind:this={view}
 			{data}
-			onquote={(design) => goto(`/quotes?with=${design}`)}
+			onquote={({ design, ...choice }) => goto(`/quotes?with=${design}&${new URLSearchParams(choice)}`)}
 			onopen={(path) => void goto(path)}
 		/>
 	{/key}
