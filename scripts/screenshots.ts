@@ -17,6 +17,16 @@ const shots: Shot[] = [
 	{ name: 'sections', path: '/bench/octopus-figure' },
 	{ name: 'colours', path: '/bench/lighthouse-column/colours' },
 	{ name: 'versions', path: '/bench/tide-gauge-pole/versions' },
+	{ name: 'sizes', path: '/bench/toadstool-figure/sizes' },
+	{
+		name: 'places',
+		path: '/bench/orbit-plinth',
+		before: async (p) => {
+			await p.getByRole('button', { name: /^4 × 11 at 8½ with/ }).click();
+			await p.keyboard.press('p');
+			await p.getByRole('option').nth(4).click();
+		}
+	},
 	{ name: 'shelf', path: '/shelf' },
 	{ name: 'lists', path: '/bench/hive-column/lists?quantity=2' },
 	{ name: 'stockroom', path: '/stockroom' },

@@ -2,7 +2,8 @@ import type { Bill } from '../bom/bill.ts';
 import type { Tally } from '../tally/tally.ts';
 import type { Money } from '../money/money.ts';
 import { subtract } from '../money/money.ts';
-import { printLayer } from './entry/print-entry.ts';
+import { piecesIn } from './edit-pieces.ts';
+import { printBalloon, printLayer } from './entry/print-entry.ts';
 import type { Recipe } from './recipe.ts';
 import { stacksIn } from './edit.ts';
 
@@ -34,7 +35,8 @@ export interface Comparison {
 /** What changed from one version of a design to another: rows, materials, cost, price and time. */
 export function compare(
 	first: { readonly recipe: Recipe; readonly tally: Tally },
-	second: { readonly recipe: Recipe; readonly tally: Tally }
+	second: { readonly recipe: Recipe; readonly tally: Tally },
+	nameOf: (material: string) => string = (id) => id
 ): Comparison {
 	const [a, b] = [first.tally, second.tally];
 	const price =
@@ -42,7 +44,7 @@ export function compare(
 			? subtract(b.price.net, a.price.net)
 			: undefined;
 	return {
-		lines: longestCommon(rowsOf(first.recipe), rowsOf(second.recipe)),
+		lines: longestCommon(rowsOf(first.recipe, nameOf), rowsOf(second.recipe, nameOf)),
 		materials: materials(a.bill, b.bill),
 		cost: subtract(b.cost.total.known, a.cost.total.known),
 		seconds: b.cost.seconds.valueOf() - a.cost.seconds.valueOf(),
@@ -51,16 +53,35 @@ export function compare(
 }
 
 /** A recipe as lines: its sections by name where there are several, their layers as said. */
-function rowsOf(recipe: Recipe): string[] {
+function rowsOf(recipe: Recipe, nameOf: (material: string) => string): string[] {
 	const stacks = stacksIn(recipe);
 	const used = recipe.sections.filter((s) => s.structure.kind === 'design');
 	const several = stacks.length + used.length > 1;
+	const names = new Map(recipe.slots.map((s) => [s.id, s.name]));
 	return [
 		...stacks.flatMap(({ section, stack }) => [
 			...(several ? [`${section.name}${section.times > 1 ? ` ×${section.times}` : ''}`] : []),
 			...stack.layers.map((layer) => printLayer(layer, recipe.slots))
 		]),
-		...used.map((s) => `${s.name}${s.times > 1 ? ` ×${s.times}` : ''}`)
+		...used.map((s) => `${s.name}${s.times > 1 ? ` ×${s.times}` : ''}`),
+		...piecesIn(recipe).map(({ piece: { name, what, on, fixing } }) => {
+			const thing =
+				what.kind === 'balloon'
+					? `${printBalloon(what.balloon)} ${names.get(what.balloon.slot) ?? ''}`
+					: what.material === null
+						? 'not chosen yet'
+						: nameOf(what.material);
+			return `put ${on.map((o) => o.count).join(' + ')} ${thing} as ${name} with ${fixing}`;
+		}),
+		...recipe.sections.flatMap(({ structure }) =>
+			structure.kind === 'extras'
+				? structure.lines.map(
+						(l) =>
+							`${l.range ? `${l.range.low} to ${l.range.high}` : l.quantity} × ${nameOf(l.material)}${l.role === 'always' ? '' : ` ${l.role}`}${l.taken ? '' : ', not taken'}`
+					)
+				: []
+		),
+		...recipe.sizes.map((s) => `size ${s.name}${s.by === 'scale' ? ' scaled' : ''}`)
 	];
 }
 

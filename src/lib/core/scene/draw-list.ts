@@ -2,7 +2,7 @@ import type { Catalogue } from '../materials/catalogue.ts';
 import type { Finish } from '../materials/material.ts';
 import type { Colourway, Stack } from '../recipe/recipe.ts';
 import type { Ball } from '../geometry/ring.ts';
-import { pointAt, type Assembly, type Spot } from '../structures/assemble.ts';
+import { pointAt, type Assembly, type Piece, type Spot } from '../structures/assemble.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
 
 export const VIEWS = ['front', 'side', 'plan'] as const;
@@ -71,30 +71,24 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 		paintOf.set(key, paints.length - 1);
 		return paints.length - 1;
 	};
-	const discs: (Disc & { depth: number })[] = [];
+	const discs: Disc[] = [];
+	const depths: number[] = [];
 	const poles: { x: number; from: number; height: number }[] = [];
 	let halfWidth = 0;
+	const put = (ball: Ball, spot: Spot, colour: string | null, row: number) => {
+		if (discs.length >= MOST_DISCS) return;
+		const [x, y, depth] = project(ball, spot, view);
+		halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
+		discs.push({ x: tenth(x), y: tenth(y), r: tenth(ball.d / 2), paint: paint(colour), row });
+		depths.push(depth);
+	};
 	let firstRow = 0;
-	for (const { section, stack, placed, colourway, spots } of pieces) {
+	for (const piece of pieces) {
+		const { section, stack, spots } = piece;
+		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
-			placed.layers.forEach((layer, index) => {
-				const ring = placed.rings[index]!;
-				const row = section === null ? -1 : firstRow + ring.row;
-				layer.rings.forEach((balls, c) => {
-					const cluster = ring.layer.clusters[c]!;
-					balls.forEach((ball, place) => {
-						if (discs.length >= MOST_DISCS) return;
-						const own = cluster.places[place]!.material;
-						const colour =
-							own === null
-								? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
-								: (catalogue.materials.get(own)?.colour ?? null);
-						const [x, y, depth] = project(ball, spot, view);
-						halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
-						discs.push({ x, y, r: ball.d / 2, paint: paint(colour), row, depth });
-					});
-				});
-			});
+			for (const { ball, colour, row } of balls)
+				put(ball, spot, colour, section === null ? -1 : firstRow + row);
 			const { kind, length } = stack.upright;
 			if (kind === 'none' || length === null || view === 'plan') continue;
 			poles.push({
@@ -108,33 +102,61 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 	for (const { balls, colourway, spots } of applied) {
 		for (const spot of spots) {
 			for (const { ball, slot, material } of balls) {
-				if (discs.length >= MOST_DISCS) break;
 				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
-				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
-				const [x, y, depth] = project(ball, spot, view);
-				halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
-				discs.push({ x, y, r: ball.d / 2, paint: paint(colour), row: -1, depth });
+				put(ball, spot, slot === null || own !== null ? own : (colourway?.fills[slot] ?? null), -1);
 			}
 		}
 	}
-	discs.sort((a, b) => a.depth - b.depth);
+	const order = depths.map((_, i) => i).sort((a, b) => depths[a]! - depths[b]!);
 	const inTheMiddle = poles.find((p) => p.x === 0 && p.from === 0);
 	const others = poles.filter((p) => p !== inTheMiddle);
 	return {
 		view,
 		paints,
-		discs: discs.map(({ x, y, r, paint: p, row }) => ({
-			x: tenth(x),
-			y: tenth(y),
-			r: tenth(r),
-			paint: p,
-			row
-		})),
+		discs: order.map((i) => discs[i]!),
 		pole: inTheMiddle ? { height: inTheMiddle.height } : null,
 		...(others.length > 0 ? { poles: others } : {}),
 		height: overall.usual,
 		halfWidth
 	};
+}
+
+interface ColouredBall {
+	readonly ball: Ball;
+	readonly colour: string | null;
+	/** Row of its stack. */
+	readonly row: number;
+}
+interface Coloured {
+	readonly colourway: Colourway | undefined;
+	readonly catalogue: Catalogue;
+	readonly balls: readonly ColouredBall[];
+}
+/** Placed stacks never change: their balls are coloured once for a colourway and drawn at every copy and keystroke. */
+const coloured = new WeakMap<PlacedStack, Coloured>();
+
+function colouredBalls(
+	{ placed, colourway }: Pick<Piece, 'placed' | 'colourway'>,
+	catalogue: Catalogue
+): readonly ColouredBall[] {
+	const had = coloured.get(placed);
+	if (had && had.colourway === colourway && had.catalogue === catalogue) return had.balls;
+	const balls = placed.layers.flatMap((layer, index) => {
+		const ring = placed.rings[index]!;
+		return layer.rings.flatMap((own, c) => {
+			const cluster = ring.layer.clusters[c]!;
+			return own.map((ball, place) => {
+				const { material } = cluster.places[place]!;
+				const colour =
+					material === null
+						? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
+						: (catalogue.materials.get(material)?.colour ?? null);
+				return { ball, colour, row: ring.row };
+			});
+		});
+	});
+	coloured.set(placed, { colourway, catalogue, balls });
+	return balls;
 }
 
 /** @returns across, up, and nearness to the eye, mm */

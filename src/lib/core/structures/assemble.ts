@@ -60,6 +60,7 @@ export interface Assembly {
 
 /** Designs inside designs are drawn this deep; the bill has no such end. */
 const DEEPEST = 6;
+const NO_PUMPS: readonly PumpProfile[] = [];
 const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false, turn: 0 };
 const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 	left: [-1, 0],
@@ -91,7 +92,7 @@ export function assemble(
 	recipe: Recipe,
 	colourway: Id | null,
 	library: Library,
-	pumps: readonly PumpProfile[] = [],
+	pumps: readonly PumpProfile[] = NO_PUMPS,
 	size: Id | null = null
 ): Assembly {
 	return assembleAt(recipe, { colourway, size }, { library, pumps, depth: 0 });
@@ -176,13 +177,29 @@ const compose = (outer: Spot, inner: Spot): Spot => ({
 function shapeOf(section: Section, colourway: Colourway | undefined, context: Context): Shape {
 	const { structure } = section;
 	if (structure.kind === 'stack' && structure.layers.length > 0) {
-		const placed = placeStack(structure, context.pumps);
-		return bounded([{ stack: structure, placed, colourway, spots: [ORIGIN] }]);
+		return shapeOfStack(structure, colourway, context.pumps);
 	}
 	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
 	const child = context.library(structure.design);
 	if (!child) return bounded([]);
 	return shapeOfDesign(child, structure, context);
+}
+
+interface KeptStack {
+	readonly pumps: readonly PumpProfile[];
+	readonly colourway: Colourway | undefined;
+	readonly shape: Shape;
+}
+/** Shapes of stacks: of a design being edited all but one stay what they are. */
+const keptStacks = new WeakMap<Stack, KeptStack>();
+
+function shapeOfStack(stack: Stack, colourway: Colourway | undefined, pumps: readonly PumpProfile[]): Shape {
+	const had = keptStacks.get(stack);
+	if (had && had.pumps === pumps && had.colourway === colourway) return had.shape;
+	const placed = placeStack(stack, pumps);
+	const shape = bounded([{ stack, placed, colourway, spots: [ORIGIN] }]);
+	keptStacks.set(stack, { pumps, colourway, shape });
+	return shape;
 }
 
 type Shapes = Map<string, { readonly pumps: readonly PumpProfile[]; readonly shape: Shape }>;

@@ -12,12 +12,13 @@
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import { slotsOfCluster } from '../../core/recipe/links.ts';
-	import { printShort } from '../../core/recipe/entry/print-entry.ts';
+	import { printBalloon, printShort } from '../../core/recipe/entry/print-entry.ts';
 	import type { Colourway, Layer, Slot } from '../../core/recipe/recipe.ts';
+	import { runsOf } from '../../core/structures/stack.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
 
 	export type RowAct =
-		'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller' | 'places';
+		'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller' | 'places' | 'level';
 	interface Props {
 		layer: Layer;
 		row: number;
@@ -48,7 +49,15 @@
 		onkeydown
 	}: Props = $props();
 
-	const text = $derived(layer.clusters.map(printShort));
+	/** Every run of like balloons, with what joins it to the one before. */
+	const parts = $derived(
+		layer.clusters.flatMap((cluster, c) =>
+			runsOf(cluster).map(({ place, count }, r) => {
+				const [balloon, size] = printBalloon(place).split(' at ') as [string, string?];
+				return { joint: r > 0 ? 'with' : c > 0 ? '+' : '', count, balloon, size };
+			})
+		)
+	);
 	const named = $derived(
 		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
 			name: slots.find((s) => s.id === id)?.name ?? 'no slot',
@@ -59,7 +68,7 @@
 		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
 	]);
 	const label = $derived(
-		`${text.join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
+		`${layer.clusters.map(printShort).join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
 	);
 	/** Rows far out of sight are a name and a height only: what nobody sees is not drawn. */
 	let near = $state(true);
@@ -103,10 +112,11 @@
 		{#if near}
 			<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
 			<span class="words">
-				<span class="figures said" class:several={text.length > 1}>
-					{#each text as part, index (index)}{#if index > 0}<i>+</i>{/if}{@const [count, rest] =
-							part.split(' × ')}{@const [nominal, size] = (rest ?? '').split(' at ')}<b>{count}</b> ×
-						<b>{nominal}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
+				<span class="figures said" class:several={parts.length > 1}>
+					{#each parts as { joint, count, balloon, size }, index (index)}{#if joint}<i>{joint}</i>{/if}<b
+							>{count}</b
+						>
+						× <b>{balloon}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
 					{/each}
 				</span>
 				<span class="slots">

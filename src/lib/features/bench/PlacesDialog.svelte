@@ -11,7 +11,6 @@
 	import { parseSizeText } from '../../core/recipe/entry/parse-balloon.ts';
 	import { printBalloon } from '../../core/recipe/entry/print-entry.ts';
 	import type { Place } from '../../core/recipe/recipe.ts';
-	import { applyRemedy } from '../../core/recipe/remedy.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { printSize } from '../../core/sizing/size.ts';
 	import { slotOfPlace } from '../../core/structures/stack.ts';
@@ -109,12 +108,7 @@
 		if (done !== undefined) chosen = new Set([done]);
 	}
 	function level() {
-		if (!stack || layer === null) return;
-		const { rates } = bench.context;
-		bench.change((d) => {
-			say =
-				applyRemedy(d, { kind: 'level', section: stack.section, layer }, { newId, pumps: rates.pumps }) ?? '';
-		});
+		if (layer !== null) say = bench.level(layer) ?? '';
 	}
 	function keydown(event: KeyboardEvent, place: string) {
 		const keys: Record<string, () => void> = {

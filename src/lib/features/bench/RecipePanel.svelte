@@ -100,7 +100,10 @@
 			bench.change((d) => void (bench.selected = duplicateLayer(d, id, () => crypto.randomUUID()) ?? id));
 		else if (what === 'remove') bench.change((d) => removeLayer(d, id));
 		else if (what === 'places') onplaces(id);
-		else {
+		else if (what === 'level') {
+			const say = bench.level(id);
+			if (say) refused = { id, say };
+		} else {
 			const outcome = bench.resize(id, what === 'larger' ? 1 : -1);
 			if (!outcome.ok) refused = { id, say: outcome.say };
 		}
@@ -108,6 +111,7 @@
 
 	const KEYS: Record<string, RowAct> = {
 		p: 'places',
+		l: 'level',
 		Enter: 'edit',
 		'+': 'more',
 		'=': 'more',

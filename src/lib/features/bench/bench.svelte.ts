@@ -14,6 +14,7 @@ import type {
 	UsableDesign
 } from '../../core/recipe/entry/entry.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
+import { applyRemedy } from '../../core/recipe/remedy.ts';
 import { exchange } from '../../core/recipe/swap.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
@@ -328,6 +329,15 @@ export class Bench {
 		this.editing = layer.id;
 		this.text = printLayer(layer, this.recipe.slots);
 		this.refusal = '';
+	}
+	/** Tucks the cluster that levels a row best under its low side. @returns a sentence where none does */
+	level(layer: string): string | undefined {
+		const section = this.tally.stacks.find((s) => s.placed.rings.some((r) => r.layer.id === layer))?.section;
+		if (section === undefined) return undefined;
+		let say: string | undefined;
+		const { pumps } = this.context.rates;
+		this.change((d) => void (say = applyRemedy(d, { kind: 'level', section, layer }, { newId, pumps })));
+		return say;
 	}
 	resize(id: string, halves: number): Parsed<null> {
 		let outcome: Parsed<null> = got(null);

@@ -10,6 +10,7 @@ export const KEYS = {
 		'p',
 		'opens the row’s places, seen from above; there ← → go round, Space adds to the choice, a takes all, + one more, Delete takes out, l levels'
 	],
+	level: ['l', 'levels a row that leans with a small cluster under its low side'],
 	out: ['Delete', 'takes the row out'],
 	clear: ['Esc', 'clears the entry line'],
 	leave: ['Ctrl ↑, Ctrl ↓', 'on the entry line: to the row above or below it'],

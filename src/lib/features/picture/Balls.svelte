@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Attachment } from 'svelte/attachments';
 	import type { Finish } from '../../core/materials/material.ts';
+	import { inSight } from './in-sight.ts';
 	import { sprite } from './sprites.ts';
 
 	export interface Ball {
@@ -24,6 +25,20 @@
 	}
 	let { balls, paints, width, height, at, scale }: Props = $props();
 
+	/** Under so many all are drawn: looking which are hidden would cost more than it saves. */
+	const MANY = 400;
+	/** What is stepped back lets through what is behind it, so nothing is left out then. */
+	const shown = $derived.by(() => {
+		if (balls.length < MANY || balls.some((b) => b.faint)) return balls;
+		const discs = balls.map(({ x, y, r, paint }) => ({
+			x: at.x + x * scale,
+			y: at.y - y * scale,
+			r: r * scale,
+			clear: paints[paint]!.finish === 'see-through'
+		}));
+		return inSight(discs, width, height).map((i) => balls[i]!);
+	});
+
 	const draw: Attachment<HTMLCanvasElement> = (canvas) => {
 		const dense = Math.min(3, window.devicePixelRatio || 1);
 		const [w, h] = [Math.round(width * dense), Math.round(height * dense)];
@@ -31,7 +46,7 @@
 		if (canvas.height !== h) canvas.height = h;
 		const context = canvas.getContext('2d')!;
 		context.clearRect(0, 0, w, h);
-		for (const { x, y, r, paint, faint } of balls) {
+		for (const { x, y, r, paint, faint } of shown) {
 			const { hex, finish } = paints[paint]!;
 			const stamp = sprite(hex, finish, r * scale * dense);
 			const half = stamp.width / 2;

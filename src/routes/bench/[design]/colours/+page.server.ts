@@ -25,7 +25,12 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 						: null,
 				colours: recipe.slots.map((slot) => {
 					const colour = context.catalogue.colours.get(colourway.fills[slot.id] ?? '');
-					return { slot: slot.name, colour: colour?.name ?? 'open until the job', hex: colour?.hex ?? null };
+					const out = colourway.without.includes(slot.id);
+					return {
+						slot: `${slot.name}${slot.role && slot.role !== slot.name ? ` (${slot.role})` : ''}`,
+						colour: out ? 'left out' : (colour?.name ?? 'open until the job'),
+						hex: out ? null : (colour?.hex ?? null)
+					};
 				}),
 				cost: cost.total,
 				price: price.status === 'priced' ? price.net : null,
