@@ -268,7 +268,7 @@ export const demoDesigns: DemoDesign[] = [
 		lines: [
 			'section post x2 mirrored gap 6 ft',
 			'4 16 at 12 limpet grey',
-			'4 11 at 9½ checker lamp-out navy / shallows x6',
+			'4 11 at 9½ checker lamp-out navy / shallows x9',
 			'pole 7 ft',
 			'use ringed planet on post swappable'
 		]

@@ -102,7 +102,14 @@
 	</div>
 	{#each quick.bad as finding, index (index)}<Notice level={finding.level}>{finding.say}</Notice>{/each}
 	<div class="mt-1 grid grid-cols-[110px_1fr] items-end gap-4">
-		<MiniPicture list={quick.picture} scale={170 / Math.max(1500, quick.picture?.height ?? 0)} height={176} />
+		<MiniPicture
+			list={quick.picture}
+			scale={Math.min(
+				170 / Math.max(1500, quick.picture?.height ?? 0),
+				104 / (2 * Math.max(1, quick.picture?.halfWidth ?? 1))
+			)}
+			height={176}
+		/>
 		<Tape label="Price">
 			{#if margin && price.status === 'priced'}
 				<TapeLine label="cost" amount={sumText(quick.tally.cost.total)} name="cost" />

@@ -29,7 +29,8 @@
 	<Popover.Portal>
 		<Popover.Content
 			sideOffset={6}
-			class="z-30 max-h-[70vh] max-w-[94vw] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"
+			collisionPadding={8}
+			class="z-30 max-h-[min(76vh,var(--bits-popover-content-available-height))] max-w-[94vw] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"
 			style="width: {width}px"
 		>
 			{@render children()}

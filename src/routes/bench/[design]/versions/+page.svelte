@@ -77,7 +77,7 @@
 			{/if}
 		</div>
 		{#if comparison}
-			<div class="grid gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
+			<div class="grid items-start gap-8 md:grid-cols-[minmax(0,1fr)_320px]">
 				<section aria-label="Rows">
 					<h2 class="mb-1 text-base">Rows, lowest first</h2>
 					<ol class="figures border-t-2 border-ink bg-paper text-[13.5px]">
