@@ -212,7 +212,7 @@ test('a topper swapped in one step, versions named, what can be done listed by C
 	await page.getByPlaceholder(/What to do/).fill('keep');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('kept once')).toBeVisible();
-	await expect(page.getByText(/version 1$/)).toBeVisible();
+	await expect(page.getByText(/version 1 · a design of its own/)).toBeVisible();
 	await page.keyboard.press('Control+k');
 	await page.getByPlaceholder(/What to do/).fill('versions');
 	await page.keyboard.press('Enter');

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { tally } from '../tally/tally.ts';
+import { sayRecipe } from './say-recipe.ts';
 import { compare, longestCommon } from './compare.ts';
 import type { Recipe } from './recipe.ts';
 
@@ -47,8 +48,10 @@ describe('two versions of a design', () => {
 			['both', '4 × 16 at 13 grey'],
 			['first', '4 × 11 at 9 white ×4'],
 			['first', '1 × 11 at 10 gold'],
+			['first', 'colours first colours: grey grey, white white, gold gold'],
 			['second', '4 × 11 at 9 white ×6'],
-			['second', '1 × 11 at 10 red']
+			['second', '1 × 11 at 10 red'],
+			['second', 'colours first colours: grey grey, white white, red red']
 		]);
 		expect(found.materials).toEqual([
 			{ label: '11 rounds, gull white', first: 16, second: 24 },
@@ -62,5 +65,29 @@ describe('two versions of a design', () => {
 		const same = compare(first, first);
 		expect([same.materials, same.cost.minor, same.seconds, same.price!.minor]).toEqual([[], 0, 0, 0]);
 		expect(compare(second, first).cost.minor).toBe(-compare(first, second).cost.minor);
+	});
+	test('pieces, lines, sizes, rules and colours are lines of it too, by their names', () => {
+		const rich = design(
+			'rich',
+			'4 11 at 9 white',
+			'put 2 5 at 4 red as eyes on row 1 front with glue',
+			'put 1 foil star on row 1 front, 2 on row 1 back',
+			'2 to 3 fairy lights optional',
+			'size tall 6 ft scaled',
+			'each strip takes 2 patch',
+			'leave out red'
+		);
+		expect(sayRecipe(rich, (id) => id.toUpperCase())).toEqual([
+			'4 × 11 at 9 white',
+			'put 2 5 at 4 red as eyes with glue',
+			'put 1 + 2 FOIL STAR as foil star with strip',
+			'2 to 3 × FAIRY LIGHTS optional, not taken',
+			'size tall 6′ 0″ scaled',
+			'each strip takes 2 PATCH',
+			'colours first colours: white WHITE, red left out'
+		]);
+		const plain = { recipe: design('rich', '4 11 at 9 white'), tally: first.tally };
+		const found = compare(plain, { recipe: rich, tally: second.tally });
+		expect(found.lines.filter((l) => l.where === 'both').map((l) => l.text)).toEqual(['4 × 11 at 9 white']);
 	});
 });

@@ -2,10 +2,8 @@ import type { Bill } from '../bom/bill.ts';
 import type { Tally } from '../tally/tally.ts';
 import type { Money } from '../money/money.ts';
 import { subtract } from '../money/money.ts';
-import { piecesIn } from './edit-pieces.ts';
-import { printBalloon, printLayer } from './entry/print-entry.ts';
 import type { Recipe } from './recipe.ts';
-import { stacksIn } from './edit.ts';
+import { sayRecipe, type NameOf } from './say-recipe.ts';
 
 /** A line of text that stands in one version, in the other, or in both. */
 export interface ComparedLine {
@@ -36,7 +34,7 @@ export interface Comparison {
 export function compare(
 	first: { readonly recipe: Recipe; readonly tally: Tally },
 	second: { readonly recipe: Recipe; readonly tally: Tally },
-	nameOf: (material: string) => string = (id) => id
+	nameOf: NameOf = (id) => id
 ): Comparison {
 	const [a, b] = [first.tally, second.tally];
 	const price =
@@ -44,45 +42,12 @@ export function compare(
 			? subtract(b.price.net, a.price.net)
 			: undefined;
 	return {
-		lines: longestCommon(rowsOf(first.recipe, nameOf), rowsOf(second.recipe, nameOf)),
+		lines: longestCommon(sayRecipe(first.recipe, nameOf), sayRecipe(second.recipe, nameOf)),
 		materials: materials(a.bill, b.bill),
 		cost: subtract(b.cost.total.known, a.cost.total.known),
 		seconds: b.cost.seconds.valueOf() - a.cost.seconds.valueOf(),
 		price
 	};
-}
-
-/** A recipe as lines: its sections by name where there are several, their layers as said. */
-function rowsOf(recipe: Recipe, nameOf: (material: string) => string): string[] {
-	const stacks = stacksIn(recipe);
-	const used = recipe.sections.filter((s) => s.structure.kind === 'design');
-	const several = stacks.length + used.length > 1;
-	const names = new Map(recipe.slots.map((s) => [s.id, s.name]));
-	return [
-		...stacks.flatMap(({ section, stack }) => [
-			...(several ? [`${section.name}${section.times > 1 ? ` ×${section.times}` : ''}`] : []),
-			...stack.layers.map((layer) => printLayer(layer, recipe.slots))
-		]),
-		...used.map((s) => `${s.name}${s.times > 1 ? ` ×${s.times}` : ''}`),
-		...piecesIn(recipe).map(({ piece: { name, what, on, fixing } }) => {
-			const thing =
-				what.kind === 'balloon'
-					? `${printBalloon(what.balloon)} ${names.get(what.balloon.slot) ?? ''}`
-					: what.material === null
-						? 'not chosen yet'
-						: nameOf(what.material);
-			return `put ${on.map((o) => o.count).join(' + ')} ${thing} as ${name} with ${fixing}`;
-		}),
-		...recipe.sections.flatMap(({ structure }) =>
-			structure.kind === 'extras'
-				? structure.lines.map(
-						(l) =>
-							`${l.range ? `${l.range.low} to ${l.range.high}` : l.quantity} × ${nameOf(l.material)}${l.role === 'always' ? '' : ` ${l.role}`}${l.taken ? '' : ', not taken'}`
-					)
-				: []
-		),
-		...recipe.sizes.map((s) => `size ${s.name}${s.by === 'scale' ? ' scaled' : ''}`)
-	];
 }
 
 function materials(a: Bill, b: Bill): ComparedMaterial[] {

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { printLayer } from '../../core/recipe/entry/print-entry.ts';
-	import { stacksIn } from '../../core/recipe/edit.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
+	import { sayRecipe } from '../../core/recipe/say-recipe.ts';
 	import { tally } from '../../core/tally/tally.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Dialog from '../../ui/dialog/Dialog.svelte';
@@ -13,10 +12,9 @@
 	}
 	let { bench }: Props = $props();
 	const theirs = $derived(bench.saver.theirs);
-	const rowsOf = (recipe: Recipe) =>
-		stacksIn(recipe)
-			.flatMap(({ stack }) => stack.layers.map((l) => printLayer(l, recipe.slots)))
-			.reverse();
+	const nameOf = (id: string) =>
+		(bench.catalogue.materials.get(id) ?? bench.catalogue.colours.get(id))?.name ?? 'not in the Stockroom';
+	const rowsOf = (recipe: Recipe) => sayRecipe(recipe, nameOf);
 	const priceOf = (recipe: Recipe) => {
 		const { price } = tally(recipe, null, 1, bench.context);
 		return price.status === 'priced' ? formatMoney(price.net) : '—';

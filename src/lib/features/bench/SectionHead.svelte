@@ -68,7 +68,7 @@
 	<span class="where">
 		{kind === 'applied' ? `${pieces} on ${host}` : standingWords(section, bench.recipe)}{folded && isStack
 			? ` · ${layers} layers`
-			: ''}{kind === 'design' ? ` · a design of its own${sizeName}${versionWords}` : ''}
+			: ''}{kind === 'design' ? `${sizeName}${versionWords} · a design of its own` : ''}
 	</span>
 	<SectionPanel {bench} {section} />
 </div>

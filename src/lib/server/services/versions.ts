@@ -27,7 +27,7 @@ export async function compareVersions(
 		);
 	};
 	const [a, b] = [await worked(first), await worked(second)];
-	const names = new Map(studio.materials.map((m) => [m.id, m.name]));
+	const names = new Map([...studio.materials, ...studio.colours].map((m) => [m.id, m.name]));
 	return a && b && compare(a, b, (id) => names.get(id) ?? 'not in the Stockroom');
 }
 

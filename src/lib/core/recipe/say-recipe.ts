@@ -1,0 +1,61 @@
+import { formatFeet, toMillimetres } from '../units/length.ts';
+import { piecesIn } from './edit-pieces.ts';
+import { stacksIn } from './edit.ts';
+import { printBalloon, printLayer } from './entry/print-entry.ts';
+import type { Recipe } from './recipe.ts';
+
+/** Finds the name of a material or a colour by its id. */
+export type NameOf = (id: string) => string;
+
+/**
+ * A recipe in lines, as they would be said: its sections by name where there are several, their layers lowest first,
+ * the designs inside, pieces, lines, sizes, rules and colours. What two versions are compared by.
+ */
+export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
+	const stacks = stacksIn(recipe);
+	const used = recipe.sections.filter((s) => s.structure.kind === 'design');
+	const several = stacks.length + used.length > 1;
+	const slotName = (id: string) => recipe.slots.find((s) => s.id === id)?.name ?? 'no slot';
+	const times = (n: number) => (n > 1 ? ` ×${n}` : '');
+	return [
+		...stacks.flatMap(({ section, stack }) => [
+			...(several ? [`${section.name}${times(section.times)}`] : []),
+			...stack.layers.map((layer) => printLayer(layer, recipe.slots))
+		]),
+		...used.map((s) => `${s.name}${times(s.times)}`),
+		...piecesIn(recipe).map(({ piece: { name, what, on, fixing } }) => {
+			const thing =
+				what.kind === 'balloon'
+					? `${printBalloon(what.balloon)} ${slotName(what.balloon.slot)}`
+					: what.material === null
+						? 'not chosen yet'
+						: nameOf(what.material);
+			return `put ${on.map((o) => o.count).join(' + ')} ${thing} as ${name} with ${fixing}`;
+		}),
+		...recipe.sections.flatMap(({ structure }) =>
+			structure.kind !== 'extras'
+				? []
+				: structure.lines.map((l) => {
+						const count = l.range ? `${l.range.low} to ${l.range.high}` : l.quantity;
+						const role = l.role === 'always' ? '' : ` ${l.role}`;
+						return `${count} × ${nameOf(l.material)}${role}${l.taken ? '' : ', not taken'}`;
+					})
+		),
+		...recipe.sizes.map((s) => {
+			const height = s.height === null ? '' : ` ${formatFeet(toMillimetres(s.height))}`;
+			return `size ${s.name}${height}${s.by === 'scale' ? ' scaled' : ''}`;
+		}),
+		...recipe.rules.map(
+			(r) =>
+				`each ${r.of} takes ${r.each} ${r.material === null ? 'of what is not chosen yet' : nameOf(r.material)}`
+		),
+		...recipe.colourways.map(({ name, fills, without }) => {
+			const filled = recipe.slots.map((s) => {
+				if (without.includes(s.id)) return `${s.name} left out`;
+				const colour = fills[s.id];
+				return `${s.name} ${colour ? nameOf(colour) : 'open'}`;
+			});
+			return `colours ${name}: ${filled.join(', ')}`;
+		})
+	];
+}
