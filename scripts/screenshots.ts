@@ -22,7 +22,7 @@ const shots: Shot[] = [
 		name: 'places',
 		path: '/bench/orbit-plinth',
 		before: async (p) => {
-			await p.getByRole('button', { name: /^4 × 11 at 8½ with/ }).click();
+			await p.getByRole('button', { name: /^3 × 11 at 9 with/ }).click();
 			await p.keyboard.press('p');
 			await p.getByRole('option').nth(4).click();
 		}

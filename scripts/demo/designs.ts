@@ -254,7 +254,7 @@ export const demoDesigns: DemoDesign[] = [
 		lines: [
 			'8 11 at 10 lamp-out navy',
 			'6 11 at 9 harbour blue',
-			'4 11 at 8½ harbour blue with 1 11 at 7 lamp-out navy',
+			'3 11 at 9 harbour blue with 2 11 at 6½ lamp-out navy',
 			'use ringed planet on column swappable'
 		]
 	},

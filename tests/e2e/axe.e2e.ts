@@ -23,22 +23,27 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 			'/bench/octopus-figure',
 			(p) => p.getByRole('button', { name: 'Name and place of Octopus arm', exact: true }).click()
 		],
+		['/shorthand'],
+		['/nowhere']
+	]);
+});
+
+test('axe finds nothing serious on what opens over the Bench, in both themes', async ({ page }) => {
+	await look(page, [
 		['/bench/toadstool-figure/sizes'],
 		['/bench/toadstool-figure', (p) => p.getByRole('button', { name: 'Change spots' }).click()],
 		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: 'Change ground stake' }).click()],
 		[
 			'/bench/orbit-plinth',
 			async (p) => {
-				await p.getByRole('button', { name: /^4 × 11 at 8½ with/ }).click();
+				await p.getByRole('button', { name: /^3 × 11 at 9 with/ }).click();
 				await p.keyboard.press('p');
 				await p.getByRole('listbox').waitFor();
 			}
 		],
 		['/bench/hive-column', (p) => p.keyboard.press('Control+k')],
 		['/bench/hive-column', (p) => p.getByRole('button', { name: /^About/ }).click()],
-		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /sizes of this design$/ }).click()],
-		['/shorthand'],
-		['/nowhere']
+		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /sizes of this design$/ }).click()]
 	]);
 });
 

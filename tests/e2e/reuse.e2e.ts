@@ -228,3 +228,26 @@ test('a topper swapped in one step, versions named, what can be done listed by C
 	await expect(page.getByText('Nothing by that name. Try another word.')).toBeVisible();
 	await page.keyboard.press('Escape');
 });
+
+test('a row that leans is levelled by one key on the row, and by the checker; focus comes back from the plan', async ({
+	page
+}) => {
+	await newDesign(page, 'Leaning plinth');
+	await say(page, '8 11 at 10 lamp-out', '6 11 at 9 harbour', '3 11 at 9 harbour with 2 11 at 6.5 lamp-out');
+	await expect(page.getByText(/This layer leans by 9°/)).toBeVisible();
+	const row = page.getByRole('button', { name: /^3 × 11 at 9 with/ });
+	await row.click();
+	await page.keyboard.press('p');
+	await expect(page.getByRole('listbox')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(row).toBeFocused();
+	await page.keyboard.press('l');
+	await expect(page.getByText(/This layer leans/)).toBeHidden();
+	await expect(page.getByRole('button', { name: /and 3 × 5 at 3,/ }).first()).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Level it' }).click();
+	await expect(page.getByText(/This layer leans/)).toBeHidden();
+	await row.first().click();
+	await page.keyboard.press('l');
+	await expect(page.getByText(/No small cluster levels this layer/)).toBeVisible();
+});

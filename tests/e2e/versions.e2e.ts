@@ -18,7 +18,9 @@ test('versions are compared row by row and material by material; going back lose
 	await expect(rows).toHaveText([
 		/4 × 16 at 13 grey/,
 		/4 × 11 at 9 white ×4/,
-		/1 × 11 at 10 gold\s*only in version 2/
+		/colours first colours: grey limpet grey, white gull white\s*only in version 1/,
+		/1 × 11 at 10 gold\s*only in version 2/,
+		/colours first colours: grey limpet grey, white gull white, gold hive gold\s*only in version 2/
 	]);
 	await expect(page.getByText('11 rounds, hive gold')).toBeVisible();
 	await expect(figure(page, 'cost')).toHaveText(/^\+\d+\.\d\d$/);

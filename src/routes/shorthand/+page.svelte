@@ -43,23 +43,27 @@
 </script>
 
 <svelte:head><title>Shorthand · Bright Tally</title></svelte:head>
-<main class="mx-auto max-w-3xl px-6 py-6">
-	<h1 class="text-[25px]">Shorthand</h1>
-	<p class="mb-4 text-muted">
-		What the entry line of the Bench understands. Colours are slots of the design or colours of the Stockroom;
-		a few letters do.
-	</p>
-	<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_1fr]">
-		{#each SAY as [say, means] (say)}<dt class="figures text-[13.5px] font-semibold whitespace-nowrap">
-				{say}
-			</dt>
-			<dd class="text-muted">{means}</dd>{/each}
-	</dl>
-	<h2 class="mt-7 mb-2 text-lg" id="keys">Shortcuts</h2>
-	<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_1fr]">
-		{#each Object.values(KEYS) as [key, means] (key)}<dt class="figures text-[13.5px] font-semibold">
-				{key}
-			</dt>
-			<dd class="text-muted">{means}</dd>{/each}
-	</dl>
+<main class="mx-auto max-w-6xl px-6 py-6">
+	<h1 class="text-[25px]">Shorthand and shortcuts</h1>
+	<div class="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_360px]">
+		<section>
+			<h2 class="text-lg">On the entry line</h2>
+			<p class="mb-3 text-muted">
+				Colours are slots of the design or colours of the Stockroom; a few letters do.
+			</p>
+			<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
+				{#each SAY as [say, means] (say)}<dt class="figures text-[13.5px] font-semibold">{say}</dt>
+					<dd class="text-muted">{means}</dd>{/each}
+			</dl>
+		</section>
+		<section id="keys">
+			<h2 class="mb-2 text-lg">Shortcuts</h2>
+			<dl class="grid grid-cols-[7.5rem_1fr] gap-x-4 gap-y-2">
+				{#each Object.values(KEYS) as [key, means] (key)}<dt class="figures text-[13.5px] font-semibold">
+						{key}
+					</dt>
+					<dd class="text-muted">{means}</dd>{/each}
+			</dl>
+		</section>
+	</div>
 </main>

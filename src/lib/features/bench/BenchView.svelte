@@ -18,6 +18,7 @@
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { commands } from '../commands/commands.svelte.ts';
 	import { benchCommands } from './bench-commands.ts';
+	import { SAVE_WORDS } from './save-words.ts';
 	import { recall, remember } from './session.ts';
 	import { percentText } from './tape-words.ts';
 
@@ -38,14 +39,6 @@
 	let ready = $state(false);
 	const isMac = $derived(ready && /Mac|iPhone|iPad/.test(navigator.userAgent));
 
-	const SAVE_WORDS = {
-		saved: 'working copy saved',
-		saving: 'saving …',
-		waiting: 'saving …',
-		offline: 'not saved yet: the server does not answer, trying again',
-		refused: 'not saved',
-		stale: 'not saved: changed somewhere else'
-	};
 	const keptWords = $derived(
 		bench.keptNumber === 0
 			? 'not kept yet'
@@ -111,6 +104,10 @@
 	}
 	/** Designs that keeping would change: shown before it is done. */
 	let places = $state<string | null>(null);
+	function closePlaces() {
+		if (places !== null) panel?.focusAt(places);
+		places = null;
+	}
 	let touched = $state<readonly Touched[] | null>(null);
 	let then = $state<'stay' | 'quote'>('stay');
 	async function ask(next: 'stay' | 'quote') {
@@ -249,7 +246,7 @@
 		</div>
 	</div>
 </div>
-<PlacesDialog {bench} layer={places} onclose={() => (places = null)} />
+<PlacesDialog {bench} layer={places} onclose={closePlaces} />
 <Conflict {bench} />
 <KeepDialog {touched} onkeep={go} onclose={() => (touched = null)} />
 

@@ -147,6 +147,10 @@
 			button.focus();
 		} else entry?.focus();
 	}
+	/** Gives the focus back to a row, once what was opened from it is gone. */
+	export function focusAt(row: string) {
+		setTimeout(() => focusRow(row));
+	}
 	export function focusEntry() {
 		entry?.focus();
 	}

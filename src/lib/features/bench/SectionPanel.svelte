@@ -24,7 +24,12 @@
 	}
 	let { bench, section }: Props = $props();
 	let open = $state(false);
-	const hosts = $derived(hostsFor(bench.recipe, section.id));
+	/** Pieces sit on rows; other sections stand by whatever stands. */
+	const hosts = $derived(
+		hostsFor(bench.recipe, section.id).filter(
+			(h) => section.structure.kind !== 'applied' || h.structure.kind === 'stack'
+		)
+	);
 	const ties = $derived([
 		['', 'nothing'] as const,
 		...[...bench.catalogue.materials.values()]

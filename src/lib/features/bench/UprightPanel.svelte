@@ -4,7 +4,8 @@
 	import { JOININGS, UPRIGHTS, type Joining, type Upright } from '../../core/recipe/recipe.ts';
 	import { placeStack } from '../../core/structures/stack.ts';
 	import { formatFeet, formatLength, parseLength, type Millimetres } from '../../core/units/length.ts';
-	import Field from '../../ui/field/Field.svelte';
+	import Pick from '../../ui/pick/Pick.svelte';
+	import TypedField from '../../ui/typed/TypedField.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
@@ -17,50 +18,34 @@
 	const stands = $derived(
 		[...bench.catalogue.materials.values()].filter((m) => m.kind === 'base' || m.kind === 'pipe')
 	);
-	let lengthText = $state<string | null>(null);
-	let lengthTrouble = $state('');
-	let measured = $state('');
-	let measuredTrouble = $state('');
-
 	const set = (change: Partial<Upright>) =>
 		bench.change((d) => Object.assign(stackOf(d, bench.current?.id)!.upright, change));
 	const shownLength = $derived(upright?.length ? formatLength({ um: upright.length, unit: 'ft' }) : '');
 
-	function setLength() {
-		if (lengthText === null) return;
-		if (lengthText.trim() === '') {
-			lengthTrouble = '';
+	function setLength(text: string): string {
+		if (text.trim() === '') {
 			set({ length: null });
-			lengthText = null;
-			return;
+			return '';
 		}
-		const parsed = parseLength(lengthText, 'ft');
-		lengthTrouble = parsed.ok
-			? parsed.value.um < 152_400
-				? 'An upright is at least 6 in long.'
-				: ''
-			: parsed.say;
-		if (!parsed.ok || lengthTrouble) return;
+		const parsed = parseLength(text, 'ft');
+		if (!parsed.ok) return parsed.say;
+		if (parsed.value.um < 152_400) return 'An upright is at least 6 in long.';
 		set({ length: parsed.value.um });
-		lengthText = null;
+		return '';
 	}
 
 	/** Fits the squash from a stack that was built and measured. */
-	function fit() {
-		if (!stack) return;
-		const parsed = parseLength(measured, 'ft');
-		measuredTrouble = parsed.ok ? '' : parsed.say;
-		if (!parsed.ok) return;
+	function fit(text: string): string {
+		if (!stack || text.trim() === '') return '';
+		const parsed = parseLength(text, 'ft');
+		if (!parsed.ok) return parsed.say;
 		const body = (squash: number) =>
 			bodyHeight(placeStack({ ...stack, squash }, bench.context.rates.pumps).layers);
 		const squash = fitSquash(body, parsed.value.um / 1000);
 		if (squash === undefined)
-			measuredTrouble =
-				'No settling explains that height. Check the sizes, or measure from the floor to the top of the body.';
-		else {
-			bench.change((d) => (stackOf(d, bench.current?.id)!.squash = Math.round(squash * 1000) / 1000));
-			measured = '';
-		}
+			return 'No settling explains that height. Check the sizes, or measure from the floor to the top of the body.';
+		bench.change((d) => (stackOf(d, bench.current?.id)!.squash = Math.round(squash * 1000) / 1000));
+		return '';
 	}
 	const heights = $derived.by(() => {
 		const { placed } = bench;
@@ -87,61 +72,28 @@
 		<Popover label="Upright, joining and settling">
 			{#snippet trigger()}<span class="quiet-link">{words} · {stack.joining}</span>{/snippet}
 			<div class="grid gap-3">
-				<Field label="Upright">
-					{#snippet children(attributes)}
-						<select
-							{...attributes}
-							class="control"
-							value={upright.kind}
-							onchange={(e) => set({ kind: e.currentTarget.value as Upright['kind'] })}
-						>
-							{#each UPRIGHTS as kind (kind)}<option>{kind}</option>{/each}
-						</select>
-					{/snippet}
-				</Field>
+				<Pick
+					label="Upright"
+					value={upright.kind}
+					options={UPRIGHTS.map((k) => [k, k] as const)}
+					onpick={(kind) => set({ kind: kind as Upright['kind'] })}
+				/>
 				{#if upright.kind !== 'none'}
-					<Field label="Its length" error={lengthTrouble || undefined}>
-						{#snippet children(attributes)}
-							<input
-								{...attributes}
-								class="control figures"
-								value={lengthText ?? shownLength}
-								oninput={(e) => (lengthText = e.currentTarget.value)}
-								onchange={setLength}
-								placeholder="7 ft"
-							/>
-						{/snippet}
-					</Field>
-					<Field label="Stand, pole or line">
-						{#snippet children(attributes)}
-							<select
-								{...attributes}
-								class="control"
-								value={upright.material ?? ''}
-								onchange={(e) => set({ material: e.currentTarget.value || null })}
-							>
-								<option value="">not chosen yet (cost unknown)</option>
-								{#each stands as material (material.id)}<option value={material.id}>{material.name}</option
-									>{/each}
-							</select>
-						{/snippet}
-					</Field>
+					<TypedField label="Its length" value={shownLength} placeholder="7 ft" use={setLength} />
+					<Pick
+						label="Stand, pole or line"
+						value={upright.material ?? ''}
+						options={[['', 'not chosen yet (cost unknown)'], ...stands.map((m) => [m.id, m.name] as const)]}
+						onpick={(material) => set({ material: material || null })}
+					/>
 				{/if}
-				<Field label="Layers are joined">
-					{#snippet children(attributes)}
-						<select
-							{...attributes}
-							class="control"
-							value={stack.joining}
-							onchange={(e) =>
-								bench.change(
-									(d) => (stackOf(d, bench.current?.id)!.joining = e.currentTarget.value as Joining)
-								)}
-						>
-							{#each JOININGS as joining (joining)}<option>{joining}</option>{/each}
-						</select>
-					{/snippet}
-				</Field>
+				<Pick
+					label="Layers are joined"
+					value={stack.joining}
+					options={JOININGS.map((j) => [j, j] as const)}
+					onpick={(joining) =>
+						bench.change((d) => (stackOf(d, bench.current?.id)!.joining = joining as Joining))}
+				/>
 				<label class="flex items-center gap-2">
 					<input
 						type="checkbox"
@@ -155,20 +107,12 @@
 					{#each heights as [name, value] (name)}<dt class="text-muted">{name}</dt>
 						<dd>{value}</dd>{/each}
 				</dl>
-				<Field
+				<TypedField
 					label="Built one? Its body height settles the sums (now {Math.round(stack.squash * 100)} %)"
-					error={measuredTrouble || undefined}
-				>
-					{#snippet children(attributes)}
-						<input
-							{...attributes}
-							class="control figures"
-							bind:value={measured}
-							onchange={fit}
-							placeholder="5 ft 2 in"
-						/>
-					{/snippet}
-				</Field>
+					value=""
+					placeholder="5 ft 2 in"
+					use={fit}
+				/>
 			</div>
 		</Popover>
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import Field from '../field/Field.svelte';
 
 	interface Props {
@@ -14,9 +15,11 @@
 	let typed = $state<string | null>(null);
 	let trouble = $state('');
 
-	function read(text: string) {
-		trouble = use(text);
-		typed = trouble ? text : null;
+	function read(input: HTMLInputElement) {
+		trouble = use(input.value);
+		typed = trouble ? input.value : null;
+		// What was used is shown as it is kept: “6 ft” as 6′ 0″, and nothing where the field only asks.
+		if (!trouble) void tick().then(() => (input.value = value));
 	}
 </script>
 
@@ -27,7 +30,7 @@
 			class="control figures w-full min-w-0"
 			value={typed ?? value}
 			{placeholder}
-			onchange={(e) => read(e.currentTarget.value)}
+			onchange={(e) => read(e.currentTarget)}
 			autocomplete="off"
 		/>
 	{/snippet}
