@@ -78,6 +78,16 @@ describe('the entry line reads what a maker says', () => {
 		expect(built('4 11 at 9 gold', empty)).toMatchObject([{ slot: { name: 'gold' }, colour: 'gold' }]);
 		expect(built('4 11 at 9 hive', column)).toEqual([]);
 	});
+	test('a colour with a hyphen in its name is found by the half that is typed', () => {
+		const context = entryContext(column);
+		const navy = { ...context.colours[0]!, id: 'navy', name: 'lamp-out navy' };
+		const parsed = (text: string) => parseEntry(text, { ...context, colours: [...context.colours, navy] });
+		for (const said of ['lamp-out', 'lamp out', 'out navy', 'lamp-out navy'])
+			expect(parsed(`4 11 at 9 ${said}`)).toMatchObject({
+				value: { layer: { clusters: [{ pattern: { colours: [{ ref: { colour: 'navy' } }] } }] } }
+			});
+		expect(parsed('4 11 at 9 lamp-in').ok).toBe(false);
+	});
 	test('a bag nobody else sells is one where the Stockroom lists it', () => {
 		const context = entryContext(column);
 		const seven = { ...context.materials[0]!, id: '7', nominal: inches(7) };

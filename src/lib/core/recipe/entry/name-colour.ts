@@ -4,11 +4,11 @@ import { shorten } from '../../units/number.ts';
 import type { ColourRef, EntryContext } from './entry.ts';
 import { KEYWORDS } from './entry.ts';
 
-/** Every typed word begins a word of the name, in order: `gold` and `hi go` both find “hive gold”. */
+/** Every typed word begins a word of the name, in order: `gold` and `hi go` both find “hive gold”, `lamp-out` “lamp-out navy”. */
 export function wordsMatch(typed: readonly string[], name: string): boolean {
 	const words = name.toLowerCase().split(/[\s-]+/);
 	let from = 0;
-	for (const piece of typed) {
+	for (const piece of typed.flatMap((t) => t.split('-'))) {
 		const at = words.findIndex((w, i) => i >= from && w.startsWith(piece));
 		if (at < 0) return false;
 		from = at + 1;
