@@ -245,9 +245,10 @@ test('a row that leans is levelled by one key on the row, and by the checker; fo
 	await expect(page.getByText(/This layer leans/)).toBeHidden();
 	await expect(page.getByRole('button', { name: /and 3 × 5 at 3,/ }).first()).toBeVisible();
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await page.getByRole('button', { name: 'Level it' }).click();
+	await page.getByRole('button', { name: 'Level it' }).first().click();
 	await expect(page.getByText(/This layer leans/)).toBeHidden();
-	await row.first().click();
+	await row.first().focus();
+	await row.first().focus();
 	await page.keyboard.press('l');
 	await expect(page.getByText(/No small cluster levels this layer/)).toBeVisible();
 });
