@@ -248,7 +248,6 @@ test('a row that leans is levelled by one key on the row, and by the checker; fo
 	await page.getByRole('button', { name: 'Level it' }).first().click();
 	await expect(page.getByText(/This layer leans/)).toBeHidden();
 	await row.first().focus();
-	await row.first().focus();
 	await page.keyboard.press('l');
 	await expect(page.getByText(/No small cluster levels this layer/)).toBeVisible();
 });

@@ -83,3 +83,40 @@ test('opened to the network it warns; SIGTERM ends it cleanly', async ({ app }) 
 	expect(said).toContain('Warning: anyone on your network');
 	expect(code).toBe(0);
 });
+
+test('the tally as an interface: what the Bench says, in JSON; nonsense is answered in words with its place', async ({
+	request
+}) => {
+	const recipe = (await (await request.get('/bench/octopus-figure/recipe.json')).json()) as object;
+	const answer = await request.post('/api/tally', { data: { recipe, quantity: 2, colourway: 'lagoon' } });
+	expect(answer.status()).toBe(200);
+	expect(await answer.json()).toMatchObject({
+		format: 'bright-tally/tally',
+		design: 'Octopus figure',
+		colourway: 'lagoon',
+		quantity: 2,
+		// 20 in the body, eight arms of three and two suckers each, two eyes and two pupils; twice.
+		balloons: 2 * (20 + 8 * 5 + 4)
+	});
+	const deep = `${'{"recipe":['.repeat(1)}${'['.repeat(200)}${']'.repeat(200)}]}`;
+	const nonsense: [string, number, RegExp][] = [
+		['', 400, /That is not JSON/],
+		['null', 400, /expected object/],
+		[deep, 400, /^recipe/],
+		[JSON.stringify({ recipe, size: 'huge' }), 400, /^size: there is no “huge”/],
+		[JSON.stringify({ recipe, oven: 180 }), 400, /oven/],
+		[JSON.stringify({ recipe: { ...recipe, sections: [] } }), 400, /^recipe sections/]
+	];
+	for (const [data, status, says] of nonsense) {
+		const refused = await request.post('/api/tally', {
+			data: Buffer.from(data),
+			headers: { 'content-type': 'application/json' }
+		});
+		expect([data.slice(0, 40), refused.status()]).toEqual([data.slice(0, 40), status]);
+		expect(((await refused.json()) as { message: string }).message).toMatch(says);
+	}
+	expect(await (await request.get('/schema/recipe-3.json')).json()).toMatchObject({
+		$id: '/schema/recipe-3.json'
+	});
+	expect(await (await request.get('/api/openapi.json')).json()).toMatchObject({ openapi: '3.1.0' });
+});

@@ -173,7 +173,8 @@ const section = z.strictObject({
 	swappable: z.boolean()
 });
 
-const newest = z.strictObject({
+/** The newest shape by itself: what the published JSON Schema is made from. */
+export const newestRecipe = z.strictObject({
 	format: z.literal(RECIPE_FORMAT),
 	version: z.literal(RECIPE_VERSION),
 	name,
@@ -221,7 +222,7 @@ const newest = z.strictObject({
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */
 export const recipeSchema = z.preprocess(
 	upgrade,
-	newest.superRefine((recipe, context) => {
+	newestRecipe.superRefine((recipe, context) => {
 		for (const { path, message } of brokenLinks(recipe)) context.addIssue({ code: 'custom', path, message });
 	})
 ) satisfies z.ZodType<Recipe, unknown>;

@@ -1,0 +1,56 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { demoDesigns } from '../../../scripts/demo/designs.ts';
+import { demoRecipe } from '../../../scripts/demo/load.ts';
+import { design } from '../../../tests/kit/studio.ts';
+import { recipeSchema } from '../core/recipe/recipe.schema.ts';
+import { openApi, recipeJsonSchema, RECIPE_SCHEMA_PATH } from './published.ts';
+
+/** An independent validator of JSON Schema 2020-12. */
+const validate = new Ajv2020({ strict: false, allErrors: true }).compile(recipeJsonSchema());
+const plain = design('plain', '4 11 at 9 white', 'put 2 5 at 4 red as eyes on row 1 front', 'size 5 ft');
+const asJson = (recipe: unknown): Record<string, unknown> => JSON.parse(JSON.stringify(recipe)) as Record<string, unknown>; // prettier-ignore
+
+describe('the published schema of recipes', () => {
+	test.each(demoDesigns.map((d) => [d.name, d] as const))('%s is one', (_, demo) => {
+		expect(validate(asJson(demoRecipe(demo)))).toBe(true);
+	});
+	test('older files are brought to it by reading them', () => {
+		for (const old of JSON.parse(readFileSync('tests/recipes/version-2.json', 'utf8')) as unknown[]) {
+			expect(validate(old)).toBe(false);
+			expect(validate(asJson(recipeSchema.parse(old)))).toBe(true);
+		}
+	});
+	test.each<[string, (r: Record<string, unknown>) => unknown]>([
+		['an unknown field', (r) => ({ ...r, cost: 5 })],
+		['another version', (r) => ({ ...r, version: 4 })],
+		['no colourway', (r) => ({ ...r, colourways: [] })],
+		['a section without structure', (r) => ({ ...r, sections: [{ id: 'x' }] })],
+		['a name of nothing', (r) => ({ ...r, name: '' })]
+	])('%s is refused by both, the validator and ours', (_, change) => {
+		const broken = change(asJson(plain));
+		expect(validate(broken)).toBe(false);
+		expect(recipeSchema.safeParse(broken).success).toBe(false);
+	});
+	test('says where it lives, and the interface refers to it', () => {
+		expect(recipeJsonSchema()).toMatchObject({
+			$id: RECIPE_SCHEMA_PATH,
+			$schema: 'https://json-schema.org/draft/2020-12/schema'
+		});
+		const api = openApi();
+		expect(api.openapi).toBe('3.1.0');
+		const { schema } = api.paths['/api/tally'].post.requestBody.content['application/json'];
+		expect(schema.required).toEqual(['recipe']);
+		expect(schema.properties!.recipe).toMatchObject({ $ref: RECIPE_SCHEMA_PATH });
+		expect(Object.keys(schema.properties!)).toEqual([
+			'recipe',
+			'colourway',
+			'size',
+			'quantity',
+			'materials',
+			'colours',
+			'designs'
+		]);
+	});
+});
