@@ -14,7 +14,16 @@ const shots: Shot[] = [
 	{ name: 'bench', path: '/bench/lighthouse-column', before: (p) => p.keyboard.type('6 5 at 4.5 rock') },
 	{ name: 'bench-dark', path: '/bench/kelp-column', dark: true },
 	{ name: 'bench-768', path: '/bench/toadstool-figure', size: [768, 1024] },
-	{ name: 'sections', path: '/bench/octopus-figure' },
+	{
+		name: 'sections',
+		path: '/bench/octopus-figure',
+		before: async (p) => {
+			await p.mouse.move(700, 500);
+			await p.mouse.down();
+			await p.mouse.move(760, 540, { steps: 6 });
+			await p.mouse.up();
+		}
+	},
 	{ name: 'colours', path: '/bench/lighthouse-column/colours' },
 	{ name: 'versions', path: '/bench/tide-gauge-pole/versions' },
 	{ name: 'sizes', path: '/bench/toadstool-figure/sizes' },

@@ -78,6 +78,11 @@ export async function keystrokes(): Promise<boolean[]> {
 				page,
 				Array.from({ length: 60 }, (_, i) => (i % 2 ? '-' : '+'))
 			);
+			await page.getByRole('slider', { name: 'turn' }).focus();
+			const turning = await press(
+				page,
+				Array.from({ length: 60 }, () => 'ArrowRight')
+			);
 			// What a key costs this machine and browser on a page that does nothing with it.
 			await page.goto(`${url}/settings`);
 			await page.locator('html[data-ready]').waitFor({ state: 'attached' });
@@ -100,7 +105,8 @@ export async function keystrokes(): Promise<boolean[]> {
 			return [
 				...judge('typing on the entry line', entry, floor),
 				...judge('+ and − on a row', row, floor),
-				report('12 sections, 3 levels, 2,000 balloons, + and − on a row, median', nestedWork, 33, 'ms')
+				report('12 sections, 3 levels, 2,000 balloons, + and − on a row, median', nestedWork, 33, 'ms'),
+				report('2,000 balloons turned by a key of the slider, median', quantile(work(turning), 0.5), 33, 'ms')
 			];
 		}
 	);

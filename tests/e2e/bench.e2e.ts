@@ -211,3 +211,40 @@ test('views, lists that print on a page each, and a recipe file that goes out an
 	await expect(page.getByText('14 layers · 55 balloons')).toBeVisible();
 	expect(await cents(page, 'cost')).toBeGreaterThan(0);
 });
+
+test('the picture turns: by dragging, by the slider and its keys; a press on a balloon finds its row; front is level again', async ({
+	page
+}) => {
+	await page.goto('/bench/planet-gate');
+	const picture = page.getByRole('img', { name: /^Planet gate, front/ });
+	const box = (await picture.boundingBox())!;
+	const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+	await page.mouse.move(middle.x, middle.y);
+	await page.mouse.down();
+	await page.mouse.move(middle.x + 90, middle.y + 40, { steps: 6 });
+	await page.mouse.up();
+	await expect(page.getByRole('img', { name: /^Planet gate, turned/ })).toBeVisible();
+	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '-45°');
+	await expect(page.getByRole('slider', { name: 'tilt' })).toHaveAttribute('aria-valuetext', '20°');
+	// Height is not what it looks from above: it is not said.
+	await expect(page.getByText(/overall/)).toBeHidden();
+
+	await page.getByRole('slider', { name: 'tilt' }).focus();
+	for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
+	await expect(page.getByText(/overall/)).toBeVisible();
+	await page.getByRole('slider', { name: 'turn' }).focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '-40°');
+
+	await page.getByRole('button', { name: 'front', exact: true }).click();
+	await expect(picture).toBeVisible();
+	await expect(page.getByRole('button', { pressed: true, name: /^4 × 16 at 12/ })).toBeHidden();
+	// The lowest balloon of the left post.
+	const floor = box.y + box.height - 56;
+	const [left] = await page.evaluate(() => [document.querySelector('canvas')!.getBoundingClientRect().left]);
+	for (let x = 40; x < box.width / 2; x += 14) {
+		await page.mouse.click(left! + x, floor - 12);
+		if (await page.getByRole('button', { pressed: true, name: /^4 × 16 at 12/ }).isVisible()) break;
+	}
+	await expect(page.getByRole('button', { pressed: true, name: /^4 × 16 at 12/ })).toBeVisible();
+});

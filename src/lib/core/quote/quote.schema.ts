@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CURRENCIES, type Money } from '../money/money.ts';
 import { FINISHES } from '../materials/material.ts';
-import { VIEWS, type DrawList } from '../scene/draw-list.ts';
+import { VIEWS } from '../scene/camera.ts';
+import type { DrawList } from '../scene/draw-list.ts';
 import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
 import type { FrozenOwner, FrozenQuote } from './frozen.ts';
 import type { QuoteTerms } from './quote.ts';

@@ -2,11 +2,9 @@ import type { Catalogue } from '../materials/catalogue.ts';
 import type { Finish } from '../materials/material.ts';
 import type { Colourway, Stack } from '../recipe/recipe.ts';
 import type { Ball } from '../geometry/ring.ts';
+import { CAMERA, projector, type Camera, type View } from './camera.ts';
 import { pointAt, type Assembly, type Piece, type Spot } from '../structures/assemble.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
-
-export const VIEWS = ['front', 'side', 'plan'] as const;
-export type View = (typeof VIEWS)[number];
 
 /** A circle of the picture, mm; x to the right, y up from the floor. */
 export interface Disc {
@@ -41,6 +39,8 @@ export const MOST_DISCS = 6000;
 interface Dressed {
 	readonly catalogue: Catalogue;
 	readonly view: View;
+	/** In place of the view's own: the picture stands on its lowest point, and is as wide at every turn. */
+	readonly camera?: Camera | undefined;
 }
 
 /** One stack by itself, on the floor. */
@@ -59,7 +59,11 @@ export function drawStack(
  * Projects an assembly to a view: orthographic, depth-sorted back to front. Rows of the design's own sections are
  * numbered through, section after section; those of designs inside it have none.
  */
-export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue, view }: Dressed): DrawList {
+export function drawAssembly(
+	{ pieces, applied, overall }: Assembly,
+	{ catalogue, view, camera }: Dressed
+): DrawList {
+	const see = projector(camera ?? CAMERA[view]);
 	const paints: { hex: string; finish: Finish }[] = [];
 	const paintOf = new Map<string, number>();
 	const paint = (colourId: string | null): number => {
@@ -75,10 +79,14 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 	const depths: number[] = [];
 	const poles: { x: number; from: number; height: number }[] = [];
 	let halfWidth = 0;
+	let [lowest, highest] = [Infinity, 0];
 	const put = (ball: Ball, spot: Spot, colour: string | null, row: number) => {
 		if (discs.length >= MOST_DISCS) return;
-		const [x, y, depth] = project(ball, spot, view);
-		halfWidth = Math.max(halfWidth, Math.abs(x) + ball.d / 2);
+		const at = pointAt(spot, ball);
+		const [x, y, depth] = see(at);
+		halfWidth = Math.max(halfWidth, (camera ? Math.hypot(at.x, at.y) : Math.abs(x)) + ball.d / 2);
+		lowest = Math.min(lowest, y - ball.d / 2);
+		highest = Math.max(highest, y + ball.d / 2);
 		discs.push({ x: tenth(x), y: tenth(y), r: tenth(ball.d / 2), paint: paint(colour), row });
 		depths.push(depth);
 	};
@@ -91,11 +99,9 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 				put(ball, spot, colour, section === null ? -1 : firstRow + row);
 			const { kind, length } = stack.upright;
 			if (kind === 'none' || length === null || view === 'plan') continue;
-			poles.push({
-				x: tenth(view === 'front' ? spot.x : spot.y),
-				from: tenth(spot.z),
-				height: length / 1000
-			});
+			const [x, from] = see(spot);
+			const upright = (length / 1000) * Math.cos(camera?.tilt ?? 0);
+			poles.push({ x: tenth(x), from: tenth(from), height: upright });
 		}
 		if (section !== null) firstRow += stack.layers.length;
 	}
@@ -107,16 +113,19 @@ export function drawAssembly({ pieces, applied, overall }: Assembly, { catalogue
 			}
 		}
 	}
+	// Level, the floor is where it is; from above a piece stands on what is lowest of it.
+	const lift = camera && camera.tilt > 0 && discs.length > 0 ? lowest : 0;
 	const order = depths.map((_, i) => i).sort((a, b) => depths[a]! - depths[b]!);
+	if (lift !== 0) for (const pole of poles) pole.from = tenth(pole.from - lift);
 	const inTheMiddle = poles.find((p) => p.x === 0 && p.from === 0);
 	const others = poles.filter((p) => p !== inTheMiddle);
 	return {
 		view,
 		paints,
-		discs: order.map((i) => discs[i]!),
+		discs: order.map((i) => (lift === 0 ? discs[i]! : { ...discs[i]!, y: tenth(discs[i]!.y - lift) })),
 		pole: inTheMiddle ? { height: inTheMiddle.height } : null,
 		...(others.length > 0 ? { poles: others } : {}),
-		height: overall.usual,
+		height: lift === 0 ? overall.usual : highest - lift,
 		halfWidth
 	};
 }
@@ -157,13 +166,6 @@ function colouredBalls(
 	});
 	coloured.set(placed, { colourway, catalogue, balls });
 	return balls;
-}
-
-/** @returns across, up, and nearness to the eye, mm */
-function project(ball: Ball, spot: Spot, view: View): [number, number, number] {
-	const at = pointAt(spot, ball);
-	if (view === 'front') return [at.x, at.z, -at.y];
-	return view === 'side' ? [at.y, at.z, at.x] : [at.x, at.y, at.z];
 }
 
 /** A tenth of a millimetre is finer than any screen or paper here. */

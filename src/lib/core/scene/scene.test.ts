@@ -3,7 +3,8 @@ import { design, studio } from '../../../../tests/kit/studio.ts';
 import { stackIn } from '../recipe/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { placeStack } from '../structures/stack.ts';
-import { drawStack, type View } from './draw-list.ts';
+import type { View } from './camera.ts';
+import { drawStack } from './draw-list.ts';
 import { boxHeight, svgOf } from './svg.ts';
 
 const draw = (recipe: Recipe, view: View = 'front') => {

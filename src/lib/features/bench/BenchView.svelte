@@ -2,11 +2,10 @@
 	import Redo from '@lucide/svelte/icons/redo-2';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { onMount } from 'svelte';
-	import { VIEWS } from '../../core/scene/draw-list.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Button from '../../ui/button/Button.svelte';
-	import Picture from '../picture/Picture.svelte';
 	import { Bench, type BenchData } from './bench.svelte.ts';
+	import BenchPicture from './BenchPicture.svelte';
 	import BenchTape from './BenchTape.svelte';
 	import ColourPanel from './ColourPanel.svelte';
 	import DesignPanel from './DesignPanel.svelte';
@@ -14,7 +13,6 @@
 	import Conflict from './Conflict.svelte';
 	import PlacesDialog from './PlacesDialog.svelte';
 	import RecipePanel from './RecipePanel.svelte';
-	import FindingsPanel from './FindingsPanel.svelte';
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { commands } from '../commands/commands.svelte.ts';
 	import { benchCommands } from './bench-commands.ts';
@@ -45,13 +43,9 @@
 			: `kept ${bench.keptNumber === 1 ? 'once' : `${bench.keptNumber} times`}`
 	);
 	const price = $derived(bench.tally.price);
-	const selectedRow = $derived(
-		bench.selected === null ? null : bench.allRows.findIndex((l) => l.id === bench.selected)
-	);
 	const hasContent = $derived(bench.tally.bill.lines.length > 0 || bench.allRows.length > 0);
 	/** Leaving keeps, but for a part that others use: what they become is shown first, when Keep is pressed. */
 	const keeps = $derived(hasContent && data.usedIn.length === 0);
-	const pictureLabel = $derived(`${bench.recipe.name}, ${bench.view}: ${bench.tally.bill.balloons} balloons`);
 
 	onMount(() => {
 		ready = true;
@@ -219,21 +213,7 @@
 	</header>
 	<div class="three">
 		<RecipePanel bind:this={panel} {bench} onplaces={(layer) => (places = layer)} />
-		<section class="picture" aria-label="Picture">
-			<div class="min-h-0 flex-1">
-				<Picture list={bench.picture} known={bench.known} lit={selectedRow} label={pictureLabel} />
-			</div>
-			<div class="views" role="group" aria-label="View">
-				{#each VIEWS as view (view)}
-					<button type="button" aria-pressed={bench.view === view} onclick={() => (bench.view = view)}
-						>{view}</button
-					>
-				{/each}
-				<a class="quiet-link ml-auto" href="/bench/{bench.id}/recipe.json" download>recipe file</a>
-				<a class="quiet-link" href="/shorthand">shorthand</a>
-			</div>
-			{#if hasContent}<FindingsPanel {bench} />{/if}
-		</section>
+		<BenchPicture {bench} checked={hasContent} />
 		<div class="tape-side" class:open={tapeOpen}>
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
 				<span>Price <b class="figures">{price.status === 'priced' ? formatAmount(price.net) : '—'}</b></span>
@@ -307,25 +287,6 @@
 		flex: 1;
 		grid-template-columns: 430px minmax(0, 1fr) 286px;
 	}
-	.picture {
-		contain: layout paint;
-		display: flex;
-		min-height: 0;
-		min-width: 0;
-		flex-direction: column;
-	}
-	.views {
-		display: flex;
-		gap: 14px;
-		padding: 4px 20px 0;
-		font-size: 13.5px;
-		color: var(--muted);
-	}
-	.views button[aria-pressed='true'] {
-		font-weight: 600;
-		color: var(--ink);
-		border-bottom: 2px solid var(--ink);
-	}
 	.tape-side {
 		display: flex;
 		min-height: 0;
@@ -388,10 +349,6 @@
 		.three {
 			grid-template-columns: minmax(0, 1fr);
 			height: auto;
-		}
-		.picture {
-			height: 420px;
-			order: -1;
 		}
 	}
 </style>

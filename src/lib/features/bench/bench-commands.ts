@@ -1,4 +1,4 @@
-import { VIEWS } from '../../core/scene/draw-list.ts';
+import { VIEWS } from '../../core/scene/camera.ts';
 import type { Command } from '../commands/commands.svelte.ts';
 import type { Bench } from './bench.svelte.ts';
 import { KEYS } from './keys.ts';
@@ -41,7 +41,7 @@ export function benchCommands(bench: Bench, acts: BenchActs): Command[] {
 			name: view === 'plan' ? 'Look from above' : `Look from the ${view}`,
 			also: 'view picture',
 			group,
-			run: () => (bench.view = view)
+			run: () => bench.look(view)
 		})),
 		...PAGES.map(([name, page, also]): Command => ({ name, also, group, run: () => acts.open(page) })),
 		...bench.recipe.colourways.map(({ id, name }): Command => ({

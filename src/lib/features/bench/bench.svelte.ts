@@ -18,7 +18,8 @@ import { applyRemedy } from '../../core/recipe/remedy.ts';
 import { exchange } from '../../core/recipe/swap.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
-import { drawAssembly, type View } from '../../core/scene/draw-list.ts';
+import { CAMERA, type Camera, type View } from '../../core/scene/camera.ts';
+import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
@@ -79,6 +80,8 @@ export class Bench {
 	/** Size option looked at; null is the design as it stands. */
 	size = $state<string | null>(null);
 	view = $state<View>('front');
+	/** Where it was turned to by hand; null is the view as it is named. */
+	camera = $state.raw<Camera | null>(null);
 
 	constructor(data: BenchData) {
 		this.#data = data;
@@ -149,7 +152,13 @@ export class Bench {
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
 		if (assembly.pieces.length === 0) return { ...DRAW, view: this.view };
-		return drawAssembly(assembly, { catalogue: this.catalogue, view: this.view });
+		const { view, camera } = this;
+		const list = {
+			catalogue: this.catalogue,
+			view: camera ? 'front' : view,
+			camera: camera ?? undefined
+		} as const;
+		return drawAssembly(assembly, list);
 	});
 	/** Height of the top of each row over the floor, mm, by the row's id. */
 	readonly tops = $derived.by((): ReadonlyMap<string, number> => {
@@ -214,6 +223,18 @@ export class Bench {
 		if (this.selected && !this.allRows.some((l) => l.id === this.selected)) this.selected = null;
 		if (!recipe.colourways.some((c) => c.id === this.colourway)) this.colourway = recipe.colourways[0]!.id;
 		this.saver.want(recipe);
+	}
+	/** Looks from a named side again. */
+	look(view: View) {
+		this.view = view;
+		this.camera = null;
+	}
+	/** Turns and tilts the picture from where it is, degrees. */
+	turnBy(turn: number, tilt: number) {
+		const { turn: t, tilt: a } = this.camera ?? CAMERA[this.view];
+		const up = Math.max(0, Math.min((80 * Math.PI) / 180, a + (tilt * Math.PI) / 180));
+		const round = t + (turn * Math.PI) / 180;
+		this.camera = { turn: Math.atan2(Math.sin(round), Math.cos(round)), tilt: up };
 	}
 	/** Takes up where this tab left off. */
 	restore(recipe: Recipe, history: History) {

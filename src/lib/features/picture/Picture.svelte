@@ -10,10 +10,16 @@
 		/** False where a size is not known: the height prints as a dash. */
 		known?: boolean;
 		lit?: number | null;
+		/** False where it is looked at from above: heights are then not what they look. */
+		level?: boolean;
+		/** Dragging turns and tilts it: degrees since the last word. */
+		onturn?: (turn: number, tilt: number) => void;
+		/** A press on a balloon: the row it belongs to, -1 for none. */
+		onpick?: (row: number) => void;
 		/** Said to screen readers. */
 		label: string;
 	}
-	let { list, known = true, lit = null, label }: Props = $props();
+	let { list, known = true, lit = null, level = true, onturn, onpick, label }: Props = $props();
 
 	let width = $state(480);
 	let height = $state(640);
@@ -29,6 +35,37 @@
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
 	const personAt = $derived(Math.min(width - 40, centre + list.halfWidth * scale + 300 * scale + 30));
 	const top = $derived(floor - list.height * scale);
+	/** A pointer that went down on the picture, until it comes up. */
+	let drag: { x: number; y: number; moved: boolean } | null = null;
+	let waiting: { turn: number; tilt: number } | null = null;
+	/** Degrees a pixel: a drag across the picture is about half a turn. */
+	const PER_PIXEL = 0.5;
+	function down(event: PointerEvent & { currentTarget: HTMLElement }) {
+		if (!onturn || event.button !== 0) return;
+		drag = { x: event.clientX, y: event.clientY, moved: false };
+		event.currentTarget.setPointerCapture(event.pointerId);
+	}
+	function move({ clientX, clientY }: PointerEvent) {
+		if (!drag || !onturn) return;
+		const [dx, dy] = [clientX - drag.x, clientY - drag.y];
+		if (!drag.moved && Math.hypot(dx, dy) < 4) return;
+		drag = { x: clientX, y: clientY, moved: true };
+		// Several moves may come before the next frame: they are one turn.
+		if (!waiting) requestAnimationFrame(flush);
+		waiting = { turn: (waiting?.turn ?? 0) - dx * PER_PIXEL, tilt: (waiting?.tilt ?? 0) + dy * PER_PIXEL };
+	}
+	function flush() {
+		if (waiting) onturn?.(waiting.turn, waiting.tilt);
+		waiting = null;
+	}
+	function up(event: PointerEvent & { currentTarget: HTMLElement }) {
+		const pressed = drag && !drag.moved;
+		drag = null;
+		if (!pressed || !onpick) return;
+		const box = event.currentTarget.getBoundingClientRect();
+		const [x, y] = [(event.clientX - box.left - centre) / scale, (floor - (event.clientY - box.top)) / scale];
+		onpick(list.discs.findLast((d) => Math.hypot(d.x - x, d.y - y) < d.r)?.row ?? -1);
+	}
 	const balls = $derived(
 		lit === null ? list.discs : list.discs.map((disc) => ({ ...disc, faint: disc.row !== lit }))
 	);
@@ -38,8 +75,13 @@
 	class="relative h-full w-full"
 	bind:clientWidth={width}
 	bind:clientHeight={height}
+	class:turns={onturn !== undefined}
 	role="img"
 	aria-label={label}
+	onpointerdown={down}
+	onpointermove={move}
+	onpointerup={up}
+	onpointercancel={() => (drag = null)}
 >
 	<svg {width} {height} class="absolute inset-0" aria-hidden="true">
 		{#if front}
@@ -65,7 +107,7 @@
 				/>
 			{/each}
 		{/if}
-		{#if front && list.discs.length > 0}
+		{#if front && level && list.discs.length > 0}
 			<g stroke="var(--muted)" fill="none">
 				<path d="M{left - 5} {top}h10M{left} {top}V{floor}M{left - 5} {floor}h10" />
 			</g>
@@ -76,7 +118,7 @@
 			>
 				{known ? `${formatFeet(list.height as Millimetres)} overall` : '— overall'}
 			</text>
-		{:else if list.discs.length > 0}
+		{:else if !front && list.discs.length > 0}
 			<text class="dim" x={width / 2} y={height - 40} text-anchor="middle"
 				>{formatFeet((2 * list.halfWidth) as Millimetres)} wide</text
 			>
@@ -88,6 +130,10 @@
 </div>
 
 <style>
+	.turns {
+		cursor: grab;
+		touch-action: pan-y;
+	}
 	.dim {
 		font: 400 12.6px var(--font-mono);
 		fill: var(--muted);
