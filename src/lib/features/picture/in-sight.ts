@@ -9,6 +9,8 @@ export interface SightDisc {
 
 /** Pixels of one cell of the grid that remembers what is covered. */
 const CELL = 2;
+/** Half a cell's diagonal. */
+const CORNER = CELL * 0.71;
 
 /**
  * Which discs of a picture can be seen: from the front back, a disc is out of sight where every cell it touches is
@@ -34,6 +36,8 @@ export function inSight(discs: readonly SightDisc[], width: number, height: numb
 			Math.max(0, Math.floor((x - r) / CELL)),
 			Math.min(columns - 1, Math.floor((x + r) / CELL))
 		];
+		const touched = (r + CORNER) ** 2;
+		const filled = r > CORNER ? (r - CORNER) ** 2 : -1;
 		let visible = false;
 		for (let row = top; row <= bottom; row++) {
 			const cy = (row + 0.5) * CELL - y;
@@ -41,10 +45,10 @@ export function inSight(discs: readonly SightDisc[], width: number, height: numb
 				const at = row * columns + column;
 				if (covered[at]) continue;
 				const cx = (column + 0.5) * CELL - x;
-				const apart = Math.hypot(cx, cy);
-				if (apart - CELL * 0.71 > r) continue;
+				const apart = cx * cx + cy * cy;
+				if (apart > touched) continue;
 				visible = true;
-				if (!clear && apart + CELL * 0.71 <= r) covered[at] = 1;
+				if (!clear && apart <= filled) covered[at] = 1;
 			}
 		}
 		if (visible) seen.push(i);
