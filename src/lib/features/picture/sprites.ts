@@ -2,7 +2,7 @@ import { shade } from '../../core/scene/shade.ts';
 import type { Finish } from '../../core/materials/material.ts';
 
 /** A ball drawn once, at one size, to be stamped many times. Sizes are whole device pixels. */
-export type Sprite = HTMLCanvasElement;
+export type Sprite = ImageBitmap;
 
 /** A hair round every ball, so that none melts into a light ground or a dark one. */
 const RIM = 'rgb(128 134 146 / 0.3)';
@@ -25,9 +25,8 @@ export function sprite(hex: string, finish: Finish, radius: number): Sprite {
 }
 
 function paint(hex: string, finish: Finish, r: number): Sprite {
-	const canvas = document.createElement('canvas');
 	const size = Math.ceil(2 * r) + 2;
-	canvas.width = canvas.height = size;
+	const canvas = new OffscreenCanvas(size, size);
 	const context = canvas.getContext('2d')!;
 	const c = size / 2;
 	// The light stands up and to the left, as everywhere balls are drawn.
@@ -41,5 +40,6 @@ function paint(hex: string, finish: Finish, r: number): Sprite {
 	context.globalAlpha = 1;
 	context.strokeStyle = RIM;
 	context.stroke();
-	return canvas;
+	// A bitmap is stamped as it is; a canvas would be looked at for changes at every stamp.
+	return canvas.transferToImageBitmap();
 }
