@@ -74,18 +74,16 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 	for (const node of order) {
 		for (const section of node.recipe.sections) {
 			const { structure } = section;
-			const here = times(node.quantity, copiesOf(node.recipe, section));
-			balloons = balloons.add(here.mul(balloonsOf(structure)));
+			const here = copies(node, section);
+			balloons = balloons.add(here.all.mul(balloonsOf(structure)));
 			if (structure.kind === 'extras' || structure.kind === 'applied')
-				pieces = pieces.add(here.mul(piecesOf(structure)));
+				pieces = pieces.add(here.all.mul(piecesOf(structure)));
 			if (structure.kind !== 'design') continue;
 			const child = order.find((n) => n.key === keyOf(structure.design, structure))!;
 			const used = rational(structure.quantity);
-			child.quantity = child.quantity.add(here.mul(used));
-			if (section.stand.by === null)
-				child.alone = child.alone.add(times(node.alone, copiesOf(node.recipe, section)).mul(used));
-			if (standsOnFloor(section))
-				child.grounded = child.grounded.add(times(node.grounded, copiesOf(node.recipe, section)).mul(used));
+			child.quantity = child.quantity.add(here.all.mul(used));
+			child.alone = child.alone.add(here.alone.mul(used));
+			child.grounded = child.grounded.add(here.grounded.mul(used));
 		}
 		refuseOver(balloons, MOST_BALLOONS, 'balloons', node, wanted);
 		refuseOver(pieces, MOST_PIECES, 'pieces', node, wanted);

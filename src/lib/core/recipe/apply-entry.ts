@@ -1,4 +1,4 @@
-import { buildLayer, emptyStack, newLine, newPlace, newSection, type NewId } from './build.ts';
+import { buildLayer, emptyStack, newLine, newSection, saidPlace, type NewId } from './build.ts';
 import {
 	addExtra,
 	addSection,
@@ -24,6 +24,9 @@ export interface EntryPlace {
 	readonly colourway?: string;
 }
 
+const newestStack = (recipe: RecipeDraft): string | undefined =>
+	stacksIn(recipe as Recipe).at(-1)?.section.id;
+
 /**
  * Does what a line of the entry line says to a recipe, as one edit.
  * @returns the section it made, for the next lines to go there
@@ -36,8 +39,7 @@ export function applyEntry(
 ): string | undefined {
 	switch (entry.kind) {
 		case 'layer': {
-			const stack =
-				place.section === undefined ? stacksIn(recipe as Recipe).at(-1)?.section.id : place.section;
+			const stack = place.section ?? newestStack(recipe);
 			const own = stackOf(recipe, stack);
 			if (!own) return undefined;
 			const built = buildLayer(entry.layer, own.squash, newId);
@@ -45,8 +47,7 @@ export function applyEntry(
 			return undefined;
 		}
 		case 'upright': {
-			const stack = place.section ?? stacksIn(recipe as Recipe).at(-1)?.section.id;
-			const own = stackOf(recipe, stack);
+			const own = stackOf(recipe, place.section ?? newestStack(recipe));
 			if (own) Object.assign(own.upright, entry.upright);
 			return undefined;
 		}
@@ -92,12 +93,7 @@ export function applyEntry(
 						? what
 						: {
 								kind: 'balloon',
-								balloon: {
-									...newPlace(newId(), what.balloon.nominal, what.balloon.size),
-									kind: what.balloon.kind,
-									method: what.balloon.method,
-									slot: slotOf()
-								}
+								balloon: { ...saidPlace(newId(), what.balloon), slot: slotOf() }
 							}
 			};
 			addPiece(recipe, piece, section, newId);

@@ -151,12 +151,14 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 }
 
 const sameBalloons = (said: SaidBalloon, slot: Id | null, count: number, newId: NewId): Place[] =>
-	Array.from({ length: count }, () => ({
-		...newPlace(newId(), said.nominal, said.size),
-		kind: said.kind,
-		method: said.method,
-		slot
-	}));
+	Array.from({ length: count }, () => ({ ...saidPlace(newId(), said), slot }));
+
+/** A balloon as it was said, in no slot of its own yet. */
+export const saidPlace = (id: string, { nominal, size, kind, method }: SaidBalloon): Place => ({
+	...newPlace(id, nominal, size),
+	kind,
+	method
+});
 
 function buildPattern({ kind, colours, hand }: SaidPattern, slotId: (ref: ColourRef) => string): Pattern {
 	const slots = colours.map((c) => slotId(c.ref));

@@ -1,12 +1,7 @@
 import type { Side } from '../geometry/layers.ts';
 import { newPlace, type NewId } from './build.ts';
-import { dropUnusedSlots, stacksIn, type Mutable, type RecipeDraft } from './edit.ts';
-import { MOST_IN_CLUSTER, type Cluster, type Id, type Layer, type Place, type Recipe } from './recipe.ts';
-
-const layerOf = (recipe: RecipeDraft, id: Id): Mutable<Layer> | undefined =>
-	stacksIn(recipe as Recipe)
-		.flatMap(({ stack }) => stack.layers)
-		.find((l) => l.id === id) as Mutable<Layer> | undefined;
+import { dropUnusedSlots, layerWith, type Mutable, type RecipeDraft } from './edit.ts';
+import { MOST_IN_CLUSTER, type Cluster, type Id, type Place } from './recipe.ts';
 
 /** Changes some places of a row, all alike. */
 export function changePlaces(
@@ -15,14 +10,14 @@ export function changePlaces(
 	places: ReadonlySet<Id>,
 	change: Partial<Omit<Place, 'id'>>
 ) {
-	for (const cluster of layerOf(recipe, layer)?.clusters ?? [])
+	for (const cluster of layerWith(recipe, layer)?.clusters ?? [])
 		for (const place of cluster.places) if (places.has(place.id)) Object.assign(place, change);
 	if ('slot' in change) dropUnusedSlots(recipe);
 }
 
 /** One more in the cluster that holds `beside`, like it and next to it. @returns its id, or nothing where the cluster is full */
 export function addPlace(recipe: RecipeDraft, layer: Id, beside: Id, newId: NewId): Id | undefined {
-	for (const { places } of layerOf(recipe, layer)?.clusters ?? []) {
+	for (const { places } of layerWith(recipe, layer)?.clusters ?? []) {
 		const at = places.findIndex((p) => p.id === beside);
 		if (at < 0 || places.length >= MOST_IN_CLUSTER) continue;
 		const place = { ...places[at]!, id: newId(), side: null };
@@ -34,7 +29,7 @@ export function addPlace(recipe: RecipeDraft, layer: Id, beside: Id, newId: NewI
 
 /** Takes places out; a cluster goes with its last one. The last balloon of a row stays: rows are taken out whole. */
 export function removePlaces(recipe: RecipeDraft, layer: Id, places: ReadonlySet<Id>) {
-	const own = layerOf(recipe, layer);
+	const own = layerWith(recipe, layer);
 	if (!own) return;
 	const left = own.clusters
 		.map((c) => ({ ...c, places: c.places.filter((p) => !places.has(p.id)) }))
@@ -50,7 +45,7 @@ export function addCluster(
 	{ side, tier }: { side: Side; tier: number },
 	newId: NewId
 ): Id | undefined {
-	const own = layerOf(recipe, layer);
+	const own = layerWith(recipe, layer);
 	const like = own?.clusters[0];
 	if (!own || !like || own.clusters.length >= 8) return undefined;
 	const { nominal, size, kind } = like.places[0]! as Place;
@@ -67,6 +62,6 @@ export function moveCluster(
 	place: Id,
 	to: { readonly side?: Side; readonly tier?: number }
 ) {
-	const cluster = layerOf(recipe, layer)?.clusters.find((c) => c.places.some((p) => p.id === place));
+	const cluster = layerWith(recipe, layer)?.clusters.find((c) => c.places.some((p) => p.id === place));
 	if (cluster) Object.assign(cluster, to);
 }

@@ -40,7 +40,8 @@ function stackWith(recipe: RecipeDraft, layer: string): Mutable<Stack> | undefin
 	return undefined;
 }
 
-const layerWith = (recipe: RecipeDraft, id: string): Mutable<Layer> | undefined =>
+/** A row by its id, whatever section holds it. */
+export const layerWith = (recipe: RecipeDraft, id: string): Mutable<Layer> | undefined =>
 	stackWith(recipe, id)?.layers.find((l) => l.id === id);
 
 /** The stack of a stored recipe. */

@@ -4,8 +4,9 @@ import { placeStack } from '../structures/stack.ts';
 import type { Levelling, Remedy } from '../tally/finding.ts';
 import { inches } from '../units/length.ts';
 import { newPlace, type NewId } from './build.ts';
-import { stackOf, stacksIn, type Mutable, type RecipeDraft } from './edit.ts';
+import { layerWith, stackOf, stacksIn, type Mutable, type RecipeDraft } from './edit.ts';
 import { chooseLine } from './edit-lines.ts';
+import { changePiece } from './edit-pieces.ts';
 import { slotsOf, type Pattern } from './pattern.ts';
 import type { Cluster, Layer, Recipe, Stack } from './recipe.ts';
 
@@ -84,29 +85,22 @@ export function applyRemedy(
 			return undefined;
 		}
 		case 'size':
-			for (const { stack } of stacksIn(draft as Recipe)) {
-				const layer = stack.layers.find((l) => l.id === remedy.layer) as Mutable<Layer> | undefined;
-				for (const place of layer?.clusters.flatMap((c) => c.places) ?? []) {
-					if (place.nominal !== remedy.nominal || place.size.kind !== 'value') continue;
-					if (place.size.um > remedy.size) place.size = { ...place.size, um: remedy.size, origin: 'derived' };
-				}
+			for (const place of layerWith(draft, remedy.layer)?.clusters.flatMap((c) => c.places) ?? []) {
+				if (place.nominal !== remedy.nominal || place.size.kind !== 'value') continue;
+				if (place.size.um > remedy.size) place.size = { ...place.size, um: remedy.size, origin: 'derived' };
 			}
 			return undefined;
 		case 'slot':
 			mergeSlot(draft, remedy);
 			return undefined;
 		case 'fixing':
-			for (const { structure } of draft.sections) {
-				if (structure.kind !== 'applied') continue;
-				for (const piece of structure.pieces) if (piece.id === remedy.piece) piece.fixing = remedy.fixing;
-			}
+			changePiece(draft, remedy.piece, (piece) => (piece.fixing = remedy.fixing));
 			return undefined;
-		case 'join':
-			for (const { stack } of stacksIn(draft as Recipe)) {
-				const layer = stack.layers.find((l) => l.id === remedy.layer) as Mutable<Layer> | undefined;
-				if (layer) layer.joining = remedy.joining;
-			}
+		case 'join': {
+			const layer = layerWith(draft, remedy.layer);
+			if (layer) layer.joining = remedy.joining;
 			return undefined;
+		}
 		case 'choose':
 			chooseLine(draft, remedy.line);
 			return undefined;

@@ -3,6 +3,7 @@ import type { Catalogue } from '../materials/catalogue.ts';
 import type { AppliedPiece, ExtraLine, Fixing, Recipe } from '../recipe/recipe.ts';
 import type { Assembly } from '../structures/assemble.ts';
 import type { Bill } from '../bom/bill.ts';
+import { piecesIn } from '../recipe/edit-pieces.ts';
 import { rulesFor } from '../bom/follow-on.ts';
 import { standsOnFloor } from '../recipe/recipe.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
@@ -18,9 +19,7 @@ export function checkPieces(
 	assembly: Assembly,
 	{ catalogue, rates, bill }: { catalogue: Catalogue; rates: Rates; bill: Bill }
 ): Finding[] {
-	const pieces = recipe.sections.flatMap(({ structure }) =>
-		structure.kind === 'applied' ? structure.pieces : []
-	);
+	const pieces = piecesIn(recipe).map(({ piece }) => piece);
 	const lines = recipe.sections.flatMap(({ structure }) =>
 		structure.kind === 'extras' ? structure.lines : []
 	);
