@@ -41,6 +41,7 @@ export const demoDesigns: DemoDesign[] = [
 			'6 5 at 4½ limpet grey',
 			'1 11 at 10 lamp amber',
 			'pole 8 ft',
+			'step at site fill the base with water, then stand the column on it',
 			'1 lamp light optional',
 			'1 sandbag or 4 ground stakes',
 			'1 transport bag taken along',
@@ -185,7 +186,8 @@ export const demoDesigns: DemoDesign[] = [
 			'use octopus arm x8 round column',
 			'put 2 5 at 4½ gull white as eyes on top row front with patch and strip',
 			'put 2 5 at 2 mussel black as pupils on eyes with glue',
-			'each dab of glue takes 2 glue dab'
+			'each dab of glue takes 2 glue dab',
+			'step lay the eight arms out in pairs on the floor before the first one is set'
 		],
 		also: { lagoon: { skin: 'shallows' } },
 		roles: { skin: 'main', eyes: 'pop', pupils: 'accent' }
@@ -298,3 +300,10 @@ export const demoDesigns: DemoDesign[] = [
 		]
 	}
 ];
+
+/** Designs that were photographed, and what is said under the photo. */
+export const PHOTOGRAPHED = [
+	{ design: 'lighthouse-column', caption: 'By the slipway, before the guests came' },
+	{ design: 'octopus-figure', caption: 'In the reading room' },
+	{ design: 'bee-figure', caption: 'At the honey stall' }
+] as const;

@@ -1,16 +1,18 @@
 import { CalendarDate } from '@internationalized/date';
 import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { emptyRecipe, newColourway } from '../../src/lib/core/recipe/build.ts';
 import { removeSection, stacksIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
 import { applyEntry } from '../../src/lib/core/recipe/apply-entry.ts';
 import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
 import type { Database } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
-import { demoDesigns, type DemoDesign } from './designs.ts';
+import { demoDesigns, PHOTOGRAPHED, type DemoDesign } from './designs.ts';
 import { settings } from './settings.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 
@@ -127,6 +129,11 @@ export async function loadDemo(
 			{ saveId: `${design.id}-later`, baseRevision: 1, recipe: draft as Recipe },
 			now
 		);
+	}
+	for (const { design, caption } of PHOTOGRAPHED) {
+		const read = readPhoto(readFileSync(new URL(`./photos/${design}.jpg`, import.meta.url)));
+		if (!read.ok) throw new Error(`The demo's photo of ${design} was refused: ${read.say}`);
+		await repos.photos.add(design, `photo-${design}`, read.photo, caption, now);
 	}
 	const quotes = await loadQuotes(repos, now);
 	return { materials: stockRows.length, designs: demoDesigns.length, quotes };

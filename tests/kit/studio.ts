@@ -57,6 +57,7 @@ export const materials: Material[] = [
 	round(5, 'white', 100, 900),
 	round(16, 'grey', 50, 2500),
 	{ ...round(16, 'red', 50, null) },
+	{ ...round(11, 'red', 50, 1500), id: '11-heart-red', name: '11 in heart, red', kind: 'latex-heart' },
 	thing('patch', 'adhesive', 200, 400),
 	thing('tie balloon', 'modelling', 100, 800),
 	thing('stand', 'base', 1, 9000, { reuse: { uses: 40, resaleMinor: 1000, upkeepMinor: 10 } }),

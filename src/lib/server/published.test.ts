@@ -24,7 +24,7 @@ describe('the published schema of recipes', () => {
 	});
 	test.each<[string, (r: Record<string, unknown>) => unknown]>([
 		['an unknown field', (r) => ({ ...r, cost: 5 })],
-		['another version', (r) => ({ ...r, version: 4 })],
+		['another version', (r) => ({ ...r, version: 5 })],
 		['no colourway', (r) => ({ ...r, colourways: [] })],
 		['a section without structure', (r) => ({ ...r, sections: [{ id: 'x' }] })],
 		['a name of nothing', (r) => ({ ...r, name: '' })]

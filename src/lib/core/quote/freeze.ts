@@ -2,7 +2,8 @@ import { formatFeet, type Millimetres } from '../units/length.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
-import { drawAssembly } from '../scene/draw-list.ts';
+import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
+import type { Assembly } from '../structures/assemble.ts';
 import { cautionsFor } from './cautions.ts';
 import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
@@ -16,6 +17,8 @@ export interface FreezeInput {
 	readonly priced: PricedQuote;
 	readonly settings: Settings;
 	readonly catalogue: Catalogue;
+	/** Photo that stands for the design of each line, by the line's id. */
+	readonly covers?: ReadonlyMap<string, string>;
 	/** ISO instant, and the last day the offer stands: the edge knows the clock and the calendar. */
 	readonly sentAt: string;
 	readonly validUntil: string;
@@ -40,7 +43,10 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		zone: input.zone,
 		venue: terms.venue,
 		setting: terms.setting,
-		lines: priced.lines.map((line) => freezeLine(line, catalogue)),
+		lines: priced.lines.map((line) => ({
+			...freezeLine(line, catalogue),
+			photo: input.covers?.get(line.item.id) ?? null
+		})),
 		delivery: priced.delivery,
 		discount: priced.discount,
 		subtotal: priced.subtotal,
@@ -79,7 +85,11 @@ function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
 		]
 			.filter(Boolean)
 			.join(' · '),
-		picture:
-			tally.assembly.pieces.length > 0 ? drawAssembly(tally.assembly, { catalogue, view: 'front' }) : null
+		picture: tally.assembly.pieces.length > 0 ? clientPicture(tally.assembly, catalogue) : null
 	};
+}
+
+/** What the client sees, without the ids of the recipe. */
+function clientPicture(assembly: Assembly, catalogue: Catalogue): DrawList {
+	return { ...drawAssembly(assembly, { catalogue, view: 'front' }), about: undefined };
 }

@@ -47,6 +47,8 @@ export interface FrozenLine {
 	/** `7′ 2″ tall · 57 balloons` */
 	readonly about: string;
 	readonly picture: DrawList | null;
+	/** The photo that stood for the design then; quotes from before photos say nothing. */
+	readonly photo?: string | null | undefined;
 }
 
 /** Cost and margin when sent, for the owner only; never part of what the client gets. */

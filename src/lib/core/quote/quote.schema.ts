@@ -3,6 +3,7 @@ import { CURRENCIES, type Money } from '../money/money.ts';
 import { FINISHES } from '../materials/material.ts';
 import { VIEWS } from '../scene/camera.ts';
 import type { DrawList } from '../scene/draw-list.ts';
+import { OUTLINES } from '../scene/outlines.ts';
 import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
 import type { FrozenOwner, FrozenQuote } from './frozen.ts';
 import type { QuoteTerms } from './quote.ts';
@@ -36,8 +37,29 @@ const drawList = z.strictObject({
 	view: z.enum(VIEWS),
 	paints: z.array(z.strictObject({ hex: z.string(), finish: z.enum(FINISHES) })),
 	discs: z.array(
-		z.strictObject({ x: z.number(), y: z.number(), r: z.number(), paint: z.number(), row: z.number() })
+		z.strictObject({
+			x: z.number(),
+			y: z.number(),
+			r: z.number(),
+			paint: z.number(),
+			row: z.number(),
+			outline: z.enum(OUTLINES).optional(),
+			flat: z.number().optional(),
+			lean: z.number().optional()
+		})
 	),
+	tubes: z
+		.array(
+			z.strictObject({
+				x1: z.number(),
+				y1: z.number(),
+				x2: z.number(),
+				y2: z.number(),
+				width: z.number(),
+				before: z.number()
+			})
+		)
+		.optional(),
 	pole: z.strictObject({ height: z.number() }).nullable(),
 	poles: z.array(z.strictObject({ x: z.number(), from: z.number(), height: z.number() })).optional(),
 	height: z.number(),
@@ -71,7 +93,8 @@ const frozenV1 = z.strictObject({
 			quantity: z.number().int(),
 			amount: money,
 			about: z.string(),
-			picture: drawList.nullable()
+			picture: drawList.nullable(),
+			photo: z.string().nullable().optional()
 		})
 	),
 	delivery: money,

@@ -118,6 +118,12 @@ export function applyEntry(
 				Recipe['sections']
 			>;
 			return undefined;
+		case 'step': {
+			const uses = place.section === undefined ? [] : [place.section];
+			const says = { text: entry.text, place: entry.place };
+			recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
+			return undefined;
+		}
 		case 'rule':
 			recipe.rules = [...recipe.rules.filter((r) => r.of !== entry.rule.of), { ...entry.rule }];
 			return undefined;

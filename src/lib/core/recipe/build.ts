@@ -109,7 +109,8 @@ export function emptyRecipe(name: string, newId: NewId): Recipe {
 		silenced: [],
 		sizes: [],
 		rules: [],
-		credit: ''
+		credit: '',
+		steps: []
 	};
 }
 

@@ -12,6 +12,7 @@ import {
 	RECIPE_VERSION,
 	SLOT_ROLES,
 	STANDINGS,
+	STEP_PLACES,
 	UPRIGHTS,
 	type Recipe
 } from './recipe.ts';
@@ -173,6 +174,28 @@ const section = z.strictObject({
 	swappable: z.boolean()
 });
 
+const step = z.strictObject({
+	/** Made steps are known by what kind they are and the id they are about. */
+	id: z.string().min(1).max(90),
+	own: z.boolean(),
+	says: z.strictObject({
+		text: z
+			.string()
+			.trim()
+			.min(1, 'Say what is done.')
+			.max(500, 'A step has at most 500 letters.')
+			.optional(),
+		place: z.enum(STEP_PLACES).optional(),
+		tool: z.string().trim().max(80, 'A tool has at most 80 letters.').optional(),
+		method: z.string().trim().max(80, 'A method has at most 80 letters.').optional(),
+		wait: z.number().int().min(0).max(604_800, 'A wait is at most a week.').optional(),
+		check: z.string().trim().max(300, 'A check has at most 300 letters.').optional(),
+		photo: id.optional()
+	}),
+	uses: z.array(id).max(60),
+	out: z.boolean()
+});
+
 /** The newest shape by itself: what the published JSON Schema is made from. */
 export const newestRecipe = z.strictObject({
 	format: z.literal(RECIPE_FORMAT),
@@ -216,7 +239,8 @@ export const newestRecipe = z.strictObject({
 				material: id.nullable()
 			})
 		)
-		.max(60)
+		.max(60),
+	steps: z.array(step).max(1000)
 });
 
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */

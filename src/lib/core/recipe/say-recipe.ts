@@ -49,6 +49,12 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 			(r) =>
 				`each ${r.of} takes ${r.each} ${r.material === null ? 'of what is not chosen yet' : nameOf(r.material)}`
 		),
+		...recipe.steps.flatMap(({ says, out, own }) => {
+			const words = [says.text, says.place, says.tool, says.method, says.check].filter(Boolean).join(', ');
+			const wait = says.wait === undefined ? '' : ` wait ${says.wait} s`;
+			if (words === '' && wait === '') return out && !own ? ['step left out of the plan'] : [];
+			return [`step ${words}${wait}${out ? ', left out' : ''}`];
+		}),
 		...recipe.colourways.map(({ name, fills, without }) => {
 			const filled = recipe.slots.map((s) => {
 				if (without.includes(s.id)) return `${s.name} left out`;

@@ -8,17 +8,23 @@ type Loose = Readonly<Record<string, unknown>>;
  */
 export function upgrade(input: unknown): unknown {
 	let now = input;
-	while (isOld(now)) now = STEPS[now.version](now);
+	while (isOld(now)) now = TO_NEXT[now.version](now);
 	return now;
 }
 
-type Old = Loose & { readonly version: 1 | 2 };
+type Old = Loose & { readonly version: 1 | 2 | 3 };
 const isObject = (value: unknown): value is Loose =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
 const isOld = (value: unknown): value is Old =>
-	isObject(value) && (value.version === 1 || value.version === 2) && value.version < RECIPE_VERSION;
+	isObject(value) &&
+	(value.version === 1 || value.version === 2 || value.version === 3) &&
+	value.version < RECIPE_VERSION;
 
-const STEPS: Readonly<Record<Old['version'], (old: Loose) => Loose>> = { 1: fromOne, 2: fromTwo };
+const TO_NEXT: Readonly<Record<Old['version'], (old: Loose) => Loose>> = {
+	1: fromOne,
+	2: fromTwo,
+	3: fromThree
+};
 
 /** Every object of a list with what is new about it; other things stay, to be refused by name. */
 const each = (list: unknown, change: (item: Loose) => Loose): unknown =>
@@ -47,6 +53,11 @@ function fromTwo(old: Loose): Loose {
 		structure: isObject(s.structure) ? structureFromTwo(s.structure) : s.structure
 	}));
 	return { ...old, version: 3, colourways, slots, sections, sizes: [], rules: [], credit: '' };
+}
+
+/** Version 3 had no plan of its own. */
+function fromThree(old: Loose): Loose {
+	return { ...old, version: 4, steps: [] };
 }
 
 function structureFromTwo(structure: Loose): Loose {

@@ -4,6 +4,7 @@ import { design, studio } from '../../../../tests/kit/studio.ts';
 import { assemble } from '../structures/assemble.ts';
 import { CAMERA, projector } from './camera.ts';
 import { drawAssembly } from './draw-list.ts';
+import { tubesOf } from './svg.ts';
 
 const point = { x: 3, y: 4, z: 12 };
 const deg = Math.PI / 180;
@@ -66,8 +67,10 @@ describe('a turned picture', () => {
 		expect(widths[0]!).toBeGreaterThanOrEqual(front.halfWidth);
 	});
 	test('the upright turns with it, and is as long as it looks', () => {
-		const { pole, poles } = look({ turn: 90 * deg, tilt: 60 * deg });
-		const [only] = [...(poles ?? []), ...(pole ? [{ x: 0, from: 0, ...pole }] : [])];
-		expect(only!.height).toBeCloseTo(2133.6 / 2, 3);
+		const tubes = tubesOf(look({ turn: 90 * deg, tilt: 60 * deg }));
+		const ends = tubes.flatMap((t) => [t.y1, t.y2]);
+		expect(Math.max(...ends) - Math.min(...ends)).toBeCloseTo(2133.6 / 2, 0);
+		// From above its pieces have depths of their own.
+		expect(tubes.length).toBe(Math.ceil(2133.6 / 150));
 	});
 });

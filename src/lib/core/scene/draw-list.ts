@@ -1,20 +1,27 @@
 import type { Catalogue } from '../materials/catalogue.ts';
-import type { Finish } from '../materials/material.ts';
-import type { Colourway, Stack } from '../recipe/recipe.ts';
+import type { Finish, MaterialKind } from '../materials/material.ts';
+import type { Colourway, Id, PlaceKind, Section, Stack } from '../recipe/recipe.ts';
 import type { Ball } from '../geometry/ring.ts';
 import { CAMERA, projector, type Camera, type View } from './camera.ts';
 import { pointAt, type Assembly, type Piece, type Spot } from '../structures/assemble.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
+import { apart } from './apart.ts';
+import { leanOf, lookOf, type Outline } from './outlines.ts';
+import { UPRIGHT_WIDTH, type Tube } from './tubes.ts';
 
-/** A circle of the picture, mm; x to the right, y up from the floor. */
+/** A balloon of the picture, mm; x to the right, y up from the floor. */
 export interface Disc {
 	readonly x: number;
 	readonly y: number;
 	readonly r: number;
 	/** Index into {@link DrawList.paints}. */
 	readonly paint: number;
-	/** Row of the recipe it belongs to, -1 for none. */
+	/** Index into {@link DrawList.about}, -1 for none. */
 	readonly row: number;
+	/** What is no ball: its outline, how much narrower it is across its lean, and the lean, radians. */
+	readonly outline?: Outline | undefined;
+	readonly flat?: number | undefined;
+	readonly lean?: number | undefined;
 }
 
 /** What paints a picture anywhere: on screen, on paper, in a frozen quote. Plain data, back to front. */
@@ -22,10 +29,13 @@ export interface DrawList {
 	readonly view: View;
 	readonly paints: readonly { readonly hex: string; readonly finish: Finish }[];
 	readonly discs: readonly Disc[];
-	/** The upright, mm from the floor up, at the axis; null without one or where nothing of it would show. */
+	/** Poles, sticks and lines, each among the discs where its depth puts it. */
+	readonly tubes?: readonly Tube[] | undefined;
+	/** Pictures frozen before tubes: an upright in the middle, and others. Read by `tubesOf`. */
 	readonly pole: { readonly height: number } | null;
-	/** Uprights that stand elsewhere: across from the axis, and their foot over the floor, mm. */
 	readonly poles?: readonly { readonly x: number; readonly from: number; readonly height: number }[];
+	/** Ids of the rows, pieces and sections that discs are about. */
+	readonly about?: readonly Id[] | undefined;
 	/** Overall height and half width, mm. */
 	readonly height: number;
 	readonly halfWidth: number;
@@ -41,6 +51,8 @@ interface Dressed {
 	readonly view: View;
 	/** In place of the view's own: the picture stands on its lowest point, and is as wide at every turn. */
 	readonly camera?: Camera | undefined;
+	/** Drawn apart by its sections, with so much between them, mm. */
+	readonly apart?: { readonly sections: readonly Section[]; readonly gap: number } | undefined;
 }
 
 /** One stack by itself, on the floor. */
@@ -51,83 +63,176 @@ export function drawStack(
 ): DrawList {
 	const spots = [{ x: 0, y: 0, z: 0, mirrored: false, turn: 0 }];
 	const { overall } = placed;
-	const pieces = [{ section: 'only', stack, placed, colourway, spots }];
+	const pieces = [{ section: 'only', of: 'only', stack, placed, colourway, spots }];
 	return drawAssembly({ pieces, applied: [], lost: [], feet: new Map(), overall }, dressed);
 }
 
+/** Length of one piece of a pole looked at from above, mm: each has a depth of its own. */
+const TUBE_PIECE = 150;
+
 /**
- * Projects an assembly to a view: orthographic, depth-sorted back to front. Rows of the design's own sections are
- * numbered through, section after section; those of designs inside it have none.
+ * Projects an assembly to a view: orthographic, depth-sorted back to front; balls, foils and poles in one list. Every
+ * disc names what it is about: the row of a stack of the design itself, the piece, or the section of a design inside.
  */
-export function drawAssembly(
-	{ pieces, applied, overall }: Assembly,
-	{ catalogue, view, camera }: Dressed
-): DrawList {
-	const see = projector(camera ?? CAMERA[view]);
-	const paints: { hex: string; finish: Finish }[] = [];
-	const paintOf = new Map<string, number>();
-	const paint = (colourId: string | null): number => {
-		const key = colourId ?? '';
-		const had = paintOf.get(key);
-		if (had !== undefined) return had;
-		const colour = colourId === null ? undefined : catalogue.colours.get(colourId);
-		paints.push(colour ? { hex: colour.hex, finish: colour.finish } : OPEN);
-		paintOf.set(key, paints.length - 1);
-		return paints.length - 1;
-	};
-	const discs: Disc[] = [];
-	const depths: number[] = [];
-	const poles: { x: number; from: number; height: number }[] = [];
-	let halfWidth = 0;
-	let [lowest, highest] = [Infinity, 0];
-	const put = (ball: Ball, spot: Spot, colour: string | null, row: number) => {
-		if (discs.length >= MOST_DISCS) return;
-		const at = pointAt(spot, ball);
-		const [x, y, depth] = see(at);
-		halfWidth = Math.max(halfWidth, (camera ? Math.hypot(at.x, at.y) : Math.abs(x)) + ball.d / 2);
-		lowest = Math.min(lowest, y - ball.d / 2);
-		highest = Math.max(highest, y + ball.d / 2);
-		discs.push({ x: tenth(x), y: tenth(y), r: tenth(ball.d / 2), paint: paint(colour), row });
-		depths.push(depth);
-	};
-	let firstRow = 0;
-	for (const piece of pieces) {
-		const { section, stack, spots } = piece;
+export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
+	const { catalogue, view, camera } = dressed;
+	const brush = new Brush(assembly, dressed);
+	for (const piece of assembly.pieces) {
+		const { section, of, stack, spots } = piece;
+		const rows = stack.layers.map((l) => brush.number(section === null ? of : l.id));
 		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
-			for (const { ball, colour, row } of balls)
-				put(ball, spot, colour, section === null ? -1 : firstRow + row);
-			const { kind, length } = stack.upright;
-			if (kind === 'none' || length === null || view === 'plan') continue;
-			const [x, from] = see(spot);
-			const upright = (length / 1000) * Math.cos(camera?.tilt ?? 0);
-			poles.push({ x: tenth(x), from: tenth(from), height: upright });
+			const at = brush.moved(of, spot);
+			for (const { ball, colour, row, kind } of balls) {
+				const out = kind === 'latex-heart' ? outwards(ball) : undefined;
+				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out });
+			}
+			if (view !== 'plan') brush.upright(stack, at);
 		}
-		if (section !== null) firstRow += stack.layers.length;
 	}
-	for (const { balls, colourway, spots } of applied) {
+	for (const { section, of, balls, colourway, spots } of assembly.applied) {
 		for (const spot of spots) {
-			for (const { ball, slot, material } of balls) {
-				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
-				put(ball, spot, slot === null || own !== null ? own : (colourway?.fills[slot] ?? null), -1);
+			for (const { ball, slot, material, piece, kind, looks } of balls) {
+				const thing = material === null ? undefined : catalogue.materials.get(material);
+				const own = thing?.colour ?? null;
+				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
+				const row = brush.number(section === null ? of : piece);
+				const at = brush.moved(of, spot, section === null ? undefined : ball);
+				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks });
 			}
 		}
 	}
-	// Level, the floor is where it is; from above a piece stands on what is lowest of it.
-	const lift = camera && camera.tilt > 0 && discs.length > 0 ? lowest : 0;
-	const order = depths.map((_, i) => i).sort((a, b) => depths[a]! - depths[b]!);
-	if (lift !== 0) for (const pole of poles) pole.from = tenth(pole.from - lift);
-	const inTheMiddle = poles.find((p) => p.x === 0 && p.from === 0);
-	const others = poles.filter((p) => p !== inTheMiddle);
-	return {
-		view,
-		paints,
-		discs: order.map((i) => (lift === 0 ? discs[i]! : { ...discs[i]!, y: tenth(discs[i]!.y - lift) })),
-		pole: inTheMiddle ? { height: inTheMiddle.height } : null,
-		...(others.length > 0 ? { poles: others } : {}),
-		height: lift === 0 ? overall.usual : highest - lift,
-		halfWidth
-	};
+	return brush.list(view, camera, assembly.overall.usual);
+}
+
+const outwards = ({ x, y }: Ball): readonly [number, number] => {
+	const out = Math.hypot(x, y);
+	return out < 1e-6 ? [0, -1] : [x / out, y / out];
+};
+
+interface Dabbed {
+	readonly colour: string | null;
+	readonly row: number;
+	readonly kind: MaterialKind | null;
+	readonly looks?: readonly [number, number] | undefined;
+}
+
+/** Collects a picture: sees points, mixes paints, keeps depths. */
+class Brush {
+	readonly #see: ReturnType<typeof projector>;
+	readonly #shift: ReturnType<typeof apart> | undefined;
+	readonly #paints: { hex: string; finish: Finish }[] = [];
+	readonly #paintOf = new Map<string, number>();
+	readonly #about: Id[] = [];
+	readonly #numbers = new Map<Id, number>();
+	readonly #discs: Disc[] = [];
+	readonly #depths: number[] = [];
+	readonly #tubes: (Omit<Tube, 'before'> & { depth: number })[] = [];
+	#halfWidth = 0;
+	#lowest = Infinity;
+	#highest = 0;
+
+	constructor(
+		assembly: Assembly,
+		private readonly dressed: Dressed
+	) {
+		this.#see = projector(dressed.camera ?? CAMERA[dressed.view]);
+		if (dressed.apart) this.#shift = apart(assembly, dressed.apart.sections, dressed.apart.gap);
+	}
+	/** The number discs of this row, piece or section carry. */
+	number(id: Id): number {
+		const had = this.#numbers.get(id);
+		if (had !== undefined) return had;
+		this.#numbers.set(id, this.#about.length);
+		return this.#about.push(id) - 1;
+	}
+	/** Where a spot is when the design is drawn apart; pieces come off towards where each sits. */
+	moved(section: Id, spot: Spot, ball?: Ball): Spot {
+		if (!this.#shift) return spot;
+		const [x, y, z] = this.#shift(section, ball ? pointAt(spot, ball) : spot);
+		return { ...spot, x: spot.x + x, y: spot.y + y, z: spot.z + z };
+	}
+	#paint(colourId: string | null): number {
+		const key = colourId ?? '';
+		const had = this.#paintOf.get(key);
+		if (had !== undefined) return had;
+		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
+		this.#paints.push(colour ? { hex: colour.hex, finish: colour.finish } : OPEN);
+		this.#paintOf.set(key, this.#paints.length - 1);
+		return this.#paints.length - 1;
+	}
+	ball(ball: Ball, spot: Spot, { colour, row, kind, looks }: Dabbed) {
+		if (this.#discs.length >= MOST_DISCS) return;
+		const at = pointAt(spot, ball);
+		const [x, y, depth] = this.#see(at);
+		const r = ball.d / 2;
+		const wide = this.dressed.camera ? Math.hypot(at.x, at.y) : Math.abs(x);
+		this.#halfWidth = Math.max(this.#halfWidth, wide + r);
+		this.#lowest = Math.min(this.#lowest, y - r);
+		this.#highest = Math.max(this.#highest, y + r);
+		const disc = { x: tenth(x), y: tenth(y), r: tenth(r), paint: this.#paint(colour), row };
+		const look = looks && lookOf(kind);
+		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
+		this.#depths.push(depth);
+	}
+	#lean(
+		look: NonNullable<ReturnType<typeof lookOf>>,
+		[x, y]: readonly [number, number],
+		spot: Spot
+	): Pick<Disc, 'outline' | 'flat' | 'lean'> {
+		const face = pointAt({ ...spot, x: 0, y: 0, z: 0 }, { x, y, z: 0 });
+		const { flat, lean } = leanOf(this.#see(face), look.depth);
+		return {
+			outline: look.outline,
+			flat: Math.round(flat * 1000) / 1000,
+			lean: Math.round(lean * 1000) / 1000
+		};
+	}
+	upright({ upright: { kind, length } }: Stack, spot: Spot) {
+		if (kind === 'none' || length === null) return;
+		const long = length / 1000;
+		const pieces = (this.dressed.camera?.tilt ?? 0) > 0 ? Math.ceil(long / TUBE_PIECE) : 1;
+		for (let i = 0; i < pieces; i++) {
+			const [x1, y1, d1] = this.#see({ ...spot, z: spot.z + (long * i) / pieces });
+			const [x2, y2, d2] = this.#see({ ...spot, z: spot.z + (long * (i + 1)) / pieces });
+			const ends = { x1: tenth(x1), y1: tenth(y1), x2: tenth(x2), y2: tenth(y2) };
+			this.#tubes.push({ ...ends, width: UPRIGHT_WIDTH[kind], depth: (d1 + d2) / 2 });
+		}
+	}
+	list(view: View, camera: Camera | undefined, overall: number): DrawList {
+		const discs = this.#discs;
+		// Level, the floor is where it is; from above a piece stands on what is lowest of it.
+		const lift = camera && camera.tilt > 0 && discs.length > 0 ? this.#lowest : 0;
+		const depths = this.#depths;
+		const order = depths.map((_, i) => i).sort((a, b) => depths[a]! - depths[b]!);
+		const tubes = this.#tubes
+			.map(({ depth, y1, y2, ...tube }): Tube => {
+				const before = firstNotBehind(order, depths, depth);
+				return { ...tube, y1: tenth(y1 - lift), y2: tenth(y2 - lift), before };
+			})
+			.sort((a, b) => a.before - b.before);
+		return {
+			view,
+			paints: this.#paints,
+			discs: order.map((i) => (lift === 0 ? discs[i]! : { ...discs[i]!, y: tenth(discs[i]!.y - lift) })),
+			...(tubes.length > 0 ? { tubes } : {}),
+			pole: null,
+			about: this.#about,
+			height: lift === 0 && !this.#shift ? overall : this.#highest - lift,
+			halfWidth: this.#halfWidth
+		};
+	}
+}
+
+/** How many of the discs, in the order they are drawn, lie behind a depth. */
+function firstNotBehind(order: readonly number[], depths: readonly number[], depth: number): number {
+	let [low, high] = [0, order.length];
+	while (low < high) {
+		const middle = (low + high) >> 1;
+		if (depths[order[middle]!]! < depth - 0.01) low = middle + 1;
+		else high = middle;
+	}
+	return low;
 }
 
 interface ColouredBall {
@@ -135,6 +240,7 @@ interface ColouredBall {
 	readonly colour: string | null;
 	/** Row of its stack. */
 	readonly row: number;
+	readonly kind: PlaceKind;
 }
 interface Coloured {
 	readonly colourway: Colourway | undefined;
@@ -155,12 +261,12 @@ function colouredBalls(
 		return layer.rings.flatMap((own, c) => {
 			const cluster = ring.layer.clusters[c]!;
 			return own.map((ball, place) => {
-				const { material } = cluster.places[place]!;
+				const { material, kind } = cluster.places[place]!;
 				const colour =
 					material === null
 						? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
 						: (catalogue.materials.get(material)?.colour ?? null);
-				return { ball, colour, row: ring.row };
+				return { ball, colour, row: ring.row, kind };
 			});
 		});
 	});

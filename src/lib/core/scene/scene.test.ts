@@ -5,7 +5,7 @@ import type { Recipe } from '../recipe/recipe.ts';
 import { placeStack } from '../structures/stack.ts';
 import type { View } from './camera.ts';
 import { drawStack } from './draw-list.ts';
-import { boxHeight, svgOf } from './svg.ts';
+import { boxHeight, svgOf, tubesOf } from './svg.ts';
 
 const draw = (recipe: Recipe, view: View = 'front') => {
 	const stack = stackIn(recipe)!;
@@ -25,8 +25,32 @@ describe('the draw list', () => {
 	test('side and front of a ring turned by a quarter are mirror images; plan has no upright', () => {
 		const widths = (['front', 'side'] as const).map((view) => draw(column, view).halfWidth);
 		expect(widths[0]).toBeCloseTo(widths[1]!, 6);
-		expect(draw(column, 'plan').pole).toBeNull();
-		expect(draw(column).pole).toEqual({ height: 2133.6 });
+		expect(draw(column, 'plan').tubes).toBeUndefined();
+		expect(tubesOf(draw(column))).toMatchObject([{ x1: 0, y1: 0, x2: 0, y2: 2133.6, width: 26 }]);
+	});
+	test('the pole stands among the balls: those behind it are drawn before it, those before it after', () => {
+		const { discs, tubes } = draw(design('ring', '4 11 at 10 white', 'pole 7 ft'));
+		// Of four round the axis two lie behind it; level, all of a pole is as near as its foot.
+		expect(discs).toHaveLength(4);
+		expect(tubes![0]!.before).toBe(2);
+	});
+	test('a picture frozen before there were tubes still shows its pole, behind everything', () => {
+		const old = {
+			...draw(column),
+			tubes: undefined,
+			pole: { height: 2000 },
+			poles: [{ x: 50, from: 10, height: 90 }]
+		};
+		expect(tubesOf(old)).toMatchObject([
+			{ y2: 2000, before: 0 },
+			{ x1: 50, y1: 10, y2: 100, before: 0 }
+		]);
+		expect(tubesOf(old, 60)).toMatchObject([{ y2: 60 }, { y2: 60 }]);
+	});
+	test('every disc names its row, lowest first, through all sections', () => {
+		const { discs, about } = draw(column);
+		expect(about).toEqual(stackIn(column)!.layers.map((l) => l.id));
+		expect(new Set(discs.map((d) => d.row))).toEqual(new Set([0, 1]));
 	});
 	test('names each paint once; an open slot is a grey nobody sells', () => {
 		expect(draw(column).paints.map((p) => p.hex)).toEqual(expect.arrayContaining(['#f4f2ec', '#e2a32b']));

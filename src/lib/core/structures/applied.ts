@@ -2,7 +2,7 @@ import type { Ball } from '../geometry/ring.ts';
 import type { Side } from '../geometry/layers.ts';
 import type { CountOf } from '../bom/follow-on.ts';
 import { inflateTask, methodOfPlace, type TaskCount } from '../labour/task.ts';
-import type { Applied, AppliedPiece, Colourway, Fixing, Id } from '../recipe/recipe.ts';
+import type { Applied, AppliedPiece, Colourway, Fixing, Host, Id, PlaceKind } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
@@ -79,6 +79,9 @@ export interface AppliedBall {
 	readonly ball: Ball;
 	readonly slot: Id | null;
 	readonly material: Id | null;
+	readonly kind: PlaceKind | null;
+	/** Which way its face looks in plan, a direction of length 1: to the audience, or outwards where it goes round. */
+	readonly looks: readonly [number, number];
 	/** Balloons of the host that it covers, seen from where it looks to. */
 	readonly hides: number;
 }
@@ -131,16 +134,26 @@ export function placeApplied(
 		const d = widthOf(piece, pumps);
 		const slot = piece.what.kind === 'balloon' ? piece.what.balloon.slot : null;
 		const material = piece.what.kind === 'balloon' ? piece.what.balloon.material : piece.what.material;
+		const kind = piece.what.kind === 'balloon' ? piece.what.balloon.kind : null;
 		for (const { host: at, count } of piece.on) {
 			const seats = seatsOn(at, count, d, host, seated);
 			if (!seats) lost.add(piece.id);
 			for (const ball of seats ?? []) {
 				seated.set(piece.id, [...(seated.get(piece.id) ?? []), ball]);
-				balls.push({ piece: piece.id, ball, slot, material, hides: hiddenBy(ball, host.balls) });
+				const looks = looksTo(at, ball);
+				balls.push({ piece: piece.id, ball, slot, material, kind, looks, hides: hiddenBy(ball, host.balls) });
 			}
 		}
 	}
 	return { balls, lost: [...lost] };
+}
+
+/** House rule: flat pieces look to the audience, behind the piece away from it, and outwards where they go round. */
+function looksTo(host: Host, ball: Ball): readonly [number, number] {
+	if (host.on !== 'layer' || host.side === 'front') return [0, -1];
+	if (host.side === 'back') return [0, 1];
+	const out = Math.hypot(ball.x, ball.y);
+	return host.side === 'all' && out > 1e-6 ? [ball.x / out, ball.y / out] : [0, -1];
 }
 
 function inOrder(pieces: readonly AppliedPiece[]): AppliedPiece[] {

@@ -32,6 +32,8 @@ export function pointAt({ x, y, z, mirrored, turn }: Spot, p: { x: number; y: nu
 export interface Piece {
 	/** Section of the design itself; null inside a design that it uses. */
 	readonly section: Id | null;
+	/** The section of the design itself that it belongs to, at any depth. */
+	readonly of: Id;
 	readonly stack: Stack;
 	readonly placed: PlacedStack;
 	readonly colourway: Colourway | undefined;
@@ -42,6 +44,7 @@ export interface Piece {
 export interface AppliedGroup {
 	/** Section of the design itself; null inside a design that it uses. */
 	readonly section: Id | null;
+	readonly of: Id;
 	readonly balls: readonly AppliedBall[];
 	readonly colourway: Colourway | undefined;
 	readonly spots: readonly Spot[];
@@ -69,10 +72,13 @@ const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 	back: [0, 1]
 };
 
+type Part = Omit<Piece, 'section' | 'of'>;
+type AppliedPart = Omit<AppliedGroup, 'section' | 'of'>;
+
 /** What one copy of a section is made of, in its own coordinates, and the room it takes. */
 interface Shape {
-	readonly parts: readonly Omit<Piece, 'section'>[];
-	readonly applied: readonly Omit<AppliedGroup, 'section'>[];
+	readonly parts: readonly Part[];
+	readonly applied: readonly AppliedPart[];
 	readonly balls: readonly Ball[];
 	/** Of its stacks, what can carry applied pieces: rows and places by their ids. */
 	readonly host: HostShape;
@@ -141,6 +147,7 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		return shapes.get(section.id)!.parts.map((part) => ({
 			...part,
 			section: isStack ? section.id : null,
+			of: section.id,
 			spots: own.flatMap((at) => part.spots.map((inner) => compose(at, inner)))
 		}));
 	});
@@ -149,6 +156,7 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		return shapes.get(section.id)!.applied.map((group) => ({
 			...group,
 			section: section.structure.kind === 'applied' ? section.id : null,
+			of: section.id,
 			spots: own.flatMap((at) => group.spots.map((inner) => compose(at, inner)))
 		}));
 	});
@@ -223,10 +231,7 @@ function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
 }
 
 /** Room is measured only where something stands by it: most designs are one stack. */
-function bounded(
-	parts: readonly Omit<Piece, 'section'>[],
-	applied: readonly Omit<AppliedGroup, 'section'>[] = []
-): Shape {
+function bounded(parts: readonly Part[], applied: readonly AppliedPart[] = []): Shape {
 	let measured: Omit<Shape, 'parts' | 'applied'> | undefined;
 	const room = () => (measured ??= measure(parts, applied));
 	return {
@@ -247,10 +252,7 @@ function bounded(
 	};
 }
 
-function measure(
-	parts: readonly Omit<Piece, 'section'>[],
-	applied: readonly Omit<AppliedGroup, 'section'>[]
-): Omit<Shape, 'parts' | 'applied'> {
+function measure(parts: readonly Part[], applied: readonly AppliedPart[]): Omit<Shape, 'parts' | 'applied'> {
 	const balls: Ball[] = [];
 	const rows = new Map<Id, (readonly Ball[])[]>();
 	const places = new Map<Id, Ball>();

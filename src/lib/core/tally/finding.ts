@@ -47,7 +47,9 @@ export interface Finding {
 		| 'bare-floor'
 		| 'light-base'
 		| 'line-on-soft'
-		| 'pear-shaped';
+		| 'pear-shaped'
+		| 'step-lost'
+		| 'no-wait';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';
 	/** What it is and what to do. */

@@ -16,6 +16,7 @@ import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
 import { checkPieces } from './check-pieces.ts';
 import { checkColours } from './check-colours.ts';
+import { checkSteps } from './check-steps.ts';
 import { findingKey, type Finding } from './finding.ts';
 
 export interface TallyContext {
@@ -93,7 +94,8 @@ export function tally(
 	findings.push(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
-		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted })
+		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted }),
+		...checkSteps(plain)
 	);
 	const hushed = new Set(recipe.silenced.map((s) => s.finding));
 	const none = zero(rates.currency);

@@ -3,6 +3,8 @@
 	import Picture from '../picture/Picture.svelte';
 	import type { Bench } from './bench.svelte.ts';
 	import FindingsPanel from './FindingsPanel.svelte';
+	import { aboutWords } from './section-words.ts';
+	import TakeAway from './TakeAway.svelte';
 	import TurnBy from './TurnBy.svelte';
 
 	interface Props {
@@ -11,9 +13,8 @@
 		checked: boolean;
 	}
 	let { bench, checked }: Props = $props();
-	const selectedRow = $derived(
-		bench.selected === null ? null : bench.allRows.findIndex((l) => l.id === bench.selected)
-	);
+	const several = $derived(bench.shown.sections.filter((s) => s.structure.kind !== 'extras').length > 1);
+	const level = $derived((bench.camera?.tilt ?? 0) === 0 && !bench.apart);
 	const label = $derived(
 		`${bench.recipe.name}, ${bench.camera ? 'turned' : bench.view}: ${bench.tally.bill.balloons} balloons`
 	);
@@ -24,11 +25,14 @@
 		<Picture
 			list={bench.picture}
 			known={bench.known}
-			lit={selectedRow}
+			lit={bench.lit}
 			{label}
-			level={(bench.camera?.tilt ?? 0) === 0}
+			{level}
+			say={(about) => aboutWords(about, bench.shown)}
 			onturn={(turn, tilt) => bench.turnBy(turn, tilt)}
-			onpick={(row) => (bench.selected = bench.allRows[row]?.id ?? null)}
+			onpoint={(about, by) =>
+				(bench.pointed = about === null ? null : { about, from: by === 'keys' ? 'keys' : 'picture' })}
+			onpick={(about) => (bench.selected = bench.allRows.some((l) => l.id === about) ? about : null)}
 		/>
 	</div>
 	<div class="views" role="group" aria-label="View">
@@ -39,8 +43,13 @@
 				onclick={() => bench.look(view)}>{view}</button
 			>
 		{/each}
+		{#if several}
+			<button type="button" aria-pressed={bench.apart} onclick={() => (bench.apart = !bench.apart)}
+				>apart</button
+			>
+		{/if}
 		<TurnBy {bench} />
-		<a class="quiet-link ml-auto" href="/bench/{bench.id}/recipe.json" download>recipe file</a>
+		<span class="ml-auto"><TakeAway {bench} /></span>
 		<a class="quiet-link" href="/shorthand">shorthand</a>
 	</div>
 	{#if checked}<FindingsPanel {bench} />{/if}
@@ -57,7 +66,7 @@
 	.views {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 2px 14px;
+		gap: 2px 10px;
 		padding: 4px 20px 0;
 		font-size: 13.5px;
 		color: var(--muted);

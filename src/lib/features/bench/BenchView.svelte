@@ -207,6 +207,12 @@
 					? `&size=${bench.inSize.id}`
 					: ''}">Lists</a
 			>
+			<a
+				class="quiet-link px-1"
+				href="/bench/{bench.id}/plan?colourway={bench.chosen.id}{bench.inSize
+					? `&size=${bench.inSize.id}`
+					: ''}">Steps</a
+			>
 			<Button onclick={() => ask('stay')} disabled={keeping || !hasContent}>Keep</Button>
 			<Button kind="strong" onclick={() => ask('quote')} disabled={keeping || !hasContent}>Quote this</Button>
 		</div>

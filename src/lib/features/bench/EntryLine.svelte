@@ -24,7 +24,9 @@
 			: bench.editing
 				? 'Enter changes the row'
 				: bench.parsed?.ok
-					? `Enter puts it ${place}`
+					? bench.parsed.value.kind === 'step'
+						? 'Enter puts it on the plan'
+						: `Enter puts it ${place}`
 					: bench.text
 						? ''
 						: `goes ${place}`

@@ -30,6 +30,8 @@
 		height: string;
 		selected: boolean;
 		ghost: boolean;
+		/** Its balls are pointed at in the picture. */
+		pointed: boolean;
 		onselect: () => void;
 		onact: (act: RowAct) => void;
 		onkeydown: (event: KeyboardEvent) => void;
@@ -44,6 +46,7 @@
 		height,
 		selected,
 		ghost,
+		pointed,
 		onselect,
 		onact,
 		onkeydown
@@ -90,7 +93,7 @@
 	];
 </script>
 
-<div class="row" class:selected class:ghost {@attach watch}>
+<div class="row" class:selected class:ghost class:pointed data-about={layer.id} {@attach watch}>
 	{#if near}<span class="height figures" aria-hidden="true">{height}</span>{/if}
 	<span class="tick" aria-hidden="true"></span>
 	{#if !ghost}
@@ -191,6 +194,7 @@
 	.main:hover:not(:disabled) {
 		background: var(--tint);
 	}
+	.pointed .main,
 	.selected .main {
 		background: var(--tint);
 	}

@@ -31,7 +31,7 @@
 
 <ul class="pieces" aria-label={section.name}>
 	{#each section.structure.pieces as piece (piece.id)}
-		<li>
+		<li data-about={piece.id} class:pointed={bench.pointed?.about === piece.id}>
 			<span class="dot" style:background={hexOf(piece)} aria-hidden="true"></span>
 			<span class="words">
 				<b class="figures">{countOfPiece(piece)} ×</b>
@@ -70,6 +70,9 @@
 		gap: 8px;
 		padding: 2px 10px 2px 12px;
 		font-size: 13px;
+	}
+	.pointed {
+		background: var(--tint);
 	}
 	.words {
 		min-width: 0;

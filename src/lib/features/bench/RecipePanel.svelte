@@ -147,6 +147,17 @@
 			button.focus();
 		} else entry?.focus();
 	}
+	/** What the pointer rests on, or the focus is on, stands out in the picture; passing over shows nothing. */
+	let resting: ReturnType<typeof setTimeout> | undefined;
+	function point(target: EventTarget | null, after: number) {
+		clearTimeout(resting);
+		const about = (target as Element | null)?.closest<HTMLElement>('[data-about]')?.dataset.about;
+		if (about === undefined) {
+			if (bench.pointed?.from === 'recipe') bench.pointed = null;
+			return;
+		}
+		resting = setTimeout(() => (bench.pointed = { about, from: 'recipe' }), after);
+	}
 	/** Gives the focus back to a row, once what was opened from it is gone. */
 	export function focusAt(row: string) {
 		setTimeout(() => focusRow(row));
@@ -192,6 +203,10 @@
 	aria-label="Recipe"
 	bind:this={panel}
 	onpointermove={() => (armed = true)}
+	onpointerover={(e) => point(e.target, 160)}
+	onpointerleave={() => point(null, 0)}
+	onfocusin={(e) => point(e.target, 0)}
+	onfocusout={() => point(null, 0)}
 	onkeydowncapture={() => (armed = false)}
 >
 	<div class="scroll" data-scroll>
@@ -221,6 +236,7 @@
 									height={heightOf(layer.id)}
 									selected={bench.selected === layer.id}
 									ghost={bench.ghost === layer.id}
+									pointed={bench.pointed?.about === layer.id}
 									onselect={() => select(section.id, layer.id)}
 									onact={(what) => act(layer, what)}
 									onkeydown={(event) => keydown(event, layer)}

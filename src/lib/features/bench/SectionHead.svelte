@@ -40,7 +40,7 @@
 	);
 </script>
 
-<div class="head" class:in-hand={inHand}>
+<div class="head" class:in-hand={inHand} data-about={kind === 'design' ? section.id : undefined}>
 	{#if isStack}
 		<button
 			type="button"

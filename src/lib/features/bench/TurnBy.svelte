@@ -42,7 +42,7 @@
 		gap: 5px;
 	}
 	input {
-		width: 64px;
+		width: 50px;
 		accent-color: var(--ink);
 	}
 </style>

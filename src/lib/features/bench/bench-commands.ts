@@ -18,6 +18,9 @@ const PAGES = [
 	['Sizes side by side', 'sizes', 'table compare'],
 	['Colourways side by side', 'colours', 'compare'],
 	['Versions and what changed', 'versions', 'compare go back name'],
+	['Steps and plan', 'plan', 'print crew order build sheet'],
+	['Photos', 'photos', 'cover'],
+	['Count back what it took', 'count', 'real used'],
 	['Lists to buy and to inflate', 'lists', 'print bill']
 ] as const;
 

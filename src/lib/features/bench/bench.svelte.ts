@@ -42,6 +42,8 @@ export interface BenchData {
 }
 
 const newId = () => crypto.randomUUID();
+/** Air between sections drawn apart, mm. */
+const APART = 260;
 const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height: 0, halfWidth: 0 };
 
 /** One design being edited. Holds choices and history; every number comes from the core. */
@@ -79,9 +81,13 @@ export class Bench {
 	colourway = $state<string | null>(null);
 	/** Size option looked at; null is the design as it stands. */
 	size = $state<string | null>(null);
+	/** Row, piece or section that is pointed at, and from where: the other side shows it. */
+	pointed = $state.raw<{ readonly about: string; readonly from: 'picture' | 'keys' | 'recipe' } | null>(null);
 	view = $state<View>('front');
 	/** Where it was turned to by hand; null is the view as it is named. */
 	camera = $state.raw<Camera | null>(null);
+	/** Whether the picture is drawn apart by its sections. */
+	apart = $state(false);
 
 	constructor(data: BenchData) {
 		this.#data = data;
@@ -149,16 +155,20 @@ export class Bench {
 	);
 	readonly placed = $derived(this.tally.stacks.find((s) => s.section === this.current?.id)?.placed);
 	readonly known = $derived(this.tally.assembly.overall.known);
+	/** What stands out in the picture. */
+	readonly lit = $derived(
+		this.pointed !== null && this.pointed.from !== 'picture' ? this.pointed.about : this.selected
+	);
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
 		if (assembly.pieces.length === 0) return { ...DRAW, view: this.view };
 		const { view, camera } = this;
-		const list = {
+		return drawAssembly(assembly, {
 			catalogue: this.catalogue,
 			view: camera ? 'front' : view,
-			camera: camera ?? undefined
-		} as const;
-		return drawAssembly(assembly, list);
+			camera: camera ?? undefined,
+			apart: this.apart ? { sections: this.tally.built.sections, gap: APART } : undefined
+		});
 	});
 	/** Height of the top of each row over the floor, mm, by the row's id. */
 	readonly tops = $derived.by((): ReadonlyMap<string, number> => {

@@ -18,5 +18,11 @@ export const KEYS = {
 	redo: ['Ctrl Shift Z', 'redo'],
 	keep: ['Ctrl S', 'keeps a version'],
 	commands: ['Ctrl K', 'lists everything that can be done here: type a few letters'],
+	turn: [
+		'← → ↑ ↓',
+		'on the picture: turns and tilts it; the wheel turns it too, with Shift tilts, two fingers go closer'
+	],
+	line: ['PgUp, PgDn', 'on the picture: from line to line; Enter takes that row in hand'],
+	closer: ['+, −, 0', 'on the picture: closer, farther, the whole'],
 	find: ['/', 'on the Shelf: finds a design']
 } as const satisfies Record<string, readonly [string, string]>;

@@ -25,5 +25,7 @@ export const SAYINGS: readonly Saying[] = [
 	{ say: 'swap star for moon', means: 'Swap what is swappable' },
 	{ say: 'leave out spots', means: 'Leave a slot out' },
 	{ say: 'put back spots', means: 'Put a slot back' },
+	{ say: 'step cover it with a sheet', means: 'Add a step to the plan' },
+	{ say: 'step at site fill the base with water', means: 'Add a step where it stands' },
 	{ say: 'each strip takes 2 adhesive strip', means: 'A follow-on rule of this design' }
 ];

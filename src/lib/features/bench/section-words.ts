@@ -1,4 +1,6 @@
 import type { ExtraLine, Host, Recipe, Section } from '../../core/recipe/recipe.ts';
+import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import { countOfPiece } from '../../core/structures/applied.ts';
 import { formatFeet, toMillimetres } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 
@@ -71,4 +73,18 @@ export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): 
 	]
 		.filter(Boolean)
 		.join(' · ');
+}
+
+/** The line a balloon of the picture belongs to: its row, its piece, or the design inside that it is part of. */
+export function aboutWords(about: string, { sections, slots }: Recipe): string {
+	for (const { id, name, structure } of sections) {
+		if (id === about) return name;
+		if (structure.kind === 'stack') {
+			const at = structure.layers.findIndex((l) => l.id === about);
+			if (at >= 0) return `${name}, row ${at + 1}: ${printLayer(structure.layers[at]!, slots)}`;
+		}
+		const piece = structure.kind === 'applied' && structure.pieces.find((p) => p.id === about);
+		if (piece) return `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
+	}
+	return '';
 }

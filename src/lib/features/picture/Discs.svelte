@@ -1,17 +1,20 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
+	import { pathOf } from '../../core/scene/outlines.ts';
 	import { shade } from '../../core/scene/shade.ts';
+	import { inOrder, placing } from '../../core/scene/svg.ts';
 
 	interface Props {
 		list: DrawList;
-		/** Row whose balls stand out; the others step back. */
-		lit?: number | null;
+		/** Tubes are cut off here, mm over the floor. */
+		top?: number;
 	}
-	let { list, lit = null }: Props = $props();
+	let { list, top }: Props = $props();
 	const id = $props.id();
+	const things = $derived(inOrder(list, top));
 </script>
 
-<!-- Balls of a draw list in millimetres, y upwards from the floor at 0. The parent sets scale and place. -->
+<!-- Balls and tubes of a draw list in millimetres, y upwards from the floor at 0. The parent sets scale and place. -->
 <defs>
 	{#each list.paints as paint, index (index)}
 		<radialGradient id="{id}-{index}" cx="0.5" cy="0.5" r="0.62" fx="0.34" fy="0.3">
@@ -25,14 +28,26 @@
 		</radialGradient>
 	{/each}
 </defs>
-{#each list.discs as disc, index (index)}
-	<circle
-		cx={disc.x}
-		cy={-disc.y}
-		r={disc.r}
-		stroke="var(--rim)"
-		vector-effect="non-scaling-stroke"
-		fill="url(#{id}-{disc.paint})"
-		opacity={lit === null || lit === disc.row ? 1 : 0.35}
-	/>
+{#each things as thing, index (index)}
+	{#if 'tube' in thing}
+		{@const { x1, y1, x2, y2, width } = thing.tube}
+		<path d="M{x1} {-y1}L{x2} {-y2}" stroke="var(--muted)" stroke-width={width} />
+	{:else if thing.disc.outline}
+		<path
+			d={pathOf(thing.disc.outline, thing.disc.r)}
+			transform={placing(thing.disc)}
+			stroke="var(--rim)"
+			vector-effect="non-scaling-stroke"
+			fill="url(#{id}-{thing.disc.paint})"
+		/>
+	{:else}
+		<circle
+			cx={thing.disc.x}
+			cy={-thing.disc.y}
+			r={thing.disc.r}
+			stroke="var(--rim)"
+			vector-effect="non-scaling-stroke"
+			fill="url(#{id}-{thing.disc.paint})"
+		/>
+	{/if}
 {/each}

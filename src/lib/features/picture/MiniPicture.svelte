@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
-	import { uprightsOf } from '../../core/scene/svg.ts';
 	import Discs from './Discs.svelte';
 
 	interface Props {
@@ -17,11 +16,7 @@
 <svg {width} {height} aria-hidden="true" class="block">
 	{#if list}
 		<g transform="translate({width / 2} {height - 1}) scale({scale})">
-			{#each uprightsOf(list) as upright, index (index)}
-				{@const top = Math.min(upright.from + upright.height, list.height)}
-				<rect x={upright.x - 12} y={-top} width="24" height={top - upright.from} fill="var(--muted)" />
-			{/each}
-			<Discs {list} />
+			<Discs {list} top={list.height} />
 		</g>
 	{/if}
 </svg>

@@ -1,87 +1,190 @@
 <script lang="ts">
+	import type { Attachment } from 'svelte/attachments';
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
-	import { boxHeight, uprightsOf } from '../../core/scene/svg.ts';
+	import { boxHeight, tubesOf } from '../../core/scene/svg.ts';
 	import Balls from './Balls.svelte';
+	import { pinch, type Finger } from './fingers.ts';
+	import { Gaze } from './gaze.svelte.ts';
 	import Person from './Person.svelte';
 
 	interface Props {
 		list: DrawList;
 		/** False where a size is not known: the height prints as a dash. */
 		known?: boolean;
-		lit?: number | null;
-		/** False where it is looked at from above: heights are then not what they look. */
+		/** Row, piece or section whose balls stand out; the others step back. */
+		lit?: string | null;
+		/** False where heights are not what they look: from above, or drawn apart. */
 		level?: boolean;
-		/** Dragging turns and tilts it: degrees since the last word. */
+		/** Dragging, wheel, fingers and keys turn and tilt it: degrees since the last word. */
 		onturn?: (turn: number, tilt: number) => void;
-		/** A press on a balloon: the row it belongs to, -1 for none. */
-		onpick?: (row: number) => void;
+		/** A press on a balloon, or Enter on one: what it is about; null is nothing. */
+		onpick?: (about: string | null) => void;
+		/** The pointer or the keys are on a balloon. */
+		onpoint?: (about: string | null, by: 'pointer' | 'keys') => void;
+		/** The line a balloon belongs to, in words. */
+		say?: (about: string) => string;
 		/** Said to screen readers. */
 		label: string;
 	}
-	let { list, known = true, lit = null, level = true, onturn, onpick, label }: Props = $props();
+	let { list, known = true, lit = null, level = true, onturn, onpick, onpoint, say, label }: Props = $props();
 
 	let width = $state(480);
 	let height = $state(640);
+	const gaze = new Gaze();
 	const PERSON = 1676.4; // 5′ 6″
 	const front = $derived(list.view !== 'plan');
 	/** What has to fit, mm: the piece, the person beside it, and air above. */
 	const tall = $derived(front ? Math.max(PERSON, boxHeight(list)) : 2 * list.halfWidth);
 	const wide = $derived(2 * list.halfWidth + (front ? 900 : 0));
-	const uprights = $derived(uprightsOf(list));
-	const scale = $derived(Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), 1));
-	const floor = $derived(front ? height - 56 : height / 2);
-	const centre = $derived(front ? width * 0.42 : width / 2);
+	const tubes = $derived(tubesOf(list));
+	const fit = $derived(Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), 1));
+	const foot = $derived(front ? height - 56 : height / 2);
+	const middle = $derived(front ? width * 0.42 : width / 2);
+	const scale = $derived(fit * gaze.zoom);
+	const floor = $derived(foot * gaze.zoom + gaze.y);
+	const centre = $derived(middle * gaze.zoom + gaze.x);
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
-	const personAt = $derived(Math.min(width - 40, centre + list.halfWidth * scale + 300 * scale + 30));
+	const personAt = $derived(
+		gaze.zoom * Math.min(width - 40, middle + list.halfWidth * fit + 300 * fit + 30) + gaze.x
+	);
 	const top = $derived(floor - list.height * scale);
-	/** A pointer that went down on the picture, until it comes up. */
-	let drag: { x: number; y: number; moved: boolean } | null = null;
+	const balls = $derived.by(() => {
+		const own = lit === null ? -1 : (list.about?.indexOf(lit) ?? -1);
+		return own < 0 ? list.discs : list.discs.map((disc) => ({ ...disc, faint: disc.row !== own }));
+	});
+
+	/** Pointers that went down on the picture, until they come up. */
+	const fingers = new Map<number, Finger>();
+	let moved = false;
 	let waiting: { turn: number; tilt: number } | null = null;
+	/** Where the pointer is, and what it is on. */
+	let pointed = $state.raw<{ about: string; x: number; y: number } | null>(null);
 	/** Degrees a pixel: a drag across the picture is about half a turn. */
 	const PER_PIXEL = 0.5;
-	function down(event: PointerEvent & { currentTarget: HTMLElement }) {
-		if (!onturn || event.button !== 0) return;
-		drag = { x: event.clientX, y: event.clientY, moved: false };
-		event.currentTarget.setPointerCapture(event.pointerId);
-	}
-	function move({ clientX, clientY }: PointerEvent) {
-		if (!drag || !onturn) return;
-		const [dx, dy] = [clientX - drag.x, clientY - drag.y];
-		if (!drag.moved && Math.hypot(dx, dy) < 4) return;
-		drag = { x: clientX, y: clientY, moved: true };
+	/** Degrees a key. */
+	const STEP = 10;
+
+	const placeOf = (event: { clientX: number; clientY: number }, element: Element): Finger => {
+		const box = element.getBoundingClientRect();
+		return { x: event.clientX - box.left, y: event.clientY - box.top };
+	};
+	function turn(by: number, tilt: number) {
 		// Several moves may come before the next frame: they are one turn.
 		if (!waiting) requestAnimationFrame(flush);
-		waiting = { turn: (waiting?.turn ?? 0) - dx * PER_PIXEL, tilt: (waiting?.tilt ?? 0) + dy * PER_PIXEL };
+		waiting = { turn: (waiting?.turn ?? 0) + by, tilt: (waiting?.tilt ?? 0) + tilt };
 	}
 	function flush() {
 		if (waiting) onturn?.(waiting.turn, waiting.tilt);
 		waiting = null;
 	}
-	function up(event: PointerEvent & { currentTarget: HTMLElement }) {
-		const pressed = drag && !drag.moved;
-		drag = null;
-		if (!pressed || !onpick) return;
-		const box = event.currentTarget.getBoundingClientRect();
-		const [x, y] = [(event.clientX - box.left - centre) / scale, (floor - (event.clientY - box.top)) / scale];
-		onpick(list.discs.findLast((d) => Math.hypot(d.x - x, d.y - y) < d.r)?.row ?? -1);
+	function down(event: PointerEvent & { currentTarget: HTMLElement }) {
+		if (event.button !== 0) return;
+		if (fingers.size === 0) moved = false;
+		fingers.set(event.pointerId, placeOf(event, event.currentTarget));
+		event.currentTarget.setPointerCapture(event.pointerId);
 	}
-	const balls = $derived(
-		lit === null ? list.discs : list.discs.map((disc) => ({ ...disc, faint: disc.row !== lit }))
-	);
+	function move(event: PointerEvent & { currentTarget: HTMLElement }) {
+		const now = placeOf(event, event.currentTarget);
+		const was = fingers.get(event.pointerId);
+		if (!was) return point(now);
+		const [dx, dy] = [now.x - was.x, now.y - was.y];
+		if (fingers.size === 1) {
+			if (!moved && Math.hypot(dx, dy) < 4) return;
+			point(null);
+			if (event.shiftKey) gaze.move(dx, dy);
+			else turn(-dx * PER_PIXEL, dy * PER_PIXEL);
+		} else {
+			const other = [...fingers].find(([id]) => id !== event.pointerId)![1];
+			const done = pinch([was, other], [now, other]);
+			gaze.closer(done.apart, done.middle);
+			gaze.move(done.dx, done.dy);
+			turn(-done.turn, 0);
+		}
+		moved = true;
+		fingers.set(event.pointerId, now);
+	}
+	function up(event: PointerEvent & { currentTarget: HTMLElement }) {
+		const pressed = fingers.delete(event.pointerId) && !moved;
+		if (pressed) onpick?.(aboutAt(placeOf(event, event.currentTarget)));
+	}
+	function aboutAt({ x, y }: Finger): string | null {
+		const [across, over] = [(x - centre) / scale, (floor - y) / scale];
+		const disc = list.discs.findLast((d) => Math.hypot(d.x - across, d.y - over) < d.r);
+		return (disc && list.about?.[disc.row]) ?? null;
+	}
+	function point(at: Finger | null) {
+		if (!onpoint) return;
+		const about = at && aboutAt(at);
+		const same = (about ?? null) === (pointed?.about ?? null);
+		pointed = at && about ? { about, ...at } : null;
+		if (!same) onpoint(about, 'pointer');
+	}
+	const wheel: Attachment<HTMLElement> = (element) => {
+		const turned = (event: WheelEvent) => {
+			event.preventDefault();
+			// A pinch on a trackpad comes as a wheel with Ctrl.
+			if (event.ctrlKey) gaze.closer(Math.exp(-event.deltaY / 300), placeOf(event, element));
+			else
+				turn(
+					(event.shiftKey ? event.deltaX : event.deltaX + event.deltaY) / 8,
+					event.shiftKey ? event.deltaY / 8 : 0
+				);
+		};
+		if (!onturn) return;
+		element.addEventListener('wheel', turned, { passive: false });
+		return () => element.removeEventListener('wheel', turned);
+	};
+	/** From line to line of what is drawn, lowest first, as the recipe numbers them. */
+	function step(by: number) {
+		const all = list.about ?? [];
+		if (all.length === 0) return;
+		const now = lit === null ? (by > 0 ? -1 : all.length) : all.indexOf(lit);
+		const about = all[Math.max(0, Math.min(all.length - 1, now + by))]!;
+		const disc = list.discs.findLast((d) => list.about?.[d.row] === about);
+		pointed = { about, x: centre + (disc?.x ?? 0) * scale, y: floor - (disc?.y ?? 0) * scale };
+		onpoint?.(about, 'keys');
+	}
+	const KEYS: Record<string, () => void> = {
+		ArrowLeft: () => turn(STEP, 0),
+		ArrowRight: () => turn(-STEP, 0),
+		ArrowUp: () => turn(0, STEP),
+		ArrowDown: () => turn(0, -STEP),
+		PageUp: () => step(1),
+		PageDown: () => step(-1),
+		'+': () => gaze.closer(1.25, { x: width / 2, y: height / 2 }),
+		'=': () => gaze.closer(1.25, { x: width / 2, y: height / 2 }),
+		'-': () => gaze.closer(0.8, { x: width / 2, y: height / 2 }),
+		'0': () => gaze.whole(),
+		Enter: () => onpick?.(lit),
+		Escape: () => point(null)
+	};
+	function keydown(event: KeyboardEvent) {
+		const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
+		if (!act || !onturn) return;
+		event.preventDefault();
+		act();
+	}
 </script>
 
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div
-	class="relative h-full w-full"
+	class="picture-frame relative h-full w-full"
 	bind:clientWidth={width}
 	bind:clientHeight={height}
 	class:turns={onturn !== undefined}
-	role="img"
+	role={onturn ? 'application' : 'img'}
+	tabindex={onturn ? 0 : undefined}
 	aria-label={label}
+	aria-roledescription={onturn ? 'picture to turn' : undefined}
 	onpointerdown={down}
 	onpointermove={move}
 	onpointerup={up}
-	onpointercancel={() => (drag = null)}
+	onpointerleave={() => point(null)}
+	onpointercancel={(e) => fingers.delete(e.pointerId)}
+	ondblclick={() => gaze.whole()}
+	onkeydown={keydown}
+	{@attach wheel}
 >
 	<svg {width} {height} class="absolute inset-0" aria-hidden="true">
 		{#if front}
@@ -96,16 +199,6 @@
 			<line x1="18" x2={width - 18} y1={floor} y2={floor} stroke="var(--line)" stroke-width="1.5" />
 			<g transform="translate({personAt} {floor}) scale({scale})"><Person /></g>
 			<text x={personAt} y={floor + 18} class="dim" text-anchor="middle">5′ 6″</text>
-			{#each uprights as upright, index (index)}
-				<rect
-					x={centre + upright.x * scale - 3}
-					y={floor - (upright.from + upright.height) * scale}
-					width="6"
-					height={upright.height * scale}
-					rx="2"
-					fill="var(--muted)"
-				/>
-			{/each}
 		{/if}
 		{#if front && level && list.discs.length > 0}
 			<g stroke="var(--muted)" fill="none">
@@ -125,14 +218,37 @@
 		{/if}
 	</svg>
 	<div class="absolute inset-0">
-		<Balls {balls} paints={list.paints} {width} {height} at={{ x: centre, y: floor }} {scale} />
+		<Balls {balls} {tubes} paints={list.paints} {width} {height} at={{ x: centre, y: floor }} {scale} />
 	</div>
+	<p
+		class="says"
+		class:sr-only={!pointed}
+		aria-live="polite"
+		style:left="{Math.min(width - 230, Math.max(8, (pointed?.x ?? 0) + 14))}px"
+		style:top="{Math.max(4, (pointed?.y ?? 0) - 34)}px"
+	>
+		{pointed && say ? say(pointed.about) : ''}
+	</p>
 </div>
 
 <style>
+	.picture-frame {
+		overflow: hidden;
+	}
 	.turns {
 		cursor: grab;
 		touch-action: pan-y;
+		outline-offset: -4px;
+	}
+	.says {
+		position: absolute;
+		max-width: 222px;
+		padding: 3px 8px;
+		font-size: 13px;
+		line-height: 17px;
+		color: var(--paper);
+		background: var(--ink);
+		pointer-events: none;
 	}
 	.dim {
 		font: 400 12.6px var(--font-mono);

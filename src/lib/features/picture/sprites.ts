@@ -1,8 +1,17 @@
+import { OUTLINE, type Outline } from '../../core/scene/outlines.ts';
 import { shade } from '../../core/scene/shade.ts';
 import type { Finish } from '../../core/materials/material.ts';
 
 /** A ball drawn once, at one size, to be stamped many times. Sizes are whole device pixels. */
 export type Sprite = ImageBitmap;
+
+/** What a stamp shows. */
+export interface Stamp {
+	readonly hex: string;
+	readonly finish: Finish;
+	/** Undefined for a ball. */
+	readonly outline?: Outline | undefined;
+}
 
 /** A hair round every ball, so that none melts into a light ground or a dark one. */
 const RIM = 'rgb(128 134 146 / 0.3)';
@@ -13,18 +22,18 @@ const sprites = new Map<string, Sprite>();
  * The stamp of a ball in a colour and finish: drawn at the very size it is stamped in, so that stamping is a copy.
  * @param radius device pixels, above 0
  */
-export function sprite(hex: string, finish: Finish, radius: number): Sprite {
+export function sprite(stamp: Stamp, radius: number): Sprite {
 	const r = Math.max(1, Math.round(radius * 2) / 2);
-	const key = `${hex}/${finish}/${r}`;
+	const key = `${stamp.hex}/${stamp.finish}/${stamp.outline ?? ''}/${r}`;
 	const had = sprites.get(key);
 	if (had) return had;
 	if (sprites.size >= MOST) sprites.clear();
-	const made = paint(hex, finish, r);
+	const made = paint(stamp, r);
 	sprites.set(key, made);
 	return made;
 }
 
-function paint(hex: string, finish: Finish, r: number): Sprite {
+function paint({ hex, finish, outline }: Stamp, r: number): Sprite {
 	const size = Math.ceil(2 * r) + 2;
 	const canvas = new OffscreenCanvas(size, size);
 	const context = canvas.getContext('2d')!;
@@ -34,7 +43,8 @@ function paint(hex: string, finish: Finish, r: number): Sprite {
 	for (const stop of shade(hex, finish)) light.addColorStop(stop.at, stop.hex);
 	context.globalAlpha = finish === 'see-through' ? 0.86 : 1;
 	context.beginPath();
-	context.arc(c, c, r, 0, 2 * Math.PI);
+	if (outline) trace(context, outline, c, r);
+	else context.arc(c, c, r, 0, 2 * Math.PI);
 	context.fillStyle = light;
 	context.fill();
 	context.globalAlpha = 1;
@@ -42,4 +52,16 @@ function paint(hex: string, finish: Finish, r: number): Sprite {
 	context.stroke();
 	// A bitmap is stamped as it is; a canvas would be looked at for changes at every stamp.
 	return canvas.transferToImageBitmap();
+}
+
+function trace(context: OffscreenCanvasRenderingContext2D, outline: Outline, c: number, r: number) {
+	const x = (v: number) => c + v * r;
+	const y = (v: number) => c - v * r;
+	OUTLINE[outline].forEach((stroke, i) => {
+		const [a, b, p, q, s, t] = stroke;
+		if (p !== undefined) context.bezierCurveTo(x(a), y(b), x(p), y(q!), x(s!), y(t!));
+		else if (i === 0) context.moveTo(x(a), y(b));
+		else context.lineTo(x(a), y(b));
+	});
+	context.closePath();
 }

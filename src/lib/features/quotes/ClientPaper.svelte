@@ -10,8 +10,10 @@
 	interface Props {
 		/** Frozen when sent: nothing here is looked up or worked out again. */
 		frozen: FrozenQuote;
+		/** Where photos lie for whoever reads it. */
+		photos: string;
 	}
-	let { frozen }: Props = $props();
+	let { frozen, photos }: Props = $props();
 	const HEIGHT = 300;
 	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...frozen.lines.map((l) => l.picture?.height ?? 0)));
 	const taxWords = $derived(
@@ -23,6 +25,12 @@
 	<div class="pictures" aria-label="What it looks like">
 		{#each frozen.lines as line, index (index)}
 			<figure>
+				{#if line.photo}<img
+						src="{photos}/{line.photo}"
+						alt="{line.name}, as it was built before"
+						class="photo"
+						style:max-height="{HEIGHT}px"
+					/>{/if}
 				<MiniPicture list={line.picture} {scale} height={HEIGHT} />
 				<figcaption>
 					<b>{line.quantity > 1 ? `${line.quantity} × ` : ''}{line.name}</b><br /><span
@@ -83,6 +91,10 @@
 </article>
 
 <style>
+	.photo {
+		max-width: 100%;
+		margin-bottom: 8px;
+	}
 	.paper {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) 320px;

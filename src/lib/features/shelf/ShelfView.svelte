@@ -10,6 +10,7 @@
 		readonly keptNumber: number;
 		readonly ahead: boolean;
 		readonly picture: { readonly src: string; readonly height: number; readonly width: number } | null;
+		readonly cover: string | null;
 		readonly cost: Amount;
 		readonly price: Money | undefined;
 		readonly margin: number | undefined;
@@ -26,6 +27,7 @@
 	/** One scale for all of them: they stand on one floor. */
 	/** A wide piece takes the room of two or three: all stand at one scale. */
 	const columnsOf = (item: Item): string | undefined => {
+		if (item.cover) return undefined;
 		const wide = Math.ceil(((item.picture?.width ?? 0) * scale) / 200);
 		return wide > 1 ? `span ${Math.min(wide, 2)}` : undefined;
 	};
@@ -36,7 +38,12 @@
 	{#each items as item (item.id)}
 		<li style:grid-column={columnsOf(item)}>
 			<a href="/bench/{item.id}" class="picture" aria-label="Open {item.name}"
-				>{#if item.picture}<img
+				>{#if item.cover}<img
+						class="cover"
+						src="/photo/{item.cover}"
+						alt=""
+						loading="lazy"
+					/>{:else if item.picture}<img
 						src={item.picture.src}
 						alt=""
 						width={Math.ceil(item.picture.width * scale)}
@@ -88,6 +95,13 @@
 		max-width: 100%;
 		object-fit: contain;
 		object-position: bottom;
+	}
+	.picture .cover {
+		width: calc(100% - 14px);
+		height: 250px;
+		margin-bottom: 4px;
+		object-fit: cover;
+		object-position: center;
 	}
 	.tape {
 		max-width: 206px;

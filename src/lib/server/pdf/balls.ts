@@ -1,6 +1,8 @@
 import type PDFDocument from 'pdfkit';
 import type { DrawList } from '../../core/scene/draw-list.ts';
-import { uprightsOf } from '../../core/scene/svg.ts';
+import { OUTLINE, type Outline } from '../../core/scene/outlines.ts';
+import { inOrder } from '../../core/scene/svg.ts';
+import { TUBE_HEX } from '../../core/scene/tubes.ts';
 import { shade, type Stop } from '../../core/scene/shade.ts';
 
 /** The parts of pdfkit that its types leave out: raw objects, for one form a colour stamped many times. */
@@ -17,34 +19,58 @@ const rgb = (hex: string): number[] =>
 const K = 0.5523;
 const CIRCLE = `1 0 m 1 ${K} ${K} 1 0 1 c -${K} 1 -1 ${K} -1 0 c -1 -${K} -${K} -1 0 -1 c ${K} -1 1 -${K} 1 0 c h`;
 
+/** An outline as PDF path operators, closed. */
+const outlinePath = (outline: Outline): string => {
+	const operators = OUTLINE[outline].map((stroke, i) => {
+		const points = stroke.map((v) => Math.round(v * 1000) / 1000).join(' ');
+		return `${points} ${i === 0 ? 'm' : stroke.length === 2 ? 'l' : 'c'}`;
+	});
+	return `${operators.join(' ')} h`;
+};
+
+/** Narrower along a lean: turned there, scaled, turned back. */
+function narrow(flat: number, lean: number): string {
+	const [c, s] = [Math.cos(lean), Math.sin(lean)];
+	const m = [flat * c * c + s * s, (flat - 1) * c * s, (flat - 1) * c * s, flat * s * s + c * c];
+	return ` ${m.map((v) => Math.round(v * 10_000) / 10_000).join(' ')} 0 0 cm`;
+}
+
 /** Stamps shaded balls: every paint is one form of radius 1, placed and scaled for each ball. */
 export class BallPainter {
 	readonly #forms = new Map<string, { name: string; form: unknown }>();
 	constructor(private readonly doc: InstanceType<typeof PDFDocument>) {}
 
-	/** @param at floor under the axis, in points from the top left @param scale points a millimetre */
+	/**
+	 * Tubes end where the piece does: a pole is cut, or goes into the topmost balloon.
+	 * @param at floor under the axis, in points from the top left @param scale points a millimetre
+	 */
 	draw(list: DrawList, at: { x: number; y: number }, scale: number) {
 		const { doc } = this;
 		const raw = doc as unknown as Raw;
-		for (const { x, from, height } of uprightsOf(list)) {
-			const top = Math.min(from + height, list.height) * scale;
-			doc.rect(at.x + x * scale - 1.2, at.y - top, 2.4, top - from * scale).fill('#5C6573');
-		}
-		const names = list.paints.map((p) => this.#form(shade(p.hex, p.finish)));
 		const round = (v: number) => Math.round(v * 100) / 100;
-		for (const disc of list.discs) {
-			const { name, form } = names[disc.paint]!;
+		for (const thing of inOrder(list, list.height)) {
+			if ('tube' in thing) {
+				const { x1, y1, x2, y2, width } = thing.tube;
+				doc
+					.moveTo(at.x + x1 * scale, at.y - y1 * scale)
+					.lineTo(at.x + x2 * scale, at.y - y2 * scale)
+					.lineWidth(Math.max(0.4, width * scale))
+					.stroke(TUBE_HEX);
+				continue;
+			}
+			const { x, y, r, paint, outline, flat = 1, lean = 0 } = thing.disc;
+			const { hex, finish } = list.paints[paint]!;
+			const { name, form } = this.#form(shade(hex, finish), outline);
 			raw.page.xobjects[name] = form;
-			const r = round(disc.r * scale);
+			const s = round(r * scale);
 			// pdfkit's pages have y downwards; the form is turned over so that its light stays above.
-			raw.addContent(
-				`q ${r} 0 0 ${-r} ${round(at.x + disc.x * scale)} ${round(at.y - disc.y * scale)} cm /${name} Do Q`
-			);
+			const place = `${s} 0 0 ${-s} ${round(at.x + x * scale)} ${round(at.y - y * scale)} cm`;
+			raw.addContent(`q ${place}${flat < 1 ? narrow(flat, lean) : ''} /${name} Do Q`);
 		}
 	}
 
-	#form(stops: readonly Stop[]) {
-		const key = JSON.stringify(stops);
+	#form(stops: readonly Stop[], outline?: Outline) {
+		const key = `${outline ?? ''}${JSON.stringify(stops)}`;
 		const had = this.#forms.get(key);
 		if (had) return had;
 		const raw = this.doc as unknown as Raw;
@@ -75,7 +101,7 @@ export class BallPainter {
 			BBox: [-1, -1, 1, 1],
 			Resources: { Shading: { S: shading } }
 		});
-		form.end(Buffer.from(`${CIRCLE} W n /S sh`));
+		form.end(Buffer.from(`${outline ? outlinePath(outline) : CIRCLE} W n /S sh`));
 		const made = { name: `Ball${this.#forms.size}`, form };
 		this.#forms.set(key, made);
 		return made;

@@ -1,5 +1,6 @@
-import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, test } from 'vitest';
+import { readPdf } from '../../../../tests/kit/read-pdf.ts';
 import { design as keyed, studio } from '../../../../tests/kit/studio.ts';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { freeze } from '../../core/quote/freeze.ts';
@@ -35,23 +36,11 @@ function frozen(change: Partial<FrozenQuote> = {}): FrozenQuote {
 }
 const words = { eventDay: 'Saturday, June 12, 2027', validDay: 'Tue, May 18, 2027' };
 
-async function read(pdf: Buffer) {
-	const document = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 })
-		.promise;
-	const pages = await Promise.all(
-		Array.from({ length: document.numPages }, (_, i) => document.getPage(i + 1))
-	);
-	const texts = await Promise.all(pages.map((p) => p.getTextContent()));
-	const lists = await Promise.all(pages.map((p) => p.getOperatorList()));
-	const text = texts.flatMap((t) => t.items.map((i) => ('str' in i ? i.str : ''))).join(' ');
-	return { text: text.replace(/\s+/g, ' '), ops: lists.flatMap((l) => l.fnArray), pages: document.numPages };
-}
-
 describe('the quote as a PDF', () => {
 	test('says what the frozen quote says, in bundled faces that have the signs', async () => {
 		const paper = frozen();
 		const pdf = await quotePdf(paper, words);
-		const { text, pages } = await read(pdf);
+		const { text, pages } = await readPdf(pdf);
 		const total = (paper.total.minor / 100).toFixed(2);
 		for (const part of [
 			'Deep-sea reading day',
@@ -71,7 +60,7 @@ describe('the quote as a PDF', () => {
 	});
 	test('the picture is vectors: a form for each ball, no image', async () => {
 		const paper = frozen();
-		const { ops } = await read(await quotePdf(paper, words));
+		const { ops } = await readPdf(await quotePdf(paper, words));
 		const forms = ops.filter((op) => op === OPS.paintFormXObjectBegin).length;
 		expect(forms).toBe(paper.lines[0]!.picture!.discs.length);
 		expect(ops).not.toContain(OPS.paintImageXObject);
@@ -85,7 +74,7 @@ describe('the quote as a PDF', () => {
 			})),
 			note: 'A long word to the client. '.repeat(60)
 		});
-		const { text, pages } = await read(await quotePdf(long, words));
+		const { text, pages } = await readPdf(await quotePdf(long, words));
 		expect(pages).toBeGreaterThan(1);
 		expect(text).toContain('Piece 39');
 		expect(text).not.toMatch(/margin|markup|profit|labour/i);

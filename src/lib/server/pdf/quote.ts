@@ -1,35 +1,18 @@
-import PDFDocument from 'pdfkit';
 import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { rational } from '../../core/units/rational.ts';
 import { BallPainter } from './balls.ts';
-import { fonts } from './fonts.ts';
-
-const INK = '#1B2333';
-const MUTED = '#5C6573';
-const MARGIN = 54;
-const WIDTH = 612 - 2 * MARGIN;
+import { BOTTOM, INK, MARGIN, MUTED, openPaper, say, WIDTH, type Doc } from './paper.ts';
 
 /** The frozen quote as a PDF on Letter paper: pictures as vectors, bundled fonts, nothing looked up. */
 export async function quotePdf(
 	frozen: FrozenQuote,
 	words: { eventDay: string; validDay: string }
 ): Promise<Buffer> {
-	const doc = new PDFDocument({
-		size: 'LETTER',
-		margin: MARGIN,
-		info: {
-			Title: `Quote ${frozen.number}, ${frozen.business.name}`,
-			Author: frozen.business.name,
-			CreationDate: new Date(frozen.sentAt)
-		}
-	});
-	for (const [name, data] of Object.entries(fonts())) doc.registerFont(name, data);
-	const chunks: Buffer[] = [];
-	const done = new Promise<Buffer>((resolve, reject) => {
-		doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-		doc.on('end', () => resolve(Buffer.concat(chunks)));
-		doc.on('error', reject);
+	const { doc, done } = openPaper({
+		title: `Quote ${frozen.number}, ${frozen.business.name}`,
+		author: frozen.business.name,
+		made: new Date(frozen.sentAt)
 	});
 	heading(doc, frozen, words);
 	pictures(doc, frozen);
@@ -38,8 +21,6 @@ export async function quotePdf(
 	doc.end();
 	return done;
 }
-
-type Doc = InstanceType<typeof PDFDocument>;
 
 function heading(
 	doc: Doc,
@@ -61,56 +42,6 @@ function heading(
 	if (frozen.note) say(doc, frozen.note, { size: 10.5, gap: 6 });
 }
 
-/** Signs the plain face lacks. */
-const SIGNS = /([′″½¼¾⅛⅜⅝⅞])/u;
-const SIGN = /^[′″½¼¾⅛⅜⅝⅞]$/u;
-
-/** Text in the plain face; the signs it lacks are set in the face that has them. */
-function say(
-	doc: Doc,
-	text: string,
-	{
-		size,
-		colour = INK,
-		gap = 0,
-		font = 'text',
-		at
-	}: {
-		size: number;
-		colour?: string;
-		gap?: number;
-		font?: string;
-		/** A column to centre it in; the whole width without one. */
-		at?: { x: number; width: number };
-	}
-) {
-	if (gap) doc.moveDown(gap / size);
-	let x = MARGIN;
-	if (at) {
-		const width = text.split(SIGNS).reduce(
-			(a, part) =>
-				a +
-				doc
-					.font(SIGN.test(part) ? 'signs' : font)
-					.fontSize(size)
-					.widthOfString(part),
-			0
-		);
-		x = at.x + (at.width - width) / 2;
-	}
-	const parts = text.split(SIGNS).filter((part) => part !== '');
-	parts.forEach((part, i) => {
-		const sign = SIGN.test(part);
-		const options = { width: WIDTH, continued: i < parts.length - 1 };
-		doc
-			.font(sign ? 'signs' : font)
-			.fontSize(size)
-			.fillColor(colour);
-		if (i === 0) doc.text(part, x, doc.y, options);
-		else doc.text(part, options);
-	});
-}
-
 function pictures(doc: Doc, frozen: FrozenQuote) {
 	const drawn = frozen.lines.filter((l) => l.picture && l.picture.discs.length > 0);
 	if (drawn.length === 0) return;
@@ -122,7 +53,7 @@ function pictures(doc: Doc, frozen: FrozenQuote) {
 	const widest = Math.max(...drawn.map((l) => l.picture!.halfWidth * 2));
 	const scale = Math.min(HEIGHT / tallest, (column - 16) / widest);
 	for (let from = 0; from < drawn.length; from += perRow) {
-		if (doc.y + HEIGHT + 60 > 792 - MARGIN) doc.addPage();
+		if (doc.y + HEIGHT + 60 > BOTTOM) doc.addPage();
 		const floor = doc.y + 14 + tallest * scale;
 		drawn.slice(from, from + perRow).forEach((line, i) => {
 			const centre = MARGIN + column * (i + 0.5);
@@ -154,7 +85,7 @@ function pictures(doc: Doc, frozen: FrozenQuote) {
 
 function table(doc: Doc, frozen: FrozenQuote) {
 	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) => {
-		if (doc.y + 18 > 792 - MARGIN) doc.addPage();
+		if (doc.y + 18 > BOTTOM) doc.addPage();
 		if (options.rule) doc.y += 3 + 2.2 * options.rule;
 		const y = doc.y;
 		if (options.rule)

@@ -3,6 +3,7 @@ import type { Database } from '../db/client.ts';
 import { clients } from './clients.ts';
 import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
+import { photos } from './photos.ts';
 import { quotes, sentQuotes } from './quotes.ts';
 import { stock } from './stock.ts';
 import { workspaces } from './workspaces.ts';
@@ -13,6 +14,7 @@ export function createRepos(db: Database, actor: Actor) {
 		workspaces: workspaces(db, actor),
 		stock: stock(db, actor),
 		designs: designs(db, actor),
+		photos: photos(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
 		sentQuotes: sentQuotes(db, actor),

@@ -52,7 +52,9 @@ export async function sendQuote(
 	const priced = await workOutQuote(repos, quote, studio);
 	if (priced.cost.unknown.length > 0 && !options.evenUnknown) return 'unknown cost';
 	const { price } = priced;
+	const covers = await coversOf(repos, quote.lines);
 	const frozen = freeze({
+		covers,
 		number: quote.number,
 		clientName: quote.clientName,
 		eventDate: quote.eventDate,
@@ -76,6 +78,22 @@ export async function sendQuote(
 		id,
 		{ frozen, owner, token: options.token, revision: quote.revision },
 		options.now
+	);
+}
+
+/** The photo that stands for the design of each line, by the line's id. */
+async function coversOf(repos: Repos, lines: readonly QuoteLine[]): Promise<ReadonlyMap<string, string>> {
+	const designs = new Map<string, string>();
+	for (const { id, versionId } of lines) {
+		const version = await repos.designs.version(versionId);
+		if (version) designs.set(id, version.design);
+	}
+	const covers = await repos.photos.covers([...new Set(designs.values())]);
+	return new Map(
+		[...designs].flatMap(([line, design]) => {
+			const cover = covers.get(design);
+			return cover ? [[line, cover.id] as const] : [];
+		})
 	);
 }
 

@@ -15,6 +15,8 @@ export interface ShelfItem {
 	readonly ahead: boolean;
 	/** Where its picture is: an address that changes with what it shows. */
 	readonly picture: Picture | null;
+	/** Photo that stands for it. */
+	readonly cover: string | null;
 	readonly cost: Amount;
 	/** Undefined where no price can be worked out. */
 	readonly price: Money | undefined;
@@ -54,13 +56,18 @@ export async function shelf(
 	const pages = Math.max(1, Math.ceil(sorted.length / SHELF_PAGE));
 	const page = Math.min(pages, Math.max(1, query.page));
 	return {
-		items: sorted.slice((page - 1) * SHELF_PAGE, page * SHELF_PAGE),
+		items: await withCovers(repos, sorted.slice((page - 1) * SHELF_PAGE, page * SHELF_PAGE)),
 		found: sorted.length,
 		all: items.length,
 		page,
 		pages,
 		tags
 	};
+}
+
+async function withCovers(repos: Repos, items: readonly ShelfItem[]): Promise<ShelfItem[]> {
+	const covers = await repos.photos.covers(items.map((i) => i.id));
+	return items.map((item) => ({ ...item, cover: covers.get(item.id)?.id ?? null }));
 }
 
 const matches = (item: ShelfItem, search: string): boolean => {
@@ -133,6 +140,7 @@ function worked(repos: Repos, studio: Studio, { row, stamp }: { row: Row; stamp:
 			keptNumber: row.keptNumber,
 			ahead: row.ahead,
 			picture: list && { src, height: boxHeight(list), width: list.halfWidth * 2 },
+			cover: null,
 			cost: counted.cost.total,
 			price: priced?.net,
 			margin: priced?.margin,

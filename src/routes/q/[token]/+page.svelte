@@ -16,5 +16,5 @@
 		{#if ANSWER[data.state]}<p class="text-muted">{ANSWER[data.state]}</p>{/if}
 		<p class="no-print ml-auto"><a class="quiet-link" href="/q/{data.token}/quote.pdf">as a PDF</a></p>
 	</header>
-	<ClientPaper frozen={data.frozen} />
+	<ClientPaper frozen={data.frozen} photos="/q/{data.token}/photo" />
 </main>

@@ -64,6 +64,6 @@
 				<Button kind="word" href="{data.link}/quote.pdf">PDF</Button>
 			</form>
 		</section>
-		<ClientPaper frozen={quote.frozen} />
+		<ClientPaper frozen={quote.frozen} photos="/photo" />
 	{/if}
 </main>

@@ -21,6 +21,7 @@ import type {
 	SizeOption,
 	Slot,
 	Stand,
+	StepPlace,
 	Upright
 } from '../recipe.ts';
 
@@ -93,7 +94,8 @@ export type Entry =
 	| { readonly kind: 'leave'; readonly slot: Id; readonly out: boolean }
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
-	| { readonly kind: 'rule'; readonly rule: FollowOnRule };
+	| { readonly kind: 'rule'; readonly rule: FollowOnRule }
+	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace };
 
 export interface SaidPiece {
 	readonly name: string;
@@ -133,6 +135,6 @@ export interface EntryContext {
 export const KEYWORDS: ReadonlySet<string> = new Set([
 	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
 	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall', 'with', 'put', 'as', 'on',
-	'row', 'or', 'by', 'swap', 'size', 'each', 'takes',
+	'row', 'or', 'by', 'swap', 'size', 'each', 'takes', 'step',
 	'swappable'
 ]); // prettier-ignore

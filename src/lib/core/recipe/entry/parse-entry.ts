@@ -32,6 +32,8 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	if (text.trim() === '') return refuse('missing', START);
 	if (text.length > 300)
 		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
+	const step = stepOf(text);
+	if (step) return step;
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
@@ -52,6 +54,20 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 			`I read all but “${shorten(reader.rest())}”. Take it out, or see the shorthand page.`
 		);
 	return entry;
+}
+
+/** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */
+function stepOf(text: string): Parsed<Entry> | undefined {
+	const said = /^\s*step\b\s*(at (?:the )?(?:site|bench)|on site|after hanging)?\s*[:,]?\s*(.*)$/iu.exec(
+		text
+	);
+	if (!said) return undefined;
+	const words = said[2]!.trim();
+	if (words === '')
+		return refuse('missing', 'Say what is done, like “step at site fill the base with water”.');
+	const where = said[1]?.toLowerCase() ?? '';
+	const place = where.endsWith('site') ? 'site' : where.endsWith('hanging') ? 'after hanging' : 'bench';
+	return got({ kind: 'step', text: words, place });
 }
 
 function upright(r: Reader): Parsed<Entry> | undefined {

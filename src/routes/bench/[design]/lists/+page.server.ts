@@ -1,24 +1,16 @@
-import { error } from '@sveltejs/kit';
 import { tally } from '$lib/core/tally/tally.ts';
-import { parseCount } from '$lib/core/units/number.ts';
 import { printSize } from '$lib/core/sizing/size.ts';
 import { formatInches } from '$lib/core/units/length.ts';
-import { contextOf, loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
+import { asked } from '$lib/server/services/asked.ts';
 import type { PageServerLoad } from './$types';
 
 /** To buy and to inflate: two lists from one bill. */
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-	const design = await locals.repos.designs.find(params.design);
-	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
-	const typed = url.searchParams.get('quantity') ?? '1';
-	const parsed = parseCount(typed, { what: 'How many', min: 1, max: 999 });
-	const quantity = parsed.ok ? parsed.value : 1;
-	const studio = await loadStudio(locals.repos);
-	const context = contextOf(studio, await loadLibrary(locals.repos, design.recipe));
-	const colourway =
-		design.recipe.colourways.find((c) => c.id === url.searchParams.get('colourway')) ??
-		design.recipe.colourways[0]!;
-	const size = design.recipe.sizes.find((s) => s.id === url.searchParams.get('size'));
+	const { design, context, colourway, size, quantity, typed, trouble } = await asked(
+		locals.repos,
+		params.design,
+		url
+	);
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	return {
 		id: design.id,
@@ -28,7 +20,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		size: size?.name ?? null,
 		sizeId: size?.id ?? '',
 		typed,
-		trouble: parsed.ok ? '' : parsed.say,
+		trouble,
 		quantity,
 		balloons: bill.balloons,
 		spares: bill.spares,

@@ -1,0 +1,171 @@
+import type { Id, Recipe, Step, StepPlace, StepWords } from '../recipe/recipe.ts';
+import type { RecipeDraft } from '../recipe/edit.ts';
+import { aboutOf, idsIn, type MadeStep, type StepLine } from './made-step.ts';
+
+/** A step as the plan shows it: what is made, with what the owner said over it. */
+export interface PlanStep {
+	readonly id: string;
+	readonly own: boolean;
+	readonly text: string;
+	readonly lines: readonly StepLine[];
+	readonly place: StepPlace;
+	readonly tool: string;
+	readonly method: string;
+	readonly wait: number;
+	readonly check: string;
+	readonly photo: Id | null;
+	readonly work: MadeStep['work'];
+	/** What the owner said of it. */
+	readonly says: StepWords;
+	/** Left out of the plan by the owner. */
+	readonly out: boolean;
+	/** What it is about is not in the recipe any more. */
+	readonly lost: boolean;
+	/** Rows, pieces, lines and sections it is about that are there. */
+	readonly uses: readonly Id[];
+}
+
+interface Slot {
+	readonly id: string;
+	readonly made?: MadeStep | undefined;
+	readonly stored?: Step | undefined;
+}
+
+/**
+ * The plan: stored steps in their order, and each made step that is not among them after the one it is made after.
+ * A stored step whose subject is gone is dropped where nothing was said of it, and else stays and says that it is lost.
+ */
+export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
+	const ids = idsIn(recipe);
+	return slots(made, recipe, ids).flatMap(({ id, made: own, stored }): PlanStep[] => {
+		const says = stored?.says ?? {};
+		const about = aboutOf(id);
+		const known = stored?.own
+			? stored.uses.filter((u) => ids.has(u))
+			: about && ids.has(about)
+				? [about]
+				: [];
+		const lost = stored?.own ? stored.uses.length > 0 && known.length === 0 : !own && isLost(id, ids);
+		// Of another colourway or size: its row is there, only not in this one.
+		if (!own && !stored?.own && !lost) return [];
+		return [
+			{
+				id,
+				own: stored?.own ?? false,
+				text: says.text ?? own?.text ?? 'A step with nothing said.',
+				lines: own?.lines ?? [],
+				place: says.place ?? own?.place ?? 'bench',
+				tool: says.tool ?? own?.tool ?? '',
+				method: says.method ?? own?.method ?? '',
+				wait: says.wait ?? own?.wait ?? 0,
+				check: says.check ?? own?.check ?? '',
+				photo: says.photo ?? null,
+				work: own?.work ?? [],
+				says,
+				out: stored?.out ?? false,
+				lost,
+				uses: known
+			}
+		];
+	});
+}
+
+const isLost = (id: string, ids: ReadonlySet<Id>): boolean => {
+	const about = aboutOf(id);
+	return about !== undefined && about !== '' && !ids.has(about);
+};
+const isLast = ({ key }: MadeStep) => key.startsWith('look over') || key.startsWith('strike');
+const isSaid = ({ says }: Step): boolean => Object.values(says).some((v) => v !== undefined);
+
+function slots(made: readonly MadeStep[], recipe: Recipe, ids: ReadonlySet<Id>): Slot[] {
+	const byKey = new Map(made.map((m) => [m.key, m]));
+	const kept = recipe.steps.filter((s) => s.own || byKey.has(s.id) || isSaid(s) || !isLost(s.id, ids));
+	// Nothing was arranged yet: each of her own stands at the end of its place.
+	if (!kept.some((s) => byKey.has(s.id))) {
+		const place = (step: Step) => step.says.place ?? 'bench';
+		const now: Slot[] = made.map((own) => ({ id: own.key, made: own }));
+		for (const stored of kept) {
+			const first = now.findIndex(({ made: own }) =>
+				place(stored) === 'bench' ? own && own.place !== 'bench' : own && isLast(own)
+			);
+			now.splice(first < 0 ? now.length : first, 0, { id: stored.id, stored });
+		}
+		return now;
+	}
+	const result: Slot[] = kept.map((stored) => ({ id: stored.id, stored, made: byKey.get(stored.id) }));
+	const at = (id: string) => result.findIndex((s) => s.id === id);
+	made.forEach((own, i) => {
+		if (at(own.key) >= 0) return;
+		const before = made.slice(0, i).findLast((m) => at(m.key) >= 0);
+		const after = made.slice(i + 1).find((m) => at(m.key) >= 0);
+		const place = before ? at(before.key) + 1 : after ? at(after.key) : 0;
+		result.splice(place, 0, { id: own.key, made: own });
+	});
+	return result;
+}
+
+/** What can be done to a plan. */
+export type PlanEdit =
+	| { readonly kind: 'say'; readonly id: string; readonly says: StepWords; readonly uses?: readonly Id[] }
+	/** To the place of another step, which makes room on the side it comes from. */
+	| { readonly kind: 'move'; readonly id: string; readonly to: string }
+	| {
+			readonly kind: 'add';
+			readonly id: Id;
+			readonly after: string | null;
+			readonly says: StepWords;
+			readonly uses?: readonly Id[];
+	  }
+	/** An own or a lost step goes; a made one is left out. */
+	| { readonly kind: 'remove'; readonly id: string }
+	/** As it is made again, and back in the plan. */
+	| { readonly kind: 'as made'; readonly id: string };
+
+/**
+ * Does one edit to the plan of a recipe. The whole order is written down with it, so that it holds.
+ * @param made the steps made from the recipe as it stands
+ * @returns false where there is no such step
+ */
+export function editPlan(draft: RecipeDraft, made: readonly MadeStep[], edit: PlanEdit): boolean {
+	const recipe = draft as Recipe;
+	const all = slots(made, recipe, idsIn(recipe));
+	const steps: Step[] = all.map(({ id, stored }) =>
+		stored ? { ...stored } : { id, own: false, says: {}, uses: [], out: false }
+	);
+	const at = steps.findIndex((s) => s.id === edit.id);
+	if (edit.kind === 'add') {
+		if (at >= 0) return true; // The same button twice.
+		const after = steps.findIndex((s) => s.id === edit.after);
+		const own = { id: edit.id, own: true, says: clean(edit.says), uses: [...(edit.uses ?? [])], out: false };
+		steps.splice(edit.after === null || after < 0 ? steps.length : after + 1, 0, own);
+	} else if (at < 0) return false;
+	else if (edit.kind === 'say') {
+		const step = steps[at]!;
+		const fresh = all[at]!.made;
+		// What is said as it is made follows what is made.
+		const says = step.own ? edit.says : unlike(edit.says, fresh);
+		steps[at] = { ...step, says: clean(says), uses: edit.uses ? [...edit.uses] : step.uses };
+	} else if (edit.kind === 'as made') steps[at] = { ...steps[at]!, says: {}, out: false };
+	else if (edit.kind === 'remove') {
+		const step = steps[at]!;
+		if (step.own || !all[at]!.made) steps.splice(at, 1);
+		else steps[at] = { ...step, out: true };
+	} else {
+		const to = steps.findIndex((s) => s.id === edit.to);
+		if (to < 0) return false;
+		const [step] = steps.splice(at, 1);
+		steps.splice(to, 0, step!);
+	}
+	draft.steps = steps as RecipeDraft['steps'];
+	return true;
+}
+
+const clean = (says: StepWords): StepWords =>
+	Object.fromEntries(Object.entries(says).filter(([, value]) => value !== undefined)) as StepWords;
+
+/** What differs from how the step is made. */
+function unlike(says: StepWords, made: MadeStep | undefined): StepWords {
+	if (!made) return says;
+	const plain: Record<string, unknown> = { ...made, photo: undefined };
+	return Object.fromEntries(Object.entries(says).filter(([key, value]) => value !== plain[key])) as StepWords;
+}

@@ -1,0 +1,54 @@
+import type { TaskCount } from '../labour/task.ts';
+import type { Id, Recipe, StepPlace } from '../recipe/recipe.ts';
+
+/** Kinds of steps made from the structures. */
+export const STEP_KINDS = [
+	'inflate', 'foils', 'clusters', 'upright', 'row', 'piece', 'design', 'join', 'line', 'patches', 'set up', 'look over',
+	'strike'
+] as const; // prettier-ignore
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What a step takes: a count of something, with the colours that show it. */
+export interface StepLine {
+	readonly count: number;
+	readonly text: string;
+	/** Colours of the Stockroom, where it has any. */
+	readonly colours: readonly string[];
+}
+
+/** A step as the structures make it. */
+export interface MadeStep {
+	readonly key: string;
+	/** The section, row, piece or line it is about; null is the whole design. */
+	readonly about: Id | null;
+	readonly text: string;
+	readonly lines: readonly StepLine[];
+	readonly place: StepPlace;
+	readonly tool: string;
+	readonly method: string;
+	/** Seconds to wait before the next step. */
+	readonly wait: number;
+	readonly check: string;
+	/** The work of it, for all there are to build. */
+	readonly work: readonly { readonly task: TaskCount; readonly difficulty: string }[];
+}
+
+export const stepKey = (kind: StepKind, about: Id | null): string => `${kind}:${about ?? ''}`;
+
+/** What a key is about; undefined for what is no key. */
+export function aboutOf(key: string): Id | undefined {
+	const at = key.indexOf(':');
+	return at < 0 ? undefined : key.slice(at + 1);
+}
+
+/** Everything of a recipe that a step can be about. */
+export function idsIn(recipe: Recipe): ReadonlySet<Id> {
+	const ids = new Set<Id>();
+	for (const { id, structure } of recipe.sections) {
+		ids.add(id);
+		if (structure.kind === 'stack') for (const layer of structure.layers) ids.add(layer.id);
+		if (structure.kind === 'applied') for (const piece of structure.pieces) ids.add(piece.id);
+		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
+	}
+	return ids;
+}

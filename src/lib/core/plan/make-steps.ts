@@ -1,0 +1,385 @@
+import type { DesignCount, Library } from '../bom/explode.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { TaskCount } from '../labour/task.ts';
+import { copiesOf } from '../recipe/copies.ts';
+import { printLayer } from '../recipe/entry/print-entry.ts';
+import {
+	standsOnFloor,
+	type AppliedPiece,
+	type Colourway,
+	type ExtraLine,
+	type Id,
+	type Joining,
+	type Layer,
+	type Recipe,
+	type Section,
+	type Slot,
+	type Stack,
+	type StepPlace
+} from '../recipe/recipe.ts';
+import { printSize } from '../sizing/size.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
+import { countOfPiece } from '../structures/applied.ts';
+import { countedLines } from '../structures/extras.ts';
+import { isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
+import { placeStack } from '../structures/stack.ts';
+import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
+import {
+	coloursOf,
+	FIXING_TOOL,
+	FIXING_WAIT,
+	hostOf,
+	JOINED,
+	ON_SITE,
+	PAINT_WAIT,
+	SIZE_CHECK,
+	SIZE_TOOL
+} from './step-words.ts';
+import { stepKey, type MadeStep, type StepKind, type StepLine } from './made-step.ts';
+
+export interface StepContext {
+	readonly catalogue: Catalogue;
+	readonly library: Library;
+	readonly pumps: readonly PumpProfile[];
+}
+
+type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] };
+
+/**
+ * The ordered steps a design's structures make: each section from the floor up (inflate, tie, upright, row by row),
+ * what is put on and joined, lines, then what is done where it stands. The work of all steps is the labour of the
+ * design, no task left out and none twice.
+ *
+ * @param node the design as it is built, with how many of it there are
+ * @param root whether it is the design asked for: only that one is looked over at the end
+ */
+export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
+	const { recipe } = node;
+	const steps: MadeStep[] = [];
+	for (const section of recipe.sections) steps.push(...new SectionSteps(node, section, context).bench());
+	for (const section of recipe.sections) steps.push(...new SectionSteps(node, section, context).joining());
+	const site = recipe.sections.flatMap((s) => new SectionSteps(node, s, context).site('set up'));
+	const lines = recipe.sections.flatMap((s) => new SectionSteps(node, s, context).lines());
+	steps.push(
+		...lines.filter((s) => s.place === 'bench'),
+		...site,
+		...lines.filter((s) => s.place !== 'bench')
+	);
+	if (root && steps.length > 0)
+		steps.push(
+			made('look over', null, 'Walk round it and look from where the guests stand.', {
+				place: 'site',
+				check: 'no gap, no tail in sight, nothing holed: replace a holed one before the event'
+			})
+		);
+	return [...steps, ...recipe.sections.flatMap((s) => new SectionSteps(node, s, context).site('strike'))];
+}
+
+function made(kind: StepKind, about: Id | null, text: string, draft: Draft = {}, difficulty = '1'): MadeStep {
+	const { work = [], ...rest } = draft;
+	const plain = { lines: [], place: 'bench' as StepPlace, tool: '', method: '', wait: 0, check: '' };
+	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty }));
+	return { key: stepKey(kind, about), about, text, ...plain, ...rest, work: timed };
+}
+
+/** The steps of one section, for all its copies. */
+class SectionSteps {
+	readonly #recipe: Recipe;
+	readonly #colourway: Colourway | undefined;
+	/** Copies to build; those of them that stand by nothing; those on the floor. */
+	readonly #all: number;
+	readonly #alone: number;
+	readonly #grounded: number;
+	readonly #tasks: readonly TaskCount[];
+
+	constructor(
+		node: DesignCount,
+		private readonly section: Section,
+		private readonly context: StepContext
+	) {
+		this.#recipe = node.recipe;
+		this.#colourway = node.colourway;
+		const copies = copiesOf(node.recipe, section);
+		this.#all = node.quantity.mul(copies).valueOf();
+		this.#alone = section.stand.by === null ? node.alone.mul(copies).valueOf() : 0;
+		this.#grounded = standsOnFloor(section) ? node.grounded.mul(copies).valueOf() : 0;
+		this.#tasks = sectionTasks(section);
+	}
+
+	bench(): MadeStep[] {
+		const { structure } = this.section;
+		switch (structure.kind) {
+			case 'stack':
+				return structure.layers.length === 0
+					? this.#upright(structure, this.section.id)
+					: this.#stack(structure);
+			case 'applied':
+				return [
+					...this.#inflate(),
+					...this.#foils(structure.pieces),
+					...structure.pieces.map((p) => this.#piece(p))
+				];
+			case 'design': {
+				const name = this.context.library(structure.design)?.name ?? 'a design that is not kept';
+				const each = Number(structure.quantity) || 1;
+				return [this.#made('design', `Build ${this.#all * each} × ${name}: its own plan stands below.`)];
+			}
+			case 'extras':
+				return [];
+		}
+	}
+
+	/** What stands on another, or hangs beside it. */
+	joining(): MadeStep[] {
+		const { stand, name, structure } = this.section;
+		const host = this.#recipe.sections.find((s) => s.id === stand.by);
+		if (!host || structure.kind === 'applied' || structure.kind === 'extras') return [];
+		const how = stand.how === 'on top' ? 'on' : stand.how === 'round' ? 'evenly round' : `${stand.how} of`;
+		const row =
+			host.structure.kind === 'stack' ? host.structure.layers.findIndex((l) => l.id === stand.layer) : -1;
+		const at =
+			row >= 0
+				? ` at row ${row + 1}`
+				: stand.height
+					? ` at ${formatFeet((stand.height / 1000) as Millimetres)}`
+					: '';
+		const sides = this.section.mirror ? ', one to each side, mirrored' : '';
+		const tie = stand.tie === null ? undefined : this.context.catalogue.materials.get(stand.tie)?.name;
+		const count = this.#all === 1 ? '' : `${this.#all} × `;
+		return [
+			this.#made('join', `Set ${count}${name} ${how} ${host.name}${at}${sides}.`, {
+				method: tie === undefined ? '' : `tied with ${tie}`,
+				check: 'it does not turn or slip when it is pushed lightly',
+				// What does not stand on the floor itself is attached: the last task of its section.
+				work: standsOnFloor(this.section) ? [] : this.#share('attach', (t) => t === this.#tasks.at(-1))
+			})
+		];
+	}
+
+	/** Where it stands: patches and setting up first, taking down last. */
+	site(when: 'set up' | 'strike'): MadeStep[] {
+		const work = this.#tasks.filter((t) => isOnSite(t) && t.task === when);
+		const scaled = work.map((task) => ({ ...task, count: task.count * this.#alone }));
+		const { name } = this.section;
+		const several = this.#alone > 1 ? `${this.#alone} × ` : '';
+		if (when === 'strike')
+			return this.#alone === 0 || work.length === 0
+				? []
+				: [
+						this.#made('strike', `Take down ${several}${name}; pick up every scrap and tail.`, {
+							place: 'site',
+							check: 'the floor is bare: scraps choke small children and animals',
+							work: scaled
+						})
+					];
+		const patches = this.#tasks
+			.filter(isPatching)
+			.map((task) => ({ ...task, count: task.count * this.#grounded }))
+			.filter((t) => t.count > 0);
+		return [
+			...patches.map((task) =>
+				this.#made(
+					'patches',
+					`Put a patch under each of the ${task.count} balloons of ${name} on the floor.`,
+					{
+						place: 'site',
+						check: 'no balloon lies on the bare floor',
+						work: [task]
+					}
+				)
+			),
+			...(this.#alone === 0 || work.length === 0
+				? []
+				: [
+						this.#made('set up', `Stand ${several}${name} in its place.`, {
+							place: 'site',
+							check: 'upright from every side, base flat, ways out and signs free',
+							work: scaled
+						})
+					])
+		];
+	}
+
+	lines(): MadeStep[] {
+		const { structure } = this.section;
+		if (structure.kind !== 'extras') return [];
+		return countedLines(structure.lines).flatMap((line) => this.#line(line));
+	}
+
+	#made(kind: StepKind, text: string, draft: Draft = {}, about: Id = this.section.id): MadeStep {
+		return made(kind, about, text, draft, this.section.difficulty);
+	}
+	/** Tasks of a kind for all copies. */
+	#share(task: string, also: (t: TaskCount) => boolean = () => true): TaskCount[] {
+		return this.#tasks
+			.filter((t) => t.task.startsWith(task) && also(t))
+			.map((t) => ({ ...t, count: t.count * this.#all }));
+	}
+	/** Slots under the names of their colours, as crew read them. */
+	get #slots(): Slot[] {
+		return this.#recipe.slots.map((s) => ({
+			...s,
+			name: this.#colourName(this.#colourway?.fills[s.id]) ?? `${s.name} (open)`
+		}));
+	}
+	#colourName(id: string | null | undefined): string | undefined {
+		return id == null ? undefined : this.context.catalogue.colours.get(id)?.name;
+	}
+
+	#inflate(): MadeStep[] {
+		const { name, structure } = this.section;
+		const balloons = needsOf(structure, this.#colourway).flatMap((n) => (n.what === 'balloon' ? [n] : []));
+		if (balloons.length === 0) return [];
+		const methods = [...new Set(balloons.map((b) => b.method))];
+		const lines = balloons.map((need): StepLine => {
+			const own =
+				need.material === null ? undefined : this.context.catalogue.materials.get(need.material)?.name;
+			const slot = this.#slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
+			const size = need.size.kind === 'unknown' ? '' : ` at ${printSize(need.size)}`;
+			const heart = need.kind === 'latex-heart' ? ' hearts' : '';
+			return {
+				count: need.quantity.mul(this.#all).valueOf(),
+				text: `${own ?? `${formatInches(need.nominal)}${heart}`}${size}${own ? '' : `, ${slot}`}${need.method === 'eye' ? ', by eye' : ''}`,
+				colours: need.colour === null ? [] : [need.colour]
+			};
+		});
+		return [
+			this.#made(
+				'inflate',
+				`Inflate, size and tie the balloons ${structure.kind === 'applied' ? `that go ${name}` : `of ${name}`}.`,
+				{
+					lines,
+					tool: methods.map((m) => SIZE_TOOL[m]).join(', '),
+					check: methods.map((m) => SIZE_CHECK[m]).join('; '),
+					work: [...this.#share('inflate'), ...this.#share('tie')]
+				}
+			)
+		];
+	}
+
+	#foils(pieces: readonly AppliedPiece[]): MadeStep[] {
+		const lines = pieces.flatMap((piece): StepLine[] => {
+			const { what } = piece;
+			if (what.kind !== 'material' || what.flat === null) return [];
+			const found = what.material === null ? undefined : this.context.catalogue.materials.get(what.material);
+			const text = `${found?.name ?? `${piece.name}, not chosen yet`}, ${formatInches(what.flat)} in flat`;
+			return [{ count: countOfPiece(piece) * this.#all, text, colours: found?.colour ? [found.colour] : [] }];
+		});
+		if (lines.length === 0) return [];
+		return [
+			this.#made('foils', `Fill the foils with air.`, {
+				lines,
+				tool: 'hand pump or cool inflator: warm air melts self-sealing valves',
+				check: 'creases left at the rim, springs back',
+				work: this.#share('foil')
+			})
+		];
+	}
+
+	#stack(stack: Stack): MadeStep[] {
+		const { name, id } = this.section;
+		const slots = this.#slots;
+		const words = (layer: Layer) => printLayer({ ...layer, repeat: 1, joining: null, turn: 'half' }, slots);
+		const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
+		const clusters = this.#share('cluster');
+		const steps = this.#inflate();
+		if (clusters.length > 0)
+			steps.push(
+				this.#made('clusters', `Tie the clusters of ${name}.`, {
+					lines: tied.map((l) => ({
+						count: l.repeat * this.#all,
+						text: words(l),
+						colours: coloursOf(l, this.#colourway)
+					})),
+					method: 'two and two tied neck to neck, then twisted together',
+					check: 'no balloon turns in its cluster',
+					work: clusters
+				})
+			);
+		steps.push(...this.#upright(stack, id));
+		const placed = placeStack(stack, this.context.pumps);
+		stack.layers.forEach((layer, row) => {
+			const last = placed.rings.findLastIndex((r) => r.layer.id === layer.id);
+			const top = placed.overall.known ? placed.layers[last]?.top : undefined;
+			const alike = layer.repeat > 1 ? `, ${layer.repeat} layers alike` : '';
+			const turn = layer.turn === 'none' ? 'straight over' : 'turned half a place over';
+			const many = layer.clusters.some((c) => c.places.length > 1);
+			const each = layer.repeat > 1 ? 'each ' : '';
+			const how = !many || (row === 0 && layer.repeat === 1) ? '' : `; ${each}${turn} the one below`;
+			const attached = (layer.repeat - (row === 0 ? 1 : 0)) * this.#all;
+			steps.push(
+				this.#made(
+					'row',
+					`${row === 0 ? `${name}, from the floor up. ` : ''}Row ${row + 1}${alike}: ${words(layer)}${how}.`,
+					{
+						lines: [],
+						method: attached > 0 ? JOINED[layer.joining ?? stack.joining] : '',
+						check: top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
+						work: attached > 0 ? [{ task: 'attach', method: 'hole', count: attached, batches: 0 }] : []
+					},
+					layer.id
+				)
+			);
+		});
+		return steps;
+	}
+
+	#upright(stack: Stack, id: Id): MadeStep[] {
+		const { kind, length, material } = stack.upright;
+		if (kind === 'none') return [];
+		const named = material === null ? undefined : this.context.catalogue.materials.get(material)?.name;
+		const long = length === null ? '' : ` of ${formatFeet((length / 1000) as Millimetres)}`;
+		const several = this.#all > 1 ? ` (${this.#all} times)` : '';
+		return [
+			this.#made(
+				'upright',
+				`Make the ${kind}${long} ready${named ? `: ${named}` : ''}${several}.`,
+				{ check: 'it stands by itself and does not wobble', work: this.#share('upright') },
+				id
+			)
+		];
+	}
+
+	#piece(piece: AppliedPiece): MadeStep {
+		const count = countOfPiece(piece) * this.#all;
+		const where = piece.on.map(({ host, count: own }) => {
+			const share = piece.on.length > 1 ? `${own * this.#all} ` : '';
+			return `${share}${hostOf(host, this.#recipe)}`;
+		});
+		return this.#made(
+			'piece',
+			`Fix ${count} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
+			{
+				method: piece.fixing === 'tucked' ? 'tucked in' : `with ${piece.fixing}`,
+				tool: FIXING_TOOL[piece.fixing] ?? '',
+				wait: FIXING_WAIT[piece.fixing] ?? 0,
+				check: 'it holds when it is pulled lightly',
+				work: [{ task: 'fix', method: 'hole', count, batches: 0 }]
+			},
+			piece.id
+		);
+	}
+	#line(line: ExtraLine): MadeStep[] {
+		if (line.role === 'by-product') return [];
+		const material = this.context.catalogue.materials.get(line.material);
+		const name = material?.name ?? 'something that is not in the Stockroom';
+		const count = line.range ? `${line.range.low} to ${line.range.high}` : line.quantity;
+		if (line.role === 'taken along')
+			return [this.#made('line', `Take along ${count} × ${name}.`, { place: 'site' }, line.id)];
+		const work = [{ task: 'place extras' as const, method: 'hole' as const, count: this.#all, batches: 0 }];
+		const paint = material?.kind === 'paint';
+		return [
+			this.#made(
+				'line',
+				`${paint ? 'Paint with' : 'Add'} ${count} × ${name}.`,
+				{
+					place: material && ON_SITE.has(material.kind) ? 'site' : 'bench',
+					wait: paint ? PAINT_WAIT : 0,
+					check: paint ? 'dry to a light touch' : '',
+					work
+				},
+				line.id
+			)
+		];
+	}
+}

@@ -1,0 +1,198 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { demoDesigns } from '../../../../scripts/demo/designs.ts';
+import { demoRecipe } from '../../../../scripts/demo/load.ts';
+import { settings } from '../../../../scripts/demo/settings.ts';
+import { colours as demoColours, stockRows } from '../../../../scripts/demo/stock.ts';
+import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { catalogue } from '../materials/catalogue.ts';
+import type { RecipeDraft } from '../recipe/edit.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { recipeSchema } from '../recipe/recipe.schema.ts';
+import { tally } from '../tally/tally.ts';
+import { editPlan, type PlanEdit } from './arrange.ts';
+import { madeSteps, planOf } from './plan.ts';
+
+const context = { catalogue: studio, rates, library: () => undefined };
+const ONCE = { colourway: null, size: null, quantity: 1 };
+const column = design(
+	'column',
+	'4 16 at 13 grey',
+	'4 11 at 10 white / red x2',
+	'1 11 at 9 gold',
+	'pole 7 ft',
+	'put 2 5 at 4 white as eyes on row 3 front with glue',
+	'1 fairy lights'
+);
+const stepsOf = (recipe: Recipe) => planOf(recipe, ONCE, context)[0]!.steps;
+const done = (recipe: Recipe, ...edits: PlanEdit[]): Recipe => {
+	const draft = structuredClone(recipe) as RecipeDraft;
+	for (const edit of edits) expect(editPlan(draft, madeSteps(draft as Recipe, context), edit)).toBe(true);
+	return recipeSchema.parse(JSON.parse(JSON.stringify(draft)));
+};
+const keyOf = (recipe: Recipe, start: string, at = 0) =>
+	stepsOf(recipe).filter((s) => s.id.startsWith(start))[at]!.id;
+
+describe('steps made from the structures', () => {
+	test('inflate, tie, upright, the rows from the floor up, then what is put on, then the site', () => {
+		expect(stepsOf(column).map((s) => s.id.split(':')[0])).toEqual([
+			'inflate', 'clusters', 'upright', 'row', 'row', 'row', 'inflate', 'piece', 'line', 'patches', 'set up',
+			'look over', 'strike'
+		]); // prettier-ignore
+	});
+	test('say counts, sizes and colours as crew read them, and what has to be so', () => {
+		const [inflate, , , low, middle] = stepsOf(column);
+		expect(inflate!.lines.map((l) => `${l.count} × ${l.text}`)).toEqual([
+			'4 × 16 at 13, limpet grey',
+			'4 × 11 at 10, gull white',
+			'4 × 11 at 10, buoy red',
+			'1 × 11 at 9, hive gold'
+		]);
+		expect(inflate!.check).toContain('passes the hole');
+		expect(low!.text).toBe('column, from the floor up. Row 1: 4 × 16 at 13 limpet grey.');
+		expect(middle!.text).toContain(
+			'Row 2, 2 layers alike: 4 × 11 at 10 gull white / buoy red; each turned half a place'
+		);
+		expect(middle!.method).toBe('twisted on');
+		expect(middle!.check).toMatch(/^its top stands at about \d′/);
+	});
+	test('what was said on the entry line stands at the end of its place', () => {
+		const said = design(
+			'column',
+			'4 11 at 9 white',
+			'step cover it with a Sheet',
+			'step at site: fill the base, then go on'
+		);
+		const steps = stepsOf(said).filter((s) => s.place === 'bench');
+		expect(steps.at(-1)).toMatchObject({ text: 'cover it with a Sheet', own: true });
+		const site = stepsOf(said).filter((s) => s.place === 'site').map((s) => s.text); // prettier-ignore
+		expect(site.indexOf('fill the base, then go on')).toBe(
+			site.indexOf('Walk round it and look from where the guests stand.') - 1
+		);
+	});
+	test('glue is waited for, and its tool is named', () => {
+		const piece = stepsOf(column).find((s) => s.id.startsWith('piece'))!;
+		expect(piece).toMatchObject({ wait: 60, tool: 'low-temperature glue gun', method: 'with glue' });
+		expect(piece.text).toBe('Fix 2 × eyes on row 3, front.');
+	});
+	const stock = catalogue(
+		stockRows.map((r) => ({ ...r.material, packs: [] })),
+		demoColours
+	);
+	const library = new Map(demoDesigns.map((d) => [d.id, demoRecipe(d)]));
+	const demo = { catalogue: stock, rates: settings.rates, library: (id: string) => library.get(id) };
+	test.each(demoDesigns.map((d) => [d.name, d.id] as const))(
+		'%s: the minutes of all steps are the minutes of the tally, in every size and however many',
+		(_, id) => {
+			const recipe = library.get(id)!;
+			for (const size of [null, ...recipe.sizes.map((s) => s.id)]) {
+				for (const quantity of [1, 3]) {
+					const parts = planOf(recipe, { colourway: null, size, quantity }, demo);
+					const worked = tally(recipe, null, quantity, demo, size);
+					const labour = worked.tasks.reduce((a, t) => a + t.seconds.valueOf(), 0);
+					expect(parts.reduce((a, p) => a + p.seconds, 0)).toBeCloseTo(labour, 6);
+					const inflated = parts.flatMap((p) => p.steps.filter((s) => s.id.startsWith('inflate')));
+					const count = inflated.flatMap((s) => s.lines).reduce((a, l) => a + l.count, 0);
+					expect(count).toBe(worked.bill.inflate.reduce((a, l) => a + l.quantity.valueOf(), 0));
+				}
+			}
+		}
+	);
+});
+
+describe('what the owner makes of the plan', () => {
+	test('a step moves, and stays where it was put when rows come and go', () => {
+		const upright = keyOf(column, 'upright');
+		const moved = done(column, { kind: 'move', id: upright, to: keyOf(column, 'inflate') });
+		expect(stepsOf(moved)[0]!.id).toBe(upright);
+		const taller = structuredClone(moved) as RecipeDraft;
+		const stack = taller.sections[0]!.structure;
+		if (stack.kind === 'stack')
+			stack.layers.splice(2, 0, { ...structuredClone(stack.layers[1]!), id: 'new-row' });
+		const rows = stepsOf(taller as Recipe);
+		expect(rows[0]!.id).toBe(upright);
+		const ids = rows.map((s) => s.id);
+		expect(ids.indexOf('row:new-row')).toBe(ids.indexOf(keyOf(column, 'row', 1)) + 1);
+	});
+	test('her words stand in place of what is made; the rest goes on following the recipe', () => {
+		const row = keyOf(column, 'row', 0);
+		const made = stepsOf(column).find((s) => s.id === row)!;
+		const said = done(column, {
+			kind: 'say',
+			id: row,
+			says: { text: made.text, tool: 'spirit level', place: 'site' }
+		});
+		expect(said.steps.find((s) => s.id === row)!.says).toEqual({ tool: 'spirit level', place: 'site' });
+		const back = done(said, { kind: 'as made', id: row });
+		expect(stepsOf(back).find((s) => s.id === row)).toMatchObject({ tool: '', place: 'bench' });
+	});
+	test('her own steps go in where she says, once; a made one is left out, not lost', () => {
+		const add: PlanEdit = { kind: 'add', id: 'own-1', after: keyOf(column, 'clusters'), says: { text: 'Cover the clusters with a sheet.' } }; // prettier-ignore
+		const added = done(column, add, add, { kind: 'remove', id: keyOf(column, 'look over') });
+		const steps = stepsOf(added);
+		expect(steps.filter((s) => s.own)).toHaveLength(1);
+		expect(steps[2]!.text).toBe('Cover the clusters with a sheet.');
+		expect(steps.find((s) => s.id === 'look over:')!.out).toBe(true);
+		const gone = done(added, { kind: 'remove', id: 'own-1' });
+		expect(stepsOf(gone).some((s) => s.own)).toBe(false);
+	});
+	test('a step whose row was deleted: with words it stays and says so, without it goes', () => {
+		const [first, last] = [keyOf(column, 'row', 0), keyOf(column, 'row', 2)];
+		const said = done(
+			column,
+			{ kind: 'say', id: last, says: { text: 'The gold one looks to the door.' } },
+			{ kind: 'add', id: 'own', after: null, says: { text: 'Dust it.' }, uses: [last.split(':')[1]!] }
+		);
+		const less = structuredClone(said) as RecipeDraft;
+		const stack = less.sections[0]!.structure;
+		if (stack.kind === 'stack') stack.layers = [stack.layers[1]!];
+		const steps = stepsOf(less as Recipe);
+		expect(steps.find((s) => s.id === last)).toMatchObject({
+			lost: true,
+			text: 'The gold one looks to the door.'
+		});
+		expect(steps.find((s) => s.id === 'own')!.lost).toBe(true);
+		expect(steps.some((s) => s.id === first)).toBe(false);
+		const found = tally(less as Recipe, null, 1, context).findings.filter((f) => f.code === 'step-lost');
+		expect(found).toHaveLength(2);
+	});
+	test('a step of a slot left out in one colourway is not lost: it is there in the other', () => {
+		const two = structuredClone(column) as RecipeDraft;
+		const gold = two.slots.find((s) => s.name === 'gold')!;
+		two.colourways[0]!.without.push(gold.id);
+		const row = keyOf(column, 'row', 2);
+		const said = done(column, { kind: 'say', id: row, says: { tool: 'ladder' } });
+		const steps = stepsOf({ ...said, colourways: two.colourways as Recipe['colourways'] });
+		expect(steps.some((s) => s.id === row || s.lost)).toBe(false);
+	});
+	test('glue with the wait taken away is spoken of', () => {
+		const hasty = done(column, { kind: 'say', id: keyOf(column, 'piece'), says: { wait: 0 } });
+		expect(tally(hasty, null, 1, context).findings.some((f) => f.code === 'no-wait')).toBe(true);
+	});
+	test('whatever is done to a plan, every made step is in it once (property)', () => {
+		const keys = stepsOf(column).map((s) => s.id);
+		const edit = fc.oneof(
+			fc.record({
+				kind: fc.constant('move' as const),
+				id: fc.constantFrom(...keys),
+				to: fc.constantFrom(...keys)
+			}),
+			fc.record({ kind: fc.constant('remove' as const), id: fc.constantFrom(...keys) }),
+			fc.record({
+				kind: fc.constant('add' as const),
+				id: fc.uuid(),
+				after: fc.constantFrom(...keys, null),
+				says: fc.constant({ text: 'x' })
+			}),
+			fc.record({ kind: fc.constant('as made' as const), id: fc.constantFrom(...keys) })
+		);
+		fc.assert(
+			fc.property(fc.array(edit, { maxLength: 12 }), (edits) => {
+				const after = stepsOf(done(column, ...edits));
+				expect(after.filter((s) => !s.own).map((s) => s.id).sort()).toEqual([...keys].sort()); // prettier-ignore
+				expect(after.filter((s) => s.own)).toHaveLength(edits.filter((e) => e.kind === 'add').length);
+			}),
+			{ numRuns: 60 }
+		);
+	});
+});

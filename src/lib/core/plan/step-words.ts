@@ -1,0 +1,52 @@
+import type { MaterialKind } from '../materials/material.ts';
+import { slotsOfCluster } from '../recipe/links.ts';
+import type { Colourway, Fixing, Host, Joining, Layer, Recipe } from '../recipe/recipe.ts';
+import { formatFeet, type Millimetres } from '../units/length.ts';
+
+export const SIZE_CHECK = {
+	hole: 'each one passes the hole without a push and does not fall through',
+	strokes: 'the same strokes for each; hold it against the first one',
+	eye: 'hold each against the first one: the eye is good to about ½ in'
+} as const;
+export const SIZE_TOOL = { hole: 'sizer', strokes: 'hand pump', eye: 'inflator' } as const;
+
+export const JOINED: Readonly<Record<Joining, string>> = {
+	'twisted on': 'twisted on',
+	line: 'tied with line in a figure-eight',
+	necks: 'tied with the necks of the layer below',
+	'modelling balloon': 'tied with an uninflated modelling balloon',
+	'cluster to cluster': 'tied cluster to cluster'
+};
+export const FIXING_TOOL: Readonly<Partial<Record<Fixing, string>>> = { glue: 'low-temperature glue gun' };
+/** Seconds, from memory: glue holds after a minute. */
+export const FIXING_WAIT: Readonly<Partial<Record<Fixing, number>>> = { glue: 60 };
+/** Seconds, from memory: an hour until paint may be touched; the tin says better. */
+export const PAINT_WAIT = 3600;
+/** What is put in place where it stands. */
+export const ON_SITE: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['weight', 'base', 'packaging']);
+
+/** Where a piece is fixed, in words. */
+export function hostOf(host: Host, { sections }: Recipe): string {
+	switch (host.on) {
+		case 'layer': {
+			for (const { structure } of sections) {
+				const row = structure.kind === 'stack' ? structure.layers.findIndex((l) => l.id === host.layer) : -1;
+				if (row >= 0) return `on row ${row + 1}, ${host.side === 'all' ? 'evenly round' : host.side}`;
+			}
+			return 'on a row that is gone';
+		}
+		case 'place':
+			return 'on one balloon';
+		case 'piece': {
+			const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
+			return `on the ${pieces.find((p) => p.id === host.piece)?.name ?? 'piece that is gone'}`;
+		}
+		case 'wall':
+			return `on the wall at ${formatFeet((host.height / 1000) as Millimetres)}`;
+	}
+}
+
+/** Colours of a row in a colourway, each once. */
+export const coloursOf = ({ clusters }: Layer, colourway: Colourway | undefined): string[] => [
+	...new Set(clusters.flatMap(slotsOfCluster).flatMap((slot) => colourway?.fills[slot] ?? []))
+];

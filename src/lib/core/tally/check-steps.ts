@@ -1,0 +1,42 @@
+import { aboutOf, idsIn } from '../plan/made-step.ts';
+import type { Recipe, Step } from '../recipe/recipe.ts';
+import type { Finding } from './finding.ts';
+
+/** What is wrong with what the owner said of the plan: steps of things that are gone, waits taken away. */
+export function checkSteps(recipe: Recipe): Finding[] {
+	if (recipe.steps.length === 0) return [];
+	const ids = idsIn(recipe);
+	return recipe.steps.flatMap((step) => [...lost(step, ids), ...hasty(step, recipe)]);
+}
+
+function lost({ id, own, says, uses }: Step, ids: ReadonlySet<string>): Finding[] {
+	const about = aboutOf(id);
+	const gone = own
+		? uses.length > 0 && uses.every((u) => !ids.has(u))
+		: about !== undefined && about !== '' && !ids.has(about) && Object.keys(says).length > 0;
+	if (!gone) return [];
+	const what = says.text ? `“${says.text.slice(0, 60)}”` : 'One you changed';
+	return [
+		{
+			code: 'step-lost',
+			level: 'watch',
+			say: `Step of the plan ${what}: what it is about is not in the recipe any more. Tie it to something else on the plan, or take it out.`,
+			why: 'Crew would look for a piece that is not there.'
+		}
+	];
+}
+
+function hasty({ id, own, says }: Step, { sections }: Recipe): Finding[] {
+	if (own || says.wait !== 0 || !id.startsWith('piece:')) return [];
+	const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
+	const piece = pieces.find((p) => p.id === aboutOf(id));
+	if (piece?.fixing !== 'glue') return [];
+	return [
+		{
+			code: 'no-wait',
+			level: 'watch',
+			say: `${piece.name}: the plan leaves no wait after the glue. Give it a minute before the next step.`,
+			why: 'Glue that has not set lets go when the piece is moved.'
+		}
+	];
+}

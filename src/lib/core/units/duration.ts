@@ -1,0 +1,34 @@
+import { got, refuse, type Parsed } from '../errors.ts';
+import { parseNumber, type NumberStyle } from './number.ts';
+
+const SECONDS: Readonly<Record<string, number>> = {
+	s: 1, sec: 1, second: 1, seconds: 1, min: 60, mins: 60, minute: 60, minutes: 60, h: 3600, hour: 3600, hours: 3600,
+	hr: 3600, hrs: 3600, day: 86_400, days: 86_400
+}; // prettier-ignore
+
+/** A week: waits are no longer. */
+export const LONGEST_WAIT = 604_800;
+
+/** A time as typed: `90 s`, `10 min`, `1½ h`; a plain number is minutes. @returns whole seconds; null for a blank */
+export function parseWait(text: string, style: NumberStyle): Parsed<number | null> {
+	const said = text.trim();
+	if (said === '') return got(null);
+	const found = /^(.*?)\s*([a-z]*)\.?$/i.exec(said);
+	const unit = SECONDS[found?.[2]?.toLowerCase() || 'min'];
+	const number = parseNumber(found?.[1] ?? '', style);
+	if (unit === undefined || !number.ok)
+		return refuse('not-a-number', 'Type a time like “90 s”, “10 min” or “1 h”.');
+	const seconds = Math.round(number.value.mul(unit).valueOf());
+	if (seconds < 0) return refuse('negative', 'A wait cannot be negative. Leave it blank for none.');
+	return seconds > LONGEST_WAIT ? refuse('too-big', 'A wait is at most a week.') : got(seconds);
+}
+
+/** `90 s`, `10 min`, `1 h 30 min`; nothing for no wait. */
+export function formatWait(seconds: number): string {
+	if (seconds <= 0) return '';
+	if (seconds % 60 !== 0 && seconds < 600) return `${seconds} s`;
+	const minutes = Math.round(seconds / 60);
+	const hours = Math.floor(minutes / 60);
+	const rest = minutes % 60;
+	return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
+}

@@ -1,0 +1,16 @@
+import { error } from '@sveltejs/kit';
+import type { Repos } from './repos/index.ts';
+
+/** A photo by its id: it never changes, so it is kept for good. Nothing in it can run. */
+export async function photoAnswer(repos: Repos, id: string): Promise<Response> {
+	const found = await repos.photos.bytes(id);
+	if (!found) error(404, { message: 'There is no such photo.' });
+	return new Response(new Uint8Array(found.bytes), {
+		headers: {
+			'content-type': found.type,
+			'content-disposition': 'inline',
+			'content-security-policy': "default-src 'none'",
+			'cache-control': 'private, max-age=31536000, immutable'
+		}
+	});
+}

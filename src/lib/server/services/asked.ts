@@ -1,0 +1,40 @@
+import { error } from '@sveltejs/kit';
+import type { Colourway, SizeOption } from '../../core/recipe/recipe.ts';
+import type { TallyContext } from '../../core/tally/tally.ts';
+import { parseCount } from '../../core/units/number.ts';
+import type { Design } from '../repos/designs.ts';
+import type { Repos } from '../repos/index.ts';
+import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
+
+/** A design as an address asks for it: in which colours and size, how many. */
+export interface Asked {
+	readonly design: Design;
+	readonly studio: Studio;
+	readonly context: TallyContext;
+	readonly colourway: Colourway;
+	readonly size: SizeOption | undefined;
+	readonly quantity: number;
+	/** As it was typed, and what was wrong with it. */
+	readonly typed: string;
+	readonly trouble: string;
+}
+
+/** @throws 404 where there is no such design */
+export async function asked(repos: Repos, id: string, { searchParams }: URL): Promise<Asked> {
+	const design = await repos.designs.find(id);
+	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
+	const { recipe } = design;
+	const typed = searchParams.get('quantity') ?? '1';
+	const parsed = parseCount(typed, { what: 'How many', min: 1, max: 999 });
+	const studio = await loadStudio(repos);
+	return {
+		design,
+		studio,
+		context: contextOf(studio, await loadLibrary(repos, recipe)),
+		colourway: recipe.colourways.find((c) => c.id === searchParams.get('colourway')) ?? recipe.colourways[0]!,
+		size: recipe.sizes.find((s) => s.id === searchParams.get('size')),
+		quantity: parsed.ok ? parsed.value : 1,
+		typed,
+		trouble: parsed.ok ? '' : parsed.say
+	};
+}

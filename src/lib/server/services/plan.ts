@@ -1,0 +1,108 @@
+import { editPlan, type PlanEdit, type PlanStep } from '../../core/plan/arrange.ts';
+import { planCautions } from '../../core/plan/cautions.ts';
+import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
+import type { RecipeDraft } from '../../core/recipe/edit.ts';
+import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
+import { DomainError } from '../../core/errors.ts';
+import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
+import type { Repos } from '../repos/index.ts';
+import type { Asked } from './asked.ts';
+import { changeWorking } from './change-working.ts';
+import { contextOf, loadLibrary, loadStudio } from './studio.ts';
+
+/** A step as screen and paper show it. */
+export interface ShownStep extends Omit<PlanStep, 'work' | 'lines'> {
+	/** Minutes of labour, for all there are to build. */
+	readonly minutes: number;
+	readonly lines: readonly {
+		readonly count: number;
+		readonly text: string;
+		readonly hexes: readonly string[];
+	}[];
+}
+export interface ShownPart extends Omit<PlanPart, 'steps' | 'seconds'> {
+	readonly steps: readonly ShownStep[];
+	readonly seconds: number;
+}
+export interface Plan {
+	readonly parts: readonly ShownPart[];
+	readonly worked: Tally;
+	readonly cautions: readonly string[];
+	/** Why there is no plan: a design inside itself, say. */
+	readonly trouble: string;
+}
+
+/** The plan of a design in the colours, size and number asked for. */
+export function workOutPlan({ design, context, colourway, size, quantity }: Asked): Plan {
+	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
+	const worked = tally(design.recipe, choice.colourway, quantity, context, choice.size);
+	let parts: PlanPart[] = [];
+	let trouble = '';
+	try {
+		parts = planOf(design.recipe, choice, context);
+	} catch (error) {
+		if (!(error instanceof DomainError)) throw error;
+		trouble = worked.findings.find((f) => f.level === 'bad')?.say ?? error.message;
+	}
+	const all = parts.flatMap((p) => p.steps);
+	return {
+		parts: parts.filter((p, i) => i === 0 || p.steps.length > 0).map((part) => shown(part, context)),
+		worked,
+		cautions: planCautions(all, worked.assembly.overall.usual),
+		trouble
+	};
+}
+
+function shown({ steps, ...part }: PlanPart, { rates, catalogue }: TallyContext): ShownPart {
+	return {
+		...part,
+		steps: steps.map(({ work, lines, ...step }) => ({
+			...step,
+			minutes: secondsOf(work, rates.standards) / 60,
+			lines: lines.map(({ count, text, colours }) => ({
+				count,
+				text,
+				hexes: colours.flatMap((c) => catalogue.colours.get(c)?.hex ?? [])
+			}))
+		}))
+	};
+}
+
+/** A little from the side and from above: what stands apart then does not hide what is behind it. Radians. */
+const APART = { turn: 0.45, tilt: 0.4 };
+
+/** Pictures of a plan: from the front, from the side, and drawn apart where it has sections to draw apart. */
+export function planPictures(
+	{ assembly, built }: Tally,
+	{ catalogue }: TallyContext
+): { name: string; list: DrawList }[] {
+	if (assembly.pieces.length === 0) return [];
+	const sections = built.sections.filter((s) => s.structure.kind !== 'extras');
+	const views = (['front', 'side'] as const).map((view) => ({ name: view, list: drawAssembly(assembly, { catalogue, view }) })); // prettier-ignore
+	if (sections.length < 2) return views;
+	const apart = drawAssembly(assembly, {
+		catalogue,
+		view: 'front',
+		camera: APART,
+		apart: { sections, gap: 220 }
+	});
+	return [...views, { name: 'apart', list: apart }];
+}
+
+/** Does one edit to the plan of a working copy. @returns false where there is no such step or design */
+export async function changePlan(
+	repos: Repos,
+	design: string,
+	{ edit, saveId }: { edit: PlanEdit; saveId: string },
+	now: Date
+): Promise<boolean> {
+	const studio = await loadStudio(repos);
+	return changeWorking(repos, design, { saveId, now }, async (recipe) => {
+		const context = contextOf(studio, await loadLibrary(repos, recipe));
+		const draft = structuredClone(recipe) as RecipeDraft;
+		if (!editPlan(draft, madeSteps(recipe, context), edit)) return undefined;
+		return recipeSchema.parse(draft) as Recipe;
+	});
+}
