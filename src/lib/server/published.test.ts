@@ -5,7 +5,9 @@ import { demoDesigns } from '../../../scripts/demo/designs.ts';
 import { demoRecipe } from '../../../scripts/demo/load.ts';
 import { design } from '../../../tests/kit/studio.ts';
 import { recipeSchema } from '../core/recipe/recipe.schema.ts';
-import { openApi, recipeJsonSchema, RECIPE_SCHEMA_PATH } from './published.ts';
+import { exampleFiles } from '../../../scripts/demo/examples.ts';
+import { readRecipeFile } from '../core/files/bundle.schema.ts';
+import { bundleJsonSchema, openApi, recipeJsonSchema, RECIPE_SCHEMA_PATH } from './published.ts';
 
 /** An independent validator of JSON Schema 2020-12. */
 const validate = new Ajv2020({ strict: false, allErrors: true }).compile(recipeJsonSchema());
@@ -32,6 +34,37 @@ describe('the published schema of recipes', () => {
 		const broken = change(asJson(plain));
 		expect(validate(broken)).toBe(false);
 		expect(recipeSchema.safeParse(broken).success).toBe(false);
+	});
+	test('the example of each structure is one, and is what the demo says today', () => {
+		const ajv = new Ajv2020({ strict: false, schemas: [recipeJsonSchema()] });
+		const bundle = ajv.compile(bundleJsonSchema());
+		const kinds = new Set<string>();
+		for (const [name, content] of exampleFiles()) {
+			const text = readFileSync(`static/examples/${name}`, 'utf8');
+			expect([name, JSON.parse(text)]).toEqual([name, asJson(content)]);
+			const valid = name.endsWith('.recipes.json') ? bundle(JSON.parse(text)) : validate(JSON.parse(text));
+			expect([name, valid]).toEqual([name, true]);
+			const read = readRecipeFile(text, () => 'own');
+			expect([name, read.ok && read.misread]).toEqual([name, []]);
+			if (read.ok)
+				for (const d of read.bundle.designs) for (const s of d.recipe.sections) kinds.add(s.structure.kind);
+		}
+		expect([...kinds].sort()).toEqual(['applied', 'design', 'extras', 'stack']);
+		expect(
+			bundle({
+				format: 'bright-tally/recipes',
+				version: 1,
+				colours: [],
+				materials: [],
+				designs: [{ id: 'x', recipe: {} }]
+			})
+		).toBe(false);
+	});
+	test('the schema of version 3 lies where it lay', () => {
+		const old = JSON.parse(readFileSync('static/schema/recipe-3.json', 'utf8')) as { $id: string };
+		expect(old.$id).toBe('/schema/recipe-3.json');
+		const three = { ...asJson(plain), version: 3, steps: undefined };
+		expect(new Ajv2020({ strict: false }).compile(old)(asJson(three))).toBe(true);
 	});
 	test('says where it lives, and the interface refers to it', () => {
 		expect(recipeJsonSchema()).toMatchObject({

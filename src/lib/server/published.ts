@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { bundleShell } from '../core/files/bundle.schema.ts';
+import { BUNDLE_VERSION } from '../core/files/bundle.ts';
 import { newestRecipe } from '../core/recipe/recipe.schema.ts';
 import { RECIPE_VERSION } from '../core/recipe/recipe.ts';
 import { tallyRequestSchema } from '../core/tally/request.schema.ts';
@@ -11,6 +13,23 @@ export const recipeJsonSchema = () => ({
 	$id: RECIPE_SCHEMA_PATH,
 	title: `Bright Tally recipe, version ${RECIPE_VERSION}`,
 	...z.toJSONSchema(newestRecipe, { target: 'draft-2020-12', io: 'input' })
+});
+
+/** Where the JSON Schema of files of several recipes is served. */
+export const BUNDLE_SCHEMA_PATH = `/schema/recipes-${BUNDLE_VERSION}.json`;
+
+/** A file of several recipes as JSON Schema 2020-12; each recipe in it is a document of its own. */
+export const bundleJsonSchema = () => ({
+	$id: BUNDLE_SCHEMA_PATH,
+	title: `Bright Tally recipes, version ${BUNDLE_VERSION}`,
+	...z.toJSONSchema(bundleShell, {
+		target: 'draft-2020-12',
+		io: 'input',
+		override: ({ jsonSchema, path }) => {
+			if (path.join('/') === 'properties/designs/items/properties/recipe')
+				Object.assign(jsonSchema, { $ref: RECIPE_SCHEMA_PATH });
+		}
+	})
 });
 
 /** What the tally interface takes and answers, as OpenAPI 3.1. */

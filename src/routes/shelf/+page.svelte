@@ -51,7 +51,8 @@
 			<Button type="submit">Find</Button>
 		</form>
 		<div class="ml-auto flex items-center gap-3">
-			<a class="quiet-link" href="/shelf/open">Open a recipe file</a>
+			<a class="quiet-link" href="/compare">Side by side</a>
+			<a class="quiet-link" href="/shelf/open">Recipe files</a>
 			<form method="post" action="?/create">
 				<input type="hidden" name="id" value={data.fresh} />
 				<Button kind="strong" type="submit">New design</Button>

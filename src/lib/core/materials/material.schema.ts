@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { Reuse } from './material.ts';
+import type { Micrometres } from '../units/length.ts';
+import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
 
 /** Guards {@link Reuse}: the JSON column of a material. */
 export const reuseSchema = z.strictObject({
@@ -7,3 +8,52 @@ export const reuseSchema = z.strictObject({
 	resaleMinor: z.number().int().min(0),
 	upkeepMinor: z.number().int().min(0)
 }) satisfies z.ZodType<Reuse, unknown>;
+
+const id = z.string().min(1).max(64);
+const length = z
+	.number()
+	.int()
+	.min(1)
+	.max(200_000_000)
+	.transform((v) => v as Micrometres);
+
+/** A material as a file carries it: what it is, not what it costs. */
+export const filedMaterialSchema = z.strictObject({
+	id,
+	kind: z.enum(MATERIAL_KINDS),
+	name: z.string().min(1).max(120),
+	nominal: length.nullable(),
+	colour: id.nullable(),
+	safe: length.nullable(),
+	loss: z
+		.string()
+		.regex(/^0$|^\d{1,6}\/[1-9]\d{0,6}$/, 'A loss is a share, like "1/25", or null.')
+		.refine(
+			(text) => text === '0' || Number(text.split('/')[0]) < Number(text.split('/')[1]),
+			'A loss is under 1.'
+		)
+		.nullable(),
+	reuse: reuseSchema.nullable(),
+	unit: z.string().max(20)
+}) satisfies z.ZodType<Omit<Material, 'packs'>, unknown>;
+
+/** Guards {@link Material} in what is posted to the tally interface. */
+export const materialSchema = filedMaterialSchema.extend({
+	packs: z
+		.array(
+			z.strictObject({
+				id,
+				supplier: z.string().max(120),
+				count: z.number().int().min(1).max(1_000_000),
+				priceMinor: z.number().int().min(0).max(1_000_000_000).nullable()
+			})
+		)
+		.max(50)
+}) satisfies z.ZodType<Material, unknown>;
+
+export const colourSchema = z.strictObject({
+	id,
+	name: z.string().min(1).max(80),
+	finish: z.enum(FINISHES),
+	hex: z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is #rrggbb.')
+}) satisfies z.ZodType<Colour, unknown>;

@@ -9,7 +9,6 @@ import {
 	type Colourway,
 	type ExtraLine,
 	type Id,
-	type Joining,
 	type Layer,
 	type Recipe,
 	type Section,

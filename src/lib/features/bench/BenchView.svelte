@@ -126,7 +126,8 @@
 				},
 				keep: (next) => void ask(next),
 				places: () => (places = bench.selected ?? bench.layers.at(-1)?.id ?? null),
-				open: (page) => onopen(`/bench/${bench.id}/${page}`)
+				open: (page) =>
+					onopen(new URL(page, `http://here/bench/${bench.id}/`).href.slice('http://here'.length))
 			})
 		)
 	);

@@ -46,6 +46,12 @@ export function benchCommands(bench: Bench, acts: BenchActs): Command[] {
 			group,
 			run: () => bench.look(view)
 		})),
+		{
+			name: 'Beside another design, or in quads or six-packs',
+			also: 'compare side silhouette',
+			group,
+			run: () => acts.open(`../../compare?first=${encodeURIComponent(bench.id)}`)
+		},
 		...PAGES.map(([name, page, also]): Command => ({ name, also, group, run: () => acts.open(page) })),
 		...bench.recipe.colourways.map(({ id, name }): Command => ({
 			name: `In the colours ${name}`,

@@ -124,6 +124,36 @@ export function designs(db: Database, actor: Actor) {
 					.onConflictDoNothing();
 			});
 		},
+		/** Takes in designs of a file, each kept as its first version; one whose id is taken is left as it is. */
+		async bring(
+			brought: readonly { readonly id: string; readonly recipe: Recipe }[],
+			now: Date
+		): Promise<number> {
+			return db.write(async (tx) => {
+				let count = 0;
+				for (const { id, recipe } of brought) {
+					const own = { workspaceId, id, name: recipe.name, working: recipe, keptNumber: 1, keptRevision: 1 };
+					const made = await tx
+						.insert(design)
+						.values({ ...own, createdAt: now, changedAt: now })
+						.onConflictDoNothing()
+						.returning({ id: design.id });
+					if (made.length === 0) continue;
+					await putVersion(tx, { workspaceId, designId: id, number: 1, recipe, how: 'button', keptAt: now });
+					count++;
+				}
+				return count;
+			});
+		},
+		/** Working copies of those of these designs that are there. */
+		async those(ids: readonly string[]): Promise<Design[]> {
+			if (ids.length === 0) return [];
+			const rows = await db.read
+				.select()
+				.from(design)
+				.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, [...ids])));
+			return rows.map(fromRow);
+		},
 		async save(id: string, { saveId, baseRevision, after, recipe }: Save, now: Date): Promise<SaveOutcome> {
 			return db.write(async (tx): Promise<SaveOutcome> => {
 				const receipt = (of: string) =>
@@ -170,13 +200,7 @@ export function designs(db: Database, actor: Actor) {
 					return { number: row.keptNumber, made: false };
 				const recipe = await withPartVersions(tx, workspaceId, recipeSchema.parse(row.working));
 				const number = row.keptNumber + 1;
-				const versionId = `${id}.${number}`;
-				await tx
-					.insert(designVersion)
-					.values({ workspaceId, id: versionId, designId: id, number, recipe, how, keptAt: now });
-				const refs = refsOf(recipe);
-				if (refs.length > 0)
-					await tx.insert(versionRef).values(refs.map((ref) => ({ ...ref, workspaceId, versionId })));
+				await putVersion(tx, { workspaceId, designId: id, number, recipe, how, keptAt: now });
 				await tx.update(design).set({ keptNumber: number, keptRevision: row.revision }).where(one(id));
 				await dropOldReceipts(tx, workspaceId, id, now);
 				return { number, made: true };
@@ -283,6 +307,19 @@ export function designs(db: Database, actor: Actor) {
 			});
 		}
 	};
+}
+
+/** Writes a kept version with its index of references. */
+async function putVersion(
+	tx: Writer,
+	version: Omit<typeof designVersion.$inferInsert, 'id'> & { recipe: Recipe }
+) {
+	const { workspaceId, designId, number, recipe } = version;
+	const versionId = `${designId}.${number}`;
+	await tx.insert(designVersion).values({ ...version, id: versionId });
+	const refs = refsOf(recipe);
+	if (refs.length > 0)
+		await tx.insert(versionRef).values(refs.map((ref) => ({ ...ref, workspaceId, versionId })));
 }
 
 /** Each design inside with the number of the version that is its last just now. */

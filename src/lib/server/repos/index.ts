@@ -1,6 +1,7 @@
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { clients } from './clients.ts';
+import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
 import { photos } from './photos.ts';
@@ -15,6 +16,7 @@ export function createRepos(db: Database, actor: Actor) {
 		stock: stock(db, actor),
 		designs: designs(db, actor),
 		photos: photos(db, actor),
+		countBacks: countBacks(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
 		sentQuotes: sentQuotes(db, actor),

@@ -95,6 +95,27 @@ export function stock(db: Database, actor: Actor) {
 				await touchStock(tx, actor);
 			});
 		},
+		/** Takes in what a recipe file names and the Stockroom lacks, without packs: nobody knows what they cost yet. */
+		async bring(added: {
+			readonly colours: readonly Colour[];
+			readonly materials: readonly Omit<Material, 'packs'>[];
+		}): Promise<void> {
+			if (added.colours.length + added.materials.length === 0) return;
+			const { workspace: workspaceId } = actor;
+			await db.write(async (tx) => {
+				for (const each of added.colours)
+					await tx
+						.insert(colour)
+						.values({ ...each, workspaceId })
+						.onConflictDoNothing();
+				for (const { colour: colourId, ...each } of added.materials)
+					await tx
+						.insert(material)
+						.values({ ...each, colourId, workspaceId })
+						.onConflictDoNothing();
+				await touchStock(tx, actor);
+			});
+		},
 		/** @returns false where there is no such pack */
 		async changePack(id: string, change: { count: number; priceMinor: number | null }): Promise<boolean> {
 			return db.write(async (tx) => {

@@ -40,7 +40,7 @@ export const design = sqliteTable(
 );
 
 /** What made a version be kept. */
-export const KEPT_HOW = ['button', 'leaving', 'going back'] as const;
+export const KEPT_HOW = ['button', 'leaving', 'going back', 'count back'] as const;
 export type KeptHow = (typeof KEPT_HOW)[number];
 
 /** A kept version. Immutable: a trigger refuses changes. What the Shelf, other designs and quotes read. */

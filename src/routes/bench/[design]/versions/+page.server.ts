@@ -6,7 +6,8 @@ import type { Actions, PageServerLoad } from './$types';
 const HOW = {
 	button: '',
 	leaving: 'automatic, on leaving',
-	'going back': 'automatic, before going back'
+	'going back': 'automatic, before going back',
+	'count back': 'as it was counted after the build'
 } as const;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {

@@ -53,7 +53,10 @@
 				: ''}
 		</p>
 		{#if data.credit}<p class="text-muted">{data.credit}</p>{/if}
-		<a class="quiet-link ml-auto" href="/bench/{data.id}">back to the Bench</a>
+		<a class="quiet-link ml-auto" href="/compare?first={data.id}&second={data.id}"
+			>side by side, as pictures</a
+		>
+		<a class="quiet-link" href="/bench/{data.id}">back to the Bench</a>
 	</header>
 	{#if form?.trouble}<div class="mb-3"><Notice level="watch" live>{form.trouble}</Notice></div>{/if}
 	{#if data.versions.length === 0}

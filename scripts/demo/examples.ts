@@ -1,0 +1,19 @@
+import { bundleOf, type Bundle } from '../../src/lib/core/files/bundle.ts';
+import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+import { demoDesigns } from './designs.ts';
+import { demoRecipe } from './load.ts';
+import { colours, stockRows } from './stock.ts';
+
+const recipe = (id: string): Recipe => demoRecipe(demoDesigns.find((d) => d.id === id)!);
+
+/** One recipe file for each structure, by its name. */
+export function exampleFiles(): [string, Recipe | Bundle][] {
+	const inside = ['octopus-figure', 'octopus-arm'].map((id) => ({ id, recipe: recipe(id) }));
+	const materials = stockRows.map((r) => ({ ...r.material, packs: [] }));
+	return [
+		['stack.recipe.json', recipe('kelp-column')],
+		['applied.recipe.json', recipe('bee-figure')],
+		['extras.recipe.json', recipe('lighthouse-column')],
+		['design-inside.recipes.json', bundleOf(inside, { materials, colours })]
+	];
+}

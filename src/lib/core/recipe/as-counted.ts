@@ -1,0 +1,305 @@
+import { needsOf } from '../structures/registry.ts';
+import { slotOfPlace } from '../structures/stack.ts';
+import { countOfPiece } from '../structures/applied.ts';
+import type { TallyContext } from '../tally/tally.ts';
+import { rational, rationalText, type Rational } from '../units/rational.ts';
+import { newLine, type NewId } from './build.ts';
+import { copiesOf } from './copies.ts';
+import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
+import { addExtra, dropUnusedSlots, removeExtra, type Mutable, type RecipeDraft } from './edit.ts';
+import { linesIn } from './edit-lines.ts';
+import { addPiece, removePiece } from './edit-pieces.ts';
+import { MOST_REPEATS, type Colourway, type Id, type Layer, type Recipe, type Section } from './recipe.ts';
+
+/** What was counted: in which colours, and how many of each thing for one, by the keys of `countLines`. */
+export interface Took {
+	readonly colourway: Id | null;
+	readonly counts: ReadonlyMap<string, number>;
+}
+
+/**
+ * The recipe as it was counted: what one of it really took by material and size.
+ *
+ * Whole layers come and go where that answers the count; a balloon less is taken from the topmost layer that has it, a
+ * balloon more is tucked in there; lines take their new count. What designs inside take, and what follows by a rule,
+ * is not changed here.
+ *
+ * @param took what is not named in it stays
+ * @returns a sentence for everything that could not be made so
+ */
+export function asCounted(
+	recipe: Recipe,
+	took: Took,
+	context: TallyContext,
+	newId: NewId
+): { readonly recipe: Recipe; readonly left: readonly string[] } {
+	const draft = structuredClone(recipe) as RecipeDraft;
+	// Counted in other colours: those stand first while the counts are looked for.
+	const choice = { colourway: took.colourway, size: null, quantity: 1 };
+	const first = recipe.colourways.find((c) => c.id === took.colourway) ?? recipe.colourways[0]!;
+	const others = recipe.colourways.filter((c) => c !== first);
+	draft.colourways = structuredClone([first, ...others]) as Mutable<Colourway>[];
+	const before = structuredClone(draft) as Recipe;
+	const wanted = new Map<string, number>();
+	for (const line of countLines(recipe, choice, context)) {
+		const count = took.counts.get(line.key);
+		if (line.what === 'balloon')
+			wanted.set(line.key, (count ?? line.recipe.valueOf()) - line.inside.valueOf());
+		else if (count !== undefined) changeLines(draft, line.key, rational(count).sub(line.recipe), newId);
+	}
+	fitLayers(draft, wanted);
+	for (const [key, count] of wanted) {
+		const missing = count - (countsNow(draft).get(key)?.count ?? 0);
+		if (missing < 0) takeOut(draft, key, -missing, newId);
+		if (missing > 0) tuckIn(draft, key, missing, before, newId);
+	}
+	dropUnusedSlots(draft);
+	const order = recipe.colourways.map((c) => c.id);
+	draft.colourways.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
+	const done = structuredClone(draft) as Recipe;
+	const left = countLines(done, choice, context);
+	const sentences = [...took.counts].flatMap(([key, count]) => {
+		const line = left.find((l) => l.key === key);
+		const now = line?.recipe ?? rational(0);
+		if (now.equals(count)) return [];
+		const label = line?.label ?? countLines(recipe, choice, context).find((l) => l.key === key)?.label;
+		return [
+			`${label ?? 'A line'}: counted ${count}, the recipe says ${now.toFraction(true)}. Change it by hand.`
+		];
+	});
+	return { recipe: done, left: sentences };
+}
+
+interface Counted {
+	count: number;
+	readonly need: BalloonNeed;
+}
+
+/** Balloons of a design's own sections, by key. */
+function countsOf(recipe: Recipe): Map<string, Counted> {
+	const counts = new Map<string, Counted>();
+	for (const section of recipe.sections) {
+		const copies = copiesOf(recipe, section);
+		for (const need of needsOf(section.structure, recipe.colourways[0])) {
+			if (need.what !== 'balloon') continue;
+			const key = balloonKey(need);
+			const had = counts.get(key) ?? { count: 0, need };
+			had.count += need.quantity.valueOf() * copies;
+			counts.set(key, had);
+		}
+	}
+	return counts;
+}
+
+/** What a structure needs is kept by its identity: a draft that changes is counted as a copy. */
+const countsNow = (draft: RecipeDraft) => countsOf(structuredClone(draft) as Recipe);
+
+const stacksOf = (draft: RecipeDraft) =>
+	draft.sections.flatMap((section) =>
+		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
+	);
+
+/** Sum of how far each count is from what is wanted; a step past the mark is as far as it goes. */
+function distance(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): number {
+	const counts = countsNow(draft);
+	let sum = 0;
+	for (const [key, count] of wanted) sum += Math.abs(count - (counts.get(key)?.count ?? 0));
+	for (const [key, { count }] of counts) if (!wanted.has(key)) sum += count;
+	return sum;
+}
+
+/** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
+function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
+	for (let now = distance(draft, wanted); now > 0;) {
+		let best: { layer: Mutable<Layer>; repeat: number; gain: number } | undefined;
+		for (const { section, stack } of stacksOf(draft)) {
+			const copies = copiesOf(draft as Recipe, section as Section);
+			for (const layer of stack.layers.toReversed()) {
+				const each = copies * layer.clusters.reduce((a, c) => a + c.places.length, 0);
+				const start = layer.repeat;
+				for (const by of [-1, 1]) {
+					for (let repeat = start + by; repeat >= 0 && repeat <= MOST_REPEATS; repeat += by) {
+						if (Math.abs(repeat - start) * each > now) break;
+						layer.repeat = repeat;
+						const gain = now - distance(withoutEmpty(draft), wanted);
+						// All of it has to be wanted: half a layer is no layer.
+						if (gain < Math.abs(repeat - start) * each - 0.5) break;
+						if (!best || gain > best.gain) best = { layer, repeat, gain };
+					}
+					layer.repeat = start;
+				}
+			}
+		}
+		if (!best) return;
+		best.layer.repeat = best.repeat;
+		dropEmpty(draft);
+		now = distance(draft, wanted);
+	}
+}
+
+const withoutEmpty = (draft: RecipeDraft): RecipeDraft => {
+	const copy = structuredClone(draft);
+	dropEmpty(copy);
+	return copy;
+};
+
+function dropEmpty(draft: RecipeDraft) {
+	for (const { stack } of stacksOf(draft))
+		stack.layers = stack.layers.filter((l) => l.repeat > 0 && l.clusters.length > 0);
+}
+
+/** Takes balloons out of the topmost layers that have them; of pieces where no layer has any. */
+function takeOut(draft: RecipeDraft, key: string, count: number, newId: NewId) {
+	let left = count;
+	for (const { section, stack } of stacksOf(draft).toReversed()) {
+		const copies = copiesOf(draft as Recipe, section as Section);
+		for (let row = stack.layers.length - 1; row >= 0 && left >= copies; row--) {
+			const layer = stack.layers[row]!;
+			if (!hasKey(draft, layer as Layer, key)) continue;
+			const top = splitTop(stack.layers, row, newId);
+			for (const cluster of top.clusters) {
+				cluster.places = cluster.places.filter((place) => {
+					if (left < copies || keyOfPlace(draft, place as never, place.slot ?? '') !== key) return true;
+					left -= copies;
+					return false;
+				});
+			}
+			top.clusters = top.clusters.filter((c) => c.places.length > 0);
+			dropEmpty(draft);
+			row = Math.min(row + 2, stack.layers.length);
+		}
+	}
+	for (const section of [...draft.sections]) {
+		if (section.structure.kind !== 'applied') continue;
+		const copies = copiesOf(draft as Recipe, section as Section);
+		for (const piece of [...section.structure.pieces]) {
+			if (piece.what.kind !== 'balloon' || left < copies) continue;
+			if (keyOfPlace(draft, piece.what.balloon as never, piece.what.balloon.slot) !== key) continue;
+			for (const on of piece.on.toReversed()) {
+				const out = Math.min(on.count, Math.floor(left / copies));
+				on.count -= out;
+				left -= out * copies;
+			}
+			piece.on = piece.on.filter((o) => o.count > 0);
+			if (countOfPiece(piece as never) === 0) removePiece(draft, piece.id);
+		}
+	}
+}
+
+function keyOfPlace(
+	draft: RecipeDraft,
+	place: Omit<BalloonNeed, 'what' | 'slot' | 'colour' | 'method' | 'quantity'>,
+	slot: string
+): string {
+	const colour = draft.colourways[0]!.fills[slot] ?? null;
+	const { kind, nominal, size, material } = place;
+	return balloonKey({
+		what: 'balloon',
+		kind,
+		nominal,
+		size,
+		material,
+		slot,
+		colour,
+		method: 'hole',
+		quantity: rational(1)
+	});
+}
+
+/** Whether the topmost ring of a row has such a balloon: slots as its pattern gives them. */
+const hasKey = (draft: RecipeDraft, layer: Layer, key: string): boolean =>
+	baked(draft, layer).some(({ places }) =>
+		places.some((p) => keyOfPlace(draft, p as never, p.slot ?? '') === key)
+	);
+
+/** Clusters of a row's topmost ring, every place saying its own slot. */
+function baked(draft: RecipeDraft, layer: Layer) {
+	const stack = stacksOf(draft).find(({ stack: s }) => s.layers.some((l) => l.id === layer.id))!.stack;
+	const row = stack.layers.findIndex((l) => l.id === layer.id);
+	const below = stack.layers.slice(0, row).reduce((a, l) => a + l.repeat, 0);
+	const ring = { layer, row, ringOfRow: layer.repeat - 1, ringOfStack: below + layer.repeat - 1 };
+	return layer.clusters.map((cluster) => ({
+		...cluster,
+		places: cluster.places.map((place, at) => ({ ...place, slot: slotOfPlace(cluster, at, ring) }))
+	}));
+}
+
+/** The topmost ring of a row as a row of its own, every place saying its slot. */
+function splitTop(layers: Mutable<Layer>[], row: number, newId: NewId): Mutable<Layer> {
+	const layer = layers[row]!;
+	const below = layers.slice(0, row).reduce((a, l) => a + l.repeat, 0);
+	const ring = {
+		layer: layer as Layer,
+		row,
+		ringOfRow: layer.repeat - 1,
+		ringOfStack: below + layer.repeat - 1
+	};
+	const alone = layer.repeat === 1;
+	const clusters = layer.clusters.map((cluster) => ({
+		...cluster,
+		id: alone ? cluster.id : newId(),
+		places: cluster.places.map((place, at) => ({
+			...place,
+			id: alone ? place.id : newId(),
+			slot: slotOfPlace(cluster as never, at, ring)
+		}))
+	}));
+	const top = { ...layer, id: alone ? layer.id : newId(), repeat: 1, clusters } as Mutable<Layer>;
+	if (alone) layers[row] = top;
+	else {
+		layer.repeat -= 1;
+		layers.splice(row + 1, 0, top);
+	}
+	return top;
+}
+
+/** Tucks balloons in at the topmost layer of their kind, or the topmost there is. */
+function tuckIn(draft: RecipeDraft, key: string, count: number, before: Recipe, newId: NewId) {
+	const need = countsNow(draft).get(key)?.need ?? countsOf(before).get(key)?.need;
+	const hosts = stacksOf(draft).filter(({ section, stack }) => {
+		const copies = copiesOf(draft as Recipe, section as Section);
+		return stack.layers.length > 0 && count % copies === 0;
+	});
+	const found =
+		hosts.findLast(({ stack }) => stack.layers.some((l) => hasKey(draft, l as Layer, key))) ?? hosts[0];
+	if (!need || !found || !draft.slots.some((s) => s.id === need.slot)) return;
+	const layer =
+		found.stack.layers.findLast((l) => hasKey(draft, l as Layer, key)) ?? found.stack.layers.at(-1)!;
+	const { kind, nominal, size, material, slot, method } = need;
+	const each = count / copiesOf(draft as Recipe, found.section as Section);
+	const balloon = { id: newId(), kind: kind as 'latex-round', nominal, size, material, slot, side: null, method: method === 'eye' && size.kind === 'value' ? ('eye' as const) : null }; // prettier-ignore
+	const on = [{ host: { on: 'layer' as const, layer: layer.id, side: 'all' as const }, count: each }];
+	addPiece(
+		draft,
+		{
+			id: newId(),
+			name: 'infill',
+			what: { kind: 'balloon', balloon },
+			on,
+			fixing: 'tucked',
+			each: '0',
+			swappable: false
+		},
+		found.section.id,
+		newId
+	);
+}
+
+/** Gives the lines of a material a new count. What follows by a rule is no line. */
+function changeLines(draft: RecipeDraft, key: string, by: Rational, newId: NewId) {
+	if (by.equals(0)) return;
+	const [material, role = 'always'] = key.slice('material:'.length).split('/') as [string, string?];
+	const line = linesIn(draft).find(
+		(l) => l.material === material && (l.role === role || l.role === 'optional')
+	);
+	if (!line) {
+		if (by.compare(0) > 0) addExtra(draft, newLine(newId(), material, rationalText(by)), newId);
+		return;
+	}
+	const now = rational(line.quantity).add(by);
+	if (now.compare(0) <= 0) removeExtra(draft, line.id);
+	else {
+		line.quantity = rationalText(now);
+		line.range = null;
+	}
+}

@@ -1,0 +1,56 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { countedLinesSchema, type CountedLine } from '../../core/recipe/counted.schema.ts';
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { countBack } from '../db/tables/count-back.ts';
+
+/** What a design really took, counted after it was built. */
+export interface CountBack {
+	readonly id: string;
+	readonly design: string;
+	readonly colourwayId: string | null;
+	readonly sizeId: string | null;
+	readonly quantity: number;
+	readonly lines: readonly CountedLine[];
+	readonly note: string;
+	readonly madeVersion: number | null;
+	readonly countedAt: Date;
+}
+
+export function countBacks(db: Database, actor: Actor) {
+	const { workspace: workspaceId } = actor;
+	return {
+		/** Counts of a design, the newest first. */
+		async list(design: string): Promise<CountBack[]> {
+			const rows = await db.read
+				.select()
+				.from(countBack)
+				.where(and(eq(countBack.workspaceId, workspaceId), eq(countBack.designId, design)))
+				.orderBy(desc(countBack.countedAt))
+				.limit(50);
+			return rows.map(({ workspaceId: _, designId, lines, ...row }) => ({
+				...row,
+				design: designId,
+				lines: countedLinesSchema.parse(lines)
+			}));
+		},
+		/** Keeps a count; repeating it with the same id changes nothing. */
+		async add({ design, ...count }: Omit<CountBack, 'madeVersion'>): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.insert(countBack)
+					.values({ ...count, workspaceId, designId: design })
+					.onConflictDoNothing();
+			});
+		},
+		/** Says which version a count was made into. */
+		async made(id: string, version: number): Promise<void> {
+			await db.write(async (tx) => {
+				await tx
+					.update(countBack)
+					.set({ madeVersion: version })
+					.where(and(eq(countBack.workspaceId, workspaceId), eq(countBack.id, id)));
+			});
+		}
+	};
+}

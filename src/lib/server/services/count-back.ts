@@ -1,0 +1,81 @@
+import { asCounted } from '../../core/recipe/as-counted.ts';
+import { countLines } from '../../core/recipe/count-lines.ts';
+import type { CountedLine } from '../../core/recipe/counted.schema.ts';
+import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
+import type { Repos } from '../repos/index.ts';
+import type { Asked } from './asked.ts';
+import { changeWorking } from './change-working.ts';
+import { contextOf, loadLibrary } from './studio.ts';
+
+export interface Counted {
+	/** Made with the page: a button pressed twice counts once. */
+	readonly id: string;
+	readonly took: ReadonlyMap<string, { readonly took: number; readonly lost: number }>;
+	readonly note: string;
+}
+
+/** Keeps what a design took, beside what the recipe says it takes. */
+export async function keepCount(
+	repos: Repos,
+	{ design, context, colourway, size, quantity }: Asked,
+	{ id, took, note }: Counted,
+	now: Date
+): Promise<void> {
+	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
+	const lines = countLines(design.recipe, choice, context).flatMap(
+		({ key, label, recipe }): CountedLine[] => {
+			const count = took.get(key);
+			return count ? [{ key, label, recipe: recipe.toFraction(false), ...count }] : [];
+		}
+	);
+	const { colourway: colourwayId, size: sizeId } = choice;
+	await repos.countBacks.add({
+		id,
+		design: design.id,
+		colourwayId,
+		sizeId,
+		quantity,
+		lines,
+		note,
+		countedAt: now
+	});
+}
+
+/**
+ * Makes the recipe as it was counted a new version of the design. What the working copy held is kept first.
+ * @returns the number of the new version, and what could not be made so, in words; or why it was not done at all
+ */
+export async function makeCounted(
+	repos: Repos,
+	{ design, studio, colourway, size, quantity }: Asked,
+	{ id, took }: Counted,
+	now: Date
+): Promise<{ version: number; left: readonly string[] } | { refused: string }> {
+	if (size)
+		return {
+			refused: 'A size follows from the design: count back the design as it stands, then this size follows.'
+		};
+	if (colourway.without.length > 0)
+		return { refused: 'In these colours slots are left out. Count it back in colours that have them all.' };
+	const counts = new Map<string, number>();
+	for (const [key, { took: count }] of took) {
+		if (count % quantity !== 0)
+			return {
+				refused: `${count} for ${quantity} of them is not the same for each. Count one of them by itself.`
+			};
+		counts.set(key, count / quantity);
+	}
+	let left: readonly string[] = [];
+	await repos.designs.keep(design.id, now, 'count back');
+	const saved = await changeWorking(repos, design.id, { saveId: `count-${id}`, now }, async (recipe) => {
+		const context = contextOf(studio, await loadLibrary(repos, recipe));
+		const done = asCounted(recipe, { colourway: colourway.id, counts }, context, () => crypto.randomUUID());
+		left = done.left;
+		return recipeSchema.parse(JSON.parse(JSON.stringify(done.recipe)));
+	});
+	const kept = saved ? await repos.designs.keep(design.id, now, 'count back') : undefined;
+	if (!kept) return { refused: 'The design was changed while you counted. Try again.' };
+	await repos.designs.nameVersion(`${design.id}.${kept.number}`, 'as counted');
+	await repos.countBacks.made(id, kept.number);
+	return { version: kept.number, left };
+}

@@ -1,0 +1,95 @@
+import { fail } from '@sveltejs/kit';
+import { DomainError } from '$lib/core/errors.ts';
+import { countLines, type CountLine } from '$lib/core/recipe/count-lines.ts';
+import { parseCount } from '$lib/core/units/number.ts';
+import { asked, type Asked } from '$lib/server/services/asked.ts';
+import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+function linesOf({ design, context, colourway, size, quantity }: Asked): {
+	lines: CountLine[];
+	refused: string;
+} {
+	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
+	try {
+		return { lines: countLines(design.recipe, choice, context), refused: '' };
+	} catch (error) {
+		if (!(error instanceof DomainError)) throw error;
+		return { lines: [], refused: `This design cannot be counted: ${error.message}.` };
+	}
+}
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+	const wanted = await asked(locals.repos, params.design, url);
+	const { design, studio, colourway, size } = wanted;
+	const { lines, refused } = linesOf(wanted);
+	const day = new Intl.DateTimeFormat('en-US', {
+		dateStyle: 'medium',
+		timeStyle: 'short',
+		timeZone: studio.settings.zone
+	});
+	return {
+		id: design.id,
+		name: design.recipe.name,
+		colourwayId: colourway.id,
+		colourway: colourway.name,
+		sizeId: size?.id ?? '',
+		size: size?.name ?? null,
+		quantity: wanted.quantity,
+		typed: wanted.typed,
+		trouble: wanted.trouble,
+		refused,
+		lines: lines.map(({ key, what, label, recipe, inside }) => ({
+			key,
+			what,
+			label,
+			recipe: recipe.toFraction(true),
+			whole: Math.round(recipe.valueOf()),
+			inside: inside.equals(0) ? '' : inside.toFraction(true)
+		})),
+		counts: (await locals.repos.countBacks.list(design.id)).map((c) => ({
+			id: c.id,
+			when: day.format(c.countedAt),
+			quantity: c.quantity,
+			note: c.note,
+			madeVersion: c.madeVersion,
+			lines: c.lines.filter((l) => l.recipe !== String(l.took) || l.lost > 0)
+		})),
+		fresh: crypto.randomUUID()
+	};
+};
+
+type Trouble = Record<string, string>;
+
+export const actions: Actions = {
+	default: async ({ request, locals, params, url }) => {
+		const wanted = await asked(locals.repos, params.design, url);
+		const form = await request.formData();
+		const typed = Object.fromEntries([...form].map(([k, v]) => [k, String(v)])) as Trouble;
+		const said = String(form.get('id') ?? '');
+		const trouble: Trouble = {};
+		const took = new Map<string, { took: number; lost: number }>();
+		const read = (name: string): number => {
+			const text = typed[name] ?? '';
+			if (text.trim() === '') return 0;
+			const parsed = parseCount(text, { what: 'The count', min: 0, max: 100_000 });
+			if (!parsed.ok) trouble[name] = parsed.say;
+			return parsed.ok ? parsed.value : 0;
+		};
+		for (const { key } of linesOf(wanted).lines) {
+			// A blank is not counted: missing, never 0.
+			if ((typed[`took.${key}`] ?? '').trim() === '') continue;
+			took.set(key, { took: read(`took.${key}`), lost: read(`lost.${key}`) });
+		}
+		const note = (typed.note ?? '').trim();
+		if (note.length > 500) trouble.note = 'A note has at most 500 letters. Shorten it.';
+		if (took.size === 0) trouble.note = 'Nothing was counted. Type what it took beside a line.';
+		if (Object.keys(trouble).length > 0) return fail(400, { trouble, typed, refused: '' });
+		const count: Counted = { id: /^[\w-]{8,50}$/.test(said) ? said : crypto.randomUUID(), took, note };
+		await keepCount(locals.repos, wanted, count, new Date());
+		if (typed.then !== 'make') return { kept: true, left: [] as readonly string[], version: null };
+		const made = await makeCounted(locals.repos, wanted, count, new Date());
+		if ('refused' in made) return fail(409, { trouble: {} as Trouble, typed, refused: made.refused });
+		return { kept: true, left: made.left, version: made.version };
+	}
+};

@@ -1,0 +1,4 @@
+import { json } from '@sveltejs/kit';
+import { bundleJsonSchema } from '$lib/server/published.ts';
+
+export const GET = () => json(bundleJsonSchema(), { headers: { 'content-type': 'application/schema+json' } });
