@@ -19,6 +19,8 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/bench/hive-column/lists'],
 		['/bench/hive-column/colours'],
 		['/bench/tide-gauge-pole/versions'],
+		['/bench/comet/count'],
+		['/compare?first=hive-column&secondAs=6'],
 		[
 			'/bench/octopus-figure',
 			(p) => p.getByRole('button', { name: 'Name and place of Octopus arm', exact: true }).click()
@@ -31,6 +33,16 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 test('axe finds nothing serious on what opens over the Bench, in both themes', async ({ page }) => {
 	await look(page, [
 		['/bench/toadstool-figure/sizes'],
+		[
+			'/bench/bee-figure/plan',
+			(p) =>
+				p
+					.getByRole('button', { name: /^Change: / })
+					.first()
+					.click()
+		],
+		['/bench/bee-figure/photos'],
+		['/bench/comet', (p) => p.getByRole('button', { name: /^Take it away/ }).click()],
 		['/bench/toadstool-figure', (p) => p.getByRole('button', { name: 'Change spots' }).click()],
 		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: 'Change ground stake' }).click()],
 		[

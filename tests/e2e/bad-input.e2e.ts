@@ -135,7 +135,7 @@ test('a file that is no recipe, or a recipe with a mistake, is answered in words
 		['{"format":"bright-tally/recipe","version":1}', 'This recipe has a mistake at']
 	] as const) {
 		await page.getByLabel('Or paste it').fill(text);
-		await page.getByRole('button', { name: 'Open', exact: true }).click();
+		await page.getByRole('button', { name: 'See what it brings' }).click();
 		await expect(page.getByText(sentence)).toBeVisible();
 		await expect(page.getByLabel('Or paste it')).toHaveValue(text);
 	}

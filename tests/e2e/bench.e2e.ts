@@ -190,12 +190,14 @@ test('views, lists that print on a page each, and a recipe file that goes out an
 	await page.goto('/bench/lighthouse-column');
 	for (const view of ['side', 'plan', 'front']) {
 		await page.getByRole('button', { name: view, exact: true }).click();
-		await expect(page.getByRole('img', { name: new RegExp(`${view}: 55 balloons`) })).toBeVisible();
+		await expect(page.getByRole('application', { name: new RegExp(`${view}: 55 balloons`) })).toBeVisible();
 	}
-	await expect(page.locator('[role=img] canvas')).toHaveAttribute('data-balls', '55');
+	await expect(page.locator('[role=application] canvas')).toHaveAttribute('data-balls', '55');
 	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: /^Take it away/ }).click();
 	await page.getByRole('link', { name: 'recipe file' }).click();
 	const file = await (await download).path();
+	await page.keyboard.press('Escape');
 	await page.getByRole('link', { name: 'Lists' }).click();
 	await page.getByLabel('How many').fill('2');
 	await page.getByRole('button', { name: 'Count' }).click();
@@ -206,7 +208,11 @@ test('views, lists that print on a page each, and a recipe file that goes out an
 	expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
 	await page.goto('/shelf/open');
 	await page.getByLabel('File').setInputFiles(file);
-	await page.getByRole('button', { name: 'Open', exact: true }).click();
+	await page.getByRole('button', { name: 'See what it brings' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'Lighthouse column' })).toContainText('new');
+	await page.getByRole('button', { name: 'Bring it' }).click();
+	await page.getByRole('link', { name: 'See the Shelf' }).click();
+	await page.getByRole('link', { name: 'Lighthouse column', exact: true }).first().click();
 	await page.waitForURL(/\/bench\/(?!lighthouse)/);
 	await expect(page.getByText('14 layers · 55 balloons')).toBeVisible();
 	expect(await cents(page, 'cost')).toBeGreaterThan(0);
@@ -216,14 +222,14 @@ test('the picture turns: by dragging, by the slider and its keys; a press on a b
 	page
 }) => {
 	await page.goto('/bench/planet-gate');
-	const picture = page.getByRole('img', { name: /^Planet gate, front/ });
+	const picture = page.getByRole('application', { name: /^Planet gate, front/ });
 	const box = (await picture.boundingBox())!;
 	const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 	await page.mouse.move(middle.x, middle.y);
 	await page.mouse.down();
 	await page.mouse.move(middle.x + 90, middle.y + 40, { steps: 6 });
 	await page.mouse.up();
-	await expect(page.getByRole('img', { name: /^Planet gate, turned/ })).toBeVisible();
+	await expect(page.getByRole('application', { name: /^Planet gate, turned/ })).toBeVisible();
 	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '-45°');
 	await expect(page.getByRole('slider', { name: 'tilt' })).toHaveAttribute('aria-valuetext', '20°');
 	// Height is not what it looks from above: it is not said.

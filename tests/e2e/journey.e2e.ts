@@ -22,8 +22,8 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	expect(short.length + 1).toBeLessThan(20);
 	await say(page, short, '6 5 at 4.5 white', '1 11 at 10 amber', 'pole 8 ft');
 	await expect(page.getByText('12 layers · 49 balloons')).toBeVisible();
-	await expect(page.getByRole('img', { name: /front: 49 balloons/ })).toBeVisible();
-	await expect(page.locator('[role=img] canvas')).toHaveAttribute('data-balls', '49');
+	await expect(page.getByRole('application', { name: /front: 49 balloons/ })).toBeVisible();
+	await expect(page.locator('[role=application] canvas')).toHaveAttribute('data-balls', '49');
 
 	// The tape adds up: price = cost / (1 − margin) moved up to a price point and the minimum order, and each line opens.
 	const [cost, price] = [await cents(page, 'cost'), await cents(page, 'price')];

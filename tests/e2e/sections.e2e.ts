@@ -11,8 +11,8 @@ test('a figure of sections: arms said in one line, mirrored, counted twice, plac
 		'1 11 at 9 thrift x3'
 	);
 	await expect(page.getByText('×2 mirrored, left of column at 2′ 0″')).toBeVisible();
-	await expect(page.getByRole('img', { name: /18 balloons/ })).toBeVisible();
-	await expect(page.locator('[role=img] canvas')).toHaveAttribute('data-balls', '18');
+	await expect(page.getByRole('application', { name: /18 balloons/ })).toBeVisible();
+	await expect(page.locator('[role=application] canvas')).toHaveAttribute('data-balls', '18');
 
 	// Its place is changed in fields; what cannot be read is said there and changes nothing.
 	await page.getByRole('button', { name: 'Name and place of arm' }).click();
