@@ -7,6 +7,7 @@
 import { createServer } from 'node:http';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 
 const stop = (sentence) => {
@@ -51,7 +52,9 @@ try {
 }
 
 const own = new Set(['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port}`));
-const compress = compression();
+// Quick rather than small: most readers sit at this machine or in its network.
+const quality = { [constants.BROTLI_PARAM_QUALITY]: 2 };
+const compress = compression({ level: 3, brotli: { params: quality } });
 const server = createServer((request, response) => {
 	const length = Number(request.headers['content-length'] ?? 0);
 	if (length > limit) {

@@ -3,7 +3,9 @@ import { cents, clientLink, expect, figure, newDesign, say, test } from './app.t
 test('no screen is wider than a phone, and the top words stay in reach', async ({ page }) => {
 	const client = await clientLink(page);
 	await page.setViewportSize({ width: 390, height: 844 });
-	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', client]) {
+	const own = ['plan', 'photos', 'count'].map((page) => `/bench/bee-figure/${page}`);
+	const more = ['/shelf/open', '/compare', ...own];
+	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 		expect([path, over]).toEqual([path, 0]);

@@ -77,8 +77,7 @@ interface Draft {
 	role: LineRole;
 	used: Rational;
 	/** What the estimates in it may be less and more, together. */
-	less: Rational;
-	more: Rational;
+	spread: { readonly less: Rational; readonly more: Rational } | null;
 	where: Map<string, Rational>;
 }
 
@@ -87,20 +86,24 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 	const drafts = new Map<string, Draft>();
 	const inflate = new Map<string, InflateLine>();
 	const put: Put = (key, draft, { quantity, range }, where) => {
-		const had = drafts.get(key) ?? {
-			...draft,
-			used: ZERO,
-			less: ZERO,
-			more: ZERO,
-			where: new Map<string, Rational>()
-		};
-		had.used = had.used.add(quantity);
-		if (range) {
-			had.less = had.less.add(quantity.sub(range.low));
-			had.more = had.more.add(range.high.sub(quantity));
+		let had = drafts.get(key);
+		if (had) {
+			had.used = had.used.add(quantity);
+			const here = had.where.get(where);
+			had.where.set(where, here ? here.add(quantity) : quantity);
+		} else {
+			const { material, label, balloon, status, role } = draft;
+			had = { material, label, balloon, status, role, used: quantity, spread: null, where: new Map() };
+			had.where.set(where, quantity);
+			drafts.set(key, had);
 		}
-		had.where.set(where, (had.where.get(where) ?? ZERO).add(quantity));
-		drafts.set(key, had);
+		if (range) {
+			const { less, more } = had.spread ?? { less: ZERO, more: ZERO };
+			had.spread = {
+				less: less.add(quantity.sub(range.low)),
+				more: more.add(range.high.sub(quantity))
+			};
+		}
 	};
 	for (const { need, where, recipe } of exploded) {
 		switch (need.what) {
@@ -162,7 +165,7 @@ function followers(of: CountOf, rules: readonly FollowOnRule[]): readonly Follow
 
 type Put = (
 	key: string,
-	draft: Omit<Draft, 'used' | 'less' | 'more' | 'where'>,
+	draft: Omit<Draft, 'used' | 'spread' | 'where'>,
 	count: Pick<Extract<Exploded['need'], { what: 'material' }>, 'quantity' | 'range'>,
 	where: string
 ) => void;
@@ -187,7 +190,7 @@ function putMaterial(
 	const balloon = found !== undefined && BALLOONS.has(found.kind);
 	const status = found ? 'listed' : id === null ? 'open' : 'unlisted';
 	const named = found?.name ?? `${label}, not chosen yet`;
-	const key = `material:${id ?? label}${role === USED ? '' : `/${role}`}`;
+	const key = role === USED ? `material:${id ?? label}` : `material:${id ?? label}/${role}`;
 	put(key, { material: found, label: named, balloon, status, role }, need, where);
 }
 
@@ -212,10 +215,11 @@ function addInflate(
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
-	const { material, label, balloon, status, used, role, less, more } = draft;
-	const loss = balloon
-		? rational(material?.loss ?? context.defaultLoss).valueOf()
-		: rational(material?.loss ?? '0').valueOf();
+	const { material, label, balloon, status, used, role, spread } = draft;
+	const said = material?.loss ?? (balloon ? context.defaultLoss : null);
+	const loss = said === null ? 0 : rational(said).valueOf();
+	const where: { label: string; quantity: Rational }[] = [];
+	for (const [label, quantity] of draft.where) where.push({ label, quantity });
 	const needed = ceiling(used);
 	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product';
 	const spares = bought && role !== 'taken along' ? sparesFor(needed, loss, context.service) : 0;
@@ -230,7 +234,10 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 		toBuy: bought ? needed + spares : 0,
 		status,
 		role,
-		estimate: less.equals(0) && more.equals(0) ? null : { low: used.sub(less), high: used.add(more) },
-		where: [...draft.where].map(([where, quantity]) => ({ label: where, quantity }))
+		estimate:
+			spread && (!spread.less.equals(0) || !spread.more.equals(0))
+				? { low: used.sub(spread.less), high: used.add(spread.more) }
+				: null,
+		where
 	};
 }

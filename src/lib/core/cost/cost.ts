@@ -2,8 +2,8 @@ import type { Bill, BillLine } from '../bom/bill.ts';
 import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
 import type { TaskGroup } from '../labour/task.ts';
 import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
-import { rounded, total, type Money } from '../money/money.ts';
-import { rational, ZERO, type Rational } from '../units/rational.ts';
+import { money, rounded, total, type Money } from '../money/money.ts';
+import { mixed, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
 import type { LineRole } from '../recipe/recipe.ts';
 import type { Rates } from './rates.ts';
@@ -121,10 +121,18 @@ const isUpright = (line: BillLine) =>
 		line.material?.kind === 'base' ||
 		(line.status === 'open' && line.key.startsWith('material:')));
 
-const sumLines = (lines: readonly CostLine[], { currency }: Rates): Amount =>
-	lines.reduce((a, l) => plus(a, l.amount, l.label), nothing(currency));
+/** Lines are in the workspace's currency, each rounded already: their sum is a sum of whole numbers. */
+function sumLines(lines: readonly CostLine[], { currency }: Rates): Amount {
+	let minor = 0;
+	const unknown: string[] = [];
+	for (const { amount, label } of lines) {
+		if (amount === undefined) unknown.push(label);
+		else minor += amount.minor;
+	}
+	return { known: money(minor, currency), unknown };
+}
 
-const print = (quantity: Rational): string => quantity.toFraction(true);
+const print = mixed;
 
 function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	const each = line.material && unitCost(line.material);
