@@ -54,7 +54,8 @@ const shots: Shot[] = [
 	},
 	{ name: 'shelf-390', path: '/shelf', size: [390, 844] },
 	{ name: 'settings', path: '/settings' },
-	{ name: 'shorthand', path: '/shorthand' }
+	{ name: 'plan', path: '/bench/octopus-figure/plan' },
+	{ name: 'side-by-side', path: '/compare?first=kelp-column&second=kelp-column&secondAs=6' }
 ];
 
 await withStudio(
