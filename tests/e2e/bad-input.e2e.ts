@@ -158,6 +158,25 @@ test('the server answers every crooked request in words, never with 500', async 
 		await post('/quotes/quote-garden/save', { baseRevision: 1, raw: { client: 7 } }),
 		await request.post('/quotes/quote-garden?/decide', { form: { state: 'eaten' }, headers }),
 		await request.post('/shelf?/nothing', { form: {}, headers }),
+		await post('/shelf/bring', { designs: [{ id: '../x', recipe: {} }], colours: 'red' }),
+		await post('/shelf/bring', 'x'),
+		await post('/shelf/bring/here', { ids: [{}] }),
+		await request.post('/bench/hive-column/plan?/say', { form: { id: 'row:none', wait: 'soon' }, headers }),
+		await request.post('/bench/hive-column/plan?/move', { form: { id: 'x' }, headers }),
+		await request.post('/bench/nothing/plan?/remove', {
+			form: { id: 'row:none', saveId: 'x'.repeat(20) },
+			headers
+		}),
+		await request.post('/bench/hive-column/photos?/add', { multipart: { caption: 'none' }, headers }),
+		await request.post('/bench/hive-column/photos?/cover', { form: { photo: 'nobody' }, headers }),
+		await request.post('/bench/hive-column/count', { form: { then: 'make', quantity: '9e9' }, headers }),
+		await request.post('/compare', { form: { design: 'nobody', as: '99' }, headers, maxRedirects: 0 }),
+		await request.get('/compare?first=nobody&firstVersion=x&secondAs=99'),
+		await request.get('/bench/nothing/plan.pdf'),
+		await request.get('/bench/nothing/bill.csv'),
+		await request.get('/bench/hive-column/picture.svg?turn=NaN&tilt=1e99&view=inside&apart'),
+		await request.get('/shelf/recipes.json?design=nobody'),
+		await request.get('/photo/nobody'),
 		await request.get('/bench/nothing'),
 		await request.get('/q/not-a-token'),
 		await request.get('/q/not-a-token/quote.pdf'),
@@ -172,7 +191,7 @@ test('the server answers every crooked request in words, never with 500', async 
 	for (const answer of answers) {
 		expect([answer.url(), answer.status()]).toEqual([answer.url(), expect.any(Number)]);
 		expect(answer.status()).toBeLessThan(500);
-		expect((await answer.text()).length).toBeGreaterThan(10);
+		if (answer.status() !== 303) expect((await answer.text()).length).toBeGreaterThan(10);
 	}
 	expect(answers.at(-1)!.status()).toBe(413);
 	expect((await answers.at(-1)!.json()).message).toBe(

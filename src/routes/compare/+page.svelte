@@ -1,13 +1,10 @@
 <script lang="ts">
+	import ChangeTape from '$lib/features/lists/ChangeTape.svelte';
 	import MiniPicture from '$lib/features/picture/MiniPicture.svelte';
-	import { changeText } from '$lib/features/bench/tape-words.ts';
 	import CostCard from '$lib/features/shelf/CostCard.svelte';
-	import { formatHours } from '$lib/core/labour/standards.ts';
 	import { boxHeight } from '$lib/core/scene/svg.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
-	import Tape from '$lib/ui/tape/Tape.svelte';
-	import TapeLine from '$lib/ui/tape/TapeLine.svelte';
 
 	let { data } = $props();
 	const HEIGHT = 340;
@@ -20,7 +17,6 @@
 		)
 	);
 	const submit = (e: Event & { currentTarget: HTMLSelectElement }) => e.currentTarget.form?.requestSubmit();
-	const minutes = $derived(Math.abs(both?.comparison.seconds ?? 0));
 </script>
 
 {#snippet pick(side: 'first' | 'second', label: string)}
@@ -118,38 +114,7 @@
 		<div class="grid items-start gap-8 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_320px]">
 			{@render card('first')}
 			{@render card('second')}
-			<Tape label="From the first to the second">
-				{#each both.comparison.materials as material (material.label)}
-					<TapeLine
-						label={material.label}
-						count={`${material.first} → ${material.second}`}
-						amount={changeText(material.second - material.first, 0)}
-					/>
-				{:else}
-					<TapeLine label="the same materials" amount="" />
-				{/each}
-				{#snippet foot()}
-					<TapeLine
-						label="Cost"
-						amount={changeText(both!.comparison.cost.minor / 100, 2)}
-						rule="total"
-						name="cost"
-					/>
-					<TapeLine
-						label="time"
-						amount={minutes < 30
-							? 'same'
-							: `${both!.comparison.seconds < 0 ? '−' : '+'}${formatHours(minutes)}`}
-						name="time"
-					/>
-					<TapeLine
-						label="Price"
-						amount={both!.comparison.price ? changeText(both!.comparison.price.minor / 100, 2) : '—'}
-						rule="big"
-						name="price"
-					/>
-				{/snippet}
-			</Tape>
+			<ChangeTape comparison={both.comparison} label="From the first to the second" />
 		</div>
 	{/if}
 </main>

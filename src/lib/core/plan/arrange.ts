@@ -1,20 +1,12 @@
-import type { Id, Recipe, Step, StepPlace, StepWords } from '../recipe/recipe.ts';
+import type { Id, Recipe, Step, StepWords } from '../recipe/recipe.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
-import { aboutOf, idsIn, type MadeStep, type StepLine } from './made-step.ts';
+import { aboutOf, idsIn, type MadeStep } from './made-step.ts';
 
 /** A step as the plan shows it: what is made, with what the owner said over it. */
-export interface PlanStep {
+export interface PlanStep extends Omit<MadeStep, 'key' | 'about'> {
 	readonly id: string;
 	readonly own: boolean;
-	readonly text: string;
-	readonly lines: readonly StepLine[];
-	readonly place: StepPlace;
-	readonly tool: string;
-	readonly method: string;
-	readonly wait: number;
-	readonly check: string;
 	readonly photo: Id | null;
-	readonly work: MadeStep['work'];
 	/** What the owner said of it. */
 	readonly says: StepWords;
 	/** Left out of the plan by the owner. */

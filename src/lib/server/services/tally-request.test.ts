@@ -85,3 +85,24 @@ test('a kept design is found by the recipe that uses it', async () => {
 	const answer = (await answerTally(repos, asked({}, gate))) as TallyReport;
 	expect(answer.balloons).toBe(3 * 20);
 });
+
+describe('nested as nobody would', () => {
+	const level = (n: number, deepest: number): Recipe => {
+		const own = design(`level ${n}`, '1 11 at 9 white');
+		const inner = n === deepest ? [] : [newSection('inner', 'inner', designUse(`level-${n + 1}`))];
+		return { ...own, sections: [...own.sections, ...inner] };
+	};
+	test('200 levels deep are counted, each once', async () => {
+		const designs = Object.fromEntries(
+			Array.from({ length: 199 }, (_, i) => [`level-${i + 1}`, level(i + 1, 199)])
+		);
+		const answer = await report({ designs, materials, colours }, level(0, 199));
+		expect(answer.balloons).toBe(200);
+	});
+	test('a circle is answered with its way, in words, and costs nothing', async () => {
+		const designs = { 'level-1': level(1, 9), 'level-2': { ...level(2, 9), sections: level(0, 9).sections } };
+		const answer = await report({ designs }, level(0, 9));
+		expect(answer.balloons).toBe(0);
+		expect(answer.findings.find((f) => f.level === 'bad')!.say).toContain('level 1 > level 2 > level 1');
+	});
+});

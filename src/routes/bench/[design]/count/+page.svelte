@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
@@ -26,21 +27,7 @@
 			<h1 class="text-2xl">What {data.quantity > 1 ? `${data.quantity} × ` : ''}{data.name} really took</h1>
 			<p class="text-muted">{data.colourway}{data.size ? `, ${data.size}` : ''} · counted after the build</p>
 		</div>
-		<form class="ml-auto flex items-end gap-2">
-			<input type="hidden" name="colourway" value={data.colourwayId} />
-			<input type="hidden" name="size" value={data.sizeId} />
-			<Field label="How many" error={data.trouble || undefined}>
-				{#snippet children(attributes)}<input
-						{...attributes}
-						name="quantity"
-						class="control figures w-20"
-						value={data.typed}
-						inputmode="numeric"
-					/>{/snippet}
-			</Field>
-			<Button type="submit">Show</Button>
-			<Button kind="word" href="/bench/{data.id}">Bench</Button>
-		</form>
+		<HowMany asked={data} word="Show" />
 	</header>
 	<div class="grid gap-2" aria-live="polite">
 		{#if data.refused}<Notice level="bad">{data.refused}</Notice>{/if}

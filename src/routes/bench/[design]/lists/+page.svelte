@@ -1,6 +1,6 @@
 <script lang="ts">
+	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
-	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data } = $props();
@@ -21,22 +21,7 @@
 				{data.colourway}{data.size ? `, ${data.size}` : ''} · {data.balloons} balloons and {data.spares} spares
 			</p>
 		</div>
-		<form class="no-print ml-auto flex items-end gap-2">
-			<input type="hidden" name="colourway" value={data.colourwayId} />
-			<input type="hidden" name="size" value={data.sizeId} />
-			<Field label="How many" error={data.trouble || undefined}>
-				{#snippet children(attributes)}<input
-						{...attributes}
-						name="quantity"
-						class="control figures w-20"
-						value={data.typed}
-						inputmode="numeric"
-					/>{/snippet}
-			</Field>
-			<Button type="submit">Count</Button>
-			<Button onclick={() => print()}>Print</Button>
-			<Button kind="word" href="/bench/{data.id}">Bench</Button>
-		</form>
+		<HowMany asked={data} word="Count"><Button onclick={() => print()}>Print</Button></HowMany>
 	</header>
 	{#each data.findings as say (say)}<div class="mt-2"><Notice level="bad">{say}</Notice></div>{/each}
 	{#if data.toBuy.length === 0}

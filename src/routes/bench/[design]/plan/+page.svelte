@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { formatHours } from '$lib/core/labour/standards.ts';
 	import { boxHeight } from '$lib/core/scene/svg.ts';
+	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import MiniPicture from '$lib/features/picture/MiniPicture.svelte';
 	import PlanSteps from '$lib/features/plan/PlanSteps.svelte';
 	import StepRow from '$lib/features/plan/StepRow.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
-	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
@@ -36,22 +36,9 @@
 				)} h of work
 			</p>
 		</div>
-		<form class="no-print ml-auto flex items-end gap-2">
-			<input type="hidden" name="colourway" value={data.colourwayId} />
-			<input type="hidden" name="size" value={data.sizeId} />
-			<Field label="How many" error={data.trouble || undefined}>
-				{#snippet children(attributes)}<input
-						{...attributes}
-						name="quantity"
-						class="control figures w-20"
-						value={data.typed}
-						inputmode="numeric"
-					/>{/snippet}
-			</Field>
-			<Button type="submit">Plan</Button>
+		<HowMany asked={data} word="Plan">
 			<Button href="/bench/{data.id}/plan.pdf?{asked}">PDF</Button>
-			<Button kind="word" href="/bench/{data.id}">Bench</Button>
-		</form>
+		</HowMany>
 	</header>
 	{#if data.refused}<div class="mt-3"><Notice level="bad">{data.refused}</Notice></div>{/if}
 	{#if data.pictures.length > 0}

@@ -1,12 +1,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { formatHours } from '$lib/core/labour/standards.ts';
-	import { changeText } from '$lib/features/bench/tape-words.ts';
+	import ChangeTape from '$lib/features/lists/ChangeTape.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
-	import Tape from '$lib/ui/tape/Tape.svelte';
-	import TapeLine from '$lib/ui/tape/TapeLine.svelte';
 
 	let { data, form } = $props();
 	const nameOf = (id: string) => {
@@ -17,7 +14,6 @@
 	};
 	const MARK = { both: '', first: '−', second: '+' };
 	const comparison = $derived(data.comparison);
-	const minutes = $derived(comparison ? Math.abs(comparison.seconds) : 0);
 	/** A kept version chosen as the second may become the working copy. */
 	const restorable = $derived(data.versions.some((v) => v.id === data.first));
 </script>
@@ -98,36 +94,11 @@
 						{/each}
 					</ol>
 				</section>
-				<Tape label="What changed">
-					<TapeLine label="from {nameOf(data.first)} to {nameOf(data.second)}" amount="" />
-					{#each comparison.materials as material (material.label)}
-						<TapeLine
-							label={material.label}
-							count={`${material.first} → ${material.second}`}
-							amount={changeText(material.second - material.first, 0)}
-						/>
-					{:else}
-						<TapeLine label="the same materials" amount="" />
-					{/each}
-					{#snippet foot()}
-						<TapeLine
-							label="Cost"
-							amount={changeText(comparison!.cost.minor / 100, 2)}
-							rule="total"
-							name="cost"
-						/>
-						<TapeLine
-							label="time"
-							amount={minutes < 30 ? 'same' : `${comparison!.seconds < 0 ? '−' : '+'}${formatHours(minutes)}`}
-						/>
-						<TapeLine
-							label="Price"
-							amount={comparison!.price ? changeText(comparison!.price.minor / 100, 2) : '—'}
-							rule="big"
-							name="price"
-						/>
-					{/snippet}
-				</Tape>
+				<ChangeTape
+					{comparison}
+					label="What changed"
+					head="from {nameOf(data.first)} to {nameOf(data.second)}"
+				/>
 			</div>
 		{/if}
 		<section class="mt-8" aria-label="Kept versions">
