@@ -52,7 +52,12 @@ const shots: Shot[] = [
 		size: [390, 844],
 		before: (p) => p.getByRole('button', { name: 'Margin' }).click()
 	},
-	{ name: 'shelf-390', path: '/shelf', size: [390, 844] },
+	{
+		name: 'rules-390',
+		path: '/thumb/helium',
+		size: [390, 844],
+		before: (p) => p.locator('.apexcharts-svg').waitFor()
+	},
 	{ name: 'settings', path: '/settings' },
 	{ name: 'plan', path: '/bench/octopus-figure/plan' },
 	{ name: 'side-by-side', path: '/compare?first=kelp-column&second=kelp-column&secondAs=6' }

@@ -75,6 +75,8 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/quotes/quote-regatta'],
 		['/quick', (p) => p.getByRole('button', { name: 'Margin' }).click()],
 		['/settings'],
+		['/thumb'],
+		['/thumb/heat', (p) => p.locator('.apexcharts-svg').first().waitFor()],
 		[client]
 	]);
 });

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, newDesign, say, saved, test } from './app.ts';
 
 test('a step is said, changed, moved and left out; nonsense stays typed; a press twice is once; a row that goes says so', async ({
@@ -78,7 +78,10 @@ test('photos: what is none is answered in words, one is the cover, and it stands
 	await add('words.jpg', Buffer.from('only words'));
 	await expect(page.getByText('That is no photo this page can read. Choose a JPEG or a PNG.')).toBeVisible();
 	await expect(page.getByLabel('Caption').first()).toHaveValue('by the nets');
-	await add('huge.jpg', Buffer.alloc(10 * 1024 * 1024 + 10, 1));
+	const huge = test.info().outputPath('huge.jpg');
+	writeFileSync(huge, Buffer.alloc(10 * 1024 * 1024 + 10, 1));
+	await page.getByLabel('A photo, JPEG or PNG').setInputFiles(huge);
+	await page.getByRole('button', { name: 'Add the photo' }).click();
 	await expect(page.getByText('That photo is over 10 MB.')).toBeVisible();
 	const photo = readFileSync('scripts/demo/photos/octopus-figure.jpg');
 	await add('one.jpg', photo);

@@ -4,7 +4,7 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 	const client = await clientLink(page);
 	await page.setViewportSize({ width: 390, height: 844 });
 	const own = ['plan', 'photos', 'count'].map((page) => `/bench/bee-figure/${page}`);
-	const more = ['/shelf/open', '/compare', ...own];
+	const more = ['/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own];
 	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
@@ -132,4 +132,54 @@ test('what follows from a count is a rule of the studio: changed there, it chang
 	await each.fill('1');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.')).toBeVisible();
+});
+
+test('rules of thumb on a phone: the answer follows the typing, nonsense is said at its field, and it is used in a design', async ({
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto('/thumb');
+	await page.getByRole('link', { name: /^Strokes and sizes/ }).click();
+	const answer = page.locator('dl .main');
+	await expect(answer).toContainText('27.0 for 8½ in');
+	await page.getByLabel('Size I want').fill('3½');
+	await expect(answer).toContainText('1.9 for 3½ in');
+	await page.getByLabel('Strokes I counted').fill('0');
+	await expect(page.getByText('Strokes I counted must be at least 0.25.')).toBeVisible();
+	// What was answered last stays in sight, and so does what was typed.
+	await expect(answer).toContainText('1.9 for 3½ in');
+	await page.getByLabel('Strokes I counted').fill('4');
+	await page.getByRole('button', { name: 'Use “at 2 strokes” in a design' }).click();
+	await expect(page.getByText('say it on the entry line of the Bench')).toBeVisible();
+	await expect(page.locator('.apexcharts-svg')).toBeVisible();
+
+	await page.goto('/thumb/heat');
+	await page.getByLabel('Air there').fill('-459.67 F');
+	await expect(page.getByText('Air there lies between −40 and 140 °F.')).toBeVisible();
+	await page.getByLabel('Air there').fill('40 C');
+	await page.getByLabel('Size here').fill('11');
+	await expect(page.getByText(/^Size it to 10/).or(page.getByText('Size it to 10'))).toBeVisible();
+});
+
+test('a pump is measured in the settings, and the sizing sheet counts its strokes; contradictions are refused', async ({
+	page
+}) => {
+	await page.goto('/settings');
+	await page.getByLabel('Another pump').fill('floor pump');
+	const pairs = page.getByLabel('Strokes = size').last();
+	await pairs.fill('1 = 6, 2 = 6');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText(/^These contradict each other/)).toBeVisible();
+	await expect(pairs).toHaveValue('1 = 6, 2 = 6');
+	await pairs.fill('1 = 6, 2 = 7½');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved. Every design')).toBeVisible();
+	await expect(page.getByText(/^A stroke is 1\d\d\d mL/)).toBeVisible();
+	await page.goto('/thumb');
+	await expect(page.getByRole('columnheader', { name: 'floor pump, strokes' })).toBeVisible();
+	await expect(page.getByRole('row', { name: /^hole 6 9\.5 1\.0$/ })).toBeVisible();
+	const holes = await page.request.get('/thumb/sizing-holes.pdf?sizes=8, 13&paper=a4');
+	expect([holes.status(), holes.headers()['content-type']]).toEqual([200, 'application/pdf']);
+	expect((await page.request.get('/thumb/sizing-holes.pdf?sizes=large')).status()).toBe(400);
+	expect((await page.request.get('/thumb/sizing-holes.pdf?sizes=900')).status()).toBe(400);
 });

@@ -7,6 +7,7 @@ import { parseBounded } from '$lib/core/units/number.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import { firstIssue } from '$lib/server/answers.ts';
+import { fitWords, printPairs, readPumps } from '$lib/core/sizing/read-pumps.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -45,8 +46,14 @@ export const load: PageServerLoad = async ({ locals }) => {
 		values[`each-${i}`] = rule ? rational(rule.each).toFraction(true) : '';
 		values[`material-${i}`] = rule?.material ?? '';
 	});
+	const pumps = Array.from({ length: rates.pumps.length + 1 }, (_, i) => rates.pumps[i]?.id ?? `new-${i}`);
+	pumps.forEach((_, i) => {
+		values[`pump-${i}`] = rates.pumps[i]?.name ?? '';
+		values[`pairs-${i}`] = printPairs(rates.pumps[i]?.pairs ?? []);
+	});
 	const followers = materials.filter((m) => FOLLOWERS.has(m.kind)).map((m) => ({ id: m.id, name: m.name }));
-	return { values, counts: [...COUNTS], followers };
+	const fits = rates.pumps.map(({ pairs }) => (pairs.length > 1 ? fitWords(pairs) : ''));
+	return { values, counts: [...COUNTS], followers, pumps, fits };
 };
 
 export const actions: Actions = {
@@ -84,6 +91,8 @@ export const actions: Actions = {
 				errors[`material-${i}`] = 'That material is not in the Stockroom.';
 			return each.ok ? [{ of, each: rationalText(each.value), material }] : [];
 		});
+		const pumps = readPumps(typed, rates.pumps, style);
+		Object.assign(errors, pumps.errors);
 		const next = {
 			...settings,
 			business: {
@@ -104,6 +113,7 @@ export const actions: Actions = {
 				defaultLoss: rationalText(percent('loss', 'The loss', 90).div(100)),
 				service,
 				rules,
+				pumps: pumps.pumps,
 				price: {
 					...rates.price,
 					method: typed.method === 'markup' ? 'markup' : 'margin',

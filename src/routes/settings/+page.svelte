@@ -84,6 +84,26 @@
 			])}
 		</fieldset>
 		<fieldset class="grid gap-y-2">
+			<legend class="mb-1 font-head text-base font-bold">Pumps</legend>
+			<p class="text-[13px] text-muted">
+				What you measured: strokes and the size they reached, like “4 = 4½, 8 = 5⅝”. Strokes then have a size
+				on the Bench and on the sizing sheet. A name taken away takes the pump away; designs that count its
+				strokes keep the count and lose the size.
+			</p>
+			{#each data.pumps as pump, index (pump)}
+				<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] items-start gap-x-5 max-sm:grid-cols-1">
+					{@render text(
+						index === data.pumps.length - 1 ? 'Another pump' : 'Name of the pump',
+						`pump-${index}`
+					)}
+					<div>
+						{@render text('Strokes = size', `pairs-${index}`)}
+						{#if data.fits[index]}<p class="text-[13px] text-muted">{data.fits[index]}</p>{/if}
+					</div>
+				</div>
+			{/each}
+		</fieldset>
+		<fieldset class="grid gap-y-2">
 			<legend class="mb-1 font-head text-base font-bold">What follows from a count</legend>
 			<p class="text-[13px] text-muted">
 				Lines that nobody says: the bill works them out. ¼ for each cluster is one piece for four. A blank is

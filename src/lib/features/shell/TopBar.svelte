@@ -17,6 +17,7 @@
 		['/stockroom', 'Stockroom'],
 		['/quotes', 'Quotes'],
 		['/quick', 'Quick price'],
+		['/thumb', 'Rules of thumb'],
 		['/settings', 'Settings']
 	] as const;
 	let search = $state<HTMLInputElement>();
