@@ -23,7 +23,6 @@ const height: Input = {
 const mass = (name: string, label: string, start: string): Input => ({
 	kind: 'quantity', name, label, start, dimension: 'mass', unit: 'g', min: 0, max: 100_000, between: '0 and 100 kg'
 }); // prettier-ignore
-const degrees = (kelvin: number): string => `${Math.round(inUnit(kelvin, 'temperature', 'f'))} °F`;
 
 const strokes: Calculator = {
 	id: 'strokes',
