@@ -4,7 +4,7 @@ import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
 import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
 import type { Assembly } from '../structures/assemble.ts';
-import { cautionsFor } from './cautions.ts';
+import { clientCautions, hazardsOf } from '../hazards/cautions.ts';
 import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
 
@@ -29,7 +29,9 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 	const { priced, settings, terms, catalogue } = input;
 	const { price } = priced;
 	if (price.status === 'refused') return undefined;
-	const tallest = Math.max(0, ...priced.lines.map((l) => overall(l) ?? 0));
+	const hazards = priced.lines.flatMap((line) =>
+		hazardsOf({ ...line.tally, overall: line.tally.assembly.overall.usual })
+	);
 	return {
 		version: FROZEN_VERSION,
 		engine: ENGINE_VERSION,
@@ -58,7 +60,7 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		deposit: price.deposit,
 		rounding: 'Lines are rounded to the cent and sum to the total.',
 		note: terms.note,
-		cautions: cautionsFor(terms.setting, tallest)
+		cautions: clientCautions(hazards, terms.setting)
 	};
 }
 

@@ -111,6 +111,7 @@ function distance(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): numb
 /** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
 function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 	for (let now = distance(draft, wanted); now > 0;) {
+		const missing = missingOf(draft, wanted);
 		let best: { layer: Mutable<Layer>; repeat: number; gain: number } | undefined;
 		for (const { section, stack } of stacksOf(draft)) {
 			const copies = copiesOf(draft as Recipe, section as Section);
@@ -118,6 +119,8 @@ function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 				const each = copies * layer.clusters.reduce((a, c) => a + c.places.length, 0);
 				const start = layer.repeat;
 				for (const by of [-1, 1]) {
+					// A row that has anything nobody wants more of, or less, is not looked at: most are not.
+					if (!suits(draft, layer as Layer, (key) => by * (missing.get(key) ?? 0) > 0)) continue;
 					for (let repeat = start + by; repeat >= 0 && repeat <= MOST_REPEATS; repeat += by) {
 						if (Math.abs(repeat - start) * each > now) break;
 						layer.repeat = repeat;
@@ -136,6 +139,18 @@ function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 		now = distance(draft, wanted);
 	}
 }
+
+/** How many more, or less, of each are wanted. */
+function missingOf(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+	const counts = countsNow(draft);
+	return new Map([...wanted].map(([key, count]) => [key, count - (counts.get(key)?.count ?? 0)]));
+}
+
+/** Whether every balloon of a row's topmost ring is one of these. */
+const suits = (draft: RecipeDraft, layer: Layer, isOne: (key: string) => boolean): boolean =>
+	baked(draft, layer).every(({ places }) =>
+		places.every((p) => isOne(keyOfPlace(draft, p as never, p.slot ?? '')))
+	);
 
 const withoutEmpty = (draft: RecipeDraft): RecipeDraft => {
 	const copy = structuredClone(draft);

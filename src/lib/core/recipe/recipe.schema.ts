@@ -12,6 +12,7 @@ import {
 	RECIPE_VERSION,
 	SLOT_ROLES,
 	STANDINGS,
+	MOST_STEPS,
 	STEP_PLACES,
 	UPRIGHTS,
 	type Recipe
@@ -240,7 +241,7 @@ export const newestRecipe = z.strictObject({
 			})
 		)
 		.max(60),
-	steps: z.array(step).max(1000)
+	steps: z.array(step).max(MOST_STEPS)
 });
 
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */

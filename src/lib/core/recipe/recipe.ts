@@ -41,6 +41,9 @@ export interface Recipe {
 	readonly steps: readonly Step[];
 }
 
+/** Most steps of one plan that are written down. */
+export const MOST_STEPS = 6000;
+
 /** Where a step of the plan is done. */
 export const STEP_PLACES = ['bench', 'site', 'after hanging'] as const;
 export type StepPlace = (typeof STEP_PLACES)[number];

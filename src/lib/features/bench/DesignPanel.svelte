@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { COUNTS } from '../../core/bom/follow-on.ts';
+	import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { rational, rationalText } from '../../core/units/rational.ts';
 	import Button from '../../ui/button/Button.svelte';
@@ -14,6 +15,10 @@
 	}
 	let { bench }: Props = $props();
 	const recipe = $derived(bench.recipe);
+	/** What of this design can hurt somebody: the plan and the client's paper say the same. */
+	const cautions = $derived(
+		makerCautions(hazardsOf({ ...bench.tally, overall: bench.tally.assembly.overall.usual }))
+	);
 	const followers = $derived([
 		['', 'not chosen yet (cost unknown)'] as const,
 		...[...bench.catalogue.materials.values()]
@@ -86,6 +91,12 @@
 					onchange={(e) => bench.change((d) => (d.notes = e.currentTarget.value))}></textarea>
 			{/snippet}
 		</Field>
+		<section class="grid gap-1" aria-label="Take care">
+			<h2 class="text-[15px]">Take care</h2>
+			<ul class="grid gap-1 text-[13px] text-muted">
+				{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+			</ul>
+		</section>
 		<section class="grid gap-2" aria-label="Follow-on rules">
 			<h2 class="text-[15px]">What follows from counts</h2>
 			{#each recipe.rules as rule (rule.of)}

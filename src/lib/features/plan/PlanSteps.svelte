@@ -24,6 +24,7 @@
 	let open = $state<{ id: string; add: boolean } | null>(null);
 	let dragged = $state.raw<StepShown[] | null>(null);
 	let trouble = $state('');
+	const photos = $derived(new Set(choices.photos.map((p) => p.id)));
 	const rows = $derived(dragged ?? [...steps]);
 	const numbers = $derived.by(() => {
 		let n = 0;
@@ -91,6 +92,7 @@
 			{:else}
 				<StepRow
 					{step}
+					{photos}
 					number={numbers.get(step.id) ?? null}
 					editable
 					first={index === 0}

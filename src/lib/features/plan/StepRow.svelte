@@ -10,6 +10,8 @@
 		step: StepShown;
 		/** As it is counted; nothing where it is left out. */
 		number: number | null;
+		/** Photos there are: one that came with a file may not be here. */
+		photos?: ReadonlySet<string>;
 		/** False for the steps of a design inside: they are changed on their own plan. */
 		editable: boolean;
 		first?: boolean;
@@ -23,6 +25,7 @@
 	let {
 		step,
 		number,
+		photos = new Set(),
 		editable,
 		first = false,
 		last = false,
@@ -70,7 +73,12 @@
 				out.
 			</p>{/if}
 		{#if step.out}<p class="quiet">Left out of the plan; its work is still counted.</p>{/if}
-		{#if step.photo}<img src="/photo/{step.photo}" alt="" class="photo" loading="lazy" />{/if}
+		{#if step.photo && photos.has(step.photo)}<img
+				src="/photo/{step.photo}"
+				alt=""
+				class="photo"
+				loading="lazy"
+			/>{/if}
 		{#if editable}
 			<p class="acts no-print">
 				<button type="button" class="quiet-link" onclick={onedit} aria-label="Change: {name}">change</button>

@@ -38,7 +38,9 @@
 <header
 	class="no-print flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
-	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"><Mark /> Bright Tally</a>
+	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
+		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
+	>
 	<nav aria-label="Main" class="flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
 		{#each WORDS as [href, word] (href)}
 			<a

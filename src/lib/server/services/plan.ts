@@ -1,9 +1,9 @@
 import { editPlan, type PlanEdit, type PlanStep } from '../../core/plan/arrange.ts';
-import { planCautions } from '../../core/plan/cautions.ts';
+import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
-import type { Recipe } from '../../core/recipe/recipe.ts';
+import { MOST_STEPS, type Recipe } from '../../core/recipe/recipe.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { DomainError } from '../../core/errors.ts';
 import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
@@ -46,11 +46,10 @@ export function workOutPlan({ design, context, colourway, size, quantity }: Aske
 		if (!(error instanceof DomainError)) throw error;
 		trouble = worked.findings.find((f) => f.level === 'bad')?.say ?? error.message;
 	}
-	const all = parts.flatMap((p) => p.steps);
 	return {
 		parts: parts.filter((p, i) => i === 0 || p.steps.length > 0).map((part) => shown(part, context)),
 		worked,
-		cautions: planCautions(all, worked.assembly.overall.usual),
+		cautions: makerCautions(hazardsOf({ ...worked, overall: worked.assembly.overall.usual })),
 		trouble
 	};
 }
@@ -91,7 +90,10 @@ export function planPictures(
 	return [...views, { name: 'apart', list: apart }];
 }
 
-/** Does one edit to the plan of a working copy. @returns false where there is no such step or design */
+/**
+ * Does one edit to the plan of a working copy.
+ * @returns false where there is no such step or design, or more steps than can be written down
+ */
 export async function changePlan(
 	repos: Repos,
 	design: string,
@@ -102,7 +104,8 @@ export async function changePlan(
 	return changeWorking(repos, design, { saveId, now }, async (recipe) => {
 		const context = contextOf(studio, await loadLibrary(repos, recipe));
 		const draft = structuredClone(recipe) as RecipeDraft;
-		if (!editPlan(draft, madeSteps(recipe, context), edit)) return undefined;
+		if (!editPlan(draft, madeSteps(recipe, context), edit) || draft.steps.length > MOST_STEPS)
+			return undefined;
 		return recipeSchema.parse(draft) as Recipe;
 	});
 }

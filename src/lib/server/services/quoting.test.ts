@@ -2,7 +2,6 @@ import { eq } from 'drizzle-orm';
 import { describe, expect, test } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
-import { cautionsFor } from '../../core/quote/cautions.ts';
 import { frozenQuoteSchema } from '../../core/quote/quote.schema.ts';
 import type { QuoteTerms } from '../../core/quote/quote.ts';
 import { quote, quoteLine } from '../db/tables/quote.ts';
@@ -125,12 +124,6 @@ describe('sending a quote', () => {
 test('an offer stands until a calendar day where the business is: late in the evening there it is still today', () => {
 	expect(validUntil(new Date('2027-03-01T03:30:00Z'), 14, 'America/New_York')).toBe('2027-03-14');
 	expect(validUntil(new Date('2027-03-01T03:30:00Z'), 14, 'Pacific/Auckland')).toBe('2027-03-15');
-});
-
-test('cautions: choking and latex always, tip-over for tall pieces, weather outdoors', () => {
-	expect(cautionsFor('indoor', 900)).toHaveLength(2);
-	expect(cautionsFor('indoor', 2100).join(' ')).toContain('can tip');
-	expect(cautionsFor('outdoor', 900).join(' ')).toContain('Nothing is released outdoors');
 });
 
 test('a frozen quote of version 1 still reads, and one of no known version does not', async () => {

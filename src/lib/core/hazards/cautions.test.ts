@@ -1,0 +1,52 @@
+import { describe, expect, test } from 'vitest';
+import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { tally } from '../tally/tally.ts';
+import { clientCautions, hazardsOf, HAZARDS, makerCautions } from './cautions.ts';
+
+const hazards = (...lines: string[]) => {
+	const worked = tally(design('piece', ...lines), null, 1, {
+		catalogue: studio,
+		rates,
+		library: () => undefined
+	});
+	return hazardsOf({ ...worked, overall: worked.assembly.overall.usual });
+};
+
+describe('what can hurt somebody', () => {
+	test('choking and latex are said of every piece; of a low plain one nothing else to the client', () => {
+		expect(hazards('4 11 at 9 white')).toEqual(['children', 'latex', 'floor', 'inflator']);
+		expect(clientCautions([], 'indoor')).toHaveLength(2);
+		expect(clientCautions(hazards('4 11 at 9 white'), 'indoor')[0]).toContain('CHOKING HAZARD');
+		expect(clientCautions(hazards('4 11 at 9 white'), 'indoor')).toHaveLength(2);
+	});
+	test.each<[string, string[], string, RegExp | null]>([
+		[
+			'a foil conducts',
+			['1 11 at 9 white', 'put 1 foil star as star on row 1 front with tie'],
+			'foil',
+			/power lines/
+		],
+		[
+			'glue burns those who build',
+			['1 11 at 9 white', 'put 1 5 at 4 white as eye on row 1 front with glue'],
+			'glue',
+			null
+		],
+		['a large one is loud', ['1 36 at 30 gold'], 'burst', /loud/],
+		['a tall one tips', ['4 11 at 10 white x9'], 'tall', /can tip/],
+		['a tie cuts', ['1 11 at 9 white', 'put 1 foil star as star on row 1 front with tie'], 'line', null]
+	])('%s', (_, lines, hazard, client) => {
+		const found = hazards(...lines);
+		expect(found).toContain(hazard);
+		const words = clientCautions(found, 'indoor').join(' ');
+		if (client) expect(words).toMatch(client);
+		else expect(clientCautions([hazard as 'glue'], 'indoor')).toHaveLength(2);
+	});
+	test('strokes need no inflator; outdoors the weather is said; those who build defer to codes and licensed people', () => {
+		expect(hazards('4 5 at 4 strokes white')).not.toContain('inflator');
+		expect(clientCautions([], 'outdoor').at(-1)).toContain('Nothing is released outdoors');
+		const all = makerCautions(HAZARDS);
+		expect(all).toHaveLength(HAZARDS.length + 1);
+		expect(all.at(-1)).toContain('local codes and licensed people decide');
+	});
+});
