@@ -122,8 +122,8 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 			return sectionNeeds(section, node.colourway).flatMap((need) => {
 				const count = isFloorContact(need) ? grounded : all;
 				if (count.equals(0)) return [];
-				const quantity = count.equals(ONE) ? need.quantity : need.quantity.mul(count);
-				return [{ need: { ...need, quantity }, where, recipe: node.recipe }];
+				const own = count.equals(ONE) ? need : { ...need, quantity: need.quantity.mul(count) };
+				return [{ need: own, where, recipe: node.recipe }];
 			});
 		})
 	);

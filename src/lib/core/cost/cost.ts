@@ -154,7 +154,7 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 		parts.push({
 			label: `${pack.supplier}, pack of`,
 			count: String(pack.count),
-			amount: rounded(rational(pack.priceMinor), currency)
+			amount: money(pack.priceMinor, currency)
 		});
 	}
 	return { key: line.key, label: line.label, count: print(line.used), amount, parts };
@@ -183,8 +183,7 @@ const percentText = (share: number): string => `${Math.round(share * 1000) / 10}
 function bagLine(line: BillLine, { currency }: Rates): CostLine {
 	const pack = line.material && cheapestPack(line.material);
 	const bags = pack && Math.ceil(line.toBuy / pack.count);
-	const amount =
-		pack && bags !== undefined ? rounded(rational(pack.priceMinor).mul(bags), currency) : undefined;
+	const amount = pack && bags !== undefined ? money(pack.priceMinor * bags, currency) : undefined;
 	const parts = pack
 		? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }]
 		: [];

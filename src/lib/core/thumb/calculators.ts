@@ -1,6 +1,8 @@
 import { binomialAtMost, sparesFor } from '../bom/spares.ts';
 import { float, heliumCost, labelLitres } from '../gas/float.ts';
 import { heatAdvice, inSun, type Sun } from '../gas/heat.ts';
+import { nesting } from '../geometry/bands.ts';
+import { beaufort, G, standsWind } from '../stability/wind.ts';
 import { foilLitres, SHAPE_FACTOR } from '../gas/volume.ts';
 import { calibrate, diameterAfter, sphereLitres, strokesFor } from '../sizing/strokes.ts';
 import { formatInches, inches, um } from '../units/length.ts';
@@ -237,8 +239,103 @@ const margin: Calculator = {
 	limits: 'Before tax and payment fees; cost has to hold your hours and overhead, or the margin is none.'
 }; // prettier-ignore
 
+const wind: Calculator = {
+	id: 'wind',
+	name: 'Wind and ballast',
+	asks: 'Does it stand that wind, and how much weight holds it?',
+	inputs: [
+		{ kind: 'length', name: 'tall', label: 'Height of the piece', start: '6 ft' },
+		{ kind: 'length', name: 'wide', label: 'Width of the piece', start: '22 in' },
+		{ kind: 'quantity', name: 'weight', label: 'It weighs, with base and weights', start: '12 lb', dimension: 'mass', unit: 'lb', min: 0, max: 1_000_000, between: '0 and 1,000 kg' },
+		{ kind: 'length', name: 'base', label: 'Width of the base', start: '18 in' },
+		{ kind: 'quantity', name: 'wind', label: 'Mean wind of the forecast', start: '10 mph', dimension: 'speed', unit: 'mph', min: 0, max: 40, between: '0 and 90 mph' },
+		{ kind: 'number', name: 'gust', label: 'A gust is so many times that', start: '1.6', min: 1, max: 3 },
+		{ kind: 'choice', name: 'ground', label: 'It stands on', start: '0.4', options: [['0.4', 'stone or wood'], ['0.3', 'smooth floor'], ['0.5', 'grass']] }
+	],
+	work: ({ n, s }) => {
+		const piece = {
+			area: (n.tall! * n.wide!) / 1e6,
+			middle: n.tall! / 2000,
+			weight: n.weight! / 1000,
+			toEdge: n.base! / 2000,
+			friction: Number(s.ground)
+		};
+		const gust = n.wind! * n.gust!;
+		const found = standsWind(piece, gust);
+		const mph = (speed: number) => `${exact(inUnit(speed, 'speed', 'mph'), 0)} mph`;
+		const pounds = (kg: number) => `${exact(kg / 0.45359237)} lb`;
+		const most = Math.max(gust * 1.4, found.tipsAt * 1.2, 5);
+		return {
+			lines: [
+				{ label: found.holds ? 'It holds' : 'It does not hold', text: found.holds ? 'with half as much again in hand' : `${pounds(found.more)} more on the base`, main: true, level: found.holds ? 'good' : 'bad' },
+				{ label: 'Gust reckoned with', text: `${mph(gust)}, Beaufort ${beaufort(n.wind!)} in the mean` },
+				{ label: 'It begins to tip at', text: mph(found.tipsAt), ...(found.tipsAt < gust ? { level: 'bad' as const } : {}) },
+				{ label: 'It begins to slide at', text: mph(found.slidesAt), ...(found.slidesAt < gust ? { level: 'bad' as const } : {}) },
+				{ label: 'The wind pushes with', text: `${exact(found.force)} N, as ${pounds(found.force / G)} would` },
+				{ label: 'Always', text: 'Indicative only: local codes, the venue and qualified people decide.', level: 'watch' }
+			],
+			chart: {
+				across: 'gust, mph',
+				up: 'weight needed, lb',
+				series: [
+					{ name: 'needed', points: Array.from({ length: 16 }, (_, i) => {
+						const speed = (most * i) / 15;
+						const { more } = standsWind({ ...piece, weight: 0 }, speed);
+						return [inUnit(speed, 'speed', 'mph'), more / 0.45359237] as const;
+					}) },
+					{ name: 'it weighs', points: Array.from({ length: 16 }, (_, i) => [inUnit((most * i) / 15, 'speed', 'mph'), piece.weight / 0.45359237] as const) }
+				],
+				here: [inUnit(gust, 'speed', 'mph'), piece.weight / 0.45359237]
+			}
+		};
+	},
+	formula: 'q = 0.613 v² Pa with v the gust; force = q × 0.47 × height × width; it tips where force × half the height is more than weight × 9.81 × half the base, and slides where it is more than friction × weight. Half as much again is asked for.',
+	source: 'Wind pressure: ASCE 7, SI form. Drag of a ball: Hoerner 1965. Beaufort: WMO. The gust of 1.6 times the mean and the frictions are from memory.',
+	limits: 'A full silhouette of still balls on level ground: arches, sails, guests and uneven ground are worse. People stand beside it: take it down before the wind comes, not when it is there.'
+}; // prettier-ignore
+
+const bands: Calculator = {
+	id: 'bands',
+	name: 'Bands that nest',
+	asks: 'How much longer is each band so that they lie flat round each other?',
+	inputs: [
+		{ kind: 'length', name: 'inner', label: 'Length of the inner band', start: '30' },
+		{ kind: 'length', name: 'outer', label: 'Length of the next one', start: '36' },
+		{ kind: 'length', name: 'width', label: 'Thickness of a band', start: '3' },
+		{ kind: 'choice', name: 'bend', label: 'Bent over', start: '180', options: [['90', 'a quarter circle'], ['180', 'half a circle'], ['270', 'three quarters'], ['360', 'a full ring']] },
+		{ kind: 'number', name: 'count', label: 'Bands in all', start: '4', min: 2, max: 30 }
+	],
+	work: ({ n, s }) => {
+		const angle = (Number(s.bend) * Math.PI) / 180;
+		const width = n.width!;
+		const { flat, steps } = nesting([{ length: n.inner!, width }, { length: n.outer!, width }], angle);
+		const [step] = steps;
+		const count = Math.round(n.count!);
+		const lengths = Array.from({ length: count }, (_, i) => n.inner! + i * step!.needs);
+		return {
+			lines: [
+				{ label: flat ? 'They lie flat' : 'They fan out', text: flat ? 'the next is long enough' : `the next is ${inchText(step!.short)} short`, main: true, level: flat ? 'good' : 'watch' },
+				{ label: 'Each is longer than the one inside by', text: inchText(step!.needs) },
+				{ label: `Lengths of ${count}`, text: lengths.slice(0, 6).map(inchText).join(', ') + (count > 6 ? ' …' : '') },
+				{ label: 'Together', text: `${exact(lengths.reduce((a, l) => a + l, 0) / IN / 12)} ft` }
+			],
+			chart: {
+				across: 'band, from the inside',
+				up: 'inches',
+				series: [
+					{ name: 'lies flat', points: Array.from({ length: Math.max(5, count) }, (_, i) => [i + 1, (n.inner! + i * step!.needs) / IN] as const) },
+					{ name: 'as given', points: Array.from({ length: Math.max(5, count) }, (_, i) => [i + 1, (n.inner! + i * (n.outer! - n.inner!)) / IN] as const) }
+				]
+			}
+		};
+	},
+	formula: 'A band bent over θ runs at its middle; the next one’s middle lies half of both thicknesses farther out, so it is longer by θ (w₁ + w₂) / 2.',
+	source: 'Arc of a circle. Half a circle, 3 in thick: 9.42 in a band.',
+	limits: 'Bands that keep their thickness when they are bent. Shorter ones do not break: they lift and fan out, which may be what is wanted.'
+}; // prettier-ignore
+
 /** The rules of thumb, in the order they are shown. */
-export const CALCULATORS: readonly Calculator[] = [strokes, helium, heat, spares, margin];
+export const CALCULATORS: readonly Calculator[] = [strokes, helium, heat, wind, bands, spares, margin];
 
 /** Sizes of a sizing sheet: strokes of a pump beside the hole. */
 export function sizingSheet(k: number | null, sizes: readonly number[]): { size: string; strokes: string }[] {

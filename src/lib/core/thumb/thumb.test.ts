@@ -62,6 +62,19 @@ describe('the rules of thumb', () => {
 		expect(hot.text['It may burst']).toMatch(/^Size it to 10/);
 		expect(work('heat', { there: '32 F' }).text['It looks soft']).toMatch(/comes back/);
 	});
+	test('wind: what does not hold says how much more, and more of it holds', () => {
+		const light = work('wind', { weight: '1 lb' });
+		expect(light.lines[0]).toMatchObject({ label: 'It does not hold', level: 'bad' });
+		const more = Number(/^([\d.]+) lb/.exec(light.lines[0]!.text)![1]);
+		expect(work('wind', { weight: `${(more + 1.1).toFixed(1)} lb` }).lines[0]!.label).toBe('It holds');
+		expect(light.text.Always).toContain('local codes, the venue and qualified people decide');
+	});
+	test('bands: half a circle, 3 in thick, each 9⅜ in (9.42) longer; six are too few and fan out', () => {
+		const { text, lines } = work('bands');
+		expect(text['Each is longer than the one inside by']).toBe('9⅜ in');
+		expect(lines[0]).toMatchObject({ label: 'They fan out', text: 'the next is 3⅜ in short' });
+		expect(work('bands', { outer: '39½' }).lines[0]!.label).toBe('They lie flat');
+	});
 	test('margin and markup: the textbook pair', () => {
 		const { text } = work('margin', { by: 'price', value: '100' });
 		expect([text['Margin, of the price'], text['Markup, on the cost']]).toEqual(['40.0 %', '66.7 %']);
@@ -74,7 +87,9 @@ describe('the rules of thumb', () => {
 		['heat', { height: '9000 m' }, 'height', /between −1,400 and 19,600 ft/],
 		['helium', { skin: '-3' }, 'skin', /between 0 and 100 kg/],
 		['spares', { count: '' }, 'count', /blank/],
-		['margin', { cost: '0' }, 'cost', /at least 0.01/]
+		['margin', { cost: '0' }, 'cost', /at least 0.01/],
+		['wind', { wind: 'a breeze' }, 'wind', /is not a number/],
+		['bands', { width: '0' }, 'width', /above 0/]
 	])('%s: %o is refused at its field', (id, typed, field, words) => {
 		expect(errors(id, typed)[field]).toMatch(words);
 	});

@@ -68,9 +68,9 @@ export function parseQuantity(text: string, wanted: Wanted, style: NumberStyle):
 	const found = /^([-−]?[\d\s.,/½¼¾⅛⅜⅝⅞]*)\s*°?\s*(.*)$/u.exec(text.trim());
 	const number = parseNumber(found?.[1] ?? '', style);
 	if (!number.ok)
-		return number.code === 'missing'
+		return text.trim() === ''
 			? refuse('missing', `${what} is blank. Type it like “${exampleOf(dimension)}”.`)
-			: refuse(number.code, `${what} is not a number. Type it like “${exampleOf(dimension)}”.`);
+			: refuse('not-a-number', `${what} is not a number. Type it like “${exampleOf(dimension)}”.`);
 	const said = found?.[2]?.trim().toLowerCase() || unit;
 	const own = Object.hasOwn(units, said) ? units[said] : undefined;
 	if (!own)

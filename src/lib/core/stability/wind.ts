@@ -1,0 +1,74 @@
+import { DomainError } from '../errors.ts';
+
+/** Half the density of air, kg/m³: wind pressure q = 0.613 v² Pa, v the gust. Source: ASCE 7, SI form. */
+export const HALF_DENSITY = 0.613;
+/** Drag of a ball. Source: Hoerner, Fluid-Dynamic Drag (1965). */
+export const BALL_DRAG = 0.47;
+/** A gust over the mean wind. From memory, differs with the ground; an owner may change it. */
+export const GUST = 1.6;
+export const G = 9.80665;
+
+/** Top of each Beaufort force, m/s of mean wind at 10 m. Source: WMO, equivalent speeds (from memory). */
+export const BEAUFORT = [0.2, 1.5, 3.3, 5.4, 7.9, 10.7, 13.8, 17.1, 20.7, 24.4, 28.4, 32.6] as const;
+
+/** The Beaufort force of a mean wind, 0 to 12. @param speed m/s, 0 or more */
+export const beaufort = (speed: number): number => {
+	const force = BEAUFORT.findIndex((top) => speed <= top);
+	return force < 0 ? 12 : force;
+};
+
+/** A piece as the wind sees it. */
+export interface WindPiece {
+	/** Silhouette, m². */
+	readonly area: number;
+	/** Height of its middle over the floor, m. */
+	readonly middle: number;
+	/** Weight of it all with what holds it down, less what gas lifts, kg. */
+	readonly weight: number;
+	/** From under its centre of mass to the nearest edge of its base, m. */
+	readonly toEdge: number;
+	/** Height of its centre of mass plays no part while it stands; friction of base on ground does. */
+	readonly friction: number;
+}
+
+export interface WindVerdict {
+	/** Pa */
+	readonly pressure: number;
+	/** N */
+	readonly force: number;
+	/** N m that turn it over, and that hold it. */
+	readonly overturning: number;
+	readonly resisting: number;
+	/** Gust at which it begins to tip, and to slide, m/s. */
+	readonly tipsAt: number;
+	readonly slidesAt: number;
+	/** kg more on the base so that it holds with the margin. */
+	readonly more: number;
+	readonly holds: boolean;
+}
+
+/**
+ * Whether a piece stands a gust. Indicative only: local codes, the venue and qualified people decide.
+ * @param gust m/s @param margin how much more than the wind must hold, 1.5 by default (house rule)
+ * @throws {DomainError} `not-positive`
+ */
+export function standsWind(piece: WindPiece, gust: number, margin = 1.5): WindVerdict {
+	const { area, middle, weight, toEdge, friction } = piece;
+	if (!(area > 0) || !(middle > 0) || !(toEdge > 0) || !(friction > 0))
+		throw new DomainError('not-positive', 'area, middle, distance to the edge and friction are above 0');
+	const pressure = HALF_DENSITY * gust ** 2;
+	const force = pressure * BALL_DRAG * area;
+	const [overturning, resisting] = [force * middle, Math.max(0, weight) * G * toEdge];
+	const perSpeed = HALF_DENSITY * BALL_DRAG * area;
+	const needed = margin * Math.max(overturning / (G * toEdge), force / (G * friction));
+	return {
+		pressure,
+		force,
+		overturning,
+		resisting,
+		tipsAt: Math.sqrt(resisting / (perSpeed * middle)),
+		slidesAt: Math.sqrt((Math.max(0, weight) * G * friction) / perSpeed),
+		more: Math.max(0, needed - weight),
+		holds: weight >= needed
+	};
+}
