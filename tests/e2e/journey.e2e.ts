@@ -139,3 +139,35 @@ test('a button pressed twice makes one design, one version, one quote', async ({
 	await page.goto('/quotes');
 	await expect(page.getByText('Twice Pressed')).toHaveCount(1);
 });
+
+test('the day at the venue: the forecast is a stand-in and says so, heat says what to size to, nonsense stays typed', async ({
+	page
+}) => {
+	await page.goto('/quotes/quote-garden');
+	const day = page.getByRole('region', { name: 'The day there' });
+	await day.getByRole('button', { name: 'Ask the forecast' }).click();
+	await expect(day.getByText(/^Simulated: up to \d+ °F in the shade/)).toBeVisible();
+	await expect(day.getByLabel('Air there')).toHaveValue(/^\d+ F$/);
+	await day.getByLabel('Air there').fill('roasting');
+	await expect(day.getByText('The air there is not a number.')).toBeVisible();
+	await expect(page.locator('[data-name=quote-state]')).toHaveText(
+		'not saved yet: a field below cannot be read'
+	);
+	await day.getByLabel('Air there').fill('110 F');
+	await day.getByLabel('It stands').selectOption('dark');
+	await expect(page.locator('[data-name=quote-state]')).toHaveText('saved');
+	await expect(
+		day
+			.getByText(/may burst\. Size it to/)
+			.or(day.getByText(/Nothing on this quote passes/))
+			.first()
+	).toBeVisible();
+	await day.getByLabel('Air there').fill('-10 F');
+	await expect(day.getByText(/looks soft there/).first()).toBeVisible();
+	await expect(page.locator('[data-name=quote-state]')).toHaveText('saved');
+	await page.reload();
+	await expect(day.getByLabel('Air there')).toHaveValue('-10 F');
+	await expect(day.getByText(/looks soft there/).first()).toBeVisible();
+	await day.getByLabel('Air there').fill('');
+	await expect(day.getByText(/looks soft there/)).toBeHidden();
+});

@@ -140,7 +140,10 @@ test('a count back stands beside the recipe, and one key makes it a version', as
 test('two designs side by side, and one as six-packs: as tall, more balloons, and it can be kept as a design', async ({
 	page
 }) => {
-	await page.goto('/compare?first=kelp-column');
+	const id = await newDesign(page, 'Reed post');
+	await say(page, '4 11 at 10 spiral left gull white / limpet grey x9', 'pole 7 ft');
+	await saved(page);
+	await page.goto(`/compare?first=${id}`);
 	await page.getByLabel('built').nth(1).selectOption({ label: 'in six-packs' });
 	const [first, second] = [
 		page.getByRole('region', { name: 'First', exact: true }),
@@ -153,5 +156,5 @@ test('two designs side by side, and one as six-packs: as tall, more balloons, an
 	await expect(page.getByLabel('From the first to the second')).toContainText('Cost');
 	await second.getByRole('button', { name: 'make it a design of its own' }).click();
 	await page.waitForURL(/\/bench\/.+/);
-	await expect(page.getByLabel('Name of the design')).toHaveValue('Kelp column, in six-packs');
+	await expect(page.getByLabel('Name of the design')).toHaveValue('Reed post, in six-packs');
 });

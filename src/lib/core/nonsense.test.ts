@@ -57,7 +57,7 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 				(f) => {
 					const { quantity, ...fields } = f;
 					const raw: RawQuote = {
-					zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
+					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
 					discountKind: 'none', discount: '', deposit: '30', note: '', ...fields,
 					lines: [{ id: 'l', versionId: 'v', colourwayId: '', sizeId: '', quantity }]
 				}; // prettier-ignore

@@ -42,6 +42,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/quotes': 'quote',
 	'/quotes/[quote]': 'quote',
 	'/quotes/[quote]/save': 'quote',
+	'/quotes/[quote]/forecast': 'quote',
 	'/quick': 'quote',
 	'/settings': 'settings',
 	'/q/[token]': 'public',

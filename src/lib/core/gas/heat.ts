@@ -10,7 +10,8 @@ export interface Climate {
 
 /** How much warmer the gas is than the air in direct sun, K. From memory; an owner may change it. */
 export const SUN = { light: 15, dark: 25 } as const;
-export type Sun = 'shade' | keyof typeof SUN;
+export const SUNS = ['shade', 'light', 'dark'] as const;
+export type Sun = (typeof SUNS)[number];
 
 /** The gas of a balloon in air of a temperature, K. */
 export const inSun = (air: number, sun: Sun): number => air + (sun === 'shade' ? 0 : SUN[sun]);

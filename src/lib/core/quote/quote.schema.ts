@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CURRENCIES, type Money } from '../money/money.ts';
 import { FINISHES } from '../materials/material.ts';
+import { SUNS } from '../gas/heat.ts';
 import { VIEWS } from '../scene/camera.ts';
 import type { DrawList } from '../scene/draw-list.ts';
 import { OUTLINES } from '../scene/outlines.ts';
@@ -25,7 +26,16 @@ export const quoteTermsSchema = z.strictObject({
 	tax: percentSchema,
 	deposit: percentSchema,
 	validDays: z.number().int().min(1).max(365),
-	note: z.string().max(2000)
+	note: z.string().max(2000),
+	climate: z
+		.strictObject({
+			here: z.number().min(200).max(350),
+			there: z.number().min(200).max(350),
+			sun: z.enum(SUNS),
+			height: z.number().min(-500).max(11_000)
+		})
+		.nullable()
+		.optional()
 }) satisfies z.ZodType<QuoteTerms, unknown>;
 
 const money = z.strictObject({ minor: z.number().int(), currency: z.enum(CURRENCIES) }) satisfies z.ZodType<

@@ -127,6 +127,10 @@ describe('the fields of a quote', () => {
 		deposit: '30',
 		validDays: '14',
 		note: '',
+		here: '',
+		there: '',
+		sun: 'shade',
+		height: '',
 		lines: [{ id: 'l', versionId: 'd.1', colourwayId: '', sizeId: '', quantity: '2' }]
 	};
 	const read = (change: Partial<RawQuote>) =>
@@ -147,6 +151,13 @@ describe('the fields of a quote', () => {
 			kind: 'percent',
 			percent: '25/2'
 		});
+		expect(read({}).value!.terms.climate).toBeNull();
+		expect(read({ there: '35 C', sun: 'light', height: '1000 m' }).value!.terms.climate).toEqual({
+			here: 293.15,
+			there: 308.15,
+			sun: 'light',
+			height: 1000
+		});
 		expect(read({ discountKind: 'amount', discount: '12.50' }).value!.terms.discount).toEqual({
 			kind: 'amount',
 			minor: 1250
@@ -166,6 +177,10 @@ describe('the fields of a quote', () => {
 		[{ discountKind: 'percent', discount: '120' }, 'discount', /at most 100 %/],
 		[{ discountKind: 'amount', discount: '' }, 'discount', /The discount is blank/],
 		[{ validDays: '1.5' }, 'validDays', /whole number/],
+		[{ there: 'warm' }, 'there', /The air there is not a number/],
+		[{ there: '-460 F' }, 'there', /between −40 and 140 °F/],
+		[{ there: '80 F', here: '300 C' }, 'here', /between −40 and 140 °F/],
+		[{ there: '80 F', height: '9000 m' }, 'height', /between −1,400 and 19,600 ft/],
 		[{ lines: [{ ...raw.lines[0]!, quantity: '0' }] }, 'quantity l', /at least 1/]
 	])('%j gets its sentence at %s', (change, field, sentence) => {
 		const { errors, value } = read(change);

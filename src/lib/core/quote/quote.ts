@@ -1,4 +1,5 @@
 import { join, nothing, plus, type Amount } from '../cost/amount.ts';
+import type { Sun } from '../gas/heat.ts';
 import { add, allocate, money, subtract, zero, type Money } from '../money/money.ts';
 import { price, type Price } from '../pricing/price.ts';
 import type { Discount, PriceTerms } from '../pricing/terms.ts';
@@ -26,6 +27,18 @@ export interface QuoteTerms {
 	readonly deposit: RationalText;
 	readonly validDays: number;
 	readonly note: string;
+	/** The day at the venue; quotes from before it was asked say nothing. */
+	readonly climate?: QuoteClimate | null | undefined;
+}
+
+/** The weather a quote reckons with: what balloons sized at the studio become there. */
+export interface QuoteClimate {
+	/** Air at the studio and at the venue, K. */
+	readonly here: number;
+	readonly there: number;
+	readonly sun: Sun;
+	/** Venue over the sea, m. */
+	readonly height: number;
 }
 
 /** A line with the recipe it reads. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SUNS } from '../gas/heat.ts';
 import type { RawQuote } from './read-form.ts';
 
 const text = (most: number) => z.string().max(most);
@@ -23,6 +24,11 @@ export const rawQuoteSchema = z.strictObject({
 	deposit: text(40),
 	validDays: text(40),
 	note: text(2000),
+	/** A page opened before the day was asked for says none of it. */
+	here: text(40).default(''),
+	there: text(40).default(''),
+	sun: z.enum(SUNS).default('shade'),
+	height: text(40).default(''),
 	lines: z
 		.array(
 			z.strictObject({

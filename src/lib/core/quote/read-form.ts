@@ -2,7 +2,12 @@ import { parseMoney, type Currency } from '../money/money.ts';
 import { parseBounded, parseCount, type NumberStyle } from '../units/number.ts';
 import { rationalText } from '../units/rational.ts';
 import type { Discount } from '../pricing/terms.ts';
-import type { QuoteTerms } from './quote.ts';
+import type { Sun } from '../gas/heat.ts';
+import { parseQuantity, type Wanted } from '../units/quantity.ts';
+import type { QuoteClimate, QuoteTerms } from './quote.ts';
+
+/** A mild room, K: 68 °F. */
+export const ROOM = 293.15;
 
 /** A quote as it stands in its fields: text, as typed. */
 export interface RawQuote {
@@ -24,6 +29,11 @@ export interface RawQuote {
 	readonly deposit: string;
 	readonly validDays: string;
 	readonly note: string;
+	/** Air at the studio and at the venue, its height; blank there is not asked. */
+	readonly here: string;
+	readonly there: string;
+	readonly sun: Sun;
+	readonly height: string;
 	readonly lines: readonly RawLine[];
 }
 
@@ -108,8 +118,40 @@ export function readQuote(
 		tax: percent('tax', 'The tax rate', 100),
 		deposit: percent('deposit', 'The deposit', 100),
 		validDays: days(),
-		note: raw.note
+		note: raw.note,
+		climate: climate()
 	};
+	function climate(): QuoteClimate | null {
+		if (raw.there.trim() === '') return null;
+		const air = (field: 'here' | 'there', what: string): number =>
+			quantity(field, {
+				dimension: 'temperature',
+				unit: 'f',
+				what,
+				min: 233.15,
+				max: 333.15,
+				between: '−40 and 140 °F'
+			});
+		const height =
+			raw.height.trim() === ''
+				? 0
+				: quantity('height', {
+						dimension: 'height',
+						unit: 'ft',
+						what: 'The height above the sea',
+						min: -430,
+						max: 6000,
+						between: '−1,400 and 19,600 ft'
+					});
+		const here = raw.here.trim() === '' ? ROOM : air('here', 'The air at your studio');
+		return { here, there: air('there', 'The air there'), sun: raw.sun, height };
+	}
+	function quantity(field: 'here' | 'there' | 'height', wanted: Wanted): number {
+		const parsed = parseQuantity(raw[field], wanted, style);
+		if (parsed.ok) return parsed.value;
+		errors[field] = parsed.say;
+		return wanted.min;
+	}
 	function readDiscount(): Discount | null {
 		if (raw.discountKind === 'none') return null;
 		if (raw.discountKind === 'amount') return { kind: 'amount', minor: amount('discount', 'The discount') };

@@ -5,6 +5,7 @@
 	import Field from '../../ui/field/Field.svelte';
 	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
+	import QuoteDay from './QuoteDay.svelte';
 	import QuoteTape from './QuoteTape.svelte';
 
 	interface Props {
@@ -30,7 +31,7 @@
 		offline: 'not saved yet: the server does not answer, trying again',
 		refused: ''
 	};
-	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind'>;
+	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind' | 'sun'>;
 	const set = (field: TextField, value: string) => {
 		draft.raw[field] = value;
 		draft.touch();
@@ -98,6 +99,27 @@
 					>
 				{/snippet}
 			</Field>
+		</section>
+		<section class="grid gap-3" aria-label="The day there">
+			<div class="grid grid-cols-4 gap-x-5 gap-y-3 max-sm:grid-cols-2">
+				{@render text('Air at your studio', 'here', { hint: 'blank is 68 °F' })}
+				{@render text('Air there', 'there', { hint: 'blank is not asked' })}
+				<Field label="It stands">
+					{#snippet children(attributes)}
+						<select
+							{...attributes}
+							class="control w-full min-w-0"
+							bind:value={draft.raw.sun}
+							onchange={() => draft.touch()}
+							><option value="shade">in the shade</option><option value="light"
+								>in the sun, light colours</option
+							><option value="dark">in the sun, dark colours</option></select
+						>
+					{/snippet}
+				</Field>
+				{@render text('Height above the sea', 'height', { hint: 'blank is the shore' })}
+			</div>
+			<QuoteDay {draft} />
 		</section>
 		<section aria-label="Lines">
 			<h2 class="mb-1 text-base">Designs</h2>

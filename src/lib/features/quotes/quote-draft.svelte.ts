@@ -1,9 +1,11 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
+import { dayNotes } from '../../core/quote/day.ts';
 import { priceQuote, type QuoteTerms } from '../../core/quote/quote.ts';
 import { readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
+import { inUnit } from '../../core/units/quantity.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 
@@ -33,6 +35,7 @@ export interface QuoteData {
 
 const decimalText = (percent: string): string =>
 	String(Math.round(rational(percent).valueOf() * 1000) / 1000);
+const degreesText = (kelvin: number): string => `${Math.round(inUnit(kelvin, 'temperature', 'f'))} F`;
 const amountText = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
 
 function rawOf({ quote }: QuoteData): RawQuote {
@@ -60,6 +63,10 @@ function rawOf({ quote }: QuoteData): RawQuote {
 		deposit: decimalText(terms.deposit),
 		validDays: String(terms.validDays),
 		note: terms.note,
+		here: terms.climate ? degreesText(terms.climate.here) : '',
+		there: terms.climate ? degreesText(terms.climate.there) : '',
+		sun: terms.climate?.sun ?? 'shade',
+		height: terms.climate?.height ? `${Math.round(inUnit(terms.climate.height, 'height', 'ft'))} ft` : '',
 		lines: quote.lines.map((l) => ({
 			id: l.id,
 			versionId: l.versionId,
@@ -123,6 +130,10 @@ export class QuoteDraft {
 		});
 		return priceQuote(items, this.terms, this.context);
 	});
+	/** What the day does to what is on the quote. */
+	readonly day = $derived.by(() =>
+		this.terms.climate ? dayNotes(this.priced.lines, this.terms.climate, this.context) : null
+	);
 	recipe(versionId: string): Recipe | undefined {
 		return this.#recipes.get(versionId);
 	}
@@ -137,7 +148,8 @@ export class QuoteDraft {
 				raw: RawQuote;
 			} | null;
 			if (!stored || stored.revision !== this.revision) return;
-			this.raw = stored.raw;
+			// Typed before a field was there: that one stays as it is.
+			this.raw = { ...this.raw, ...stored.raw };
 			this.touch();
 		} catch {
 			sessionStorage.removeItem(this.#key);
@@ -190,6 +202,20 @@ export class QuoteDraft {
 				void this.flush();
 			}, 3000);
 		}
+	}
+	/** Puts the forecast for the day and place into the fields. @returns what came of it, in words */
+	async askForecast(): Promise<string> {
+		const { eventDate, venue } = this.raw;
+		if (eventDate === '') return 'Which day is it? Give the event date first.';
+		const query = new URLSearchParams({ day: eventDate, place: venue });
+		const response = await fetch(`/quotes/${this.data.quote.id}/forecast?${query}`).catch(() => undefined);
+		const answer = (await response?.json().catch(() => undefined)) as
+			{ there?: string; words?: string; message?: string } | undefined;
+		if (!response?.ok || !answer?.there)
+			return answer?.message ?? 'The forecast does not answer. Type what your own says.';
+		this.raw.there = answer.there;
+		this.touch();
+		return answer.words ?? '';
 	}
 	addLine(versionId: string) {
 		this.raw.lines = [

@@ -20,14 +20,18 @@ export function openPaper({ title, author, made }: { title: string; author: stri
 		margin: MARGIN,
 		info: { Title: title, Author: author, CreationDate: made }
 	});
+	return { doc, done: dressed(doc) };
+}
+
+/** Gives a document the bundled faces. @returns its bytes, once `doc.end()` was called */
+export function dressed(doc: Doc): Promise<Buffer> {
 	for (const [name, data] of Object.entries(fonts())) doc.registerFont(name, data);
 	const chunks: Buffer[] = [];
-	const done = new Promise<Buffer>((resolve, reject) => {
+	return new Promise<Buffer>((resolve, reject) => {
 		doc.on('data', (chunk: Buffer) => chunks.push(chunk));
 		doc.on('end', () => resolve(Buffer.concat(chunks)));
 		doc.on('error', reject);
 	});
-	return { doc, done };
 }
 
 /** Signs the plain face lacks. */

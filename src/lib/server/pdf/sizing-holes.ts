@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import { formatInches, type Micrometres } from '../../core/units/length.ts';
-import { fonts } from './fonts.ts';
+import { dressed, INK, MUTED } from './paper.ts';
 
 /** Points an inch: a PDF's own unit. */
 const INCH = 72;
@@ -38,13 +38,7 @@ const room = (paper: Paper): readonly [number, number] => {
 export async function sizingHoles(sizes: readonly Micrometres[], paper: Paper): Promise<Buffer> {
 	const [width, height] = PAPERS[paper];
 	const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: false });
-	for (const [name, data] of Object.entries(fonts())) doc.registerFont(name, data);
-	const chunks: Buffer[] = [];
-	const done = new Promise<Buffer>((resolve, reject) => {
-		doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-		doc.on('end', () => resolve(Buffer.concat(chunks)));
-		doc.on('error', reject);
-	});
+	const done = dressed(doc);
 	for (const size of sizes) {
 		const diameter = (size / 25_400) * INCH;
 		for (const tile of tilesFor(diameter, paper)) page(doc, size, diameter, tile, paper);
@@ -64,7 +58,7 @@ function page(
 	doc.addPage();
 	const part = tile.columns * tile.rows > 1 ? `, part ${tile.row * tile.columns + tile.column + 1} of ${tile.columns * tile.rows}: column ${tile.column + 1}, row ${tile.row + 1}` : ''; // prettier-ignore
 	doc
-		.fillColor('#1B2333')
+		.fillColor(INK)
 		.font('mono')
 		.fontSize(13)
 		.text(`${formatInches(size)} in`, EDGE, EDGE, { lineBreak: false });
@@ -77,12 +71,12 @@ function page(
 	doc
 		.moveTo(EDGE, y)
 		.lineTo(EDGE + 4 * INCH, y)
-		.stroke('#1B2333');
+		.stroke(INK);
 	for (const x of [0, 1, 2, 3, 4])
 		doc
 			.moveTo(EDGE + x * INCH, y - 4)
 			.lineTo(EDGE + x * INCH, y + 4)
-			.stroke('#1B2333');
+			.stroke(INK);
 	doc
 		.fontSize(8.5)
 		.text('this line is 4 in: lay a tape on it first', EDGE + 4 * INCH + 8, y - 4, { lineBreak: false });
@@ -94,8 +88,8 @@ function page(
 	doc.save();
 	doc.rect(x0, y0, wide, high).clip();
 	const [cx, cy, r] = [x0 + left + diameter / 2, y0 + top + diameter / 2, diameter / 2];
-	doc.lineWidth(1).circle(cx, cy, r).stroke('#1B2333');
-	doc.lineWidth(0.4).moveTo(cx - 12, cy).lineTo(cx + 12, cy).moveTo(cx, cy - 12).lineTo(cx, cy + 12).stroke('#5C6573'); // prettier-ignore
+	doc.lineWidth(1).circle(cx, cy, r).stroke(INK);
+	doc.lineWidth(0.4).moveTo(cx - 12, cy).lineTo(cx + 12, cy).moveTo(cx, cy - 12).lineTo(cx, cy + 12).stroke(MUTED); // prettier-ignore
 	doc.restore();
-	if (tile.columns * tile.rows > 1) doc.lineWidth(0.5).dash(3, { space: 3 }).rect(x0, y0, wide, high).stroke('#5C6573').undash(); // prettier-ignore
+	if (tile.columns * tile.rows > 1) doc.lineWidth(0.5).dash(3, { space: 3 }).rect(x0, y0, wide, high).stroke(MUTED).undash(); // prettier-ignore
 }

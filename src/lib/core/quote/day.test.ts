@@ -1,0 +1,45 @@
+import { describe, expect, test } from 'vitest';
+import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { tally } from '../tally/tally.ts';
+import { money } from '../money/money.ts';
+import { dayNotes } from './day.ts';
+import type { QuoteClimate, QuotedLine } from './quote.ts';
+
+const context = { catalogue: studio, rates, library: () => undefined };
+const C = 273.15;
+function quoted(...lines: string[]): QuotedLine[] {
+	const recipe = design('column', ...lines);
+	const worked = tally(recipe, null, 1, context);
+	const item = { id: 'l', recipe, colourway: null, quantity: 1 };
+	return [{ item, tally: worked, cost: worked.cost.total, shown: money(0, 'USD') }];
+}
+const notes = (lines: QuotedLine[], climate: Partial<QuoteClimate>) =>
+	dayNotes(lines, { here: 20 + C, there: 20 + C, sun: 'shade', height: 0, ...climate }, context);
+
+describe('what the day does to a quote', () => {
+	test('a full eleven in the sun passes its bag: it is said what it becomes and what to size it to', () => {
+		const [note] = notes(quoted('4 11 at 10¾ white'), { there: 35 + C, sun: 'dark' });
+		// (333.15 / 293.15)^⅓ = 1.0435: 10.75 becomes 11.22, and 11 / 1.0435 is 10.54.
+		expect(note).toEqual({
+			level: 'bad',
+			say: 'column: 11 at 10¾, gull white becomes 11¼ in there and may burst. Size it to 10½ or less.'
+		});
+	});
+	test('cold makes it look soft, once for all sizes of a design, and it comes back', () => {
+		const found = notes(quoted('4 11 at 10 white', '4 11 at 9 red'), { there: -5 + C });
+		expect(found).toHaveLength(1);
+		expect(found[0]).toMatchObject({ level: 'watch' });
+		expect(found[0]!.say).toContain('11 at 10, 11 at 9 2.9 % smaller. It comes back');
+	});
+	test('foils are filled less where it is warm or high, and nothing is said of a mild day', () => {
+		const star = quoted('1 11 at 9 white', 'put 1 foil star as star on row 1 front with tie');
+		expect(notes(star, { height: 2000 }).some((n) => /fill its foils to 78\.5 % of taut/.test(n.say))).toBe(
+			true
+		);
+		const mild = notes(quoted('4 11 at 9 white'), { there: 24 + C });
+		expect(mild).toEqual([{ level: 'good', say: expect.stringContaining('+1.4 % of air') }]);
+	});
+	test('of a size nobody said nothing is known', () => {
+		expect(notes(quoted('4 11 white'), { there: 45 + C, sun: 'dark' })).toMatchObject([{ level: 'good' }]);
+	});
+});

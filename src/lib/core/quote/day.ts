@@ -1,0 +1,75 @@
+import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
+import { matchKey, type Catalogue } from '../materials/catalogue.ts';
+import { printSize } from '../sizing/size.ts';
+import { resolveSize } from '../sizing/resolve.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
+import { formatInches, um } from '../units/length.ts';
+import { inUnit } from '../units/quantity.ts';
+import type { QuoteClimate, QuotedLine } from './quote.ts';
+
+/** What the day does to a piece. */
+export interface DayNote {
+	readonly level: 'bad' | 'watch' | 'good';
+	readonly say: string;
+}
+
+/** Smaller by this share it looks soft to a guest. House rule. */
+const SOFT = 0.02;
+/** A foil filled taut holds this much more before it is overfull. House rule. */
+const FOIL_ROOM = 1.02;
+
+/** Down to the eighth a sizer holds, or up where it is only told. */
+const eighths = (mm: number, round: (value: number) => number): string =>
+	formatInches(um(round((mm / 25.4) * 8) * 3175));
+
+/**
+ * What becomes of the balloons of a quote at the venue: what may burst and what to size it to, what will look soft,
+ * how far foils are filled. Sizes nobody said are left out: nothing is known of them.
+ */
+export function dayNotes(
+	lines: readonly QuotedLine[],
+	climate: QuoteClimate,
+	{
+		catalogue,
+		rates
+	}: { readonly catalogue: Catalogue; readonly rates: { readonly pumps: readonly PumpProfile[] } }
+): DayNote[] {
+	const here = { temperature: climate.here, height: 0 };
+	const there = { temperature: inSun(climate.there, climate.sun), height: climate.height };
+	const volume = volumeRatio(here, there);
+	const notes: DayNote[] = [];
+	for (const { item, tally } of lines) {
+		const soft: string[] = [];
+		for (const line of tally.bill.inflate) {
+			const size = resolveSize(line.size, line.nominal, rates.pumps);
+			if (!size.known) continue;
+			const safe =
+				catalogue.byMatch.get(matchKey('latex-round', line.nominal, line.colour))?.safe ?? line.nominal;
+			const found = heatAdvice(size.high, safe / 1000, here, there);
+			const name = `${formatInches(line.nominal)} at ${printSize(line.size)}`;
+			if (found.verdict !== 'safe')
+				notes.push({
+					level: 'bad',
+					say: `${item.recipe.name}: ${line.label} becomes ${eighths(found.diameter, Math.ceil)} in there and may burst. Size it to ${eighths(found.sizeTo, Math.floor)} or less.`
+				});
+			else if (found.softer > SOFT && !soft.includes(name)) soft.push(name);
+		}
+		if (soft.length > 0)
+			notes.push({
+				level: 'watch',
+				say: `${item.recipe.name} looks soft there: ${soft.slice(0, 4).join(', ')}${soft.length > 4 ? ` and ${soft.length - 4} more sizes` : ''} ${percent(1 - Math.cbrt(volume))} smaller. It comes back when it is warm again.`
+			});
+		const foils = tally.bill.lines.some((l) => l.material?.kind.startsWith('foil'));
+		if (foils && volume > FOIL_ROOM)
+			notes.push({
+				level: 'watch',
+				say: `${item.recipe.name}: fill its foils to ${percent(foilFill(here, there))} of taut, creases left at the rim: a foil does not give way.`
+			});
+	}
+	const air = `${volume >= 1 ? '+' : '−'}${percent(Math.abs(volume - 1))} of air at ${Math.round(inUnit(there.temperature, 'temperature', 'f'))} °F in the balloon`;
+	return notes.length > 0
+		? [...notes].sort((a, b) => Number(b.level === 'bad') - Number(a.level === 'bad'))
+		: [{ level: 'good', say: `Nothing on this quote passes its safe size there or looks soft (${air}).` }];
+}
+
+const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;
