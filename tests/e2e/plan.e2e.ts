@@ -59,6 +59,13 @@ test('a step is said, changed, moved and left out; nonsense stays typed; a press
 	await expect(steps.filter({ hasText: 'so that no tail shows' })).toContainText('Lost: what it is about');
 	await page.getByRole('button', { name: /^Take out: Turn the grey ones/ }).click();
 	await expect(steps.filter({ hasText: 'so that no tail shows' })).toHaveCount(0);
+	// Printed it carries the lists and the pictures.
+	await expect(page.getByRole('region', { name: 'To inflate' })).toContainText(
+		'8 × 11 at 10, gull white, hole, for column'
+	);
+	await expect(page.getByRole('region', { name: 'To buy, and from the shelf' })).toContainText('gull white');
+	const paper = await page.pdf({ format: 'Letter' });
+	expect(paper.subarray(0, 5).toString()).toBe('%PDF-');
 	const pdf = await page.request.get(`/bench/${id}/plan.pdf`);
 	expect(pdf.headers()['content-type']).toBe('application/pdf');
 });

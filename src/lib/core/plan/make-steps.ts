@@ -179,7 +179,7 @@ class SectionSteps {
 			...patches.map((task) =>
 				this.#made(
 					'patches',
-					`Put a patch under each of the ${task.count} balloons of ${name} on the floor.`,
+					`Put a patch under ${task.count === 1 ? 'the balloon' : `each of the ${task.count} balloons`} of ${name} on the floor.`,
 					{
 						place: 'site',
 						check: 'no balloon lies on the bare floor',

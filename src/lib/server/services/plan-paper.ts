@@ -1,10 +1,8 @@
 import { formatHours } from '../../core/labour/standards.ts';
-import { printSize } from '../../core/sizing/size.ts';
-import { formatInches } from '../../core/units/length.ts';
 import type { PlanPaper } from '../pdf/plan.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Asked } from './asked.ts';
-import { planPictures, workOutPlan } from './plan.ts';
+import { listsOf, planPictures, workOutPlan } from './plan.ts';
 
 /** Everything the printed plan shows. */
 export async function planPaper(repos: Repos, asked: Asked, now: Date): Promise<PlanPaper> {
@@ -33,17 +31,7 @@ export async function planPaper(repos: Repos, asked: Asked, now: Date): Promise<
 			.join(' · '),
 		parts: plan.parts,
 		pictures: planPictures(plan.worked, context),
-		toInflate: bill.inflate.map((line) => {
-			const colour = context.catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`;
-			const method = line.method === 'hole' ? 'hole' : line.method === 'eye' ? 'by eye' : 'count strokes';
-			return `${line.quantity.toFraction(true)} × ${formatInches(line.nominal)} at ${printSize(line.size)}, ${colour}, ${method}, for ${line.where}`;
-		}),
-		toBuy: bill.lines.map((line) => {
-			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
-			const count = shelf === '' && line.role !== 'by-product' ? line.toBuy : line.used.toFraction(true);
-			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
-			return `${count} × ${line.label}${shelf}${role}`;
-		}),
+		...listsOf(plan.worked, context),
 		cautions: plan.cautions,
 		photos,
 		cover,

@@ -6,6 +6,8 @@ import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import { MOST_STEPS, type Recipe } from '../../core/recipe/recipe.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { DomainError } from '../../core/errors.ts';
+import { printSize } from '../../core/sizing/size.ts';
+import { formatInches } from '../../core/units/length.ts';
 import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Asked } from './asked.ts';
@@ -88,6 +90,26 @@ export function planPictures(
 		apart: { sections, gap: 220 }
 	});
 	return [...views, { name: 'apart', list: apart }];
+}
+
+/** Both lists of a bill, a line each, as they are ticked off at the bench. */
+export function listsOf(
+	{ bill }: Tally,
+	{ catalogue }: TallyContext
+): { readonly toInflate: readonly string[]; readonly toBuy: readonly string[] } {
+	return {
+		toInflate: bill.inflate.map((line) => {
+			const colour = catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`;
+			const method = line.method === 'hole' ? 'hole' : line.method === 'eye' ? 'by eye' : 'count strokes';
+			return `${line.quantity.toFraction(true)} × ${formatInches(line.nominal)} at ${printSize(line.size)}, ${colour}, ${method}, for ${line.where}`;
+		}),
+		toBuy: bill.lines.map((line) => {
+			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
+			const count = shelf === '' && line.role !== 'by-product' ? line.toBuy : line.used.toFraction(true);
+			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
+			return `${count} × ${line.label}${shelf}${role}`;
+		})
+	};
 }
 
 /**

@@ -4,7 +4,7 @@ import type { PlanEdit } from '$lib/core/plan/arrange.ts';
 import { STEP_PLACES, type Recipe, type StepWords } from '$lib/core/recipe/recipe.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
 import { asked } from '$lib/server/services/asked.ts';
-import { changePlan, planPictures, workOutPlan } from '$lib/server/services/plan.ts';
+import { changePlan, listsOf, planPictures, workOutPlan } from '$lib/server/services/plan.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -25,6 +25,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		parts: plan.parts,
 		seconds: plan.parts.reduce((a, p) => a + p.seconds, 0),
 		balloons: plan.worked.bill.balloons,
+		...listsOf(plan.worked, context),
 		cautions: plan.cautions,
 		refused: plan.trouble,
 		pictures: planPictures(plan.worked, context),

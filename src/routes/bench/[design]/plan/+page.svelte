@@ -11,6 +11,10 @@
 	let { data, form } = $props();
 	/** All pictures stand in one row at one scale, the photo beside them. */
 	const HIGHEST = 220;
+	const lists = $derived([
+		{ title: 'To inflate', lines: data.toInflate },
+		{ title: 'To buy, and from the shelf', lines: data.toBuy }
+	]);
 	const cover = $derived(data.photos.find((p) => p.cover));
 	const scale = $derived(
 		Math.min(
@@ -31,9 +35,8 @@
 		<div>
 			<h1 class="text-2xl">{data.quantity > 1 ? `${data.quantity} × ` : ''}{data.name}</h1>
 			<p class="text-muted">
-				{data.colourway}{data.size ? `, ${data.size}` : ''} · {data.balloons} balloons · {formatHours(
-					data.seconds
-				)} h of work
+				{data.colourway}{data.size ? `, ${data.size}` : ''} · {data.balloons}
+				{data.balloons === 1 ? 'balloon' : 'balloons'} · {formatHours(data.seconds)} h of work
 			</p>
 		</div>
 		<HowMany asked={data} word="Plan">
@@ -95,6 +98,20 @@
 			{/if}
 		</section>
 	{/each}
+	{#each lists as { title, lines } (title)}
+		{#if lines.length > 0}
+			<section class="list mt-6" aria-label={title}>
+				<h2 class="mb-1 text-lg">{title}</h2>
+				<ul class="border-t-2 border-ink bg-paper text-[14px]">
+					{#each lines as line, index (index)}
+						<li class="flex gap-3 border-b border-line px-3 py-1">
+							<span class="box" aria-hidden="true"></span>{line}
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+	{/each}
 	<section class="mt-6" aria-label="Cautions">
 		<h2 class="mb-1 text-lg">Take care</h2>
 		<ul class="grid gap-1 text-[13.5px] text-muted">
@@ -111,6 +128,13 @@
 		gap: 8px 22px;
 		margin-top: 14px;
 		border-bottom: 2px solid var(--ink);
+	}
+	.box {
+		flex: none;
+		width: 14px;
+		height: 14px;
+		margin-top: 4px;
+		border: 1px solid var(--muted);
 	}
 	figcaption {
 		padding: 2px 0 4px;
