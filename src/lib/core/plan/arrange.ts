@@ -1,6 +1,6 @@
 import type { Id, Recipe, Step, StepWords } from '../recipe/recipe.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
-import { aboutOf, idsIn, type MadeStep } from './made-step.ts';
+import { aboutOf, idsIn, isLost, type MadeStep, type StepLine } from './made-step.ts';
 
 /** A step as the plan shows it: what is made, with what the owner said over it. */
 export interface PlanStep extends Omit<MadeStep, 'key' | 'about'> {
@@ -15,6 +15,13 @@ export interface PlanStep extends Omit<MadeStep, 'key' | 'about'> {
 	readonly lost: boolean;
 	/** Rows, pieces, lines and sections it is about that are there. */
 	readonly uses: readonly Id[];
+}
+
+/** A step as screen and paper show it: its labour as minutes, its colours as they look. */
+export interface ShownStep extends Omit<PlanStep, 'work' | 'lines'> {
+	/** Minutes of labour, for all there are to build. */
+	readonly minutes: number;
+	readonly lines: readonly (Omit<StepLine, 'colours'> & { readonly hexes: readonly string[] })[];
 }
 
 interface Slot {
@@ -37,7 +44,7 @@ export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
 			: about && ids.has(about)
 				? [about]
 				: [];
-		const lost = stored?.own ? stored.uses.length > 0 && known.length === 0 : !own && isLost(id, ids);
+		const lost = !own && stored !== undefined && isLost(stored, ids);
 		// Of another colourway or size: its row is there, only not in this one.
 		if (!own && !stored?.own && !lost) return [];
 		return [
@@ -62,16 +69,12 @@ export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
 	});
 }
 
-const isLost = (id: string, ids: ReadonlySet<Id>): boolean => {
-	const about = aboutOf(id);
-	return about !== undefined && about !== '' && !ids.has(about);
-};
 const isLast = ({ key }: MadeStep) => key.startsWith('look over') || key.startsWith('strike');
 const isSaid = ({ says }: Step): boolean => Object.values(says).some((v) => v !== undefined);
 
 function slots(made: readonly MadeStep[], recipe: Recipe, ids: ReadonlySet<Id>): Slot[] {
 	const byKey = new Map(made.map((m) => [m.key, m]));
-	const kept = recipe.steps.filter((s) => s.own || byKey.has(s.id) || isSaid(s) || !isLost(s.id, ids));
+	const kept = recipe.steps.filter((s) => s.own || byKey.has(s.id) || isSaid(s) || !isLost(s, ids));
 	// Nothing was arranged yet: each of her own stands at the end of its place.
 	if (!kept.some((s) => byKey.has(s.id))) {
 		const place = (step: Step) => step.says.place ?? 'bench';

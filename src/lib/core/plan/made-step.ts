@@ -1,5 +1,5 @@
 import type { TaskCount } from '../labour/task.ts';
-import type { Id, Recipe, StepPlace } from '../recipe/recipe.ts';
+import type { Id, Recipe, Step, StepPlace } from '../recipe/recipe.ts';
 
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [
@@ -51,4 +51,11 @@ export function idsIn(recipe: Recipe): ReadonlySet<Id> {
 		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
 	}
 	return ids;
+}
+
+/** Whether everything a stored step is about is gone from its recipe. @param ids what is there, by {@link idsIn} */
+export function isLost({ id, own, uses }: Pick<Step, 'id' | 'own' | 'uses'>, ids: ReadonlySet<Id>): boolean {
+	if (own) return uses.length > 0 && uses.every((u) => !ids.has(u));
+	const about = aboutOf(id);
+	return about !== undefined && about !== '' && !ids.has(about);
 }

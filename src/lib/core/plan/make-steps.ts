@@ -23,6 +23,7 @@ import { countedLines } from '../structures/extras.ts';
 import { isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
+import { rational } from '../units/rational.ts';
 import {
 	coloursOf,
 	FIXING_TOOL,
@@ -53,12 +54,10 @@ type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work
  * @param root whether it is the design asked for: only that one is looked over at the end
  */
 export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
-	const { recipe } = node;
-	const steps: MadeStep[] = [];
-	for (const section of recipe.sections) steps.push(...new SectionSteps(node, section, context).bench());
-	for (const section of recipe.sections) steps.push(...new SectionSteps(node, section, context).joining());
-	const site = recipe.sections.flatMap((s) => new SectionSteps(node, s, context).site('set up'));
-	const lines = recipe.sections.flatMap((s) => new SectionSteps(node, s, context).lines());
+	const sections = node.recipe.sections.map((section) => new SectionSteps(node, section, context));
+	const steps = [...sections.flatMap((s) => s.bench()), ...sections.flatMap((s) => s.joining())];
+	const site = sections.flatMap((s) => s.site('set up'));
+	const lines = sections.flatMap((s) => s.lines());
 	steps.push(
 		...lines.filter((s) => s.place === 'bench'),
 		...site,
@@ -71,7 +70,7 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 				check: 'no gap, no tail in sight, nothing holed: replace a holed one before the event'
 			})
 		);
-	return [...steps, ...recipe.sections.flatMap((s) => new SectionSteps(node, s, context).site('strike'))];
+	return [...steps, ...sections.flatMap((s) => s.site('strike'))];
 }
 
 function made(kind: StepKind, about: Id | null, text: string, draft: Draft = {}, difficulty = '1'): MadeStep {
@@ -120,7 +119,7 @@ class SectionSteps {
 				];
 			case 'design': {
 				const name = this.context.library(structure.design)?.name ?? 'a design that is not kept';
-				const each = Number(structure.quantity) || 1;
+				const each = rational(structure.quantity).valueOf();
 				return [this.#made('design', `Build ${this.#all * each} × ${name}: its own plan stands below.`)];
 			}
 			case 'extras':

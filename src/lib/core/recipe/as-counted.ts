@@ -9,7 +9,15 @@ import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
 import { addExtra, dropUnusedSlots, removeExtra, type Mutable, type RecipeDraft } from './edit.ts';
 import { linesIn } from './edit-lines.ts';
 import { addPiece, removePiece } from './edit-pieces.ts';
-import { MOST_REPEATS, type Colourway, type Id, type Layer, type Recipe, type Section } from './recipe.ts';
+import {
+	MOST_REPEATS,
+	type Cluster,
+	type Colourway,
+	type Id,
+	type Layer,
+	type Recipe,
+	type Section
+} from './recipe.ts';
 
 /** What was counted: in which colours, and how many of each thing for one, by the keys of `countLines`. */
 export interface Took {
@@ -99,32 +107,38 @@ const stacksOf = (draft: RecipeDraft) =>
 		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
 	);
 
-/** Sum of how far each count is from what is wanted; a step past the mark is as far as it goes. */
-function distance(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): number {
-	const counts = countsNow(draft);
-	let sum = 0;
-	for (const [key, count] of wanted) sum += Math.abs(count - (counts.get(key)?.count ?? 0));
-	for (const [key, { count }] of counts) if (!wanted.has(key)) sum += count;
-	return sum;
+/** How many more, or fewer, of each are wanted; what nobody wants at all is too many. */
+function missingOf(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+	const missing = new Map(wanted);
+	for (const [key, { count }] of countsNow(draft)) missing.set(key, (wanted.get(key) ?? 0) - count);
+	return missing;
 }
+
+/** Sum of how far each count is from what is wanted. */
+const distance = (missing: ReadonlyMap<string, number>): number =>
+	[...missing.values()].reduce((a, m) => a + Math.abs(m), 0);
 
 /** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
 function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
-	for (let now = distance(draft, wanted); now > 0;) {
+	for (;;) {
 		const missing = missingOf(draft, wanted);
+		const now = distance(missing);
+		if (now === 0) return;
 		let best: { layer: Mutable<Layer>; repeat: number; gain: number } | undefined;
 		for (const { section, stack } of stacksOf(draft)) {
 			const copies = copiesOf(draft as Recipe, section as Section);
-			for (const layer of stack.layers.toReversed()) {
+			const layers = stack.layers as readonly Layer[];
+			for (let row = layers.length - 1; row >= 0; row--) {
+				const layer = stack.layers[row]!;
 				const each = copies * layer.clusters.reduce((a, c) => a + c.places.length, 0);
 				const start = layer.repeat;
 				for (const by of [-1, 1]) {
 					// A row that has anything nobody wants more of, or less, is not looked at: most are not.
-					if (!suits(draft, layer as Layer, (key) => by * (missing.get(key) ?? 0) > 0)) continue;
+					if (!suits(draft, layers, row, (key) => by * (missing.get(key) ?? 0) > 0)) continue;
 					for (let repeat = start + by; repeat >= 0 && repeat <= MOST_REPEATS; repeat += by) {
 						if (Math.abs(repeat - start) * each > now) break;
 						layer.repeat = repeat;
-						const gain = now - distance(withoutEmpty(draft), wanted);
+						const gain = now - distance(missingOf(withoutEmpty(draft), wanted));
 						// All of it has to be wanted: half a layer is no layer.
 						if (gain < Math.abs(repeat - start) * each - 0.5) break;
 						if (!best || gain > best.gain) best = { layer, repeat, gain };
@@ -136,19 +150,17 @@ function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 		if (!best) return;
 		best.layer.repeat = best.repeat;
 		dropEmpty(draft);
-		now = distance(draft, wanted);
 	}
 }
 
-/** How many more, or less, of each are wanted. */
-function missingOf(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
-	const counts = countsNow(draft);
-	return new Map([...wanted].map(([key, count]) => [key, count - (counts.get(key)?.count ?? 0)]));
-}
-
 /** Whether every balloon of a row's topmost ring is one of these. */
-const suits = (draft: RecipeDraft, layer: Layer, isOne: (key: string) => boolean): boolean =>
-	baked(draft, layer).every(({ places }) =>
+const suits = (
+	draft: RecipeDraft,
+	layers: readonly Layer[],
+	row: number,
+	isOne: (key: string) => boolean
+): boolean =>
+	baked(layers, row).every(({ places }) =>
 		places.every((p) => isOne(keyOfPlace(draft, p as never, p.slot ?? '')))
 	);
 
@@ -169,8 +181,7 @@ function takeOut(draft: RecipeDraft, key: string, count: number, newId: NewId) {
 	for (const { section, stack } of stacksOf(draft).toReversed()) {
 		const copies = copiesOf(draft as Recipe, section as Section);
 		for (let row = stack.layers.length - 1; row >= 0 && left >= copies; row--) {
-			const layer = stack.layers[row]!;
-			if (!hasKey(draft, layer as Layer, key)) continue;
+			if (!hasKey(draft, stack.layers as readonly Layer[], row, key)) continue;
 			const top = splitTop(stack.layers, row, newId);
 			for (const cluster of top.clusters) {
 				cluster.places = cluster.places.filter((place) => {
@@ -222,16 +233,15 @@ function keyOfPlace(
 }
 
 /** Whether the topmost ring of a row has such a balloon: slots as its pattern gives them. */
-const hasKey = (draft: RecipeDraft, layer: Layer, key: string): boolean =>
-	baked(draft, layer).some(({ places }) =>
+const hasKey = (draft: RecipeDraft, layers: readonly Layer[], row: number, key: string): boolean =>
+	baked(layers, row).some(({ places }) =>
 		places.some((p) => keyOfPlace(draft, p as never, p.slot ?? '') === key)
 	);
 
 /** Clusters of a row's topmost ring, every place saying its own slot. */
-function baked(draft: RecipeDraft, layer: Layer) {
-	const stack = stacksOf(draft).find(({ stack: s }) => s.layers.some((l) => l.id === layer.id))!.stack;
-	const row = stack.layers.findIndex((l) => l.id === layer.id);
-	const below = stack.layers.slice(0, row).reduce((a, l) => a + l.repeat, 0);
+function baked(layers: readonly Layer[], row: number): Cluster[] {
+	const layer = layers[row]!;
+	const below = layers.slice(0, row).reduce((a, l) => a + l.repeat, 0);
 	const ring = { layer, row, ringOfRow: layer.repeat - 1, ringOfStack: below + layer.repeat - 1 };
 	return layer.clusters.map((cluster) => ({
 		...cluster,
@@ -242,24 +252,14 @@ function baked(draft: RecipeDraft, layer: Layer) {
 /** The topmost ring of a row as a row of its own, every place saying its slot. */
 function splitTop(layers: Mutable<Layer>[], row: number, newId: NewId): Mutable<Layer> {
 	const layer = layers[row]!;
-	const below = layers.slice(0, row).reduce((a, l) => a + l.repeat, 0);
-	const ring = {
-		layer: layer as Layer,
-		row,
-		ringOfRow: layer.repeat - 1,
-		ringOfStack: below + layer.repeat - 1
-	};
 	const alone = layer.repeat === 1;
-	const clusters = layer.clusters.map((cluster) => ({
+	const ids = (own: Id) => (alone ? own : newId());
+	const clusters = baked(layers as readonly Layer[], row).map((cluster) => ({
 		...cluster,
-		id: alone ? cluster.id : newId(),
-		places: cluster.places.map((place, at) => ({
-			...place,
-			id: alone ? place.id : newId(),
-			slot: slotOfPlace(cluster as never, at, ring)
-		}))
+		id: ids(cluster.id),
+		places: cluster.places.map((place) => ({ ...place, id: ids(place.id) }))
 	}));
-	const top = { ...layer, id: alone ? layer.id : newId(), repeat: 1, clusters } as Mutable<Layer>;
+	const top = { ...layer, id: ids(layer.id), repeat: 1, clusters } as Mutable<Layer>;
 	if (alone) layers[row] = top;
 	else {
 		layer.repeat -= 1;
@@ -275,11 +275,11 @@ function tuckIn(draft: RecipeDraft, key: string, count: number, before: Recipe, 
 		const copies = copiesOf(draft as Recipe, section as Section);
 		return stack.layers.length > 0 && count % copies === 0;
 	});
-	const found =
-		hosts.findLast(({ stack }) => stack.layers.some((l) => hasKey(draft, l as Layer, key))) ?? hosts[0];
+	const rowIn = ({ layers }: { layers: unknown }) =>
+		(layers as readonly Layer[]).findLastIndex((_, row, all) => hasKey(draft, all, row, key));
+	const found = hosts.findLast(({ stack }) => rowIn(stack) >= 0) ?? hosts[0];
 	if (!need || !found || !draft.slots.some((s) => s.id === need.slot)) return;
-	const layer =
-		found.stack.layers.findLast((l) => hasKey(draft, l as Layer, key)) ?? found.stack.layers.at(-1)!;
+	const layer = found.stack.layers.at(rowIn(found.stack))!;
 	const { kind, nominal, size, material, slot, method } = need;
 	const each = count / copiesOf(draft as Recipe, found.section as Section);
 	const balloon = { id: newId(), kind: kind as 'latex-round', nominal, size, material, slot, side: null, method: method === 'eye' && size.kind === 'value' ? ('eye' as const) : null }; // prettier-ignore

@@ -1,4 +1,4 @@
-import { aboutOf, idsIn } from '../plan/made-step.ts';
+import { aboutOf, idsIn, isLost } from '../plan/made-step.ts';
 import type { Recipe, Step } from '../recipe/recipe.ts';
 import type { Finding } from './finding.ts';
 
@@ -9,12 +9,9 @@ export function checkSteps(recipe: Recipe): Finding[] {
 	return recipe.steps.flatMap((step) => [...lost(step, ids), ...hasty(step, recipe)]);
 }
 
-function lost({ id, own, says, uses }: Step, ids: ReadonlySet<string>): Finding[] {
-	const about = aboutOf(id);
-	const gone = own
-		? uses.length > 0 && uses.every((u) => !ids.has(u))
-		: about !== undefined && about !== '' && !ids.has(about) && Object.keys(says).length > 0;
-	if (!gone) return [];
+function lost(step: Step, ids: ReadonlySet<string>): Finding[] {
+	const { own, says } = step;
+	if (!isLost(step, ids) || (!own && Object.keys(says).length === 0)) return [];
 	const what = says.text ? `“${says.text.slice(0, 60)}”` : 'One you changed';
 	return [
 		{

@@ -10,30 +10,22 @@
 	const now = $derived(bench.camera ?? CAMERA[bench.view]);
 </script>
 
-<label class="turn">
-	turn
-	<input
-		type="range"
-		min="-180"
-		max="180"
-		step="5"
-		value={degrees(now.turn)}
-		aria-valuetext="{degrees(now.turn)}°"
-		oninput={(e) => bench.turnBy(e.currentTarget.valueAsNumber - degrees(now.turn), 0)}
-	/>
-</label>
-<label class="turn">
-	tilt
-	<input
-		type="range"
-		min="0"
-		max="80"
-		step="5"
-		value={degrees(now.tilt)}
-		aria-valuetext="{degrees(now.tilt)}°"
-		oninput={(e) => bench.turnBy(0, e.currentTarget.valueAsNumber - degrees(now.tilt))}
-	/>
-</label>
+{#snippet slider(word: 'turn' | 'tilt', min: number, max: number, by: (degrees: number) => void)}
+	<label class="turn">
+		{word}
+		<input
+			type="range"
+			{min}
+			{max}
+			step="5"
+			value={degrees(now[word])}
+			aria-valuetext="{degrees(now[word])}°"
+			oninput={(e) => by(e.currentTarget.valueAsNumber - degrees(now[word]))}
+		/>
+	</label>
+{/snippet}
+{@render slider('turn', -180, 180, (by) => bench.turnBy(by, 0))}
+{@render slider('tilt', 0, 80, (by) => bench.turnBy(0, by))}
 
 <style>
 	.turn {

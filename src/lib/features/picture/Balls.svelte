@@ -2,9 +2,9 @@
 	import type { Attachment } from 'svelte/attachments';
 	import type { Finish } from '../../core/materials/material.ts';
 	import type { Disc } from '../../core/scene/draw-list.ts';
-	import { TUBE_HEX, type Tube } from '../../core/scene/tubes.ts';
+	import type { Tube } from '../../core/scene/tubes.ts';
 	import { inSight } from './in-sight.ts';
-	import { sprite } from './sprites.ts';
+	import { stampDisc, stampTube } from './stamp.ts';
 
 	export interface Ball extends Pick<Disc, 'x' | 'y' | 'r' | 'paint' | 'outline' | 'flat' | 'lean'> {
 		/** Steps back behind those that are looked at. */
@@ -47,41 +47,23 @@
 		if (canvas.height !== h) canvas.height = h;
 		const context = canvas.getContext('2d')!;
 		context.clearRect(0, 0, w, h);
-		const [across, up] = [
-			(x: number) => (at.x + x * scale) * dense,
-			(y: number) => (at.y - y * scale) * dense
-		];
+		const ground = {
+			across: (x: number) => (at.x + x * scale) * dense,
+			up: (y: number) => (at.y - y * scale) * dense,
+			scale: scale * dense
+		};
 		let next = 0;
 		const upTo = (count: number) => {
 			for (; next < tubes.length && tubes[next]!.before <= count; next++) {
-				const { x1, y1, x2, y2, width: thick } = tubes[next]!;
-				context.globalAlpha = 1;
-				context.strokeStyle = TUBE_HEX;
-				context.lineWidth = Math.max(2, thick * scale) * dense;
-				context.beginPath();
-				context.moveTo(across(x1), up(y1));
-				context.lineTo(across(x2), up(y2));
-				context.stroke();
+				const tube = tubes[next]!;
+				stampTube(context, tube, ground, Math.max(2, tube.width * scale) * dense);
 			}
 		};
 		const put = (i: number) => {
-			const { x, y, r, paint, faint, outline, flat = 1, lean = 0 } = balls[i]!;
+			const ball = balls[i]!;
 			if (next < tubes.length) upTo(i);
-			const { hex, finish } = paints[paint]!;
-			const stamp = sprite({ hex, finish, outline }, r * scale * dense);
-			const half = stamp.width / 2;
-			context.globalAlpha = faint ? 0.35 : 1;
-			if (flat === 1) {
-				context.drawImage(stamp, Math.round(across(x) - half), Math.round(up(y) - half));
-				return;
-			}
-			context.save();
-			context.translate(across(x), up(y));
-			context.rotate(-lean);
-			context.scale(flat, 1);
-			context.rotate(lean);
-			context.drawImage(stamp, -half, -half);
-			context.restore();
+			context.globalAlpha = ball.faint ? 0.35 : 1;
+			stampDisc(context, ball, paints[ball.paint]!, ground);
 		};
 		if (shown) for (const i of shown) put(i);
 		else for (let i = 0; i < balls.length; i++) put(i);

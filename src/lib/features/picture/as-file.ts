@@ -1,7 +1,6 @@
 import type { DrawList } from '../../core/scene/draw-list.ts';
 import { boxHeight, inOrder } from '../../core/scene/svg.ts';
-import { TUBE_HEX } from '../../core/scene/tubes.ts';
-import { sprite } from './sprites.ts';
+import { stampDisc, stampTube } from './stamp.ts';
 
 /** Pixels of the longer side of a picture taken away. */
 const LONG_SIDE = 1600;
@@ -23,27 +22,14 @@ export async function pictureAsPng(list: DrawList): Promise<Blob | undefined> {
 	context.fillStyle = '#ffffff';
 	context.fillRect(0, 0, width, height);
 	const floor = plan ? height / 2 : height - EDGE;
-	const [across, up] = [(x: number) => width / 2 + x * scale, (y: number) => floor - y * scale];
+	const ground = {
+		across: (x: number) => width / 2 + x * scale,
+		up: (y: number) => floor - y * scale,
+		scale
+	};
 	for (const thing of inOrder(list)) {
-		if ('tube' in thing) {
-			const { x1, y1, x2, y2, width: thick } = thing.tube;
-			context.strokeStyle = TUBE_HEX;
-			context.lineWidth = thick * scale;
-			context.beginPath();
-			context.moveTo(across(x1), up(y1));
-			context.lineTo(across(x2), up(y2));
-			context.stroke();
-			continue;
-		}
-		const { x, y, r, paint, outline, flat = 1, lean = 0 } = thing.disc;
-		const stamp = sprite({ ...list.paints[paint]!, outline }, r * scale);
-		context.save();
-		context.translate(across(x), up(y));
-		context.rotate(-lean);
-		context.scale(flat, 1);
-		context.rotate(lean);
-		context.drawImage(stamp, -stamp.width / 2, -stamp.height / 2);
-		context.restore();
+		if ('tube' in thing) stampTube(context, thing.tube, ground, thing.tube.width * scale);
+		else stampDisc(context, thing.disc, list.paints[thing.disc.paint]!, ground);
 	}
 	return canvas.convertToBlob({ type: 'image/png' }).catch(() => undefined);
 }

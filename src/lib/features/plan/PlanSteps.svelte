@@ -5,10 +5,11 @@
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import StepForm from './StepForm.svelte';
 	import StepRow from './StepRow.svelte';
-	import type { StepChoices, StepShown } from './step.ts';
+	import type { ShownStep } from '../../core/plan/arrange.ts';
+	import type { StepChoices } from './step.ts';
 
 	interface Props {
-		steps: readonly StepShown[];
+		steps: readonly ShownStep[];
 		choices: StepChoices;
 		/** What the last form said: the step it was about, what was wrong, what was typed. */
 		refused?:
@@ -22,7 +23,7 @@
 	let { steps, choices, refused }: Props = $props();
 	/** The step whose form is open: itself, or for one to come after it. */
 	let open = $state<{ id: string; add: boolean } | null>(null);
-	let dragged = $state.raw<StepShown[] | null>(null);
+	let dragged = $state.raw<ShownStep[] | null>(null);
 	let trouble = $state('');
 	const photos = $derived(new Set(choices.photos.map((p) => p.id)));
 	const rows = $derived(dragged ?? [...steps]);
@@ -55,7 +56,7 @@
 	}
 	const move = (id: string, to: string | undefined) =>
 		to !== undefined && to !== id && void act('move', { id, to });
-	function dropped({ detail }: CustomEvent<DndEvent<StepShown>>) {
+	function dropped({ detail }: CustomEvent<DndEvent<ShownStep>>) {
 		const { id } = detail.info;
 		const place = detail.items.findIndex((s) => s.id === id);
 		dragged = detail.items;
@@ -76,7 +77,7 @@
 		zoneTabIndex: -1,
 		zoneItemTabIndex: -1
 	}}
-	onconsider={({ detail }) => (dragged = detail.items as StepShown[])}
+	onconsider={({ detail }) => (dragged = detail.items as ShownStep[])}
 	onfinalize={dropped}
 >
 	{#each rows as step, index (step.id)}

@@ -3,11 +3,12 @@
 	import { formatWait } from '../../core/units/duration.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
-	import type { StepChoices, StepShown } from './step.ts';
+	import type { ShownStep } from '../../core/plan/arrange.ts';
+	import type { StepChoices } from './step.ts';
 
 	interface Props {
 		/** The step it changes; without one, a new step. */
-		step?: StepShown | undefined;
+		step?: ShownStep | undefined;
 		/** The step a new one comes after. */
 		after?: string;
 		choices: StepChoices;

@@ -4,10 +4,11 @@
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import { dragHandle } from 'svelte-dnd-action';
 	import { formatWait } from '../../core/units/duration.ts';
-	import { PLACE_WORDS, type StepShown } from './step.ts';
+	import type { ShownStep } from '../../core/plan/arrange.ts';
+	import { PLACE_WORDS } from './step.ts';
 
 	interface Props {
-		step: StepShown;
+		step: ShownStep;
 		/** As it is counted; nothing where it is left out. */
 		number: number | null;
 		/** Photos there are: one that came with a file may not be here. */

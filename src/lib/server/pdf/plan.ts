@@ -2,7 +2,8 @@ import { formatHours } from '../../core/labour/standards.ts';
 import { formatWait } from '../../core/units/duration.ts';
 import type { DrawList } from '../../core/scene/draw-list.ts';
 import { boxHeight } from '../../core/scene/svg.ts';
-import type { ShownPart, ShownStep } from '../services/plan.ts';
+import type { ShownStep } from '../../core/plan/arrange.ts';
+import type { ShownPart } from '../services/plan.ts';
 import { BallPainter } from './balls.ts';
 import { BOTTOM, INK, MARGIN, MUTED, openPaper, say, WIDTH, type Doc } from './paper.ts';
 

@@ -1,4 +1,4 @@
-import { editPlan, type PlanEdit, type PlanStep } from '../../core/plan/arrange.ts';
+import { editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
 import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
@@ -14,16 +14,6 @@ import type { Asked } from './asked.ts';
 import { changeWorking } from './change-working.ts';
 import { contextOf, loadLibrary, loadStudio } from './studio.ts';
 
-/** A step as screen and paper show it. */
-export interface ShownStep extends Omit<PlanStep, 'work' | 'lines'> {
-	/** Minutes of labour, for all there are to build. */
-	readonly minutes: number;
-	readonly lines: readonly {
-		readonly count: number;
-		readonly text: string;
-		readonly hexes: readonly string[];
-	}[];
-}
 export interface ShownPart extends Omit<PlanPart, 'steps' | 'seconds'> {
 	readonly steps: readonly ShownStep[];
 	readonly seconds: number;

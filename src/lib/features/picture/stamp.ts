@@ -1,0 +1,53 @@
+import type { Disc } from '../../core/scene/draw-list.ts';
+import { TUBE_HEX, type Tube } from '../../core/scene/tubes.ts';
+import { sprite, type Stamp } from './sprites.ts';
+
+type Canvas = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
+
+/** Where millimetres of a picture lie on a canvas, device pixels. */
+export interface Ground {
+	readonly across: (x: number) => number;
+	readonly up: (y: number) => number;
+	/** Device pixels a millimetre. */
+	readonly scale: number;
+}
+
+/** Draws a pole or a line. @param thickness device pixels */
+export function stampTube(
+	context: Canvas,
+	{ x1, y1, x2, y2 }: Tube,
+	{ across, up }: Ground,
+	thickness: number
+) {
+	context.globalAlpha = 1;
+	context.strokeStyle = TUBE_HEX;
+	context.lineWidth = thickness;
+	context.beginPath();
+	context.moveTo(across(x1), up(y1));
+	context.lineTo(across(x2), up(y2));
+	context.stroke();
+}
+
+/** Stamps a balloon: a copy where it is looked at straight, narrower along its lean where it is not. */
+export function stampDisc(
+	context: Canvas,
+	{ x, y, r, outline, flat = 1, lean = 0 }: Omit<Disc, 'paint' | 'row'>,
+	paint: Omit<Stamp, 'outline'>,
+	{ across, up, scale }: Ground
+) {
+	const { hex, finish } = paint;
+	const stamp = sprite({ hex, finish, outline }, r * scale);
+	const half = stamp.width / 2;
+	if (flat === 1) {
+		// On whole pixels stamping is a copy.
+		context.drawImage(stamp, Math.round(across(x) - half), Math.round(up(y) - half));
+		return;
+	}
+	context.save();
+	context.translate(across(x), up(y));
+	context.rotate(-lean);
+	context.scale(flat, 1);
+	context.rotate(lean);
+	context.drawImage(stamp, -half, -half);
+	context.restore();
+}
