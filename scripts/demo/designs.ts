@@ -187,7 +187,9 @@ export const demoDesigns: DemoDesign[] = [
 			'put 2 5 at 4½ gull white as eyes on top row front with patch and strip',
 			'put 2 5 at 2 mussel black as pupils on eyes with glue',
 			'each dab of glue takes 2 glue dab',
-			'step lay the eight arms out in pairs on the floor before the first one is set'
+			'step lay the eight arms out in pairs on the floor before the first one is set',
+			'form curls on column',
+			'6 260 thrift pink 48 wound as curl on row 2 round'
 		],
 		also: { lagoon: { skin: 'shallows' } },
 		roles: { skin: 'main', eyes: 'pop', pupils: 'accent' }
@@ -209,7 +211,11 @@ export const demoDesigns: DemoDesign[] = [
 			'put 2 5 at 2½ mussel black as feelers on top row round with glue',
 			'section wing x2 mirrored left of column at row 4',
 			'1 16 at 13 gull white',
-			'1 11 at 9 gull white'
+			'1 11 at 9 gull white',
+			'form limbs on column',
+			'6 260 mussel black 24 wound softened as leg on column row 2 round',
+			'1 160 mussel black 9 trained part used as feeler on column top row left',
+			'1 160 mussel black 9 trained part used as feeler on column top row right'
 		],
 		roles: { stripe: 'main', band: 'second', wing: 'pop' }
 	},
@@ -286,6 +292,62 @@ export const demoDesigns: DemoDesign[] = [
 			'6 ft': { 'Lighthouse column': '6 ft' },
 			'5 ft': { 'Lighthouse column': '5 ft' }
 		}
+	},
+	{
+		id: 'jellyfish-bunch',
+		name: 'Jellyfish bunch',
+		tags: ['deep sea', 'bunch'],
+		colourway: 'lagoon',
+		slots: { tide: 'bell', pink: 'heart', white: 'foot' },
+		lines: [
+			'bunch jellyfish',
+			'weight 5 at 4 gull white filled with sand',
+			'1 24 at 22 clear tide filled with 11 at 7 thrift pink in helium on 7 ft ribbon harbour as bell',
+			'form tentacles on jellyfish',
+			'6 260 thrift pink 40 trained as tentacle on bell'
+		],
+		roles: { bell: 'main', heart: 'second' }
+	},
+	{
+		id: 'buoy-bunch',
+		name: 'Buoy bunch',
+		tags: ['regatta', 'bunch'],
+		colourway: 'fairway',
+		slots: { orange: 'buoy', white: 'foam' },
+		lines: [
+			'bunch buoy',
+			'weight sandbag',
+			'3 11 at full buoy orange in helium on 5 ft ribbon harbour as marks',
+			'2 11 at full gull white in helium on 5½ ft ribbon harbour as spray',
+			'1 foil buoy in helium on 6 ft ribbon harbour as buoy swappable'
+		],
+		roles: { buoy: 'main', foam: 'second' }
+	},
+	{
+		id: 'planets-bunch',
+		name: 'Planets bunch',
+		tags: ['observatory', 'bunch'],
+		colourway: 'planet night',
+		slots: { navy: 'sky', gold: 'sun' },
+		lines: [
+			'bunch planets',
+			'weight sandbag',
+			'1 16 at 15½ hive gold in helium on 4 ft ribbon gold as sun',
+			'3 11 at full lamp-out navy in helium on 5 ft ribbon gold as sky',
+			'2 foil planet harbour in helium on 6 ft ribbon gold as blue planet swappable',
+			'1 foil moon in helium on 7 ft ribbon gold as moon',
+			'1 card comet'
+		],
+		roles: { sun: 'pop', sky: 'main' }
+	},
+	{
+		id: 'tidewick-letters',
+		name: 'Tidewick letters',
+		tags: ['regatta', 'letters'],
+		colourway: 'harbour day',
+		slots: { blue: 'letters' },
+		lines: ['letters TIDEWICK at 34 of harbour blue'],
+		roles: { letters: 'main' }
 	},
 	{
 		id: 'toadstool-family',

@@ -13,6 +13,8 @@ export function exampleFiles(): [string, Recipe | Bundle][] {
 	return [
 		['stack.recipe.json', recipe('kelp-column')],
 		['applied.recipe.json', recipe('bee-figure')],
+		['bunch.recipe.json', recipe('buoy-bunch')],
+		['form.recipe.json', recipe('jellyfish-bunch')],
 		['extras.recipe.json', recipe('lighthouse-column')],
 		['design-inside.recipes.json', bundleOf(inside, { materials, colours })]
 	];

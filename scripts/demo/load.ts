@@ -23,12 +23,12 @@ function ids(prefix: string): () => string {
 }
 
 /** Says one line of the entry line to a recipe, on top of what its newest section has. */
-function say(recipe: RecipeDraft, line: string, newId: () => string) {
+function say(recipe: RecipeDraft, line: string, newId: () => string, inHand?: string): string | undefined {
 	const materials = stockRows.map((r) => ({ ...r.material, packs: [] }));
 	const { slots, colourways, sections } = recipe as Recipe;
 	const designs = demoDesigns.map(({ id, name }) => ({ id, name }));
 	const [colourway] = colourways;
-	const last = stacksIn(recipe as Recipe).at(-1)?.section.id;
+	const last = inHand ?? stacksIn(recipe as Recipe).at(-1)?.section.id;
 	const parsed = parseEntry(line, {
 		slots,
 		colourway,
@@ -41,7 +41,7 @@ function say(recipe: RecipeDraft, line: string, newId: () => string) {
 		...(last === undefined ? {} : { section: last })
 	});
 	if (!parsed.ok) throw new Error(`The demo's line “${line}” was refused: ${parsed.say}`);
-	applyEntry(recipe, parsed.value, { section: last }, newId);
+	return applyEntry(recipe, parsed.value, { section: last }, newId);
 }
 
 /** A demo design as a recipe, made through the same entry line that the Bench has. */
@@ -49,7 +49,12 @@ export function demoRecipe(design: DemoDesign): Recipe {
 	const newId = ids(design.id);
 	const recipe = emptyRecipe(design.name, newId) as RecipeDraft;
 	recipe.tags = [...design.tags];
-	for (const line of design.lines) say(recipe, line, newId);
+	// A bunch or a form stays in hand, as on the Bench, until another section is said.
+	let inHand: string | undefined;
+	for (const line of design.lines) {
+		const made = say(recipe, line, newId, inHand);
+		if (made !== undefined) inHand = made;
+	}
 	// A design made of others only has no use for the empty stack that every new one starts with.
 	const [first] = recipe.sections;
 	if (first?.structure.kind === 'stack' && first.structure.layers.length === 0)

@@ -30,7 +30,12 @@ export const settings: Settings = {
 			{ of: 'dab of glue', each: '1', material: 'glue' },
 			{ of: 'tape patch', each: '1', material: 'tape' },
 			{ of: 'tied piece', each: '1', material: 'line' },
-			{ of: 'trial loop', each: '1', material: 'line' }
+			{ of: 'trial loop', each: '1', material: 'line' },
+			{ of: 'attachment point', each: '1', material: 'round-5-gull-white' },
+			{ of: 'litre of helium', each: '1', material: 'helium' },
+			{ of: 'painted balloon', each: '1/25', material: 'paint-sea' },
+			{ of: 'litre of sand', each: '1', material: 'sand' },
+			{ of: 'litre of marbles', each: '1', material: 'marbles' }
 		],
 		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
 		price: {

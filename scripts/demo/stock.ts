@@ -34,7 +34,8 @@ export const colours: Colour[] = [
 	colour('crust', 'crust brown', '#9a6a3c'),
 	colour('slate-pearl', 'wet slate', '#4c5560', 'pearl'),
 	colour('mussel', 'mussel black', '#22242a'),
-	colour('thrift', 'thrift pink', '#e39bb0')
+	colour('thrift', 'thrift pink', '#e39bb0'),
+	colour('clear-tide', 'clear tide', '#d3e9ea', 'see-through')
 ];
 
 const round = (
@@ -82,6 +83,10 @@ function row(
 		loss: null,
 		reuse: null,
 		unit: 'piece',
+		mark: null,
+		litres: null,
+		grams: null,
+		chambers: 1,
 		...more
 	};
 	return { material, packs: [pack] };
@@ -90,6 +95,38 @@ function row(
 const shared = (uses: number, resaleMinor: number, upkeepMinor: number): { reuse: Reuse } => ({
 	reuse: { uses, resaleMinor, upkeepMinor }
 });
+
+function modelling(model: string, colourId: string, count: number, priceMinor: number): StockRow {
+	const { name } = colours.find((c) => c.id === colourId)!;
+	return row(
+		`modelling-${model}-${colourId}`,
+		'modelling',
+		`${model} modelling balloon, ${name}`,
+		{ supplier: 'quayside', count, priceMinor },
+		{ colour: colourId, mark: model, loss: '1/25', grams: model === '160' ? 0.9 : 1.4 }
+	);
+}
+
+function foil(id: string, name: string, colourId: string, size: number): StockRow {
+	const pack = { supplier: 'gannet', count: 5, priceMinor: 935 } as const;
+	return row(id, 'foil-round', name, pack, {
+		nominal: inches(size),
+		colour: colourId,
+		loss: '1/50',
+		grams: 10
+	});
+}
+
+function foilLetter(letter: string, colourId: string): StockRow {
+	const { name } = colours.find((c) => c.id === colourId)!;
+	return row(
+		`letter-34-${letter.toLowerCase()}`,
+		'foil-letter',
+		`foil letter ${letter} 34 in, ${name}`,
+		{ supplier: 'gannet', count: 1, priceMinor: 345 },
+		{ nominal: inches(34), colour: colourId, mark: letter, loss: '1/50', litres: 36, grams: 31 }
+	);
+}
 
 const ELEVENS = [
 	'gull-white',
@@ -157,7 +194,7 @@ export const stockRows: StockRow[] = [
 		'modelling',
 		'260 modelling balloon, clear',
 		{ supplier: 'quayside', count: 100, priceMinor: 1130 },
-		{ loss: '1/50' }
+		{ loss: '1/50', mark: '260', grams: 1.4 }
 	),
 	row('patch', 'adhesive', 'floor patch, felt', { supplier: 'ropewalk', count: 200, priceMinor: 780 }),
 	row('dash', 'adhesive', 'adhesive dash', { supplier: 'quayside', count: 500, priceMinor: 640 }),
@@ -204,7 +241,7 @@ export const stockRows: StockRow[] = [
 		'weight',
 		'sandbag, 8 lb',
 		{ supplier: 'ropewalk', count: 1, priceMinor: 1450 },
-		shared(60, 0, 5)
+		{ ...shared(60, 0, 5), grams: 3629 }
 	),
 	row('water-weight', 'weight', 'water weight, 16 in inside', {
 		supplier: 'quayside',
@@ -241,5 +278,45 @@ export const stockRows: StockRow[] = [
 		{ supplier: 'gannet', count: 5, priceMinor: 935 },
 		{ nominal: inches(18), colour: 'thrift', loss: '1/50' }
 	),
+	round(24, 'clear-tide', 'gannet', 10, 1890, '1/20'),
+	...['thrift', 'hive-gold', 'mussel', 'crust', 'eelgrass', 'gull-white'].map((c) =>
+		modelling('260', c, 100, 1210)
+	),
+	modelling('160', 'mussel', 100, 1090),
+	...['T', 'I', 'D', 'E', 'W', 'C', 'K'].map((letter) => foilLetter(letter, 'harbour-blue')),
+	foil('moon-18', 'foil moon 18 in, foam cream', 'foam', 18),
+	foil('planet-18-blue', 'foil planet 18 in, harbour blue', 'harbour-blue', 18),
+	foil('planet-18-red', 'foil planet 18 in, pennant red', 'pennant-red', 18),
+	row(
+		'buoy-30',
+		'foil-shape',
+		'foil buoy 30 in, two chambers',
+		{ supplier: 'gannet', count: 1, priceMinor: 540 },
+		{ nominal: inches(30), colour: 'buoy-orange', loss: '1/50', litres: 42, grams: 38, chambers: 2 }
+	),
+	row(
+		'helium',
+		'gas',
+		'helium, large cylinder',
+		{ supplier: 'gannet', count: 4100, priceMinor: 18_500 },
+		{ unit: 'L', loss: '1/10' }
+	),
+	row('paint-sea', 'paint', 'balloon paint, sea mist', { supplier: 'ropewalk', count: 1, priceMinor: 980 }),
+	row('sand', 'weight', 'dry sand', { supplier: 'ropewalk', count: 15, priceMinor: 620 }, { unit: 'L' }),
+	row(
+		'marbles',
+		'weight',
+		'glass marbles',
+		{ supplier: 'ropewalk', count: 2, priceMinor: 740 },
+		{ unit: 'L' }
+	),
+	row(
+		'ribbon-gold',
+		'ribbon',
+		'ribbon, hive gold',
+		{ supplier: 'quayside', count: 100, priceMinor: 840 },
+		{ unit: 'ft', colour: 'hive-gold', grams: 0.3 }
+	),
+	row('comet-card', 'accent', 'card comet', { supplier: 'gannet', count: 12, priceMinor: 960 }, { grams: 6 }),
 	row('bag-large', 'packaging', 'transport bag, large', { supplier: 'quayside', count: 25, priceMinor: 1375 })
 ];

@@ -195,7 +195,7 @@ function onPaper(list: DrawList): Promise<Buffer> {
 function fiveHundredLines() {
 	const material = (i: number): Material => ({
 		id: `m${i}`, kind: 'accent', name: `thing ${i}`, nominal: null, colour: null, safe: null, loss: null, reuse: null,
-		unit: 'piece', packs: [{ id: `p${i}`, supplier: 'Quayside Supply', count: 10, priceMinor: 100 + i }]
+		mark: null, litres: null, grams: null, chambers: 1, unit: 'piece', packs: [{ id: `p${i}`, supplier: 'Quayside Supply', count: 10, priceMinor: 100 + i }]
 	}); // prettier-ignore
 	const level = (n: number): Recipe => {
 		const own = emptyRecipe(`level ${n}`, () => `${n}-${Math.random()}`);

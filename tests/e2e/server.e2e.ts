@@ -115,8 +115,8 @@ test('the tally as an interface: what the Bench says, in JSON; nonsense is answe
 		expect([data.slice(0, 40), refused.status()]).toEqual([data.slice(0, 40), status]);
 		expect(((await refused.json()) as { message: string }).message).toMatch(says);
 	}
-	expect(await (await request.get('/schema/recipe-4.json')).json()).toMatchObject({
-		$id: '/schema/recipe-4.json'
+	expect(await (await request.get('/schema/recipe-5.json')).json()).toMatchObject({
+		$id: '/schema/recipe-5.json'
 	});
 	expect(await (await request.get('/api/openapi.json')).json()).toMatchObject({ openapi: '3.1.0' });
 });

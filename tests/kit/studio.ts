@@ -20,6 +20,8 @@ export const colours: Colour[] = [
 	{ id: 'grey', name: 'limpet grey', finish: 'matte', hex: '#6f7780' }
 ];
 
+const NO_FIGURES = { mark: null, litres: null, grams: null, chambers: 1 };
+
 const round = (size: number, colour: string, count: number, priceMinor: number | null): Material => ({
 	id: `${size}-${colour}`,
 	kind: 'latex-round',
@@ -30,6 +32,7 @@ const round = (size: number, colour: string, count: number, priceMinor: number |
 	loss: '0',
 	reuse: null,
 	unit: 'piece',
+	...NO_FIGURES,
 	packs: [{ id: `p${size}${colour}`, supplier: 'Quayside Supply', count, priceMinor }]
 });
 

@@ -26,7 +26,7 @@ describe('the published schema of recipes', () => {
 	});
 	test.each<[string, (r: Record<string, unknown>) => unknown]>([
 		['an unknown field', (r) => ({ ...r, cost: 5 })],
-		['another version', (r) => ({ ...r, version: 5 })],
+		['another version', (r) => ({ ...r, version: 9 })],
 		['no colourway', (r) => ({ ...r, colourways: [] })],
 		['a section without structure', (r) => ({ ...r, sections: [{ id: 'x' }] })],
 		['a name of nothing', (r) => ({ ...r, name: '' })]
@@ -49,7 +49,7 @@ describe('the published schema of recipes', () => {
 			if (read.ok)
 				for (const d of read.bundle.designs) for (const s of d.recipe.sections) kinds.add(s.structure.kind);
 		}
-		expect([...kinds].sort()).toEqual(['applied', 'design', 'extras', 'stack']);
+		expect([...kinds].sort()).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'stack']);
 		expect(
 			bundle({
 				format: 'bright-tally/recipes',
@@ -60,11 +60,14 @@ describe('the published schema of recipes', () => {
 			})
 		).toBe(false);
 	});
-	test('the schema of version 3 lies where it lay', () => {
-		const old = JSON.parse(readFileSync('static/schema/recipe-3.json', 'utf8')) as { $id: string };
-		expect(old.$id).toBe('/schema/recipe-3.json');
-		const three = { ...asJson(plain), version: 3, steps: undefined };
-		expect(new Ajv2020({ strict: false }).compile(old)(asJson(three))).toBe(true);
+	test.each([
+		[3, { steps: undefined }],
+		[4, {}]
+	])('the schema of version %i lies where it lay', (version, less) => {
+		const old = JSON.parse(readFileSync(`static/schema/recipe-${version}.json`, 'utf8')) as { $id: string };
+		expect(old.$id).toBe(`/schema/recipe-${version}.json`);
+		const older = { ...asJson(plain), version, ...less };
+		expect(new Ajv2020({ strict: false }).compile(old)(asJson(older))).toBe(true);
 	});
 	test('says where it lives, and the interface refers to it', () => {
 		expect(recipeJsonSchema()).toMatchObject({

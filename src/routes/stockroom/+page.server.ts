@@ -1,9 +1,9 @@
 import { fail } from '@sveltejs/kit';
-import { MATERIAL_KINDS, ROUND_NOMINALS } from '$lib/core/materials/material.ts';
+import { MATERIAL_KINDS, ROUND_NOMINALS, type Material } from '$lib/core/materials/material.ts';
 import { unitCost } from '$lib/core/materials/unit-cost.ts';
 import { parseMoney } from '$lib/core/money/money.ts';
 import { formatInches, parseLength, type Micrometres } from '$lib/core/units/length.ts';
-import { parseBounded, parseCount } from '$lib/core/units/number.ts';
+import { parseBounded, parseCount, type NumberStyle } from '$lib/core/units/number.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -60,6 +60,29 @@ function readPrice(text: string, currency: Parameters<typeof parseMoney>[1], dec
 	if (parsed.value.minor === 0)
 		return { say: 'A price of 0 would make it free. Leave the field blank while the price is not known.' };
 	return { priceMinor: parsed.value.minor };
+}
+
+type Figures = Pick<Material, 'mark' | 'litres' | 'grams' | 'chambers'>;
+
+/** What a foil or modelling balloon is known by and what its maker says of it; blank is not known. */
+function readFigures(
+	form: Record<string, string>,
+	style: NumberStyle
+): { figures: Figures; trouble: Record<string, string> } {
+	const trouble: Record<string, string> = {};
+	const figure = (name: string, what: string, max: number): number | null => {
+		if ((form[name] ?? '').trim() === '') return null;
+		const parsed = parseBounded(form[name]!, { what, min: 0.001, max }, style);
+		if (!parsed.ok) trouble[name] = parsed.say;
+		return parsed.ok ? parsed.value.valueOf() : null;
+	};
+	const litres = figure('litres', 'Litres one holds', 10_000);
+	const grams = figure('grams', 'Grams one weighs', 100_000);
+	const chambers = (form.chambers ?? '').trim() === '' ? 1 : (figure('chambers', 'Chambers', 8) ?? 1);
+	if (!Number.isInteger(chambers)) trouble.chambers = 'Chambers are a whole number, 1 to 8.';
+	const mark = (form.mark ?? '').trim().toUpperCase();
+	if (mark.length > 3) trouble.mark = 'One letter or figure of a foil, or a model like 260.';
+	return { figures: { mark: mark || null, litres, grams, chambers: Math.round(chambers) }, trouble };
 }
 
 export const actions: Actions = {
@@ -120,6 +143,8 @@ export const actions: Actions = {
 			if (parsed.ok) loss = rationalText(parsed.value.div(100));
 			else errors.loss = parsed.say;
 		}
+		const { figures, trouble } = readFigures(form, style);
+		Object.assign(errors, trouble);
 		if (Object.keys(errors).length > 0 || !kind || !count.ok || 'say' in price)
 			return fail(400, { add: { typed: form, errors } });
 		const id = /^[\w-]{8,64}$/.test(form.id ?? '') ? form.id! : crypto.randomUUID();
@@ -133,6 +158,7 @@ export const actions: Actions = {
 			loss,
 			reuse: null,
 			unit: 'piece',
+			...figures,
 			pack: { id: `${id}-pack`, supplierId: form.supplier!, count: count.value, priceMinor: price.priceMinor }
 		});
 		return { added: name };

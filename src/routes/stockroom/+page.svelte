@@ -97,6 +97,10 @@
 			{@render line('Pieces in a pack', 'count', '100')}
 			{@render line('Pack price (blank: not known)', 'price', '16.50')}
 			{@render line('Loss, % (blank: as in Settings)', 'loss', '4')}
+			{@render line('Letter of a foil, or model', 'mark', 'T, 260')}
+			{@render line('One holds, L, by its maker', 'litres', '14.6')}
+			{@render line('One weighs, g, empty', 'grams', '10')}
+			{@render line('Chambers of a foil', 'chambers', '1')}
 			<p><Button kind="strong" type="submit">Add</Button></p>
 		</form>
 		<form

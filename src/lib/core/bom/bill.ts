@@ -1,11 +1,14 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import { matchKey } from '../materials/catalogue.ts';
 import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
+import type { Gas } from '../gas/atmosphere.ts';
 import type { Method } from '../labour/task.ts';
 import type { LineRole } from '../recipe/recipe.ts';
 import { printSize, type Size } from '../sizing/size.ts';
 import { sizeKey } from '../structures/stack.ts';
-import { formatInches, type Micrometres } from '../units/length.ts';
+import { hundredths } from '../structures/inside.ts';
+import { LOOK_WORDS } from '../structures/bunch.ts';
+import { formatInches, MICROMETRES, type LengthUnit, type Micrometres } from '../units/length.ts';
 import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
 import { NEVER_NOTHING, rulesFor, type CountOf, type FollowOnRule } from './follow-on.ts';
@@ -47,9 +50,11 @@ export interface BillLine {
 export interface InflateLine {
 	readonly key: string;
 	readonly label: string;
+	readonly kind: MaterialKind;
 	readonly nominal: Micrometres;
 	readonly size: Size;
 	readonly method: Method;
+	readonly gas: Gas;
 	readonly colour: string | null;
 	readonly slot: string;
 	readonly quantity: Rational;
@@ -110,17 +115,20 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			case 'balloon': {
 				const slot = recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
 				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				const found = own ?? context.catalogue.byMatch.get(matchKey(need.kind, need.nominal, need.colour));
+				const match = keyOfBalloon(need, need.colour);
+				const found = own ?? context.catalogue.byMatch.get(match);
 				const open = need.colour === null && need.material === null;
 				const colour =
 					own?.name ??
 					(need.colour === null
 						? `${slot} (open)`
 						: (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour'));
-				const label = own?.name ?? `${formatInches(need.nominal)} ${KIND_WORDS[need.kind]}s, ${colour}`;
+				const label = own?.name ?? `${kindOfBalloon(need)}, ${colour}`;
 				const key =
 					need.material === null
-						? matchKey(need.kind, need.nominal, open ? `slot:${slot}` : need.colour)
+						? open
+							? keyOfBalloon(need, `slot:${slot}`)
+							: match
 						: `own:${need.material}`;
 				const status = open ? 'open' : found ? 'listed' : 'unlisted';
 				const draft = {
@@ -136,14 +144,15 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			}
 			case 'material': {
 				const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				putMaterial(put, found, { ...need, role: need.role ?? USED }, where);
+				putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, where);
+				if (need.foil) addFoil(inflate, need, found, { where, catalogue: context.catalogue });
 				break;
 			}
 			case 'count':
 				for (const rule of followers(need.of, rulesFor(recipe.rules, context.rules))) {
 					const { material } = rule;
 					const found = material === null ? undefined : context.catalogue.materials.get(material);
-					const quantity = need.quantity.mul(rational(rule.each));
+					const quantity = litresHeld(need, context.catalogue).mul(rational(rule.each));
 					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, where);
 				}
 		}
@@ -155,6 +164,46 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		balloons: lines.reduce((a, l) => a + (l.key.startsWith('material:') ? 0 : ceiling(l.used)), 0),
 		spares: lines.reduce((a, l) => a + l.spares, 0)
 	};
+}
+
+type BalloonNeed = Extract<Exploded['need'], { what: 'balloon' }>;
+type MaterialNeed = Extract<Exploded['need'], { what: 'material' }>;
+
+/** Modelling balloons are known by their model alone: the bag says no other size. */
+const keyOfBalloon = ({ kind, nominal, mark }: BalloonNeed, colour: string | null): string =>
+	matchKey(kind, kind === 'modelling' ? null : nominal, colour, mark ?? null);
+
+function kindOfBalloon({ kind, nominal, mark }: BalloonNeed): string {
+	if (kind === 'modelling') return `${mark} modelling balloons`;
+	return mark === undefined
+		? `${formatInches(nominal)} ${KIND_WORDS[kind]}s`
+		: `${formatInches(nominal)} ${KIND_WORDS[kind]} ${mark}`;
+}
+
+/** What is bought by length is counted in its own unit; without one each takes a piece. */
+function ofLength(
+	{ quantity, length }: MaterialNeed,
+	found: Material | undefined
+): Pick<MaterialNeed, 'quantity' | 'range'> {
+	if (!length) return { quantity };
+	const unit = found === undefined ? 'ft' : found.unit;
+	if (!isLengthUnit(unit)) return { quantity };
+	const inUnit = (um: number) => quantity.mul(rational(um, MICROMETRES[unit]));
+	const range =
+		length.low === undefined || length.high === undefined
+			? {}
+			: { range: { low: inUnit(length.low), high: inUnit(length.high) } };
+	return { quantity: inUnit(length.um), ...range };
+}
+const isLengthUnit = (unit: string): unit is LengthUnit => unit in MICROMETRES;
+
+/** Litres by the maker's figure where the Stockroom has it, else by size. */
+function litresHeld(
+	{ quantity, holds }: Extract<Exploded['need'], { what: 'count' }>,
+	{ materials, byMatch }: Catalogue
+): Rational {
+	const litres = holds && (materials.get(holds.key) ?? byMatch.get(holds.key))?.litres;
+	return holds && litres != null ? hundredths(litres * holds.fill).mul(holds.pieces) : quantity;
 }
 
 /** What follows from a count. A count that cannot go without takes something, though nobody has said what. */
@@ -196,20 +245,60 @@ function putMaterial(
 
 function addInflate(
 	lines: Map<string, InflateLine>,
-	need: Extract<Exploded['need'], { what: 'balloon' }>,
+	need: BalloonNeed,
 	{ slot, colour, where }: { slot: string; colour: string; where: string }
 ) {
-	const key = `${where}/${need.nominal}/${sizeKey(need.size)}/${need.colour ?? slot}`;
+	const more =
+		need.mark === undefined && need.look === undefined && need.gas !== 'helium'
+			? ''
+			: `/${need.mark ?? ''}/${need.look ?? ''}/${need.gas ?? ''}`;
+	const key = `${where}/${need.nominal}/${sizeKey(need.size)}/${need.colour ?? slot}${more}`;
 	const had = lines.get(key);
+	const what =
+		need.kind === 'modelling'
+			? need.mark
+			: need.mark === undefined
+				? formatInches(need.nominal)
+				: kindOfBalloon(need);
+	const how = need.look ?? (printSize(need.size) === '' ? '' : `at ${printSize(need.size)}`);
+	const helium = need.gas === 'helium' ? ', helium' : '';
 	lines.set(key, {
 		key,
-		label: `${formatInches(need.nominal)} at ${printSize(need.size)}, ${colour}`,
+		label:
+			need.look === undefined ? `${what} ${how}, ${colour}${helium}` : `${what}, ${how}, ${colour}${helium}`,
+		kind: need.kind,
 		nominal: need.nominal,
 		size: need.size,
 		method: need.method,
+		gas: need.gas ?? 'air',
 		colour: need.colour,
 		slot,
 		quantity: (had?.quantity ?? ZERO).add(need.quantity),
+		where
+	});
+}
+
+/** Foils stand on the list to inflate too: told by their look. */
+function addFoil(
+	lines: Map<string, InflateLine>,
+	{ foil, material, label, quantity }: MaterialNeed,
+	found: Material | undefined,
+	{ where, catalogue }: { where: string; catalogue: Catalogue }
+) {
+	if (!foil) return;
+	const key = `${where}/foil/${material ?? label}/${foil.look}/${foil.gas}`;
+	const name = found?.name ?? `${label}, not chosen yet`;
+	lines.set(key, {
+		key,
+		label: `${name}, ${LOOK_WORDS[foil.look]}${foil.gas === 'helium' ? ', helium' : ''}`,
+		kind: found?.kind ?? 'foil-shape',
+		nominal: foil.flat,
+		size: { kind: 'unknown' },
+		method: 'eye',
+		gas: foil.gas,
+		colour: found?.colour ?? null,
+		slot: catalogue.colours.get(found?.colour ?? '')?.name ?? 'foil',
+		quantity: (lines.get(key)?.quantity ?? ZERO).add(quantity),
 		where
 	});
 }
@@ -222,7 +311,12 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 	for (const [label, quantity] of draft.where) where.push({ label, quantity });
 	const needed = ceiling(used);
 	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product';
-	const spares = bought && role !== 'taken along' ? sparesFor(needed, loss, context.service) : 0;
+	const spares =
+		!bought || role === 'taken along'
+			? 0
+			: material?.kind === 'gas'
+				? ceiling(used.div(rational(1).sub(said === null ? 0 : rational(said)))) - needed
+				: sparesFor(needed, loss, context.service);
 	return {
 		key,
 		material,

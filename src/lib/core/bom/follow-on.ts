@@ -10,13 +10,20 @@ export const COUNTS = [
 	'dab of glue',
 	'tape patch',
 	'tied piece',
-	'trial loop'
+	'trial loop',
+	'attachment point',
+	'litre of helium',
+	'painted balloon',
+	'litre of sand',
+	'litre of water',
+	'litre of marbles'
 ] as const;
 export type CountOf = (typeof COUNTS)[number];
 
 /** Counts whose lines are missed where no rule says what they are: a piece that is stuck on takes a strip. */
 export const NEVER_NOTHING: ReadonlySet<CountOf> = new Set<CountOf>([
-	'strip', 'dash of adhesive', 'dab of glue', 'tape patch', 'tied piece', 'trial loop'
+	'strip', 'dash of adhesive', 'dab of glue', 'tape patch', 'tied piece', 'trial loop',
+	'attachment point', 'litre of helium', 'painted balloon', 'litre of sand', 'litre of marbles'
 ]); // prettier-ignore
 
 /** A line that follows from a count: a patch a floor contact, one modelling balloon for four clusters. Data, editable. */

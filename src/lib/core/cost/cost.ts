@@ -133,11 +133,18 @@ function sumLines(lines: readonly CostLine[], { currency }: Rates): Amount {
 }
 
 const print = mixed;
+const isGas = ({ material }: BillLine): boolean => material?.kind === 'gas';
+
+/** Pieces as whole numbers and fractions; what is measured in a unit of its own, in that: `94.1 L`, `32 ft`. */
+export const quantityText = (quantity: Rational, unit = 'piece'): string =>
+	unit === 'piece' ? print(quantity) : `${Math.round(quantity.valueOf() * 10) / 10} ${unit}`;
 
 function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	const each = line.material && unitCost(line.material);
 	const pack = line.material && cheapestPack(line.material);
-	const amount = each && rounded(each.mul(line.used), currency);
+	// What is lost of a gas never reached a balloon: a litre used costs what it took to get it there.
+	const taken = isGas(line) ? line.used.add(line.spares) : line.used;
+	const amount = each && rounded(each.mul(taken), currency);
 	const parts: CostPart[] = line.where.map((w) => ({
 		label: w.label,
 		count: print(w.quantity),
@@ -157,11 +164,11 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 			amount: money(pack.priceMinor, currency)
 		});
 	}
-	return { key: line.key, label: line.label, count: print(line.used), amount, parts };
+	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
 }
 
 function spareLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
-	const spare = lines.filter((l) => l.spares > 0);
+	const spare = lines.filter((l) => l.spares > 0 && !isGas(l));
 	if (spare.length === 0) return [];
 	const exact = spare.map((l) => {
 		const each = l.material && unitCost(l.material);

@@ -1,4 +1,13 @@
-import type { AppliedPiece, Id, Place, Recipe, Section, Structure } from '../recipe/recipe.ts';
+import type {
+	AppliedPiece,
+	BunchThing,
+	Id,
+	PieceThing,
+	Place,
+	Recipe,
+	Section,
+	Structure
+} from '../recipe/recipe.ts';
 
 /** New ids in place of old ones; what is not named keeps its own. */
 export interface Renames {
@@ -14,10 +23,11 @@ export function remap(recipe: Recipe, renames: Renames): Recipe {
 	const maybe = <T extends Id | null>(id: T): T => (id === null ? id : (material(id) as T));
 	const parts = new Set(recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.id] : [])));
 	const place = <P extends Place>(p: P): P => ({ ...p, material: maybe(p.material) });
-	const piece = (p: AppliedPiece): AppliedPiece =>
-		p.what.kind === 'balloon'
-			? { ...p, what: { ...p.what, balloon: place(p.what.balloon) } }
-			: { ...p, what: { ...p.what, material: maybe(p.what.material) } };
+	const thing = <T extends BunchThing | PieceThing>(what: T): T => {
+		if (what.kind === 'balloon') return { ...what, balloon: place(what.balloon) };
+		return what.kind === 'material' ? { ...what, material: maybe(what.material) } : what;
+	};
+	const piece = (p: AppliedPiece): AppliedPiece => ({ ...p, what: thing(p.what) });
 	const structure = (s: Structure): Structure => {
 		switch (s.kind) {
 			case 'stack':
@@ -31,6 +41,23 @@ export function remap(recipe: Recipe, renames: Renames): Recipe {
 				};
 			case 'applied':
 				return { ...s, pieces: s.pieces.map(piece) };
+			case 'bunch':
+				return {
+					...s,
+					items: s.items.map((i) => ({
+						...i,
+						what: thing(i.what),
+						ribbon: i.ribbon && { ...i.ribbon, material: maybe(i.ribbon.material) }
+					})),
+					weight:
+						s.weight === null
+							? null
+							: s.weight.kind === 'balloon'
+								? { ...s.weight, balloon: place(s.weight.balloon) }
+								: { ...s.weight, material: maybe(s.weight.material) }
+				};
+			case 'form':
+				return s;
 			case 'extras':
 				return { ...s, lines: s.lines.map((l) => ({ ...l, material: material(l.material) })) };
 			case 'design':

@@ -22,7 +22,15 @@ export const STARTING_STANDARDS: Standards = {
 	fix: { seconds: 35, batch: 0 },
 	'place extras': { seconds: 45, batch: 0 },
 	'set up': { seconds: 900, batch: 0 },
-	strike: { seconds: 480, batch: 0 }
+	strike: { seconds: 480, batch: 0 },
+	'inflate modelling': { seconds: 20, batch: 30 },
+	'put inside': { seconds: 40, batch: 0 },
+	'fill weight': { seconds: 60, batch: 120 },
+	ribbon: { seconds: 30, batch: 0 },
+	twist: { seconds: 5, batch: 0 },
+	shape: { seconds: 30, batch: 0 },
+	cut: { seconds: 6, batch: 0 },
+	paint: { seconds: 60, batch: 300 }
 };
 
 /** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */

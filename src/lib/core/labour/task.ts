@@ -6,7 +6,8 @@ import type { Size } from '../sizing/size.ts';
 /** Kinds of work with a time standard. */
 export const TASKS = [
 	'inflate small', 'inflate medium', 'inflate large', 'tie', 'foil', 'cluster', 'attach', 'patch', 'upright', 'fix',
-	'place extras', 'set up', 'strike'
+	'place extras', 'set up', 'strike', 'inflate modelling', 'put inside', 'fill weight', 'ribbon', 'twist', 'shape', 'cut',
+	'paint'
 ] as const; // prettier-ignore
 export type Task = (typeof TASKS)[number];
 

@@ -9,14 +9,18 @@ export interface Catalogue {
 	readonly byMatch: ReadonlyMap<string, Material>;
 }
 
-/** What makes two balloons the same purchase: kind, nominal size, colour (which includes its finish). */
-export const matchKey = (kind: MaterialKind, nominal: Micrometres | null, colour: string | null): string =>
-	`${kind}/${nominal ?? ''}/${colour ?? ''}`;
+/** What makes two balloons the same purchase: kind, nominal size, colour (which includes its finish), letter or model. */
+export const matchKey = (
+	kind: MaterialKind,
+	nominal: Micrometres | null,
+	colour: string | null,
+	mark: string | null = null
+): string => `${kind}/${nominal ?? ''}/${colour ?? ''}${mark === null ? '' : `/${mark}`}`;
 
 export function catalogue(materials: readonly Material[], colours: readonly Colour[]): Catalogue {
 	const byMatch = new Map<string, Material>();
 	for (const material of materials) {
-		const key = matchKey(material.kind, material.nominal, material.colour);
+		const key = matchKey(material.kind, material.nominal, material.colour, material.mark);
 		if (!byMatch.has(key)) byMatch.set(key, material);
 	}
 	return {

@@ -34,7 +34,12 @@ export const filedMaterialSchema = z.strictObject({
 		)
 		.nullable(),
 	reuse: reuseSchema.nullable(),
-	unit: z.string().max(20)
+	unit: z.string().max(20),
+	// Files from before these say nothing of them.
+	mark: z.string().min(1).max(8).nullable().default(null),
+	litres: z.number().positive().max(100_000).nullable().default(null),
+	grams: z.number().positive().max(1_000_000).nullable().default(null),
+	chambers: z.number().int().min(1).max(8).default(1)
 }) satisfies z.ZodType<Omit<Material, 'packs'>, unknown>;
 
 /** Guards {@link Material} in what is posted to the tally interface. */

@@ -59,8 +59,30 @@ export interface Material {
 	readonly reuse: Reuse | null;
 	/** What one piece is: piece, ft, dab. */
 	readonly unit: string;
+	/** What tells it from others of its kind, size and colour: the letter of a foil, the model of a modelling balloon. */
+	readonly mark: string | null;
+	/** Litres one holds by its maker, all chambers together; null is worked out from its size. */
+	readonly litres: number | null;
+	/** Grams one weighs, empty; of what is bought by length, a unit of it. Null is not known. */
+	readonly grams: number | null;
+	/** Chambers of a foil that are filled one by one. */
+	readonly chambers: number;
 	readonly packs: readonly Pack[];
 }
+
+/** A material of which only what it is is known yet. */
+export const PLAIN_MATERIAL = {
+	nominal: null,
+	colour: null,
+	safe: null,
+	loss: null,
+	reuse: null,
+	unit: 'piece',
+	mark: null,
+	litres: null,
+	grams: null,
+	chambers: 1
+} as const satisfies Partial<Material>;
 
 /** The sizes round latex is sold in here; other bags may stand in the Stockroom. */
 export const ROUND_NOMINALS = [5, 9, 10, 11, 12, 16, 18, 24, 36] as const;

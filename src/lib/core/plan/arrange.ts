@@ -1,4 +1,5 @@
-import type { Id, Recipe, Step, StepWords } from '../recipe/recipe.ts';
+import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Step, StepWords } from '../recipe/step.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
 import { aboutOf, idsIn, isLost, type MadeStep, type StepLine } from './made-step.ts';
 

@@ -1,12 +1,23 @@
+import type { Library } from '../bom/explode.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
 import type { TaskCount } from '../labour/task.ts';
-import type { Id, Recipe, Step, StepPlace } from '../recipe/recipe.ts';
+import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Step, StepPlace } from '../recipe/step.ts';
 
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [
 	'inflate', 'foils', 'clusters', 'upright', 'row', 'piece', 'design', 'join', 'line', 'patches', 'set up', 'look over',
-	'strike'
+	'strike', 'inside', 'paint', 'ribbons', 'hang'
 ] as const; // prettier-ignore
 export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What steps are made with besides the recipe. */
+export interface StepContext {
+	readonly catalogue: Catalogue;
+	readonly library: Library;
+	readonly pumps: readonly PumpProfile[];
+}
 
 /** What a step takes: a count of something, with the colours that show it. */
 export interface StepLine {
@@ -48,6 +59,8 @@ export function idsIn(recipe: Recipe): ReadonlySet<Id> {
 		ids.add(id);
 		if (structure.kind === 'stack') for (const layer of structure.layers) ids.add(layer.id);
 		if (structure.kind === 'applied') for (const piece of structure.pieces) ids.add(piece.id);
+		if (structure.kind === 'bunch') for (const item of structure.items) ids.add(item.id);
+		if (structure.kind === 'form') for (const piece of structure.pieces) ids.add(piece.id);
 		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
 	}
 	return ids;

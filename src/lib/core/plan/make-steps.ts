@@ -1,5 +1,4 @@
-import type { DesignCount, Library } from '../bom/explode.ts';
-import type { Catalogue } from '../materials/catalogue.ts';
+import type { DesignCount } from '../bom/explode.ts';
 import type { TaskCount } from '../labour/task.ts';
 import { copiesOf } from '../recipe/copies.ts';
 import { printLayer } from '../recipe/entry/print-entry.ts';
@@ -13,14 +12,13 @@ import {
 	type Recipe,
 	type Section,
 	type Slot,
-	type Stack,
-	type StepPlace
+	type Stack
 } from '../recipe/recipe.ts';
+import type { StepPlace } from '../recipe/step.ts';
 import { printSize } from '../sizing/size.ts';
-import type { PumpProfile } from '../sizing/strokes.ts';
 import { countOfPiece } from '../structures/applied.ts';
 import { countedLines } from '../structures/extras.ts';
-import { isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
+import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
@@ -35,13 +33,8 @@ import {
 	SIZE_CHECK,
 	SIZE_TOOL
 } from './step-words.ts';
-import { stepKey, type MadeStep, type StepKind, type StepLine } from './made-step.ts';
-
-export interface StepContext {
-	readonly catalogue: Catalogue;
-	readonly library: Library;
-	readonly pumps: readonly PumpProfile[];
-}
+import { bunchSteps, formSteps, insideSteps, type StepKit } from './bunch-steps.ts';
+import { stepKey, type MadeStep, type StepContext, type StepKind, type StepLine } from './made-step.ts';
 
 type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] };
 
@@ -114,6 +107,7 @@ class SectionSteps {
 			case 'applied':
 				return [
 					...this.#inflate(),
+					...insideSteps(this.#kit),
 					...this.#foils(structure.pieces),
 					...structure.pieces.map((p) => this.#piece(p))
 				];
@@ -122,6 +116,10 @@ class SectionSteps {
 				const each = rational(structure.quantity).valueOf();
 				return [this.#made('design', `Build ${this.#all * each} × ${name}: its own plan stands below.`)];
 			}
+			case 'bunch':
+				return bunchSteps(this.#kit, structure);
+			case 'form':
+				return formSteps(this.#kit, structure);
 			case 'extras':
 				return [];
 		}
@@ -131,7 +129,7 @@ class SectionSteps {
 	joining(): MadeStep[] {
 		const { stand, name, structure } = this.section;
 		const host = this.#recipe.sections.find((s) => s.id === stand.by);
-		if (!host || structure.kind === 'applied' || structure.kind === 'extras') return [];
+		if (!host || isOnHosts(structure) || structure.kind === 'extras') return [];
 		const how = stand.how === 'on top' ? 'on' : stand.how === 'round' ? 'evenly round' : `${stand.how} of`;
 		const row =
 			host.structure.kind === 'stack' ? host.structure.layers.findIndex((l) => l.id === stand.layer) : -1;
@@ -213,6 +211,21 @@ class SectionSteps {
 			.filter((t) => t.task.startsWith(task) && also(t))
 			.map((t) => ({ ...t, count: t.count * this.#all }));
 	}
+	get #kit(): StepKit {
+		return {
+			name: this.section.name,
+			recipe: this.#recipe,
+			context: this.context,
+			all: this.#all,
+			made: (kind, text, draft, about) => this.#made(kind, text, draft, about),
+			share: (task) => this.#share(task),
+			inflate: () => this.#inflate(),
+			colour: (slot) => ({
+				name: this.#slots.find((s) => s.id === slot)?.name ?? 'no slot',
+				id: this.#colourway?.fills[slot] ?? null
+			})
+		};
+	}
 	/** Slots under the names of their colours, as crew read them. */
 	get #slots(): Slot[] {
 		return this.#recipe.slots.map((s) => ({
@@ -226,7 +239,9 @@ class SectionSteps {
 
 	#inflate(): MadeStep[] {
 		const { name, structure } = this.section;
-		const balloons = needsOf(structure, this.#colourway).flatMap((n) => (n.what === 'balloon' ? [n] : []));
+		const balloons = needsOf(structure, this.#colourway).flatMap((n) =>
+			n.what === 'balloon' && n.mark === undefined ? [n] : []
+		);
 		if (balloons.length === 0) return [];
 		const methods = [...new Set(balloons.map((b) => b.method))];
 		const lines = balloons.map((need): StepLine => {
@@ -237,7 +252,7 @@ class SectionSteps {
 			const heart = need.kind === 'latex-heart' ? ' hearts' : '';
 			return {
 				count: need.quantity.mul(this.#all).valueOf(),
-				text: `${own ?? `${formatInches(need.nominal)}${heart}`}${size}${own ? '' : `, ${slot}`}${need.method === 'eye' ? ', by eye' : ''}`,
+				text: `${own ?? `${formatInches(need.nominal)}${heart}`}${size}${own ? '' : `, ${slot}`}${need.method === 'eye' ? ', by eye' : ''}${need.gas === 'helium' ? ', helium' : ''}`,
 				colours: need.colour === null ? [] : [need.colour]
 			};
 		});
@@ -280,7 +295,7 @@ class SectionSteps {
 		const words = (layer: Layer) => printLayer({ ...layer, repeat: 1, joining: null, turn: 'half' }, slots);
 		const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
 		const clusters = this.#share('cluster');
-		const steps = this.#inflate();
+		const steps = [...this.#inflate(), ...insideSteps(this.#kit)];
 		if (clusters.length > 0)
 			steps.push(
 				this.#made('clusters', `Tie the clusters of ${name}.`, {

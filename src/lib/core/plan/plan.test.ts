@@ -91,7 +91,7 @@ describe('steps made from the structures', () => {
 					const worked = tally(recipe, null, quantity, demo, size);
 					const labour = worked.tasks.reduce((a, t) => a + t.seconds.valueOf(), 0);
 					expect(parts.reduce((a, p) => a + p.seconds, 0)).toBeCloseTo(labour, 6);
-					const inflated = parts.flatMap((p) => p.steps.filter((s) => s.id.startsWith('inflate')));
+					const inflated = parts.flatMap((p) => p.steps.filter((s) => /^(inflate|foils):/.test(s.id)));
 					const count = inflated.flatMap((s) => s.lines).reduce((a, l) => a + l.count, 0);
 					expect(count).toBe(worked.bill.inflate.reduce((a, l) => a + l.quantity.valueOf(), 0));
 				}

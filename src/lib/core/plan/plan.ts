@@ -4,7 +4,8 @@ import type { Id, Recipe } from '../recipe/recipe.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { rational } from '../units/rational.ts';
 import { arrange, type PlanStep } from './arrange.ts';
-import { makeSteps, type StepContext } from './make-steps.ts';
+import type { StepContext } from './made-step.ts';
+import { makeSteps } from './make-steps.ts';
 import type { MadeStep } from './made-step.ts';
 
 /** The steps of one design, and how many of it they build. */

@@ -55,7 +55,8 @@ const drawList = z.strictObject({
 			row: z.number(),
 			outline: z.enum(OUTLINES).optional(),
 			flat: z.number().optional(),
-			lean: z.number().optional()
+			lean: z.number().optional(),
+			path: z.array(z.number()).optional()
 		})
 	),
 	tubes: z

@@ -1,3 +1,4 @@
+import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import { parseMoney, type Currency } from '../money/money.ts';
 import { parseBounded, parseCount, type NumberStyle } from '../units/number.ts';
 import { rationalText } from '../units/rational.ts';
@@ -123,26 +124,11 @@ export function readQuote(
 	};
 	function climate(): QuoteClimate | null {
 		if (raw.there.trim() === '') return null;
-		const air = (field: 'here' | 'there', what: string): number =>
-			quantity(field, {
-				dimension: 'temperature',
-				unit: 'f',
-				what,
-				min: 233.15,
-				max: 333.15,
-				between: '−40 and 140 °F'
-			});
+		const air = (field: 'here' | 'there', what: string): number => quantity(field, { ...VENUE_AIR, what });
 		const height =
 			raw.height.trim() === ''
 				? 0
-				: quantity('height', {
-						dimension: 'height',
-						unit: 'ft',
-						what: 'The height above the sea',
-						min: -430,
-						max: 6000,
-						between: '−1,400 and 19,600 ft'
-					});
+				: quantity('height', { ...VENUE_HEIGHT, what: 'The height above the sea' });
 		const here = raw.here.trim() === '' ? ROOM : air('here', 'The air at your studio');
 		return { here, there: air('there', 'The air there'), sun: raw.sun, height };
 	}

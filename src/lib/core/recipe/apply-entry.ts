@@ -1,8 +1,7 @@
-import { buildLayer, emptyStack, newLine, newSection, saidPlace, type NewId } from './build.ts';
+import { buildLayer, emptyStack, newLine, newSection, type NewId } from './build.ts';
 import {
 	addExtra,
 	addSection,
-	addSlots,
 	insertLayer,
 	stackOf,
 	stacksIn,
@@ -13,7 +12,8 @@ import {
 import { addPiece } from './edit-pieces.ts';
 import type { Entry } from './entry/entry.ts';
 import { exchange } from './swap.ts';
-import type { AppliedPiece, Recipe, SizeOption } from './recipe.ts';
+import { applyBunch, ownBalloon, slotFor } from './apply-bunch.ts';
+import type { AppliedPiece, FormPiece, Recipe, SizeOption } from './recipe.ts';
 
 /** Where what was said goes. */
 export interface EntryPlace {
@@ -55,7 +55,19 @@ export function applyEntry(
 			const { name, structure, ...where } = entry.section;
 			const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
 			addSection(recipe, section);
-			return section.structure.kind === 'stack' ? section.id : undefined;
+			return section.structure.kind === 'design' ? undefined : section.id;
+		}
+		case 'item':
+		case 'weight':
+			return applyBunch(recipe, entry, place.section, newId);
+		case 'form piece': {
+			const own = recipe.sections.find((s) => s.id === place.section);
+			if (own?.structure.kind !== 'form') return undefined;
+			const { colour, ...said } = entry.piece;
+			const slot = slotFor(recipe, newId)(colour);
+			own.structure.pieces.push({ ...said, id: newId(), slot } as Mutable<FormPiece>);
+			if (entry.section !== null && own.stand.by === null) own.stand = { ...own.stand, by: entry.section };
+			return undefined;
 		}
 		case 'lines': {
 			const group =
@@ -65,36 +77,23 @@ export function applyEntry(
 							.join(' or ')
 							.slice(0, 80)
 					: null;
-			entry.lines.forEach(({ material, quantity, range }, i) => {
+			entry.lines.forEach(({ material, quantity, range, onSpot }, i) => {
 				const line = newLine(newId(), material, quantity);
 				const choice = group === null ? null : { group, when: '' };
 				const { role, swappable } = entry;
 				const taken = group === null ? role !== 'optional' : i === 0;
-				addExtra(recipe, { ...line, range, role, swappable, choice, taken }, newId);
+				addExtra(recipe, { ...line, range, role, swappable, choice, taken, onSpot }, newId);
 			});
 			return undefined;
 		}
 		case 'piece': {
 			const { what, section, ...said } = entry.piece;
-			const slotOf = () => {
-				if (what.kind !== 'balloon') return '';
-				if ('slot' in what.colour) return what.colour.slot;
-				const slot = { id: newId(), name: what.colour.name, role: null };
-				addSlots(recipe, { newSlots: [{ slot, colour: what.colour.colour }] });
-				return slot.id;
-			};
 			const piece: AppliedPiece = {
 				...said,
 				id: newId(),
 				each: '1',
 				swappable: false,
-				what:
-					what.kind === 'material'
-						? what
-						: {
-								kind: 'balloon',
-								balloon: { ...saidPlace(newId(), what.balloon), slot: slotOf() }
-							}
+				what: what.kind === 'material' ? what : ownBalloon(recipe, what, newId)
 			};
 			addPiece(recipe, piece, section, newId);
 			return undefined;

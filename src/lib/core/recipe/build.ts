@@ -1,20 +1,23 @@
+import type { Inside } from './inside.ts';
 import { layersForHeight, ownPitch } from '../geometry/antiprism.ts';
 import { SQUASH } from '../geometry/heights.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import { inches, type Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
-import type { ColourRef, SaidBalloon, SaidCluster, SaidLayer, SaidPattern } from './entry/entry.ts';
+import type { ColourRef, SaidBalloon, SaidCluster, SaidFill, SaidLayer, SaidPattern } from './entry/entry.ts';
 import type { Pattern } from './pattern.ts';
 import {
 	MOST_REPEATS,
 	ON_THE_FLOOR,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
+	type Bunch,
 	type Cluster,
 	type Colourway,
 	type DesignUse,
 	type ExtraLine,
+	type Form,
 	type Layer,
 	type Id,
 	type Place,
@@ -59,8 +62,12 @@ export const newLine = (id: string, material: string, quantity: RationalText): E
 	taken: true,
 	choice: null,
 	serves: [],
+	onSpot: false,
 	swappable: false
 });
+
+export const emptyBunch = (): Bunch => ({ kind: 'bunch', arrangement: 'bunch', items: [], weight: null });
+export const emptyForm = (): Form => ({ kind: 'form', pieces: [] });
 
 /** Another design as it stands, in its first colourway. */
 export const designUse = (design: string, quantity: RationalText = '1'): DesignUse => ({
@@ -134,7 +141,7 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 	const clusters = said.clusters.map((cluster): Cluster => ({
 		id: newId(),
 		places: [
-			...sameBalloons(cluster, null, cluster.count, newId),
+			...sameBalloons(cluster, null, cluster.count, newId).map((p) => ({ ...p, ...filled(cluster, slotId) })),
 			...cluster.others.flatMap((other) =>
 				sameBalloons(other, other.colour && slotId(other.colour), other.count, newId)
 			)
@@ -153,6 +160,24 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 
 const sameBalloons = (said: SaidBalloon, slot: Id | null, count: number, newId: NewId): Place[] =>
 	Array.from({ length: count }, () => ({ ...saidPlace(newId(), said), slot }));
+
+/** What was said to be in a balloon and on it; what was not said stands nowhere. */
+export function filled(
+	{ inside, painted }: SaidFill,
+	slotId: (ref: ColourRef) => Id
+): Pick<Place, 'inside' | 'painted'> {
+	const made: Inside | undefined =
+		inside &&
+		('of' in inside
+			? { kind: 'filling', of: inside.of }
+			: {
+					kind: 'balloon',
+					nominal: inside.balloon.nominal,
+					size: inside.balloon.size,
+					slot: slotId(inside.colour)
+				});
+	return { ...(made ? { inside: made } : {}), ...(painted ? { painted } : {}) };
+}
 
 /** A balloon as it was said, in no slot of its own yet. */
 export const saidPlace = (id: string, { nominal, size, kind, method }: SaidBalloon): Place => ({

@@ -225,11 +225,18 @@ export function swapSlots(recipe: RecipeDraft, colourway: string, [a, b]: readon
 
 /** Puts a section last: the newest stands by what is there. */
 export function addSection(recipe: RecipeDraft, section: Section) {
+	const { structure, stand } = section;
+	const [only] = recipe.sections;
+	// The empty stack that every new design starts with gives way to a bunch or a form said first.
+	const untouched =
+		recipe.sections.length === 1 && only!.structure.kind === 'stack' && only!.structure.layers.length === 0;
+	if (untouched && stand.by === null && (structure.kind === 'bunch' || structure.kind === 'form'))
+		recipe.sections = [];
 	recipe.sections.push(section as Mutable<Section>);
 }
 
 /** Something that stands by itself: pieces and extras only come with it. */
-const isPart = (kind: Section['structure']['kind']): boolean => kind === 'stack' || kind === 'design';
+const isPart = (kind: Section['structure']['kind']): boolean => kind !== 'applied' && kind !== 'extras';
 
 /** Takes a section out; what stood by it stands where it stood. The last one stays. */
 export function removeSection(recipe: RecipeDraft, id: string) {
@@ -257,6 +264,5 @@ export function moveSection(recipe: RecipeDraft, id: string, by: number) {
 /** Sections another may stand by: every one that does not itself stand by it. */
 export function hostsFor(recipe: Recipe, id: string): Section[] {
 	const standsBy = (section: Section) => wayDown(recipe, section).some((s) => s.id === id);
-	const carries = ({ structure: { kind } }: Section) => kind !== 'extras' && kind !== 'applied';
-	return recipe.sections.filter((s) => carries(s) && !standsBy(s));
+	return recipe.sections.filter((s) => isPart(s.structure.kind) && !standsBy(s));
 }

@@ -1,5 +1,5 @@
 import { slotsOf } from './pattern.ts';
-import type { Cluster, Recipe, Section } from './recipe.ts';
+import type { BunchThing, Cluster, OwnBalloon, Recipe, Section } from './recipe.ts';
 
 /** A part of a recipe that names another which is not there. */
 export interface BrokenLink {
@@ -23,10 +23,9 @@ export function brokenLinks(recipe: Recipe): BrokenLink[] {
 	}
 	recipe.sections.forEach((section, at) => {
 		if (slotsIn(section).every((slot) => known.has(slot))) return;
-		const message =
-			section.structure.kind === 'applied'
-				? 'A piece names a slot the recipe does not have.'
-				: 'A layer names a slot the recipe does not have.';
+		const { kind } = section.structure;
+		const what = kind === 'stack' ? 'A layer' : kind === 'bunch' ? 'An item' : 'A piece';
+		const message = `${what} names a slot the recipe does not have.`;
 		broken.push({ path: ['sections', at], message });
 	});
 	return broken;
@@ -34,16 +33,40 @@ export function brokenLinks(recipe: Recipe): BrokenLink[] {
 
 /** Every slot a section names, as often as it does. */
 export function slotsIn({ structure }: Section): string[] {
-	if (structure.kind === 'applied')
-		return structure.pieces.flatMap(({ what }) => (what.kind === 'balloon' ? [what.balloon.slot] : []));
-	if (structure.kind !== 'stack') return [];
-	return structure.layers.flatMap((l) => l.clusters.flatMap(slotsOfCluster));
+	switch (structure.kind) {
+		case 'stack':
+			return structure.layers.flatMap((l) => l.clusters.flatMap(slotsOfCluster));
+		case 'applied':
+			return structure.pieces.flatMap(({ what }) =>
+				what.kind === 'balloon' ? slotsOfBalloon(what.balloon) : []
+			);
+		case 'bunch': {
+			const { weight } = structure;
+			const held = weight?.kind === 'balloon' ? slotsOfBalloon(weight.balloon) : [];
+			return [...structure.items.flatMap(({ what }) => slotsOfThing(what)), ...held];
+		}
+		case 'form':
+			return structure.pieces.map((p) => p.slot);
+		default:
+			return [];
+	}
+}
+
+/** A balloon's own slot, and that of the balloon in it. */
+const slotsOfBalloon = ({ slot, inside }: OwnBalloon): string[] =>
+	inside?.kind === 'balloon' ? [slot, inside.slot] : [slot];
+
+/** Slots of what an item of a bunch is. */
+export function slotsOfThing(what: BunchThing): string[] {
+	if (what.kind === 'balloon') return slotsOfBalloon(what.balloon);
+	return what.kind === 'letters' ? [what.slot] : [];
 }
 
 /** Slots of a cluster's pattern and of its places, each as often as it is named. */
 export const slotsOfCluster = ({ pattern, places }: Cluster): string[] => [
 	...slotsOf(pattern),
-	...places.flatMap((p) => p.slot ?? [])
+	...places.flatMap((p) => p.slot ?? []),
+	...places.flatMap((p) => (p.inside?.kind === 'balloon' ? p.inside.slot : []))
 ];
 
 /** Index of the first section whose way down never reaches the floor; -1 where all do. */

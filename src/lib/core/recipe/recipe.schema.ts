@@ -1,3 +1,4 @@
+import { FILLINGS } from './inside.ts';
 import { z } from 'zod';
 import { SIDES } from '../geometry/layers.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
@@ -5,18 +6,21 @@ import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../bom/follow-on.ts';
 import {
 	FIXINGS,
+	FOIL_LOOKS,
 	JOININGS,
 	LINE_ROLES,
+	MODELS,
+	MOST_LETTERS,
 	PLACE_KINDS,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
+	SHAPINGS,
 	SLOT_ROLES,
 	STANDINGS,
-	MOST_STEPS,
-	STEP_PLACES,
 	UPRIGHTS,
 	type Recipe
 } from './recipe.ts';
+import { MOST_STEPS, STEP_PLACES } from './step.ts';
 import { brokenLinks } from './links.ts';
 import { upgrade } from './upgrade.ts';
 
@@ -73,8 +77,16 @@ const balloon = {
 	size,
 	method: z.enum(['hole', 'eye']).nullable(),
 	material: id.nullable(),
-	side: oneSide.nullable()
+	side: oneSide.nullable(),
+	inside: z
+		.discriminatedUnion('kind', [
+			z.strictObject({ kind: z.literal('balloon'), nominal: length, size, slot: id }),
+			z.strictObject({ kind: z.literal('filling'), of: z.enum(FILLINGS) })
+		])
+		.optional(),
+	painted: z.literal(true).optional()
 };
+const ownBalloon = z.strictObject({ ...balloon, slot: id });
 const place = z.strictObject({ ...balloon, slot: id.nullable() });
 const cluster = z.strictObject({
 	id,
@@ -102,7 +114,7 @@ const piece = z.strictObject({
 	id,
 	name,
 	what: z.discriminatedUnion('kind', [
-		z.strictObject({ kind: z.literal('balloon'), balloon: z.strictObject({ ...balloon, slot: id }) }),
+		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
 		z.strictObject({ kind: z.literal('material'), material: id.nullable(), flat: length.nullable() })
 	]),
 	on: z
@@ -127,7 +139,67 @@ const line = z.strictObject({
 		})
 		.nullable(),
 	serves: z.array(id).max(60),
+	onSpot: z.boolean(),
 	swappable: z.boolean()
+});
+
+const look = z.enum(FOIL_LOOKS);
+const bunchItem = z.strictObject({
+	id,
+	name,
+	count: z.number().int().min(1).max(200),
+	what: z.discriminatedUnion('kind', [
+		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
+		z.strictObject({
+			kind: z.literal('material'),
+			material: id.nullable(),
+			flat: length.nullable(),
+			look,
+			chambers: z.number().int().min(1).max(8)
+		}),
+		z.strictObject({
+			kind: z.literal('letters'),
+			text: z
+				.string()
+				.trim()
+				.min(1, 'Type the wording.')
+				.max(MOST_LETTERS, `A wording has at most ${MOST_LETTERS} letters.`),
+			height: length,
+			slot: id,
+			look
+		})
+	]),
+	gas: z.enum(['air', 'helium']),
+	ribbon: z.strictObject({ material: id.nullable(), length: length.nullable() }).nullable(),
+	swappable: z.boolean()
+});
+const bunchWeight = z.discriminatedUnion('kind', [
+	z.strictObject({
+		kind: z.literal('material'),
+		material: id.nullable(),
+		count: z.number().int().min(1).max(50)
+	}),
+	z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon })
+]);
+const formPiece = z.strictObject({
+	id,
+	name,
+	model: z.enum(MODELS),
+	slot: id,
+	count: z.number().int().min(1).max(200),
+	take: z.discriminatedUnion('kind', [
+		z.strictObject({ kind: z.enum(['whole', 'part', 'scrap']) }),
+		z.strictObject({ kind: z.literal('cut'), pieces: z.number().int().min(2).max(24) })
+	]),
+	bubbles: z.array(length).max(40),
+	size,
+	shaping: z.enum(SHAPINGS),
+	angle: z.number().min(0).max(360),
+	grows: length.or(z.literal(0)),
+	strands: z.number().int().min(1).max(6),
+	softened: z.boolean(),
+	neckOff: z.boolean(),
+	at: host.nullable()
 });
 
 const structure = z.discriminatedUnion('kind', [
@@ -146,6 +218,13 @@ const structure = z.discriminatedUnion('kind', [
 	}),
 	z.strictObject({ kind: z.literal('applied'), pieces: z.array(piece).max(200) }),
 	z.strictObject({ kind: z.literal('extras'), lines: z.array(line).max(400) }),
+	z.strictObject({
+		kind: z.literal('bunch'),
+		arrangement: z.enum(['bunch', 'row']),
+		items: z.array(bunchItem).max(100),
+		weight: bunchWeight.nullable()
+	}),
+	z.strictObject({ kind: z.literal('form'), pieces: z.array(formPiece).max(100) }),
 	z.strictObject({
 		kind: z.literal('design'),
 		design: id,

@@ -3,13 +3,15 @@ import type { Side } from '../geometry/layers.ts';
 import type { Size } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
+import type { Id } from './id.ts';
+import type { Inside } from './inside.ts';
 import type { Pattern } from './pattern.ts';
+import type { Step } from './step.ts';
 
-/** Stable id of a part, made at the client (UUID). */
-export type Id = string;
+export type { Id };
 
 export const RECIPE_FORMAT = 'bright-tally/recipe';
-export const RECIPE_VERSION = 4;
+export const RECIPE_VERSION = 5;
 
 /** Most balloons in one cluster, and most layers alike in one row. */
 export const MOST_IN_CLUSTER = 12;
@@ -39,42 +41,6 @@ export interface Recipe {
 	readonly credit: string;
 	/** What the owner changed of the plan, in the order of the plan. */
 	readonly steps: readonly Step[];
-}
-
-/** Most steps of one plan that are written down. */
-export const MOST_STEPS = 6000;
-
-/** Where a step of the plan is done. */
-export const STEP_PLACES = ['bench', 'site', 'after hanging'] as const;
-export type StepPlace = (typeof STEP_PLACES)[number];
-
-/**
- * A step of the plan that the owner changed, moved or added. What nobody touched is made from the structures whenever
- * the plan is read, and stands nowhere.
- */
-export interface Step {
-	/** Of a made step its key, which names what it is about; of one of her own any id. */
-	readonly id: string;
-	readonly own: boolean;
-	/** What is said in place of what is made; of an own step all there is. */
-	readonly says: StepWords;
-	/** Rows, pieces, lines and sections an own step is about. */
-	readonly uses: readonly Id[];
-	/** Left out of the plan. */
-	readonly out: boolean;
-}
-
-export interface StepWords {
-	readonly text?: string | undefined;
-	readonly place?: StepPlace | undefined;
-	readonly tool?: string | undefined;
-	readonly method?: string | undefined;
-	/** Seconds to wait before the next step: elapsed, not labour. */
-	readonly wait?: number | undefined;
-	/** What has to be so before it goes on. */
-	readonly check?: string | undefined;
-	/** A photo of the design. */
-	readonly photo?: Id | undefined;
 }
 
 /** A design in another size: what is wanted, and what gives way. */
@@ -161,7 +127,7 @@ export const standsOnFloor = ({ stand }: Section): boolean =>
 	(stand.how !== 'on top' && stand.layer === null && (stand.height === null || stand.height === 0));
 
 /** How a section is built. One member a structure of the registry. */
-export type Structure = Stack | Applied | Extras | DesignUse;
+export type Structure = Stack | Applied | Extras | DesignUse | Bunch | Form;
 
 export interface Stack {
 	readonly kind: 'stack';
@@ -212,6 +178,10 @@ export interface Place {
 	readonly material: Id | null;
 	/** The side this one shall look to: the first that has one turns its ring. */
 	readonly side: Exclude<Side, 'all'> | null;
+	/** What is put into it before it is tied. Most balloons have nothing, and say nothing of it: recipes are full of them. */
+	readonly inside?: Inside | undefined;
+	/** Painted after it is sized; it dries before it is built in. */
+	readonly painted?: true | undefined;
 }
 
 export const UPRIGHTS = ['none', 'pole', 'stick', 'mast balloon', 'line'] as const;
@@ -233,7 +203,10 @@ export interface Applied {
 	readonly pieces: readonly AppliedPiece[];
 }
 
-export const FIXINGS = ['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop'] as const;
+/** An `attachment point` is the knotted scrap of a balloon given up for it, tied between the others. */
+export const FIXINGS = [
+	'strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'
+] as const; // prettier-ignore
 export type Fixing = (typeof FIXINGS)[number];
 
 export interface AppliedPiece {
@@ -251,7 +224,7 @@ export interface AppliedPiece {
 }
 
 export type PieceThing =
-	| { readonly kind: 'balloon'; readonly balloon: Place & { readonly slot: Id } }
+	| { readonly kind: 'balloon'; readonly balloon: OwnBalloon }
 	/** `flat` is the flat diameter of a foil, null for what is not inflated. */
 	| { readonly kind: 'material'; readonly material: Id | null; readonly flat: Micrometres | null };
 
@@ -261,6 +234,109 @@ export type Host =
 	| { readonly on: 'place'; readonly place: Id }
 	| { readonly on: 'piece'; readonly piece: Id }
 	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number };
+
+/** A balloon of a structure that colours each by itself. */
+export type OwnBalloon = Place & { readonly slot: Id };
+
+/** How tight a foil is filled: told by its look, never by a size. */
+export const FOIL_LOOKS = ['creased', 'firm'] as const;
+export type FoilLook = (typeof FOIL_LOOKS)[number];
+
+/** Most letters of one wording. */
+export const MOST_LETTERS = 40;
+
+/** Foils and latex on ribbon over a weight, or side by side in a row: what stands lowest first. */
+export interface Bunch {
+	readonly kind: 'bunch';
+	readonly arrangement: 'bunch' | 'row';
+	readonly items: readonly BunchItem[];
+	/** What holds it down; null is nothing yet. */
+	readonly weight: BunchWeight | null;
+}
+
+export interface BunchItem {
+	readonly id: Id;
+	/** “moon”, “tentacle”. */
+	readonly name: string;
+	readonly count: number;
+	readonly what: BunchThing;
+	readonly gas: 'air' | 'helium';
+	readonly ribbon: Ribbon | null;
+	/** May be exchanged in one step: another foil in its place. */
+	readonly swappable: boolean;
+}
+
+export type BunchThing =
+	| { readonly kind: 'balloon'; readonly balloon: OwnBalloon }
+	/** `flat` is the flat width of a foil, null for what is not inflated and only hangs on it. */
+	| {
+			readonly kind: 'material';
+			readonly material: Id | null;
+			readonly flat: Micrometres | null;
+			readonly look: FoilLook;
+			/** Chambers that are filled one by one. */
+			readonly chambers: number;
+	  }
+	/** A wording: each letter or figure a foil of its own, by its mark in the Stockroom. */
+	| {
+			readonly kind: 'letters';
+			readonly text: string;
+			readonly height: Micrometres;
+			readonly slot: Id;
+			readonly look: FoilLook;
+	  };
+
+export interface Ribbon {
+	readonly material: Id | null;
+	/** Null is measured on the spot. */
+	readonly length: Micrometres | null;
+}
+
+export type BunchWeight =
+	| { readonly kind: 'material'; readonly material: Id | null; readonly count: number }
+	| { readonly kind: 'balloon'; readonly balloon: OwnBalloon };
+
+/** Modelling balloons as the bag says them: the width, then the length, both when full. */
+export const MODELS = ['160', '260', '350', '360'] as const;
+export type Model = (typeof MODELS)[number];
+
+/** Limbs, bands, curls, bows: pieces of modelling balloons, by themselves or on a host. */
+export interface Form {
+	readonly kind: 'form';
+	readonly pieces: readonly FormPiece[];
+}
+
+/** How a piece gets its shape. `wound` curls are filled twice; `trained` ones are bent by hand. */
+export const SHAPINGS = ['plain', 'wound', 'trained', 'bent'] as const;
+export type Shaping = (typeof SHAPINGS)[number];
+
+/** What one piece takes of a balloon: all, a part with the rest left over, a share of one cut up, or a left-over. */
+export type Take =
+	{ readonly kind: 'whole' | 'part' | 'scrap' } | { readonly kind: 'cut'; readonly pieces: number };
+
+export interface FormPiece {
+	readonly id: Id;
+	readonly name: string;
+	readonly model: Model;
+	readonly slot: Id;
+	readonly count: number;
+	readonly take: Take;
+	/** Inflated lengths from the knot on, twist to twist; none is left uninflated, to tie with. */
+	readonly bubbles: readonly Micrometres[];
+	/** How wide it is inflated; unknown is as wide as the bag says. */
+	readonly size: Size;
+	readonly shaping: Shaping;
+	/** What it is bent over, degrees; of other shapings 0. */
+	readonly angle: number;
+	/** Each of the count is longer than the one before by this. */
+	readonly grows: Micrometres | 0;
+	/** So many balloons spiralled together make one piece. */
+	readonly strands: number;
+	readonly softened: boolean;
+	readonly neckOff: boolean;
+	/** What it is fixed to; null stands by itself. */
+	readonly at: Host | null;
+}
 
 /** Lines that no structure works out: florals, fabric, hire. */
 export interface Extras {
@@ -287,8 +363,10 @@ export interface ExtraLine {
 	readonly taken: boolean;
 	/** One of several ways to do one thing: sandbags indoors, stakes on grass. */
 	readonly choice: { readonly group: string; readonly when: string } | null;
-	/** Sections it serves: counted once, shown at each. */
+	/** Sections, rows, pieces and items it serves: counted once, shown at each. */
 	readonly serves: readonly Id[];
+	/** Measured where it stands: the count is what is taken along for it. */
+	readonly onSpot: boolean;
 	readonly swappable: boolean;
 }
 

@@ -50,6 +50,12 @@ export function scaleBy(recipe: Recipe, factor: number): Scaled {
 			case 'design':
 				notes.add(`${section.name} is a design of its own and stays as large as it is.`);
 				return { ...section, stand };
+			case 'bunch':
+			case 'form':
+				notes.add(
+					`${section.name} stays as large as it is: foils and modelling balloons come in sizes of their own.`
+				);
+				return { ...section, stand };
 			case 'extras':
 				return section;
 		}

@@ -1,4 +1,4 @@
-import type { Id, Recipe } from './recipe.ts';
+import type { Id, Recipe, Section } from './recipe.ts';
 
 /** An element of a design that may be exchanged in one step, and what it is now. */
 export interface Swappable {
@@ -27,7 +27,14 @@ export function swappables(recipe: Recipe, nameOf: (material: string) => string)
 						? [{ element: id, name, now: what.material, what: 'material' as const }]
 						: []
 				);
+			case 'bunch':
+				return structure.items.flatMap(({ id, swappable, name, what }) =>
+					swappable && what.kind === 'material' && what.material !== null
+						? [{ element: id, name, now: what.material, what: 'material' as const }]
+						: []
+				);
 			case 'stack':
+			case 'form':
 				return [];
 		}
 	});
@@ -38,7 +45,7 @@ export function swappables(recipe: Recipe, nameOf: (material: string) => string)
  * part. The part's colourway and size are its own, so the new one starts with its first.
  */
 export function exchange(recipe: Recipe, element: Id, to: string): Recipe {
-	const sections = recipe.sections.map((section) => {
+	const sections = recipe.sections.map((section): Section => {
 		const { structure } = section;
 		switch (structure.kind) {
 			case 'design':
@@ -59,7 +66,15 @@ export function exchange(recipe: Recipe, element: Id, to: string): Recipe {
 				);
 				return { ...section, structure: { ...structure, pieces } };
 			}
+			case 'bunch': {
+				if (!structure.items.some((i) => i.id === element)) return section;
+				const items = structure.items.map((i) =>
+					i.id === element && i.what.kind === 'material' ? { ...i, what: { ...i.what, material: to } } : i
+				);
+				return { ...section, structure: { ...structure, items } };
+			}
 			case 'stack':
+			case 'form':
 				return section;
 		}
 	});

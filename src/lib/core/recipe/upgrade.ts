@@ -12,18 +12,19 @@ export function upgrade(input: unknown): unknown {
 	return now;
 }
 
-type Old = Loose & { readonly version: 1 | 2 | 3 };
+type Old = Loose & { readonly version: 1 | 2 | 3 | 4 };
 const isObject = (value: unknown): value is Loose =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
 const isOld = (value: unknown): value is Old =>
 	isObject(value) &&
-	(value.version === 1 || value.version === 2 || value.version === 3) &&
+	(value.version === 1 || value.version === 2 || value.version === 3 || value.version === 4) &&
 	value.version < RECIPE_VERSION;
 
 const TO_NEXT: Readonly<Record<Old['version'], (old: Loose) => Loose>> = {
 	1: fromOne,
 	2: fromTwo,
-	3: fromThree
+	3: fromThree,
+	4: fromFour
 };
 
 /** Every object of a list with what is new about it; other things stay, to be refused by name. */
@@ -58,6 +59,17 @@ function fromTwo(old: Loose): Loose {
 /** Version 3 had no plan of its own. */
 function fromThree(old: Loose): Loose {
 	return { ...old, version: 4, steps: [] };
+}
+
+/** Version 4 knew lines that are measured beforehand only. What else is new stands where nothing stood. */
+function fromFour(old: Loose): Loose {
+	const line = (l: Loose): Loose => ({ ...l, onSpot: false });
+	const structure = (s: Loose): Loose => (s.kind === 'extras' ? inside(s, 'lines', line) : s);
+	const sections = each(old.sections, (s) => ({
+		...s,
+		structure: isObject(s.structure) ? structure(s.structure) : s.structure
+	}));
+	return { ...old, version: 5, sections };
 }
 
 function structureFromTwo(structure: Loose): Loose {

@@ -1,5 +1,16 @@
 import { slotAt, slotsOf, type Pattern } from './pattern.ts';
-import type { AppliedPiece, Cluster, Id, Layer, Recipe, Section } from './recipe.ts';
+import type {
+	AppliedPiece,
+	Bunch,
+	BunchItem,
+	Cluster,
+	Host,
+	Id,
+	Layer,
+	Place,
+	Recipe,
+	Section
+} from './recipe.ts';
 
 /**
  * A design with slots left out. What they colour goes: rows of one colour, rings and blocks of a row, places of a
@@ -10,12 +21,13 @@ export function withoutSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	if (out.size === 0) return recipe;
 	const sections = recipe.sections.map((section): Section => {
 		const { structure } = section;
+		if (structure.kind === 'bunch') return { ...section, structure: bunchWithout(structure, out) };
 		if (structure.kind !== 'stack') return section;
-		const layers = structure.layers.flatMap((layer) => layerWithout(layer, out));
+		const layers = structure.layers.flatMap((layer) => layerWithout(layer, out)).map((l) => emptied(l, out));
 		return { ...section, structure: { ...structure, layers } };
 	});
 	const rows = new Set<Id>();
-	const places = new Set<Id>();
+	const places = new Set<Id>(itemsOf(sections));
 	for (const { structure } of sections) {
 		if (structure.kind !== 'stack') continue;
 		for (const layer of structure.layers) {
@@ -30,15 +42,45 @@ export function withoutSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 			const { structure, stand } = section;
 			const gone = stand.layer !== null && had.has(stand.layer) && !rows.has(stand.layer);
 			const standing = gone ? { ...section, stand: { ...stand, layer: null } } : section;
-			if (structure.kind !== 'applied') return standing;
-			const pieces = piecesWithout(structure.pieces, out, (host) =>
+			const isThere = (host: Host) =>
 				host.on === 'layer'
 					? rows.has(host.layer) || !had.has(host.layer)
-					: host.on !== 'place' || places.has(host.place)
-			);
+					: host.on !== 'place' || places.has(host.place);
+			if (structure.kind === 'form') {
+				const left = structure.pieces.filter((p) => !out.has(p.slot) && (p.at === null || isThere(p.at)));
+				return { ...standing, structure: { ...structure, pieces: left } };
+			}
+			if (structure.kind !== 'applied') return standing;
+			const pieces = piecesWithout(structure.pieces, out, isThere);
 			return { ...standing, structure: { ...structure, pieces } };
 		})
 	};
+}
+
+/** Items of bunches carry what hangs on them. */
+const itemsOf = (sections: readonly Section[]): Id[] =>
+	sections.flatMap(({ structure }) => (structure.kind === 'bunch' ? structure.items.map((i) => i.id) : []));
+
+/** A balloon in a balloon goes with its own slot; the outer one stays. */
+const hollow = <P extends Place>(place: P, out: ReadonlySet<Id>): P =>
+	place.inside?.kind === 'balloon' && out.has(place.inside.slot) ? { ...place, inside: undefined } : place;
+
+const emptied = (layer: Layer, out: ReadonlySet<Id>): Layer => ({
+	...layer,
+	clusters: layer.clusters.map((c) => ({ ...c, places: c.places.map((p) => hollow(p, out)) }))
+});
+
+function bunchWithout(bunch: Bunch, out: ReadonlySet<Id>): Bunch {
+	const items = bunch.items.flatMap((item): BunchItem[] => {
+		const { what } = item;
+		if (what.kind === 'letters') return out.has(what.slot) ? [] : [item];
+		if (what.kind !== 'balloon') return [item];
+		if (out.has(what.balloon.slot)) return [];
+		return [{ ...item, what: { ...what, balloon: hollow(what.balloon, out) } }];
+	});
+	const { weight } = bunch;
+	const gone = weight?.kind === 'balloon' && out.has(weight.balloon.slot);
+	return { ...bunch, items, weight: gone ? null : weight };
 }
 
 const rowsOf = ({ structure }: Section): Id[] =>
@@ -47,7 +89,7 @@ const rowsOf = ({ structure }: Section): Id[] =>
 function piecesWithout(
 	pieces: readonly AppliedPiece[],
 	out: ReadonlySet<Id>,
-	isThere: (host: AppliedPiece['on'][number]['host']) => boolean
+	isThere: (host: Host) => boolean
 ): AppliedPiece[] {
 	let left = pieces.flatMap((piece) => {
 		if (piece.what.kind === 'balloon' && out.has(piece.what.balloon.slot)) return [];

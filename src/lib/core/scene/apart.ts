@@ -1,5 +1,6 @@
 import type { Id, Section } from '../recipe/recipe.ts';
-import type { Assembly, Spot } from '../structures/assemble.ts';
+import type { Assembly } from '../structures/assemble.ts';
+import type { Spot } from '../structures/spot.ts';
 
 /** How far a thing is moved from where it stands, mm. */
 export type Shift = readonly [x: number, y: number, z: number];

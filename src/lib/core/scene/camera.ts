@@ -32,3 +32,10 @@ export function projector({ turn, tilt }: Camera): (p: { x: number; y: number; z
 		return [x * ct + y * st, z * ca + away * sa, z * sa - away * ca];
 	};
 }
+
+/** A camera turned and tilted on by degrees; it looks from the level up to 80° from above. */
+export function turned({ turn, tilt }: Camera, by: number, up: number): Camera {
+	const round = turn + (by * Math.PI) / 180;
+	const tilted = Math.max(0, Math.min((80 * Math.PI) / 180, tilt + (up * Math.PI) / 180));
+	return { turn: Math.atan2(Math.sin(round), Math.cos(round)), tilt: tilted };
+}

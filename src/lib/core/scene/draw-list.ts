@@ -3,7 +3,10 @@ import type { Finish, MaterialKind } from '../materials/material.ts';
 import type { Colourway, Id, PlaceKind, Section, Stack } from '../recipe/recipe.ts';
 import type { Ball } from '../geometry/ring.ts';
 import { CAMERA, projector, type Camera, type View } from './camera.ts';
-import { pointAt, type Assembly, type Piece, type Spot } from '../structures/assemble.ts';
+import type { Assembly, Piece } from '../structures/assemble.ts';
+import { pointAt, type Spot } from '../structures/spot.ts';
+import type { Strand } from '../structures/strand.ts';
+import { innerBall } from '../structures/inside.ts';
 import { slotOfPlace, type PlacedStack } from '../structures/stack.ts';
 import { apart } from './apart.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
@@ -22,6 +25,8 @@ export interface Disc {
 	readonly outline?: Outline | undefined;
 	readonly flat?: number | undefined;
 	readonly lean?: number | undefined;
+	/** Something long in place of a ball: the way it goes, x and y in turn, 2 r thick; x and y are its middle. */
+	readonly path?: readonly number[] | undefined;
 }
 
 /** What paints a picture anywhere: on screen, on paper, in a frozen quote. Plain data, back to front. */
@@ -83,22 +88,33 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
 			const at = brush.moved(of, spot);
-			for (const { ball, colour, row, kind } of balls) {
+			for (const { ball, colour, row, kind, over } of balls) {
 				const out = kind === 'latex-heart' ? outwards(ball) : undefined;
-				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out });
+				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over });
 			}
 			if (view !== 'plan') brush.upright(stack, at);
 		}
 	}
-	for (const { section, of, balls, colourway, spots } of assembly.applied) {
+	for (const { section, of, balls, strands, colourway, spots } of assembly.applied) {
 		for (const spot of spots) {
-			for (const { ball, slot, material, piece, kind, looks } of balls) {
+			for (const { ball, slot, material, piece, kind, looks, inside } of balls) {
 				const thing = material === null ? undefined : catalogue.materials.get(material);
 				const own = thing?.colour ?? null;
 				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
 				const row = brush.number(section === null ? of : piece);
 				const at = brush.moved(of, spot, section === null ? undefined : ball);
 				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks });
+				if (inside && isClear(colour, catalogue)) {
+					const inner = colourway?.fills[inside.slot] ?? null;
+					brush.ball({ ...ball, d: inside.d }, at, { colour: inner, row, kind: null, over: OVER });
+				}
+			}
+			for (const strand of strands) {
+				const { material, slot, piece } = strand;
+				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
+				const colour = slot === null ? own : (colourway?.fills[slot] ?? null);
+				const row = brush.number(section === null ? of : piece);
+				brush.strand(strand, brush.moved(of, spot), { colour, row });
 			}
 		}
 	}
@@ -110,11 +126,18 @@ const outwards = ({ x, y }: Ball): readonly [number, number] => {
 	return out < 1e-6 ? [0, -1] : [x / out, y / out];
 };
 
+/** A balloon in a see-through one is seen through it: drawn just after it, mm. */
+const OVER = 0.5;
+const isClear = (colour: string | null, { colours }: Catalogue): boolean =>
+	colours.get(colour ?? '')?.finish === 'see-through';
+
 interface Dabbed {
 	readonly colour: string | null;
 	readonly row: number;
 	readonly kind: MaterialKind | null;
 	readonly looks?: readonly [number, number] | undefined;
+	/** Drawn before what lies as deep, mm. */
+	readonly over?: number | undefined;
 }
 
 /** Collects a picture: sees points, mixes paints, keeps depths. */
@@ -161,7 +184,7 @@ class Brush {
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
-	ball(ball: Ball, spot: Spot, { colour, row, kind, looks }: Dabbed) {
+	ball(ball: Ball, spot: Spot, { colour, row, kind, looks, over = 0 }: Dabbed) {
 		if (this.#discs.length >= MOST_DISCS) return;
 		const at = pointAt(spot, ball);
 		const [x, y, depth] = this.#see(at);
@@ -173,7 +196,26 @@ class Brush {
 		const disc = { x: tenth(x), y: tenth(y), r: tenth(r), paint: this.#paint(colour), row };
 		const look = looks && lookOf(kind);
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
-		this.#depths.push(depth);
+		this.#depths.push(depth + over);
+	}
+	strand({ path, d }: Strand, spot: Spot, { colour, row }: Pick<Dabbed, 'colour' | 'row'>) {
+		if (this.#discs.length >= MOST_DISCS || path.length === 0) return;
+		const r = d / 2;
+		let deep = 0;
+		const flat = path.flatMap((p) => {
+			const at = pointAt(spot, p);
+			const [x, y, depth] = this.#see(at);
+			deep += depth / path.length;
+			const wide = this.dressed.camera ? Math.hypot(at.x, at.y) : Math.abs(x);
+			this.#halfWidth = Math.max(this.#halfWidth, wide + r);
+			this.#lowest = Math.min(this.#lowest, y - r);
+			this.#highest = Math.max(this.#highest, y + r);
+			return [tenth(x), tenth(y)];
+		});
+		const middle = 2 * Math.floor(path.length / 2);
+		const [x, y] = [flat[middle]!, flat[middle + 1]!];
+		this.#discs.push({ x, y, r: tenth(r), paint: this.#paint(colour), row, path: flat });
+		this.#depths.push(deep);
 	}
 	#lean(
 		look: NonNullable<ReturnType<typeof lookOf>>,
@@ -214,7 +256,7 @@ class Brush {
 		return {
 			view,
 			paints: this.#paints,
-			discs: order.map((i) => (lift === 0 ? discs[i]! : { ...discs[i]!, y: tenth(discs[i]!.y - lift) })),
+			discs: order.map((i) => (lift === 0 ? discs[i]! : lifted(discs[i]!, lift))),
 			...(tubes.length > 0 ? { tubes } : {}),
 			pole: null,
 			about: this.#about,
@@ -223,6 +265,12 @@ class Brush {
 		};
 	}
 }
+
+const lifted = (disc: Disc, lift: number): Disc => ({
+	...disc,
+	y: tenth(disc.y - lift),
+	...(disc.path ? { path: disc.path.map((v, i) => (i % 2 ? tenth(v - lift) : v)) } : {})
+});
 
 /** How many of the discs, in the order they are drawn, lie behind a depth. */
 function firstNotBehind(order: readonly number[], depths: readonly number[], depth: number): number {
@@ -241,6 +289,7 @@ interface ColouredBall {
 	/** Row of its stack. */
 	readonly row: number;
 	readonly kind: PlaceKind;
+	readonly over?: number;
 }
 interface Coloured {
 	readonly colourway: Colourway | undefined;
@@ -260,13 +309,20 @@ function colouredBalls(
 		const ring = placed.rings[index]!;
 		return layer.rings.flatMap((own, c) => {
 			const cluster = ring.layer.clusters[c]!;
-			return own.map((ball, place) => {
-				const { material, kind } = cluster.places[place]!;
+			return own.flatMap((ball, place): ColouredBall[] => {
+				const { material, kind, inside } = cluster.places[place]!;
 				const colour =
 					material === null
 						? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
 						: (catalogue.materials.get(material)?.colour ?? null);
-				return { ball, colour, row: ring.row, kind };
+				const outer = { ball, colour, row: ring.row, kind };
+				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
+				if (!inner) return [outer];
+				const own = colourway?.fills[inner.slot] ?? null;
+				return [
+					outer,
+					{ ball: { ...ball, d: inner.d }, colour: own, row: ring.row, kind: 'latex-round', over: OVER }
+				];
 			});
 		});
 	});

@@ -1,5 +1,6 @@
 import type { Disc, DrawList } from './draw-list.ts';
 import { pathOf } from './outlines.ts';
+import { ropePath, ropeStrokes } from './rope.ts';
 import { shade } from './shade.ts';
 import { TUBE_HEX, type Tube } from './tubes.ts';
 
@@ -56,7 +57,15 @@ export function svgOf(list: DrawList, title = ''): string {
 			const { x1, y1, x2, y2, width } = thing.tube;
 			return `<path d="M${round(x1)} ${round(-y1)}L${round(x2)} ${round(-y2)}" stroke="${TUBE_HEX}" stroke-opacity="1" stroke-width="${round(width)}"/>`;
 		}
-		const { x, y, r, paint, outline } = thing.disc;
+		const { x, y, r, paint, outline, path } = thing.disc;
+		if (path) {
+			const { hex, finish } = list.paints[paint]!;
+			const strokes = ropeStrokes(hex, finish).map(
+				(s) =>
+					`<path d="${ropePath(path, 2 * r * s.towards)}" stroke="${s.hex}" stroke-width="${round(2 * r * s.width)}"/>`
+			);
+			return `<g fill="none" stroke-opacity="1" stroke-linecap="round" stroke-linejoin="round">${strokes.join('')}</g>`;
+		}
 		const fill = `fill="url(#g${paint})"${clear[paint]}`;
 		return outline
 			? `<path d="${pathOf(outline, r)}" transform="${placing(thing.disc)}" ${fill}/>`

@@ -2,10 +2,12 @@ import type { Ball } from '../geometry/ring.ts';
 import type { Side } from '../geometry/layers.ts';
 import type { CountOf } from '../bom/follow-on.ts';
 import { inflateTask, methodOfPlace, type TaskCount } from '../labour/task.ts';
-import type { Applied, AppliedPiece, Colourway, Fixing, Host, Id, PlaceKind } from '../recipe/recipe.ts';
+import type { MaterialKind } from '../materials/material.ts';
+import type { Applied, AppliedPiece, Colourway, Fixing, Host, Id } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
+import { innerBall, insideNeeds, insideTasks, type InnerBall } from './inside.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
 /** What a fixing takes, for follow-on rules to turn into lines; what is tucked in takes nothing. */
@@ -16,7 +18,8 @@ export const FIXING_COUNTS: Readonly<Record<Fixing, readonly CountOf[]>> = {
 	'patch and strip': ['tape patch', 'strip'],
 	tie: ['tied piece'],
 	tucked: [],
-	'trial loop': ['trial loop']
+	'trial loop': ['trial loop'],
+	'attachment point': ['attachment point']
 };
 
 export const countOfPiece = ({ on }: AppliedPiece): number => on.reduce((a, { count }) => a + count, 0);
@@ -27,7 +30,13 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 		const { what } = piece;
 		const thing: Need =
 			what.kind === 'material'
-				? { what: 'material', material: what.material, label: piece.name, quantity: rational(count) }
+				? {
+						what: 'material',
+						material: what.material,
+						label: piece.name,
+						quantity: rational(count),
+						...(what.flat === null ? {} : { foil: { flat: what.flat, look: 'creased', gas: 'air' } })
+					}
 				: {
 						what: 'balloon',
 						kind: what.balloon.kind,
@@ -41,7 +50,8 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 					};
 		const fixings = rational(piece.each).mul(count);
 		const fixed = fixings.equals(0) ? [] : FIXING_COUNTS[piece.fixing];
-		return [thing, ...fixed.map((of): Need => ({ what: 'count', of, quantity: fixings }))];
+		const inside = what.kind === 'balloon' ? insideNeeds(what.balloon, colourway, count) : [];
+		return [thing, ...inside, ...fixed.map((of): Need => ({ what: 'count', of, quantity: fixings }))];
 	});
 }
 
@@ -57,7 +67,7 @@ function tasks({ pieces }: Applied): TaskCount[] {
 				count,
 				batches: 1
 			});
-			found.push({ task: 'tie', method: 'hole', count, batches: 0 });
+			found.push({ task: 'tie', method: 'hole', count, batches: 0 }, ...insideTasks(balloon, count));
 		} else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: 0 });
 		found.push({ task: 'fix', method: 'hole', count, batches: 0 });
 	}
@@ -79,9 +89,11 @@ export interface AppliedBall {
 	readonly ball: Ball;
 	readonly slot: Id | null;
 	readonly material: Id | null;
-	readonly kind: PlaceKind | null;
+	readonly kind: MaterialKind | null;
 	/** Which way its face looks in plan, a direction of length 1: to the audience, or outwards where it goes round. */
 	readonly looks: readonly [number, number];
+	/** A balloon inside it, seen where the outer one is see-through. */
+	readonly inside?: InnerBall | undefined;
 	/** Balloons of the host that it covers, seen from where it looks to. */
 	readonly hides: number;
 }
@@ -92,6 +104,8 @@ export interface HostShape {
 	readonly rows: ReadonlyMap<Id, readonly (readonly Ball[])[]>;
 	readonly places: ReadonlyMap<Id, Ball>;
 	readonly balls: readonly Ball[];
+	/** Items of a bunch, by their ids too: what is fixed to one of them hangs. */
+	readonly items: ReadonlySet<Id>;
 }
 
 export interface PlacedApplied {
@@ -135,13 +149,23 @@ export function placeApplied(
 		const slot = piece.what.kind === 'balloon' ? piece.what.balloon.slot : null;
 		const material = piece.what.kind === 'balloon' ? piece.what.balloon.material : piece.what.material;
 		const kind = piece.what.kind === 'balloon' ? piece.what.balloon.kind : null;
+		const inside = piece.what.kind === 'balloon' ? innerBall(piece.what.balloon, pumps) : undefined;
 		for (const { host: at, count } of piece.on) {
 			const seats = seatsOn(at, count, d, host, seated);
 			if (!seats) lost.add(piece.id);
 			for (const ball of seats ?? []) {
 				seated.set(piece.id, [...(seated.get(piece.id) ?? []), ball]);
 				const looks = looksTo(at, ball);
-				balls.push({ piece: piece.id, ball, slot, material, kind, looks, hides: hiddenBy(ball, host.balls) });
+				balls.push({
+					piece: piece.id,
+					ball,
+					slot,
+					material,
+					kind,
+					looks,
+					inside,
+					hides: hiddenBy(ball, host.balls)
+				});
 			}
 		}
 	}
@@ -166,7 +190,8 @@ function inOrder(pieces: readonly AppliedPiece[]): AppliedPiece[] {
 	return [...pieces].sort((a, b) => depth(a) - depth(b));
 }
 
-function seatsOn(
+/** Where so many pieces of a width sit on a host; undefined where it is not there. */
+export function seatsOn(
 	host: AppliedPiece['on'][number]['host'],
 	count: number,
 	d: number,

@@ -1,32 +1,16 @@
-import { restingHeight } from '../geometry/resting.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Library } from '../bom/explode.ts';
 import type { Colourway, Id, Recipe, Section, Stack } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { rational } from '../units/rational.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import { placeApplied, type AppliedBall, type HostShape } from './applied.ts';
+import { placeBunch } from './place-bunch.ts';
+import { placeForm } from './place-form.ts';
+import { isOnHosts } from './registry.ts';
 import { placeStack, type PlacedStack } from './stack.ts';
-
-/**
- * Where one of a section's copies stands, mm from the middle of the design's floor; mirrored left for right, then
- * turned about its own axis, radians counter-clockwise seen from above.
- */
-export interface Spot {
-	readonly x: number;
-	readonly y: number;
-	readonly z: number;
-	readonly mirrored: boolean;
-	readonly turn: number;
-}
-
-/** A point of a copy as it stands at a spot. */
-export function pointAt({ x, y, z, mirrored, turn }: Spot, p: { x: number; y: number; z: number }) {
-	const own = mirrored ? -p.x : p.x;
-	if (turn === 0) return { x: x + own, y: y + p.y, z: z + p.z };
-	const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-	return { x: x + cos * own - sin * p.y, y: y + sin * own + cos * p.y, z: z + p.z };
-}
+import { pointAt, type Room, type Spot } from './spot.ts';
+import { inRow, standBy } from './stand-by.ts';
+import type { Strand } from './strand.ts';
 
 /** A stack with the places of all its copies. */
 export interface Piece {
@@ -40,12 +24,14 @@ export interface Piece {
 	readonly spots: readonly Spot[];
 }
 
-/** Applied pieces of one section with the places of all its copies. */
+/** Pieces, bunches and forms of one section with the places of all its copies. */
 export interface AppliedGroup {
 	/** Section of the design itself; null inside a design that it uses. */
 	readonly section: Id | null;
 	readonly of: Id;
 	readonly balls: readonly AppliedBall[];
+	/** Bubbles of modelling balloons, ribbons, strokes of letters. */
+	readonly strands: readonly Strand[];
 	readonly colourway: Colourway | undefined;
 	readonly spots: readonly Spot[];
 }
@@ -65,26 +51,13 @@ export interface Assembly {
 const DEEPEST = 6;
 const NO_PUMPS: readonly PumpProfile[] = [];
 const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false, turn: 0 };
-const SIDE: Readonly<Record<string, readonly [number, number]>> = {
-	left: [-1, 0],
-	right: [1, 0],
-	front: [0, -1],
-	back: [0, 1]
-};
-
 type Part = Omit<Piece, 'section' | 'of'>;
 type AppliedPart = Omit<AppliedGroup, 'section' | 'of'>;
 
 /** What one copy of a section is made of, in its own coordinates, and the room it takes. */
-interface Shape {
+interface Shape extends Room {
 	readonly parts: readonly Part[];
 	readonly applied: readonly AppliedPart[];
-	readonly balls: readonly Ball[];
-	/** Of its stacks, what can carry applied pieces: rows and places by their ids. */
-	readonly host: HostShape;
-	/** Reach from the axis towards each side, mm. */
-	readonly half: readonly [number, number];
-	readonly top: number;
 }
 
 /**
@@ -128,15 +101,25 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		if (structure.kind === 'applied') {
 			const { balls, lost: gone } = placeApplied(structure, hostShape?.host ?? NO_HOST, context.pumps);
 			lost.push(...gone);
-			shapes.set(section.id, bounded([], [{ balls, colourway: chosen, spots: [ORIGIN] }]));
+			shapes.set(section.id, bounded([], [{ balls, strands: [], colourway: chosen, spots: [ORIGIN] }]));
 			const own = hostSpots ?? [ORIGIN];
 			spots.set(section.id, own);
 			return own;
 		}
-		const shape = shapeOf(section, chosen, context);
+		if (structure.kind === 'form') {
+			const { strands, lost: gone } = placeForm(structure, hostShape?.host ?? NO_HOST, context.pumps);
+			lost.push(...gone);
+			const placed = bounded([], [{ balls: [], strands, colourway: chosen, spots: [ORIGIN] }]);
+			shapes.set(section.id, placed);
+			if (isOnHosts(structure)) {
+				spots.set(section.id, hostSpots ?? [ORIGIN]);
+				return spots.get(section.id)!;
+			}
+		}
+		const shape = shapes.get(section.id) ?? shapeOf(section, chosen, context);
 		shapes.set(section.id, shape);
 		const own = hostSpots
-			? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape))
+			? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape ?? bounded([])))
 			: inRow(section, shape, ORIGIN, [1, 0], 0);
 		spots.set(section.id, own);
 		return own;
@@ -155,7 +138,7 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		const own = spots.get(section.id)!;
 		return shapes.get(section.id)!.applied.map((group) => ({
 			...group,
-			section: section.structure.kind === 'applied' ? section.id : null,
+			section: section.structure.kind === 'design' ? null : section.id,
 			of: section.id,
 			spots: own.flatMap((at) => group.spots.map((inner) => compose(at, inner)))
 		}));
@@ -164,8 +147,11 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 	for (const { placed, spots: at } of pieces)
 		for (const { z } of at) usual = Math.max(usual, z + placed.overall.usual);
 	const feet = new Map(recipe.sections.map((s) => [s.id, spots.get(s.id)![0] ?? ORIGIN]));
-	for (const { balls, spots: at } of applied)
-		for (const { ball } of balls) for (const { z } of at) usual = Math.max(usual, z + ball.z + ball.d / 2);
+	for (const { balls, strands, spots: at } of applied)
+		for (const { z } of at) {
+			for (const { ball } of balls) usual = Math.max(usual, z + ball.z + ball.d / 2);
+			for (const { path, d } of strands) for (const p of path) usual = Math.max(usual, z + p.z + d / 2);
+		}
 	return {
 		pieces,
 		applied,
@@ -186,6 +172,10 @@ function shapeOf(section: Section, colourway: Colourway | undefined, context: Co
 	const { structure } = section;
 	if (structure.kind === 'stack' && structure.layers.length > 0) {
 		return shapeOfStack(structure, colourway, context.pumps);
+	}
+	if (structure.kind === 'bunch') {
+		const { balls, strands } = placeBunch(structure, section.id, context.pumps);
+		return bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }]);
 	}
 	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
 	const child = context.library(structure.design);
@@ -256,6 +246,7 @@ function measure(parts: readonly Part[], applied: readonly AppliedPart[]): Omit<
 	const balls: Ball[] = [];
 	const rows = new Map<Id, (readonly Ball[])[]>();
 	const places = new Map<Id, Ball>();
+	const items = new Set<Id>();
 	let [halfX, halfY, top] = [0, 0, 0];
 	const seen = (ball: Ball, spot: Spot): Ball => {
 		const at = { ...pointAt(spot, ball), d: ball.d };
@@ -283,100 +274,17 @@ function measure(parts: readonly Part[], applied: readonly AppliedPart[]): Omit<
 			});
 		}
 	}
-	for (const { balls: own, spots } of applied)
-		for (const spot of spots) for (const { ball } of own) seen(ball, spot);
-	return { balls, host: { rows, places, balls }, half: [halfX, halfY], top };
+	for (const { balls: own, strands, spots } of applied)
+		for (const spot of spots) {
+			for (const { ball, piece } of own) {
+				const at = seen(ball, spot);
+				// What hangs on a bunch is fixed to an item of it.
+				if (!places.has(piece)) places.set(piece, at);
+				items.add(piece);
+			}
+			for (const { path, d } of strands) for (const p of path) seen({ ...p, d }, spot);
+		}
+	return { balls, host: { rows, places, balls, items }, half: [halfX, halfY], top };
 }
 
-const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [] };
-
-function standBy(section: Section, shape: Shape, at: Spot, host: Shape | undefined): Spot[] {
-	const { how, height, layer, gap } = section.stand;
-	const below = host ?? bounded([]);
-	if (how === 'on top') {
-		const foot = { ...at, z: at.z + restOn(shape, below) };
-		return inRow(section, shape, foot, [1, 0], 0);
-	}
-	const side = SIDE[how] ?? SIDE.front!;
-	const axis = side[0] === 0 ? 1 : 0;
-	const rings = layer === null ? undefined : below.host.rows.get(layer);
-	const z = rings ? at.z + middleOf(rings) - lowestMiddle(shape) : height === null ? at.z : height / 1000;
-	const out = rings ? reachOf(rings.flat(), axis) : reachBetween(below, axis, z - at.z, z - at.z + shape.top);
-	const reach = out + shape.half[axis] + gap / 1000;
-	return how === 'round'
-		? inRing(section, { ...at, z }, reach)
-		: inRow(section, shape, { ...at, z }, side, reach);
-}
-
-/** Middle of a row's rings, mm. */
-function middleOf(rings: readonly (readonly Ball[])[]): number {
-	const balls = rings.flat();
-	return balls.reduce((a, b) => a + b.z, 0) / balls.length;
-}
-
-/** Height of the lowest ball's middle over the foot: what is fixed at a row is fixed by that one. */
-const lowestMiddle = ({ balls }: Shape): number =>
-	balls.length === 0 ? 0 : balls.reduce((a, b) => Math.min(a, b.z), Infinity);
-
-const reachOf = (balls: readonly Ball[], axis: 0 | 1): number =>
-	balls.reduce((a, { x, y, d }) => Math.max(a, Math.abs(axis === 0 ? x : y) + d / 2), 0);
-
-/** How far a shape reaches from its axis between two heights; all of it where nothing of it lies there. mm */
-function reachBetween(shape: Shape, axis: 0 | 1, from: number, to: number): number {
-	const level = shape.balls.filter(({ z, d }) => z + d / 2 > from && z - d / 2 < to);
-	return level.length > 0 ? reachOf(level, axis) : shape.half[axis];
-}
-
-/** Height of the foot over the host's foot at which a shape comes to rest on it, mm. */
-function restOn(shape: Shape, host: Shape): number {
-	let lift: number | undefined;
-	const lowest = shape.balls.filter((b) => b.z - b.d / 2 < b.d / 4);
-	for (const ball of lowest) {
-		const z = restingHeight(ball, host.balls, 1);
-		if (z !== undefined && (lift === undefined || z - ball.z > lift)) lift = z - ball.z;
-	}
-	return lift ?? host.top;
-}
-
-/** The copies of a section evenly round its host, each with its front outwards; the first pair stands open to the front. */
-function inRing(section: Section, from: Spot, reach: number): Spot[] {
-	const count = section.times * eachOf(section);
-	return Array.from({ length: count }, (_, i) => {
-		const angle = -Math.PI / 2 + (2 * Math.PI * (i + 0.5)) / count;
-		const out = pointAt(from, { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z: 0 });
-		const mirrored = from.mirrored !== (section.mirror && i % 2 === 1);
-		return { ...out, mirrored, turn: from.turn + angle + Math.PI / 2 };
-	});
-}
-
-/** Designs inside come in a quantity of their own. */
-const eachOf = ({ structure }: Section): number =>
-	structure.kind === 'design' ? Math.max(1, Math.round(rational(structure.quantity).valueOf())) : 1;
-
-/** The copies of a section: out to one side in a row; mirrored ones in pairs to both sides. */
-function inRow(
-	section: Section,
-	shape: Shape,
-	from: Spot,
-	side: readonly [number, number],
-	reach: number
-): Spot[] {
-	const { times, mirror } = section;
-	const each = eachOf(section);
-	const one = times * each === 1 && !(mirror && reach === 0);
-	const width = one ? 0 : 2 * shape.half[side[0] === 0 ? 1 : 0] + section.stand.gap / 1000;
-	return Array.from({ length: times * each }, (_, i) => {
-		const turned = mirror && i % 2 === 1;
-		const step = mirror ? Math.floor(i / 2) : i;
-		// In the middle there are no two sides: a mirrored pair stands to the left and right of it.
-		const start = mirror && reach === 0 ? width / 2 : reach;
-		const out = (turned ? -1 : 1) * (start + step * width);
-		return {
-			x: from.x + side[0] * out * (from.mirrored ? -1 : 1),
-			y: from.y + side[1] * out,
-			z: from.z,
-			mirrored: from.mirrored !== turned,
-			turn: from.turn
-		};
-	});
-}
+const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [], items: new Set() };

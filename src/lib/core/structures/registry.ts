@@ -9,15 +9,29 @@ import {
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 import type { TaskCount } from '../labour/task.ts';
 import { applied, countOfPiece } from './applied.ts';
+import { bunch } from './bunch.ts';
 import { extras } from './extras.ts';
+import { form } from './form.ts';
 import { stack } from './stack.ts';
 import type { Need } from './structure.ts';
 
 /** The structures a section can have. Another design as a part is no structure: the bill nests it. */
-export const STRUCTURES = { stack, applied, extras } as const;
+export const STRUCTURES = { stack, applied, extras, bunch, form } as const;
 
-export const balloonsOf = (s: Structure): number =>
-	s.kind === 'stack' ? stack.balloons(s) : s.kind === 'applied' ? applied.balloons(s) : 0;
+export function balloonsOf(s: Structure): number {
+	switch (s.kind) {
+		case 'stack':
+			return stack.balloons(s);
+		case 'applied':
+			return applied.balloons(s);
+		case 'bunch':
+			return bunch.balloons(s);
+		case 'form':
+			return form.balloons(s);
+		default:
+			return 0;
+	}
+}
 
 const needsKept = new WeakMap<
 	Structure,
@@ -54,6 +68,10 @@ function workOutNeeds(s: Structure, colourway: Colourway | undefined): Need[] {
 			return applied.needs(s, colourway);
 		case 'extras':
 			return extras.needs(s);
+		case 'bunch':
+			return bunch.needs(s, colourway);
+		case 'form':
+			return form.needs(s, colourway);
 		case 'design':
 			return [];
 	}
@@ -67,6 +85,10 @@ function workOutTasks(s: Structure): TaskCount[] {
 			return applied.tasks(s);
 		case 'extras':
 			return extras.tasks(s);
+		case 'bunch':
+			return bunch.tasks(s);
+		case 'form':
+			return form.tasks(s);
 		case 'design':
 			return [];
 	}
@@ -96,10 +118,14 @@ export function sectionTasks(section: Section): readonly TaskCount[] {
 	);
 	const { kind } = section.structure;
 	// Pieces are fixed one by one: their section is no thing of its own to attach.
-	const empty = kind === 'applied' || (kind !== 'design' && own.length === 0);
+	const empty = isOnHosts(section.structure) || (kind !== 'design' && own.length === 0);
 	if (standsOnFloor(section) || empty) return own;
 	return [...own, { task: 'attach', method: 'hole', count: 1, batches: 0 }];
 }
+
+/** Pieces and limbs that sit on what their section stands by, each where it says. */
+export const isOnHosts = (s: Structure): boolean =>
+	s.kind === 'applied' || (s.kind === 'form' && s.pieces.some((p) => p.at !== null));
 
 /** Work on the spot, which a design inside another does not take again. */
 export const isOnSite = ({ task }: TaskCount): boolean => task === 'set up' || task === 'strike';

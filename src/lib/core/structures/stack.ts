@@ -15,6 +15,7 @@ import { resolveSize, type Diameter } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
+import { insideNeeds, insideTasks, sameInside } from './inside.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
 /** One ring of a placed layer and the row it came from. */
@@ -154,16 +155,19 @@ const samePlace = (a: Place, b: Place): boolean =>
 	a.slot === b.slot &&
 	a.method === b.method &&
 	a.material === b.material &&
+	sameInside(a, b) &&
 	(a.size === b.size || (a.size.kind === b.size.kind && sizeKey(a.size) === sizeKey(b.size)));
 
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 	const found = new Map<string, { place: Place; slot: string; count: number }>();
+	const filled: Need[] = [];
 	let ringOfStack = 0;
 	for (const layer of stack.layers) {
 		for (const cluster of layer.clusters) {
 			for (const run of runsOf(cluster)) {
 				const { place } = run;
 				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/`;
+				filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
 					const key = alike + slot;
 					const had = found.get(key);
@@ -185,7 +189,7 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		method: methodOfPlace(place),
 		quantity: rational(count)
 	}));
-	return [...balloons, ...uprightNeeds(stack), ...joiningNeeds(stack)];
+	return [...balloons, ...filled, ...uprightNeeds(stack), ...joiningNeeds(stack)];
 }
 
 /** How often a run of places takes each slot over the repeats of its row. */
@@ -258,6 +262,8 @@ function tasks(stack: Stack): TaskCount[] {
 				const batch = `${place.nominal}/${sizeKey(place.size)}`;
 				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, batch);
 				bump('tie', 'hole', layer.repeat * count, '');
+				for (const t of insideTasks(place, layer.repeat * count))
+					bump(t.task, t.method, t.count, t.batches > 0 ? `inside ${batch}` : '');
 			}
 			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');
 		}

@@ -1,5 +1,6 @@
 import type { CountOf } from '../bom/follow-on.ts';
-import type { Colourway, Id, LineRole, Structure } from '../recipe/recipe.ts';
+import type { Gas } from '../gas/atmosphere.ts';
+import type { Colourway, FoilLook, Id, LineRole, Structure } from '../recipe/recipe.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Size } from '../sizing/size.ts';
 import type { Method, TaskCount } from '../labour/task.ts';
@@ -17,8 +18,14 @@ export type Need =
 			readonly colour: string | null;
 			/** A certain material in place of what kind, size and colour find. */
 			readonly material: Id | null;
+			/** A letter of a foil, the model of a modelling balloon. */
+			readonly mark?: string;
 			readonly size: Size;
 			readonly method: Method;
+			/** Air where it says nothing. */
+			readonly gas?: Gas;
+			/** A foil is told by its look; a modelling balloon by the lengths of its bubbles. */
+			readonly look?: string;
 			readonly quantity: Rational;
 	  }
 	| {
@@ -28,10 +35,20 @@ export type Need =
 			readonly quantity: Rational;
 			/** Lines only: what becomes of it, and an estimate's ends. */
 			readonly role?: LineRole;
+			/** A foil as it is filled. */
+			readonly foil?: { readonly flat: Micrometres; readonly look: FoilLook; readonly gas: Gas };
+			/** The length of each: as many of the material's unit as that takes; a guess lies between two more. */
+			readonly length?: { readonly um: Micrometres; readonly low?: Micrometres; readonly high?: Micrometres };
 			readonly range?: { readonly low: Rational; readonly high: Rational };
 	  }
 	/** Something follow-on rules turn into lines: floor contacts, clusters tied with a modelling balloon. */
-	| { readonly what: 'count'; readonly of: CountOf; readonly quantity: Rational };
+	| {
+			readonly what: 'count';
+			readonly of: CountOf;
+			readonly quantity: Rational;
+			/** Litres of gas: by the maker's figure of what holds it, where the Stockroom has one. */
+			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly fill: number };
+	  };
 
 /** What every structure of the registry can answer. */
 export interface StructureDefinition<S extends Structure> {

@@ -1,5 +1,6 @@
 import { aboutOf, idsIn, isLost } from '../plan/made-step.ts';
-import type { Recipe, Step } from '../recipe/recipe.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Step } from '../recipe/step.ts';
 import type { Finding } from './finding.ts';
 
 /** What is wrong with what the owner said of the plan: steps of things that are gone, waits taken away. */

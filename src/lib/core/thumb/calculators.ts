@@ -7,6 +7,7 @@ import { foilLitres, SHAPE_FACTOR } from '../gas/volume.ts';
 import { calibrate, diameterAfter, sphereLitres, strokesFor } from '../sizing/strokes.ts';
 import { formatInches, inches, um } from '../units/length.ts';
 import { inUnit } from '../units/quantity.ts';
+import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import type { Calculator, Input, Result, ResultLine } from './calculator.ts';
 
 const IN = 25.4;
@@ -15,12 +16,10 @@ const exact = (value: number, places = 1): string =>
 	(Math.round(value * 10 ** places) / 10 ** places).toFixed(places);
 
 const temperature = (name: string, label: string, start: string): Input => ({
-	kind: 'quantity', name, label, start, dimension: 'temperature', unit: 'f', min: 233.15, max: 333.15,
-	between: '−40 and 140 °F'
+	kind: 'quantity', name, label, start, ...VENUE_AIR
 }); // prettier-ignore
 const height: Input = {
-	kind: 'quantity', name: 'height', label: 'Height above the sea', start: '0 ft', dimension: 'height', unit: 'ft',
-	min: -430, max: 6000, between: '−1,400 and 19,600 ft'
+	kind: 'quantity', name: 'height', label: 'Height above the sea', start: '0 ft', ...VENUE_HEIGHT
 }; // prettier-ignore
 const mass = (name: string, label: string, start: string): Input => ({
 	kind: 'quantity', name, label, start, dimension: 'mass', unit: 'g', min: 0, max: 100_000, between: '0 and 100 kg'

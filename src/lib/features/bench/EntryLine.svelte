@@ -16,6 +16,12 @@
 	export function focus() {
 		input?.focus();
 	}
+	/** How a line of what is in hand begins. */
+	const LIKE: Partial<Record<string, string>> = {
+		stack: '4 11 at 9 white',
+		bunch: '3 11 at full white in helium',
+		form: '6 260 black 24 wound'
+	};
 	/** Past this many characters a hint would stand on the words. */
 	const ROOM = 23;
 	const hint = $derived(
@@ -66,7 +72,7 @@
 		aria-label="Say a layer"
 		aria-describedby="{id}-hint {id}-trouble"
 		aria-invalid={trouble !== ''}
-		placeholder="4 11 at 9 white"
+		placeholder={LIKE[bench.current?.structure.kind ?? 'stack'] ?? LIKE.stack}
 	/>
 	<span class="hint" id="{id}-hint">{hint}</span>
 </div>

@@ -15,6 +15,7 @@
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import LinesList from './LinesList.svelte';
+	import PartsList from './PartsList.svelte';
 	import PiecesList from './PiecesList.svelte';
 	import AddSection from './AddSection.svelte';
 	import EntryLine from './EntryLine.svelte';
@@ -36,7 +37,8 @@
 	const layers = $derived(stacksIn(bench.shown).flatMap(({ stack }) => stack.layers));
 	/** Sections as they stand: the one that came last first on the screen. */
 	const standing = $derived(bench.shown.sections.filter((s) => s.structure.kind !== 'extras').toReversed());
-	const several = $derived(standing.length > 1);
+	/** One stack by itself needs no name; anything else says what it is. */
+	const several = $derived(standing.length > 1 || standing.some((s) => s.structure.kind !== 'stack'));
 	let dragged = $state.raw<{ section: string; rows: Layer[] } | null>(null);
 	const rowsOf = (section: Section): readonly Layer[] => {
 		if (dragged?.section === section.id) return dragged.rows;
@@ -177,7 +179,8 @@
 	const upright = $derived(bench.stack?.upright);
 	const foot = $derived.by(() => {
 		const count = bench.tally.stacks.reduce((a, s) => a + s.placed.layers.length, 0);
-		const parts = [`${count} ${count === 1 ? 'layer' : 'layers'}`, `${bench.tally.bill.balloons} balloons`];
+		const layersSaid = count > 0 || bench.stack ? [`${count} ${count === 1 ? 'layer' : 'layers'}`] : [];
+		const parts = [...layersSaid, `${bench.tally.bill.balloons} balloons`];
 		if (upright && upright.kind !== 'none' && bench.placed) {
 			const needed = bench.placed.upright.known ? formatFeet(bench.placed.upright.usual as Millimetres) : '—';
 			parts.push(
@@ -248,6 +251,9 @@
 				{/if}
 				{#if section.structure.kind === 'applied' && !bench.folded.has(section.id)}
 					<PiecesList {bench} section={{ ...section, structure: section.structure }} />
+				{/if}
+				{#if (section.structure.kind === 'bunch' || section.structure.kind === 'form') && !bench.folded.has(section.id)}
+					<PartsList {bench} section={{ ...section, structure: section.structure }} />
 				{/if}
 				{#if inHand && atFloor && !bench.editing}{@render entryLine('at the foot')}{/if}
 			{/each}

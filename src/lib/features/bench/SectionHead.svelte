@@ -4,6 +4,7 @@
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { standingWords } from './section-words.ts';
+	import GasPanel from './GasPanel.svelte';
 	import SectionPanel from './SectionPanel.svelte';
 
 	interface Props {
@@ -15,6 +16,8 @@
 	let { bench, section, inHand }: Props = $props();
 	const folded = $derived(bench.folded.has(section.id));
 	const isStack = $derived(section.structure.kind === 'stack');
+	/** What the entry line can stand in. */
+	const holds = $derived(isStack || section.structure.kind === 'bunch' || section.structure.kind === 'form');
 	const kind = $derived(section.structure.kind);
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by)?.name ?? 'the wall');
 	const pieces = $derived.by(() => {
@@ -41,7 +44,7 @@
 </script>
 
 <div class="head" class:in-hand={inHand} data-about={kind === 'design' ? section.id : undefined}>
-	{#if isStack}
+	{#if holds}
 		<button
 			type="button"
 			class="fold"
@@ -70,6 +73,10 @@
 			? ` · ${layers} layers`
 			: ''}{kind === 'design' ? `${sizeName}${versionWords} · a design of its own` : ''}
 	</span>
+	{#if section.structure.kind === 'bunch'}<GasPanel
+			{bench}
+			section={{ ...section, structure: section.structure }}
+		/>{/if}
 	<SectionPanel {bench} {section} />
 </div>
 

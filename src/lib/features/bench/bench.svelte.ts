@@ -13,12 +13,13 @@ import type {
 	SaidSection,
 	UsableDesign
 } from '../../core/recipe/entry/entry.ts';
+import { replacePart } from '../../core/recipe/edit-parts.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { applyRemedy } from '../../core/recipe/remedy.ts';
 import { exchange } from '../../core/recipe/swap.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
-import { CAMERA, type Camera, type View } from '../../core/scene/camera.ts';
+import { CAMERA, turned, type Camera, type View } from '../../core/scene/camera.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
@@ -73,6 +74,8 @@ export class Bench {
 	at = $state<number | null>(null);
 	/** Row whose text is being edited on the entry line. */
 	editing = $state<string | null>(null);
+	/** Item of a bunch or piece of a form whose text is being edited there. */
+	editingPart = $state<string | null>(null);
 	selected = $state<string | null>(null);
 	/** Section the entry line stands in. */
 	section = $state('');
@@ -103,7 +106,8 @@ export class Bench {
 
 	readonly current = $derived(
 		this.recipe.sections.find((s) => s.id === this.section) ??
-			this.recipe.sections.find((s) => s.structure.kind === 'stack')
+			this.recipe.sections.find((s) => s.structure.kind === 'stack') ??
+			this.recipe.sections.find((s) => s.structure.kind === 'bunch' || s.structure.kind === 'form')
 	);
 	readonly stack = $derived(this.current?.structure.kind === 'stack' ? this.current.structure : undefined);
 	/** Rows of the section in hand, lowest first. */
@@ -161,7 +165,7 @@ export class Bench {
 	);
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
-		if (assembly.pieces.length === 0) return { ...DRAW, view: this.view };
+		if (assembly.pieces.length + assembly.applied.length === 0) return { ...DRAW, view: this.view };
 		const { view, camera } = this;
 		return drawAssembly(assembly, {
 			catalogue: this.catalogue,
@@ -241,10 +245,7 @@ export class Bench {
 	}
 	/** Turns and tilts the picture from where it is, degrees. */
 	turnBy(turn: number, tilt: number) {
-		const { turn: t, tilt: a } = this.camera ?? CAMERA[this.view];
-		const up = Math.max(0, Math.min((80 * Math.PI) / 180, a + (tilt * Math.PI) / 180));
-		const round = t + (turn * Math.PI) / 180;
-		this.camera = { turn: Math.atan2(Math.sin(round), Math.cos(round)), tilt: up };
+		this.camera = turned(this.camera ?? CAMERA[this.view], turn, tilt);
 	}
 	/** Takes up where this tab left off. */
 	restore(recipe: Recipe, history: History) {
@@ -268,14 +269,19 @@ export class Bench {
 			this.refusal = 'No section here holds layers. Say one first, like “section column”.';
 			return false;
 		}
-		if (value.kind === 'section') void this.useDesign(value.section);
+		if ((value.kind === 'item' || value.kind === 'form piece') && this.editingPart) {
+			const part = this.editingPart;
+			this.change((d) => replacePart(d, part, value, newId));
+		} else if (value.kind === 'section') void this.useDesign(value.section);
 		else if (value.kind === 'exchange') void this.exchange(value.element, value.to, value.design);
 		else if (value.kind === 'layer' && this.editing) {
 			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
 			this.change((d) => edits.replaceLayer(d, this.editing!, built));
 		} else {
 			const place = { section: this.current?.id, index: this.entryIndex, colourway: this.chosen.id };
-			this.change((d) => void applyEntry(d, value, place, newId));
+			let made: string | undefined;
+			this.change((d) => void (made = applyEntry(d, value, place, newId)));
+			if (made !== undefined) this.take(made);
 			if (value.kind === 'layer') {
 				if (this.at !== null) this.at += 1;
 				this.selected = null;
@@ -303,7 +309,7 @@ export class Bench {
 	}
 	/** A kept design as a section of this one. */
 	async useDesign(said: SaidSection): Promise<void> {
-		if (said.structure && !(await this.#fetchDesign(said.structure.design))) {
+		if (said.structure?.kind === 'design' && !(await this.#fetchDesign(said.structure.design))) {
 			this.refusal = 'That design cannot be reached just now. Try again in a moment.';
 			return;
 		}
@@ -331,7 +337,7 @@ export class Bench {
 	addSection({ name, structure, ...where }: SaidSection) {
 		const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
 		this.change((d) => edits.addSection(d, section));
-		if (section.structure.kind === 'stack') this.take(section.id);
+		if (section.structure.kind !== 'design') this.take(section.id);
 	}
 	/** Takes a section in hand: the entry line stands on top of it. */
 	take(section: string) {
@@ -348,6 +354,7 @@ export class Bench {
 		this.text = '';
 		this.refusal = '';
 		this.editing = null;
+		this.editingPart = null;
 	}
 	/** ↑ and ↓ on an empty entry line move it between the layers. */
 	moveEntry(by: number) {
@@ -359,6 +366,14 @@ export class Bench {
 	startEditing(layer: Layer) {
 		this.editing = layer.id;
 		this.text = printLayer(layer, this.recipe.slots);
+		this.refusal = '';
+	}
+	/** Loads an item's or a piece's own text onto the entry line. */
+	startEditingPart(section: string, part: string, text: string) {
+		this.take(section);
+		this.editing = null;
+		this.editingPart = part;
+		this.text = text;
 		this.refusal = '';
 	}
 	/** Tucks the cluster that levels a row best under its low side. @returns a sentence where none does */

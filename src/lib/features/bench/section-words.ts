@@ -1,5 +1,6 @@
 import type { ExtraLine, Host, Recipe, Section } from '../../core/recipe/recipe.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import { partsOf } from '../../core/plan/bunch-steps.ts';
 import { countOfPiece } from '../../core/structures/applied.ts';
 import { formatFeet, toMillimetres } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
@@ -83,6 +84,8 @@ export function aboutWords(about: string, { sections, slots }: Recipe): string {
 			const at = structure.layers.findIndex((l) => l.id === about);
 			if (at >= 0) return `${name}, row ${at + 1}: ${printLayer(structure.layers[at]!, slots)}`;
 		}
+		const part = partsOf(structure).find((p) => p.id === about);
+		if (part) return `${name}: ${part.count} × ${part.name}`;
 		const piece = structure.kind === 'applied' && structure.pieces.find((p) => p.id === about);
 		if (piece) return `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
 	}

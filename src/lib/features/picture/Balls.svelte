@@ -6,7 +6,7 @@
 	import { inSight } from './in-sight.ts';
 	import { stampDisc, stampTube } from './stamp.ts';
 
-	export interface Ball extends Pick<Disc, 'x' | 'y' | 'r' | 'paint' | 'outline' | 'flat' | 'lean'> {
+	export interface Ball extends Pick<Disc, 'x' | 'y' | 'r' | 'paint' | 'outline' | 'flat' | 'lean' | 'path'> {
 		/** Steps back behind those that are looked at. */
 		readonly faint?: boolean;
 	}
@@ -30,15 +30,23 @@
 	/** Which balls are drawn, back to front. What is stepped back lets through what is behind it: nothing is left out then. */
 	const shown = $derived.by((): readonly number[] | null => {
 		if (balls.length < MANY || balls.some((b) => b.faint)) return null;
-		const discs = balls.map(({ x, y, r, paint, outline }) => ({
+		const discs = balls.map(({ x, y, r, paint, outline, path }) => ({
 			x: at.x + x * scale,
 			y: at.y - y * scale,
-			r: r * scale,
+			r: (r + reachOf(x, y, path)) * scale,
 			// An outline covers less than its round.
-			clear: outline !== undefined || paints[paint]!.finish === 'see-through'
+			clear: outline !== undefined || path !== undefined || paints[paint]!.finish === 'see-through'
 		}));
 		return inSight(discs, width, height);
 	});
+
+	/** How far the ends of something long are from its middle. */
+	function reachOf(x: number, y: number, path: readonly number[] = []): number {
+		let most = 0;
+		for (let i = 0; i < path.length; i += 2)
+			most = Math.max(most, Math.hypot(path[i]! - x, path[i + 1]! - y));
+		return most;
+	}
 
 	const draw: Attachment<HTMLCanvasElement> = (canvas) => {
 		const dense = Math.min(3, window.devicePixelRatio || 1);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { pathOf } from '../../core/scene/outlines.ts';
+	import { ropePath, ropeStrokes } from '../../core/scene/rope.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { inOrder, placing } from '../../core/scene/svg.ts';
 
@@ -32,6 +33,18 @@
 	{#if 'tube' in thing}
 		{@const { x1, y1, x2, y2, width } = thing.tube}
 		<path d="M{x1} {-y1}L{x2} {-y2}" stroke="var(--muted)" stroke-width={width} />
+	{:else if thing.disc.path}
+		{@const { hex, finish } = list.paints[thing.disc.paint]!}
+		{#each ropeStrokes(hex, finish) as stroke, s (s)}
+			<path
+				d={ropePath(thing.disc.path, 2 * thing.disc.r * stroke.towards)}
+				fill="none"
+				stroke={stroke.hex}
+				stroke-width={2 * thing.disc.r * stroke.width}
+				stroke-linecap="round"
+				stroke-linejoin="round"
+			/>
+		{/each}
 	{:else if thing.disc.outline}
 		<path
 			d={pathOf(thing.disc.outline, thing.disc.r)}

@@ -2,6 +2,7 @@
 	import type { Attachment } from 'svelte/attachments';
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
+	import { awayFrom } from '../../core/scene/rope.ts';
 	import { boxHeight, tubesOf } from '../../core/scene/svg.ts';
 	import Balls from './Balls.svelte';
 	import { pinch, type Finger } from './fingers.ts';
@@ -110,7 +111,7 @@
 	}
 	function aboutAt({ x, y }: Finger): string | null {
 		const [across, over] = [(x - centre) / scale, (floor - y) / scale];
-		const disc = list.discs.findLast((d) => Math.hypot(d.x - across, d.y - over) < d.r);
+		const disc = list.discs.findLast((d) => awayFrom(d, across, over) < d.r);
 		return (disc && list.about?.[disc.row]) ?? null;
 	}
 	function point(at: Finger | null) {

@@ -2,6 +2,7 @@ import type PDFDocument from 'pdfkit';
 import type { DrawList } from '../../core/scene/draw-list.ts';
 import { OUTLINE, type Outline } from '../../core/scene/outlines.ts';
 import { inOrder } from '../../core/scene/svg.ts';
+import { ropeStrokes, type RopeStroke } from '../../core/scene/rope.ts';
 import { TUBE_HEX } from '../../core/scene/tubes.ts';
 import { shade, type Stop } from '../../core/scene/shade.ts';
 
@@ -58,8 +59,12 @@ export class BallPainter {
 					.stroke(TUBE_HEX);
 				continue;
 			}
-			const { x, y, r, paint, outline, flat = 1, lean = 0 } = thing.disc;
+			const { x, y, r, paint, outline, flat = 1, lean = 0, path } = thing.disc;
 			const { hex, finish } = list.paints[paint]!;
+			if (path) {
+				this.#rope(path, ropeStrokes(hex, finish), at, { scale, thick: Math.max(0.3, 2 * r * scale) });
+				continue;
+			}
 			const { name, form } = this.#form(shade(hex, finish), outline);
 			raw.page.xobjects[name] = form;
 			const s = round(r * scale);
@@ -67,6 +72,28 @@ export class BallPainter {
 			const place = `${s} 0 0 ${-s} ${round(at.x + x * scale)} ${round(at.y - y * scale)} cm`;
 			raw.addContent(`q ${place}${flat < 1 ? narrow(flat, lean) : ''} /${name} Do Q`);
 		}
+	}
+
+	#rope(
+		path: readonly number[],
+		strokes: readonly RopeStroke[],
+		at: { x: number; y: number },
+		{ scale, thick }: { scale: number; thick: number }
+	) {
+		for (const { hex, width, towards } of strokes) {
+			const moved = thick * towards;
+			const point = (i: number) =>
+				[at.x + path[i]! * scale - moved, at.y - path[i + 1]! * scale - moved] as const;
+			this.doc.moveTo(...point(0));
+			for (let i = 2; i < path.length; i += 2) this.doc.lineTo(...point(i));
+			if (path.length === 2) this.doc.lineTo(...point(0));
+			this.doc
+				.lineWidth(thick * width)
+				.lineCap('round')
+				.lineJoin('round')
+				.stroke(hex);
+		}
+		this.doc.lineCap('butt');
 	}
 
 	#form(stops: readonly Stop[], outline?: Outline) {

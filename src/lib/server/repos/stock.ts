@@ -81,12 +81,12 @@ export function stock(db: Database, actor: Actor) {
 		},
 		/** Adds a material with its first pack. Repeating it with the same id changes nothing. */
 		async addMaterial(added: NewMaterial): Promise<void> {
-			const { pack: first, colour: colourId, ...rest } = added;
+			const { pack: first, ...rest } = added;
 			await db.write(async (tx) => {
 				const { workspace: workspaceId } = actor;
 				await tx
 					.insert(material)
-					.values({ ...rest, colourId, workspaceId })
+					.values({ ...toRow(rest), workspaceId })
 					.onConflictDoNothing({ target: [material.workspaceId, material.id] });
 				await tx
 					.insert(pack)
@@ -108,10 +108,10 @@ export function stock(db: Database, actor: Actor) {
 						.insert(colour)
 						.values({ ...each, workspaceId })
 						.onConflictDoNothing();
-				for (const { colour: colourId, ...each } of added.materials)
+				for (const each of added.materials)
 					await tx
 						.insert(material)
-						.values({ ...each, colourId, workspaceId })
+						.values({ ...toRow(each), workspaceId })
 						.onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
@@ -131,6 +131,17 @@ export function stock(db: Database, actor: Actor) {
 	};
 }
 
+const thousandths = (value: number | null): number | null =>
+	value === null ? null : Math.max(1, Math.round(value * 1000));
+const ofThousand = (value: number | null): number | null => (value === null ? null : value / 1000);
+
+const toRow = ({ colour: colourId, litres, grams, ...rest }: Omit<Material, 'packs'>) => ({
+	...rest,
+	colourId,
+	fillMl: thousandths(litres),
+	weightMg: thousandths(grams)
+});
+
 function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 	return {
 		id: row.id,
@@ -142,6 +153,10 @@ function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 		loss: row.loss,
 		reuse: row.reuse === null ? null : reuseSchema.parse(row.reuse),
 		unit: row.unit,
+		mark: row.mark,
+		litres: ofThousand(row.fillMl),
+		grams: ofThousand(row.weightMg),
+		chambers: row.chambers,
 		packs
 	};
 }

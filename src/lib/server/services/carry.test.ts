@@ -114,7 +114,7 @@ describe('designs brought by a file', () => {
 	});
 	test('materials come without a pack: their cost is unknown, and said', async () => {
 		const repos = await studio();
-		const pebble = { id: 'pebble', kind: 'accent' as const, name: 'pebble', nominal: null, colour: null, safe: null, loss: null, reuse: null, unit: 'piece' }; // prettier-ignore
+		const pebble = { id: 'pebble', kind: 'accent' as const, name: 'pebble', nominal: null, colour: null, safe: null, loss: null, reuse: null, unit: 'piece', mark: null, litres: null, grams: null, chambers: 1 }; // prettier-ignore
 		await repos.stock.bring({
 			colours: [{ id: 'sand', name: 'sand', finish: 'matte', hex: '#ddccaa' }],
 			materials: [pebble]

@@ -1,3 +1,4 @@
+import type { Filling } from '../inside.ts';
 import type { Side } from '../../geometry/layers.ts';
 import type { Colour, Material } from '../../materials/material.ts';
 import type { Size } from '../../sizing/size.ts';
@@ -8,10 +9,16 @@ import type { FollowOnRule } from '../../bom/follow-on.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type {
 	AppliedPiece,
+	Bunch,
+	BunchItem,
+	BunchThing,
+	BunchWeight,
 	Colourway,
 	DesignUse,
 	ExtraLine,
 	Fixing,
+	Form,
+	FormPiece,
 	Id,
 	Joining,
 	LineRole,
@@ -21,9 +28,9 @@ import type {
 	SizeOption,
 	Slot,
 	Stand,
-	StepPlace,
 	Upright
 } from '../recipe.ts';
+import type { StepPlace } from '../step.ts';
 
 /** A slot that is there, or one to make for a colour of the Stockroom. */
 export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
@@ -43,7 +50,7 @@ export interface SaidBalloon {
 	readonly method: 'eye' | null;
 }
 
-export interface SaidCluster extends SaidBalloon {
+export interface SaidCluster extends SaidBalloon, SaidFill {
 	readonly count: number;
 	readonly pattern: SaidPattern;
 	/** Places unlike the first ones; without a colour of their own they go on in the pattern. */
@@ -68,7 +75,7 @@ export interface SaidSection {
 	readonly mirror: boolean;
 	readonly stand: Stand;
 	readonly swappable?: boolean;
-	readonly structure?: DesignUse;
+	readonly structure?: DesignUse | Bunch | Form;
 }
 
 /** A kept design that may be used inside this one. */
@@ -95,13 +102,43 @@ export type Entry =
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
 	| { readonly kind: 'rule'; readonly rule: FollowOnRule }
+	| { readonly kind: 'item'; readonly item: SaidItem }
+	/** What holds a bunch down; null is nothing. */
+	| { readonly kind: 'weight'; readonly weight: SaidWeight | null }
+	| { readonly kind: 'form piece'; readonly piece: SaidFormPiece; readonly section: Id | null }
 	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace };
+
+/** What is said of the inside of a balloon, and of paint on it. */
+export interface SaidFill {
+	readonly inside?: { readonly balloon: SaidBalloon; readonly colour: ColourRef } | { readonly of: Filling };
+	readonly painted?: true;
+}
+
+export type OwnSaid = {
+	readonly kind: 'balloon';
+	readonly balloon: SaidBalloon;
+	readonly colour: ColourRef;
+} & SaidFill;
+
+/** An item of a bunch as said. */
+export interface SaidItem extends Pick<BunchItem, 'name' | 'count' | 'gas' | 'ribbon' | 'swappable'> {
+	readonly what:
+		| OwnSaid
+		| Extract<BunchThing, { kind: 'material' }>
+		| (Omit<Extract<BunchThing, { kind: 'letters' }>, 'slot'> & { readonly colour: ColourRef });
+}
+
+export type SaidWeight = OwnSaid | Extract<BunchWeight, { kind: 'material' }>;
+
+/** A piece of a form as said, its slot not made yet. */
+export interface SaidFormPiece extends Omit<FormPiece, 'id' | 'slot'> {
+	readonly colour: ColourRef;
+}
 
 export interface SaidPiece {
 	readonly name: string;
 	readonly what:
-		| { readonly kind: 'balloon'; readonly balloon: SaidBalloon; readonly colour: ColourRef }
-		| { readonly kind: 'material'; readonly material: string; readonly flat: Micrometres | null };
+		OwnSaid | { readonly kind: 'material'; readonly material: string; readonly flat: Micrometres | null };
 	readonly on: AppliedPiece['on'];
 	/** Section that carries it; null is a wall. */
 	readonly section: Id | null;
@@ -113,6 +150,7 @@ export interface SaidLine {
 	readonly name: string;
 	readonly quantity: RationalText;
 	readonly range: ExtraLine['range'];
+	readonly onSpot: boolean;
 }
 
 /** What names may mean while a line is read. */
@@ -136,5 +174,5 @@ export const KEYWORDS: ReadonlySet<string> = new Set([
 	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
 	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall', 'with', 'put', 'as', 'on',
 	'row', 'or', 'by', 'swap', 'size', 'each', 'takes', 'step',
-	'swappable'
+	'swappable', 'filled', 'painted'
 ]); // prettier-ignore

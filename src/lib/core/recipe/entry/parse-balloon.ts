@@ -46,7 +46,8 @@ function nominalOf(bag: Rational, heart: boolean, { materials }: EntryContext): 
 	return sold || listed ? um(nominal) : undefined;
 }
 
-function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
+/** `at 9½`, `at 4 strokes`: what a balloon is brought to. */
+export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 	const at = r.word('at') !== undefined;
 	const word = at ? SIZE_WORDS.find((w) => r.rest().startsWith(w)) : undefined;
 	if (word) {

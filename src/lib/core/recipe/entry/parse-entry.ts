@@ -14,7 +14,10 @@ import {
 } from './entry.ts';
 import { nameColour } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
+import { item } from './parse-bunch.ts';
 import { leave, rule, size, swap } from './parse-choices.ts';
+import { fillOf } from './parse-fill.ts';
+import { formPiece } from './parse-form.ts';
 import { lines } from './parse-lines.ts';
 import { piece } from './parse-piece.ts';
 import { section } from './parse-section.ts';
@@ -39,6 +42,8 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
 	const entry =
 		section(reader) ??
+		item(reader) ??
+		formPiece(reader) ??
 		upright(reader) ??
 		size(reader) ??
 		leave(reader) ??
@@ -176,12 +181,22 @@ function clusterOf(r: Reader): Parsed<SaidCluster> {
 	if (!balloon.ok) return balloon;
 	const pattern = patternOf(r);
 	if (!pattern.ok) return pattern;
+	const fill = fillOf(r);
+	if (!fill.ok) return fill;
 	const others = othersOf(r, n);
 	if (!others.ok) return others;
 	const side = (r.word('front', 'back', 'left', 'right') ?? 'all') as Side;
 	const tier = r.word('tier') ? (r.number()?.valueOf() ?? -1) : 0;
 	if (![0, 1, 2].includes(tier) || !SIDES.includes(side)) return refuse('too-big', 'A tier is 0, 1 or 2.');
-	return got({ ...balloon.value, count: n, pattern: pattern.value, others: others.value, side, tier });
+	return got({
+		...balloon.value,
+		...fill.value,
+		count: n,
+		pattern: pattern.value,
+		others: others.value,
+		side,
+		tier
+	});
 }
 
 /** `with 1 11 at 7 gold`: places of the same cluster that are unlike the first ones; without a colour the pattern goes on. */

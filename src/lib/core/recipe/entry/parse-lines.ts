@@ -6,7 +6,7 @@ import { findMaterial } from './find-material.ts';
 import type { Reader } from './reader.ts';
 
 /** Words that end the name of a material in a line. */
-const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for'];
+const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured'];
 
 /**
  * `2 moss mat`; `2 to 4 reeds`; `1 sandbag or 4 stakes`; and how it is meant at its end: optional, taken along,
@@ -29,15 +29,17 @@ export function lines(r: Reader): Parsed<Entry> | undefined {
 	}
 	let role: LineRole = 'always';
 	let swappable = false;
+	let onSpot = false;
 	for (;;) {
 		if (r.word('optional')) role = 'optional';
 		else if (r.word('reused')) role = 'reused';
 		else if (r.phrase('taken along')) role = 'taken along';
 		else if (r.phrase('left over')) role = 'by-product';
+		else if (r.phrase('measured on the spot')) onSpot = true;
 		else if (r.word('swappable')) swappable = true;
 		else break;
 	}
-	return got({ kind: 'lines', lines: said, role, swappable });
+	return got({ kind: 'lines', lines: said.map((l) => ({ ...l, onSpot })), role, swappable });
 }
 
 function oneLine(r: Reader): Parsed<SaidLine> | undefined {
@@ -68,7 +70,8 @@ function oneLine(r: Reader): Parsed<SaidLine> | undefined {
 		material: found.value.id,
 		name: found.value.name,
 		quantity: rationalText(middle),
-		range: second ? range(first, second) : null
+		range: second ? range(first, second) : null,
+		onSpot: false
 	});
 }
 

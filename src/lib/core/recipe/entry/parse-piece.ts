@@ -7,6 +7,7 @@ import { piecesIn } from '../edit-pieces.ts';
 import { findMaterial } from './find-material.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
+import { fillOf } from './parse-fill.ts';
 import { lengthOf, type Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
 
@@ -44,7 +45,7 @@ export function piece(r: Reader): Parsed<Entry> | undefined {
 	return got({ kind: 'piece', piece: { name, what: what.value.what, on, section, fixing } });
 }
 
-function wholeCount(r: Reader): number | undefined {
+export function wholeCount(r: Reader): number | undefined {
 	const from = r.at;
 	const count = r.number()?.valueOf();
 	if (count !== undefined && Number.isInteger(count) && count >= 1 && count <= 200) return count;
@@ -61,9 +62,11 @@ function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
 			return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
 		const colour = nameColour(words, r.context);
 		if (!colour.ok) return colour;
+		const fill = fillOf(r);
+		if (!fill.ok) return fill;
 		return got({
 			name: words.join(' '),
-			what: { kind: 'balloon', balloon: balloon.value, colour: colour.value }
+			what: { kind: 'balloon', balloon: balloon.value, colour: colour.value, ...fill.value }
 		});
 	}
 	const found = findMaterial(r.words('as', 'on', 'with'), r.context.materials);
@@ -76,7 +79,7 @@ function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
 }
 
 /** @param same the section the last host was in: `, 5 on row 5` goes on there */
-function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | null }> {
+export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | null }> {
 	if (!r.word('on'))
 		return refuse('missing', 'What does it sit on? Say “on row 3 front”, “on top row” or “on wall at 5 ft”.');
 	if (r.word('wall')) {
@@ -89,6 +92,8 @@ function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | 
 	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
 	const carrying = words.length > 0 && !isWord(r.now, 'row', 'top') ? pieceCalled(words, r) : undefined;
 	if (carrying) return got({ host: { on: 'piece', piece: carrying.piece.id }, section: carrying.host });
+	const item = words.length > 0 && !isWord(r.now, 'row', 'top') ? itemCalled(words, r) : undefined;
+	if (item) return got(item);
 	const stacks = (r.context.sections ?? []).filter((s) => s.structure.kind === 'stack');
 	const host =
 		words.length > 0
@@ -113,6 +118,16 @@ function pieceCalled(words: readonly string[], { context: { recipe } }: Reader) 
 		all.find(({ piece: { name } }) => name.toLowerCase() === said) ??
 		all.find(({ piece: { name } }) => wordsMatch(words, name))
 	);
+}
+
+/** An item of a bunch: tentacles hang on the jellyfish. */
+function itemCalled(words: readonly string[], { context: { recipe } }: Reader) {
+	for (const { id, structure } of recipe?.sections ?? []) {
+		if (structure.kind !== 'bunch') continue;
+		const found = structure.items.find(({ name }) => wordsMatch(words, name));
+		if (found) return { host: { on: 'place', place: found.id } as const, section: id };
+	}
+	return undefined;
 }
 
 function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }> {

@@ -1,8 +1,8 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
-import { designUse } from '../build.ts';
+import { designUse, emptyBunch, emptyForm } from '../build.ts';
 import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
-import { KEYWORDS, type Entry } from './entry.ts';
+import { KEYWORDS, type Entry, type SaidSection } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
 import { rowOf } from './parse-piece.ts';
 import { lengthOf, type Reader } from './reader.ts';
@@ -10,7 +10,7 @@ import { isWord } from './tokens.ts';
 
 /** `section arm x2 mirrored left of column at 4 ft`; `use whisk on column`. Words of a name run up to the next keyword. */
 export function section(r: Reader): Parsed<Entry> | undefined {
-	const verb = r.word('section', 'use');
+	const verb = r.word('section', 'use', 'bunch', 'form');
 	if (!verb) return undefined;
 	const { sections = [], designs = [] } = r.context;
 	const words = [...sideWord(r), ...nameWords(r)];
@@ -18,7 +18,7 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 	if (name === '')
 		return refuse(
 			'missing',
-			verb === 'use' ? 'Use which design? Name one of the Shelf.' : 'Name the section, like “section arm”.'
+			verb === 'use' ? 'Use which design? Name one of the Shelf.' : `Name the ${verb}, like “${verb} arm”.`
 		);
 	const found = designs.filter((d) => d.name.toLowerCase() === name);
 	const used = found.length > 0 ? found : designs.filter((d) => wordsMatch(words, d.name));
@@ -77,11 +77,17 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 		} else break;
 	}
 	const [design] = used;
-	const structure = verb === 'use' ? { structure: designUse(design!.id) } : {};
+	const structure = structureFor(verb, design?.id ?? '');
 	return got({
 		kind: 'section',
 		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, ...structure }
 	});
+}
+
+function structureFor(verb: string, design: string): Pick<SaidSection, 'structure'> {
+	if (verb === 'use') return { structure: designUse(design) };
+	if (verb === 'bunch') return { structure: emptyBunch() };
+	return verb === 'form' ? { structure: emptyForm() } : {};
 }
 
 function nameWords(r: Reader): string[] {

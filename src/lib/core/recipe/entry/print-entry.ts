@@ -25,7 +25,19 @@ function printCluster(cluster: Cluster, slots: readonly Slot[]): string {
 		return ` with ${count} × ${printBalloon(place)}${colour}`;
 	});
 	const side = cluster.side === 'all' ? '' : ` ${cluster.side}`;
-	return `${countAndBalloon(first)} ${colours}${rest.join('')}${side}${cluster.tier > 0 ? ` tier ${cluster.tier}` : ''}`;
+	return `${countAndBalloon(first)} ${colours}${printFill(first.place, slots)}${rest.join('')}${side}${cluster.tier > 0 ? ` tier ${cluster.tier}` : ''}`;
+}
+
+/** ` filled with water`, ` filled with 5 at 4 gold`, ` painted`. */
+export function printFill(
+	{ inside, painted }: Pick<Place, 'inside' | 'painted'>,
+	slots: readonly Slot[]
+): string {
+	const paint = painted ? ' painted' : '';
+	if (!inside) return paint;
+	if (inside.kind === 'filling') return ` filled with ${inside.of}${paint}`;
+	const { nominal, size, slot } = inside;
+	return ` filled with ${printBalloon({ nominal, size, method: null, kind: 'latex-round' })} ${nameOf(slot, slots)}${paint}`;
 }
 
 const countAndBalloon = ({ place, count }: PlaceRun): string => `${count} × ${printBalloon(place)}`;

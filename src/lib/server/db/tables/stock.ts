@@ -61,7 +61,14 @@ export const material = sqliteTable(
 		loss: text(),
 		/** Read only through `reuseSchema`. */
 		reuse: text({ mode: 'json' }).$type<Reuse>(),
-		unit: text().notNull().default('piece')
+		unit: text().notNull().default('piece'),
+		/** The letter of a foil, the model of a modelling balloon. */
+		mark: text(),
+		/** Millilitres, by its maker. */
+		fillMl: integer('fill_ml'),
+		/** Milligrams, empty. */
+		weightMg: integer('weight_mg'),
+		chambers: integer().notNull().default(1)
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),

@@ -1,7 +1,8 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
-import { STEP_PLACES, type Recipe, type StepWords } from '$lib/core/recipe/recipe.ts';
+import { type Recipe } from '$lib/core/recipe/recipe.ts';
+import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
 import { asked } from '$lib/server/services/asked.ts';
 import { changePlan, listsOf, planPictures, workOutPlan } from '$lib/server/services/plan.ts';

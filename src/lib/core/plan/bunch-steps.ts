@@ -1,0 +1,200 @@
+import type { TaskCount } from '../labour/task.ts';
+import type { Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/recipe.ts';
+import { inflatedIn, letterCounts, LOOK_WORDS, ON_SPOT } from '../structures/bunch.ts';
+import { bubbleWords, pieceTasks, strokesOf } from '../structures/form.ts';
+import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
+import type { MadeStep, StepLine } from './made-step.ts';
+import type { StepContext } from './made-step.ts';
+import { hostOf, PAINT_WAIT } from './step-words.ts';
+
+/** What the steps of a section are made with. */
+export interface StepKit {
+	readonly name: string;
+	readonly recipe: Recipe;
+	readonly context: StepContext;
+	/** Copies to build. */
+	readonly all: number;
+	made(
+		kind: 'foils' | 'inside' | 'paint' | 'ribbons' | 'hang' | 'inflate' | 'piece',
+		text: string,
+		draft: Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] },
+		about?: Id
+	): MadeStep;
+	/** Tasks of a kind, for all copies. */
+	share(task: string): TaskCount[];
+	/** The balloons to inflate, sized and tied. */
+	inflate(): MadeStep[];
+	/** Name of a slot's colour, and the colour. */
+	colour(slot: Id): { readonly name: string; readonly id: string | null };
+}
+
+/** What goes into balloons, and onto them, before they are built in. */
+export function insideSteps(kit: StepKit): MadeStep[] {
+	const steps: MadeStep[] = [];
+	const nested = kit.share('put inside');
+	const filled = kit.share('fill weight');
+	const paint = kit.share('paint');
+	if (nested.length + filled.length > 0)
+		steps.push(
+			kit.made('inside', `Put what goes inside into the balloons of ${kit.name} before they are tied.`, {
+				tool: nested.length > 0 ? 'a rod to push the balloon in' : 'funnel',
+				check: filled.length > 0 ? 'wiped dry, no grain at the neck' : 'the inner one hangs free',
+				work: [...nested, ...filled]
+			})
+		);
+	if (paint.length > 0)
+		steps.push(
+			kit.made('paint', `Paint the balloons of ${kit.name} that are painted.`, {
+				wait: PAINT_WAIT,
+				check: 'dry to a light touch',
+				work: paint
+			})
+		);
+	return steps;
+}
+
+/** A bunch: balloons and foils, what hangs on them, ribbons. */
+export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
+	const { catalogue } = kit.context;
+	const foils = bunch.items.flatMap(({ what, count, gas, name }): StepLine[] => {
+		const of = gas === 'helium' ? ', helium' : '';
+		if (what.kind === 'letters') {
+			const colour = kit.colour(what.slot);
+			return [...letterCounts(what.text)].map(([letter, each]) => ({
+				count: each * count * kit.all,
+				text: `letter ${letter}, ${formatInches(what.height)} in, ${colour.name}${of}`,
+				colours: colour.id === null ? [] : [colour.id]
+			}));
+		}
+		if (what.kind !== 'material' || what.flat === null) return [];
+		const found = catalogue.materials.get(what.material ?? '');
+		const chambers = what.chambers > 1 ? `, ${what.chambers} chambers, each by itself` : '';
+		const text = `${found?.name ?? `${name}, not chosen yet`}, ${formatInches(what.flat)} in flat${chambers}${of}`;
+		return [{ count: count * kit.all, text, colours: found?.colour ? [found.colour] : [] }];
+	});
+	const firm = bunch.items.some(({ what }) => what.kind !== 'balloon' && what.look === 'firm');
+	const ribbons = bunch.items.flatMap((item): StepLine[] => {
+		if (!item.ribbon) return [];
+		const { material, length } = item.ribbon;
+		const found = catalogue.materials.get(material ?? '');
+		const long =
+			length === null
+				? `measured on the spot, about ${formatFeet(toMillimetres(ON_SPOT.usual))}`
+				: formatFeet(toMillimetres(length));
+		return [
+			{
+				count: Math.max(1, inflatedIn(item)) * kit.all,
+				text: `${found?.name ?? 'ribbon, not chosen yet'}, ${long}, on ${item.name}`,
+				colours: found?.colour ? [found.colour] : []
+			}
+		];
+	});
+	const hung = bunch.items.filter((i) => inflatedIn(i) === 0);
+	return [
+		...kit.inflate(),
+		...insideSteps(kit),
+		...(foils.length === 0
+			? []
+			: [
+					kit.made('foils', `Fill the foils of ${kit.name}.`, {
+						lines: foils,
+						tool: 'hand pump or cool inflator: warm air melts self-sealing valves',
+						check: firm
+							? `${LOOK_WORDS.creased.slice(9)}; those said to be firm without creases`
+							: LOOK_WORDS.creased.slice(9),
+						work: kit.share('foil')
+					})
+				]),
+		...(ribbons.length === 0
+			? []
+			: [
+					kit.made(
+						'ribbons',
+						`Cut the ribbons of ${kit.name} and tie them on; one tie closes the balloon and holds it.`,
+						{
+							lines: ribbons,
+							check: 'each hangs as long as it is said, no knot slips',
+							work: kit.share('ribbon')
+						}
+					)
+				]),
+		...(hung.length === 0
+			? []
+			: [
+					kit.made('hang', `Hang on ${hung.map((i) => `${i.count * kit.all} × ${i.name}`).join(', ')}.`, {
+						check: 'it still floats as high as before',
+						work: kit.share('attach')
+					})
+				])
+	];
+}
+
+/** How a piece is made, in the order it is done. */
+function shapingWords(piece: FormPiece): string {
+	return [
+		piece.take.kind === 'cut' ? `cut one in ${piece.take.pieces}` : '',
+		piece.take.kind === 'scrap' ? 'of left-over ends' : '',
+		piece.take.kind === 'part' ? 'the rest is kept to tie with' : '',
+		piece.neckOff ? 'neck cut off' : '',
+		piece.softened ? 'squeezed soft before it is twisted' : '',
+		piece.bubbles.length > 1 ? `twisted in ${piece.bubbles.length === 2 ? 'two' : piece.bubbles.length}` : '',
+		piece.strands > 1 ? `${piece.strands} spiralled together` : '',
+		piece.shaping === 'wound' ? 'wound on a rod and filled a second time' : '',
+		piece.shaping === 'trained' ? 'bent by hand until it stays' : '',
+		piece.shaping === 'bent' ? `bent over ${piece.angle}°` : ''
+	]
+		.filter(Boolean)
+		.join(', ');
+}
+
+/** A form: modelling balloons filled, then piece by piece. */
+export function formSteps(kit: StepKit, form: Form): MadeStep[] {
+	const lines = form.pieces.flatMap((piece): StepLine[] => {
+		if (piece.bubbles.length === 0) return [];
+		const colour = kit.colour(piece.slot);
+		const pumped = kit.context.pumps.flatMap((pump) => {
+			const strokes = strokesOf(piece, pump);
+			return strokes === undefined ? [] : [`${Math.max(1, Math.round(strokes))} strokes of ${pump.name}`];
+		});
+		return [
+			{
+				count: piece.count * piece.strands * kit.all,
+				text: [`${piece.model}, ${bubbleWords(piece)}`, colour.name, ...pumped].join(', '),
+				colours: colour.id === null ? [] : [colour.id]
+			}
+		];
+	});
+	const steps: MadeStep[] = [];
+	if (lines.length > 0)
+		steps.push(
+			kit.made('inflate', `Inflate and tie the modelling balloons of ${kit.name}.`, {
+				lines,
+				tool: 'hand pump',
+				check: 'a tail is left for every twist',
+				work: [...kit.share('inflate modelling'), ...kit.share('tie')]
+			})
+		);
+	for (const piece of form.pieces) {
+		const work = pieceTasks(piece)
+			.filter(({ task }) => task !== 'inflate modelling' && task !== 'tie')
+			.map((t) => ({ ...t, count: t.count * kit.all }));
+		const where = piece.at === null ? '' : ` ${hostOf(piece.at, kit.recipe)}`;
+		steps.push(
+			kit.made(
+				'piece',
+				`${piece.at === null ? 'Make' : 'Fix'} ${piece.count * kit.all} × ${piece.name}${where}.`,
+				{ method: shapingWords(piece), check: 'it keeps its shape when it is let go', work },
+				piece.id
+			)
+		);
+	}
+	return steps;
+}
+
+/** Pieces and items of a structure, for what speaks of them by id. */
+export const partsOf = (
+	s: Structure
+): readonly { readonly id: Id; readonly name: string; readonly count: number }[] => {
+	if (s.kind === 'bunch') return s.items;
+	return s.kind === 'form' ? s.pieces : [];
+};

@@ -1,0 +1,70 @@
+import type { NewId } from './build.ts';
+import { applyBunch, slotFor } from './apply-bunch.ts';
+import { dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
+import type { Entry } from './entry/entry.ts';
+import type { BunchItem, FormPiece, Id } from './recipe.ts';
+
+type Part = Mutable<BunchItem> | Mutable<FormPiece>;
+
+/** Lists that hold items of bunches and pieces of forms. */
+const listsOf = (recipe: RecipeDraft): { list: Part[]; section: Id }[] =>
+	recipe.sections.flatMap(({ id, structure }) =>
+		structure.kind === 'bunch'
+			? [{ list: structure.items as Part[], section: id }]
+			: structure.kind === 'form'
+				? [{ list: structure.pieces as Part[], section: id }]
+				: []
+	);
+
+export function changeItem(recipe: RecipeDraft, id: Id, work: (item: Mutable<BunchItem>) => void) {
+	for (const { structure } of recipe.sections) {
+		const item = structure.kind === 'bunch' ? structure.items.find((i) => i.id === id) : undefined;
+		if (item) work(item);
+	}
+}
+
+/** One more or one fewer of an item or a piece; one is the least. */
+export function countPart(recipe: RecipeDraft, id: Id, by: number) {
+	const part = listsOf(recipe)
+		.flatMap(({ list }) => list)
+		.find((p) => p.id === id);
+	if (part) part.count = Math.max(1, Math.min(200, part.count + by));
+}
+
+/** @param by +1 is one up, away from the floor */
+export function movePart(recipe: RecipeDraft, id: Id, by: number) {
+	for (const { list } of listsOf(recipe)) {
+		const from = list.findIndex((p) => p.id === id);
+		const to = Math.max(0, Math.min(list.length - 1, from + by));
+		if (from < 0 || from === to) continue;
+		list.splice(to, 0, ...list.splice(from, 1));
+	}
+}
+
+export function removePart(recipe: RecipeDraft, id: Id) {
+	for (const { list } of listsOf(recipe)) {
+		const at = list.findIndex((p) => p.id === id);
+		if (at >= 0) list.splice(at, 1);
+	}
+	dropUnusedSlots(recipe);
+}
+
+/** An item or a piece said anew: it keeps its id, and what hangs on it. */
+export function replacePart(
+	recipe: RecipeDraft,
+	id: Id,
+	entry: Extract<Entry, { kind: 'item' | 'form piece' }>,
+	newId: NewId
+) {
+	const found = listsOf(recipe).find(({ list }) => list.some((p) => p.id === id));
+	if (!found) return;
+	const at = found.list.findIndex((p) => p.id === id);
+	if (entry.kind === 'item') applyBunch(recipe, entry, found.section, newId);
+	else {
+		const { colour, ...said } = entry.piece;
+		found.list.push({ ...said, id: newId(), slot: slotFor(recipe, newId)(colour) } as Mutable<FormPiece>);
+	}
+	const made = found.list.pop()!;
+	found.list[at] = { ...made, id };
+	dropUnusedSlots(recipe);
+}

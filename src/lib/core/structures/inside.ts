@@ -1,0 +1,75 @@
+import { inflateTask, methodOf, type TaskCount } from '../labour/task.ts';
+import type { Colourway, Id, Place } from '../recipe/recipe.ts';
+import { resolveSize } from '../sizing/resolve.ts';
+import { sphereLitres, type PumpProfile } from '../sizing/strokes.ts';
+import { rational, type Rational } from '../units/rational.ts';
+import type { Need } from './structure.ts';
+
+type Filled = Pick<Place, 'inside' | 'painted' | 'nominal' | 'size'>;
+
+/** Litres that fill a round balloon, to a hundredth: what its sizes say, a usual fill where they say nothing. */
+export const litresIn = ({ size, nominal }: Pick<Place, 'size' | 'nominal'>): number =>
+	sphereLitres(resolveSize(size, nominal).assumed);
+
+export const hundredths = (value: number): Rational => rational(Math.round(value * 100), 100);
+
+/** What goes into a balloon, and onto it: the balloon inside, what makes it a weight, paint. */
+export function insideNeeds(
+	{ inside, painted, nominal, size }: Filled,
+	colourway: Colourway | undefined,
+	count: number
+): Need[] {
+	const needs: Need[] = [];
+	if (inside?.kind === 'balloon')
+		needs.push({
+			what: 'balloon',
+			kind: 'latex-round',
+			nominal: inside.nominal,
+			slot: inside.slot,
+			colour: colourway?.fills[inside.slot] ?? null,
+			material: null,
+			size: inside.size,
+			method: methodOf(inside.size),
+			quantity: rational(count)
+		});
+	else if (inside)
+		needs.push({
+			what: 'count',
+			of: `litre of ${inside.of}`,
+			quantity: hundredths(litresIn({ size, nominal })).mul(count)
+		});
+	if (painted) needs.push({ what: 'count', of: 'painted balloon', quantity: rational(count) });
+	return needs;
+}
+
+export function insideTasks({ inside, painted }: Filled, count: number): TaskCount[] {
+	const tasks: TaskCount[] = [];
+	const push = (task: TaskCount['task'], batches: number) =>
+		tasks.push({ task, method: 'hole', count, batches });
+	if (inside?.kind === 'balloon') {
+		tasks.push({ task: inflateTask(inside.nominal), method: methodOf(inside.size), count, batches: 1 });
+		push('tie', 0);
+		push('put inside', 0);
+	} else if (inside) push('fill weight', 1);
+	if (painted) push('paint', 1);
+	return tasks;
+}
+
+/** Two balloons of a cluster are alike inside too. */
+export const sameInside = (a: Filled, b: Filled): boolean =>
+	a.painted === b.painted && (a.inside === b.inside || JSON.stringify(a.inside) === JSON.stringify(b.inside));
+
+/** A balloon in a balloon: its slot and width, mm. */
+export interface InnerBall {
+	readonly slot: Id;
+	readonly d: number;
+}
+
+/** The balloon in a place; undefined where there is none. */
+export function innerBall(
+	{ inside }: Pick<Place, 'inside'>,
+	pumps: readonly PumpProfile[] = []
+): InnerBall | undefined {
+	if (inside?.kind !== 'balloon') return undefined;
+	return { slot: inside.slot, d: resolveSize(inside.size, inside.nominal, pumps).assumed };
+}

@@ -1,0 +1,153 @@
+<script lang="ts">
+	import { countPart, movePart, removePart } from '../../core/recipe/edit-parts.ts';
+	import { printFormPiece, printItem, printWeight } from '../../core/recipe/entry/print-parts.ts';
+	import type { Bunch, BunchItem, Form, FormPiece, Section } from '../../core/recipe/recipe.ts';
+	import type { Bench } from './bench.svelte.ts';
+	import ItemPanel from './ItemPanel.svelte';
+	import { pieceWords } from './part-words.ts';
+
+	interface Props {
+		bench: Bench;
+		section: Section & { readonly structure: Bunch | Form };
+	}
+	let { bench, section }: Props = $props();
+	let list = $state<HTMLElement>();
+	const materialOf = (id: string) => bench.catalogue.materials.get(id);
+	const lost = $derived(new Set(bench.tally.assembly.lost));
+	const hexOf = (part: BunchItem | FormPiece): string => {
+		const slot =
+			'model' in part
+				? part.slot
+				: part.what.kind === 'balloon'
+					? part.what.balloon.slot
+					: part.what.kind === 'letters'
+						? part.what.slot
+						: null;
+		const material = 'model' in part || part.what.kind !== 'material' ? null : part.what.material;
+		const colour = slot === null ? materialOf(material ?? '')?.colour : bench.chosen.fills[slot];
+		return bench.catalogue.colours.get(colour ?? '')?.hex ?? 'transparent';
+	};
+	const parts = $derived.by(() => {
+		const { slots } = bench.shown;
+		const { structure } = section;
+		const all =
+			structure.kind === 'bunch'
+				? structure.items.map((item) => ({
+						part: item,
+						item,
+						text: printItem(item, slots, materialOf),
+						more: ''
+					}))
+				: structure.pieces.map((piece) => ({
+						part: piece,
+						item: null,
+						text: printFormPiece(piece, slots, bench.shown),
+						more: pieceWords(piece, bench.context.rates.pumps)
+					}));
+		return all.toReversed();
+	});
+	const weight = $derived(section.structure.kind === 'bunch' ? section.structure.weight : null);
+
+	function keydown(event: KeyboardEvent, id: string, text: string) {
+		if (event.ctrlKey || event.metaKey) return;
+		const acts: Record<string, () => unknown> = {
+			'+': () => bench.change((d) => countPart(d, id, 1)),
+			'=': () => bench.change((d) => countPart(d, id, 1)),
+			'-': () => bench.change((d) => countPart(d, id, -1)),
+			Delete: () => bench.change((d) => removePart(d, id)),
+			Backspace: () => bench.change((d) => removePart(d, id)),
+			Enter: () => edit(id, text)
+		};
+		const up = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+		if (up !== 0 && event.altKey) bench.change((d) => movePart(d, id, up));
+		else if (up !== 0) focusNext(event.currentTarget as Element, -up);
+		else if (acts[event.key]) acts[event.key]!();
+		else return;
+		event.preventDefault();
+	}
+	function focusNext(from: Element, by: number) {
+		const all = [...(list?.querySelectorAll<HTMLElement>('.say') ?? [])];
+		all[all.indexOf(from as HTMLElement) + by]?.focus();
+	}
+	function edit(id: string, text: string) {
+		bench.startEditingPart(section.id, id, text);
+		setTimeout(() => document.querySelector<HTMLInputElement>('.entry input')?.focus());
+	}
+</script>
+
+<ul class="parts" aria-label={section.name} bind:this={list}>
+	{#each parts as { part, item, text, more } (part.id)}
+		<li data-about={part.id} class:pointed={bench.pointed?.about === part.id}>
+			<span class="dot" style:background={hexOf(part)} aria-hidden="true"></span>
+			<button
+				type="button"
+				class="say figures"
+				aria-label="Change {text}"
+				onclick={() => edit(part.id, text)}
+				onkeydown={(e) => keydown(e, part.id, text)}
+				>{text}{#if more}<span class="quiet"> · {more}</span>{/if}{#if lost.has(part.id)}<span class="quiet">
+						· its host is gone</span
+					>{/if}</button
+			>
+			{#if item}<ItemPanel {bench} {item} />{/if}
+			<button
+				type="button"
+				class="quiet-link"
+				aria-label="Take out {part.name}"
+				onclick={() => bench.change((d) => removePart(d, part.id))}>out</button
+			>
+		</li>
+	{/each}
+	{#if parts.length === 0}
+		<li class="quiet">
+			{section.structure.kind === 'bunch'
+				? 'Nothing in it yet. Say “3 11 at full white in helium on 5 ft ribbon”.'
+				: 'Nothing in it yet. Say “6 260 black 24 wound as leg”.'}
+		</li>
+	{/if}
+	{#if weight}
+		<li data-about={section.id}>
+			<span class="dot heavy" aria-hidden="true"></span>
+			<span class="say figures">{printWeight(weight, bench.shown.slots, materialOf)}</span>
+		</li>
+	{/if}
+</ul>
+
+<style>
+	.parts {
+		margin-left: 54px;
+		border-left: 1px solid var(--line);
+	}
+	li {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		min-height: 30px;
+		padding: 1px 10px 1px 12px;
+		font-size: 13px;
+	}
+	.pointed {
+		background: var(--tint);
+	}
+	.say {
+		min-width: 0;
+		flex: 1;
+		padding: 3px 0;
+		text-align: left;
+		line-height: 1.3;
+	}
+	.quiet {
+		color: var(--muted);
+	}
+	.dot {
+		flex: none;
+		width: 10px;
+		height: 10px;
+		border-radius: 50%;
+		border: 1px solid rgb(27 35 51 / 0.25);
+	}
+	.heavy {
+		border-radius: 2px;
+		background: var(--muted);
+	}
+</style>
