@@ -70,6 +70,34 @@ export const materials: Material[] = [
 
 export const studio = catalogue(materials, colours);
 
+/** What floats and bends, with round figures: helium at 5 cents a litre used, foils and ribbon that were weighed. */
+export const floating: Material[] = [
+	...materials,
+	round(24, 'white', 10, 1500),
+	thing('helium', 'gas', 1000, 4000, { unit: 'L', loss: '1/5' }),
+	thing('moon foil', 'foil-round', 5, 1000, { nominal: inches(18), colour: 'gold', grams: 9 }),
+	thing('buoy foil', 'foil-shape', 1, 600, {
+		nominal: inches(30),
+		colour: 'red',
+		litres: 42,
+		grams: 38,
+		chambers: 2
+	}),
+	thing('thin ribbon', 'ribbon', 100, 500, { unit: 'ft', grams: 0.3, colour: 'red' }),
+	thing('place card', 'accent', 10, 200, { grams: 6 }),
+	thing('heavy card', 'accent', 10, 200),
+	thing('sack', 'weight', 1, 300, { grams: 500 }),
+	thing('paint can', 'paint', 1, 1000),
+	thing('dry sand', 'weight', 10, 500, { unit: 'L' }),
+	thing('gate links', 'latex-link', 50, 900, { nominal: inches(12), colour: 'white' }),
+	...['white', 'red', 'gold'].map((colour) =>
+		thing(`260 ${colour}`, 'modelling', 100, 1200, { colour, mark: '260', grams: 1.4 })
+	),
+	...['T', 'I', 'D'].map((mark) =>
+		thing(`letter ${mark}`, 'foil-letter', 1, 350, { nominal: inches(34), colour: 'gold', mark })
+	)
+];
+
 export const rates: Rates = {
 	currency: 'USD',
 	labourPerHour: 1800,
@@ -116,12 +144,16 @@ export const entryContext = (recipe: Recipe): EntryContext => ({
 });
 
 /** A design keyed as an owner would, floor first. */
-export function design(name: string, ...lines: string[]): Recipe {
+export const design = (name: string, ...lines: string[]): Recipe => designOf(materials, name, lines);
+
+/** The same with another Stockroom. */
+export function designOf(stock: readonly Material[], name: string, lines: readonly string[]): Recipe {
 	const newId = counter();
 	const recipe = emptyRecipe(name, newId) as RecipeDraft;
 	let section: string | undefined;
 	for (const line of lines) {
-		const entry = parseEntry(line, entryContext(recipe as Recipe));
+		const context = { ...entryContext(recipe as Recipe), materials: stock };
+		const entry = parseEntry(line, section === undefined ? context : { ...context, section });
 		if (!entry.ok) throw new Error(`${line}: ${entry.say}`);
 		section = applyEntry(recipe, entry.value, { section }, newId) ?? section;
 	}

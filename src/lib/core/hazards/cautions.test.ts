@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
+import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
 import { clientCautions, hazardsOf, HAZARDS, makerCautions } from './cautions.ts';
 
@@ -41,6 +42,28 @@ describe('what can hurt somebody', () => {
 		const words = clientCautions(found, 'indoor').join(' ');
 		if (client) expect(words).toMatch(client);
 		else expect(clientCautions([hazard as 'glue'], 'indoor')).toHaveLength(2);
+	});
+	test('helium is never breathed, scissors cut, foils alone hold no latex of their own', () => {
+		const of = (...lines: string[]) => {
+			const stock = { catalogue: catalogue(floating, colours), rates, library: () => undefined };
+			const worked = tally(designOf(floating, 'piece', lines), null, 1, stock);
+			return hazardsOf({ ...worked, overall: worked.assembly.overall.usual });
+		};
+		const bunch = of('bunch b', '2 moon foil in helium on 5 ft ribbon');
+		expect(bunch).toEqual(['children', 'foil', 'tall', 'floor', 'line', 'lifting', 'helium']);
+		expect(clientCautions(bunch, 'indoor').join(' ')).toMatch(
+			/never for breathing.*never let one go outdoors/
+		);
+		expect(makerCautions(bunch).join(' ')).toMatch(/Cylinders stand upright and tied/);
+		expect(of('form f', '2 260 red 12 neck cut')).toEqual([
+			'children',
+			'latex',
+			'floor',
+			'inflator',
+			'scissors'
+		]);
+		// Nobody said which paint: the caution stands all the same.
+		expect(of('1 11 at 9 white painted')).toContain('paint');
 	});
 	test('strokes need no inflator; outdoors the weather is said; those who build defer to codes and licensed people', () => {
 		expect(hazards('4 5 at 4 strokes white')).not.toContain('inflator');

@@ -5,7 +5,8 @@ import { inches } from '../units/length.ts';
 
 /** What of a piece can hurt somebody, as its bill and its recipe show it. */
 export const HAZARDS = [
-	'children', 'latex', 'foil', 'burst', 'tall', 'floor', 'glue', 'paint', 'line', 'cutting', 'lifting', 'inflator'
+	'children', 'latex', 'foil', 'burst', 'tall', 'floor', 'glue', 'paint', 'line', 'cutting', 'lifting', 'inflator',
+	'helium', 'scissors'
 ] as const; // prettier-ignore
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -54,6 +55,16 @@ const WORDS: Readonly<Record<Hazard, Words>> = {
 		maker:
 			'Above reach: a ladder on level ground with somebody at its foot; a tall or weighted piece is never lifted alone.'
 	},
+	helium: {
+		maker:
+			'Helium takes the place of air: never breathe it, and air the room. Cylinders stand upright and tied, and never lie loose in a car.',
+		client:
+			'Helium is never for breathing. Keep balloons tied to their weights, never let one go outdoors, and keep them from power lines.'
+	},
+	scissors: {
+		maker:
+			'Scissors and cutters: cut away from your hand and from what is inflated; every cut end is picked up.'
+	},
 	inflator: { maker: 'Inflators: lay cords where nobody walks, and let motors cool.' }
 };
 
@@ -78,21 +89,26 @@ export function hazardsOf({ bill, built, overall }: Piece): Hazard[] {
 	const kinds = new Set(bill.lines.flatMap((l) => (l.material ? [l.material.kind] : [])));
 	const has = (test: (kind: MaterialKind) => boolean) => [...kinds].some(test);
 	const fixings = built.sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces.map((p) => p.fixing) : [])); // prettier-ignore
+	const isLatex = bill.inflate.some((l) => !l.kind.startsWith('foil'));
 	const found: Readonly<Record<Hazard, boolean>> = {
 		children: true,
-		latex: bill.inflate.length > 0 || has((k) => k.startsWith('latex') || k === 'modelling'),
-		foil: has((k) => k.startsWith('foil')),
+		latex: isLatex || has((k) => k.startsWith('latex') || k === 'modelling'),
+		foil: has((k) => k.startsWith('foil')) || bill.inflate.some((l) => l.kind.startsWith('foil')),
 		burst: bill.inflate.some((l) => l.nominal >= LOUD),
 		tall: overall > TALL,
 		floor: bill.inflate.length > 0,
+		helium: bill.inflate.some((l) => l.gas === 'helium'),
+		scissors: built.sections.some(
+			(s) => s.structure.kind === 'form' && s.structure.pieces.some((p) => p.neckOff || p.take.kind === 'cut')
+		),
 		glue:
 			fixings.includes('glue') ||
 			bill.lines.some((l) => l.material?.kind === 'adhesive' && /glue/i.test(l.label)),
-		paint: has((k) => k === 'paint'),
+		paint: has((k) => k === 'paint') || bill.lines.some((l) => l.key.includes('painted balloon')),
 		line: has((k) => LINES.has(k)) || fixings.includes('tie'),
 		cutting: has((k) => k === 'pipe'),
 		lifting: overall > REACH,
-		inflator: bill.inflate.some((l) => l.method !== 'strokes')
+		inflator: bill.inflate.some((l) => l.method !== 'strokes' && l.gas === 'air')
 	};
 	return HAZARDS.filter((h) => found[h]);
 }

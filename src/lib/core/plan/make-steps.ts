@@ -384,7 +384,7 @@ class SectionSteps {
 		return [
 			this.#made(
 				'line',
-				`${paint ? 'Paint with' : 'Add'} ${count} × ${name}.`,
+				`${paint ? 'Paint with' : 'Add'} ${count} × ${name}${line.onSpot ? ', measured on the spot' : ''}.`,
 				{
 					place: material && ON_SITE.has(material.kind) ? 'site' : 'bench',
 					wait: paint ? PAINT_WAIT : 0,

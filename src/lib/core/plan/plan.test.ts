@@ -4,7 +4,7 @@ import { demoDesigns } from '../../../../scripts/demo/designs.ts';
 import { demoRecipe } from '../../../../scripts/demo/load.ts';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours as demoColours, stockRows } from '../../../../scripts/demo/stock.ts';
-import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -168,6 +168,10 @@ describe('what the owner makes of the plan', () => {
 	test('glue with the wait taken away is spoken of', () => {
 		const hasty = done(column, { kind: 'say', id: keyOf(column, 'piece'), says: { wait: 0 } });
 		expect(tally(hasty, null, 1, context).findings.some((f) => f.code === 'no-wait')).toBe(true);
+		const painted = design('boat', '4 11 at 9 white painted');
+		expect(stepsOf(painted).find((s) => s.id.startsWith('paint'))).toMatchObject({ wait: 3600 });
+		const wet = done(painted, { kind: 'say', id: keyOf(painted, 'paint'), says: { wait: 0 } });
+		expect(tally(wet, null, 1, context).findings.map((f) => f.code)).toContain('no-wait');
 	});
 	test('whatever is done to a plan, every made step is in it once (property)', () => {
 		const keys = stepsOf(column).map((s) => s.id);
@@ -194,5 +198,40 @@ describe('what the owner makes of the plan', () => {
 			}),
 			{ numRuns: 60 }
 		);
+	});
+});
+
+describe('bunches and forms as they are built', () => {
+	const floats = { ...context, catalogue: catalogue(floating, colours), pumps: [] };
+	const jelly = designOf(floating, 'jelly', [
+		'bunch jelly',
+		'1 24 at 22 white filled with 11 at 7 red in helium on 6 ft ribbon as bell',
+		'1 buoy foil firm on ribbon as float',
+		'1 place card',
+		'form tentacles on jelly',
+		'6 260 red 40 trained softened as tentacle on bell'
+	]);
+	const steps = planOf(jelly, ONCE, { ...floats, rates })[0]!.steps;
+	test('inflate, what goes inside, foils by look, ribbons, what hangs on; then the form piece by piece', () => {
+		expect(steps.map((s) => s.id.split(':')[0])).toEqual([
+			'inflate', 'inside', 'foils', 'ribbons', 'hang', 'inflate', 'piece', 'set up', 'look over', 'strike'
+		]); // prettier-ignore
+		const [inflate, , foils, ribbons, , limbs, piece] = steps;
+		expect(inflate!.lines.map((l) => l.text)).toEqual(['24 at 22, gull white, helium', '11 at 7, buoy red']);
+		expect(foils!.lines[0]!.text).toBe('buoy foil, 30 in flat, 2 chambers, each by itself');
+		expect(foils!.check).toMatch(/creases left at the rim.*those said to be firm/);
+		expect(ribbons!.lines.map((l) => l.text)).toEqual([
+			'thin ribbon, 6′ 0″, on bell',
+			'thin ribbon, measured on the spot, about 5′ 0″, on float'
+		]);
+		expect(limbs!.lines[0]!.text).toBe('260, 40 in, buoy red');
+		expect(piece).toMatchObject({ text: 'Fix 6 × tentacle on the bell.', method: 'squeezed soft before it is twisted, bent by hand until it stays' }); // prettier-ignore
+	});
+	test('a warm inflator said for the foils is told of', () => {
+		const made = stepsOf(jelly).find((s) => s.id.startsWith('foils'))!.id;
+		const warm = done(jelly, { kind: 'say', id: made, says: { tool: 'the big inflator' } });
+		expect(tally(warm, null, 1, context).findings.map((f) => f.code)).toContain('warm-inflator');
+		const cool = done(jelly, { kind: 'say', id: made, says: { tool: 'cool inflator' } });
+		expect(tally(cool, null, 1, context).findings.map((f) => f.code)).not.toContain('warm-inflator');
 	});
 });

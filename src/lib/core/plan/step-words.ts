@@ -1,7 +1,8 @@
 import type { MaterialKind } from '../materials/material.ts';
 import { slotsOfCluster } from '../recipe/links.ts';
 import type { Colourway, Fixing, Host, Joining, Layer, Recipe } from '../recipe/recipe.ts';
-import { formatFeet, type Millimetres } from '../units/length.ts';
+import { findHost } from '../recipe/find-host.ts';
+import { formatFeet, toMillimetres } from '../units/length.ts';
 
 export const SIZE_CHECK = {
 	hole: 'each one passes the hole without a push and does not fall through',
@@ -26,23 +27,19 @@ export const PAINT_WAIT = 3600;
 export const ON_SITE: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['weight', 'base', 'packaging']);
 
 /** Where a piece is fixed, in words. */
-export function hostOf(host: Host, { sections }: Recipe): string {
-	switch (host.on) {
-		case 'layer': {
-			for (const { structure } of sections) {
-				const row = structure.kind === 'stack' ? structure.layers.findIndex((l) => l.id === host.layer) : -1;
-				if (row >= 0) return `on row ${row + 1}, ${host.side === 'all' ? 'evenly round' : host.side}`;
-			}
-			return 'on a row that is gone';
-		}
+export function hostOf(host: Host, recipe: Recipe): string {
+	const found = findHost(host, recipe);
+	switch (found.kind) {
+		case 'row':
+			return `on row ${found.row}, ${found.side === 'all' ? 'evenly round' : found.side}`;
 		case 'place':
 			return 'on one balloon';
-		case 'piece': {
-			const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
-			return `on the ${pieces.find((p) => p.id === host.piece)?.name ?? 'piece that is gone'}`;
-		}
+		case 'part':
+			return `on the ${found.name}`;
 		case 'wall':
-			return `on the wall at ${formatFeet((host.height / 1000) as Millimetres)}`;
+			return `on the wall at ${formatFeet(toMillimetres(found.height))}`;
+		case 'gone':
+			return `on a ${found.what} that is gone`;
 	}
 }
 

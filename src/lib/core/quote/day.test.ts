@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
+import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
 import { money } from '../money/money.ts';
-import { dayNotes } from './day.ts';
+import { dayNotes, outdoorNotes } from './day.ts';
 import type { QuoteClimate, QuotedLine } from './quote.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };
@@ -41,5 +42,36 @@ describe('what the day does to a quote', () => {
 	});
 	test('of a size nobody said nothing is known', () => {
 		expect(notes(quoted('4 11 white'), { there: 45 + C, sun: 'dark' })).toMatchObject([{ level: 'good' }]);
+	});
+	test('a bunch that floats here may sink high up, where it is said what to do', () => {
+		const recipe = designOf(floating, 'moons', [
+			'bunch moons',
+			'weight sack',
+			'1 moon foil in helium on 4 ft ribbon'
+		]);
+		const there = { ...context, catalogue: catalogue(floating, colours) };
+		const worked = tally(recipe, null, 1, there);
+		const lines = [{ item: { id: 'l', recipe, colourway: null, quantity: 1 }, tally: worked, cost: worked.cost.total, shown: money(0, 'USD') }]; // prettier-ignore
+		const at = (height: number) =>
+			dayNotes(lines, { here: 20 + C, there: 20 + C, sun: 'shade', height }, there);
+		expect(at(0).filter((n) => n.level === 'bad')).toEqual([]);
+		expect(at(3500)[0]).toEqual({
+			level: 'bad',
+			say: expect.stringMatching(/^moons: moons sinks there, \d g of lift for 10 g\. Take something off/)
+		});
+		expect(outdoorNotes(lines).map((n) => n.say)).toEqual([expect.stringMatching(/never let one go/)]);
+	});
+	test('outdoors a topper that only the top layer holds is tied lower down', () => {
+		const figure = quoted(
+			'4 11 at 9 white x2',
+			'4 11 at 8 white',
+			'4 11 at 7 white',
+			'section hat on column',
+			'1 16 at 12 grey'
+		);
+		expect(outdoorNotes(figure).map((n) => n.say)).toEqual([
+			'column: hat stands on the top layer alone. Where it is windy tie it two or three layers down.'
+		]);
+		expect(outdoorNotes(quoted('4 11 at 9 white x5'))).toEqual([]);
 	});
 });

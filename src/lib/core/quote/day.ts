@@ -1,5 +1,7 @@
 import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
+import { floats, liftOf } from '../structures/bunch-lift.ts';
+import { isOnHosts } from '../structures/registry.ts';
 import { printSize } from '../sizing/size.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -38,7 +40,9 @@ export function dayNotes(
 	const there = { temperature: inSun(climate.there, climate.sun), height: climate.height };
 	const volume = volumeRatio(here, there);
 	const notes: DayNote[] = [];
-	for (const { item, tally } of lines) {
+	for (const quoted of lines) {
+		const { item, tally } = quoted;
+		notes.push(...bunchNotes(quoted, climate, catalogue));
 		const soft: string[] = [];
 		for (const line of tally.bill.inflate) {
 			const size = resolveSize(line.size, line.nominal, rates.pumps);
@@ -73,3 +77,57 @@ export function dayNotes(
 }
 
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;
+
+/** What becomes of bunches on helium there, each design of a quote by its own sections. */
+function bunchNotes(line: QuotedLine, climate: QuoteClimate, catalogue: Catalogue): DayNote[] {
+	const { item, tally } = line;
+	const { built } = tally;
+	const colourway = built.colourways.find((c) => c.id === item.colourway) ?? built.colourways[0];
+	const where = { temperature: climate.there, height: climate.height };
+	return built.sections.flatMap(({ structure, name }): DayNote[] => {
+		if (structure.kind !== 'bunch' || !floats(structure)) return [];
+		const lift = liftOf(built, structure, { catalogue, colourway, where });
+		const pulls = `${Math.round(lift.gross)} g of lift for ${Math.round(lift.carried)} g`;
+		if (lift.verdict !== 'floats')
+			return [
+				{
+					level: 'bad',
+					say: `${item.recipe.name}: ${name} ${lift.verdict === 'sinks' ? 'sinks' : 'may sink'} there, ${pulls}. Take something off, or add a balloon.`
+				}
+			];
+		if (lift.held !== null && lift.held < lift.weight)
+			return [
+				{
+					level: 'watch',
+					say: `${item.recipe.name}: ${name} wants a weight of ${Math.ceil(lift.weight)} g there, ${pulls}.`
+				}
+			];
+		return [];
+	});
+}
+
+/** What being outdoors asks of a quote, whatever the day: bunches on helium, and toppers that only the top layer holds. */
+export function outdoorNotes(lines: readonly QuotedLine[]): DayNote[] {
+	return lines.flatMap(({ item, tally }): DayNote[] => {
+		const { built } = tally;
+		const afloat = built.sections.some(({ structure }) => structure.kind === 'bunch' && floats(structure));
+		const notes: DayNote[] = [];
+		if (afloat)
+			notes.push({
+				level: 'watch',
+				say: `${item.recipe.name}: outdoors the wind pulls a bunch harder than its gas. Tie it low and short, never let one go, and offer it in air.`
+			});
+		const topper = built.sections.find(({ stand, structure }) => {
+			const host = built.sections.find((s) => s.id === stand.by)?.structure;
+			return (
+				stand.how === 'on top' && host?.kind === 'stack' && host.layers.length > 2 && !isOnHosts(structure)
+			);
+		});
+		if (topper)
+			notes.push({
+				level: 'watch',
+				say: `${item.recipe.name}: ${topper.name} stands on the top layer alone. Where it is windy tie it two or three layers down.`
+			});
+		return notes;
+	});
+}

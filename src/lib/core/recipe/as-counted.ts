@@ -57,6 +57,7 @@ export function asCounted(
 	}
 	fitLayers(draft, wanted);
 	for (const [key, count] of wanted) {
+		fitParts(draft, key, count - (countsNow(draft).get(key)?.count ?? 0));
 		const missing = count - (countsNow(draft).get(key)?.count ?? 0);
 		if (missing < 0) takeOut(draft, key, -missing, newId);
 		if (missing > 0) tuckIn(draft, key, missing, before, newId);
@@ -173,6 +174,26 @@ const withoutEmpty = (draft: RecipeDraft): RecipeDraft => {
 function dropEmpty(draft: RecipeDraft) {
 	for (const { stack } of stacksOf(draft))
 		stack.layers = stack.layers.filter((l) => l.repeat > 0 && l.clusters.length > 0);
+}
+
+/** Gives items of bunches and pieces of forms that take such a balloon another count, last first; one of each stays. */
+function fitParts(draft: RecipeDraft, key: string, missing: number) {
+	let left = missing;
+	for (const section of draft.sections.toReversed()) {
+		const { structure } = section;
+		if (structure.kind !== 'bunch' && structure.kind !== 'form') continue;
+		const parts = structure.kind === 'bunch' ? structure.items : structure.pieces;
+		for (const part of parts.toReversed()) {
+			if (left === 0) return;
+			const before = countsNow(draft).get(key)?.count ?? 0;
+			const had = part.count;
+			part.count = had + 1;
+			const each = (countsNow(draft).get(key)?.count ?? 0) - before;
+			const by = each > 0 ? Math.trunc(left / each) : 0;
+			part.count = Math.max(1, Math.min(200, had + by));
+			left -= (part.count - had) * each;
+		}
+	}
 }
 
 /** Takes balloons out of the topmost layers that have them; of pieces where no layer has any. */
@@ -304,6 +325,18 @@ function tuckIn(draft: RecipeDraft, key: string, count: number, before: Recipe, 
 function changeLines(draft: RecipeDraft, key: string, by: Rational, newId: NewId) {
 	if (by.equals(0)) return;
 	const [material, role = 'always'] = key.slice('material:'.length).split('/') as [string, string?];
+	// A foil of a bunch is an item of it, no line.
+	for (const { structure } of draft.sections) {
+		const item =
+			structure.kind === 'bunch' &&
+			structure.items.find((i) => i.what.kind === 'material' && i.what.material === material);
+		if (!item || role !== 'always') continue;
+		const count = rational(item.count).add(by);
+		if (count.d === 1n && count.compare(1) >= 0 && count.compare(200) <= 0) {
+			item.count = count.valueOf();
+			return;
+		}
+	}
 	const line = linesIn(draft).find(
 		(l) => l.material === material && (l.role === role || l.role === 'optional')
 	);

@@ -1,5 +1,7 @@
 import { bill } from '../bom/bill.ts';
 import { countDesigns, explode, type Exploded } from '../bom/explode.ts';
+import { KIND_WORDS } from '../materials/material.ts';
+import { formatInches } from '../units/length.ts';
 import { printBalloon } from './entry/print-entry.ts';
 import { sizeKey } from '../structures/stack.ts';
 import type { Need } from '../structures/structure.ts';
@@ -27,8 +29,21 @@ export interface CountChoice {
 export type BalloonNeed = Extract<Need, { what: 'balloon' }>;
 
 /** Balloons are counted by what they are and the size they are brought to, whatever row they are in. */
-export const balloonKey = ({ kind, nominal, size, colour, slot, material }: BalloonNeed): string =>
-	`balloon:${kind}/${nominal}/${sizeKey(size)}/${colour ?? `slot ${slot}`}/${material ?? ''}`;
+export const balloonKey = ({
+	kind,
+	nominal,
+	size,
+	colour,
+	slot,
+	material,
+	mark,
+	look
+}: BalloonNeed): string =>
+	`balloon:${kind}/${nominal}/${sizeKey(size)}/${colour ?? `slot ${slot}`}/${material ?? ''}${mark === undefined ? '' : `/${mark}/${look ?? ''}`}`;
+
+/** A letter by itself, a modelling balloon by its lengths: neither is told by a size. */
+const markedWords = ({ kind, mark, look, nominal }: BalloonNeed): string =>
+	kind === 'modelling' ? `${mark}, ${look}` : `${formatInches(nominal)} ${KIND_WORDS[kind]} ${mark}`;
 
 /**
  * What a design takes by material and size, spares left out: balloons by their inflated size first, then the rest.
@@ -55,7 +70,7 @@ export function countLines(
 				: (catalogue.materials.get(need.material)?.name ?? 'not in the Stockroom');
 		const said = { nominal: need.nominal, size: need.size, method: null, kind: need.kind as 'latex-round' };
 		const had = balloons.get(key) ?? {
-			label: `${printBalloon(said)}, ${colour}`,
+			label: `${need.mark === undefined ? printBalloon(said) : markedWords(need)}, ${colour}`,
 			recipe: ZERO,
 			inside: ZERO
 		};

@@ -2,6 +2,7 @@ import { formatFeet, toMillimetres } from '../units/length.ts';
 import { piecesIn } from './edit-pieces.ts';
 import { stacksIn } from './edit.ts';
 import { printBalloon, printLayer } from './entry/print-entry.ts';
+import { printFormPiece, printItem, printWeight } from './entry/print-parts.ts';
 import type { Recipe } from './recipe.ts';
 
 /** Finds the name of a material or a colour by its id. */
@@ -16,12 +17,25 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 	const used = recipe.sections.filter((s) => s.structure.kind === 'design');
 	const several = stacks.length + used.length > 1;
 	const slotName = (id: string) => recipe.slots.find((s) => s.id === id)?.name ?? 'no slot';
+	const named = (id: string) => ({ name: nameOf(id) });
 	const times = (n: number) => (n > 1 ? ` ×${n}` : '');
 	return [
 		...stacks.flatMap(({ section, stack }) => [
 			...(several ? [`${section.name}${times(section.times)}`] : []),
 			...stack.layers.map((layer) => printLayer(layer, recipe.slots))
 		]),
+		...recipe.sections.flatMap(({ name, structure, times: n }) => {
+			if (structure.kind === 'bunch') {
+				const held = structure.weight ? [printWeight(structure.weight, recipe.slots, named)] : [];
+				return [
+					`${name}${times(n)}`,
+					...held,
+					...structure.items.map((i) => printItem(i, recipe.slots, named))
+				];
+			}
+			if (structure.kind !== 'form') return [];
+			return [`${name}${times(n)}`, ...structure.pieces.map((p) => printFormPiece(p, recipe.slots, recipe))];
+		}),
 		...used.map((s) => `${s.name}${times(s.times)}`),
 		...piecesIn(recipe).map(({ piece: { name, what, on, fixing } }) => {
 			const thing =

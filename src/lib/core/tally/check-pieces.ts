@@ -93,12 +93,20 @@ function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill, rates:
 			why: 'Grit and static burst the lowest layer first, and it holds all the others.'
 		});
 	}
-	const held = bill.lines.some(
-		({ material, status, key }) =>
-			material?.kind === 'base' ||
-			material?.kind === 'weight' ||
-			(status === 'open' && key.startsWith('material:'))
+	const weighed = recipe.sections.some(
+		({ structure: s }) =>
+			(s.kind === 'bunch' && s.weight !== null) ||
+			(s.kind === 'stack' &&
+				s.layers.some((l) => l.clusters.some((c) => c.places.some((p) => p.inside?.kind === 'filling'))))
 	);
+	const held =
+		weighed ||
+		bill.lines.some(
+			({ material, status, key }) =>
+				material?.kind === 'base' ||
+				material?.kind === 'weight' ||
+				(status === 'open' && key.startsWith('material:'))
+		);
 	if (overall.usual > TALL && !held && bill.balloons > 0) {
 		findings.push({
 			code: 'light-base',

@@ -25,6 +25,29 @@ function lost(step: Step, ids: ReadonlySet<string>): Finding[] {
 }
 
 function hasty({ id, own, says }: Step, { sections }: Recipe): Finding[] {
+	if (
+		!own &&
+		id.startsWith('foils:') &&
+		/inflator|blower/i.test(says.tool ?? '') &&
+		!/cool/i.test(says.tool ?? '')
+	)
+		return [
+			{
+				code: 'warm-inflator',
+				level: 'watch',
+				say: 'Foils: a warm inflator melts self-sealing valves. Take a hand pump, or a cool inflator.',
+				why: 'The valve sticks shut or leaks, and the foil is soft by the evening.'
+			}
+		];
+	if (!own && says.wait === 0 && id.startsWith('paint:'))
+		return [
+			{
+				code: 'no-wait',
+				level: 'watch',
+				say: 'Paint: the plan leaves no wait for it to dry. Give it an hour, or what the tin says.',
+				why: 'Wet paint comes off on the balloon beside it and on every hand.'
+			}
+		];
 	if (own || says.wait !== 0 || !id.startsWith('piece:')) return [];
 	const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
 	const piece = pieces.find((p) => p.id === aboutOf(id));

@@ -49,7 +49,14 @@ export interface Finding {
 		| 'line-on-soft'
 		| 'pear-shaped'
 		| 'step-lost'
-		| 'no-wait';
+		| 'no-wait'
+		| 'sinks'
+		| 'not-held'
+		| 'not-weighed'
+		| 'foil-firm'
+		| 'too-long'
+		| 'no-left-overs'
+		| 'warm-inflator';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';
 	/** What it is and what to do. */

@@ -14,6 +14,7 @@ import { assemble, type Assembly } from '../structures/assemble.ts';
 import type { PlacedStack } from '../structures/stack.ts';
 import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
+import { checkParts } from './check-parts.ts';
 import { checkPieces } from './check-pieces.ts';
 import { checkColours } from './check-colours.ts';
 import { checkSteps } from './check-steps.ts';
@@ -94,6 +95,7 @@ export function tally(
 	findings.push(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
+		...checkParts(recipe, assembly, { catalogue, colourway: chosen, rates }),
 		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted }),
 		...checkSteps(plain)
 	);

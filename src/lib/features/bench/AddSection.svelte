@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { ON_THE_FLOOR } from '../../core/recipe/recipe.ts';
-	import { designUse } from '../../core/recipe/build.ts';
+	import { designUse, emptyBunch, emptyForm } from '../../core/recipe/build.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
@@ -10,8 +11,14 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
+	const KINDS = [
+		['layers', 'of layers: a column, a figure'],
+		['bunch', 'a bunch: balloons and foils on ribbon'],
+		['form', 'a form: modelling balloons']
+	] as const;
 	let open = $state(false);
 	let name = $state('');
+	let kind = $state('layers');
 	let design = $state('');
 	const designs = $derived(bench.entryContext.designs ?? []);
 	/** The newest section with something in it: a new one stands on top of it until told otherwise. */
@@ -21,7 +28,9 @@
 	});
 
 	function add() {
-		bench.addSection({ name: name.trim() || 'section', times: 1, mirror: false, stand });
+		const structure = kind === 'bunch' ? emptyBunch() : kind === 'form' ? emptyForm() : undefined;
+		const said = { name: name.trim() || (structure?.kind ?? 'section'), times: 1, mirror: false, stand };
+		bench.addSection(structure ? { ...said, structure } : said);
 		done();
 	}
 	function use() {
@@ -44,7 +53,8 @@
 <Popover label="Add a section" bind:open>
 	{#snippet trigger()}<span class="quiet-link text-[13px] text-muted">add a section</span>{/snippet}
 	<div class="grid gap-3">
-		<Field label="A new section of layers">
+		<Pick label="A new section" value={kind} options={KINDS} onpick={(v) => (kind = v)} />
+		<Field label="Its name">
 			{#snippet children(attributes)}
 				<input
 					{...attributes}

@@ -10,6 +10,7 @@
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
 	import type { Bench } from './bench.svelte.ts';
+	import { servable } from './section-words.ts';
 
 	interface Props {
 		bench: Bench;
@@ -55,7 +56,7 @@
 		change((l) => (l.choice = said === '' ? null : { group: said, when: l.choice?.when ?? '' }));
 		return '';
 	};
-	const sections = $derived(bench.recipe.sections.filter((s) => s.structure.kind !== 'extras'));
+	const served = $derived(servable(bench.recipe));
 </script>
 
 <Popover label="Change {name}" slim>
@@ -110,19 +111,26 @@
 					{...attributes}
 					multiple
 					class="control w-full"
-					size={Math.min(4, Math.max(2, sections.length))}
+					size={Math.min(6, Math.max(2, served.length))}
 					onchange={(e) => {
 						const chosen = [...e.currentTarget.selectedOptions].map((o) => o.value);
 						change((l) => (l.serves = chosen));
 					}}
 				>
-					{#each sections as section (section.id)}<option
-							value={section.id}
-							selected={line.serves.includes(section.id)}>{section.name}</option
+					{#each served as [id, words] (id)}<option value={id} selected={line.serves.includes(id)}
+							>{words}</option
 						>{/each}
 				</select>
 			{/snippet}
 		</Field>
+		<label class="flex items-center gap-2">
+			<input
+				type="checkbox"
+				checked={line.onSpot}
+				onchange={(e) => change((l) => (l.onSpot = e.currentTarget.checked))}
+			/>
+			measured on the spot: so much is taken along for it
+		</label>
 		<label class="flex items-center gap-2">
 			<input
 				type="checkbox"

@@ -2,6 +2,7 @@
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import type { Section } from '../../core/recipe/recipe.ts';
+	import { isOnHosts } from '../../core/structures/registry.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { standingWords } from './section-words.ts';
 	import GasPanel from './GasPanel.svelte';
@@ -21,7 +22,8 @@
 	const kind = $derived(section.structure.kind);
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by)?.name ?? 'the wall');
 	const pieces = $derived.by(() => {
-		const n = section.structure.kind === 'applied' ? section.structure.pieces.length : 0;
+		const { structure } = section;
+		const n = structure.kind === 'applied' || structure.kind === 'form' ? structure.pieces.length : 0;
 		return `${n} ${n === 1 ? 'kind of piece' : 'kinds of pieces'}`;
 	});
 	const sizeName = $derived.by(() => {
@@ -69,9 +71,12 @@
 		>
 	{/if}
 	<span class="where">
-		{kind === 'applied' ? `${pieces} on ${host}` : standingWords(section, bench.recipe)}{folded && isStack
-			? ` · ${layers} layers`
-			: ''}{kind === 'design' ? `${sizeName}${versionWords} · a design of its own` : ''}
+		{kind === 'applied' || isOnHosts(section.structure)
+			? `${pieces} on ${host}`
+			: standingWords(section, bench.recipe)}{folded && isStack ? ` · ${layers} layers` : ''}{kind ===
+		'design'
+			? `${sizeName}${versionWords} · a design of its own`
+			: ''}
 	</span>
 	{#if section.structure.kind === 'bunch'}<GasPanel
 			{bench}

@@ -8,6 +8,7 @@
 		type Stand,
 		type Standing
 	} from '../../core/recipe/recipe.ts';
+	import { isOnHosts } from '../../core/structures/registry.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';
 	import { rational, rationalText } from '../../core/units/rational.ts';
@@ -27,7 +28,7 @@
 	/** Pieces sit on rows; other sections stand by whatever stands. */
 	const hosts = $derived(
 		hostsFor(bench.recipe, section.id).filter(
-			(h) => section.structure.kind !== 'applied' || h.structure.kind === 'stack'
+			(h) => !applied || h.structure.kind === 'stack' || h.structure.kind === 'bunch'
 		)
 	);
 	const ties = $derived([
@@ -39,7 +40,8 @@
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by));
 	const beside = $derived(host !== undefined && section.stand.how !== 'on top');
 	const rows = $derived(host?.structure.kind === 'stack' ? host.structure.layers : []);
-	const applied = $derived(section.structure.kind === 'applied');
+	/** Its pieces sit on what it stands by, each where it says. */
+	const applied = $derived(isOnHosts(section.structure));
 	const use = $derived(section.structure.kind === 'design' ? section.structure : undefined);
 	const inner = $derived(use && bench.context.library(use.design));
 

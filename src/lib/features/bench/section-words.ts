@@ -1,4 +1,5 @@
 import type { ExtraLine, Host, Recipe, Section } from '../../core/recipe/recipe.ts';
+import { findHost } from '../../core/recipe/find-host.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import { partsOf } from '../../core/plan/bunch-steps.ts';
 import { countOfPiece } from '../../core/structures/applied.ts';
@@ -31,44 +32,49 @@ function rowWords(layer: string, sections: readonly Section[]): string {
 	return 'a row that is gone';
 }
 
-/** `row 3 place 2`, places counted as the plan goes round. */
-function placeWords(id: string, sections: readonly Section[]): string {
-	for (const { structure } of sections) {
-		if (structure.kind !== 'stack') continue;
-		for (const [at, layer] of structure.layers.entries()) {
-			const place = layer.clusters.flatMap((c) => c.places).findIndex((p) => p.id === id);
-			if (place >= 0) return `row ${at + 1} place ${place + 1}`;
-		}
+/** What a piece sits on. */
+export function hostWords(host: Host, recipe: Recipe): string {
+	const found = findHost(host, recipe);
+	switch (found.kind) {
+		case 'row':
+			return `row ${found.row} ${found.side === 'all' ? 'round' : found.side}`;
+		case 'place':
+			return `row ${found.row} place ${found.place}`;
+		case 'part':
+			return `on ${found.name}`;
+		case 'wall':
+			return `wall at ${formatFeet(toMillimetres(found.height))}`;
+		case 'gone':
+			return found.what === 'piece' ? 'on a piece that is gone' : `a ${found.what} that is gone`;
 	}
-	return 'a place that is gone';
 }
 
-/** What a piece sits on. */
-export function hostWords(host: Host, { sections }: Recipe): string {
-	switch (host.on) {
-		case 'layer':
-			return `${rowWords(host.layer, sections)} ${host.side === 'all' ? 'round' : host.side}`;
-		case 'place':
-			return placeWords(host.place, sections);
-		case 'piece': {
-			const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
-			return `on ${pieces.find((p) => p.id === host.piece)?.name ?? 'a piece that is gone'}`;
-		}
-		case 'wall':
-			return `wall at ${formatFeet(toMillimetres(host.height))}`;
-	}
+/** What a line may serve, by its id: sections, then the rows, pieces and items in each. */
+export function servable({ sections }: Pick<Recipe, 'sections'>): [id: string, words: string][] {
+	return sections.flatMap(({ id, name, structure }): [string, string][] => {
+		if (structure.kind === 'extras') return [];
+		const inner: [string, string][] =
+			structure.kind === 'stack'
+				? structure.layers.map((l, i) => [l.id, `  ${name} row ${i + 1}`])
+				: structure.kind === 'applied'
+					? structure.pieces.map((p) => [p.id, `  ${p.name}`])
+					: partsOf(structure).map((p) => [p.id, `  ${p.name}`]);
+		return [[id, name], ...inner];
+	});
 }
 
 /** An extra line in words: how many, of what, and what becomes of it. */
 export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): string {
 	const text = (value: string) => String(Math.round(rational(value).valueOf() * 1000) / 1000);
 	const count = line.range ? `${text(line.range.low)} to ${text(line.range.high)}` : text(line.quantity);
-	const serves = line.serves.flatMap((id) => sections.find((s) => s.id === id)?.name ?? []);
+	const names = new Map(servable({ sections }));
+	const serves = line.serves.flatMap((id) => names.get(id)?.trim() ?? []);
 	return [
 		`${count} × ${name}`,
 		line.choice ? line.choice.when || 'either, or' : '',
 		line.role === 'always' ? '' : line.role === 'by-product' ? 'left over' : line.role,
 		line.range ? 'estimated' : '',
+		line.onSpot ? 'measured on the spot' : '',
 		serves.length > 0 ? `for ${serves.join(' and ')}` : '',
 		line.swappable ? 'swappable' : ''
 	]

@@ -22,6 +22,6 @@
 	<span role="status">{word || 'A simulated forecast for the place and day: put in what your own says.'}</span
 	>
 </p>
-{#each draft.day ?? [] as note (note.say)}
+{#each draft.day as note (note.say)}
 	<Notice level={note.level}>{note.say}</Notice>
 {/each}

@@ -1,6 +1,6 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
-import { dayNotes } from '../../core/quote/day.ts';
+import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { priceQuote, type QuoteTerms } from '../../core/quote/quote.ts';
 import { readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -131,9 +131,11 @@ export class QuoteDraft {
 		return priceQuote(items, this.terms, this.context);
 	});
 	/** What the day does to what is on the quote. */
-	readonly day = $derived.by(() =>
-		this.terms.climate ? dayNotes(this.priced.lines, this.terms.climate, this.context) : null
-	);
+	readonly day = $derived.by(() => {
+		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];
+		const { climate } = this.terms;
+		return [...outdoors, ...(climate ? dayNotes(this.priced.lines, climate, this.context) : [])];
+	});
 	recipe(versionId: string): Recipe | undefined {
 		return this.#recipes.get(versionId);
 	}

@@ -86,3 +86,12 @@ test('the guards of 0001 stand on a database that was filled before them', async
 		db.client.execute("UPDATE quote SET state = 'draft', frozen = NULL WHERE state = 'sent'")
 	).rejects.toThrow('never changes');
 });
+
+test('0004 knows the model of modelling balloons that were there; what no maker said stays unknown', async () => {
+	const db = await filledAt('0003_photos_and_counts', '0003_photos_and_counts');
+	await migrateTo(db, 'drizzle');
+	const materials = await createRepos(db, owner).stock.materials();
+	const known = { litres: null, grams: null, chambers: 1 };
+	expect(materials.find((m) => m.kind === 'modelling')).toMatchObject({ mark: '260', ...known });
+	expect(materials.filter((m) => m.kind !== 'modelling' && m.mark !== null)).toEqual([]);
+});

@@ -16,6 +16,8 @@ import { isWord } from './tokens.ts';
 
 /** Words that end a name in an item. */
 const AFTER = ['in', 'firm', 'creased', 'tall'];
+const LINKS =
+	'A link balloon is too small and heavy to float, and leaks at its second neck. Take rounds, or fill it with air in a piece of links.';
 /** Height of a foil letter where none is said: the commonest. Common practice. */
 const LETTER_HEIGHT = inches(34);
 
@@ -71,6 +73,7 @@ const thing = ({ id, kind, nominal, chambers }: Material): SaidItem['what'] => (
 function ownBalloon(r: Reader): Parsed<{ what: OwnSaid; name: string }> {
 	const balloon = balloonOf(r);
 	if (!balloon.ok) return balloon;
+	if (isWord(r.now, 'link', 'links')) return refuse('refused', LINKS);
 	const words = r.words(...AFTER);
 	if (words.length === 0)
 		return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
@@ -113,11 +116,7 @@ function withTails(
 			if (name === '') return refuse('missing', 'Name it after “as”, like “as moon”.');
 		} else break;
 	}
-	if (material?.kind === 'latex-link' && gas === 'helium')
-		return refuse(
-			'refused',
-			'A link balloon is too small and heavy to float, and leaks at its second neck. Fill it with air: leave “in helium” out.'
-		);
+	if (material?.kind === 'latex-link' && gas === 'helium') return refuse('refused', LINKS);
 	if (material && !material.kind.startsWith('foil') && gas === 'helium')
 		return refuse(
 			'refused',

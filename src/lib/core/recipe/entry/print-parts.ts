@@ -2,6 +2,7 @@ import type { Material } from '../../materials/material.ts';
 import { formatFeet, formatInches, toMillimetres, um, type Micrometres } from '../../units/length.ts';
 import { printSize } from '../../sizing/size.ts';
 import type { BunchItem, BunchWeight, FormPiece, Host, OwnBalloon, Recipe, Slot } from '../recipe.ts';
+import { findHost } from '../find-host.ts';
 import { printBalloon, printFill } from './print-entry.ts';
 
 /** Finds a material of the Stockroom by its id. */
@@ -108,27 +109,18 @@ export function printFormPiece(piece: FormPiece, slots: readonly Slot[], recipe:
 }
 
 /** `column row 3 round`, `bell`, `wall at 5′ 0″`: what a piece is on, by names. */
-function printHost(host: Host, { sections }: Recipe): string {
-	if (host.on === 'wall') return `wall at ${formatFeet(toMillimetres(host.height))}`;
-	for (const { name, structure } of sections) {
-		if (structure.kind === 'bunch' && host.on === 'place') {
-			const item = structure.items.find((i) => i.id === host.place);
-			if (item) return item.name;
-		}
-		if (structure.kind === 'applied' && host.on === 'piece') {
-			const piece = structure.pieces.find((p) => p.id === host.piece);
-			if (piece) return piece.name;
-		}
-		if (structure.kind !== 'stack') continue;
-		for (const [row, layer] of structure.layers.entries()) {
-			if (host.on === 'layer' && layer.id === host.layer)
-				return `${name} row ${row + 1} ${host.side === 'all' ? 'round' : host.side}`;
-			const place =
-				host.on === 'place'
-					? layer.clusters.flatMap((c) => c.places).findIndex((p) => p.id === host.place)
-					: -1;
-			if (place >= 0) return `${name} row ${row + 1} place ${place + 1}`;
-		}
+function printHost(host: Host, recipe: Recipe): string {
+	const found = findHost(host, recipe);
+	switch (found.kind) {
+		case 'row':
+			return `${found.section} row ${found.row} ${found.side === 'all' ? 'round' : found.side}`;
+		case 'place':
+			return `${found.section} row ${found.row} place ${found.place}`;
+		case 'part':
+			return found.name;
+		case 'wall':
+			return `wall at ${formatFeet(toMillimetres(found.height))}`;
+		case 'gone':
+			return 'what is gone';
 	}
-	return 'what is gone';
 }

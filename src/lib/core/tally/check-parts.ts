@@ -1,0 +1,131 @@
+import type { Rates } from '../cost/rates.ts';
+import { matchKey, type Catalogue } from '../materials/catalogue.ts';
+import { tooLong } from '../recipe/entry/parse-form.ts';
+import type { Bunch, Colourway, Form, OwnBalloon, Recipe } from '../recipe/recipe.ts';
+import { safeVerdict } from '../sizing/fill.ts';
+import { resolveSize } from '../sizing/resolve.ts';
+import { printSize } from '../sizing/size.ts';
+import type { Assembly } from '../structures/assemble.ts';
+import { floats, liftOf, type BunchLift } from '../structures/bunch-lift.ts';
+import { leftOvers } from '../structures/form.ts';
+import { formatInches } from '../units/length.ts';
+import type { Finding } from './finding.ts';
+
+/** A mild room at the sea: where a design is judged until a quote says where it goes. */
+export const USUAL_PLACE = { temperature: 293.15, height: 0 } as const;
+
+interface Context {
+	readonly catalogue: Catalogue;
+	readonly colourway: Colourway | undefined;
+	readonly rates: Rates;
+}
+
+/** What a maker would say of bunches and forms. */
+export function checkParts(recipe: Recipe, { lost }: Assembly, context: Context): Finding[] {
+	return recipe.sections.flatMap(({ structure, name }): Finding[] => {
+		if (structure.kind === 'bunch') return checkBunch(recipe, structure, name, context);
+		return structure.kind === 'form' ? checkForm(structure, name, lost) : [];
+	});
+}
+
+function checkBunch(recipe: Recipe, bunch: Bunch, name: string, context: Context): Finding[] {
+	const found = bunch.items.flatMap(({ what }) =>
+		what.kind === 'balloon' ? checkSize(what.balloon, context) : []
+	);
+	if (!floats(bunch)) return found;
+	const { catalogue, colourway } = context;
+	const lift = liftOf(recipe, bunch, { catalogue, colourway, where: USUAL_PLACE });
+	return [...found, ...checkLift(bunch, name, lift), ...checkFoils(bunch)];
+}
+
+const grams = (value: number): string => `${Math.round(value)} g`;
+
+/** Whether it rises, and whether anything holds it down. */
+function checkLift({ weight }: Bunch, name: string, lift: BunchLift): Finding[] {
+	const findings: Finding[] = [];
+	if (lift.verdict !== 'floats') {
+		const why = lift.sunkBy ? ` Without ${lift.sunkBy} it floats.` : '';
+		findings.push({
+			code: 'sinks',
+			level: 'watch',
+			say: `${name}: its gas lifts ${grams(lift.gross)} and it weighs ${grams(lift.carried)}, so it ${lift.verdict === 'sinks' ? 'sinks' : 'may sink'}.${why} Take something off, or add a balloon.`,
+			why: 'By the evening it hangs over the table, whatever it did in the studio.'
+		});
+	}
+	if (lift.unweighed.length > 0)
+		findings.push({
+			code: 'not-weighed',
+			level: 'watch',
+			say: `${lift.unweighed.join(', ')}: nobody has said what it weighs, so the lift of ${name} leaves it out. Weigh it and put it into the Stockroom.`
+		});
+	if (lift.verdict === 'sinks') return findings;
+	if (weight === null || (lift.held !== null && lift.held < lift.weight))
+		findings.push({
+			code: 'not-held',
+			level: 'watch',
+			say: `${name}: it pulls ${grams(Math.max(0, lift.net))} and ${weight === null ? 'nothing holds it' : `its weight has only ${grams(lift.held!)}`}. Give it ${grams(Math.ceil(lift.weight))} or more, like “weight sandbag”.`,
+			why: 'A bunch that gets away is lost under the ceiling, or outdoors in a power line.'
+		});
+	return findings;
+}
+
+/** Foils in helium: filled tight, or of a volume nobody knows. */
+function checkFoils({ items }: Bunch): Finding[] {
+	const findings: Finding[] = [];
+	for (const { what, gas, name } of items) {
+		if (gas !== 'helium' || what.kind === 'balloon') continue;
+		if (what.kind === 'material' && what.flat === null) continue;
+		if (what.look === 'firm')
+			findings.push({
+				code: 'foil-firm',
+				level: 'watch',
+				say: `${name}: filled firm. Leave creases at its rim before a warm day or a drive.`,
+				why: 'Helium swells in the heat, a foil does not give way, and its seam bursts.'
+			});
+	}
+	return findings;
+}
+
+/** A balloon of a bunch over its safe size. Helium wants it full, and no more. */
+function checkSize(balloon: OwnBalloon, { catalogue, colourway, rates }: Context): Finding[] {
+	const { kind, nominal, size, slot, material } = balloon;
+	const d = resolveSize(size, nominal, rates.pumps);
+	const colour = colourway?.fills[slot] ?? null;
+	const found =
+		catalogue.materials.get(material ?? '') ?? catalogue.byMatch.get(matchKey(kind, nominal, colour));
+	const safe = found?.safe ?? nominal;
+	const verdict = d.known ? safeVerdict(d.high, safe / 1000) : 'safe';
+	if (verdict === 'safe') return [];
+	return [
+		{
+			code: verdict === 'over' ? 'over-safe' : 'size-refused',
+			level: verdict === 'over' ? 'watch' : 'bad',
+			say: `${formatInches(nominal)} at ${printSize(size)}: it is safe up to ${formatInches(safe)} in. Make it smaller, or take a larger balloon.`,
+			why: 'Stretched latex bursts at a touch, and sooner in the sun.'
+		}
+	];
+}
+
+function checkForm(form: Form, name: string, lost: readonly string[]): Finding[] {
+	const findings: Finding[] = [];
+	for (const piece of form.pieces) {
+		if (lost.includes(piece.id))
+			findings.push({
+				code: 'host-lost',
+				level: 'watch',
+				say: `${piece.name}: what it was fixed to is not there any more. Choose another row for it, or take it out.`,
+				why: 'It is still counted and paid for, and the picture cannot show it.'
+			});
+		const trouble = tooLong(piece.model, piece.bubbles, piece.grows * (piece.count - 1));
+		if (trouble) findings.push({ code: 'too-long', level: 'watch', say: `${piece.name}: ${trouble}` });
+	}
+	const short = -leftOvers(form);
+	if (short > 0)
+		findings.push({
+			code: 'no-left-overs',
+			level: 'watch',
+			say: `${name}: ${short} of its pieces are made of left-over ends and there are too few: as many whole balloons are counted for them.`,
+			why: 'Ends are left by pieces said to be “part used”.'
+		});
+	return findings;
+}
