@@ -17,6 +17,8 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Upright, joining and settling' }).click()],
 		['/bench/kelp-column', (p) => say(p, '4 11 at nonsense', 'x')],
 		['/bench/hive-column/lists'],
+		['/bench/jellyfish-bunch', (p) => p.getByRole('button', { name: 'Gas of jellyfish' }).click()],
+		['/bench/planets-bunch', (p) => p.getByRole('button', { name: 'More of moon' }).click()],
 		['/bench/hive-column/colours'],
 		['/bench/tide-gauge-pole/versions'],
 		['/bench/comet/count'],

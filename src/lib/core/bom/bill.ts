@@ -1,14 +1,17 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import { matchKey } from '../materials/catalogue.ts';
-import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
-import type { Gas } from '../gas/atmosphere.ts';
-import type { Method } from '../labour/task.ts';
+import type { Material, MaterialKind } from '../materials/material.ts';
 import type { LineRole } from '../recipe/recipe.ts';
-import { printSize, type Size } from '../sizing/size.ts';
-import { sizeKey } from '../structures/stack.ts';
+import {
+	addFoil,
+	addInflate,
+	kindOfBalloon,
+	type BalloonNeed,
+	type InflateLine,
+	type MaterialNeed
+} from './inflate-list.ts';
 import { hundredths } from '../structures/inside.ts';
-import { LOOK_WORDS } from '../structures/bunch.ts';
-import { formatInches, MICROMETRES, type LengthUnit, type Micrometres } from '../units/length.ts';
+import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
 import { NEVER_NOTHING, rulesFor, type CountOf, type FollowOnRule } from './follow-on.ts';
@@ -44,21 +47,6 @@ export interface BillLine {
 	/** Where part of the count is an estimate: the least and the most it may be. */
 	readonly estimate: { readonly low: Rational; readonly high: Rational } | null;
 	readonly where: readonly { readonly label: string; readonly quantity: Rational }[];
-}
-
-/** A line of the list to inflate. */
-export interface InflateLine {
-	readonly key: string;
-	readonly label: string;
-	readonly kind: MaterialKind;
-	readonly nominal: Micrometres;
-	readonly size: Size;
-	readonly method: Method;
-	readonly gas: Gas;
-	readonly colour: string | null;
-	readonly slot: string;
-	readonly quantity: Rational;
-	readonly where: string;
 }
 
 export interface Bill {
@@ -166,19 +154,9 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 	};
 }
 
-type BalloonNeed = Extract<Exploded['need'], { what: 'balloon' }>;
-type MaterialNeed = Extract<Exploded['need'], { what: 'material' }>;
-
 /** Modelling balloons are known by their model alone: the bag says no other size. */
 const keyOfBalloon = ({ kind, nominal, mark }: BalloonNeed, colour: string | null): string =>
 	matchKey(kind, kind === 'modelling' ? null : nominal, colour, mark ?? null);
-
-function kindOfBalloon({ kind, nominal, mark }: BalloonNeed): string {
-	if (kind === 'modelling') return `${mark} modelling balloons`;
-	return mark === undefined
-		? `${formatInches(nominal)} ${KIND_WORDS[kind]}s`
-		: `${formatInches(nominal)} ${KIND_WORDS[kind]} ${mark}`;
-}
 
 /** What is bought by length is counted in its own unit; without one each takes a piece. */
 function ofLength(
@@ -241,66 +219,6 @@ function putMaterial(
 	const named = found?.name ?? `${label}, not chosen yet`;
 	const key = role === USED ? `material:${id ?? label}` : `material:${id ?? label}/${role}`;
 	put(key, { material: found, label: named, balloon, status, role }, need, where);
-}
-
-function addInflate(
-	lines: Map<string, InflateLine>,
-	need: BalloonNeed,
-	{ slot, colour, where }: { slot: string; colour: string; where: string }
-) {
-	const more =
-		need.mark === undefined && need.look === undefined && need.gas !== 'helium'
-			? ''
-			: `/${need.mark ?? ''}/${need.look ?? ''}/${need.gas ?? ''}`;
-	const key = `${where}/${need.nominal}/${sizeKey(need.size)}/${need.colour ?? slot}${more}`;
-	const had = lines.get(key);
-	const what =
-		need.kind === 'modelling'
-			? need.mark
-			: need.mark === undefined
-				? formatInches(need.nominal)
-				: kindOfBalloon(need);
-	const how = need.look ?? (printSize(need.size) === '' ? '' : `at ${printSize(need.size)}`);
-	const helium = need.gas === 'helium' ? ', helium' : '';
-	lines.set(key, {
-		key,
-		label:
-			need.look === undefined ? `${what} ${how}, ${colour}${helium}` : `${what}, ${how}, ${colour}${helium}`,
-		kind: need.kind,
-		nominal: need.nominal,
-		size: need.size,
-		method: need.method,
-		gas: need.gas ?? 'air',
-		colour: need.colour,
-		slot,
-		quantity: (had?.quantity ?? ZERO).add(need.quantity),
-		where
-	});
-}
-
-/** Foils stand on the list to inflate too: told by their look. */
-function addFoil(
-	lines: Map<string, InflateLine>,
-	{ foil, material, label, quantity }: MaterialNeed,
-	found: Material | undefined,
-	{ where, catalogue }: { where: string; catalogue: Catalogue }
-) {
-	if (!foil) return;
-	const key = `${where}/foil/${material ?? label}/${foil.look}/${foil.gas}`;
-	const name = found?.name ?? `${label}, not chosen yet`;
-	lines.set(key, {
-		key,
-		label: `${name}, ${LOOK_WORDS[foil.look]}${foil.gas === 'helium' ? ', helium' : ''}`,
-		kind: found?.kind ?? 'foil-shape',
-		nominal: foil.flat,
-		size: { kind: 'unknown' },
-		method: 'eye',
-		gas: foil.gas,
-		colour: found?.colour ?? null,
-		slot: catalogue.colours.get(found?.colour ?? '')?.name ?? 'foil',
-		quantity: (lines.get(key)?.quantity ?? ZERO).add(quantity),
-		where
-	});
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {

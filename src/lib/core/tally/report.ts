@@ -3,8 +3,6 @@ import type { Method, Task } from '../labour/task.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Money } from '../money/money.ts';
 import type { LineRole, Recipe } from '../recipe/recipe.ts';
-import { printSize } from '../sizing/size.ts';
-import { formatInches } from '../units/length.ts';
 import { rationalText, type RationalText } from '../units/rational.ts';
 import type { Finding } from './finding.ts';
 import type { Tally } from './tally.ts';
@@ -37,9 +35,11 @@ export interface TallyReport {
 	}[];
 	readonly toInflate: readonly {
 		readonly quantity: RationalText;
-		/** Inches, as it stands on the bag. */
+		/** As it stands on the bag: inches, the model of a modelling balloon, the name of a foil. */
 		readonly bag: string;
+		/** Inches, lengths or a look. */
 		readonly size: string;
+		readonly gas: 'air' | 'helium';
 		readonly method: Method;
 		readonly colour: string | null;
 		readonly slot: string;
@@ -114,10 +114,11 @@ export function tallyReport(
 			estimate: l.estimate && { low: rationalText(l.estimate.low), high: rationalText(l.estimate.high) },
 			where: l.where.map((w) => ({ label: w.label, quantity: rationalText(w.quantity) }))
 		})),
-		toInflate: bill.inflate.map(({ quantity: n, nominal, size: own, method, colour, slot, where }) => ({
+		toInflate: bill.inflate.map(({ quantity: n, bag, sizeTo, method, gas, colour, slot, where }) => ({
 			quantity: rationalText(n),
-			bag: formatInches(nominal),
-			size: printSize(own),
+			bag,
+			size: sizeTo,
+			gas,
 			method,
 			colour,
 			slot,

@@ -1,6 +1,5 @@
 import Papa from 'papaparse';
 import { KIND_WORDS } from '../../core/materials/material.ts';
-import { printSize } from '../../core/sizing/size.ts';
 import type { Tally, TallyContext } from '../../core/tally/tally.ts';
 import { formatInches } from '../../core/units/length.ts';
 
@@ -49,8 +48,8 @@ export function billCsv({ bill }: Tally, { catalogue }: TallyContext): string {
 			list: 'inflate',
 			material: line.label,
 			kind: '',
-			'bag in': formatInches(line.nominal),
-			'size to in': printSize(line.size),
+			'bag in': line.bag,
+			'size to in': line.gas === 'helium' ? `${line.sizeTo}, helium` : line.sizeTo,
 			method: line.method,
 			colour: colour?.name ?? `${line.slot} (open)`,
 			finish: colour?.finish ?? '',

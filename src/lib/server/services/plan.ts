@@ -8,7 +8,6 @@ import { MOST_STEPS } from '../../core/recipe/step.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { DomainError } from '../../core/errors.ts';
 import { printSize } from '../../core/sizing/size.ts';
-import { formatInches } from '../../core/units/length.ts';
 import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Asked } from './asked.ts';
@@ -91,8 +90,9 @@ export function listsOf(
 	return {
 		toInflate: bill.inflate.map((line) => {
 			const colour = catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`;
+			const byLook = line.sizeTo !== printSize(line.size);
 			const method = line.method === 'hole' ? 'hole' : line.method === 'eye' ? 'by eye' : 'count strokes';
-			return `${line.quantity.toFraction(true)} × ${formatInches(line.nominal)} at ${printSize(line.size)}, ${colour}, ${method}, for ${line.where}`;
+			return `${line.quantity.toFraction(true)} × ${line.bag}${byLook ? ', ' : ' at '}${line.sizeTo}, ${colour}${byLook ? '' : `, ${method}`}${line.gas === 'helium' ? ', helium' : ''}, for ${line.where}`;
 		}),
 		toBuy: bill.lines.map((line) => {
 			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';

@@ -1,6 +1,6 @@
 import { tally } from '$lib/core/tally/tally.ts';
 import { printSize } from '$lib/core/sizing/size.ts';
-import { formatInches } from '$lib/core/units/length.ts';
+
 import { asked } from '$lib/server/services/asked.ts';
 import type { PageServerLoad } from './$types';
 
@@ -38,8 +38,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		})),
 		toInflate: bill.inflate.map((line) => ({
 			count: line.quantity.toFraction(true),
-			nominal: formatInches(line.nominal),
-			size: printSize(line.size),
+			bag: line.bag,
+			size: line.sizeTo,
+			byLook: line.sizeTo !== printSize(line.size),
+			gas: line.gas,
 			method: line.method,
 			colour: context.catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`,
 			hex: context.catalogue.colours.get(line.colour ?? '')?.hex ?? null,

@@ -83,9 +83,14 @@
 					{#each data.toInflate as line, index (index)}
 						<tr>
 							<td class="n"><b>{line.count}</b></td>
-							<td class="n">{line.nominal}</td>
-							<td class="n"><b>{line.size}</b></td>
-							<td>{METHOD[line.method]}</td>
+							{#if line.byLook}
+								<td colspan="2">{line.bag}</td>
+								<td>{line.size}{line.gas === 'helium' ? ', helium' : ''}</td>
+							{:else}
+								<td class="n">{line.bag}</td>
+								<td class="n"><b>{line.size}</b></td>
+								<td>{METHOD[line.method]}{line.gas === 'helium' ? ', helium' : ''}</td>
+							{/if}
 							<td><span class="dot" style:background={line.hex ?? 'transparent'}></span> {line.colour}</td>
 							<td class="text-muted">{line.where}</td>
 							<td class="tickbox"><span></span></td>
