@@ -1,5 +1,5 @@
 import { calibrate } from '$lib/core/sizing/strokes.ts';
-import { CALCULATORS, sizingSheet } from '$lib/core/thumb/calculators.ts';
+import { RULES, sizingSheet } from '$lib/core/thumb/calculators.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { PageServerLoad } from './$types';
 
@@ -8,7 +8,7 @@ const SIZES = [3, 3.5, 4, 4.5, 5, 6, 7, 8, 8.5, 9, 9.5, 10, 10.5, 11, 12, 13];
 export const load: PageServerLoad = async ({ locals }) => {
 	const { settings } = await loadStudio(locals.repos);
 	return {
-		rules: CALCULATORS.map(({ id, name, asks }) => ({ id, name, asks })),
+		rules: RULES.map(({ id, name, asks }) => ({ id, name, asks })),
 		sizes: sizingSheet(null, SIZES).map((s) => s.size),
 		pumps: settings.rates.pumps.map(({ id, name, pairs }) => ({
 			id,

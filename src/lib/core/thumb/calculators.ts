@@ -336,6 +336,14 @@ const bands: Calculator = {
 /** The rules of thumb, in the order they are shown. */
 export const CALCULATORS: readonly Calculator[] = [strokes, helium, heat, wind, bands, spares, margin];
 
+/** Cutting takes lists and a solver: it has a page of its own. */
+const pipe = { id: 'pipe', name: 'Pipe cutting', asks: 'How few sticks do these pieces come out of?' };
+
+/** All of them as they are listed. */
+export const RULES: readonly Pick<Calculator, 'id' | 'name' | 'asks'>[] = [
+	strokes, helium, heat, wind, pipe, bands, spares, margin
+]; // prettier-ignore
+
 /** Sizes of a sizing sheet: strokes of a pump beside the hole. */
 export function sizingSheet(k: number | null, sizes: readonly number[]): { size: string; strokes: string }[] {
 	return sizes.map((size) => ({

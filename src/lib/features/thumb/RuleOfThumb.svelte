@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { readInputs, type Calculator } from '../../core/thumb/calculator.ts';
 	import type { NumberStyle } from '../../core/units/number.ts';
-	import Button from '../../ui/button/Button.svelte';
 	import Chart from '../../ui/chart/Chart.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import AboutRule from './AboutRule.svelte';
+	import UseIt from './UseIt.svelte';
 
 	interface Props {
 		rule: Calculator;
@@ -11,20 +12,12 @@
 	}
 	let { rule, style }: Props = $props();
 	let typed = $state<Record<string, string>>({});
-	let copied = $state('');
 	const read = $derived(readInputs(rule, typed, style));
 	/** The last answer stays in sight while a field is being typed. */
 	let last: ReturnType<Calculator['work']> | undefined;
 	const result = $derived.by(() => (read.ok ? (last = rule.work(read.values)) : last));
 	const errors = $derived(read.ok ? {} : read.errors);
 	const WORD = { good: 'Good', watch: 'Look', bad: 'Stop' } as const;
-
-	async function copy(text: string) {
-		copied = await navigator.clipboard.writeText(text).then(
-			() => `“${text}” is copied: say it on the entry line of the Bench.`,
-			() => `Say “${text}” on the entry line of the Bench.`
-		);
-	}
 </script>
 
 <div class="grid items-start gap-x-10 gap-y-6 md:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
@@ -73,13 +66,7 @@
 			{#if !read.ok}<p class="mt-1 text-[13.5px] text-muted">
 					This was the last answer; a field cannot be read just now.
 				</p>{/if}
-			{#if result.say}
-				{@const say = result.say}
-				<p class="mt-2 flex flex-wrap items-center gap-3 text-[13.5px]">
-					<Button onclick={() => void copy(say)}>Use “{say}” in a design</Button>
-					<span role="status" class="text-muted">{copied}</span>
-				</p>
-			{/if}
+			{#if result.say}{#key result.say}<UseIt say={result.say} />{/key}{/if}
 			{#if result.chart}
 				{#key JSON.stringify(result.chart)}
 					<div class="mt-4"><Chart label={rule.name} {...result.chart} /></div>
@@ -88,14 +75,7 @@
 		{/if}
 	</div>
 </div>
-<dl class="about">
-	<dt>How it is worked out</dt>
-	<dd>{rule.formula}</dd>
-	<dt>Where it comes from</dt>
-	<dd>{rule.source}</dd>
-	<dt>What it does not know</dt>
-	<dd>{rule.limits}</dd>
-</dl>
+<AboutRule formula={rule.formula} source={rule.source} limits={rule.limits} />
 
 <style>
 	.main {
@@ -105,25 +85,5 @@
 	}
 	.stale {
 		opacity: 0.6;
-	}
-	.about {
-		display: grid;
-		grid-template-columns: 170px minmax(0, 1fr);
-		gap: 6px 18px;
-		max-width: 860px;
-		margin-top: 26px;
-		font-size: 13.5px;
-	}
-	.about dt {
-		color: var(--muted);
-	}
-	@media (max-width: 640px) {
-		.about {
-			grid-template-columns: 1fr;
-			gap: 2px;
-		}
-		.about dd {
-			margin-bottom: 8px;
-		}
 	}
 </style>

@@ -1,9 +1,12 @@
 <script lang="ts">
-	import { CALCULATORS } from '$lib/core/thumb/calculators.ts';
+	import { CALCULATORS, RULES } from '$lib/core/thumb/calculators.ts';
+	import PipeCutting from '$lib/features/thumb/PipeCutting.svelte';
 	import RuleOfThumb from '$lib/features/thumb/RuleOfThumb.svelte';
 
 	let { data } = $props();
-	const rule = $derived(CALCULATORS.find((c) => c.id === data.rule)!);
+	const rule = $derived(RULES.find((c) => c.id === data.rule)!);
+	const calculator = $derived(CALCULATORS.find((c) => c.id === data.rule));
+	const style = $derived({ decimal: data.decimal });
 </script>
 
 <svelte:head><title>{rule.name} · Bright Tally</title></svelte:head>
@@ -13,5 +16,10 @@
 		<p class="text-muted">{rule.asks}</p>
 		<a class="quiet-link ml-auto" href="/thumb">all rules of thumb</a>
 	</header>
-	{#key rule.id}<RuleOfThumb {rule} style={{ decimal: data.decimal }} />{/key}
+	{#key rule.id}
+		{#if calculator}<RuleOfThumb rule={calculator} {style} />{:else}<PipeCutting
+				currency={data.currency}
+				{style}
+			/>{/if}
+	{/key}
 </main>
