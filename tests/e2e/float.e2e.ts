@@ -145,3 +145,31 @@ test('a word of foils, and a foil of her own with what its maker says', async ({
 	await page.getByRole('button', { name: 'Gas of gulls' }).click();
 	await expect(page.getByText('20 L of helium')).toBeVisible();
 });
+
+test('pipe cutting: a plan at once, the proof after it, the cut list in a design; on a phone too', async ({
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto('/thumb');
+	await page.getByRole('link', { name: /^Pipe cutting/ }).click();
+	await page.getByLabel('Pieces, a line each').fill('3 × 40 in');
+	await expect(page.getByText('2 sticks')).toBeVisible();
+	await expect(page.getByText('Good: nobody can do with less.')).toBeVisible();
+	await page.getByLabel('What the saw takes, in').fill('0');
+	await expect(page.getByText('1 stick', { exact: true })).toBeVisible();
+	await expect(page.getByRole('img', { name: '120 in: 40 in, 40 in, 40 in; 0 in left' })).toBeVisible();
+
+	// By rule this takes three: the worker finds the two.
+	await page.getByLabel('Pieces, a line each').fill('2 × 50 in\n2 × 35 in\n2 × 35 in');
+	await expect(page.getByText('2 sticks')).toBeVisible();
+	await expect(page.getByText('Good: nobody can do with less.')).toBeVisible();
+
+	await page.getByLabel('Pieces, a line each').fill('two long ones');
+	await expect(page.getByText(/“two long ones”: Type how many and how long/)).toBeVisible();
+	await expect(page.getByText('2 sticks')).toBeVisible();
+	await page.getByLabel('Pieces, a line each').fill('1 × 12 ft');
+	await expect(page.getByRole('alert')).toHaveText(/longer than every length that is sold/);
+	await page.getByLabel('Pieces, a line each').fill('2 × 4 ft');
+	await page.getByRole('button', { name: 'Use this cut list in a design' }).click();
+	await expect(page.getByText(/step cut 1 × 120 in: 48 \+ 48|It is copied/)).toBeVisible();
+});

@@ -95,8 +95,8 @@ test('the tally as an interface: what the Bench says, in JSON; nonsense is answe
 		design: 'Octopus figure',
 		colourway: 'lagoon',
 		quantity: 2,
-		// 20 in the body, eight arms of three and two suckers each, two eyes and two pupils; twice.
-		balloons: 2 * (20 + 8 * 5 + 4)
+		// 20 in the body, eight arms of three and two suckers each, two eyes and two pupils, six curls; twice.
+		balloons: 2 * (20 + 8 * 5 + 4 + 6)
 	});
 	const deep = `${'{"recipe":['.repeat(1)}${'['.repeat(200)}${']'.repeat(200)}]}`;
 	const nonsense: [string, number, RegExp][] = [

@@ -150,7 +150,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		lines,
 		inflate: [...inflate.values()],
 		balloons: lines.reduce((a, l) => a + (l.key.startsWith('material:') ? 0 : ceiling(l.used)), 0),
-		spares: lines.reduce((a, l) => a + l.spares, 0)
+		spares: lines.reduce((a, l) => a + (l.material?.kind === 'gas' ? 0 : l.spares), 0)
 	};
 }
 

@@ -33,6 +33,7 @@ import {
 	SIZE_CHECK,
 	SIZE_TOOL
 } from './step-words.ts';
+import { shared } from './shared.ts';
 import { bunchSteps, formSteps, insideSteps, type StepKit } from './bunch-steps.ts';
 import { stepKey, type MadeStep, type StepContext, type StepKind, type StepLine } from './made-step.ts';
 
@@ -63,7 +64,8 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 				check: 'no gap, no tail in sight, nothing holed: replace a holed one before the event'
 			})
 		);
-	return [...steps, ...sections.flatMap((s) => s.site('strike'))];
+	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
+	return shared(all, node.recipe, context.catalogue);
 }
 
 function made(kind: StepKind, about: Id | null, text: string, draft: Draft = {}, difficulty = '1'): MadeStep {

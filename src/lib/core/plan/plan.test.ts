@@ -227,6 +227,20 @@ describe('bunches and forms as they are built', () => {
 		expect(limbs!.lines[0]!.text).toBe('260, 40 in, buoy red');
 		expect(piece).toMatchObject({ text: 'Fix 6 × tentacle on the bell.', method: 'squeezed soft before it is twisted, bent by hand until it stays' }); // prettier-ignore
 	});
+	test('one tie that serves a row and a piece is counted once and met at both', () => {
+		const tied = structuredClone(design('star', '4 11 at 9 white x2', 'put 1 foil star as star on row 1 front with tie', '1 fairy lights')) as RecipeDraft; // prettier-ignore
+		const extras = tied.sections.find((s) => s.structure.kind === 'extras')!.structure;
+		const [row] = tied.sections[0]!.structure.kind === 'stack' ? tied.sections[0]!.structure.layers : [];
+		const pieces = tied.sections.find((s) => s.structure.kind === 'applied')!.structure;
+		if (extras.kind !== 'extras' || pieces.kind !== 'applied') throw new Error('not as said');
+		extras.lines[0]!.serves = [row!.id, pieces.pieces[0]!.id];
+		const met = stepsOf(tied as Recipe).filter((s) => s.method.includes('fairy lights holds it too'));
+		expect(met.map((s) => s.id.split(':')[0])).toEqual(['row', 'piece']);
+		const lights = tally(tied as Recipe, null, 1, context).bill.lines.find(
+			(l) => l.label === 'fairy lights'
+		)!;
+		expect(lights.used.valueOf()).toBe(1);
+	});
 	test('a warm inflator said for the foils is told of', () => {
 		const made = stepsOf(jelly).find((s) => s.id.startsWith('foils'))!.id;
 		const warm = done(jelly, { kind: 'say', id: made, says: { tool: 'the big inflator' } });

@@ -28,7 +28,7 @@
 			lit={bench.lit}
 			{label}
 			{level}
-			say={(about) => aboutWords(about, bench.shown)}
+			say={(about) => aboutWords(about, bench.shown, bench.served)}
 			onturn={(turn, tilt) => bench.turnBy(turn, tilt)}
 			onpoint={(about, by) =>
 				(bench.pointed = about === null ? null : { about, from: by === 'keys' ? 'keys' : 'picture' })}

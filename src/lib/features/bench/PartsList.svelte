@@ -85,9 +85,11 @@
 				aria-label="Change {text}"
 				onclick={() => edit(part.id, text)}
 				onkeydown={(e) => keydown(e, part.id, text)}
-				>{text}{#if more}<span class="quiet"> · {more}</span>{/if}{#if lost.has(part.id)}<span class="quiet">
-						· its host is gone</span
-					>{/if}</button
+				>{text}{#if more}<span class="quiet"> · {more}</span>{/if}{#if bench.served.has(part.id)}<span
+						class="quiet"
+					>
+						· {bench.served.get(part.id)!.join(', ')}</span
+					>{/if}{#if lost.has(part.id)}<span class="quiet"> · its host is gone</span>{/if}</button
 			>
 			{#if item}<ItemPanel {bench} {item} />{/if}
 			<button

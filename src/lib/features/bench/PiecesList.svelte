@@ -45,7 +45,7 @@
 						.join(', ')}
 					· {piece.fixing}{hides(piece) > 0 ? ` · hides ${hides(piece)}` : ''}{lost(piece)
 						? ' · its host is gone'
-						: ''}</span
+						: ''}{bench.served.has(piece.id) ? ` · ${bench.served.get(piece.id)!.join(', ')}` : ''}</span
 				>
 			</span>
 			<PiecePanel {bench} {piece} host={section.stand.by} />

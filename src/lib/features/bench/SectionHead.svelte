@@ -76,7 +76,7 @@
 			: standingWords(section, bench.recipe)}{folded && isStack ? ` · ${layers} layers` : ''}{kind ===
 		'design'
 			? `${sizeName}${versionWords} · a design of its own`
-			: ''}
+			: ''}{bench.served.has(section.id) ? ` · ${bench.served.get(section.id)!.join(', ')}` : ''}
 	</span>
 	{#if section.structure.kind === 'bunch'}<GasPanel
 			{bench}

@@ -16,6 +16,7 @@ import type {
 import { replacePart } from '../../core/recipe/edit-parts.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { applyRemedy } from '../../core/recipe/remedy.ts';
+import { servedBy } from '../../core/recipe/served.ts';
 import { exchange } from '../../core/recipe/swap.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
@@ -159,6 +160,10 @@ export class Bench {
 	);
 	readonly placed = $derived(this.tally.stacks.find((s) => s.section === this.current?.id)?.placed);
 	readonly known = $derived(this.tally.assembly.overall.known);
+	/** Lines that hold several things, by what they hold. */
+	readonly served = $derived.by(() =>
+		servedBy(this.recipe, (id) => this.catalogue.materials.get(id)?.name ?? 'a line')
+	);
 	/** What stands out in the picture. */
 	readonly lit = $derived(
 		this.pointed !== null && this.pointed.from !== 'picture' ? this.pointed.about : this.selected

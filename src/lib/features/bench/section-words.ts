@@ -83,12 +83,20 @@ export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): 
 }
 
 /** The line a balloon of the picture belongs to: its row, its piece, or the design inside that it is part of. */
-export function aboutWords(about: string, { sections, slots }: Recipe): string {
+export function aboutWords(
+	about: string,
+	{ sections, slots }: Recipe,
+	served: ReadonlyMap<string, readonly string[]> = new Map()
+): string {
 	for (const { id, name, structure } of sections) {
 		if (id === about) return name;
 		if (structure.kind === 'stack') {
 			const at = structure.layers.findIndex((l) => l.id === about);
-			if (at >= 0) return `${name}, row ${at + 1}: ${printLayer(structure.layers[at]!, slots)}`;
+			if (at >= 0) {
+				const held = served.get(about);
+				const row = `${name}, row ${at + 1}: ${printLayer(structure.layers[at]!, slots)}`;
+				return held ? `${row}, ${held.join(', ')}` : row;
+			}
 		}
 		const part = partsOf(structure).find((p) => p.id === about);
 		if (part) return `${name}: ${part.count} × ${part.name}`;

@@ -16,7 +16,9 @@
 	let { currency, style }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const cutter = new Cutter({ currency, style });
-	const inch = (length: number) => `${formatInches(um(Math.round(length / 1588) * 1588))} in`;
+	const inch = (length: number) => `${formatInches(um(length))} in`;
+	/** What is left is told to the eighth below. */
+	const rest = (length: number) => inch(Math.floor(length / 3175) * 3175);
 	const lengthOf = ({ stock }: CutStick) => cutter.problem!.stock[stock]!.length;
 	const longest = $derived(Math.max(1, ...(cutter.problem?.stock.map((s) => s.length) ?? [])));
 	const plan = $derived(cutter.plan);
@@ -90,7 +92,7 @@
 							class="stick"
 							style:width="{(lengthOf(stick) / longest) * 100}%"
 							role="img"
-							aria-label="{inch(lengthOf(stick))}: {stick.cuts.map(inch).join(', ')}; {inch(stick.left)} left"
+							aria-label="{inch(lengthOf(stick))}: {stick.cuts.map(inch).join(', ')}; {rest(stick.left)} left"
 						>
 							{#each stick.cuts as cut, c (c)}<span
 									class="cut figures"
@@ -100,14 +102,14 @@
 							{#if stick.left > 0}<span
 									class="left"
 									style:flex="{stick.left} 0 0"
-									title="{inch(stick.left)} left"
+									title="{rest(stick.left)} left"
 								></span>{/if}
 						</span>
 					</li>
 				{/each}
 			</ol>
 			<p class="mt-1 text-[13.5px] text-muted">
-				Left over: {plan.sticks.map((s) => `${s.count} × ${inch(s.left)}`).join(', ')}. Measure twice, cut the
+				Left over: {plan.sticks.map((s) => `${s.count} × ${rest(s.left)}`).join(', ')}. Measure twice, cut the
 				longest first; eye protection, and the pipe held fast.
 			</p>
 			<UseIt {say} words="this cut list" />

@@ -1,3 +1,4 @@
+import { quantityText } from '$lib/core/cost/cost.ts';
 import { tally } from '$lib/core/tally/tally.ts';
 import { printSize } from '$lib/core/sizing/size.ts';
 
@@ -26,9 +27,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		spares: bill.spares,
 		toBuy: bill.lines.map((line) => ({
 			label: line.label,
-			used: line.used.toFraction(true),
+			used: quantityText(line.used, line.material?.unit),
 			spares: line.spares,
-			toBuy: line.toBuy,
+			toBuy:
+				line.material && line.material.unit !== 'piece' ? `${line.toBuy} ${line.material.unit}` : line.toBuy,
 			packs: packsOf(line.material?.packs[0], line.toBuy),
 			status: line.status,
 			role: line.role,
