@@ -123,6 +123,9 @@ export function applyEntry(
 			recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
 			return undefined;
 		}
+		case 'pricing':
+			recipe.pricing = { ...entry.pricing };
+			return undefined;
 		case 'rule':
 			recipe.rules = [...recipe.rules.filter((r) => r.of !== entry.rule.of), { ...entry.rule }];
 			return undefined;

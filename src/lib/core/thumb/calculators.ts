@@ -110,7 +110,8 @@ const helium: Calculator = {
 					return [count, float(each * count, n.skin! * count + n.extra!, place).net] as const;
 				}) }],
 				here: [n.count!, found.net]
-			}
+			},
+			...(found.weight > 0 ? { say: `step at site tie a weight of ${Math.ceil(found.weight)} g or more to it` } : {})
 		};
 	},
 	formula: 'Lift = (ρ air − ρ helium) × V, ρ = p M / (R T), p falling with height; net lift is that less balloons, ribbons and what hangs on them. A round foil of flat width 2a holds 1.2185 a³.',
@@ -194,7 +195,8 @@ const spares: Calculator = {
 				up: 'enough in % of builds',
 				series: [{ name: 'chance', points: Array.from({ length: most + 1 }, (_, s) => [s, chance(s) * 100] as const) }],
 				here: [need, chance(need) * 100]
-			}
+			},
+			...(need > 0 ? { say: `step inflate ${need} spare ${need === 1 ? 'balloon' : 'balloons'} last` } : {})
 		};
 	},
 	formula: 'The least s with P(losses among n + s ≤ s) ≥ the chance wanted, losses being binomial.',
@@ -230,7 +232,8 @@ const margin: Calculator = {
 				up: 'margin of the price, %',
 				series: [{ name: 'margin', points: Array.from({ length: 21 }, (_, i) => [i * 15, (100 * i * 15) / (100 + i * 15)] as const) }],
 				...(share >= 0 && price / cost <= 4 ? { here: [(100 * (price - cost)) / cost, share * 100] as const } : {})
-			}
+			},
+			...(share < 0 ? {} : { say: s.by === 'markup' ? `priced by markup ${exact(value)} %` : `priced by margin ${exact(share * 100)} %` })
 		};
 	},
 	formula: 'Margin = (price − cost) / price; markup = (price − cost) / cost. Price = cost / (1 − margin) = cost × (1 + markup).',
@@ -285,7 +288,10 @@ const wind: Calculator = {
 					{ name: 'it weighs', points: Array.from({ length: 16 }, (_, i) => [inUnit((most * i) / 15, 'speed', 'mph'), piece.weight / 0.45359237] as const) }
 				],
 				here: [inUnit(gust, 'speed', 'mph'), piece.weight / 0.45359237]
-			}
+			},
+			say: found.holds
+				? `step at site take it down before gusts of ${mph(Math.min(found.tipsAt, found.slidesAt))}`
+				: `step at site put ${pounds(found.more)} more on the base`
 		};
 	},
 	formula: 'q = 0.613 v² Pa with v the gust; force = q × 0.47 × height × width; it tips where force × half the height is more than weight × 9.81 × half the base, and slides where it is more than friction × weight. Half as much again is asked for.',
@@ -325,7 +331,9 @@ const bands: Calculator = {
 					{ name: 'lies flat', points: Array.from({ length: Math.max(5, count) }, (_, i) => [i + 1, (n.inner! + i * step!.needs) / IN] as const) },
 					{ name: 'as given', points: Array.from({ length: Math.max(5, count) }, (_, i) => [i + 1, (n.inner! + i * (n.outer! - n.inner!)) / IN] as const) }
 				]
-			}
+			},
+			// Up to the quarter inch, so that they do lie flat.
+			say: `growing ${formatInches(um(Math.ceil((step!.needs / IN) * 4) * 6350))} bent ${s.bend}`
 		};
 	},
 	formula: 'A band bent over θ runs at its middle; the next one’s middle lies half of both thicknesses farther out, so it is longer by θ (w₁ + w₂) / 2.',

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { POINT } from '../units/number.ts';
 import { readInputs } from './calculator.ts';
+import { design, entryContext, floating } from '../../../../tests/kit/studio.ts';
+import { parseEntry } from '../recipe/entry/parse-entry.ts';
 import { CALCULATORS, sizingSheet } from './calculators.ts';
 
 const find = (id: string) => CALCULATORS.find((c) => c.id === id)!;
@@ -27,6 +29,21 @@ describe('the rules of thumb', () => {
 			for (const { points } of chart!.series)
 				for (const [x, y] of points) expect(Number.isFinite(x + y)).toBe(true);
 		}
+	});
+	test('each says something that a design takes: a line of the entry line, or the end of one', () => {
+		const recipe = design('d', '4 11 at 9 white', 'form f');
+		const context = { ...entryContext(recipe), section: recipe.sections[1]!.id, materials: floating };
+		const begin: Record<string, string> = { strokes: '4 11 ', heat: '4 11 ', bands: '4 260 white 10 ' };
+		for (const { id } of CALCULATORS) {
+			const { say } = work(id);
+			const line =
+				id === 'bands' ? `${begin.bands}${say}` : `${begin[id] ?? ''}${say}${begin[id] ? ' white' : ''}`;
+			const own = begin[id] && id !== 'bands' ? { ...context, section: recipe.sections[0]!.id } : context;
+			expect([id, line, parseEntry(line, own).ok]).toEqual([id, line, true]);
+		}
+		const priced = parseEntry('priced by margin 100 %', context);
+		expect(priced.ok ? '' : priced.say).toMatch(/less than 100/);
+		expect(parseEntry('priced by feeling', context).ok).toBe(false);
 	});
 	test('strokes, common practice: four to 4½ in make two to about 3½', () => {
 		const { text, say } = work('strokes', { wanted: '3½' });

@@ -36,5 +36,6 @@ export const SAYINGS: readonly Saying[] = [
 	{ say: 'put back spots', means: 'Put a slot back' },
 	{ say: 'step cover it with a sheet', means: 'Add a step to the plan' },
 	{ say: 'step at site fill the base with water', means: 'Add a step where it stands' },
+	{ say: 'priced by margin 48 %', means: 'Price this design its own way' },
 	{ say: 'each strip takes 2 adhesive strip', means: 'A follow-on rule of this design' }
 ];

@@ -24,6 +24,7 @@ import type {
 	LineRole,
 	PlaceKind,
 	Recipe,
+	RecipePricing,
 	Section,
 	SizeOption,
 	Slot,
@@ -102,6 +103,7 @@ export type Entry =
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
 	| { readonly kind: 'rule'; readonly rule: FollowOnRule }
+	| { readonly kind: 'pricing'; readonly pricing: RecipePricing }
 	| { readonly kind: 'item'; readonly item: SaidItem }
 	/** What holds a bunch down; null is nothing. */
 	| { readonly kind: 'weight'; readonly weight: SaidWeight | null }

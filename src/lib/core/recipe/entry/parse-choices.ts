@@ -26,6 +26,21 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 	});
 }
 
+/** `priced by margin 48 %`, `priced by markup 90 %`: this design its own way. */
+export function pricing(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('priced')) return undefined;
+	r.word('by', 'at');
+	const method = r.word('margin', 'markup') as 'margin' | 'markup' | undefined;
+	const value = method && r.number();
+	if (!method || !value)
+		return refuse('missing', 'Priced how? Type it like “priced by margin 48 %” or “priced by markup 90 %”.');
+	r.mark('%');
+	if (method === 'margin' && value.compare(100) >= 0)
+		return refuse('too-big', 'No price leaves a margin of 100 % or more. Type less than 100.');
+	if (value.compare(10_000) > 0) return refuse('too-big', 'A markup is at most 10,000 %.');
+	return got({ kind: 'pricing', pricing: { method, percent: rationalText(value) } });
+}
+
 /** `leave out spots`, `put back spots`. */
 export function leave(r: Reader): Parsed<Entry> | undefined {
 	const out = r.phrase('leave out') ? true : r.phrase('put back') ? false : undefined;

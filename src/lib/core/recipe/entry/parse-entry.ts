@@ -15,7 +15,7 @@ import {
 import { nameColour } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
 import { item } from './parse-bunch.ts';
-import { leave, rule, size, swap } from './parse-choices.ts';
+import { leave, pricing, rule, size, swap } from './parse-choices.ts';
 import { fillOf } from './parse-fill.ts';
 import { formPiece } from './parse-form.ts';
 import { lines } from './parse-lines.ts';
@@ -46,6 +46,7 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		formPiece(reader) ??
 		upright(reader) ??
 		size(reader) ??
+		pricing(reader) ??
 		leave(reader) ??
 		swap(reader) ??
 		rule(reader) ??
