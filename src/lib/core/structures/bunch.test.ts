@@ -91,6 +91,14 @@ describe('what a bunch takes', () => {
 			'moon foil, by look: creases left at the rim, springs back, helium'
 		]);
 	});
+	test('with a bunch or a form in hand extras are said as ever', () => {
+		const mixed = made('bunch b', '2 place card', '2 place card taken along', '1 sack or 2 place card', 'form f', '2 place card'); // prettier-ignore
+		expect(bunchIn(mixed).items).toHaveLength(1);
+		expect(mixed.sections.find((s) => s.structure.kind === 'extras')!.structure).toMatchObject({
+			kind: 'extras',
+			lines: [{}, {}, {}, {}]
+		});
+	});
 	test('it is one valid document, and says every slot it names', () => {
 		expect(recipeSchema.safeParse(JSON.parse(JSON.stringify(buoy))).success).toBe(true);
 		const broken = { ...buoy, slots: [] };

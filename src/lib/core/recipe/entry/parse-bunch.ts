@@ -35,7 +35,7 @@ export function item(r: Reader): Parsed<Entry> | undefined {
 		return got({ kind: 'weight', weight: null });
 	}
 	if (r.word('weight')) return weight(r);
-	if (r.now?.kind !== 'number') return undefined;
+	if (r.now?.kind !== 'number' || isExtra(r)) return undefined;
 	const count = wholeCount(r);
 	if (count === undefined) return refuse('not-whole', 'How many? A whole number from 1 to 200.');
 	r.word('x', 'of');
@@ -50,6 +50,10 @@ export function item(r: Reader): Parsed<Entry> | undefined {
 	);
 	return found.ok ? withTails(r, count, thing(found.value), found.value.name, found.value) : found;
 }
+
+/** Lines of extras are said the same whatever is in hand: how they are meant stands in them. */
+const isExtra = ({ all, next }: Reader): boolean =>
+	isWord(next, 'to') || all.some((t) => isWord(t, 'or', 'optional', 'taken', 'reused', 'over', 'measured'));
 
 /** Words and figures of a material's name, as long as some material goes on like that: “foil moon 18 in”. */
 function nameOf(r: Reader): string[] {

@@ -32,6 +32,8 @@ const SHAPED = [
 export function formPiece(r: Reader): Parsed<Entry> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'form' || r.now?.kind !== 'number') return undefined;
+	// “2 moss mat” is a line of extras.
+	if (r.next?.kind === 'word' && !isWord(r.next, 'x', 'of')) return undefined;
 	const count = wholeCount(r);
 	if (count === undefined) return refuse('not-whole', 'How many pieces? A whole number from 1 to 200.');
 	r.word('x', 'of');
