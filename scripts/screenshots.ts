@@ -12,7 +12,7 @@ interface Shot {
 
 const shots: Shot[] = [
 	{ name: 'bench', path: '/bench/lighthouse-column', before: (p) => p.keyboard.type('6 5 at 4.5 rock') },
-	{ name: 'bench-dark', path: '/bench/kelp-column', dark: true },
+	{ name: 'bench-dark', path: '/bench/jellyfish-bunch', dark: true },
 	{ name: 'bench-768', path: '/bench/toadstool-figure', size: [768, 1024] },
 	{
 		name: 'sections',

@@ -193,9 +193,10 @@ function onPaper(list: DrawList): Promise<Buffer> {
 
 /** A recipe of 500 lines: a hundred of its own at each of five levels, its materials with it. */
 function fiveHundredLines() {
-	const material = (i: number): Material => ({
+	/** What nobody knows of a material is left out: the interface fills it in. */
+	const material = (i: number): Omit<Material, 'mark' | 'litres' | 'grams' | 'chambers'> => ({
 		id: `m${i}`, kind: 'accent', name: `thing ${i}`, nominal: null, colour: null, safe: null, loss: null, reuse: null,
-		mark: null, litres: null, grams: null, chambers: 1, unit: 'piece', packs: [{ id: `p${i}`, supplier: 'Quayside Supply', count: 10, priceMinor: 100 + i }]
+		unit: 'piece', packs: [{ id: `p${i}`, supplier: 'Quayside Supply', count: 10, priceMinor: 100 + i }]
 	}); // prettier-ignore
 	const level = (n: number): Recipe => {
 		const own = emptyRecipe(`level ${n}`, () => `${n}-${Math.random()}`);

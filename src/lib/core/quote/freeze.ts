@@ -1,3 +1,4 @@
+import { isBare } from '../structures/assemble.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Settings } from '../workspace/settings.ts';
@@ -87,7 +88,7 @@ function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
 		]
 			.filter(Boolean)
 			.join(' · '),
-		picture: tally.assembly.pieces.length > 0 ? clientPicture(tally.assembly, catalogue) : null
+		picture: !isBare(tally.assembly) ? clientPicture(tally.assembly, catalogue) : null
 	};
 }
 

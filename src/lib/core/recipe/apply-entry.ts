@@ -82,7 +82,8 @@ export function applyEntry(
 				const choice = group === null ? null : { group, when: '' };
 				const { role, swappable } = entry;
 				const taken = group === null ? role !== 'optional' : i === 0;
-				addExtra(recipe, { ...line, range, role, swappable, choice, taken, onSpot }, newId);
+				const spot = onSpot ? { onSpot } : {};
+				addExtra(recipe, { ...line, range, role, swappable, choice, taken, ...spot }, newId);
 			});
 			return undefined;
 		}

@@ -62,7 +62,6 @@ export const newLine = (id: string, material: string, quantity: RationalText): E
 	taken: true,
 	choice: null,
 	serves: [],
-	onSpot: false,
 	swappable: false
 });
 

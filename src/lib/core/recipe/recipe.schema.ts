@@ -139,7 +139,7 @@ const line = z.strictObject({
 		})
 		.nullable(),
 	serves: z.array(id).max(60),
-	onSpot: z.boolean(),
+	onSpot: z.literal(true).optional(),
 	swappable: z.boolean()
 });
 

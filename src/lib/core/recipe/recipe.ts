@@ -365,8 +365,8 @@ export interface ExtraLine {
 	readonly choice: { readonly group: string; readonly when: string } | null;
 	/** Sections, rows, pieces and items it serves: counted once, shown at each. */
 	readonly serves: readonly Id[];
-	/** Measured where it stands: the count is what is taken along for it. */
-	readonly onSpot: boolean;
+	/** Measured where it stands: the count is what is taken along for it. Most are not, and say nothing of it. */
+	readonly onSpot?: true | undefined;
 	readonly swappable: boolean;
 }
 

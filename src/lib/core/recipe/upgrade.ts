@@ -61,15 +61,9 @@ function fromThree(old: Loose): Loose {
 	return { ...old, version: 4, steps: [] };
 }
 
-/** Version 4 knew lines that are measured beforehand only. What else is new stands where nothing stood. */
+/** Version 4 knew no bunches and no forms. What else is new stands where nothing stood. */
 function fromFour(old: Loose): Loose {
-	const line = (l: Loose): Loose => ({ ...l, onSpot: false });
-	const structure = (s: Loose): Loose => (s.kind === 'extras' ? inside(s, 'lines', line) : s);
-	const sections = each(old.sections, (s) => ({
-		...s,
-		structure: isObject(s.structure) ? structure(s.structure) : s.structure
-	}));
-	return { ...old, version: 5, sections };
+	return { ...old, version: 5 };
 }
 
 function structureFromTwo(structure: Loose): Loose {

@@ -47,6 +47,10 @@ export interface Assembly {
 	readonly overall: { readonly usual: number; readonly known: boolean };
 }
 
+/** Whether there is nothing to be drawn. */
+export const isBare = ({ pieces, applied }: Pick<Assembly, 'pieces' | 'applied'>): boolean =>
+	pieces.length + applied.length === 0;
+
 /** Designs inside designs are drawn this deep; the bill has no such end. */
 const DEEPEST = 6;
 const NO_PUMPS: readonly PumpProfile[] = [];

@@ -167,7 +167,8 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 			for (const run of runsOf(cluster)) {
 				const { place } = run;
 				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/`;
-				filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
+				if (place.inside ?? place.painted)
+					filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
 					const key = alike + slot;
 					const had = found.get(key);
@@ -262,8 +263,9 @@ function tasks(stack: Stack): TaskCount[] {
 				const batch = `${place.nominal}/${sizeKey(place.size)}`;
 				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, batch);
 				bump('tie', 'hole', layer.repeat * count, '');
-				for (const t of insideTasks(place, layer.repeat * count))
-					bump(t.task, t.method, t.count, t.batches > 0 ? `inside ${batch}` : '');
+				if (place.inside ?? place.painted)
+					for (const t of insideTasks(place, layer.repeat * count))
+						bump(t.task, t.method, t.count, t.batches > 0 ? `inside ${batch}` : '');
 			}
 			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');
 		}

@@ -126,8 +126,8 @@
 		<label class="flex items-center gap-2">
 			<input
 				type="checkbox"
-				checked={line.onSpot}
-				onchange={(e) => change((l) => (l.onSpot = e.currentTarget.checked))}
+				checked={line.onSpot ?? false}
+				onchange={(e) => change((l) => (l.onSpot = e.currentTarget.checked || undefined))}
 			/>
 			measured on the spot: so much is taken along for it
 		</label>

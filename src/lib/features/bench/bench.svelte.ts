@@ -1,4 +1,4 @@
-import type { Cost } from '../../core/cost/cost.ts';
+import { isBare } from '../../core/structures/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
@@ -170,7 +170,7 @@ export class Bench {
 	);
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
-		if (assembly.pieces.length + assembly.applied.length === 0) return { ...DRAW, view: this.view };
+		if (isBare(assembly)) return { ...DRAW, view: this.view };
 		const { view, camera } = this;
 		return drawAssembly(assembly, {
 			catalogue: this.catalogue,
@@ -200,9 +200,6 @@ export class Bench {
 	readonly canRedo = $derived(this.#history.future.length > 0);
 	get history() {
 		return this.#history;
-	}
-	get cost(): Cost {
-		return this.tally.cost;
 	}
 	get data(): BenchData {
 		return this.#data;

@@ -137,9 +137,9 @@ describe('the Bench', () => {
 	});
 	test('measures itself against the last kept version, in the colourway in hand', () => {
 		const b = bench();
-		expect(b.before!.cost.total.known).toEqual(b.cost.total.known);
+		expect(b.before!.cost.total.known).toEqual(b.tally.cost.total.known);
 		type(b, '4 11 at 9 white');
-		expect(b.cost.total.known.minor).toBeGreaterThan(b.before!.cost.total.known.minor);
+		expect(b.tally.cost.total.known.minor).toBeGreaterThan(b.before!.cost.total.known.minor);
 		expect(bench(column, null).before).toBeNull();
 	});
 	test('the picture and the ruler follow the view and the rows', () => {

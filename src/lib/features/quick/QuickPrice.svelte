@@ -76,20 +76,22 @@
 		/>
 	{/if}
 	<div class="grid grid-cols-2 gap-3">
-		<Field
-			label="Height of the body"
-			error={quick.errors.height}
-			hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
-		>
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control figures min-h-11! w-full min-w-0"
-					bind:value={quick.height}
-					oninput={() => (quick.size = '')}
-					placeholder="6 ft"
-					autocomplete="off"
-				/>{/snippet}
-		</Field>
+		{#if quick.hasBody}
+			<Field
+				label="Height of the body"
+				error={quick.errors.height}
+				hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
+			>
+				{#snippet children(attributes)}<input
+						{...attributes}
+						class="control figures min-h-11! w-full min-w-0"
+						bind:value={quick.height}
+						oninput={() => (quick.size = '')}
+						placeholder="6 ft"
+						autocomplete="off"
+					/>{/snippet}
+			</Field>
+		{/if}
 		<Field label="How many" error={quick.errors.quantity}>
 			{#snippet children(attributes)}<input
 					{...attributes}

@@ -1,3 +1,4 @@
+import { isBare } from '../../core/structures/assemble.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { formatMoney } from '../../core/money/money.ts';
@@ -58,6 +59,8 @@ export class Quick {
 		const most = [...bill.inflate].sort((a, b) => b.quantity.compare(a.quantity))[0]?.slot;
 		return this.recipe.slots.find((s) => s.name === most) ?? this.recipe.slots[0];
 	});
+	/** Whether it has a body that can be made taller: a bunch has none. */
+	readonly hasBody = $derived((stackIn(this.recipe)?.layers.length ?? 0) > 0);
 	readonly stands = $derived.by(() => {
 		const stack = stackIn(this.recipe);
 		return stack && stack.layers.length > 0
@@ -68,7 +71,7 @@ export class Quick {
 		const errors: { height?: string; quantity?: string } = {};
 		const quantity = parseCount(this.quantity, { what: 'How many', min: 1, max: 999 });
 		if (!quantity.ok) errors.quantity = quantity.say;
-		const height = this.height.trim() === '' ? undefined : parseLength(this.height, 'ft');
+		const height = this.height.trim() === '' || !this.hasBody ? undefined : parseLength(this.height, 'ft');
 		if (height && !height.ok) errors.height = height.say;
 		if (height?.ok && (height.value.um < 304_800 || height.value.um > 9_144_000))
 			errors.height = 'A height is between 1 and 30 ft.';
@@ -125,9 +128,7 @@ export class Quick {
 	);
 	readonly picture = $derived.by(() => {
 		const { assembly } = this.tally;
-		return assembly.pieces.length > 0
-			? drawAssembly(assembly, { catalogue: this.#catalogue, view: 'front' })
-			: null;
+		return !isBare(assembly) ? drawAssembly(assembly, { catalogue: this.#catalogue, view: 'front' }) : null;
 	});
 	get bad() {
 		return this.tally.findings.filter((f) => f.level === 'bad' || f.code === 'unlisted');

@@ -1,3 +1,4 @@
+import { isBare } from '../../core/structures/assemble.ts';
 import { editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
 import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
@@ -69,7 +70,7 @@ export function planPictures(
 	{ assembly, built }: Tally,
 	{ catalogue }: TallyContext
 ): { name: string; list: DrawList }[] {
-	if (assembly.pieces.length === 0) return [];
+	if (isBare(assembly)) return [];
 	const sections = built.sections.filter((s) => s.structure.kind !== 'extras');
 	const views = (['front', 'side'] as const).map((view) => ({ name: view, list: drawAssembly(assembly, { catalogue, view }) })); // prettier-ignore
 	if (sections.length < 2) return views;

@@ -1,3 +1,4 @@
+import { isBare } from '../../core/structures/assemble.ts';
 import type { Amount } from '../../core/cost/amount.ts';
 import type { Money } from '../../core/money/money.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
@@ -127,10 +128,9 @@ function worked(repos: Repos, studio: Studio, { row, stamp }: { row: Row; stamp:
 		const { recipe } = source;
 		const context = contextOf(studio, await loadLibrary(repos, recipe));
 		const counted = tally(recipe, null, 1, context);
-		const list =
-			counted.assembly.pieces.length > 0
-				? drawAssembly(counted.assembly, { catalogue: context.catalogue, view: 'front' })
-				: null;
+		const list = !isBare(counted.assembly)
+			? drawAssembly(counted.assembly, { catalogue: context.catalogue, view: 'front' })
+			: null;
 		const priced = counted.price.status === 'priced' ? counted.price : undefined;
 		const src = `/shelf/picture/${row.id}?at=${encodeURIComponent(stamp)}`;
 		const item: ShelfItem = {

@@ -1,3 +1,4 @@
+import { isBare } from '../../core/structures/assemble.ts';
 import { formatFeet, type Millimetres } from '../../core/units/length.ts';
 import { asClusters, CLUSTER_COUNTS, type ClusterCount } from '../../core/recipe/as-clusters.ts';
 import { compare, type Comparison } from '../../core/recipe/compare.ts';
@@ -61,7 +62,7 @@ async function show(
 	const { assembly, price, cost, bill } = worked;
 	const priced = price.status === 'priced' ? price : undefined;
 	const versions = await repos.designs.versions(choice.design);
-	const drawn = assembly.pieces.length > 0 ? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' }) : null; // prettier-ignore
+	const drawn = !isBare(assembly) ? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' }) : null; // prettier-ignore
 	const shown: Shown = {
 		choice,
 		name: found.recipe.name,

@@ -140,7 +140,7 @@ describe('what can be said in one line', () => {
 			...full,
 			slots: [...full.slots, ...names.map((name) => ({ id: name, name, role: null }))]
 		};
-		const line = { id: 'l', material: 'star', quantity: '1', range: null, role: 'always' as const, taken: true, choice: null, serves: [], onSpot: false, swappable: true }; // prettier-ignore
+		const line = { id: 'l', material: 'star', quantity: '1', range: null, role: 'always' as const, taken: true, choice: null, serves: [], swappable: true }; // prettier-ignore
 		const extras = { ...full.sections[0]!, id: 'e', name: 'extras', structure: { kind: 'extras' as const, lines: [line] } }; // prettier-ignore
 		const stock = ['star', 'moon', 'sandbag', 'stake', 'moss mat', 'adhesive strip', 'foil moon'].map((name) => ({ ...materials.at(-1)!, id: name, name })); // prettier-ignore
 		const at = { ...entryContext(recipe), recipe: { ...recipe, sections: [...recipe.sections, extras] }, materials: [...materials.filter((m) => m.kind === 'latex-round'), ...stock], designs: context.designs }; // prettier-ignore

@@ -152,7 +152,7 @@ export interface SaidLine {
 	readonly name: string;
 	readonly quantity: RationalText;
 	readonly range: ExtraLine['range'];
-	readonly onSpot: boolean;
+	readonly onSpot?: true | undefined;
 }
 
 /** What names may mean while a line is read. */

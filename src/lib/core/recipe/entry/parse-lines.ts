@@ -29,7 +29,7 @@ export function lines(r: Reader): Parsed<Entry> | undefined {
 	}
 	let role: LineRole = 'always';
 	let swappable = false;
-	let onSpot = false;
+	let onSpot: true | undefined;
 	for (;;) {
 		if (r.word('optional')) role = 'optional';
 		else if (r.word('reused')) role = 'reused';
@@ -70,8 +70,7 @@ function oneLine(r: Reader): Parsed<SaidLine> | undefined {
 		material: found.value.id,
 		name: found.value.name,
 		quantity: rationalText(middle),
-		range: second ? range(first, second) : null,
-		onSpot: false
+		range: second ? range(first, second) : null
 	});
 }
 

@@ -1,3 +1,4 @@
+import { isBare } from '$lib/core/structures/assemble.ts';
 import { error } from '@sveltejs/kit';
 import { drawAssembly } from '$lib/core/scene/draw-list.ts';
 import { tally } from '$lib/core/tally/tally.ts';
@@ -19,10 +20,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			return {
 				id: colourway.id,
 				name: colourway.name,
-				picture:
-					assembly.pieces.length > 0
-						? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
-						: null,
+				picture: !isBare(assembly)
+					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
+					: null,
 				colours: recipe.slots.map((slot) => {
 					const colour = context.catalogue.colours.get(colourway.fills[slot.id] ?? '');
 					const out = colourway.without.includes(slot.id);

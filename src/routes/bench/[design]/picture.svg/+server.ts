@@ -1,3 +1,4 @@
+import { isBare } from '$lib/core/structures/assemble.ts';
 import { error } from '@sveltejs/kit';
 import { VIEWS } from '$lib/core/scene/camera.ts';
 import { drawAssembly } from '$lib/core/scene/draw-list.ts';
@@ -21,8 +22,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const [turn, tilt] = [degrees(said.get('turn'), 360), degrees(said.get('tilt'), 80)];
 	const { recipe } = design;
 	const assembly = assemble(recipe, colourway.id, context.library, context.rates.pumps, size?.id ?? null);
-	if (assembly.pieces.length + assembly.applied.length === 0)
-		error(404, { message: 'There is nothing to draw yet. Say its layers on the Bench.' });
+	if (isBare(assembly)) error(404, { message: 'There is nothing to draw yet. Say its layers on the Bench.' });
 	const camera = turn === undefined && tilt === undefined ? undefined : { turn: turn ?? 0, tilt: Math.max(0, tilt ?? 0) }; // prettier-ignore
 	const list = drawAssembly(assembly, {
 		catalogue: context.catalogue,

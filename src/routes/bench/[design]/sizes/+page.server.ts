@@ -1,3 +1,4 @@
+import { isBare } from '$lib/core/structures/assemble.ts';
 import { error } from '@sveltejs/kit';
 import { drawAssembly } from '$lib/core/scene/draw-list.ts';
 import { tally } from '$lib/core/tally/tally.ts';
@@ -22,10 +23,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			return {
 				id: id ?? '',
 				name,
-				picture:
-					assembly.pieces.length > 0
-						? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
-						: null,
+				picture: !isBare(assembly)
+					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
+					: null,
 				body: stacks[0]?.placed.body.known ? stacks[0].placed.body.usual : null,
 				overall: assembly.overall.known ? assembly.overall.usual : null,
 				balloons: bill.balloons,
