@@ -28,29 +28,37 @@ export interface StepKit {
 	colour(slot: Id): { readonly name: string; readonly id: string | null };
 }
 
-/** What goes into balloons, and onto them, before they are built in. */
-export function insideSteps(kit: StepKit): MadeStep[] {
-	const steps: MadeStep[] = [];
+/** The balloons of a section: what goes into them first, then inflated, sized and tied, then painted. */
+export function inflateSteps(kit: StepKit): MadeStep[] {
 	const nested = kit.share('put inside');
 	const filled = kit.share('fill weight');
 	const paint = kit.share('paint');
-	if (nested.length + filled.length > 0)
-		steps.push(
-			kit.made('inside', `Put what goes inside into the balloons of ${kit.name} before they are tied.`, {
-				tool: nested.length > 0 ? 'a rod to push the balloon in' : 'funnel',
-				check: filled.length > 0 ? 'wiped dry, no grain at the neck' : 'the inner one hangs free',
-				work: [...nested, ...filled]
-			})
-		);
-	if (paint.length > 0)
-		steps.push(
-			kit.made('paint', `Paint the balloons of ${kit.name} that are painted.`, {
-				wait: PAINT_WAIT,
-				check: 'dry to a light touch',
-				work: paint
-			})
-		);
-	return steps;
+	const when = (some: readonly TaskCount[], text: string): string[] => (some.length > 0 ? [text] : []);
+	const inside = [...nested, ...filled];
+	return [
+		...(inside.length === 0
+			? []
+			: [
+					kit.made('inside', `Put what goes inside into the balloons of ${kit.name} while they are empty.`, {
+						tool: [...when(nested, 'a rod to push the balloon in'), ...when(filled, 'funnel')].join(', '),
+						check: [
+							...when(nested, 'the inner one hangs free'),
+							...when(filled, 'no grain at the neck')
+						].join('; '),
+						work: inside
+					})
+				]),
+		...kit.inflate(),
+		...(paint.length === 0
+			? []
+			: [
+					kit.made('paint', `Paint the balloons of ${kit.name} that are painted.`, {
+						wait: PAINT_WAIT,
+						check: 'dry to a light touch',
+						work: paint
+					})
+				])
+	];
 }
 
 /** A bunch: balloons and foils, what hangs on them, ribbons. */
@@ -91,8 +99,7 @@ export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
 	});
 	const hung = bunch.items.filter((i) => inflatedIn(i) === 0);
 	return [
-		...kit.inflate(),
-		...insideSteps(kit),
+		...inflateSteps(kit),
 		...(foils.length === 0
 			? []
 			: [

@@ -34,7 +34,7 @@ import {
 	SIZE_TOOL
 } from './step-words.ts';
 import { shared } from './shared.ts';
-import { bunchSteps, formSteps, insideSteps, type StepKit } from './bunch-steps.ts';
+import { bunchSteps, formSteps, inflateSteps, type StepKit } from './bunch-steps.ts';
 import { stepKey, type MadeStep, type StepContext, type StepKind, type StepLine } from './made-step.ts';
 
 type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] };
@@ -108,8 +108,7 @@ class SectionSteps {
 					: this.#stack(structure);
 			case 'applied':
 				return [
-					...this.#inflate(),
-					...insideSteps(this.#kit),
+					...inflateSteps(this.#kit),
 					...this.#foils(structure.pieces),
 					...structure.pieces.map((p) => this.#piece(p))
 				];
@@ -297,7 +296,7 @@ class SectionSteps {
 		const words = (layer: Layer) => printLayer({ ...layer, repeat: 1, joining: null, turn: 'half' }, slots);
 		const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
 		const clusters = this.#share('cluster');
-		const steps = [...this.#inflate(), ...insideSteps(this.#kit)];
+		const steps = inflateSteps(this.#kit);
 		if (clusters.length > 0)
 			steps.push(
 				this.#made('clusters', `Tie the clusters of ${name}.`, {

@@ -63,11 +63,14 @@ export function slotsOfThing(what: BunchThing): string[] {
 }
 
 /** Slots of a cluster's pattern and of its places, each as often as it is named. */
-export const slotsOfCluster = ({ pattern, places }: Cluster): string[] => [
-	...slotsOf(pattern),
-	...places.flatMap((p) => p.slot ?? []),
-	...places.flatMap((p) => (p.inside?.kind === 'balloon' ? p.inside.slot : []))
-];
+export function slotsOfCluster({ pattern, places }: Cluster): string[] {
+	const slots = [...slotsOf(pattern)];
+	for (const { slot, inside } of places) {
+		if (slot !== null) slots.push(slot);
+		if (inside?.kind === 'balloon') slots.push(inside.slot);
+	}
+	return slots;
+}
 
 /** Index of the first section whose way down never reaches the floor; -1 where all do. */
 function lostSection(sections: readonly Section[]): number {

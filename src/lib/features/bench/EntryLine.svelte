@@ -19,7 +19,7 @@
 	/** How a line of what is in hand begins. */
 	const LIKE: Partial<Record<string, string>> = {
 		stack: '4 11 at 9 white',
-		bunch: '3 11 at full white in helium',
+		bunch: '3 11 at full white',
 		form: '6 260 black 24 wound'
 	};
 	/** Past this many characters a hint would stand on the words. */

@@ -99,7 +99,8 @@ export function listsOf(
 			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
 			const count = shelf === '' && line.role !== 'by-product' ? line.toBuy : line.used.toFraction(true);
 			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
-			return `${count} × ${line.label}${shelf}${role}`;
+			const unit = line.material && line.material.unit !== 'piece' ? `${line.material.unit} of` : '×';
+			return `${count} ${unit} ${line.label}${shelf}${role}`;
 		})
 	};
 }
