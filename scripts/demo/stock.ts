@@ -1,4 +1,10 @@
-import type { Colour, Material, MaterialKind, Reuse } from '../../src/lib/core/materials/material.ts';
+import {
+	PLAIN_MATERIAL,
+	type Colour,
+	type Material,
+	type MaterialKind,
+	type Reuse
+} from '../../src/lib/core/materials/material.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
 
 /** The Stockroom of the invented studio Puddlelark Balloons, in the invented town of Tidewick. */
@@ -77,16 +83,7 @@ function row(
 		id,
 		kind,
 		name,
-		nominal: null,
-		colour: null,
-		safe: null,
-		loss: null,
-		reuse: null,
-		unit: 'piece',
-		mark: null,
-		litres: null,
-		grams: null,
-		chambers: 1,
+		...PLAIN_MATERIAL,
 		...more
 	};
 	return { material, packs: [pack] };

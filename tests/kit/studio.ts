@@ -1,6 +1,6 @@
 import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
 import { catalogue } from '../../src/lib/core/materials/catalogue.ts';
-import type { Colour, Material } from '../../src/lib/core/materials/material.ts';
+import { PLAIN_MATERIAL, type Colour, type Material } from '../../src/lib/core/materials/material.ts';
 import type { Rates } from '../../src/lib/core/cost/rates.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
@@ -20,19 +20,14 @@ export const colours: Colour[] = [
 	{ id: 'grey', name: 'limpet grey', finish: 'matte', hex: '#6f7780' }
 ];
 
-const NO_FIGURES = { mark: null, litres: null, grams: null, chambers: 1 };
-
 const round = (size: number, colour: string, count: number, priceMinor: number | null): Material => ({
+	...PLAIN_MATERIAL,
 	id: `${size}-${colour}`,
 	kind: 'latex-round',
 	name: `${size} in round, ${colour}`,
 	nominal: inches(size),
 	colour,
-	safe: null,
 	loss: '0',
-	reuse: null,
-	unit: 'piece',
-	...NO_FIGURES,
 	packs: [{ id: `p${size}${colour}`, supplier: 'Quayside Supply', count, priceMinor }]
 });
 

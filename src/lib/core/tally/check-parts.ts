@@ -2,14 +2,12 @@ import type { Rates } from '../cost/rates.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { tooLong } from '../recipe/entry/parse-form.ts';
 import type { Bunch, Colourway, Form, OwnBalloon, Recipe } from '../recipe/recipe.ts';
-import { safeVerdict } from '../sizing/fill.ts';
 import { resolveSize } from '../sizing/resolve.ts';
-import { printSize } from '../sizing/size.ts';
 import type { Assembly } from '../structures/assemble.ts';
 import { floats, liftOf, type BunchLift } from '../structures/bunch-lift.ts';
 import { leftOvers } from '../structures/form.ts';
-import { formatInches } from '../units/length.ts';
 import type { Finding } from './finding.ts';
+import { hostLost, overSafe } from './over-safe.ts';
 
 /** A mild room at the sea: where a design is judged until a quote says where it goes. */
 export const USUAL_PLACE = { temperature: 293.15, height: 0 } as const;
@@ -93,29 +91,14 @@ function checkSize(balloon: OwnBalloon, { catalogue, colourway, rates }: Context
 	const colour = colourway?.fills[slot] ?? null;
 	const found =
 		catalogue.materials.get(material ?? '') ?? catalogue.byMatch.get(matchKey(kind, nominal, colour));
-	const safe = found?.safe ?? nominal;
-	const verdict = d.known ? safeVerdict(d.high, safe / 1000) : 'safe';
-	if (verdict === 'safe') return [];
-	return [
-		{
-			code: verdict === 'over' ? 'over-safe' : 'size-refused',
-			level: verdict === 'over' ? 'watch' : 'bad',
-			say: `${formatInches(nominal)} at ${printSize(size)}: it is safe up to ${formatInches(safe)} in. Make it smaller, or take a larger balloon.`,
-			why: 'Stretched latex bursts at a touch, and sooner in the sun.'
-		}
-	];
+	const over = d.known ? overSafe(nominal, found?.safe ?? nominal, d.high) : undefined;
+	return over ? [over] : [];
 }
 
 function checkForm(form: Form, name: string, lost: readonly string[]): Finding[] {
 	const findings: Finding[] = [];
 	for (const piece of form.pieces) {
-		if (lost.includes(piece.id))
-			findings.push({
-				code: 'host-lost',
-				level: 'watch',
-				say: `${piece.name}: what it was fixed to is not there any more. Choose another row for it, or take it out.`,
-				why: 'It is still counted and paid for, and the picture cannot show it.'
-			});
+		if (lost.includes(piece.id)) findings.push(hostLost(piece.name));
 		const trouble = tooLong(piece.model, piece.bubbles, piece.grows * (piece.count - 1));
 		if (trouble) findings.push({ code: 'too-long', level: 'watch', say: `${piece.name}: ${trouble}` });
 	}

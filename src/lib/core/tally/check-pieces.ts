@@ -9,6 +9,7 @@ import { standsOnFloor } from '../recipe/recipe.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import type { Finding } from './finding.ts';
+import { hostLost } from './over-safe.ts';
 
 /** Fixings that stick straight on what they hold. */
 const STICKS: ReadonlySet<Fixing> = new Set<Fixing>(['strip', 'dash', 'glue']);
@@ -37,14 +38,7 @@ function checkPiece(
 	catalogue: Catalogue
 ): Finding[] {
 	const findings: Finding[] = [];
-	if (lost.includes(piece.id)) {
-		findings.push({
-			code: 'host-lost',
-			level: 'watch',
-			say: `${piece.name}: what it was fixed to is not there any more. Choose another row for it, or take it out.`,
-			why: 'It is still counted and paid for, and the picture cannot show it.'
-		});
-	}
+	if (lost.includes(piece.id)) findings.push(hostLost(piece.name));
 	const printed = (material: string | null) => {
 		const found = material === null ? undefined : catalogue.materials.get(material);
 		return (

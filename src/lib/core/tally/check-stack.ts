@@ -1,4 +1,4 @@
-import { FILL_EDGES, fillBand, safeVerdict } from '../sizing/fill.ts';
+import { FILL_EDGES, fillBand } from '../sizing/fill.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Rates } from '../cost/rates.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
@@ -16,6 +16,7 @@ import {
 } from '../units/length.ts';
 import { runsOf, type PlacedStack } from '../structures/stack.ts';
 import type { Finding } from './finding.ts';
+import { overSafe } from './over-safe.ts';
 
 /** A ring tilted by more than this deserves a levelling cluster. House rule, degrees. */
 export const TILT_LIMIT = 4;
@@ -156,21 +157,13 @@ function checkSizes(
 			const key = `${place.nominal}/${high}`;
 			if (!known || seen.has(key)) continue;
 			seen.add(key);
-			const verdict = safeVerdict(high, safe / 1000);
-			if (verdict === 'safe' && fillBand(assumed / (place.nominal / 1000)) !== 'pear-shaped') continue;
-			const [bag, limit, said] = [place.nominal, safe, Math.round(high * 1000) as Micrometres].map(
-				formatInches
-			);
-			if (verdict !== 'safe') {
+			const over = overSafe(place.nominal, safe, high);
+			if (!over && fillBand(assumed / (place.nominal / 1000)) !== 'pear-shaped') continue;
+			const [bag, limit] = [place.nominal, safe].map(formatInches);
+			if (over) {
 				findings.push({
-					code: verdict === 'refused' ? 'size-refused' : 'over-safe',
-					level: verdict === 'refused' ? 'bad' : 'watch',
+					...over,
 					layer: layer.id,
-					say:
-						verdict === 'refused'
-							? `A ${bag} in balloon cannot be sized to ${said} in: it is safe up to ${limit} in. Take a larger balloon.`
-							: `${said} in is over the safe ${limit} in of this ${bag} in balloon: it may burst. Size it down or take a larger one.`,
-					why: 'A balloon over its safe size bursts in the hand, in the sun or against the next one.',
 					remedy: {
 						label: `Size it to ${limit}`,
 						act: { kind: 'size', layer: layer.id, nominal: place.nominal, size: um(safe) }

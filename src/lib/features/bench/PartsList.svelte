@@ -5,12 +5,15 @@
 	import type { Bench } from './bench.svelte.ts';
 	import ItemPanel from './ItemPanel.svelte';
 	import { pieceWords } from './part-words.ts';
+	import PartRow from './PartRow.svelte';
 
 	interface Props {
 		bench: Bench;
 		section: Section & { readonly structure: Bunch | Form };
+		/** Its text is on the entry line: the focus goes there. */
+		onedit: () => void;
 	}
-	let { bench, section }: Props = $props();
+	let { bench, section, onedit }: Props = $props();
 	let list = $state<HTMLElement>();
 	const materialOf = (id: string) => bench.catalogue.materials.get(id);
 	const lost = $derived(new Set(bench.tally.assembly.lost));
@@ -69,36 +72,31 @@
 		const all = [...(list?.querySelectorAll<HTMLElement>('.say') ?? [])];
 		all[all.indexOf(from as HTMLElement) + by]?.focus();
 	}
+	/** What is said behind it: strokes and nesting, lines that hold it too, a host that is gone. */
+	const asides = (part: BunchItem | FormPiece, more: string): string[] => [
+		...(more ? [more] : []),
+		...(bench.served.get(part.id) ?? []),
+		...(lost.has(part.id) ? ['its host is gone'] : [])
+	];
 	function edit(id: string, text: string) {
 		bench.startEditingPart(section.id, id, text);
-		setTimeout(() => document.querySelector<HTMLInputElement>('.entry input')?.focus());
+		onedit();
 	}
 </script>
 
 <ul class="parts" aria-label={section.name} bind:this={list}>
 	{#each parts as { part, item, text, more } (part.id)}
-		<li data-about={part.id} class:pointed={bench.pointed?.about === part.id}>
-			<span class="dot" style:background={hexOf(part)} aria-hidden="true"></span>
+		<PartRow {bench} {part} hex={hexOf(part)}>
+			{#snippet panel()}{#if item}<ItemPanel {bench} {item} />{/if}{/snippet}
 			<button
 				type="button"
 				class="say figures"
 				aria-label="Change {text}"
 				onclick={() => edit(part.id, text)}
 				onkeydown={(e) => keydown(e, part.id, text)}
-				>{text}{#if more}<span class="quiet"> · {more}</span>{/if}{#if bench.served.has(part.id)}<span
-						class="quiet"
-					>
-						· {bench.served.get(part.id)!.join(', ')}</span
-					>{/if}{#if lost.has(part.id)}<span class="quiet"> · its host is gone</span>{/if}</button
+				>{text}{#each asides(part, more) as aside (aside)}<span class="quiet"> · {aside}</span>{/each}</button
 			>
-			{#if item}<ItemPanel {bench} {item} />{/if}
-			<button
-				type="button"
-				class="quiet-link"
-				aria-label="Take out {part.name}"
-				onclick={() => bench.change((d) => removePart(d, part.id))}>out</button
-			>
-		</li>
+		</PartRow>
 	{/each}
 	{#if parts.length === 0}
 		<li class="quiet">
@@ -124,12 +122,9 @@
 		display: flex;
 		align-items: center;
 		gap: 8px;
-		min-height: 30px;
+		min-height: 28px;
 		padding: 1px 10px 1px 12px;
 		font-size: 13px;
-	}
-	.pointed {
-		background: var(--tint);
 	}
 	.say {
 		min-width: 0;

@@ -5,6 +5,7 @@
 	import { countOfPiece } from '../../core/structures/applied.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { hostWords } from './section-words.ts';
+	import PartRow from './PartRow.svelte';
 	import PiecePanel from './PiecePanel.svelte';
 
 	interface Props {
@@ -31,8 +32,13 @@
 
 <ul class="pieces" aria-label={section.name}>
 	{#each section.structure.pieces as piece (piece.id)}
-		<li data-about={piece.id} class:pointed={bench.pointed?.about === piece.id}>
-			<span class="dot" style:background={hexOf(piece)} aria-hidden="true"></span>
+		<PartRow
+			{bench}
+			part={piece}
+			hex={hexOf(piece)}
+			out={() => bench.change((d) => removePiece(d, piece.id))}
+		>
+			{#snippet panel()}<PiecePanel {bench} {piece} host={section.stand.by} />{/snippet}
 			<span class="words">
 				<b class="figures">{countOfPiece(piece)} ×</b>
 				{piece.name}
@@ -48,14 +54,7 @@
 						: ''}{bench.served.has(piece.id) ? ` · ${bench.served.get(piece.id)!.join(', ')}` : ''}</span
 				>
 			</span>
-			<PiecePanel {bench} {piece} host={section.stand.by} />
-			<button
-				type="button"
-				class="quiet-link"
-				aria-label="Take out {piece.name}"
-				onclick={() => bench.change((d) => removePiece(d, piece.id))}>out</button
-			>
-		</li>
+		</PartRow>
 	{/each}
 </ul>
 
@@ -64,28 +63,11 @@
 		margin-left: 54px;
 		border-left: 1px solid var(--line);
 	}
-	li {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		padding: 2px 10px 2px 12px;
-		font-size: 13px;
-	}
-	.pointed {
-		background: var(--tint);
-	}
 	.words {
 		min-width: 0;
 		flex: 1;
 	}
 	.quiet {
 		color: var(--muted);
-	}
-	.dot {
-		flex: none;
-		width: 10px;
-		height: 10px;
-		border-radius: 50%;
-		border: 1px solid rgb(27 35 51 / 0.25);
 	}
 </style>

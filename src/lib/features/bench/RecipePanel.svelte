@@ -253,7 +253,11 @@
 					<PiecesList {bench} section={{ ...section, structure: section.structure }} />
 				{/if}
 				{#if (section.structure.kind === 'bunch' || section.structure.kind === 'form') && !bench.folded.has(section.id)}
-					<PartsList {bench} section={{ ...section, structure: section.structure }} />
+					<PartsList
+						{bench}
+						section={{ ...section, structure: section.structure }}
+						onedit={() => void tick().then(() => entry?.focus())}
+					/>
 				{/if}
 				{#if inHand && atFloor && !bench.editing}{@render entryLine('at the foot')}{/if}
 			{/each}

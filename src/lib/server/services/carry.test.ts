@@ -1,3 +1,4 @@
+import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
 import { describe, expect, test } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
@@ -114,7 +115,7 @@ describe('designs brought by a file', () => {
 	});
 	test('materials come without a pack: their cost is unknown, and said', async () => {
 		const repos = await studio();
-		const pebble = { id: 'pebble', kind: 'accent' as const, name: 'pebble', nominal: null, colour: null, safe: null, loss: null, reuse: null, unit: 'piece', mark: null, litres: null, grams: null, chambers: 1 }; // prettier-ignore
+		const pebble = { ...PLAIN_MATERIAL, id: 'pebble', kind: 'accent' as const, name: 'pebble' };
 		await repos.stock.bring({
 			colours: [{ id: 'sand', name: 'sand', finish: 'matte', hex: '#ddccaa' }],
 			materials: [pebble]

@@ -5,11 +5,10 @@ import { lettersOf } from '../../structures/bunch.ts';
 import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { MOST_LETTERS, type FoilLook, type Ribbon } from '../recipe.ts';
-import { KEYWORDS, type Entry, type OwnSaid, type SaidItem } from './entry.ts';
+import { KEYWORDS, type Entry, type SaidItem } from './entry.ts';
 import { findMaterial } from './find-material.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
-import { balloonOf } from './parse-balloon.ts';
-import { fillOf } from './parse-fill.ts';
+import { saidBalloon } from './parse-fill.ts';
 import { wholeCount } from './parse-piece.ts';
 import type { Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
@@ -40,7 +39,9 @@ export function item(r: Reader): Parsed<Entry> | undefined {
 	if (count === undefined) return refuse('not-whole', 'How many? A whole number from 1 to 200.');
 	r.word('x', 'of');
 	if (r.now?.kind === 'number') {
-		const balloon = ownBalloon(r);
+		// “12 link white” names a kind of balloon that is no round.
+		if (isWord(r.next, 'link', 'links')) return refuse('refused', LINKS);
+		const balloon = saidBalloon(r, AFTER);
 		return balloon.ok ? withTails(r, count, balloon.value.what, balloon.value.name) : balloon;
 	}
 	const found = findMaterial(
@@ -73,23 +74,6 @@ const thing = ({ id, kind, nominal, chambers }: Material): SaidItem['what'] => (
 	look: 'creased',
 	chambers
 });
-
-function ownBalloon(r: Reader): Parsed<{ what: OwnSaid; name: string }> {
-	const balloon = balloonOf(r);
-	if (!balloon.ok) return balloon;
-	if (isWord(r.now, 'link', 'links')) return refuse('refused', LINKS);
-	const words = r.words(...AFTER);
-	if (words.length === 0)
-		return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
-	const colour = nameColour(words, r.context);
-	if (!colour.ok) return colour;
-	const fill = fillOf(r);
-	if (!fill.ok) return fill;
-	return got({
-		name: words.join(' '),
-		what: { kind: 'balloon', balloon: balloon.value, colour: colour.value, ...fill.value }
-	});
-}
 
 /** What is said of any item at its end, in any order. */
 function withTails(
@@ -162,7 +146,7 @@ function ribbonOf(r: Reader): Parsed<Ribbon> {
 
 function weight(r: Reader): Parsed<Entry> {
 	if (r.now?.kind === 'number' && isWord(r.next, 'at')) {
-		const balloon = ownBalloon(r);
+		const balloon = saidBalloon(r, AFTER);
 		if (!balloon.ok) return balloon;
 		if (!balloon.value.what.inside)
 			return refuse('missing', 'What makes it heavy? End with “filled with sand”, “water” or “marbles”.');

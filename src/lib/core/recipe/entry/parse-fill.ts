@@ -1,6 +1,6 @@
 import { FILLINGS } from '../inside.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
-import type { SaidFill } from './entry.ts';
+import type { ColourRef, OwnSaid, SaidFill } from './entry.ts';
 import { nameColour } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
 import type { Reader } from './reader.ts';
@@ -27,4 +27,33 @@ export function fillOf(r: Reader): Parsed<SaidFill> {
 				);
 		} else return got(said);
 	}
+}
+
+/** The words of a colour up to one of these, and the slot or colour they mean. */
+export function saidColour(
+	r: Reader,
+	until: readonly string[]
+): Parsed<{ readonly words: readonly string[]; readonly colour: ColourRef }> {
+	const words = r.words(...until);
+	if (words.length === 0)
+		return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
+	const colour = nameColour(words, r.context);
+	return colour.ok ? got({ words, colour: colour.value }) : colour;
+}
+
+/** `11 at 9 white filled with water`: a balloon with a colour of its own, called by that colour. */
+export function saidBalloon(r: Reader, until: readonly string[]): Parsed<{ name: string; what: OwnSaid }> {
+	const balloon = balloonOf(r);
+	if (!balloon.ok) return balloon;
+	const colour = saidColour(r, until);
+	if (!colour.ok) return colour;
+	const fill = fillOf(r);
+	if (!fill.ok) return fill;
+	const what = {
+		kind: 'balloon' as const,
+		balloon: balloon.value,
+		colour: colour.value.colour,
+		...fill.value
+	};
+	return got({ name: colour.value.words.join(' '), what });
 }

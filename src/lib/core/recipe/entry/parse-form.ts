@@ -4,8 +4,8 @@ import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { formatInches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { MODELS, type FormPiece, type Host, type Id, type Model } from '../recipe.ts';
 import type { Entry } from './entry.ts';
-import { nameColour } from './name-colour.ts';
 import { sizeOf } from './parse-balloon.ts';
+import { saidColour } from './parse-fill.ts';
 import { hostOf, wholeCount } from './parse-piece.ts';
 import type { Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
@@ -46,29 +46,27 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 	r.at++;
 	const size = isWord(r.now, 'at') ? sizeOf(r, MODEL_SIZE[model].width) : got(UNKNOWN_SIZE);
 	if (!size.ok) return size;
-	const words = r.words(...SHAPED, 'in');
-	if (words.length === 0)
-		return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
-	const colour = nameColour(words, r.context);
-	if (!colour.ok) return colour;
+	const said = saidColour(r, [...SHAPED, 'in']);
+	if (!said.ok) return said;
+	const { words, colour } = said.value;
 	const bubbles = bubblesOf(r);
 	if (!bubbles.ok) return bubbles;
 	const tails = tailsOf(r);
 	if (!tails.ok) return tails;
 	const { name, uninflated, ...shaped } = tails.value;
 	const flat = uninflated || (shaped.take.kind === 'scrap' && bubbles.value.length === 0);
-	const said = flat
+	const lengths = flat
 		? []
 		: bubbles.value.length > 0
 			? bubbles.value
 			: [um(MODEL_SIZE[model].length - TWIST_TAKES)];
 	const trouble =
-		tooLong(model, said, shaped.grows * (count - 1)) ??
+		tooLong(model, lengths, shaped.grows * (count - 1)) ??
 		(flat && bubbles.value.length > 0
 			? 'A tie is left uninflated: leave its length out, or “tie”.'
 			: undefined);
 	if (trouble) return refuse('too-big', trouble);
-	if (shaped.grows > 0 && said.length !== 1)
+	if (shaped.grows > 0 && lengths.length !== 1)
 		return refuse('refused', 'Only pieces of one bubble grow from one to the next.');
 	let at: Host | null = null;
 	let section: Id | null = null;
@@ -86,9 +84,9 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 		...shaped,
 		name: (name || words.join(' ')).slice(0, 80),
 		model,
-		colour: colour.value,
+		colour,
 		count,
-		bubbles: said,
+		bubbles: lengths,
 		size: size.value,
 		at
 	};

@@ -5,9 +5,8 @@ import { FIXINGS, type Fixing, type Host, type Id, type Layer, type Section } fr
 import type { Entry, SaidPiece } from './entry.ts';
 import { piecesIn } from '../edit-pieces.ts';
 import { findMaterial } from './find-material.ts';
-import { nameColour, wordsMatch } from './name-colour.ts';
-import { balloonOf } from './parse-balloon.ts';
-import { fillOf } from './parse-fill.ts';
+import { wordsMatch } from './name-colour.ts';
+import { saidBalloon } from './parse-fill.ts';
 import { lengthOf, type Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
 
@@ -54,21 +53,7 @@ export function wholeCount(r: Reader): number | undefined {
 }
 
 function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
-	if (r.now?.kind === 'number') {
-		const balloon = balloonOf(r);
-		if (!balloon.ok) return balloon;
-		const words = r.words('as', 'on', 'with');
-		if (words.length === 0)
-			return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
-		const colour = nameColour(words, r.context);
-		if (!colour.ok) return colour;
-		const fill = fillOf(r);
-		if (!fill.ok) return fill;
-		return got({
-			name: words.join(' '),
-			what: { kind: 'balloon', balloon: balloon.value, colour: colour.value, ...fill.value }
-		});
-	}
+	if (r.now?.kind === 'number') return saidBalloon(r, ['as', 'on', 'with']);
 	const found = findMaterial(r.words('as', 'on', 'with'), r.context.materials);
 	if (!found.ok) return found;
 	const { id, name, kind, nominal } = found.value;
