@@ -15,7 +15,7 @@ const hazards = (...lines: string[]) => {
 
 describe('what can hurt somebody', () => {
 	test('choking and latex are said of every piece; of a low plain one nothing else to the client', () => {
-		expect(hazards('4 11 at 9 white')).toEqual(['children', 'latex', 'floor', 'inflator']);
+		expect(hazards('4 11 at 9 white')).toEqual(['children', 'latex', 'floor', 'inflator', 'driving']);
 		expect(clientCautions([], 'indoor')).toHaveLength(2);
 		expect(clientCautions(hazards('4 11 at 9 white'), 'indoor')[0]).toContain('CHOKING HAZARD');
 		expect(clientCautions(hazards('4 11 at 9 white'), 'indoor')).toHaveLength(2);
@@ -50,7 +50,7 @@ describe('what can hurt somebody', () => {
 			return hazardsOf({ ...worked, overall: worked.assembly.overall.usual });
 		};
 		const bunch = of('bunch b', '2 moon foil in helium on 5 ft ribbon');
-		expect(bunch).toEqual(['children', 'foil', 'tall', 'floor', 'line', 'lifting', 'helium']);
+		expect(bunch).toEqual(['children', 'foil', 'tall', 'floor', 'line', 'lifting', 'helium', 'driving']);
 		expect(clientCautions(bunch, 'indoor').join(' ')).toMatch(
 			/never for breathing.*never let one go outdoors/
 		);
@@ -60,7 +60,8 @@ describe('what can hurt somebody', () => {
 			'latex',
 			'floor',
 			'inflator',
-			'scissors'
+			'scissors',
+			'driving'
 		]);
 		// Nobody said which paint: the caution stands all the same.
 		expect(of('1 11 at 9 white painted')).toContain('paint');

@@ -6,7 +6,7 @@ import { inches } from '../units/length.ts';
 /** What of a piece can hurt somebody, as its bill and its recipe show it. */
 export const HAZARDS = [
 	'children', 'latex', 'foil', 'burst', 'tall', 'floor', 'glue', 'paint', 'line', 'cutting', 'lifting', 'inflator',
-	'helium', 'scissors'
+	'helium', 'scissors', 'driving'
 ] as const; // prettier-ignore
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -61,6 +61,10 @@ const WORDS: Readonly<Record<Hazard, Words>> = {
 		client:
 			'Helium is never for breathing. Keep balloons tied to their weights, never let one go outdoors, and keep them from power lines.'
 	},
+	driving: {
+		maker:
+			'Driving: a car in the sun swells balloons past their size; cool it first, tie pieces down, and keep the view and the air bags free.'
+	},
 	scissors: {
 		maker:
 			'Scissors and cutters: cut away from your hand and from what is inflated; every cut end is picked up.'
@@ -97,6 +101,7 @@ export function hazardsOf({ bill, built, overall }: Piece): Hazard[] {
 		burst: bill.inflate.some((l) => l.nominal >= LOUD),
 		tall: overall > TALL,
 		floor: bill.inflate.length > 0,
+		driving: bill.inflate.length > 0,
 		helium: bill.inflate.some((l) => l.gas === 'helium'),
 		scissors: built.sections.some(
 			(s) => s.structure.kind === 'form' && s.structure.pieces.some((p) => p.neckOff || p.take.kind === 'cut')

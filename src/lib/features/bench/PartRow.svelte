@@ -18,7 +18,11 @@
 </script>
 
 <!-- One piece, item or limb of a section: its colour, its words, what changes it. -->
-<li data-about={part.id} class:pointed={bench.pointed?.about === part.id}>
+<li
+	data-about={part.id}
+	class:pointed={bench.pointed?.about === part.id}
+	class:ghost={bench.ghost === part.id}
+>
 	<span class="dot" style:background={hex} aria-hidden="true"></span>
 	{@render children()}
 	{@render panel?.()}
@@ -41,6 +45,10 @@
 	}
 	.pointed {
 		background: var(--tint);
+	}
+	/** Said, not yet put there. */
+	.ghost {
+		font-style: italic;
 	}
 	.dot {
 		flex: none;

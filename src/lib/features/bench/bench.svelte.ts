@@ -6,13 +6,7 @@ import { applyEntry } from '../../core/recipe/apply-entry.ts';
 import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
-import type {
-	Entry,
-	EntryContext,
-	SaidLayer,
-	SaidSection,
-	UsableDesign
-} from '../../core/recipe/entry/entry.ts';
+import type { Entry, EntryContext, SaidSection, UsableDesign } from '../../core/recipe/entry/entry.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { applyRemedy } from '../../core/recipe/remedy.ts';
@@ -25,6 +19,7 @@ import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
+import { ghosted, isSeen, type Seen } from './ghost.ts';
 import { Saver } from './saver.svelte.ts';
 
 export interface BenchData {
@@ -137,21 +132,16 @@ export class Bench {
 	);
 	readonly entryIndex = $derived(Math.min(this.at ?? this.layers.length, this.layers.length));
 
-	/** The layer that was said, as text: what is typed on without changing it changes nothing further down. */
+	/** What was said, as text: what is typed on without changing it changes nothing further down. */
 	readonly #said = $derived(
-		this.parsed?.ok && this.parsed.value.kind === 'layer' ? JSON.stringify(this.parsed.value.layer) : ''
+		this.parsed?.ok && isSeen(this.parsed.value) ? JSON.stringify(this.parsed.value) : ''
 	);
 	/** The recipe with what is being typed in its place, not yet put there. */
-	readonly #ghosted = $derived.by((): { recipe: Recipe; ghost: string | null } => {
-		if (this.#said === '' || !this.stack) return { recipe: this.recipe, ghost: null };
-		let n = 0;
-		// The same ids at every keystroke: the row that is there changes, no other comes.
-		const built = buildLayer(JSON.parse(this.#said) as SaidLayer, this.stack.squash, () => `ghost-${++n}`);
-		const place = this.editing
-			? (draft: RecipeDraft) => edits.replaceLayer(draft, this.editing!, built)
-			: (draft: RecipeDraft) => edits.insertLayer(draft, this.entryIndex, built, this.current?.id);
-		const done = edit(this.recipe, EMPTY_HISTORY, place);
-		return { recipe: done?.recipe ?? this.recipe, ghost: this.editing ?? built.layer.id };
+	readonly #ghosted = $derived.by(() => {
+		if (this.#said === '') return { recipe: this.recipe, ghost: null };
+		const { editing, editingPart, entryIndex: index } = this;
+		const where = { section: this.current?.id, index, editing, editingPart, squash: this.stack?.squash };
+		return ghosted(this.recipe, JSON.parse(this.#said) as Seen, where);
 	});
 	readonly shown = $derived(this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
-import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import { colours, design, designOf, floating, materials, rates } from '../../../../tests/kit/studio.ts';
 import { newSection, designUse } from '../../core/recipe/build.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
@@ -14,7 +14,7 @@ beforeEach(() => {
 });
 
 const column = design('column', '4 16 at 13 grey', '4 11 at 9 white x2');
-const bench = (recipe: Recipe = column, kept: Recipe | null = recipe) =>
+const bench = (recipe: Recipe = column, kept: Recipe | null = recipe, stock = materials) =>
 	new Bench({
 		id: 'd',
 		recipe,
@@ -22,7 +22,7 @@ const bench = (recipe: Recipe = column, kept: Recipe | null = recipe) =>
 		keptNumber: 1,
 		kept,
 		settings: { ...settings, rates },
-		materials,
+		materials: stock,
 		colours,
 		library: [],
 		partVersions: {},
@@ -46,6 +46,37 @@ describe('the entry line of the Bench', () => {
 		expect(rows(b)).toEqual(['4 × 16 at 13 grey', '4 × 11 at 9 white ×2', '1 × 11 at 10 gold']);
 		expect([b.text, b.ghost]).toEqual(['', null]);
 		expect(b.recipe.slots.map((s) => s.name)).toEqual(['grey', 'white', 'gold']);
+	});
+	test('items, weights and limbs are seen before Enter too, and replace what is being changed', () => {
+		const b = bench(
+			designOf(floating, 'moons', ['bunch moons', '1 moon foil in helium on 4 ft ribbon']),
+			null,
+			floating
+		);
+		const shown = () => {
+			const own = b.shown.sections[0]!.structure;
+			return own.kind === 'bunch' ? own : undefined;
+		};
+		b.text = '3 11 at full white in helium';
+		expect(shown()!.items.map((i) => i.count)).toEqual([1, 3]);
+		expect(shown()!.items[1]!.id).toBe(b.ghost);
+		expect(b.tally.bill.lines.some((l) => l.label === '11 rounds, gull white')).toBe(true);
+		b.text = 'weight sack';
+		expect([shown()!.items.length, shown()!.weight]).toEqual([
+			1,
+			{ kind: 'material', material: 'sack', count: 1 }
+		]);
+		const { id } = shown()!.items[0]!;
+		b.startEditingPart(b.recipe.sections[0]!.id, id, '2 moon foil in helium');
+		expect([shown()!.items.map((i) => i.count), b.ghost]).toEqual([[2], id]);
+		b.clearEntry();
+		expect(shown()!.items[0]!.count).toBe(1);
+		const empty = bench(design('word'), null, floating);
+		empty.text = 'letters TID of gold';
+		expect(empty.shown).toBe(empty.recipe);
+		expect(empty.enter()).toBe(true);
+		expect(empty.current!.structure.kind).toBe('bunch');
+		expect(b.recipe.slots).toEqual([]);
 	});
 	test('what is not understood is refused with a sentence and stays; typing on is quiet', () => {
 		const b = bench();
