@@ -94,7 +94,8 @@
 				aria-label="Change {text}"
 				onclick={() => edit(part.id, text)}
 				onkeydown={(e) => keydown(e, part.id, text)}
-				>{text}{#each asides(part, more) as aside (aside)}<span class="quiet"> · {aside}</span>{/each}</button
+				>{text}{#each asides(part, more) as aside (aside)}<span class="quiet">{` · ${aside}`}</span
+					>{/each}</button
 			>
 		</PartRow>
 	{/each}
