@@ -100,7 +100,7 @@ describe('sticks of pipe', () => {
 	});
 	test('an answer of a solver that misses a piece is no plan', () => {
 		const wrong = leastSticks(problem([[ft(4), 2]]), () => ({ status: 'optimal', values: {}, bound: 1 }));
-		expect(cut(wrong)).toMatchObject({ count: 0 });
+		expect(wrong).toBeUndefined();
 	});
 	test('every piece is cut, every stick holds its own, the bound holds, and the proof beats the rule (property)', () => {
 		const piece = fc.tuple(

@@ -51,7 +51,7 @@ export type Solve = (programme: string) => {
  * The least sticks, or money where every length has a price, that all pieces can be cut from; of those the least
  * length bought. One variable a pattern: how many sticks are cut so.
  * Source: Gilmore & Gomory, “A Linear Programming Approach to the Cutting-Stock Problem”, Oper. Res. 9 (1961) (from memory).
- * @returns undefined where the patterns are too many or the solver was stopped
+ * @returns undefined where the patterns are too many, the solver was stopped or its answer does not hold
  */
 export function leastSticks(problem: CuttingProblem, solve: Solve, most?: number): CuttingPlan | undefined {
 	const long = tooLong(problem);
@@ -67,7 +67,8 @@ export function leastSticks(problem: CuttingProblem, solve: Solve, most?: number
 			? first
 			: solve(programme(problem, patterns, (p) => problem.stock[p.stock]!.length / 1e6, least));
 	const chosen = second.status === 'optimal' ? second : first;
-	return planOf(problem, trimmed(problem, patterns, chosen.values), least);
+	const sticks = trimmed(problem, patterns, chosen.values);
+	return sticks && planOf(problem, sticks, least);
 }
 
 /** The sticks of a solution; pieces cut beyond what is wanted are left in their sticks. */
@@ -89,7 +90,7 @@ function trimmed(
 		}
 	});
 	// What a solver says is checked: every piece is there, and every stick holds its own.
-	if (wanted.some((w) => w > 0) || sticks.some((s) => leftOf(problem, s.stock, s.cuts) < 0)) return [];
+	if (wanted.some((w) => w > 0) || sticks.some((s) => leftOf(problem, s.stock, s.cuts) < 0)) return undefined;
 	return sticks;
 }
 
