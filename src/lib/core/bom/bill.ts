@@ -10,6 +10,7 @@ import {
 	type InflateLine,
 	type MaterialNeed
 } from './inflate-list.ts';
+import { litresHeld } from '../structures/bunch.ts';
 import { hundredths } from '../structures/inside.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
@@ -140,7 +141,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 				for (const rule of followers(need.of, rulesFor(recipe.rules, context.rules))) {
 					const { material } = rule;
 					const found = material === null ? undefined : context.catalogue.materials.get(material);
-					const quantity = litresHeld(need, context.catalogue).mul(rational(rule.each));
+					const quantity = litresTaken(need, context.catalogue).mul(rational(rule.each));
 					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, where);
 				}
 		}
@@ -176,12 +177,12 @@ function ofLength(
 const isLengthUnit = (unit: string): unit is LengthUnit => unit in MICROMETRES;
 
 /** Litres by the maker's figure where the Stockroom has it, else by size. */
-function litresHeld(
+function litresTaken(
 	{ quantity, holds }: Extract<Exploded['need'], { what: 'count' }>,
 	{ materials, byMatch }: Catalogue
 ): Rational {
 	const litres = holds && (materials.get(holds.key) ?? byMatch.get(holds.key))?.litres;
-	return holds && litres != null ? hundredths(litres * holds.fill).mul(holds.pieces) : quantity;
+	return holds && litres != null ? hundredths(litresHeld(holds.room, litres)).mul(holds.pieces) : quantity;
 }
 
 /** What follows from a count. A count that cannot go without takes something, though nobody has said what. */

@@ -3,7 +3,7 @@ import type { Method } from '../labour/task.ts';
 import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { printSize, type Size } from '../sizing/size.ts';
-import { LOOK_WORDS } from '../structures/bunch.ts';
+import { lookWords } from '../structures/bunch.ts';
 import { sizeKey } from '../structures/stack.ts';
 import { formatInches, type Micrometres } from '../units/length.ts';
 import { ZERO, type Rational } from '../units/rational.ts';
@@ -79,7 +79,7 @@ export function addFoil(
 	if (!foil) return;
 	const key = `${where}/foil/${material ?? label}/${foil.look}/${foil.gas}`;
 	const bag = found?.name ?? `${label}, not chosen yet`;
-	const sizeTo = LOOK_WORDS[foil.look];
+	const sizeTo = lookWords(foil.look);
 	lines.set(key, {
 		key,
 		label: `${bag}, ${sizeTo}${withGas(foil.gas)}`,

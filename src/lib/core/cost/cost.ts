@@ -147,7 +147,7 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	const amount = each && rounded(each.mul(taken), currency);
 	const parts: CostPart[] = line.where.map((w) => ({
 		label: w.label,
-		count: print(w.quantity),
+		count: quantityText(w.quantity, line.material?.unit),
 		amount: undefined
 	}));
 	if (pack && line.material?.reuse) {

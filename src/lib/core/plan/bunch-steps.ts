@@ -1,11 +1,10 @@
 import type { TaskCount } from '../labour/task.ts';
 import type { Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/recipe.ts';
-import { inflatedIn, letterCounts, LOOK_WORDS, ON_SPOT } from '../structures/bunch.ts';
-import { bubbleWords, pieceTasks, strokesOf } from '../structures/form.ts';
+import { inflatedIn, letterCounts, LOOKS, ON_SPOT, ribbonsOf } from '../structures/bunch.ts';
+import { bubbleWords, pieceTasks, strokeWords } from '../structures/form.ts';
 import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
-import type { MadeStep, StepLine } from './made-step.ts';
-import type { StepContext } from './made-step.ts';
-import { hostOf, PAINT_WAIT } from './step-words.ts';
+import type { MadeStep, StepContext, StepLine } from './made-step.ts';
+import { FOIL_TOOL, hostOf, PAINT_WAIT } from './step-words.ts';
 
 /** What the steps of a section are made with. */
 export interface StepKit {
@@ -91,7 +90,7 @@ export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
 				: formatFeet(toMillimetres(length));
 		return [
 			{
-				count: Math.max(1, inflatedIn(item)) * kit.all,
+				count: ribbonsOf(item) * kit.all,
 				text: `${found?.name ?? 'ribbon, not chosen yet'}, ${long}, on ${item.name}`,
 				colours: found?.colour ? [found.colour] : []
 			}
@@ -105,10 +104,8 @@ export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
 			: [
 					kit.made('foils', `Fill the foils of ${kit.name}.`, {
 						lines: foils,
-						tool: 'hand pump or cool inflator: warm air melts self-sealing valves',
-						check: firm
-							? `${LOOK_WORDS.creased.slice(9)}; those said to be firm without creases`
-							: LOOK_WORDS.creased.slice(9),
+						tool: FOIL_TOOL,
+						check: firm ? `${LOOKS.creased}; those said to be firm without creases` : LOOKS.creased,
 						work: kit.share('foil')
 					})
 				]),
@@ -159,10 +156,7 @@ export function formSteps(kit: StepKit, form: Form): MadeStep[] {
 	const lines = form.pieces.flatMap((piece): StepLine[] => {
 		if (piece.bubbles.length === 0) return [];
 		const colour = kit.colour(piece.slot);
-		const pumped = kit.context.pumps.flatMap((pump) => {
-			const strokes = strokesOf(piece, pump);
-			return strokes === undefined ? [] : [`${Math.max(1, Math.round(strokes))} strokes of ${pump.name}`];
-		});
+		const pumped = strokeWords(piece, kit.context.pumps);
 		return [
 			{
 				count: piece.count * piece.strands * kit.all,

@@ -14,9 +14,9 @@ import {
 	type Slot,
 	type Stack
 } from '../recipe/recipe.ts';
-import type { StepPlace } from '../recipe/step.ts';
 import { printSize } from '../sizing/size.ts';
 import { countOfPiece } from '../structures/applied.ts';
+import { LOOKS } from '../structures/bunch.ts';
 import { countedLines } from '../structures/extras.ts';
 import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
 import { placeStack } from '../structures/stack.ts';
@@ -26,6 +26,7 @@ import {
 	coloursOf,
 	FIXING_TOOL,
 	FIXING_WAIT,
+	FOIL_TOOL,
 	hostOf,
 	JOINED,
 	ON_SITE,
@@ -70,7 +71,7 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 
 function made(kind: StepKind, about: Id | null, text: string, draft: Draft = {}, difficulty = '1'): MadeStep {
 	const { work = [], ...rest } = draft;
-	const plain = { lines: [], place: 'bench' as StepPlace, tool: '', method: '', wait: 0, check: '' };
+	const plain = { lines: [], place: 'bench' as const, tool: '', method: '', wait: 0, check: '' };
 	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty }));
 	return { key: stepKey(kind, about), about, text, ...plain, ...rest, work: timed };
 }
@@ -283,8 +284,8 @@ class SectionSteps {
 		return [
 			this.#made('foils', `Fill the foils with air.`, {
 				lines,
-				tool: 'hand pump or cool inflator: warm air melts self-sealing valves',
-				check: 'creases left at the rim, springs back',
+				tool: FOIL_TOOL,
+				check: LOOKS.creased,
 				work: this.#share('foil')
 			})
 		];

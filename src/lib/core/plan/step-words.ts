@@ -19,6 +19,7 @@ export const JOINED: Readonly<Record<Joining, string>> = {
 	'cluster to cluster': 'tied cluster to cluster'
 };
 export const FIXING_TOOL: Readonly<Partial<Record<Fixing, string>>> = { glue: 'low-temperature glue gun' };
+export const FOIL_TOOL = 'hand pump or cool inflator: warm air melts self-sealing valves';
 /** Seconds, from memory: glue holds after a minute. */
 export const FIXING_WAIT: Readonly<Partial<Record<Fixing, number>>> = { glue: 60 };
 /** Seconds, from memory: an hour until paint may be touched; the tin says better. */

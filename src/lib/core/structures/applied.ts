@@ -1,13 +1,13 @@
 import type { Ball } from '../geometry/ring.ts';
 import type { Side } from '../geometry/layers.ts';
 import type { CountOf } from '../bom/follow-on.ts';
-import { inflateTask, methodOfPlace, type TaskCount } from '../labour/task.ts';
+import type { TaskCount } from '../labour/task.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Applied, AppliedPiece, Colourway, Fixing, Host, Id } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
-import { innerBall, insideNeeds, insideTasks, type InnerBall } from './inside.ts';
+import { innerBall, insideNeeds, ownNeed, ownTasks, type InnerBall } from './inside.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
 /** What a fixing takes, for follow-on rules to turn into lines; what is tucked in takes nothing. */
@@ -37,17 +37,7 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 						quantity: rational(count),
 						...(what.flat === null ? {} : { foil: { flat: what.flat, look: 'creased', gas: 'air' } })
 					}
-				: {
-						what: 'balloon',
-						kind: what.balloon.kind,
-						nominal: what.balloon.nominal,
-						slot: what.balloon.slot,
-						colour: colourway?.fills[what.balloon.slot] ?? null,
-						material: what.balloon.material,
-						size: what.balloon.size,
-						method: methodOfPlace(what.balloon),
-						quantity: rational(count)
-					};
+				: ownNeed(what.balloon, colourway, count);
 		const fixings = rational(piece.each).mul(count);
 		const fixed = fixings.equals(0) ? [] : FIXING_COUNTS[piece.fixing];
 		const inside = what.kind === 'balloon' ? insideNeeds(what.balloon, colourway, count) : [];
@@ -59,16 +49,8 @@ function tasks({ pieces }: Applied): TaskCount[] {
 	const found: TaskCount[] = [];
 	for (const piece of pieces) {
 		const count = countOfPiece(piece);
-		if (piece.what.kind === 'balloon') {
-			const { balloon } = piece.what;
-			found.push({
-				task: inflateTask(balloon.nominal),
-				method: methodOfPlace(balloon),
-				count,
-				batches: 1
-			});
-			found.push({ task: 'tie', method: 'hole', count, batches: 0 }, ...insideTasks(balloon, count));
-		} else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: 0 });
+		if (piece.what.kind === 'balloon') found.push(...ownTasks(piece.what.balloon, count));
+		else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: 0 });
 		found.push({ task: 'fix', method: 'hole', count, batches: 0 });
 	}
 	return found;

@@ -3,7 +3,7 @@ import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import type { Material } from '../materials/material.ts';
 import type { Bunch, BunchItem, Colourway, OwnBalloon, Recipe } from '../recipe/recipe.ts';
 import { inches, MICROMETRES, type LengthUnit, type Micrometres } from '../units/length.ts';
-import { FOIL_FILL, inflatedIn, kindOfLetter, lettersOf, litresBySize, ON_SPOT, ribbonsOf } from './bunch.ts';
+import { inflatedIn, kindOfLetter, lettersOf, litresHeld, ON_SPOT, ribbonsOf, roomOf } from './bunch.ts';
 import { litresIn } from './inside.ts';
 
 /** What one line of a bunch lifts and weighs, at its place. */
@@ -94,10 +94,11 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 	const { catalogue, colourway } = context;
 	const { what, count, name, gas } = item;
 	const tied = ribbonGrams(item, catalogue);
-	const each = (own: Material | undefined, litres: number, grams: number, fill: number) => ({
-		litres: gas === 'helium' ? (own?.litres == null ? litres : own.litres * fill) : 0,
+	const room = gas === 'helium' ? roomOf(what) : undefined;
+	const each = (own: Material | undefined, grams: number) => ({
+		litres: room ? litresHeld(room, own?.litres) : 0,
 		grams: own?.grams ?? grams,
-		estimated: own?.grams == null || (gas === 'helium' && own.litres == null)
+		estimated: own?.grams == null || (room !== undefined && own.litres == null)
 	});
 	const add = (a: LiftPart, b: ReturnType<typeof each>, n: number): LiftPart => ({
 		...a,
@@ -110,11 +111,7 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 		const colour = colourway?.fills[what.slot] ?? null;
 		return lettersOf(what.text).reduce((sum, letter) => {
 			const own = catalogue.byMatch.get(matchKey(kindOfLetter(letter), what.height, colour, letter));
-			return add(
-				sum,
-				each(own, litresBySize(what) ?? 0, WEIGHS.letter(what.height), FOIL_FILL[what.look]),
-				count
-			);
+			return add(sum, each(own, WEIGHS.letter(what.height)), count);
 		}, plain);
 	}
 	if (what.kind === 'balloon') {
@@ -123,7 +120,7 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 		const own =
 			catalogue.materials.get(balloon.material ?? '') ??
 			catalogue.byMatch.get(matchKey(balloon.kind, balloon.nominal, colour));
-		const found = each(own, litresBySize(what) ?? 0, WEIGHS.latex(balloon.nominal), 1);
+		const found = each(own, WEIGHS.latex(balloon.nominal));
 		// What a size and a weight from a table say of latex is near enough to be no estimate of volume.
 		return add(
 			plain,
@@ -136,7 +133,7 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 		if (own?.grams == null) unweighed.push(name);
 		return { ...plain, grams: plain.grams + (own?.grams ?? 0) * count };
 	}
-	return add(plain, each(own, litresBySize(what) ?? 0, WEIGHS.foil(what.flat), FOIL_FILL[what.look]), count);
+	return add(plain, each(own, WEIGHS.foil(what.flat)), count);
 }
 
 /** What is in a balloon, g: the inner one, or what weighs it down. */

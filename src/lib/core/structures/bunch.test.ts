@@ -9,7 +9,7 @@ import { formatAmount } from '../money/money.ts';
 import { tally } from '../tally/tally.ts';
 import { inches } from '../units/length.ts';
 import { assemble } from './assemble.ts';
-import { letterCounts, lettersOf, litresBySize } from './bunch.ts';
+import { letterCounts, lettersOf, litresHeld, roomOf } from './bunch.ts';
 import { liftOf, WEIGHS } from './bunch-lift.ts';
 import { inGas, keepingOf } from './in-gas.ts';
 import { isLetter, STROKES } from './letter-strokes.ts';
@@ -79,6 +79,16 @@ describe('what a bunch takes', () => {
 		expect(used(recipe).helium).toBeCloseTo(37.8, 9);
 		expect(count(recipe).tasks.find((t) => t.task === 'foil')!.count).toBe(2);
 	});
+	test('a maker’s figure of latex is for a full one: sized to half it takes an eighth, in the bill and in the lift', () => {
+		const round = floating.map((m) => (m.id === '11-white' ? { ...m, litres: 16 } : m));
+		const own = { ...context, catalogue: catalogue(round, colours) };
+		const recipe = made('bunch b', '1 11 at 5½ white in helium');
+		const taken = tally(recipe, null, 1, own)
+			.bill.lines.find((l) => l.label === 'helium')!
+			.used.valueOf();
+		const lifted = liftOf(recipe, bunchIn(recipe), { catalogue: own.catalogue, colourway: recipe.colourways[0], where: SEA }); // prettier-ignore
+		expect([taken, lifted.litres]).toEqual([2, 2]);
+	});
 	test('on ribbon alone the length is measured on the spot: a guess with its ends', () => {
 		const line = count(made('bunch b', '2 moon foil on ribbon')).bill.lines.find(
 			(l) => l.label === 'thin ribbon'
@@ -117,7 +127,7 @@ describe('in and on balloons, whatever they are in', () => {
 	test('inside helium it takes its room: a 24 at 22 with an 11 at 7 in it', () => {
 		const [outer, inner] = [22, 7].map((d) => (Math.PI / 6) * (d * 0.254) ** 3);
 		const { what } = bunchIn(made('bunch b', '1 24 at 22 white filled with 11 at 7 red in helium')).items[0]!;
-		expect(litresBySize(what)).toBeCloseTo(outer! - inner!, 6);
+		expect(litresHeld(roomOf(what)!)).toBeCloseTo(outer! - inner!, 6);
 	});
 	test('sand by its litres: a 5 at 4 holds π/6 · (1.016 dm)³ = 0.55 L and weighs 880 g', () => {
 		const recipe = made(

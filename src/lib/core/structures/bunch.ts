@@ -1,22 +1,24 @@
 import { matchKey } from '../materials/catalogue.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import { foilLitres } from '../gas/volume.ts';
-import { inflateTask, methodOfPlace, type Task, type TaskCount } from '../labour/task.ts';
-import type { Bunch, BunchItem, BunchThing, Colourway, FoilLook, OwnBalloon } from '../recipe/recipe.ts';
+import type { Task, TaskCount } from '../labour/task.ts';
+import type { Bunch, BunchItem, BunchThing, Colourway, FoilLook } from '../recipe/recipe.ts';
 import { fillBand } from '../sizing/fill.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { SHAPE_FACTOR } from '../gas/volume.ts';
 import { feet, type Micrometres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
-import { hundredths, insideNeeds, insideTasks, litresIn } from './inside.ts';
+import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from './inside.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
 export const FOIL_FILL: Readonly<Record<FoilLook, number>> = { creased: 0.9, firm: 1 };
-export const LOOK_WORDS: Readonly<Record<FoilLook, string>> = {
-	creased: 'by look: creases left at the rim, springs back',
-	firm: 'by look: firm, no creases'
+/** How it looks then, as it is checked at the bench. */
+export const LOOKS: Readonly<Record<FoilLook, string>> = {
+	creased: 'creases left at the rim, springs back',
+	firm: 'firm, no creases'
 };
+export const lookWords = (look: FoilLook): string => `by look: ${LOOKS[look]}`;
 
 /** A ribbon measured on the spot: what is reckoned with, and between what. House rule. */
 export const ON_SPOT = { usual: feet(5), low: feet(3), high: feet(9) } as const;
@@ -40,49 +42,45 @@ export function inflatedIn({ what, count }: BunchItem): number {
 	return what.kind === 'material' && what.flat === null ? 0 : count;
 }
 
-/** Litres one of it holds by its size alone; the maker's figure goes first. Undefined for what is not inflated. */
-export function litresBySize(what: BunchThing): number | undefined {
-	switch (what.kind) {
-		case 'balloon': {
-			const { nominal, size, inside } = what.balloon;
-			const band = fillBand(resolveSize(size, nominal).assumed / (nominal / 1000));
-			const factor = band === 'full' || band === 'firm' ? SHAPE_FACTOR.full : SHAPE_FACTOR.soft;
-			// A balloon inside, filled with air, leaves less room for the gas.
-			const taken = inside?.kind === 'balloon' ? litresIn(inside) : 0;
-			return Math.max(0, litresIn(what.balloon) * factor - taken);
-		}
-		case 'material':
-			return what.flat === null ? undefined : foilLitres(what.flat / 1000) * FOIL_FILL[what.look];
-		case 'letters':
-			return foilLitres(what.height / 1000) * FOIL_FILL[what.look];
-	}
+/** How much one of it holds: full by its size, the share of that it is filled to, and what else takes room in it. */
+export interface Room {
+	readonly full: number;
+	readonly fill: number;
+	readonly less: number;
 }
 
-const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, count: number) =>
-	({
-		what: 'balloon',
-		kind: balloon.kind,
-		nominal: balloon.nominal,
-		slot: balloon.slot,
-		colour: colourway?.fills[balloon.slot] ?? null,
-		material: balloon.material,
-		size: balloon.size,
-		method: methodOfPlace(balloon),
-		quantity: rational(count)
-	}) as const;
+/** Undefined for what is not inflated. */
+export function roomOf(what: BunchThing): Room | undefined {
+	if (what.kind === 'balloon') {
+		const { nominal, size, inside } = what.balloon;
+		const share = resolveSize(size, nominal).assumed / (nominal / 1000);
+		const band = fillBand(share);
+		const factor = band === 'full' || band === 'firm' ? SHAPE_FACTOR.full : SHAPE_FACTOR.soft;
+		// Its air goes with the cube of its size; a balloon inside, filled with air, leaves less room for the gas.
+		const fill = share ** 3;
+		const less = inside?.kind === 'balloon' ? litresIn(inside) : 0;
+		return { full: (litresIn(what.balloon) * factor) / fill, fill, less };
+	}
+	const flat = what.kind === 'letters' ? what.height : what.flat;
+	return flat === null ? undefined : { full: foilLitres(flat / 1000), fill: FOIL_FILL[what.look], less: 0 };
+}
+
+/** Litres of gas one takes; the maker's figure of what it holds goes before its size. */
+export const litresHeld = ({ full, fill, less }: Room, maker?: number | null): number =>
+	Math.max(0, (maker ?? full) * fill - less);
 
 function itemNeeds(item: BunchItem, colourway: Colourway | undefined): Need[] {
 	const { what, count, gas } = item;
 	const needs: Need[] = [];
-	const helium = (key: string, pieces: number, fill: number) => {
-		const litres = litresBySize(what);
-		if (gas !== 'helium' || litres === undefined) return;
-		const quantity = hundredths(litres).mul(pieces);
+	const room = gas === 'helium' ? roomOf(what) : undefined;
+	const helium = (key: string, pieces: number) => {
+		if (!room) return;
+		const quantity = hundredths(litresHeld(room)).mul(pieces);
 		needs.push({
 			what: 'count',
 			of: 'litre of helium',
 			quantity,
-			holds: { key, pieces: rational(pieces), fill }
+			holds: { key, pieces: rational(pieces), room }
 		});
 	};
 	if (what.kind === 'balloon') {
@@ -90,12 +88,12 @@ function itemNeeds(item: BunchItem, colourway: Colourway | undefined): Need[] {
 		needs.push({ ...ownNeed(balloon, colourway, count), gas });
 		needs.push(...insideNeeds(balloon, colourway, count));
 		const colour = colourway?.fills[balloon.slot] ?? null;
-		helium(balloon.material ?? matchKey(balloon.kind, balloon.nominal, colour), count, 1);
+		helium(balloon.material ?? matchKey(balloon.kind, balloon.nominal, colour), count);
 	} else if (what.kind === 'material') {
 		const { material, flat, look } = what;
 		const foil = flat === null ? {} : { foil: { flat, look, gas } };
 		needs.push({ what: 'material', material, label: item.name, quantity: rational(count), ...foil });
-		if (flat !== null) helium(material ?? '', count, FOIL_FILL[look]);
+		helium(material ?? '', count);
 	} else {
 		const colour = colourway?.fills[what.slot] ?? null;
 		for (const [mark, each] of letterCounts(what.text)) {
@@ -111,10 +109,10 @@ function itemNeeds(item: BunchItem, colourway: Colourway | undefined): Need[] {
 				size: { kind: 'unknown' },
 				method: 'eye',
 				gas,
-				look: LOOK_WORDS[what.look],
+				look: lookWords(what.look),
 				quantity: rational(each * count)
 			});
-			helium(matchKey(kind, what.height, colour, mark), each * count, FOIL_FILL[what.look]);
+			helium(matchKey(kind, what.height, colour, mark), each * count);
 		}
 	}
 	if (item.ribbon) needs.push(ribbonNeed(item.ribbon, ribbonsOf(item)));
@@ -152,21 +150,15 @@ function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need
 
 function tasks({ items, weight }: Bunch): TaskCount[] {
 	const found: TaskCount[] = [];
-	const push = (task: Task, count: number, batches = 0, method: TaskCount['method'] = 'hole') =>
-		found.push({ task, method, count, batches });
-	const balloonTasks = (balloon: OwnBalloon, count: number) => {
-		push(inflateTask(balloon.nominal), count, 1, methodOfPlace(balloon));
-		push('tie', count);
-		found.push(...insideTasks(balloon, count));
-	};
+	const push = (task: Task, count: number) => found.push({ task, method: 'hole', count, batches: 0 });
 	for (const item of items) {
-		if (item.what.kind === 'balloon') balloonTasks(item.what.balloon, item.count);
+		if (item.what.kind === 'balloon') found.push(...ownTasks(item.what.balloon, item.count));
 		else if (item.what.kind === 'letters') push('foil', inflatedIn(item));
 		else if (item.what.flat !== null) push('foil', item.count * item.what.chambers);
 		else push('attach', item.count);
 		if (item.ribbon) push('ribbon', ribbonsOf(item));
 	}
-	if (weight?.kind === 'balloon') balloonTasks(weight.balloon, 1);
+	if (weight?.kind === 'balloon') found.push(...ownTasks(weight.balloon, 1));
 	if (items.length > 0) {
 		push('set up', 1);
 		push('strike', 1);

@@ -37,6 +37,21 @@ export function fillOf(piece: FormPiece): number {
 	return (lengthOf(piece, piece.count - 1) + twists) / (MODEL_SIZE[piece.model].length / 1000);
 }
 
+/** Why bubbles do not go into a balloon; every twist takes some of its tail. */
+export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
+	const long = bubbles.reduce((a, b) => a + b, 0) + growth;
+	const most = MODEL_SIZE[model].length;
+	if (long + bubbles.length * TWIST_TAKES <= most || bubbles.length === 0) return undefined;
+	return `A ${model} is ${formatInches(most)} in long when full, and each twist takes an inch: ${formatInches(um(long))} in do not go into it. Make it shorter.`;
+}
+
+/** `25 strokes of hand pump`, for every pump that was measured. */
+export const strokeWords = (piece: FormPiece, pumps: readonly PumpProfile[]): string[] =>
+	pumps.flatMap((pump) => {
+		const strokes = strokesOf(piece, pump);
+		return strokes === undefined ? [] : [`${Math.max(1, Math.round(strokes))} strokes of ${pump.name}`];
+	});
+
 /**
  * Strokes of a calibrated pump that fill one piece: its air, twice where it is wound, shared by nothing.
  * @returns undefined for what is not inflated, and for a pump without a measured pair

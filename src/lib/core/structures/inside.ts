@@ -1,5 +1,5 @@
-import { inflateTask, methodOf, type TaskCount } from '../labour/task.ts';
-import type { Colourway, Id, Place } from '../recipe/recipe.ts';
+import { inflateTask, methodOf, methodOfPlace, type TaskCount } from '../labour/task.ts';
+import type { Colourway, Id, OwnBalloon, Place } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { sphereLitres, type PumpProfile } from '../sizing/strokes.ts';
 import { rational, type Rational } from '../units/rational.ts';
@@ -73,3 +73,24 @@ export function innerBall(
 	if (inside?.kind !== 'balloon') return undefined;
 	return { slot: inside.slot, d: resolveSize(inside.size, inside.nominal, pumps).assumed };
 }
+
+/** Balloons that have a colour of their own, by themselves: what is in them is said beside. */
+export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, count: number) =>
+	({
+		what: 'balloon',
+		kind: balloon.kind,
+		nominal: balloon.nominal,
+		slot: balloon.slot,
+		colour: colourway?.fills[balloon.slot] ?? null,
+		material: balloon.material,
+		size: balloon.size,
+		method: methodOfPlace(balloon),
+		quantity: rational(count)
+	}) as const;
+
+/** The work of them, with what goes in and on. */
+export const ownTasks = (balloon: OwnBalloon, count: number): TaskCount[] => [
+	{ task: inflateTask(balloon.nominal), method: methodOfPlace(balloon), count, batches: 1 },
+	{ task: 'tie', method: 'hole', count, batches: 0 },
+	...insideTasks(balloon, count)
+];

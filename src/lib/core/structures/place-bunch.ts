@@ -47,7 +47,9 @@ export function placeBunch(
 		top = d;
 	}
 	const tied = top;
-	let across = 0;
+	// A row is centred as a whole; wordings centre themselves.
+	const wide = items.reduce((a, i) => a + (i.what.kind === 'letters' ? 0 : i.count * widthOf(i, pumps)), 0);
+	let across = -wide / 2;
 	for (const item of items) {
 		const d = widthOf(item, pumps);
 		const ribbon = item.ribbon ? (item.ribbon.length ?? ON_SPOT.usual) / 1000 : 0;
@@ -89,22 +91,8 @@ export function placeBunch(
 			z += d * (1 - SINK);
 		}
 	}
-	return {
-		balls: arrangement === 'row' ? centred(balls, across, items.length > 0) : balls,
-		strands: arrangement === 'row' ? strands.map((s) => shifted(s, across)) : strands
-	};
+	return { balls, strands };
 }
-
-const centred = (balls: readonly AppliedBall[], across: number, some: boolean): readonly AppliedBall[] =>
-	some
-		? balls.map((b) => (b.kind === 'weight' ? b : { ...b, ball: { ...b.ball, x: b.ball.x - across / 2 } }))
-		: balls;
-
-/** A row of balloons is centred as a whole; wordings centre themselves. */
-const shifted = (s: Strand, across: number): Strand =>
-	across === 0
-		? s
-		: { ...s, path: s.path.map((p, i) => (i === 0 || s.d > RIBBON ? { ...p, x: p.x - across / 2 } : p)) };
 
 function widthOf({ what }: BunchItem, pumps: readonly PumpProfile[]): number {
 	if (what.kind === 'balloon') return resolveSize(what.balloon.size, what.balloon.nominal, pumps).assumed;

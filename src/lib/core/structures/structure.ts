@@ -1,3 +1,4 @@
+import type { Room } from './bunch.ts';
 import type { CountOf } from '../bom/follow-on.ts';
 import type { Gas } from '../gas/atmosphere.ts';
 import type { Colourway, FoilLook, Id, LineRole, Structure } from '../recipe/recipe.ts';
@@ -47,7 +48,7 @@ export type Need =
 			readonly of: CountOf;
 			readonly quantity: Rational;
 			/** Litres of gas: by the maker's figure of what holds it, where the Stockroom has one. */
-			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly fill: number };
+			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly room: Room };
 	  };
 
 /** What every structure of the registry can answer. */

@@ -1,11 +1,10 @@
 import type { Rates } from '../cost/rates.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
-import { tooLong } from '../recipe/entry/parse-form.ts';
 import type { Bunch, Colourway, Form, OwnBalloon, Recipe } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Assembly } from '../structures/assemble.ts';
 import { floats, liftOf, type BunchLift } from '../structures/bunch-lift.ts';
-import { leftOvers } from '../structures/form.ts';
+import { leftOvers, tooLong } from '../structures/form.ts';
 import type { Finding } from './finding.ts';
 import { hostLost, overSafe } from './over-safe.ts';
 

@@ -4,6 +4,7 @@
 	import { formatMoney } from '../../core/money/money.ts';
 	import { floats, liftOf } from '../../core/structures/bunch-lift.ts';
 	import { inGas, keepingOf } from '../../core/structures/in-gas.ts';
+	import { USUAL_PLACE } from '../../core/tally/check-parts.ts';
 	import { tally, type Tally } from '../../core/tally/tally.ts';
 	import { inUnit, parseQuantity } from '../../core/units/quantity.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
@@ -17,7 +18,7 @@
 	let { bench, section }: Props = $props();
 	let open = $state(false);
 	/** The air at the venue: a mild day by the sea until it is said. */
-	let where = $state.raw({ temperature: 293.15, height: 0 });
+	let where = $state.raw<{ temperature: number; height: number }>(USUAL_PLACE);
 	const lift = $derived(
 		liftOf(bench.shown, section.structure, {
 			catalogue: bench.catalogue,

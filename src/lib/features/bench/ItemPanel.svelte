@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { changeItem } from '../../core/recipe/edit-parts.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
-	import type { BunchItem, FoilLook, Ribbon } from '../../core/recipe/recipe.ts';
-	import { inflatedIn } from '../../core/structures/bunch.ts';
+	import { FOIL_LOOKS, type BunchItem, type FoilLook, type Ribbon } from '../../core/recipe/recipe.ts';
+	import { inflatedIn, LOOKS } from '../../core/structures/bunch.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseCount } from '../../core/units/number.ts';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -73,10 +73,7 @@
 			<Pick
 				label="How full, by look"
 				value={thing.look}
-				options={[
-					['creased', 'creases left at the rim, springs back'],
-					['firm', 'firm, no creases']
-				]}
+				options={FOIL_LOOKS.map((look) => [look, LOOKS[look]] as const)}
 				hint="A foil is told by its look, never by a size"
 				onpick={(v) =>
 					change((i) => {

@@ -1,16 +1,12 @@
 import type { FormPiece } from '../../core/recipe/recipe.ts';
 import type { PumpProfile } from '../../core/sizing/strokes.ts';
-import { nestingOf, strokesOf } from '../../core/structures/form.ts';
+import { nestingOf, strokeWords } from '../../core/structures/form.ts';
 import { formatInches, um } from '../../core/units/length.ts';
 
 const inch = (mm: number): string => formatInches(um(Math.round((mm / 25.4) * 4) * 6350));
 
 /** What follows from a piece of a form: strokes of each pump that was measured, and how a set of bands lies. */
 export function pieceWords(piece: FormPiece, pumps: readonly PumpProfile[]): string {
-	const strokes = pumps.flatMap((pump) => {
-		const count = strokesOf(piece, pump);
-		return count === undefined ? [] : [`${Math.max(1, Math.round(count))} strokes of ${pump.name}`];
-	});
 	const nested = nestingOf(piece);
 	const short = nested && Math.max(...nested.steps.map((s) => s.short));
 	const lies = !nested
@@ -20,5 +16,5 @@ export function pieceWords(piece: FormPiece, pumps: readonly PumpProfile[]): str
 			: [
 					`fan out: each needs ${inch(nested.steps[0]!.needs)} in more than the one inside, ${inch(short!)} short`
 				];
-	return [...strokes, ...lies].join(' · ');
+	return [...strokeWords(piece, pumps), ...lies].join(' · ');
 }

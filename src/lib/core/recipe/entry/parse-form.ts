@@ -1,8 +1,8 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { MODEL_SIZE, TWIST_TAKES } from '../../structures/form.ts';
+import { MODEL_SIZE, tooLong, TWIST_TAKES } from '../../structures/form.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
-import { formatInches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { MODELS, type FormPiece, type Host, type Id, type Model } from '../recipe.ts';
+import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
+import { MODELS, type FormPiece, type Host, type Id } from '../recipe.ts';
 import type { Entry } from './entry.ts';
 import { sizeOf } from './parse-balloon.ts';
 import { saidColour } from './parse-fill.ts';
@@ -91,14 +91,6 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 		at
 	};
 	return got({ kind: 'form piece', piece, section });
-}
-
-/** Why bubbles do not go into a balloon; every twist takes some of its tail. */
-export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
-	const long = bubbles.reduce((a, b) => a + b, 0) + growth;
-	const most = MODEL_SIZE[model].length;
-	if (long + bubbles.length * TWIST_TAKES <= most || bubbles.length === 0) return undefined;
-	return `A ${model} is ${formatInches(most)} in long when full, and each twist takes an inch: ${formatInches(um(long))} in do not go into it. Make it shorter.`;
 }
 
 function bubblesOf(r: Reader): Parsed<Micrometres[]> {

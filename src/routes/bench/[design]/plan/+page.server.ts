@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
-import { type Recipe } from '$lib/core/recipe/recipe.ts';
+import type { Recipe } from '$lib/core/recipe/recipe.ts';
 import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
 import { asked } from '$lib/server/services/asked.ts';
