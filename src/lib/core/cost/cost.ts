@@ -150,6 +150,12 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 		count: quantityText(w.quantity, line.material?.unit),
 		amount: undefined
 	}));
+	if (isGas(line) && line.spares > 0)
+		parts.push({
+			label: `lost, ${percentText(line.loss)} of the cylinder`,
+			count: quantityText(rational(line.spares), line.material?.unit),
+			amount: undefined
+		});
 	if (pack && line.material?.reuse) {
 		const { uses } = line.material.reuse;
 		parts.push({

@@ -17,6 +17,8 @@
 	let list = $state<HTMLElement>();
 	const materialOf = (id: string) => bench.catalogue.materials.get(id);
 	const lost = $derived(new Set(bench.tally.assembly.lost));
+	/** Colours of what is shown: what is only said yet has its slot there alone. */
+	const fills = $derived(bench.shown.colourways.find((c) => c.id === bench.chosen.id)?.fills ?? {});
 	const hexOf = (part: BunchItem | FormPiece): string => {
 		const slot =
 			'model' in part
@@ -27,7 +29,7 @@
 						? part.what.slot
 						: null;
 		const material = 'model' in part || part.what.kind !== 'material' ? null : part.what.material;
-		const colour = slot === null ? materialOf(material ?? '')?.colour : bench.chosen.fills[slot];
+		const colour = slot === null ? materialOf(material ?? '')?.colour : fills[slot];
 		return bench.catalogue.colours.get(colour ?? '')?.hex ?? 'transparent';
 	};
 	const parts = $derived.by(() => {
