@@ -8,6 +8,8 @@ import { build, install, ROOT, run, step, stop, tool } from './steps.mjs';
 
 const RESULTS = join(ROOT, 'test-results');
 const tally = { passed: 0, failed: 0 };
+/** Checks that failed, by their words: said once more at the end, where the tail of a log still shows them. */
+const failed = [];
 
 function chromium() {
 	const named = process.env.CHROMIUM_PATH;
@@ -39,7 +41,7 @@ async function getChromium() {
 async function check(words, command, args) {
 	const { code } = await step(words, () => run(command, args, { quiet: true }));
 	tally[code === 0 ? 'passed' : 'failed'] += 1;
-	return code === 0;
+	if (code !== 0) failed.push(words);
 }
 
 /** Adds what a runner wrote down; a runner that wrote nothing failed. */
@@ -83,5 +85,6 @@ await step('the whole app in a browser', () =>
 	run(tool('playwright'), ['test', '--reporter=list,json'], { env })
 );
 add(e2e, (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected + r.errors.length }));
+if (failed.length) console.log(`Failed before the tests: ${failed.join(', ')}.`);
 console.log(`${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);

@@ -10,7 +10,7 @@ import {
 	type InflateLine,
 	type MaterialNeed
 } from './inflate-list.ts';
-import { litresHeld } from '../structures/bunch.ts';
+import { litresHeld } from '../gas/volume.ts';
 import { hundredths } from '../structures/inside.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';

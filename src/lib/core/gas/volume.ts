@@ -32,3 +32,14 @@ export function modellingLitres(length: number, diameter: number): number {
 
 /** Latex over a sphere of its width: soft it is one, full it is pear-shaped. From memory; the maker's figure overrides. */
 export const SHAPE_FACTOR = { soft: 1, full: 1.15 } as const;
+
+/** How much one of it holds: full by its size, the share of that it is filled to, and what else takes room in it. */
+export interface GasRoom {
+	readonly full: number;
+	readonly fill: number;
+	readonly less: number;
+}
+
+/** Litres of gas one takes; the maker's figure of what it holds goes before its size. */
+export const litresHeld = ({ full, fill, less }: GasRoom, maker?: number | null): number =>
+	Math.max(0, (maker ?? full) * fill - less);

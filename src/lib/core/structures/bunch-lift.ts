@@ -1,9 +1,10 @@
+import { litresHeld } from '../gas/volume.ts';
 import { float, type Float, type Place as Where } from '../gas/float.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import type { Material } from '../materials/material.ts';
 import type { Bunch, BunchItem, Colourway, OwnBalloon, Recipe } from '../recipe/recipe.ts';
 import { inches, MICROMETRES, type LengthUnit, type Micrometres } from '../units/length.ts';
-import { inflatedIn, kindOfLetter, lettersOf, litresHeld, ON_SPOT, ribbonsOf, roomOf } from './bunch.ts';
+import { inflatedIn, kindOfLetter, lettersOf, ON_SPOT, ribbonsOf, roomOf } from './bunch.ts';
 import { litresIn } from './inside.ts';
 
 /** What one line of a bunch lifts and weighs, at its place. */

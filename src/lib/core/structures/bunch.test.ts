@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { litresHeld } from '../gas/volume.ts';
 import { describe, expect, test } from 'vitest';
 import { colours, designOf, entryContext, floating, rates } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
@@ -9,7 +10,7 @@ import { formatAmount } from '../money/money.ts';
 import { tally } from '../tally/tally.ts';
 import { inches } from '../units/length.ts';
 import { assemble } from './assemble.ts';
-import { letterCounts, lettersOf, litresHeld, roomOf } from './bunch.ts';
+import { letterCounts, lettersOf, roomOf } from './bunch.ts';
 import { liftOf, WEIGHS } from './bunch-lift.ts';
 import { inGas, keepingOf } from './in-gas.ts';
 import { isLetter, STROKES } from './letter-strokes.ts';

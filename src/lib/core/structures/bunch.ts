@@ -1,11 +1,10 @@
 import { matchKey } from '../materials/catalogue.ts';
 import type { MaterialKind } from '../materials/material.ts';
-import { foilLitres } from '../gas/volume.ts';
+import { foilLitres, litresHeld, SHAPE_FACTOR, type GasRoom } from '../gas/volume.ts';
 import type { Task, TaskCount } from '../labour/task.ts';
 import type { Bunch, BunchItem, BunchThing, Colourway, FoilLook } from '../recipe/recipe.ts';
 import { fillBand } from '../sizing/fill.ts';
 import { resolveSize } from '../sizing/resolve.ts';
-import { SHAPE_FACTOR } from '../gas/volume.ts';
 import { feet, type Micrometres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from './inside.ts';
@@ -42,15 +41,8 @@ export function inflatedIn({ what, count }: BunchItem): number {
 	return what.kind === 'material' && what.flat === null ? 0 : count;
 }
 
-/** How much one of it holds: full by its size, the share of that it is filled to, and what else takes room in it. */
-export interface Room {
-	readonly full: number;
-	readonly fill: number;
-	readonly less: number;
-}
-
 /** Undefined for what is not inflated. */
-export function roomOf(what: BunchThing): Room | undefined {
+export function roomOf(what: BunchThing): GasRoom | undefined {
 	if (what.kind === 'balloon') {
 		const { nominal, size, inside } = what.balloon;
 		const share = resolveSize(size, nominal).assumed / (nominal / 1000);
@@ -64,10 +56,6 @@ export function roomOf(what: BunchThing): Room | undefined {
 	const flat = what.kind === 'letters' ? what.height : what.flat;
 	return flat === null ? undefined : { full: foilLitres(flat / 1000), fill: FOIL_FILL[what.look], less: 0 };
 }
-
-/** Litres of gas one takes; the maker's figure of what it holds goes before its size. */
-export const litresHeld = ({ full, fill, less }: Room, maker?: number | null): number =>
-	Math.max(0, (maker ?? full) * fill - less);
 
 function itemNeeds(item: BunchItem, colourway: Colourway | undefined): Need[] {
 	const { what, count, gas } = item;

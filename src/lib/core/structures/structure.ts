@@ -1,6 +1,6 @@
-import type { Room } from './bunch.ts';
 import type { CountOf } from '../bom/follow-on.ts';
 import type { Gas } from '../gas/atmosphere.ts';
+import type { GasRoom } from '../gas/volume.ts';
 import type { Colourway, FoilLook, Id, LineRole, Structure } from '../recipe/recipe.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Size } from '../sizing/size.ts';
@@ -48,7 +48,7 @@ export type Need =
 			readonly of: CountOf;
 			readonly quantity: Rational;
 			/** Litres of gas: by the maker's figure of what holds it, where the Stockroom has one. */
-			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly room: Room };
+			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly room: GasRoom };
 	  };
 
 /** What every structure of the registry can answer. */
