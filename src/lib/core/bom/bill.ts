@@ -1,6 +1,7 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import { matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
+import { unitCost } from '../materials/unit-cost.ts';
 import type { LineRole } from '../recipe/recipe.ts';
 import {
 	addFoil,
@@ -99,10 +100,12 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			};
 		}
 	};
-	for (const { need, where, recipe } of exploded) {
+	for (const { need: said, where, recipe } of exploded) {
+		const need = said.what === 'balloon' && said.any ? inCheapest(said, context.catalogue) : said;
 		switch (need.what) {
 			case 'balloon': {
-				const slot = recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
+				const slot =
+					recipe.slots.find((s) => s.id === need.slot)?.name ?? (need.any ? 'any colour' : 'no slot');
 				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
 				const match = keyOfBalloon(need, need.colour);
 				const found = own ?? context.catalogue.byMatch.get(match);
@@ -158,6 +161,18 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 /** Modelling balloons are known by their model alone: the bag says no other size. */
 const keyOfBalloon = ({ kind, nominal, mark }: BalloonNeed, colour: string | null): string =>
 	matchKey(kind, kind === 'modelling' ? null : nominal, colour, mark ?? null);
+
+/** A balloon nobody sees, in the colour that costs least; as it is where none of its kind and size has a price. */
+function inCheapest(need: BalloonNeed, { materials }: Catalogue): BalloonNeed {
+	let [best, least]: [Material | undefined, Rational | undefined] = [undefined, undefined];
+	for (const material of materials.values()) {
+		if (material.kind !== need.kind || material.nominal !== need.nominal || material.colour === null)
+			continue;
+		const cost = unitCost(material);
+		if (cost && (!least || cost.compare(least) < 0)) [best, least] = [material, cost];
+	}
+	return best ? { ...need, colour: best.colour } : need;
+}
 
 /** What is bought by length is counted in its own unit; without one each takes a piece. */
 function ofLength(

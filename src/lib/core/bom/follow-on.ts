@@ -16,7 +16,9 @@ export const COUNTS = [
 	'painted balloon',
 	'litre of sand',
 	'litre of water',
-	'litre of marbles'
+	'litre of marbles',
+	'tie to the spine',
+	'infill balloon'
 ] as const;
 export type CountOf = (typeof COUNTS)[number];
 

@@ -5,6 +5,7 @@ import type {
 	PieceThing,
 	Place,
 	Recipe,
+	Run,
 	Section,
 	Structure
 } from '../recipe/recipe.ts';
@@ -27,6 +28,7 @@ export function remap(recipe: Recipe, renames: Renames): Recipe {
 		if (what.kind === 'balloon') return { ...what, balloon: place(what.balloon) };
 		return what.kind === 'material' ? { ...what, material: maybe(what.material) } : what;
 	};
+	const hung = (h: Run['hung']): Run['hung'] => h && { ...h, material: maybe(h.material) };
 	const piece = (p: AppliedPiece): AppliedPiece => ({ ...p, what: thing(p.what) });
 	const structure = (s: Structure): Structure => {
 		switch (s.kind) {
@@ -58,6 +60,16 @@ export function remap(recipe: Recipe, renames: Renames): Recipe {
 				};
 			case 'form':
 				return s;
+			case 'run':
+				return {
+					...s,
+					rows: s.rows.map((r) => ({ ...r, cluster: { ...r.cluster, places: r.cluster.places.map(place) } })),
+					corner: s.corner && place(s.corner),
+					spine: s.spine && { ...s.spine, material: maybe(s.spine.material) },
+					hung: hung(s.hung)
+				};
+			case 'weave':
+				return { ...s, joiner: s.joiner && place(s.joiner), hung: hung(s.hung) };
 			case 'extras':
 				return { ...s, lines: s.lines.map((l) => ({ ...l, material: material(l.material) })) };
 			case 'design':

@@ -30,7 +30,11 @@ export const STARTING_STANDARDS: Standards = {
 	twist: { seconds: 5, batch: 0 },
 	shape: { seconds: 30, batch: 0 },
 	cut: { seconds: 6, batch: 0 },
-	paint: { seconds: 60, batch: 300 }
+	paint: { seconds: 60, batch: 300 },
+	thread: { seconds: 180, batch: 0 },
+	weave: { seconds: 14, batch: 0 },
+	infill: { seconds: 15, batch: 0 },
+	hang: { seconds: 60, batch: 0 }
 };
 
 /** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */

@@ -7,7 +7,7 @@ import type { Size } from '../sizing/size.ts';
 export const TASKS = [
 	'inflate small', 'inflate medium', 'inflate large', 'tie', 'foil', 'cluster', 'attach', 'patch', 'upright', 'fix',
 	'place extras', 'set up', 'strike', 'inflate modelling', 'put inside', 'fill weight', 'ribbon', 'twist', 'shape', 'cut',
-	'paint'
+	'paint', 'thread', 'weave', 'infill', 'hang'
 ] as const; // prettier-ignore
 export type Task = (typeof TASKS)[number];
 

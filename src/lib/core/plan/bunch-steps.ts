@@ -3,7 +3,7 @@ import type { Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/re
 import { inflatedIn, letterCounts, LOOKS, ON_SPOT, ribbonsOf } from '../structures/bunch.ts';
 import { bubbleWords, pieceTasks, strokeWords } from '../structures/form.ts';
 import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
-import type { MadeStep, StepContext, StepLine } from './made-step.ts';
+import type { MadeStep, StepContext, StepKind, StepLine } from './made-step.ts';
 import { FOIL_TOOL, hostOf, PAINT_WAIT } from './step-words.ts';
 
 /** What the steps of a section are made with. */
@@ -14,7 +14,7 @@ export interface StepKit {
 	/** Copies to build. */
 	readonly all: number;
 	made(
-		kind: 'foils' | 'inside' | 'paint' | 'ribbons' | 'hang' | 'inflate' | 'piece',
+		kind: StepKind,
 		text: string,
 		draft: Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] },
 		about?: Id

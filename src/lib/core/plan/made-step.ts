@@ -8,7 +8,7 @@ import type { Step, StepPlace } from '../recipe/step.ts';
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [
 	'inflate', 'foils', 'clusters', 'upright', 'row', 'piece', 'design', 'join', 'line', 'patches', 'set up', 'look over',
-	'strike', 'inside', 'paint', 'ribbons', 'hang'
+	'strike', 'inside', 'paint', 'ribbons', 'hang', 'spine', 'garland', 'weave', 'infill'
 ] as const; // prettier-ignore
 export type StepKind = (typeof STEP_KINDS)[number];
 
@@ -60,6 +60,10 @@ export function idsIn(recipe: Recipe): ReadonlySet<Id> {
 		if (structure.kind === 'stack') for (const layer of structure.layers) ids.add(layer.id);
 		if (structure.kind === 'applied') for (const piece of structure.pieces) ids.add(piece.id);
 		if (structure.kind === 'bunch') for (const item of structure.items) ids.add(item.id);
+		if (structure.kind === 'run' || structure.kind === 'weave')
+			for (const row of structure.rows) ids.add(row.id);
+		if (structure.kind === 'run')
+			for (const part of [...structure.mix, ...structure.infill]) ids.add(part.id);
 		if (structure.kind === 'form') for (const piece of structure.pieces) ids.add(piece.id);
 		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
 	}

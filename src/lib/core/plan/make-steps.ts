@@ -36,6 +36,7 @@ import {
 } from './step-words.ts';
 import { shared } from './shared.ts';
 import { bunchSteps, formSteps, inflateSteps, type StepKit } from './bunch-steps.ts';
+import { runSteps, weaveSteps } from './run-steps.ts';
 import { stepKey, type MadeStep, type StepContext, type StepKind, type StepLine } from './made-step.ts';
 
 type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] };
@@ -122,6 +123,10 @@ class SectionSteps {
 				return bunchSteps(this.#kit, structure);
 			case 'form':
 				return formSteps(this.#kit, structure);
+			case 'run':
+				return runSteps(this.#kit, structure);
+			case 'weave':
+				return weaveSteps(this.#kit, structure);
 			case 'extras':
 				return [];
 		}

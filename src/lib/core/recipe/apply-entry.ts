@@ -12,6 +12,7 @@ import {
 import { addPiece } from './edit-pieces.ts';
 import type { Entry } from './entry/entry.ts';
 import { exchange } from './swap.ts';
+import { applyLined } from './apply-run.ts';
 import { applyBunch, ownBalloon, slotFor } from './apply-bunch.ts';
 import type { AppliedPiece, FormPiece, Recipe, SizeOption } from './recipe.ts';
 
@@ -60,6 +61,10 @@ export function applyEntry(
 		case 'item':
 		case 'weight':
 			return applyBunch(recipe, entry, place.section, newId);
+		case 'run':
+		case 'weave':
+			applyLined(recipe, entry, place.section, newId);
+			return undefined;
 		case 'form piece': {
 			const own = recipe.sections.find((s) => s.id === place.section);
 			if (own?.structure.kind !== 'form') return undefined;

@@ -3,7 +3,7 @@ import { layersForHeight, ownPitch } from '../geometry/antiprism.ts';
 import { SQUASH } from '../geometry/heights.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
-import { inches, type Micrometres } from '../units/length.ts';
+import { feet, inches, type Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
 import type { ColourRef, SaidBalloon, SaidCluster, SaidFill, SaidLayer, SaidPattern } from './entry/entry.ts';
 import type { Pattern } from './pattern.ts';
@@ -22,10 +22,12 @@ import {
 	type Id,
 	type Place,
 	type Recipe,
+	type Run,
 	type Section,
 	type Slot,
 	type Stack,
-	type Structure
+	type Structure,
+	type Weave
 } from './recipe.ts';
 
 /** Makes ids; the client hands in `crypto.randomUUID`. */
@@ -67,6 +69,50 @@ export const newLine = (id: string, material: string, quantity: RationalText): E
 
 export const emptyBunch = (): Bunch => ({ kind: 'bunch', arrangement: 'bunch', items: [], weight: null });
 export const emptyForm = (): Form => ({ kind: 'form', pieces: [] });
+
+/** A run along ten feet, everything of it still to be said: a line at the height of a doorway. */
+export const emptyRun = (): Run => ({
+	kind: 'run',
+	path: { kind: 'line', length: feet(10) },
+	height: feet(7),
+	branches: [],
+	rows: [],
+	joining: 'twisted on',
+	squash: SQUASH.usual,
+	corner: null,
+	mix: [],
+	organic: {
+		seen: 'all round',
+		fullness: '1',
+		thicker: 'even',
+		by: 'clusters',
+		clusters: null,
+		taught: null,
+		packed: null,
+		seed: 1
+	},
+	infill: [],
+	spine: null,
+	hung: null,
+	spare: 0
+});
+
+/** A panel of 10-inch links, its rows still to be said; held by duplets along its boundaries, a handle by quads. */
+export const emptyWeave = (): Weave => ({
+	kind: 'weave',
+	shape: 'panel',
+	woven: { kind: 'latex-link', nominal: inches(10), size: { kind: 'unknown' }, method: null },
+	rows: [],
+	base: null,
+	joiner: null,
+	joints: { edge: 'duplet', inner: 'duplet', base: 'duplet', handle: 'quad', foot: 'quad', ends: 'none' },
+	take: 1,
+	of: 2,
+	stagger: 1,
+	chord: null,
+	handle: null,
+	hung: null
+});
 
 /** Another design as it stands, in its first colourway. */
 export const designUse = (design: string, quantity: RationalText = '1'): DesignUse => ({

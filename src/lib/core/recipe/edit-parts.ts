@@ -5,6 +5,8 @@ import type { Entry } from './entry/entry.ts';
 import type { BunchItem, FormPiece, Id } from './recipe.ts';
 
 type Part = Mutable<BunchItem> | Mutable<FormPiece>;
+/** Everything of a section that can be moved and taken out by itself. */
+type Movable = { readonly id: Id };
 
 /** Lists that hold items of bunches and pieces of forms. */
 const listsOf = (recipe: RecipeDraft): { list: Part[]; section: Id }[] =>
@@ -31,9 +33,21 @@ export function countPart(recipe: RecipeDraft, id: Id, by: number) {
 	if (part) part.count = Math.max(1, Math.min(200, part.count + by));
 }
 
-/** @param by +1 is one up, away from the floor */
+/** Lists whose parts have an order: those, and what runs and weaves are made of. */
+const ordered = (recipe: RecipeDraft): Movable[][] => [
+	...listsOf(recipe).map(({ list }) => list as Movable[]),
+	...recipe.sections.flatMap(({ structure }): Movable[][] =>
+		structure.kind === 'run'
+			? [structure.rows, structure.mix, structure.infill, structure.branches]
+			: structure.kind === 'weave'
+				? [structure.rows]
+				: []
+	)
+];
+
+/** @param by +1 is one up, away from the floor; of runs one later along the path */
 export function movePart(recipe: RecipeDraft, id: Id, by: number) {
-	for (const { list } of listsOf(recipe)) {
+	for (const list of ordered(recipe)) {
 		const from = list.findIndex((p) => p.id === id);
 		const to = Math.max(0, Math.min(list.length - 1, from + by));
 		if (from < 0 || from === to) continue;
@@ -42,7 +56,7 @@ export function movePart(recipe: RecipeDraft, id: Id, by: number) {
 }
 
 export function removePart(recipe: RecipeDraft, id: Id) {
-	for (const { list } of listsOf(recipe)) {
+	for (const list of ordered(recipe)) {
 		const at = list.findIndex((p) => p.id === id);
 		if (at >= 0) list.splice(at, 1);
 	}

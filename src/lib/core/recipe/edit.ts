@@ -223,15 +223,22 @@ export function swapSlots(recipe: RecipeDraft, colourway: string, [a, b]: readon
 	[fills[a], fills[b]] = [fills[b] ?? null, fills[a] ?? null];
 }
 
+/** Structures said line by line, none of them a layer. */
+export const LINED: ReadonlySet<Section['structure']['kind']> = new Set([
+	'bunch',
+	'form',
+	'run',
+	'weave'
+] as const);
+
 /** Puts a section last: the newest stands by what is there. */
 export function addSection(recipe: RecipeDraft, section: Section) {
 	const { structure, stand } = section;
 	const [only] = recipe.sections;
-	// The empty stack that every new design starts with gives way to a bunch or a form said first.
+	// The empty stack that every new design starts with gives way to a bunch, a form, a run or a weave said first.
 	const untouched =
 		recipe.sections.length === 1 && only!.structure.kind === 'stack' && only!.structure.layers.length === 0;
-	if (untouched && stand.by === null && (structure.kind === 'bunch' || structure.kind === 'form'))
-		recipe.sections = [];
+	if (untouched && stand.by === null && LINED.has(structure.kind)) recipe.sections = [];
 	recipe.sections.push(section as Mutable<Section>);
 }
 

@@ -1,5 +1,5 @@
 import { slotsOf } from './pattern.ts';
-import type { BunchThing, Cluster, OwnBalloon, Recipe, Section } from './recipe.ts';
+import type { BunchThing, Cluster, OwnBalloon, Recipe, Run, Section, Weave } from './recipe.ts';
 
 /** A part of a recipe that names another which is not there. */
 export interface BrokenLink {
@@ -47,6 +47,10 @@ export function slotsIn({ structure }: Section): string[] {
 		}
 		case 'form':
 			return structure.pieces.map((p) => p.slot);
+		case 'run':
+			return slotsOfRun(structure);
+		case 'weave':
+			return slotsOfWeave(structure);
 		default:
 			return [];
 	}
@@ -60,6 +64,23 @@ const slotsOfBalloon = ({ slot, inside }: OwnBalloon): string[] =>
 export function slotsOfThing(what: BunchThing): string[] {
 	if (what.kind === 'balloon') return slotsOfBalloon(what.balloon);
 	return what.kind === 'letters' ? [what.slot] : [];
+}
+
+function slotsOfRun({ rows, mix, infill, corner }: Run): string[] {
+	return [
+		...rows.flatMap((r) => slotsOfCluster(r.cluster)),
+		...mix.flatMap((p) => p.colours.map((c) => c.slot)),
+		...infill.flatMap((i) => (i.slot === null ? [] : [i.slot])),
+		...(corner ? slotsOfBalloon(corner) : [])
+	];
+}
+
+function slotsOfWeave({ rows, joiner, handle }: Weave): string[] {
+	return [
+		...rows.flatMap((r) => r.blocks.flatMap((b) => (b.slot === null ? [] : [b.slot]))),
+		...(joiner ? slotsOfBalloon(joiner) : []),
+		...(handle ? [handle.slot] : [])
+	];
 }
 
 /** Slots of a cluster's pattern and of its places, each as often as it is named. */

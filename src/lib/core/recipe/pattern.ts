@@ -10,6 +10,8 @@ export type Pattern =
 	| { readonly kind: 'spiral'; readonly slots: readonly string[]; readonly hand: 'left' | 'right' }
 	/** Neighbours differ, and so do rings. */
 	| { readonly kind: 'checker'; readonly slots: readonly string[] }
+	/** From the first slot to the last over the whole row: each ring takes more and more of the next. */
+	| { readonly kind: 'gradient'; readonly slots: readonly string[] }
 	/** So many rings of one slot, then so many of the next, over again. */
 	| {
 			readonly kind: 'blocks';
@@ -24,10 +26,14 @@ export interface PatternSpot {
 	readonly ringOfRow: number;
 	/** Ring counted from the floor, from 0: spirals and checkers go on from row to row. */
 	readonly ringOfStack: number;
+	/** Rings of this row and places of the ring: what a gradient goes over, and nothing else asks for. */
+	readonly rings?: number;
+	readonly places?: number;
 }
 
 /** The slot a pattern gives a place. Every list holds at least one slot (the schema sees to it). */
-export function slotAt(pattern: Pattern, { place, ringOfRow, ringOfStack }: PatternSpot): string {
+export function slotAt(pattern: Pattern, spot: PatternSpot): string {
+	const { place, ringOfRow, ringOfStack } = spot;
 	const pick = (slots: readonly string[], index: number) =>
 		slots[((index % slots.length) + slots.length) % slots.length]!;
 	switch (pattern.kind) {
@@ -41,6 +47,8 @@ export function slotAt(pattern: Pattern, { place, ringOfRow, ringOfStack }: Patt
 			return pick(pattern.slots, place + (pattern.hand === 'left' ? ringOfStack : -ringOfStack));
 		case 'checker':
 			return pick(pattern.slots, place + ringOfStack);
+		case 'gradient':
+			return blended(pattern.slots, spot);
 		case 'blocks': {
 			const cycle = pattern.blocks.reduce((a, b) => a + b.rings, 0);
 			let ring = ringOfRow % cycle;
@@ -51,6 +59,21 @@ export function slotAt(pattern: Pattern, { place, ringOfRow, ringOfStack }: Patt
 			return pattern.blocks[0]!.slot;
 		}
 	}
+}
+
+/** Share of the golden ratio: the places that change first lie apart from each other. */
+const SCATTER = 0.618033988749895;
+
+/** Between two slots a ring takes as many of the next as it is on its way there, scattered round. */
+function blended(slots: readonly string[], { place, ringOfRow, rings = 1, places = 1 }: PatternSpot): string {
+	const on = rings > 1 ? (ringOfRow / (rings - 1)) * (slots.length - 1) : 0;
+	const from = Math.min(slots.length - 1, Math.floor(on));
+	const next = Math.round((on - from) * places);
+	// The rank of each place in the order of its scattered number.
+	const order = (p: number) => ((p + ringOfRow) * SCATTER) % 1;
+	let rank = 0;
+	for (let other = 0; other < places; other++) if (order(other) < order(place)) rank++;
+	return slots[Math.min(slots.length - 1, rank < next ? from + 1 : from)]!;
 }
 
 /** Every slot a pattern names, once each, in order. */

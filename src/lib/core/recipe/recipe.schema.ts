@@ -1,17 +1,12 @@
-import { FILLINGS } from './inside.ts';
 import { z } from 'zod';
-import { SIDES } from '../geometry/layers.ts';
-import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../bom/follow-on.ts';
 import {
 	FIXINGS,
 	FOIL_LOOKS,
-	JOININGS,
 	LINE_ROLES,
 	MODELS,
 	MOST_LETTERS,
-	PLACE_KINDS,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
 	SHAPINGS,
@@ -20,82 +15,25 @@ import {
 	UPRIGHTS,
 	type Recipe
 } from './recipe.ts';
+import {
+	cluster,
+	id,
+	joining,
+	length,
+	name,
+	ownBalloon,
+	percent,
+	positive,
+	rationalIn,
+	side,
+	size
+} from './cluster.schema.ts';
+import { run } from './run.schema.ts';
+import { weave } from './weave.schema.ts';
 import { MOST_STEPS, STEP_PLACES } from './step.ts';
 import { brokenLinks } from './links.ts';
 import { upgrade } from './upgrade.ts';
 
-const id = z.string().min(1).max(64);
-const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
-const length = z
-	.number()
-	.int()
-	.min(1)
-	.max(200_000_000)
-	.transform((v) => v as Micrometres);
-/** `n` or `n/d` as `rationalText` writes it, above 0 or at least 0. */
-const rationalIn = (pattern: RegExp, say: string) => z.string().max(40).regex(pattern, say);
-const positive = rationalIn(/^[1-9]\d{0,15}(\/[1-9]\d{0,15})?$/, 'Must be above 0.');
-const percent = rationalIn(/^-?\d{1,9}(\/[1-9]\d{0,11})?$/, 'Must be a number of per cent.');
-const origin = z.enum(['typed', 'measured', 'estimated', 'derived']);
-const unit = z.enum(['in', 'ft', 'cm', 'mm', 'm']);
-
-const size = z.discriminatedUnion('kind', [
-	z.strictObject({ kind: z.literal('value'), um: length, unit, origin }),
-	z.strictObject({ kind: z.literal('range'), low: length, high: length, unit, origin }),
-	z.strictObject({
-		kind: z.literal('strokes'),
-		strokes: z.number().positive().max(500),
-		pump: id.nullable(),
-		origin
-	}),
-	z.strictObject({ kind: z.literal('word'), word: z.enum(SIZE_WORDS), origin }),
-	z.strictObject({ kind: z.literal('unknown') })
-]);
-
-const slots = z.array(id).min(1).max(24);
-const pattern = z.discriminatedUnion('kind', [
-	z.strictObject({ kind: z.literal('same'), slot: id }),
-	z.strictObject({ kind: z.literal('rings'), slots }),
-	z.strictObject({ kind: z.literal('list'), slots }),
-	z.strictObject({ kind: z.literal('spiral'), slots, hand: z.enum(['left', 'right']) }),
-	z.strictObject({ kind: z.literal('checker'), slots }),
-	z.strictObject({
-		kind: z.literal('blocks'),
-		blocks: z
-			.array(z.strictObject({ slot: id, rings: z.number().int().min(1).max(200) }))
-			.min(1)
-			.max(24)
-	})
-]);
-
-const side = z.enum(SIDES);
-const oneSide = z.enum(['front', 'back', 'left', 'right']);
-const balloon = {
-	id,
-	kind: z.enum(PLACE_KINDS),
-	nominal: length,
-	size,
-	method: z.enum(['hole', 'eye']).nullable(),
-	material: id.nullable(),
-	side: oneSide.nullable(),
-	inside: z
-		.discriminatedUnion('kind', [
-			z.strictObject({ kind: z.literal('balloon'), nominal: length, size, slot: id }),
-			z.strictObject({ kind: z.literal('filling'), of: z.enum(FILLINGS) })
-		])
-		.optional(),
-	painted: z.literal(true).optional()
-};
-const ownBalloon = z.strictObject({ ...balloon, slot: id });
-const place = z.strictObject({ ...balloon, slot: id.nullable() });
-const cluster = z.strictObject({
-	id,
-	places: z.array(place).min(1).max(24),
-	side,
-	tier: z.number().int().min(0).max(2),
-	pattern
-});
-const joining = z.enum(JOININGS);
 const layer = z.strictObject({
 	id,
 	clusters: z.array(cluster).min(1).max(8),
@@ -225,6 +163,8 @@ const structure = z.discriminatedUnion('kind', [
 		weight: bunchWeight.nullable()
 	}),
 	z.strictObject({ kind: z.literal('form'), pieces: z.array(formPiece).max(100) }),
+	run,
+	weave,
 	z.strictObject({
 		kind: z.literal('design'),
 		design: id,

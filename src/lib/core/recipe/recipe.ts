@@ -4,14 +4,19 @@ import type { Size } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
 import type { Id } from './id.ts';
-import type { Inside } from './inside.ts';
-import type { Pattern } from './pattern.ts';
+import type { Run } from './run.ts';
+import type { Weave } from './weave.ts';
+import type { Cluster, Joining, OwnBalloon } from './cluster.ts';
 import type { Step } from './step.ts';
 
 export type { Id };
+export type { Cluster, Joining, OwnBalloon, Place, PlaceKind } from './cluster.ts';
+export { JOININGS, PLACE_KINDS } from './cluster.ts';
+export type { Run } from './run.ts';
+export type { Weave } from './weave.ts';
 
 export const RECIPE_FORMAT = 'bright-tally/recipe';
-export const RECIPE_VERSION = 5;
+export const RECIPE_VERSION = 6;
 
 /** Most balloons in one cluster, and most layers alike in one row. */
 export const MOST_IN_CLUSTER = 12;
@@ -127,7 +132,7 @@ export const standsOnFloor = ({ stand }: Section): boolean =>
 	(stand.how !== 'on top' && stand.layer === null && (stand.height === null || stand.height === 0));
 
 /** How a section is built. One member a structure of the registry. */
-export type Structure = Stack | Applied | Extras | DesignUse | Bunch | Form;
+export type Structure = Stack | Applied | Extras | DesignUse | Bunch | Form | Run | Weave;
 
 export interface Stack {
 	readonly kind: 'stack';
@@ -151,39 +156,6 @@ export interface Layer {
 	readonly joining: Joining | null;
 }
 
-export interface Cluster {
-	readonly id: Id;
-	readonly places: readonly Place[];
-	readonly side: Side;
-	readonly tier: number;
-	/** Which slot each place takes, ring by ring; a place may say otherwise. */
-	readonly pattern: Pattern;
-}
-
-/** Kinds of balloon a place may hold: what is tied into clusters. */
-export const PLACE_KINDS = ['latex-round', 'latex-heart'] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
-
-/** One balloon of a cluster. */
-export interface Place {
-	readonly id: Id;
-	readonly kind: PlaceKind;
-	readonly nominal: Micrometres;
-	readonly size: Size;
-	/** How it is brought to size; null follows from the size: a sizer hole, strokes, the eye. */
-	readonly method: 'hole' | 'eye' | null;
-	/** Overrides the cluster's pattern. */
-	readonly slot: Id | null;
-	/** A certain material of the Stockroom, whatever the colourway: a printed eye. */
-	readonly material: Id | null;
-	/** The side this one shall look to: the first that has one turns its ring. */
-	readonly side: Exclude<Side, 'all'> | null;
-	/** What is put into it before it is tied. Most balloons have nothing, and say nothing of it: recipes are full of them. */
-	readonly inside?: Inside | undefined;
-	/** Painted after it is sized; it dries before it is built in. */
-	readonly painted?: true | undefined;
-}
-
 export const UPRIGHTS = ['none', 'pole', 'stick', 'mast balloon', 'line'] as const;
 export interface Upright {
 	readonly kind: (typeof UPRIGHTS)[number];
@@ -193,9 +165,6 @@ export interface Upright {
 	/** What the tie takes above the centre of the top ring. */
 	readonly tie: Micrometres;
 }
-
-export const JOININGS = ['twisted on', 'line', 'necks', 'modelling balloon', 'cluster to cluster'] as const;
-export type Joining = (typeof JOININGS)[number];
 
 /** Pieces on a host: a face, wings, spots. The section it stands by is the host. */
 export interface Applied {
@@ -234,9 +203,6 @@ export type Host =
 	| { readonly on: 'place'; readonly place: Id }
 	| { readonly on: 'piece'; readonly piece: Id }
 	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number };
-
-/** A balloon of a structure that colours each by itself. */
-export type OwnBalloon = Place & { readonly slot: Id };
 
 /** How tight a foil is filled: told by its look, never by a size. */
 export const FOIL_LOOKS = ['creased', 'firm'] as const;

@@ -1,4 +1,5 @@
 import type { PumpProfile } from '../sizing/strokes.ts';
+import { lendsPath, withPaths } from './lent.ts';
 import { exchange } from './swap.ts';
 import { scaleToHeight } from './scale.ts';
 import { toHeight } from './to-height.ts';
@@ -29,7 +30,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
 	const out = colourway?.without ?? [];
-	if (!size && out.length === 0) return { recipe, notes: [] };
+	if (!size && out.length === 0 && !lendsPath(recipe)) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
 	kept.set(recipe, byChoice);
@@ -37,7 +38,8 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const had = byChoice.get(key);
 	if (had && had.pumps === pumps) return had.resolved;
 	const closed = withoutSlots(recipe, new Set(out));
-	const resolved = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
+	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
+	const resolved = { ...sized, recipe: withPaths(sized.recipe) };
 	byChoice.set(key, { pumps, resolved });
 	return resolved;
 }

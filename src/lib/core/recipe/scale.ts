@@ -5,7 +5,8 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
 import { stackIn } from './edit.ts';
-import type { AppliedPiece, Recipe, Section, Stack, Stand } from './recipe.ts';
+import type { AppliedPiece, Recipe, Run, Section, Stack, Stand } from './recipe.ts';
+import type { RunPath } from './run.ts';
 
 export interface Scaled {
 	readonly recipe: Recipe;
@@ -56,6 +57,11 @@ export function scaleBy(recipe: Recipe, factor: number): Scaled {
 					`${section.name} stays as large as it is: foils and modelling balloons come in sizes of their own.`
 				);
 				return { ...section, stand };
+			case 'run':
+				return { ...section, stand, structure: scaleRun(structure, factor, notes) };
+			case 'weave':
+				notes.add(`${section.name} stays as large as it is: say more rows or balloons, or another size.`);
+				return { ...section, stand };
 			case 'extras':
 				return section;
 		}
@@ -81,6 +87,43 @@ function scaleStack(stack: Stack, factor: number, notes: Set<string>): Stack {
 	if (length === null || factor === 1) return { ...stack, layers };
 	notes.add(`The ${stack.upright.kind} is taken ${Math.round(factor * 100)} % as long.`);
 	return { ...stack, layers, upright: { ...stack.upright, length: toEighth(length * factor) } };
+}
+
+/** A run goes further and as high; its balloons stay, so it takes more of them. */
+function scaleRun(run: Run, factor: number, notes: Set<string>): Run {
+	notes.add(`A run is longer or shorter by as much; its balloons stay in their sizes.`);
+	return {
+		...run,
+		path: scalePath(run.path, (v) => toEighth(v * factor)),
+		height: run.height === 0 ? 0 : toEighth(run.height * factor),
+		branches: run.branches.map((b) => ({
+			...b,
+			at: toEighth(b.at * factor),
+			length: toEighth(b.length * factor)
+		}))
+	};
+}
+
+function scalePath(path: RunPath, by: (length: number) => Micrometres): RunPath {
+	switch (path.kind) {
+		case 'line':
+			return { ...path, length: by(path.length) };
+		case 'arch':
+			return { ...path, span: by(path.span), rise: by(path.rise) };
+		case 'corners':
+			return { ...path, legs: path.legs.map((l) => ({ ...l, length: by(l.length) })) };
+		case 'helix':
+			return { ...path, height: by(path.height) };
+		case 'curve':
+			return {
+				...path,
+				points: path.points.map(
+					([x, z]) => [x, z].map((v) => Math.sign(v) * (v === 0 ? 0 : by(Math.abs(v)))) as [number, number]
+				)
+			};
+		case 'lent':
+			return path;
+	}
 }
 
 function scalePiece(piece: AppliedPiece, factor: number, notes: Set<string>): AppliedPiece {

@@ -35,6 +35,8 @@ export function swappables(recipe: Recipe, nameOf: (material: string) => string)
 				);
 			case 'stack':
 			case 'form':
+			case 'run':
+			case 'weave':
 				return [];
 		}
 	});
@@ -75,6 +77,8 @@ export function exchange(recipe: Recipe, element: Id, to: string): Recipe {
 			}
 			case 'stack':
 			case 'form':
+			case 'run':
+			case 'weave':
 				return section;
 		}
 	});

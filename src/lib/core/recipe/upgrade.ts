@@ -12,19 +12,22 @@ export function upgrade(input: unknown): unknown {
 	return now;
 }
 
-type Old = Loose & { readonly version: 1 | 2 | 3 | 4 };
+type Old = Loose & { readonly version: 1 | 2 | 3 | 4 | 5 };
 const isObject = (value: unknown): value is Loose =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
 const isOld = (value: unknown): value is Old =>
 	isObject(value) &&
-	(value.version === 1 || value.version === 2 || value.version === 3 || value.version === 4) &&
+	typeof value.version === 'number' &&
+	Number.isInteger(value.version) &&
+	value.version >= 1 &&
 	value.version < RECIPE_VERSION;
 
 const TO_NEXT: Readonly<Record<Old['version'], (old: Loose) => Loose>> = {
 	1: fromOne,
 	2: fromTwo,
 	3: fromThree,
-	4: fromFour
+	4: fromFour,
+	5: fromFive
 };
 
 /** Every object of a list with what is new about it; other things stay, to be refused by name. */
@@ -64,6 +67,11 @@ function fromThree(old: Loose): Loose {
 /** Version 4 knew no bunches and no forms. What else is new stands where nothing stood. */
 function fromFour(old: Loose): Loose {
 	return { ...old, version: 5 };
+}
+
+/** Version 5 knew no runs and no weaves, and no colours that change over a row. */
+function fromFive(old: Loose): Loose {
+	return { ...old, version: 6 };
 }
 
 function structureFromTwo(structure: Loose): Loose {

@@ -9,7 +9,9 @@ import type {
 	Layer,
 	Place,
 	Recipe,
-	Section
+	Run,
+	Section,
+	Weave
 } from './recipe.ts';
 
 /**
@@ -22,6 +24,8 @@ export function withoutSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	const sections = recipe.sections.map((section): Section => {
 		const { structure } = section;
 		if (structure.kind === 'bunch') return { ...section, structure: bunchWithout(structure, out) };
+		if (structure.kind === 'run') return { ...section, structure: runWithout(structure, out) };
+		if (structure.kind === 'weave') return { ...section, structure: weaveWithout(structure, out) };
 		if (structure.kind !== 'stack') return section;
 		const layers = structure.layers.flatMap((layer) => layerWithout(layer, out)).map((l) => emptied(l, out));
 		return { ...section, structure: { ...structure, layers } };
@@ -69,6 +73,38 @@ const emptied = (layer: Layer, out: ReadonlySet<Id>): Layer => ({
 	...layer,
 	clusters: layer.clusters.map((c) => ({ ...c, places: c.places.map((p) => hollow(p, out)) }))
 });
+
+/** Rows, sizes and infill of colours left out go; the path stays, so what is left takes their room. */
+function runWithout(run: Run, out: ReadonlySet<Id>): Run {
+	return {
+		...run,
+		rows: run.rows.flatMap((row) =>
+			clusterWithout(row.cluster, out).map((cluster) => ({
+				...row,
+				cluster: { ...cluster, places: cluster.places.map((p) => hollow(p, out)) }
+			}))
+		),
+		mix: run.mix.flatMap((part) => {
+			const colours = part.colours.filter((c) => !out.has(c.slot));
+			return colours.length > 0 ? [{ ...part, colours }] : [];
+		}),
+		infill: run.infill.filter((i) => i.slot === null || !out.has(i.slot)),
+		corner: run.corner && out.has(run.corner.slot) ? null : run.corner
+	};
+}
+
+/** Blocks of colours left out go and the row closes up; a handle and connectors go with their colour. */
+function weaveWithout(weave: Weave, out: ReadonlySet<Id>): Weave {
+	return {
+		...weave,
+		rows: weave.rows.flatMap((row) => {
+			const blocks = row.blocks.filter((b) => b.slot === null || !out.has(b.slot));
+			return blocks.length > 0 ? [{ ...row, blocks }] : [];
+		}),
+		joiner: weave.joiner && out.has(weave.joiner.slot) ? null : weave.joiner,
+		handle: weave.handle && out.has(weave.handle.slot) ? null : weave.handle
+	};
+}
 
 function bunchWithout(bunch: Bunch, out: ReadonlySet<Id>): Bunch {
 	const items = bunch.items.flatMap((item): BunchItem[] => {
@@ -132,7 +168,7 @@ function ringsWithout(
 	if (pattern.kind !== 'rings' && pattern.kind !== 'blocks') return undefined;
 	if (slotsOf(pattern).every((s) => !out.has(s))) return { pattern, repeat };
 	const left = Array.from({ length: repeat }, (_, ringOfRow) =>
-		slotAt(pattern, { place: 0, ringOfRow, ringOfStack: 0 })
+		slotAt(pattern, { place: 0, ringOfRow, ringOfStack: 0, rings: repeat, places: 1 })
 	).filter((slot) => !out.has(slot));
 	if (pattern.kind === 'rings') {
 		const slots = pattern.slots.filter((s) => !out.has(s));
@@ -156,7 +192,15 @@ function clusterWithout(cluster: Cluster, out: ReadonlySet<Id>): Cluster[] {
 		pattern.kind === 'list'
 			? cluster.places.map((place, at) => ({
 					...place,
-					slot: place.slot ?? slotAt(pattern, { place: at, ringOfRow: 0, ringOfStack: 0 })
+					slot:
+						place.slot ??
+						slotAt(pattern, {
+							place: at,
+							ringOfRow: 0,
+							ringOfStack: 0,
+							rings: 1,
+							places: cluster.places.length
+						})
 				}))
 			: cluster.places;
 	const places = named.filter((p) => (p.slot === null ? strands.length > 0 : !out.has(p.slot)));

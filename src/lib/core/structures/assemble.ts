@@ -1,11 +1,13 @@
 import type { Ball } from '../geometry/ring.ts';
 import type { Library } from '../bom/explode.ts';
-import type { Colourway, Id, Recipe, Section, Stack } from '../recipe/recipe.ts';
+import type { Colourway, Id, Recipe, Run, Section, Stack, Weave } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import { placeApplied, type AppliedBall, type HostShape } from './applied.ts';
 import { placeBunch } from './place-bunch.ts';
 import { placeForm } from './place-form.ts';
+import { placeRun, type Packed } from './place-run.ts';
+import { placeWeave } from './place-weave.ts';
 import { isOnHosts } from './registry.ts';
 import { placeStack, type PlacedStack } from './stack.ts';
 import { pointAt, type Room, type Spot } from './spot.ts';
@@ -76,15 +78,18 @@ export function assemble(
 	colourway: Id | null,
 	library: Library,
 	pumps: readonly PumpProfile[] = NO_PUMPS,
-	size: Id | null = null
+	size: Id | null = null,
+	packed?: Packed
 ): Assembly {
-	return assembleAt(recipe, { colourway, size }, { library, pumps, depth: 0 });
+	return assembleAt(recipe, { colourway, size }, { library, pumps, depth: 0, packed });
 }
 
 interface Context {
 	readonly library: Library;
 	readonly pumps: readonly PumpProfile[];
 	readonly depth: number;
+	/** Packed pictures of organic runs, where somebody made them; else they are drawn roughly. */
+	readonly packed: Packed | undefined;
 }
 
 function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
@@ -181,10 +186,30 @@ function shapeOf(section: Section, colourway: Colourway | undefined, context: Co
 		const { balls, strands } = placeBunch(structure, section.id, context.pumps);
 		return bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }]);
 	}
+	if (structure.kind === 'run' || structure.kind === 'weave')
+		return shapeOfLong(structure, colourway, context);
 	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
 	const child = context.library(structure.design);
 	if (!child) return bounded([]);
 	return shapeOfDesign(child, structure, context);
+}
+
+interface KeptLong extends Pick<Context, 'pumps' | 'packed'> {
+	readonly colourway: Colourway | undefined;
+	readonly shape: Shape;
+}
+/** Shapes of runs and weaves, as those of stacks. */
+const keptLong = new WeakMap<Run | Weave, KeptLong>();
+
+function shapeOfLong(structure: Run | Weave, colourway: Colourway | undefined, context: Context): Shape {
+	const { pumps, packed } = context;
+	const had = keptLong.get(structure);
+	if (had && had.pumps === pumps && had.packed === packed && had.colourway === colourway) return had.shape;
+	const { balls, strands } =
+		structure.kind === 'run' ? placeRun(structure, pumps, packed) : placeWeave(structure, pumps);
+	const shape = bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }]);
+	keptLong.set(structure, { pumps, packed, colourway, shape });
+	return shape;
 }
 
 interface KeptStack {
@@ -204,12 +229,12 @@ function shapeOfStack(stack: Stack, colourway: Colourway | undefined, pumps: rea
 	return shape;
 }
 
-type Shapes = Map<string, { readonly pumps: readonly PumpProfile[]; readonly shape: Shape }>;
+type Shapes = Map<string, Pick<Context, 'pumps' | 'packed'> & { readonly shape: Shape }>;
 /** Shapes of kept designs by what they are made with: those do not change while somebody types. */
 const kept = new WeakMap<Library, WeakMap<Recipe, Shapes>>();
 
 function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
-	const { library, pumps, depth } = context;
+	const { library, pumps, depth, packed } = context;
 	const byRecipe = kept.get(library) ?? new WeakMap<Recipe, Shapes>();
 	kept.set(library, byRecipe);
 	const byChoice = byRecipe.get(child) ?? (new Map() as Shapes);
@@ -217,10 +242,10 @@ function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
 	// How deep it lies says how much of it is still drawn.
 	const key = `${choice.colourway ?? ''}/${choice.size ?? ''}/${depth}`;
 	const had = byChoice.get(key);
-	if (had && had.pumps === pumps) return had.shape;
+	if (had && had.pumps === pumps && had.packed === packed) return had.shape;
 	const inner = assembleAt(child, choice, { ...context, depth: depth + 1 });
 	const shape = bounded(inner.pieces, inner.applied);
-	byChoice.set(key, { pumps, shape });
+	byChoice.set(key, { pumps, packed, shape });
 	return shape;
 }
 

@@ -12,11 +12,13 @@ import { applied, countOfPiece } from './applied.ts';
 import { bunch } from './bunch.ts';
 import { extras } from './extras.ts';
 import { form } from './form.ts';
+import { run } from './run.ts';
+import { weave } from './weave.ts';
 import { stack } from './stack.ts';
 import type { Need } from './structure.ts';
 
 /** The structures a section can have. Another design as a part is no structure: the bill nests it. */
-export const STRUCTURES = { stack, applied, extras, bunch, form } as const;
+export const STRUCTURES = { stack, applied, extras, bunch, form, run, weave } as const;
 
 export function balloonsOf(s: Structure): number {
 	switch (s.kind) {
@@ -28,6 +30,10 @@ export function balloonsOf(s: Structure): number {
 			return bunch.balloons(s);
 		case 'form':
 			return form.balloons(s);
+		case 'run':
+			return run.balloons(s);
+		case 'weave':
+			return weave.balloons(s);
 		default:
 			return 0;
 	}
@@ -72,6 +78,10 @@ function workOutNeeds(s: Structure, colourway: Colourway | undefined): Need[] {
 			return bunch.needs(s, colourway);
 		case 'form':
 			return form.needs(s, colourway);
+		case 'run':
+			return run.needs(s, colourway);
+		case 'weave':
+			return weave.needs(s, colourway);
 		case 'design':
 			return [];
 	}
@@ -89,6 +99,10 @@ function workOutTasks(s: Structure): TaskCount[] {
 			return bunch.tasks(s);
 		case 'form':
 			return form.tasks(s);
+		case 'run':
+			return run.tasks(s);
+		case 'weave':
+			return weave.tasks(s);
 		case 'design':
 			return [];
 	}

@@ -64,7 +64,13 @@ export function ringsOf(stack: Stack): StackRing[] {
 /** A slot's place in a cluster: the place's own word first, then the pattern's. */
 export const slotOfPlace = (cluster: Cluster, place: number, ring: StackRing): string =>
 	cluster.places[place]!.slot ??
-	slotAt(cluster.pattern, { place, ringOfRow: ring.ringOfRow, ringOfStack: ring.ringOfStack });
+	slotAt(cluster.pattern, {
+		place,
+		ringOfRow: ring.ringOfRow,
+		ringOfStack: ring.ringOfStack,
+		rings: ring.layer.repeat,
+		places: cluster.places.length
+	});
 
 /** Places a stack as assumed, and at both ends of sizes and squash where those are asked for. */
 export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): PlacedStack {
@@ -196,7 +202,7 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 /** How often a run of places takes each slot over the repeats of its row. */
 function slotCounts(
 	layer: Layer,
-	{ pattern }: Cluster,
+	{ pattern, places }: Cluster,
 	run: PlaceRun,
 	ringOfStack: number
 ): Map<string, number> {
@@ -205,7 +211,13 @@ function slotCounts(
 	const counts = new Map<string, number>();
 	for (let k = 0; k < layer.repeat; k++) {
 		for (let place = run.from; place < run.from + run.count; place++) {
-			const slot = slotAt(pattern, { place, ringOfRow: k, ringOfStack: ringOfStack + k });
+			const slot = slotAt(pattern, {
+				place,
+				ringOfRow: k,
+				ringOfStack: ringOfStack + k,
+				rings: layer.repeat,
+				places: places.length
+			});
 			counts.set(slot, (counts.get(slot) ?? 0) + 1);
 		}
 	}

@@ -10,6 +10,7 @@ import { price, type Price } from '../pricing/price.ts';
 import type { PriceTerms } from '../pricing/terms.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
 import { resolve } from '../recipe/resolve.ts';
+import type { Packed } from '../structures/place-run.ts';
 import { assemble, type Assembly } from '../structures/assemble.ts';
 import type { PlacedStack } from '../structures/stack.ts';
 import { rational } from '../units/rational.ts';
@@ -24,6 +25,8 @@ export interface TallyContext {
 	readonly catalogue: Catalogue;
 	readonly rates: Rates;
 	readonly library: Library;
+	/** Packed pictures of organic runs; without them those are drawn roughly. */
+	readonly packed?: Packed | undefined;
 }
 
 /** Everything worked out from one recipe. The Bench, quotes, lists and the quick price all read this. */
@@ -80,7 +83,9 @@ export function tally(
 	);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
 	const tasks = designs ? tasksFor(designs, rates) : [];
-	const assembly = designs ? assemble(recipe, colourway, library, rates.pumps) : NOTHING_STANDS;
+	const assembly = designs
+		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)
+		: NOTHING_STANDS;
 	const stacks = assembly.pieces.flatMap(({ section, placed }) =>
 		section === null ? [] : [{ section, placed }]
 	);

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { ON_THE_FLOOR } from '../../core/recipe/recipe.ts';
-	import { designUse, emptyBunch, emptyForm } from '../../core/recipe/build.ts';
+	import { ON_THE_FLOOR, type Bunch, type Form, type Run, type Weave } from '../../core/recipe/recipe.ts';
+	import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../../core/recipe/build.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -14,8 +14,16 @@
 	const KINDS = [
 		['layers', 'of layers: a column, a figure'],
 		['bunch', 'a bunch: balloons and foils on ribbon'],
+		['run', 'a run: garland, arch, runner, pipe'],
+		['weave', 'a weave: panel, wall, basket, ring'],
 		['form', 'a form: modelling balloons']
 	] as const;
+	const EMPTY: Readonly<Record<string, () => Bunch | Form | Run | Weave>> = {
+		bunch: emptyBunch,
+		form: emptyForm,
+		run: emptyRun,
+		weave: emptyWeave
+	};
 	let open = $state(false);
 	let name = $state('');
 	let kind = $state('layers');
@@ -28,7 +36,7 @@
 	});
 
 	function add() {
-		const structure = kind === 'bunch' ? emptyBunch() : kind === 'form' ? emptyForm() : undefined;
+		const structure = EMPTY[kind]?.();
 		const said = { name: name.trim() || (structure?.kind ?? 'section'), times: 1, mirror: false, stand };
 		bench.addSection(structure ? { ...said, structure } : said);
 		done();

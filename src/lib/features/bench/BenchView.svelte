@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Redo from '@lucide/svelte/icons/redo-2';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import { Bench, type BenchData } from './bench.svelte.ts';
@@ -47,6 +47,11 @@
 	/** Leaving keeps, but for a part that others use: what they become is shown first, when Keep is pressed. */
 	const keeps = $derived(hasContent && data.usedIn.length === 0);
 
+	// What the newest picture is rough for is packed beside the typing.
+	$effect(() => {
+		void bench.tally;
+		untrack(() => bench.packer.go());
+	});
 	onMount(() => {
 		ready = true;
 		const left = bench.saver.leftOver();

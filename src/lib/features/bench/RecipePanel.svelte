@@ -15,6 +15,7 @@
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import LinesList from './LinesList.svelte';
+	import LinedList from './LinedList.svelte';
 	import PartsList from './PartsList.svelte';
 	import PiecesList from './PiecesList.svelte';
 	import AddSection from './AddSection.svelte';
@@ -254,6 +255,13 @@
 				{/if}
 				{#if (section.structure.kind === 'bunch' || section.structure.kind === 'form') && !bench.folded.has(section.id)}
 					<PartsList
+						{bench}
+						section={{ ...section, structure: section.structure }}
+						onedit={() => void tick().then(() => entry?.focus())}
+					/>
+				{/if}
+				{#if (section.structure.kind === 'run' || section.structure.kind === 'weave') && !bench.folded.has(section.id)}
+					<LinedList
 						{bench}
 						section={{ ...section, structure: section.structure }}
 						onedit={() => void tick().then(() => entry?.focus())}

@@ -1,12 +1,15 @@
 <script lang="ts">
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
+	import { LINED } from '../../core/recipe/edit.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import { isOnHosts } from '../../core/structures/registry.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { standingWords } from './section-words.ts';
 	import GasPanel from './GasPanel.svelte';
+	import RunPanel from './RunPanel.svelte';
 	import SectionPanel from './SectionPanel.svelte';
+	import WeavePanel from './WeavePanel.svelte';
 
 	interface Props {
 		bench: Bench;
@@ -18,7 +21,7 @@
 	const folded = $derived(bench.folded.has(section.id));
 	const isStack = $derived(section.structure.kind === 'stack');
 	/** What the entry line can stand in. */
-	const holds = $derived(isStack || section.structure.kind === 'bunch' || section.structure.kind === 'form');
+	const holds = $derived(isStack || LINED.has(section.structure.kind));
 	const kind = $derived(section.structure.kind);
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by)?.name ?? 'the wall');
 	const pieces = $derived.by(() => {
@@ -79,6 +82,14 @@
 			: ''}{bench.served.has(section.id) ? ` · ${bench.served.get(section.id)!.join(', ')}` : ''}
 	</span>
 	{#if section.structure.kind === 'bunch'}<GasPanel
+			{bench}
+			section={{ ...section, structure: section.structure }}
+		/>{/if}
+	{#if section.structure.kind === 'run'}<RunPanel
+			{bench}
+			section={{ ...section, structure: section.structure }}
+		/>{/if}
+	{#if section.structure.kind === 'weave'}<WeavePanel
 			{bench}
 			section={{ ...section, structure: section.structure }}
 		/>{/if}

@@ -3,6 +3,7 @@ import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { applyEntry } from '../../core/recipe/apply-entry.ts';
+import { applyLined } from '../../core/recipe/apply-run.ts';
 import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
@@ -20,6 +21,7 @@ import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
 import { ghosted, isSeen, type Seen } from './ghost.ts';
+import { Packer } from './packer.svelte.ts';
 import { Saver } from './saver.svelte.ts';
 
 export interface BenchData {
@@ -47,13 +49,15 @@ const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height:
 export class Bench {
 	readonly #data: BenchData;
 	readonly catalogue: Catalogue;
+	readonly packer = new Packer();
 	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
 	readonly context: TallyContext = $derived.by(() => {
 		const library = this.#library;
 		return {
 			catalogue: this.catalogue,
 			rates: this.#data.settings.rates,
-			library: (id: string) => library.get(id)
+			library: (id: string) => library.get(id),
+			packed: this.packer.packed
 		};
 	});
 	readonly saver: Saver;
@@ -103,7 +107,7 @@ export class Bench {
 	readonly current = $derived(
 		this.recipe.sections.find((s) => s.id === this.section) ??
 			this.recipe.sections.find((s) => s.structure.kind === 'stack') ??
-			this.recipe.sections.find((s) => s.structure.kind === 'bunch' || s.structure.kind === 'form')
+			this.recipe.sections.find((s) => edits.LINED.has(s.structure.kind))
 	);
 	readonly stack = $derived(this.current?.structure.kind === 'stack' ? this.current.structure : undefined);
 	/** Rows of the section in hand, lowest first. */
@@ -215,6 +219,11 @@ export class Bench {
 		this.#take(done);
 		return true;
 	}
+	/** What is worked out and written down beside what was said: no step of undo. */
+	amend(work: (draft: RecipeDraft) => void) {
+		const done = edit(this.recipe, this.#history, work);
+		if (done) this.#take({ recipe: done.recipe, history: this.#history });
+	}
 	undo() {
 		const done = stepBack(this.recipe, this.#history);
 		if (done) this.#take(done);
@@ -264,6 +273,9 @@ export class Bench {
 		if ((value.kind === 'item' || value.kind === 'form piece') && this.editingPart) {
 			const part = this.editingPart;
 			this.change((d) => replacePart(d, part, value, newId));
+		} else if (value.kind === 'run' || value.kind === 'weave') {
+			const [own, part] = [this.current?.id, this.editingPart ?? undefined];
+			this.change((d) => applyLined(d, value, own, newId, part));
 		} else if (value.kind === 'section') void this.useDesign(value.section);
 		else if (value.kind === 'exchange') void this.exchange(value.element, value.to, value.design);
 		else if (value.kind === 'layer' && this.editing) {
@@ -361,7 +373,7 @@ export class Bench {
 		this.refusal = '';
 	}
 	/** Loads an item's or a piece's own text onto the entry line. */
-	startEditingPart(section: string, part: string, text: string) {
+	startEditingPart(section: string, part: string | null, text: string) {
 		this.take(section);
 		this.editing = null;
 		this.editingPart = part;

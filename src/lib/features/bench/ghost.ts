@@ -1,4 +1,5 @@
 import { applyEntry } from '../../core/recipe/apply-entry.ts';
+import { applyLined } from '../../core/recipe/apply-run.ts';
 import { buildLayer } from '../../core/recipe/build.ts';
 import { insertLayer, replaceLayer } from '../../core/recipe/edit.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
@@ -6,10 +7,18 @@ import type { Entry } from '../../core/recipe/entry/entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY } from './history.ts';
 
+const SEEN: ReadonlySet<Entry['kind']> = new Set([
+	'layer',
+	'item',
+	'weight',
+	'form piece',
+	'run',
+	'weave'
+] as const);
+
 /** What can be seen before Enter: what a section gets. */
-export type Seen = Extract<Entry, { kind: 'layer' | 'item' | 'weight' | 'form piece' }>;
-export const isSeen = (entry: Entry): entry is Seen =>
-	entry.kind === 'layer' || entry.kind === 'item' || entry.kind === 'weight' || entry.kind === 'form piece';
+export type Seen = Extract<Entry, { kind: 'layer' | 'item' | 'weight' | 'form piece' | 'run' | 'weave' }>;
+export const isSeen = (entry: Entry): entry is Seen => SEEN.has(entry.kind);
 
 /** Where it goes, and what stands there now. */
 interface Where {
@@ -39,7 +48,9 @@ export function ghosted(recipe: Recipe, said: Seen, where: Where): { recipe: Rec
 			ghost = editing ?? built.layer.id;
 			if (editing) replaceLayer(draft, editing, built);
 			else insertLayer(draft, index, built, section);
-		} else if (editingPart && said.kind !== 'weight') replacePart(draft, editingPart, said, newId);
+		} else if (said.kind === 'run' || said.kind === 'weave')
+			applyLined(draft, said, section, newId, editingPart ?? undefined);
+		else if (editingPart && said.kind !== 'weight') replacePart(draft, editingPart, said, newId);
 		else applyEntry(draft, said, { section, index }, newId);
 	});
 	return done ? { recipe: done.recipe, ghost } : { recipe, ghost: null };

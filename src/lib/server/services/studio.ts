@@ -4,6 +4,7 @@ import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Repos } from '../repos/index.ts';
+import { packAtOnce } from './packings.ts';
 
 /** What every computation of one workspace reads, as plain data: it goes to the browser as it is. */
 export interface Studio {
@@ -50,5 +51,6 @@ const catalogues = new WeakMap<Studio, Catalogue>();
 export function contextOf(studio: Studio, library: ReadonlyMap<string, Recipe> = new Map()): TallyContext {
 	let indexed = catalogues.get(studio);
 	if (!indexed) catalogues.set(studio, (indexed = catalogue(studio.materials, studio.colours)));
-	return { catalogue: indexed, rates: studio.settings.rates, library: (design) => library.get(design) };
+	const { rates } = studio.settings;
+	return { catalogue: indexed, rates, library: (design) => library.get(design), packed: packAtOnce };
 }

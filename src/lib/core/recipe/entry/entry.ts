@@ -1,7 +1,4 @@
-import type { Filling } from '../inside.ts';
-import type { Side } from '../../geometry/layers.ts';
 import type { Colour, Material } from '../../materials/material.ts';
-import type { Size } from '../../sizing/size.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { NumberStyle } from '../../units/number.ts';
 import type { RationalText } from '../../units/rational.ts';
@@ -22,43 +19,21 @@ import type {
 	Id,
 	Joining,
 	LineRole,
-	PlaceKind,
 	Recipe,
 	RecipePricing,
+	Run,
 	Section,
 	SizeOption,
 	Slot,
 	Stand,
-	Upright
+	Upright,
+	Weave
 } from '../recipe.ts';
+import type { ColourRef, OwnSaid, SaidCluster } from './said.ts';
+import type { SaidRun, SaidWeave } from './said-run.ts';
 import type { StepPlace } from '../step.ts';
 
-/** A slot that is there, or one to make for a colour of the Stockroom. */
-export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
-
-/** A colour pattern as said, its slots not yet made. */
-export interface SaidPattern {
-	readonly kind: 'same' | 'rings' | 'list' | 'spiral' | 'checker' | 'blocks';
-	readonly colours: readonly { readonly ref: ColourRef; readonly rings: number }[];
-	readonly hand: 'left' | 'right';
-}
-
-/** One balloon as said, without its colour. */
-export interface SaidBalloon {
-	readonly kind: PlaceKind;
-	readonly nominal: Micrometres;
-	readonly size: Size;
-	readonly method: 'eye' | null;
-}
-
-export interface SaidCluster extends SaidBalloon, SaidFill {
-	readonly count: number;
-	readonly pattern: SaidPattern;
-	/** Places unlike the first ones; without a colour of their own they go on in the pattern. */
-	readonly others: readonly (SaidBalloon & { readonly count: number; readonly colour: ColourRef | null })[];
-	readonly side: Side;
-	readonly tier: number;
-}
+export type { ColourRef, OwnSaid, SaidBalloon, SaidCluster, SaidFill, SaidPattern } from './said.ts';
 
 export interface SaidLayer {
 	readonly clusters: readonly SaidCluster[];
@@ -76,7 +51,7 @@ export interface SaidSection {
 	readonly mirror: boolean;
 	readonly stand: Stand;
 	readonly swappable?: boolean;
-	readonly structure?: DesignUse | Bunch | Form;
+	readonly structure?: DesignUse | Bunch | Form | Run | Weave;
 }
 
 /** A kept design that may be used inside this one. */
@@ -108,19 +83,10 @@ export type Entry =
 	/** What holds a bunch down; null is nothing. */
 	| { readonly kind: 'weight'; readonly weight: SaidWeight | null }
 	| { readonly kind: 'form piece'; readonly piece: SaidFormPiece; readonly section: Id | null }
+	/** What is said of the run or the weave in hand. */
+	| { readonly kind: 'run'; readonly said: SaidRun }
+	| { readonly kind: 'weave'; readonly said: SaidWeave }
 	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace };
-
-/** What is said of the inside of a balloon, and of paint on it. */
-export interface SaidFill {
-	readonly inside?: { readonly balloon: SaidBalloon; readonly colour: ColourRef } | { readonly of: Filling };
-	readonly painted?: true;
-}
-
-export type OwnSaid = {
-	readonly kind: 'balloon';
-	readonly balloon: SaidBalloon;
-	readonly colour: ColourRef;
-} & SaidFill;
 
 /** An item of a bunch as said. */
 export interface SaidItem extends Pick<BunchItem, 'name' | 'count' | 'gas' | 'ribbon' | 'swappable'> {
@@ -173,8 +139,8 @@ export interface EntryContext {
 
 /** Words of the grammar: a slot cannot be called one of these. */
 export const KEYWORDS: ReadonlySet<string> = new Set([
-	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'left', 'right', 'front', 'back', 'tier',
+	'at', 'to', 'x', 'of', 'times', 'rings', 'spiral', 'checker', 'blocks', 'gradient', 'left', 'right', 'front', 'back', 'tier',
 	'straight', 'joined', 'section', 'use', 'mirrored', 'gap', 'strokes', 'stroke', 'and', 'tall', 'with', 'put', 'as', 'on',
 	'row', 'or', 'by', 'swap', 'size', 'each', 'takes', 'step',
-	'swappable', 'filled', 'painted'
+	'swappable', 'filled', 'painted', 'apart'
 ]); // prettier-ignore

@@ -1,6 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
-import { designUse, emptyBunch, emptyForm } from '../build.ts';
+import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../build.ts';
 import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
 import { KEYWORDS, type Entry, type SaidSection } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
@@ -10,7 +10,7 @@ import { isWord } from './tokens.ts';
 
 /** `section arm x2 mirrored left of column at 4 ft`; `use whisk on column`. Words of a name run up to the next keyword. */
 export function section(r: Reader): Parsed<Entry> | undefined {
-	const verb = r.word('section', 'use', 'bunch', 'form');
+	const verb = r.word('section', 'use', 'bunch', 'form', 'run', 'weave');
 	if (!verb) return undefined;
 	const { sections = [], designs = [] } = r.context;
 	const words = [...sideWord(r), ...nameWords(r)];
@@ -87,6 +87,8 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 function structureFor(verb: string, design: string): Pick<SaidSection, 'structure'> {
 	if (verb === 'use') return { structure: designUse(design) };
 	if (verb === 'bunch') return { structure: emptyBunch() };
+	if (verb === 'run') return { structure: emptyRun() };
+	if (verb === 'weave') return { structure: emptyWeave() };
 	return verb === 'form' ? { structure: emptyForm() } : {};
 }
 

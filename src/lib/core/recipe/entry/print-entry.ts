@@ -15,7 +15,7 @@ export function printLayer(layer: Layer, slots: readonly Slot[]): string {
 }
 
 /** `3 × 11 at 9½ main with 1 × 11 at 7 pop`; a size nobody said is left out. */
-function printCluster(cluster: Cluster, slots: readonly Slot[]): string {
+export function printCluster(cluster: Cluster, slots: readonly Slot[]): string {
 	const [first, ...others] = runsOf(cluster);
 	if (!first) return '';
 	const own = first.place.slot;
@@ -74,6 +74,7 @@ export function printPattern(pattern: Pattern, slots: readonly Slot[]): string {
 		case 'spiral':
 			return `spiral ${pattern.hand} ${pattern.slots.map(name).join(' / ')}`;
 		case 'rings':
+		case 'gradient':
 		case 'checker':
 			return `${pattern.kind} ${pattern.slots.map(name).join(' / ')}`;
 		case 'blocks':

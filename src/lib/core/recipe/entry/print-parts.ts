@@ -15,7 +15,7 @@ const printOwn = (balloon: OwnBalloon, slots: readonly Slot[]): string =>
 	`${printBalloon(balloon)} ${slotName(balloon.slot, slots)}${printFill(balloon, slots)}`;
 
 /** Feet where they come out whole or in halves, else inches: as they are typed. */
-function long(length: Micrometres): string {
+export function printLong(length: Micrometres): string {
 	const feet = length / 304_800;
 	return Number.isInteger(feet * 2)
 		? `${Math.floor(feet) || ''}${feet % 1 ? '½' : ''} ft`
@@ -44,7 +44,7 @@ export function printItem(item: BunchItem, slots: readonly Slot[], materialOf: M
 		what.kind !== 'balloon' && what.look === 'firm' ? 'firm' : '',
 		gas === 'helium' ? 'in helium' : '',
 		ribbon
-			? `on ${ribbon.length === null ? '' : `${long(ribbon.length)} `}${ribbon.material === null ? (ribbon.length === null ? 'ribbon' : '') : plain(nameOf(ribbon.material, ''))}`.trimEnd()
+			? `on ${ribbon.length === null ? '' : `${printLong(ribbon.length)} `}${ribbon.material === null ? (ribbon.length === null ? 'ribbon' : '') : plain(nameOf(ribbon.material, ''))}`.trimEnd()
 			: '',
 		name.toLowerCase() === usual.toLowerCase() ? '' : `as ${name}`,
 		swappable ? 'swappable' : ''

@@ -21,7 +21,14 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const view = VIEWS.find((v) => v === said.get('view')) ?? 'front';
 	const [turn, tilt] = [degrees(said.get('turn'), 360), degrees(said.get('tilt'), 80)];
 	const { recipe } = design;
-	const assembly = assemble(recipe, colourway.id, context.library, context.rates.pumps, size?.id ?? null);
+	const assembly = assemble(
+		recipe,
+		colourway.id,
+		context.library,
+		context.rates.pumps,
+		size?.id ?? null,
+		context.packed
+	);
 	if (isBare(assembly)) error(404, { message: 'There is nothing to draw yet. Say its layers on the Bench.' });
 	const camera = turn === undefined && tilt === undefined ? undefined : { turn: turn ?? 0, tilt: Math.max(0, tilt ?? 0) }; // prettier-ignore
 	const list = drawAssembly(assembly, {

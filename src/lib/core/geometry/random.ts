@@ -1,0 +1,14 @@
+/**
+ * Seeded chance, 0 to below 1: the same seed gives the same numbers everywhere. Good for pictures, not for secrets.
+ * Source: mulberry32 by Tommy Ettinger (public domain), from memory.
+ */
+export function seeded(seed: number): () => number {
+	let state = seed >>> 0;
+	return () => {
+		state = (state + 0x6d2b79f5) >>> 0;
+		let t = state;
+		t = Math.imul(t ^ (t >>> 15), t | 1);
+		t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+		return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+	};
+}

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { SIDES } from '../geometry/layers.ts';
+import { SIZE_WORDS } from '../sizing/size.ts';
+import type { Micrometres } from '../units/length.ts';
+import { JOININGS, PLACE_KINDS } from './cluster.ts';
+import { FILLINGS } from './inside.ts';
+
+export const id = z.string().min(1).max(64);
+export const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
+export const length = z
+	.number()
+	.int()
+	.min(1)
+	.max(200_000_000)
+	.transform((v) => v as Micrometres);
+/** `n` or `n/d` as `rationalText` writes it, above 0 or at least 0. */
+export const rationalIn = (pattern: RegExp, say: string) => z.string().max(40).regex(pattern, say);
+export const positive = rationalIn(/^[1-9]\d{0,15}(\/[1-9]\d{0,15})?$/, 'Must be above 0.');
+export const percent = rationalIn(/^-?\d{1,9}(\/[1-9]\d{0,11})?$/, 'Must be a number of per cent.');
+export const origin = z.enum(['typed', 'measured', 'estimated', 'derived']);
+export const unit = z.enum(['in', 'ft', 'cm', 'mm', 'm']);
+
+export const size = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.literal('value'), um: length, unit, origin }),
+	z.strictObject({ kind: z.literal('range'), low: length, high: length, unit, origin }),
+	z.strictObject({
+		kind: z.literal('strokes'),
+		strokes: z.number().positive().max(500),
+		pump: id.nullable(),
+		origin
+	}),
+	z.strictObject({ kind: z.literal('word'), word: z.enum(SIZE_WORDS), origin }),
+	z.strictObject({ kind: z.literal('unknown') })
+]);
+
+export const slots = z.array(id).min(1).max(24);
+export const pattern = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.literal('same'), slot: id }),
+	z.strictObject({ kind: z.literal('rings'), slots }),
+	z.strictObject({ kind: z.literal('list'), slots }),
+	z.strictObject({ kind: z.literal('spiral'), slots, hand: z.enum(['left', 'right']) }),
+	z.strictObject({ kind: z.literal('checker'), slots }),
+	z.strictObject({ kind: z.literal('gradient'), slots }),
+	z.strictObject({
+		kind: z.literal('blocks'),
+		blocks: z
+			.array(z.strictObject({ slot: id, rings: z.number().int().min(1).max(200) }))
+			.min(1)
+			.max(24)
+	})
+]);
+
+export const side = z.enum(SIDES);
+export const oneSide = z.enum(['front', 'back', 'left', 'right']);
+export const balloon = {
+	id,
+	kind: z.enum(PLACE_KINDS),
+	nominal: length,
+	size,
+	method: z.enum(['hole', 'eye']).nullable(),
+	material: id.nullable(),
+	side: oneSide.nullable(),
+	inside: z
+		.discriminatedUnion('kind', [
+			z.strictObject({ kind: z.literal('balloon'), nominal: length, size, slot: id }),
+			z.strictObject({ kind: z.literal('filling'), of: z.enum(FILLINGS) })
+		])
+		.optional(),
+	painted: z.literal(true).optional()
+};
+export const ownBalloon = z.strictObject({ ...balloon, slot: id });
+export const place = z.strictObject({ ...balloon, slot: id.nullable() });
+export const cluster = z.strictObject({
+	id,
+	places: z.array(place).min(1).max(24),
+	side,
+	tier: z.number().int().min(0).max(2),
+	pattern
+});
+export const joining = z.enum(JOININGS);

@@ -1,0 +1,465 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import { inches, MICROMETRES, um, type LengthUnit, type Micrometres } from '../../units/length.ts';
+import { rational, rationalText, type Rational } from '../../units/rational.ts';
+import { JOININGS, MOST_REPEATS } from '../recipe.ts';
+import { HANGINGS, THICKER, WAYS, type Hung, type Organic, type PathLeg, type RunPath } from '../run.ts';
+import type { Entry } from './entry.ts';
+import { findMaterial } from './find-material.ts';
+import { nameColour, wordsMatch } from './name-colour.ts';
+import { balloonOf } from './parse-balloon.ts';
+import { saidBalloon } from './parse-fill.ts';
+import { clusterOf, tailOf } from './parse-layer.ts';
+import type { Reader } from './reader.ts';
+import type { SaidRun } from './said-run.ts';
+import { isMark, isWord } from './tokens.ts';
+
+/** A path is at most so long: 650 ft. */
+const LONGEST = 650;
+const TOO_LONG = `A path is between 3 in and ${LONGEST} ft long.`;
+const said = (run: SaidRun): Parsed<Entry> => got({ kind: 'run', said: run });
+
+/** A length of a path; feet where no unit is said. */
+export function pathLength(
+	r: Reader,
+	unit: LengthUnit = 'ft',
+	least: Micrometres = inches(3)
+): Micrometres | undefined {
+	const value = r.number();
+	if (!value) return undefined;
+	const long = Math.round(value.mul(MICROMETRES[r.unit() ?? unit]).valueOf());
+	return long >= least && long <= MICROMETRES.ft * LONGEST ? um(long) : undefined;
+}
+
+/**
+ * A line of a run in hand: where it goes (`arch 8 ft by 7`, `corners up 7, right 8, down 7`), clusters (`4 5 at 4 gold
+ * apart 3 in`), a mix (`60 % 5 at 4½ of 2 blue / 1 white`), what it is tied to and hung by. Undefined where no run is in
+ * hand or something else is said.
+ */
+export function runLine(r: Reader): Parsed<Entry> | undefined {
+	const own = r.context.sections?.find((s) => s.id === r.context.section);
+	if (own?.structure.kind !== 'run') return undefined;
+	return (
+		path(r) ??
+		branch(r) ??
+		look(r) ??
+		infill(r) ??
+		spine(r) ??
+		hung(r) ??
+		corner(r) ??
+		small(r) ??
+		numbered(r)
+	);
+}
+
+function path(r: Reader): Parsed<Entry> | undefined {
+	const verb = r.word('line', 'arch', 'catenary', 'corners', 'helix', 'curve', 'along', 'lifted');
+	if (!verb) return undefined;
+	if (verb === 'lifted') {
+		const height = r.word('floor') ? (0 as const) : pathLength(r);
+		const now = r.context.sections?.find((s) => s.id === r.context.section)?.structure;
+		if (height === undefined || now?.kind !== 'run')
+			return refuse(
+				'not-a-length',
+				'How high over the floor? Type it like “lifted 6 ft”, or “lifted floor”.'
+			);
+		return said({ set: 'path', path: now.path, height });
+	}
+	const path = shape(r, verb);
+	if (!path.ok) return path;
+	let height: Micrometres | 0 | null = null;
+	if (r.word('lifted')) {
+		const found = r.word('floor') ? (0 as const) : pathLength(r);
+		height = found ?? null;
+		if (height === null)
+			return refuse('not-a-length', 'How high over the floor? Type it like “lifted 6 ft”.');
+	}
+	return said({ set: 'path', path: path.value, height });
+}
+
+function shape(r: Reader, verb: string): Parsed<RunPath> {
+	switch (verb) {
+		case 'line': {
+			const length = pathLength(r);
+			return length
+				? got({ kind: 'line', length })
+				: refuse('not-a-length', `${TOO_LONG} Type it like “line 20 ft”.`);
+		}
+		case 'along': {
+			const words = r.words();
+			const runs = (r.context.sections ?? []).filter(
+				(s) => s.structure.kind === 'run' && s.id !== r.context.section && s.structure.path.kind !== 'lent'
+			);
+			const by =
+				runs.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				runs.find((s) => wordsMatch(words, s.name));
+			return by && words.length > 0
+				? got({ kind: 'lent', by: by.id })
+				: refuse(
+						'unknown-word',
+						`Along which run? ${runs.length > 0 ? `There is ${runs.map((s) => s.name).join(', ')}.` : 'There is no other run in this design.'}`
+					);
+		}
+		case 'corners':
+			return corners(r);
+		case 'helix':
+			return helix(r);
+		case 'curve':
+			return curve(r);
+		default: {
+			const span = pathLength(r);
+			r.word('wide', 'across');
+			if (!r.word('by', 'x', 'and')) r.mark(',');
+			const rise = pathLength(r);
+			r.word('high', 'tall');
+			return span && rise
+				? got({ kind: 'arch', span, rise, curve: verb === 'arch' ? 'ellipse' : 'catenary' })
+				: refuse(
+						'not-a-length',
+						`How wide and how high? Type it like “${verb} 8 ft by 7 ft”, each up to ${LONGEST} ft.`
+					);
+		}
+	}
+}
+
+function corners(r: Reader): Parsed<RunPath> {
+	const legs: PathLeg[] = [];
+	do {
+		const way = WAYS.find((w) => r.word(w));
+		const length = way && pathLength(r);
+		if (!way || !length)
+			return refuse(
+				'missing',
+				'Say each leg as a way and a length, like “corners up 7 ft, right 8 ft, down 7 ft”.'
+			);
+		let pitch: Micrometres | null = null;
+		if (r.word('apart')) {
+			pitch = pathLength(r, 'in', inches(0.5)) ?? null;
+			if (pitch === null) return refuse('not-a-length', 'How far apart? Type it like “apart 3 in”.');
+		}
+		legs.push({ way, length, pitch });
+		if (legs.length > 40) return refuse('too-big', 'A path has at most 40 legs.');
+	} while (r.mark(','));
+	return got({ kind: 'corners', legs });
+}
+
+function helix(r: Reader): Parsed<RunPath> {
+	let across: Micrometres | undefined;
+	let height: Micrometres | undefined;
+	let turns: number | undefined;
+	for (let i = 0; i < 3 && r.now?.kind === 'number'; i++) {
+		if (isWord(r.next, 'turns', 'turn')) {
+			turns = r.number()!.valueOf();
+			r.at++;
+			continue;
+		}
+		const length = pathLength(r);
+		if (r.word('across', 'wide')) across = length;
+		else if (r.word('high', 'tall')) height = length;
+		else break;
+		r.mark(',');
+	}
+	if (!across || !height || !turns || turns <= 0 || turns > 100)
+		return refuse(
+			'missing',
+			'Say how wide, how high and how many turns, like “helix 1 ft across 7 ft high 3 turns”.'
+		);
+	return got({ kind: 'helix', across, height, turns });
+}
+
+/** Points to the right and up, feet: `curve 0 by 0, 3 by 2, 6 by 1 ft`. */
+function curve(r: Reader): Parsed<RunPath> {
+	const points: [Rational, Rational][] = [];
+	const signed = () => {
+		const minus = r.mark('-') || r.mark('−');
+		const value = r.number();
+		return value && (minus ? value.neg() : value);
+	};
+	do {
+		const x = signed();
+		const comma = r.word('by', 'x');
+		const z = comma ? signed() : undefined;
+		if (!x || !z)
+			return refuse(
+				'missing',
+				'Say its points as so far right by so far up, like “curve 0 by 0, 3 by 2, 6 by 1 ft”.'
+			);
+		points.push([x, z]);
+	} while (r.mark(','));
+	const unit = MICROMETRES[r.unit() ?? 'ft'];
+	const whole = points.map(
+		([x, z]) => [x, z].map((v) => Math.round(v!.mul(unit).valueOf())) as [number, number]
+	);
+	const far = MICROMETRES.ft * LONGEST;
+	if (points.length < 2 || points.length > 60) return refuse('too-big', 'A curve has 2 to 60 points.');
+	if (whole.flat().some((v) => Math.abs(v) > far)) return refuse('too-big', TOO_LONG);
+	if (whole.every(([x, z]) => x === whole[0]![0] && z === whole[0]![1]))
+		return refuse('too-small', 'All its points are one: a path has a length. Move one of them.');
+	return got({ kind: 'curve', points: whole });
+}
+
+/** `tee at 4 ft up 3 ft`, `cross at 4 ft up 3 ft`. */
+function branch(r: Reader): Parsed<Entry> | undefined {
+	const kind = r.word('tee', 'cross') as 'tee' | 'cross' | undefined;
+	if (!kind) return undefined;
+	r.word('at');
+	const at = pathLength(r);
+	const way = WAYS.find((w) => r.word(w));
+	const length = pathLength(r);
+	if (!at || !way || !length)
+		return refuse(
+			'missing',
+			`Where along the path, which way and how long? Type it like “${kind} at 4 ft up 3 ft”.`
+		);
+	const pitch = r.word('apart') ? (pathLength(r, 'in', inches(0.5)) ?? null) : null;
+	return said({ set: 'branch', branch: { kind, at, way, length, pitch } });
+}
+
+/** How it is seen, filled and counted. */
+function look(r: Reader): Parsed<Entry> | undefined {
+	const organic = (o: Partial<Organic>) => said({ set: 'organic', organic: o });
+	if (r.phrase('all round')) return organic({ seen: 'all round' });
+	if (r.phrase('against a wall') || r.phrase('against the wall')) return organic({ seen: 'wall' });
+	if (r.phrase('on a table') || r.phrase('on the table')) return organic({ seen: 'table' });
+	if (r.phrase('even along')) return organic({ thicker: 'even' });
+	if (r.word('thicker')) {
+		r.word('in', 'at');
+		r.word('the');
+		const thicker = THICKER.find((t) => t !== 'even' && r.word(t));
+		return thicker
+			? organic({ thicker })
+			: refuse(
+					'unknown-word',
+					'Thicker where? Type “thicker in the middle”, “at the start” or “at the end”.'
+				);
+	}
+	if (r.word('fullness')) {
+		const full = r.number();
+		if (!full || full.compare(rational(1, 4)) < 0 || full.compare(3) > 0)
+			return refuse('too-big', 'Fullness is between ¼ and 3; 1 is usual. Type it like “fullness 1.2”.');
+		return organic({ fullness: rationalText(full) });
+	}
+	if (r.word('counted')) {
+		r.word('by');
+		if (r.word('clusters')) return organic({ by: 'clusters' });
+		if (r.phrase('the foot')) return organic({ by: 'by the foot' });
+		if (r.word('packing')) return organic({ by: 'packed' });
+		return refuse('unknown-word', 'Counted how? Type “counted by clusters”, “by the foot” or “by packing”.');
+	}
+	if (r.word('picture')) {
+		const seed = r.number()?.valueOf();
+		return seed !== undefined && Number.isInteger(seed) && seed >= 0 && seed <= 1_000_000
+			? organic({ seed })
+			: refuse('not-whole', 'Which picture? A whole number: another one packs it another way.');
+	}
+	return undefined;
+}
+
+/** `infill 2 to 4 a foot 5 at 3 gold`; without a colour it stays open until the job. */
+function infill(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('infill')) return undefined;
+	const low = r.number();
+	const high = low && r.word('to') ? r.number() : low;
+	if (!low || !high || high.compare(low) < 0 || high.compare(100) > 0)
+		return refuse('missing', 'How many a foot? Type it like “infill 2 to 4 a foot 5 at 3 gold”.');
+	r.word('a', 'per');
+	r.word('foot', 'ft');
+	r.word('of');
+	const balloon = balloonOf(r);
+	if (!balloon.ok) return balloon;
+	const words = r.words();
+	const open = words.length === 0 || (words.length === 1 && words[0] === 'open');
+	const colour = open ? got(null) : nameColour(words, r.context);
+	if (!colour.ok) return colour;
+	const a = { low: rationalText(low), high: rationalText(high) };
+	return said({ set: 'infill', balloon: balloon.value, colour: colour.value, a });
+}
+
+/** `spine decorating strip, tails 2 ft, 2 loops, 4 ties a metre`; `no spine`. */
+function spine(r: Reader): Parsed<Entry> | undefined {
+	if (isWord(r.now, 'no') && isWord(r.next, 'spine')) {
+		r.at += 2;
+		return said({ set: 'spine', spine: null });
+	}
+	if (!r.word('spine')) return undefined;
+	const words = r.words('tails', 'tail');
+	const found = words.length === 0 ? got(null) : findMaterial(words, r.context.materials);
+	if (!found.ok) return found;
+	let [tails, loops, ties]: [Micrometres | 0, 0 | 1 | 2, string] = [0, 0, '0'];
+	for (;;) {
+		r.mark(',');
+		if (r.word('tails', 'tail')) {
+			const long = pathLength(r, 'ft', inches(1));
+			if (!long) return refuse('not-a-length', 'How long is each tail? Type it like “tails 2 ft”.');
+			tails = long;
+			continue;
+		}
+		if (r.now?.kind !== 'number') break;
+		const n = r.number()!;
+		if (r.word('loops', 'loop')) {
+			if (n.compare(2) > 0) return refuse('too-big', 'A spine has two ends: 0, 1 or 2 loops.');
+			loops = n.valueOf() as 0 | 1 | 2;
+		} else if (r.word('ties', 'tie')) {
+			r.word('a', 'per');
+			const perFoot = r.word('foot', 'ft');
+			if (!perFoot) r.word('metre', 'meter', 'm');
+			ties = rationalText(perFoot ? n.mul(rational(10_000, 3048)) : n);
+		} else
+			return refuse(
+				'unknown-word',
+				'Say the spine like “spine decorating strip tails 2 ft 2 loops 4 ties a metre”.'
+			);
+	}
+	return said({ set: 'spine', spine: { material: found.value?.id ?? null, tails, loops, ties } });
+}
+
+/** `hung on hooks every 2 ft with wall hook`; `not hung`. */
+export function hungOf(r: Reader): Parsed<Hung | null> | undefined {
+	if (r.phrase('not hung')) return got(null);
+	if (!r.word('hung')) return undefined;
+	r.word('on', 'by', 'from');
+	r.word('a', 'the');
+	const by = HANGINGS.find((h) => r.phrase(h));
+	if (!by)
+		return refuse('unknown-word', `Hung on what? ${HANGINGS.join(', ')}, like “hung on hooks every 2 ft”.`);
+	let every: Micrometres = um(MICROMETRES.ft * 2);
+	if (r.word('every')) {
+		const long = pathLength(r);
+		if (!long) return refuse('not-a-length', 'How far from one to the next? Type it like “every 2 ft”.');
+		every = long;
+	}
+	if (!r.word('with')) return got({ by, material: null, every });
+	const found = findMaterial(r.words(), r.context.materials);
+	return found.ok ? got({ by, material: found.value.id, every }) : found;
+}
+
+function hung(r: Reader): Parsed<Entry> | undefined {
+	const found = hungOf(r);
+	if (!found) return undefined;
+	return found.ok ? said({ set: 'hung', hung: found.value }) : found;
+}
+
+/** `corner 5 at 3 gold`: a pair on the inside of each elbow. */
+function corner(r: Reader): Parsed<Entry> | undefined {
+	if (isWord(r.now, 'no') && isWord(r.next, 'corner')) {
+		r.at += 2;
+		return said({ set: 'corner', balloon: null });
+	}
+	if (!r.word('corner', 'corners')) return undefined;
+	const balloon = saidBalloon(r, []);
+	return balloon.ok ? said({ set: 'corner', balloon: balloon.value.what }) : balloon;
+}
+
+function small(r: Reader): Parsed<Entry> | undefined {
+	if (r.word('spare')) {
+		const spare = r.number()?.valueOf();
+		r.word('clusters', 'cluster');
+		return spare !== undefined && Number.isInteger(spare) && spare >= 0 && spare <= 200
+			? said({ set: 'spare', spare })
+			: refuse(
+					'not-whole',
+					'How many clusters are kept aside? A whole number up to 200, like “spare 2 clusters”.'
+				);
+	}
+	if (isWord(r.now, 'joined')) {
+		r.at++;
+		const rest = r.rest();
+		const joining = JOININGS.find((j) => rest.startsWith(j));
+		if (!joining) return refuse('unknown-word', `Clusters are joined ${JOININGS.join(', ')}.`);
+		r.at += joining.split(' ').length;
+		return said({ set: 'joining', joining });
+	}
+	return undefined;
+}
+
+/** What begins with a number: a share of a mix, clusters, what a finished piece took. */
+function numbered(r: Reader): Parsed<Entry> | undefined {
+	if (r.now?.kind !== 'number') return undefined;
+	if (isMark(r.next, '%')) return mix(r);
+	const from = r.at;
+	const value = r.number()!;
+	if (r.phrase('clusters a foot') || r.phrase('clusters per foot')) {
+		if (value.compare(0) <= 0 || value.compare(24) > 0)
+			return refuse('too-big', 'Clusters a foot are above 0 and at most 24.');
+		return said({ set: 'organic', organic: { clusters: rationalText(value), by: 'clusters' } });
+	}
+	const unit = r.unit();
+	if (unit && r.word('took')) {
+		const length = um(Math.round(value.mul(MICROMETRES[unit]).valueOf()));
+		if (length < inches(3)) return refuse('too-small', 'A piece to learn from is 3 in or longer.');
+		return took(r, length);
+	}
+	r.at = from;
+	return cluster(r);
+}
+
+/** `30 in took 10 clusters`; `7 ft took 96 5 + 30 11`. */
+function took(r: Reader, length: Micrometres): Parsed<Entry> {
+	const counts: { nominal: Micrometres; count: number }[] = [];
+	do {
+		const count = r.number()?.valueOf();
+		if (count === undefined || !Number.isInteger(count) || count < 1 || count > 100_000)
+			return refuse('not-whole', 'How many did it take? Type it like “7 ft took 96 5 + 30 11”.');
+		if (counts.length === 0 && r.word('clusters', 'cluster'))
+			return said({ set: 'fitted', pitch: um(Math.max(1, Math.round(length / count))) });
+		r.word('x', 'of');
+		const balloon = balloonOf(r);
+		if (!balloon.ok) return balloon;
+		counts.push({ nominal: balloon.value.nominal, count });
+	} while (r.mark('+'));
+	return said({ set: 'organic', organic: { taught: { length, counts }, by: 'by the foot' } });
+}
+
+/** `60 % 5 at 4½ of 2 blue / 1 white`. */
+function mix(r: Reader): Parsed<Entry> {
+	const share = r.number()!;
+	r.mark('%');
+	if (share.compare(0) <= 0 || share.compare(100) > 0)
+		return refuse('too-big', 'A share is above 0 and at most 100 %. The sizes of a mix add up to 100 %.');
+	r.word('of');
+	const balloon = balloonOf(r);
+	if (!balloon.ok) return balloon;
+	r.word('of');
+	const colours: { ref: { slot: string } | { name: string; colour: string }; parts: number }[] = [];
+	do {
+		const parts = r.number()?.valueOf() ?? 1;
+		if (!Number.isInteger(parts) || parts < 1 || parts > 99)
+			return refuse('not-whole', 'Parts of a colour are whole numbers, like “of 2 blue / 1 white”.');
+		const words = r.words();
+		if (words.length === 0)
+			return refuse('missing', 'In which colours? Type it like “60 % 5 at 4½ of 2 blue / 1 white”.');
+		const ref = nameColour(words, r.context);
+		if (!ref.ok) return ref;
+		colours.push({ ref: ref.value, parts });
+	} while (r.mark('/'));
+	return said({ set: 'mix', balloon: balloon.value, share: rationalText(share), colours });
+}
+
+function cluster(r: Reader): Parsed<Entry> | undefined {
+	// “2 moss mat” is a line of extras.
+	if (r.next?.kind === 'word' && !isWord(r.next, 'x', 'of')) return undefined;
+	const found = clusterOf(r);
+	if (!found.ok) return found;
+	let row = { repeat: r.layersSaid, pitch: null as Micrometres | null, joining: null as SaidRow['joining'] };
+	for (;;) {
+		r.mark(',');
+		if (r.word('apart')) {
+			const pitch = pathLength(r, 'in', inches(0.5));
+			if (!pitch)
+				return refuse('not-a-length', 'How far from cluster to cluster? Type it like “apart 3 in”.');
+			row = { ...row, pitch };
+			continue;
+		}
+		const tail = tailOf(r);
+		if (tail === undefined) break;
+		if ('ok' in tail) return tail;
+		if (tail.toHeight !== undefined && tail.toHeight !== null)
+			return refuse('refused', 'A run goes along its path: change the path, like “line 20 ft”.');
+		row = {
+			...row,
+			...(tail.repeat ? { repeat: Math.min(MOST_REPEATS, tail.repeat) } : {}),
+			...(tail.joining ? { joining: tail.joining } : {})
+		};
+	}
+	return said({ set: 'row', cluster: found.value, row });
+}
+type SaidRow = Extract<SaidRun, { set: 'row' }>['row'];

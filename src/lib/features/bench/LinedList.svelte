@@ -1,0 +1,112 @@
+<script lang="ts">
+	import { movePart, removePart } from '../../core/recipe/edit-parts.ts';
+	import { printRun, printWeave, type SaidLineOf } from '../../core/recipe/entry/print-run.ts';
+	import type { Run, Section, Weave } from '../../core/recipe/recipe.ts';
+	import type { Bench } from './bench.svelte.ts';
+	import PartRow from './PartRow.svelte';
+
+	interface Props {
+		bench: Bench;
+		section: Section & { readonly structure: Run | Weave };
+		/** Its text is on the entry line: the focus goes there. */
+		onedit: () => void;
+	}
+	let { bench, section, onedit }: Props = $props();
+	let list = $state<HTMLElement>();
+	const fills = $derived(bench.shown.colourways.find((c) => c.id === bench.chosen.id)?.fills ?? {});
+	const materialOf = (id: string) => bench.catalogue.materials.get(id);
+	const lines = $derived.by(() => {
+		const { structure } = section;
+		return structure.kind === 'run'
+			? printRun(structure, bench.shown, materialOf)
+			: printWeave(structure, bench.shown, materialOf);
+	});
+	const empty = $derived(!lines.some((l) => l.about === 'row' || l.about === 'mix'));
+	const hexOf = ({ slot }: SaidLineOf): string =>
+		slot === null ? 'transparent' : (bench.catalogue.colours.get(fills[slot] ?? '')?.hex ?? 'transparent');
+
+	function keydown(event: KeyboardEvent, { id, text }: SaidLineOf) {
+		if (event.ctrlKey || event.metaKey) return;
+		const up = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
+		if (up !== 0 && event.altKey && id !== null) bench.change((d) => movePart(d, id, up));
+		else if (up !== 0) {
+			const all = [...(list?.querySelectorAll<HTMLElement>('.say') ?? [])];
+			all[all.indexOf(event.currentTarget as HTMLElement) + up]?.focus();
+		} else if (event.key === 'Enter') edit(id, text);
+		else if ((event.key === 'Delete' || event.key === 'Backspace') && id !== null)
+			bench.change((d) => removePart(d, id));
+		else return;
+		event.preventDefault();
+	}
+	function edit(id: string | null, text: string) {
+		bench.startEditingPart(section.id, id, text);
+		onedit();
+	}
+</script>
+
+{#snippet words(line: SaidLineOf)}
+	<button
+		type="button"
+		class="say figures"
+		aria-label="Change {line.text}"
+		onclick={() => edit(line.id, line.text)}
+		onkeydown={(e) => keydown(e, line)}>{line.text}</button
+	>
+{/snippet}
+
+<ul class="lines" aria-label={section.name} bind:this={list}>
+	{#each lines as line, i (line.id ?? `${line.text}/${i}`)}
+		{#if line.id !== null}
+			<PartRow {bench} part={{ id: line.id, name: line.text }} hex={hexOf(line)}
+				>{@render words(line)}</PartRow
+			>
+		{:else}
+			<li class:path={line.about === 'path'}>
+				<span class="mark" style:background={hexOf(line)} aria-hidden="true"></span>
+				{@render words(line)}
+			</li>
+		{/if}
+	{/each}
+	{#if empty}
+		<li class="quiet">
+			{section.structure.kind === 'run'
+				? 'Nothing on it yet. Say “4 5 at 4 white”, or sizes of a mix like “60 % 5 at 4½ of 2 blue / 1 white”.'
+				: 'Nothing in it yet. Say rows from below, like “3 rows 4 blue / 4 white”.'}
+		</li>
+	{/if}
+</ul>
+
+<style>
+	.lines {
+		margin-left: 54px;
+		border-left: 1px solid var(--line);
+	}
+	li {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		min-height: 28px;
+		padding: 1px 10px 1px 12px;
+		font-size: 13px;
+	}
+	.path {
+		border-bottom: 1px solid var(--line);
+		font-weight: 600;
+	}
+	.mark {
+		flex: none;
+		width: 10px;
+		height: 10px;
+		border-radius: 50%;
+	}
+	.say {
+		min-width: 0;
+		flex: 1;
+		padding: 3px 0;
+		text-align: left;
+		line-height: 1.3;
+	}
+	.quiet {
+		color: var(--muted);
+	}
+</style>
