@@ -5,7 +5,11 @@ import { emptyRecipe, newColourway } from '../../src/lib/core/recipe/build.ts';
 import { removeSection, stacksIn, stackOf, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
 import { applyEntry } from '../../src/lib/core/recipe/apply-entry.ts';
 import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
-import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+import type { Recipe, Run } from '../../src/lib/core/recipe/recipe.ts';
+import { packJob, packKey } from '../../src/lib/core/structures/organic.ts';
+import { lengthOfRun } from '../../src/lib/core/structures/run-path.ts';
+import { um } from '../../src/lib/core/units/length.ts';
+import { packAtOnce } from '../../src/lib/server/services/packings.ts';
 import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
@@ -54,6 +58,16 @@ export function demoRecipe(design: DemoDesign): Recipe {
 	for (const line of design.lines) {
 		const made = say(recipe, line, newId, inHand);
 		if (made !== undefined) inHand = made;
+	}
+	// What is counted by packing is packed, as the Bench does beside the typing.
+	for (const { structure } of recipe.sections) {
+		if (structure.kind !== 'run' || structure.organic.by !== 'packed') continue;
+		const run = structure as Run;
+		const job = packJob(run, null);
+		if (!job) continue;
+		const { counts } = packAtOnce(job)!;
+		const length = um(Math.round(lengthOfRun(run) * 1000));
+		structure.organic.packed = { key: packKey(run), length, counts: [...counts] };
 	}
 	// A design made of others only has no use for the empty stack that every new one starts with.
 	const [first] = recipe.sections;

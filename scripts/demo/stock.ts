@@ -104,6 +104,17 @@ function modelling(model: string, colourId: string, count: number, priceMinor: n
 	);
 }
 
+function link(size: number, colourId: string): StockRow {
+	const { name } = colours.find((c) => c.id === colourId)!;
+	return row(
+		`link-${size}-${colourId}`,
+		'latex-link',
+		`${size} in link, ${name}`,
+		{ supplier: 'quayside', count: 50, priceMinor: 1080 },
+		{ nominal: inches(size), colour: colourId, loss: '1/25' }
+	);
+}
+
 function foil(id: string, name: string, colourId: string, size: number): StockRow {
 	const pack = { supplier: 'gannet', count: 5, priceMinor: 935 } as const;
 	return row(id, 'foil-round', name, pack, {
@@ -280,6 +291,40 @@ export const stockRows: StockRow[] = [
 		modelling('260', c, 100, 1210)
 	),
 	modelling('160', 'mussel', 100, 1090),
+	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust'].map((c) => link(10, c)),
+	row(
+		'deco-strip',
+		'tie',
+		'decorating strip',
+		{ supplier: 'quayside', count: 25, priceMinor: 310 },
+		{ unit: 'ft' }
+	),
+	row('wall-hook', 'fitting', 'wall hook, takes off clean', {
+		supplier: 'ropewalk',
+		count: 24,
+		priceMinor: 890
+	}),
+	row(
+		'backdrop-8',
+		'base',
+		'backdrop frame, 8 ft',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 9800 },
+		shared(40, 900, 40)
+	),
+	row(
+		'arch-frame',
+		'base',
+		'arch frame, jointed',
+		{ supplier: 'ropewalk', count: 1, priceMinor: 13_600 },
+		shared(40, 1500, 50)
+	),
+	row(
+		'fishing-line',
+		'tie',
+		'fishing line',
+		{ supplier: 'ropewalk', count: 300, priceMinor: 450 },
+		{ unit: 'ft' }
+	),
 	...['T', 'I', 'D', 'E', 'W', 'C', 'K'].map((letter) => foilLetter(letter, 'harbour-blue')),
 	foil('moon-18', 'foil moon 18 in, foam cream', 'foam', 18),
 	foil('planet-18-blue', 'foil planet 18 in, harbour blue', 'harbour-blue', 18),

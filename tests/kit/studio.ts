@@ -85,6 +85,11 @@ export const floating: Material[] = [
 	thing('paint can', 'paint', 1, 1000),
 	thing('dry sand', 'weight', 10, 500, { unit: 'L' }),
 	thing('gate links', 'latex-link', 50, 900, { nominal: inches(12), colour: 'white' }),
+	...['white', 'red', 'gold'].map((colour, i) =>
+		thing(`10 link ${colour}`, 'latex-link', 50, 1000 - 100 * i, { nominal: inches(10), colour })
+	),
+	thing('soft line', 'tie', 300, 600, { unit: 'ft' }),
+	thing('wall hook', 'fitting', 10, 500),
 	...['white', 'red', 'gold'].map((colour) =>
 		thing(`260 ${colour}`, 'modelling', 100, 1200, { colour, mark: '260', grams: 1.4 })
 	),

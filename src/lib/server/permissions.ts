@@ -33,7 +33,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/shorthand': 'read',
 	'/api/tally': 'design',
 	'/api/openapi.json': 'read',
-	'/schema/recipe-5.json': 'read',
+	'/schema/recipe-6.json': 'read',
 	'/schema/recipes-1.json': 'read',
 	'/thumb': 'read',
 	'/thumb/[rule]': 'read',

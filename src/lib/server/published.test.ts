@@ -49,7 +49,7 @@ describe('the published schema of recipes', () => {
 			if (read.ok)
 				for (const d of read.bundle.designs) for (const s of d.recipe.sections) kinds.add(s.structure.kind);
 		}
-		expect([...kinds].sort()).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'stack']);
+		expect([...kinds].sort()).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'run', 'stack', 'weave']);
 		expect(
 			bundle({
 				format: 'bright-tally/recipes',
@@ -62,7 +62,8 @@ describe('the published schema of recipes', () => {
 	});
 	test.each([
 		[3, { steps: undefined }],
-		[4, {}]
+		[4, {}],
+		[5, {}]
 	])('the schema of version %i lies where it lay', (version, less) => {
 		const old = JSON.parse(readFileSync(`static/schema/recipe-${version}.json`, 'utf8')) as { $id: string };
 		expect(old.$id).toBe(`/schema/recipe-${version}.json`);

@@ -116,6 +116,9 @@ describe('along a path', () => {
 		const p = (x: number, z: number) => ({ x, y: 0, z });
 		const loop = [[p(0, 0), p(1000, 0)], [p(1000, 0), p(1000, 500)], [p(1000, 500), p(500, 500)], [p(500, 500), p(500, -400)]]; // prettier-ignore
 		expect(crossingOf(loop.map((points) => stretchOf(points)))).toBe(0);
+		// Back the way it came, and a ring that closes where it began.
+		expect(crossingOf([stretchOf([p(0, 0), p(1000, 0)]), stretchOf([p(1000, 0), p(1000, 9)]), stretchOf([p(1000, 9), p(900, 0)])])).not.toBeNull(); // prettier-ignore
+		expect(crossingOf([[p(0, 0), p(9, 0)], [p(9, 0), p(9, 9)], [p(9, 9), p(0, 9)], [p(0, 9), p(0, 0)]].map((l) => stretchOf(l)))).toBeNull(); // prettier-ignore
 		expect(crossingOf(loop.slice(0, 3).map((points) => stretchOf(points)))).toBeNull();
 		expect(crossingOf([archStretch(2000, 2000, 'ellipse')])).toBeNull();
 		const knot = curveStretch([[0, 0], [1000, 800], [500, 1500], [0, 800], [1000, 0]]); // prettier-ignore

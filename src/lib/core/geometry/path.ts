@@ -218,7 +218,9 @@ export function crossingOf(stretches: readonly Stretch[]): number | null {
 	for (let i = 0; i < pieces.length; i++)
 		for (let j = i + 2; j < pieces.length; j++) {
 			const [p, q] = [pieces[i]!, pieces[j]!];
-			if (crosses(p.a, p.b, q.a, q.b)) return p.from;
+			// A ring closes where it began.
+			const closes = i === 0 && j === pieces.length - 1 && Math.hypot(q.b.x - p.a.x, q.b.z - p.a.z) < 1e-3;
+			if (!closes && crosses(p.a, p.b, q.a, q.b)) return p.from;
 		}
 	return null;
 }
@@ -226,6 +228,17 @@ export function crossingOf(stretches: readonly Stretch[]): number | null {
 const side = (a: PathPoint, b: PathPoint, p: PathPoint): number =>
 	(b.x - a.x) * (p.z - a.z) - (b.z - a.z) * (p.x - a.x);
 
-/** Whether two pieces cross in the picture plane, each going through the other. */
-const crosses = (a: PathPoint, b: PathPoint, c: PathPoint, d: PathPoint): boolean =>
-	side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+/**
+ * Whether two pieces meet in the picture plane: one goes through the other, ends on it, or lies along it. Lengths are in
+ * mm, so what is less than a hair beside a line is on it.
+ */
+function crosses(a: PathPoint, b: PathPoint, c: PathPoint, d: PathPoint): boolean {
+	const [p, q, r, s] = [side(a, b, c), side(a, b, d), side(c, d, a), side(c, d, b)];
+	const flat = 1e-3 * Math.hypot(b.x - a.x, b.z - a.z);
+	if (Math.abs(p) <= flat && Math.abs(q) <= flat) {
+		const key = Math.abs(b.x - a.x) > Math.abs(b.z - a.z) ? 'x' : 'z';
+		const [low, high] = [Math.min(a[key], b[key]), Math.max(a[key], b[key])];
+		return Math.max(c[key], d[key]) > low + 1e-3 && Math.min(c[key], d[key]) < high - 1e-3;
+	}
+	return p * q <= 0 && r * s <= 0;
+}

@@ -5,12 +5,12 @@ import { estimateUsed, IN_CLUSTER } from '../structures/organic.ts';
 import {
 	clustersByRow,
 	cornerPairs,
-	hangersOf,
 	infillCount,
 	mixClusters,
 	pitchOf,
 	spineLength
 } from '../structures/run.ts';
+import { hangersOf } from '../structures/hung.ts';
 import { lengthOfRun } from '../structures/run-path.ts';
 import { graphOf } from '../structures/weave-graph.ts';
 import { sizeOfWeave } from '../structures/weave.ts';
@@ -129,7 +129,7 @@ function hangStep(kit: StepKit, hung: Hung | null, length: number): MadeStep[] {
 	return [
 		kit.made(
 			'hang',
-			`Hang ${kit.name} on ${many} × ${named ?? hung.by}, one every ${feet(hung.every / 1000)}.`,
+			`Hang ${kit.name} on ${many} × ${named ?? hung.by}${many > kit.all ? `, one every ${feet(hung.every / 1000)}` : ''}.`,
 			{
 				place: 'site',
 				tool: 'ladder, somebody to hold it',

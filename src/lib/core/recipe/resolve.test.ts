@@ -187,7 +187,7 @@ test('recipes of version 2 are read as the newest, with every balloon they had',
 	const stored = JSON.parse(readFileSync('tests/recipes/version-2.json', 'utf8')) as { version: number }[];
 	expect(stored.map((r) => r.version)).toEqual([2, 2]);
 	const [octopus, gate] = stored.map((r) => recipeSchema.parse(r));
-	expect(octopus).toMatchObject({ version: 5, sizes: [], credit: '', steps: [] });
+	expect(octopus).toMatchObject({ version: 6, sizes: [], credit: '', steps: [] });
 	const places = octopus!.sections.map((s) =>
 		s.structure.kind === 'stack'
 			? copiesOf(octopus!, s) *

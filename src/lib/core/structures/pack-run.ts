@@ -45,10 +45,13 @@ export interface Packing {
 export const MOST_PACKED = 4000;
 /** How far latex gives where two balls press, share of their touching distance. House rule. */
 const GIVE = 0.12;
-/** Balls a length of their own mean diameter takes all round: quads nested at the default squash, 4 / (0.8 × 0.707). */
-const ROUND = 7;
+/**
+ * Balls a length of their own mean diameter takes all round. Quads nested at the default squash are 4 / (0.8 × 0.707) = 7,
+ * one ball thick; a full garland of mixed sizes is half as much again. House rule.
+ */
+const ROUND = 10.5;
 /** Share of that where a wall or a table takes a side. House rule. */
-const SHOWN: Readonly<Record<Seen, number>> = { 'all round': 1, wall: 0.62, table: 0.62 };
+const SHOWN: Readonly<Record<Seen, number>> = { 'all round': 1, wall: 0.72, table: 0.72 };
 /** A gap is too wide where half of the smallest balloon fits into it. House rule. */
 const GAP = 0.5;
 /** Share of the way back to its place on the spine that a ball is drawn each round. */
@@ -312,7 +315,7 @@ const apart = (a: number, b: number): number => {
 };
 
 /** How the first rough picture is relaxed, how a packing is, and how often gaps are filled. */
-const [ROUGH, ROUNDS, AFTER, FILLS] = [8, 100, 20, 16];
+const [ROUGH, ROUNDS, AFTER, FILLS] = [8, 100, 20, 40];
 
 /**
  * Packs a run, telling how far it is, 0 to 1, between its rounds. Balls are set along the path, relaxed, and set into
@@ -324,14 +327,12 @@ export function* packing(job: PackJob): Generator<number, Packing> {
 		packer.rounds(ROUNDS / 5);
 		yield (i + 1) / 10;
 	}
-	if (job.counts === null)
-		for (let i = 0; i < FILLS; i++) {
-			const came = packer.fill();
-			if (came === 0) break;
-			packer.rounds(AFTER);
-			yield 0.5 + (0.5 * (i + 1)) / FILLS;
-		}
 	packer.rounds(AFTER);
+	// What has come is at rest when the gaps are looked at; where there are none it is left as it is.
+	for (let i = 0; job.counts === null && i < FILLS && packer.fill() > 0; i++) {
+		packer.rounds(AFTER);
+		yield 0.5 + (0.5 * (i + 1)) / FILLS;
+	}
 	return packer.result();
 }
 

@@ -6,6 +6,7 @@ import type { Infill, Run, RunRow } from '../recipe/run.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { rational, type Rational } from '../units/rational.ts';
+import { hangersOf, hungNeeds } from './hung.ts';
 import { insideNeeds, insideTasks, ownNeed, ownTasks } from './inside.ts';
 import { estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './run-path.ts';
@@ -105,10 +106,6 @@ export function spineLength(run: Run): Micrometres {
 	const tails = 2 * (run.spine?.tails ?? 0) + (run.spine?.loops ?? 0) * LOOP;
 	return um(Math.round(lengthOfRun(run) * 1000) + tails);
 }
-
-/** Hooks, pins or lines it hangs by: one at each end and at every so much between. */
-export const hangersOf = ({ hung }: Pick<Run, 'hung'>, length: number): number =>
-	hung === null || length === 0 ? 0 : Math.ceil((length * 1000) / hung.every - 1e-9) + 1;
 
 const colourOf = (colourway: Colourway | undefined, slot: Id): string | null =>
 	colourway?.fills[slot] ?? null;
@@ -226,10 +223,7 @@ function needs(run: Run, colourway: Colourway | undefined): Need[] {
 		const ties = tiesOf(run);
 		if (!ties.equals(0)) found.push({ what: 'count', of: 'tie to the spine', quantity: ties });
 	}
-	if (run.hung) {
-		const quantity = rational(hangersOf(run, lengthOfRun(run)));
-		found.push({ what: 'material', material: run.hung.material, label: run.hung.by, quantity });
-	}
+	found.push(...hungNeeds(run, lengthOfRun(run)));
 	const clusters = layRun(run);
 	const joined = (how: 'modelling balloon' | 'line') =>
 		clusters.filter((c, i) => i > 0 && (c.row.joining ?? run.joining) === how).length;

@@ -6,7 +6,7 @@ import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
 import { ownNeed, ownTasks } from './inside.ts';
-import { hangersOf } from './run.ts';
+import { hangersOf, hungNeeds } from './hung.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 import { graphOf, wovenCount } from './weave-graph.ts';
 
@@ -65,7 +65,7 @@ function bySlot(weave: Weave): Map<string | null, number> {
 }
 
 function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
-	const { woven, joiner, hung } = weave;
+	const { woven, joiner } = weave;
 	const found: Need[] = [];
 	for (const [slot, count] of bySlot(weave))
 		found.push({
@@ -82,13 +82,7 @@ function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 		});
 	const joiners = joinersOf(weave);
 	if (joiner && joiners > 0) found.push(ownNeed(joiner, colourway, joiners));
-	if (hung)
-		found.push({
-			what: 'material',
-			material: hung.material,
-			label: hung.by,
-			quantity: rational(hangersOf(weave, sizeOfWeave(weave).width))
-		});
+	found.push(...hungNeeds(weave, sizeOfWeave(weave).width));
 	return found;
 }
 

@@ -11,21 +11,21 @@ import { hostLost, overSafe } from './over-safe.ts';
 /** A mild room at the sea: where a design is judged until a quote says where it goes. */
 export const USUAL_PLACE = { temperature: 293.15, height: 0 } as const;
 
-interface Context {
+export interface PartContext {
 	readonly catalogue: Catalogue;
 	readonly colourway: Colourway | undefined;
 	readonly rates: Rates;
 }
 
 /** What a maker would say of bunches and forms. */
-export function checkParts(recipe: Recipe, { lost }: Assembly, context: Context): Finding[] {
+export function checkParts(recipe: Recipe, { lost }: Assembly, context: PartContext): Finding[] {
 	return recipe.sections.flatMap(({ structure, name }): Finding[] => {
 		if (structure.kind === 'bunch') return checkBunch(recipe, structure, name, context);
 		return structure.kind === 'form' ? checkForm(structure, name, lost) : [];
 	});
 }
 
-function checkBunch(recipe: Recipe, bunch: Bunch, name: string, context: Context): Finding[] {
+function checkBunch(recipe: Recipe, bunch: Bunch, name: string, context: PartContext): Finding[] {
 	const found = bunch.items.flatMap(({ what }) =>
 		what.kind === 'balloon' ? checkSize(what.balloon, context) : []
 	);
@@ -84,7 +84,7 @@ function checkFoils({ items }: Bunch): Finding[] {
 }
 
 /** A balloon of a bunch over its safe size. Helium wants it full, and no more. */
-function checkSize(balloon: OwnBalloon, { catalogue, colourway, rates }: Context): Finding[] {
+function checkSize(balloon: OwnBalloon, { catalogue, colourway, rates }: PartContext): Finding[] {
 	const { kind, nominal, size, slot, material } = balloon;
 	const d = resolveSize(size, nominal, rates.pumps);
 	const colour = colourway?.fills[slot] ?? null;

@@ -90,6 +90,9 @@ function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill, rates:
 	const weighed = recipe.sections.some(
 		({ structure: s }) =>
 			(s.kind === 'bunch' && s.weight !== null) ||
+			// What hangs does not stand.
+			((s.kind === 'run' || s.kind === 'weave') && s.hung !== null) ||
+			(s.kind === 'run' && s.height > 0) ||
 			(s.kind === 'stack' &&
 				s.layers.some((l) => l.clusters.some((c) => c.places.some((p) => p.inside?.kind === 'filling'))))
 	);

@@ -56,7 +56,14 @@ export interface Finding {
 		| 'foil-firm'
 		| 'too-long'
 		| 'no-left-overs'
-		| 'warm-inflator';
+		| 'warm-inflator'
+		| 'no-path'
+		| 'crosses'
+		| 'shares'
+		| 'not-packed'
+		| 'not-taught'
+		| 'no-joiner'
+		| 'too-short';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';
 	/** What it is and what to do. */

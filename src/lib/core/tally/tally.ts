@@ -17,6 +17,7 @@ import { rational } from '../units/rational.ts';
 import { checkStack } from './check-stack.ts';
 import { checkParts } from './check-parts.ts';
 import { checkPieces } from './check-pieces.ts';
+import { checkRuns } from './check-runs.ts';
 import { checkColours } from './check-colours.ts';
 import { checkSteps } from './check-steps.ts';
 import { findingKey, type Finding } from './finding.ts';
@@ -101,6 +102,7 @@ export function tally(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
 		...checkParts(recipe, assembly, { catalogue, colourway: chosen, rates }),
+		...checkRuns(recipe, { catalogue, colourway: chosen, rates }),
 		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted }),
 		...checkSteps(plain)
 	);

@@ -19,8 +19,13 @@
 		const { structure } = section;
 		return structure.kind === 'run'
 			? printRun(structure, bench.shown, materialOf)
-			: printWeave(structure, bench.shown, materialOf);
+			: floorLast(printWeave(structure, bench.shown, materialOf));
 	});
+	/** Rows of a weave stand as they do: the lowest last, below them how it is held. */
+	function floorLast(lines: SaidLineOf[]): SaidLineOf[] {
+		const rows = lines.filter((l) => l.about === 'row').reverse();
+		return [...lines.filter((l) => l.about === 'path'), ...rows, ...lines.filter((l) => l.about === 'more')];
+	}
 	const empty = $derived(!lines.some((l) => l.about === 'row' || l.about === 'mix'));
 	const hexOf = ({ slot }: SaidLineOf): string =>
 		slot === null ? 'transparent' : (bench.catalogue.colours.get(fills[slot] ?? '')?.hex ?? 'transparent');
@@ -28,7 +33,8 @@
 	function keydown(event: KeyboardEvent, { id, text }: SaidLineOf) {
 		if (event.ctrlKey || event.metaKey) return;
 		const up = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-		if (up !== 0 && event.altKey && id !== null) bench.change((d) => movePart(d, id, up));
+		if (up !== 0 && event.altKey && id !== null)
+			bench.change((d) => movePart(d, id, section.structure.kind === 'weave' ? -up : up));
 		else if (up !== 0) {
 			const all = [...(list?.querySelectorAll<HTMLElement>('.say') ?? [])];
 			all[all.indexOf(event.currentTarget as HTMLElement) + up]?.focus();

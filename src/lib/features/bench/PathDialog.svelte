@@ -211,7 +211,12 @@
 			onclick={press}
 		>
 			{#if picture}<image {...picture} opacity="0.75" />{/if}
-			{#each photo.known === null ? photo.marks : [] as [x, y], i (i)}<circle cx={x} cy={y} r="5" class="known" />{/each}
+			{#each photo.known === null ? photo.marks : [] as [x, y], i (i)}<circle
+					cx={x}
+					cy={y}
+					r="5"
+					class="known"
+				/>{/each}
 			<line x1="0" x2={WIDE} y1={pz(0)} y2={pz(0)} class="ground" />
 			{#if drawn}
 				<rect

@@ -3,14 +3,16 @@ import { findHost } from '../../core/recipe/find-host.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import { partsOf } from '../../core/plan/bunch-steps.ts';
 import { countOfPiece } from '../../core/structures/applied.ts';
-import { formatFeet, toMillimetres } from '../../core/units/length.ts';
+import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 
 /** Where a section stands and how many there are, as the row above its layers says it. */
-export function standingWords({ stand, times, mirror }: Section, { sections }: Recipe): string {
+export function standingWords({ stand, times, mirror, structure }: Section, { sections }: Recipe): string {
 	const host = sections.find((s) => s.id === stand.by)?.name;
 	const where = !host
-		? 'on the floor'
+		? structure.kind === 'run' && structure.height > 0
+			? `${formatFeet(toMillimetres(um(structure.height)))} up`
+			: 'on the floor'
 		: stand.how === 'on top'
 			? `on top of ${host}`
 			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round' }[stand.how]} ${host}`;

@@ -11,7 +11,7 @@ import {
 } from '../../../../../tests/kit/studio.ts';
 import { inches } from '../../units/length.ts';
 import { applyEntry } from '../apply-entry.ts';
-import { buildLayer, emptyBunch, emptyForm, newSection } from '../build.ts';
+import { buildLayer, emptyBunch, emptyForm, emptyRun, emptyWeave, newSection } from '../build.ts';
 import type { RecipeDraft } from '../edit.ts';
 import { recipeSchema } from '../recipe.schema.ts';
 import type { Recipe } from '../recipe.ts';
@@ -142,19 +142,21 @@ describe('what can be said in one line', () => {
 		};
 		const line = { id: 'l', material: 'star', quantity: '1', range: null, role: 'always' as const, taken: true, choice: null, serves: [], swappable: true }; // prettier-ignore
 		const extras = { ...full.sections[0]!, id: 'e', name: 'extras', structure: { kind: 'extras' as const, lines: [line] } }; // prettier-ignore
-		const stock = ['star', 'moon', 'sandbag', 'stake', 'moss mat', 'adhesive strip', 'foil moon'].map((name) => ({ ...materials.at(-1)!, id: name, name })); // prettier-ignore
+		const stock = ['star', 'moon', 'sandbag', 'stake', 'moss mat', 'adhesive strip', 'foil moon', 'soft line'].map((name) => ({ ...materials.at(-1)!, id: name, name })); // prettier-ignore
 		const at = { ...entryContext(recipe), recipe: { ...recipe, sections: [...recipe.sections, extras] }, materials: [...materials.filter((m) => m.kind === 'latex-round'), ...stock], designs: context.designs }; // prettier-ignore
 		// Some go into what is in hand: the last section said before them.
 		const own = [
 			['bunch', emptyBunch()],
-			['form', emptyForm()]
+			['form', emptyForm()],
+			['run', emptyRun()],
+			['weave', emptyWeave()]
 		] as const;
 		const held = own.map(([name, structure]) => newSection(name, name, structure));
 		const stocked = { ...at, sections: [...at.sections!, ...held], materials: [...at.materials, ...floating.filter((m) => m.kind === 'ribbon')], colours: [...colours, ...['black', 'brown'].map((name) => ({ ...colours[0]!, id: name, name }))] }; // prettier-ignore
 		let inHand = full.sections[0]!.id;
 		for (const { say: text } of SAYINGS) {
 			expect([text, parseEntry(text, { ...stocked, section: inHand })]).toMatchObject([text, { ok: true }]);
-			inHand = /^(bunch|form) /.exec(text)?.[1] ?? inHand;
+			inHand = /^(bunch|form|run|weave) /.exec(text)?.[1] ?? inHand;
 		}
 	});
 	test('never throws, whatever is typed after these words', () => {
