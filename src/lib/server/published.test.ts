@@ -49,7 +49,16 @@ describe('the published schema of recipes', () => {
 			if (read.ok)
 				for (const d of read.bundle.designs) for (const s of d.recipe.sections) kinds.add(s.structure.kind);
 		}
-		expect([...kinds].sort()).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'run', 'stack', 'weave']);
+		expect([...kinds].sort()).toEqual([
+			'applied',
+			'bunch',
+			'design',
+			'extras',
+			'form',
+			'run',
+			'stack',
+			'weave'
+		]);
 		expect(
 			bundle({
 				format: 'bright-tally/recipes',

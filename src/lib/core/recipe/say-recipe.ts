@@ -2,6 +2,7 @@ import { formatFeet, toMillimetres } from '../units/length.ts';
 import { piecesIn } from './edit-pieces.ts';
 import { stacksIn } from './edit.ts';
 import { printBalloon, printLayer } from './entry/print-entry.ts';
+import { printRun, printWeave } from './entry/print-run.ts';
 import { printFormPiece, printItem, printWeight } from './entry/print-parts.ts';
 import type { Recipe } from './recipe.ts';
 
@@ -32,6 +33,13 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 					...held,
 					...structure.items.map((i) => printItem(i, recipe.slots, named))
 				];
+			}
+			if (structure.kind === 'run' || structure.kind === 'weave') {
+				const lines =
+					structure.kind === 'run'
+						? printRun(structure, recipe, named)
+						: printWeave(structure, recipe, named);
+				return [`${name}${times(n)}`, ...lines.map((l) => l.text)];
 			}
 			if (structure.kind !== 'form') return [];
 			return [`${name}${times(n)}`, ...structure.pieces.map((p) => printFormPiece(p, recipe.slots, recipe))];

@@ -13,7 +13,7 @@ export interface PlacedWeave {
 
 /** Where a point of the grid is, mm: flat, bent to a bow in plan, closed to a ring, or lying as a base. */
 function seater(weave: Weave, size: WeaveSize): (at: readonly [number, number], out?: number) => Point {
-	const { pitch, row, width, across, bow } = size;
+	const { pitch, row, width, across, bow, lift } = size;
 	if (weave.shape === 'base')
 		return ([x, y], out = 0) => ({
 			x: x * pitch - width / 2,
@@ -25,7 +25,7 @@ function seater(weave: Weave, size: WeaveSize): (at: readonly [number, number], 
 		return ([x, z], out = 0) => {
 			const angle = -Math.PI / 2 + (2 * Math.PI * x) / whole;
 			const r = across / 2 + out;
-			return { x: r * Math.cos(angle), y: r * Math.sin(angle), z: z * row };
+			return { x: r * Math.cos(angle), y: r * Math.sin(angle), z: z * row + lift };
 		};
 	}
 	if (bow && bow.angle > 0)
@@ -33,9 +33,9 @@ function seater(weave: Weave, size: WeaveSize): (at: readonly [number, number], 
 			const angle = ((x * pitch) / width - 0.5) * bow.angle;
 			// It bends away from the audience at its middle.
 			const r = bow.radius + out;
-			return { x: r * Math.sin(angle), y: -r * Math.cos(angle) + bow.radius, z: z * row };
+			return { x: r * Math.sin(angle), y: -r * Math.cos(angle) + bow.radius, z: z * row + lift };
 		};
-	return ([x, z], out = 0) => ({ x: x * pitch - width / 2, y: -out, z: z * row });
+	return ([x, z], out = 0) => ({ x: x * pitch - width / 2, y: -out, z: z * row + lift });
 }
 
 /** Where everything of a weave is: balloons from knot to knot, small ones where they are held, the handle over it. */

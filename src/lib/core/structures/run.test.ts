@@ -192,10 +192,11 @@ describe('an organic run', () => {
 		);
 	});
 	test('taught by a finished piece, one as long takes what that took; twice as long takes twice', () => {
-		const taught = (length: string) => run(`line ${length}`, ...MIX.slice(1), '7 ft took 96 5 + 30 11');
+		const taught = (length: string) =>
+			run(`line ${length}`, ...MIX.slice(1), '7 ft took 96 5 + 30 11', 'counted by the foot');
 		expect(estimateUsed(taught('7 ft'))).toMatchObject({ by: 'by the foot', counts: [96, 30], total: 126 });
 		expect(estimateUsed(taught('14 ft')).counts).toEqual([192, 60]);
-		const t = counted('line 7 ft', ...MIX.slice(1), '7 ft took 96 5 + 30 11');
+		const t = counted('line 7 ft', ...MIX.slice(1), '7 ft took 96 5 + 30 11', 'counted by the foot');
 		expect([bought(t, 'gull white'), bought(t, 'buoy red'), bought(t, 'hive gold')]).toEqual([64, 32, 30]);
 	});
 	test('three schools side by side, how far apart they lie, and which is most by count and by size', () => {
@@ -337,7 +338,10 @@ describe('what the checker says of a run', () => {
 		[['line 8 ft', '50 % 5 at 4 of white'], /make 50 %, not 100 %/],
 		[['line 8 ft', '100 % 5 at 4 of white', 'counted by packing'], /not packed yet/],
 		[['line 8 ft', '100 % 5 at 4 of white', 'counted by the foot'], /no finished piece/],
-		[['line 8 ft', '50 % 5 at 4 of white', '50 % 11 at 9 of red', '7 ft took 96 5'], /had no 11/],
+		[
+			['line 8 ft', '50 % 5 at 4 of white', '50 % 11 at 9 of red', '7 ft took 96 5', 'counted by the foot'],
+			/had no 11/
+		],
 		[['curve 0 by 0, 4 by 3, 2 by 5, 0 by 3, 4 by 0 ft', '4 5 at 4 white'], /crosses itself/],
 		[['corners right 4 ft, up 3 ft, left 2 ft, down 6 ft', '4 5 at 4 white'], /crosses itself/],
 		[['line 8 ft', 'tee at 9 ft up 2 ft', '4 5 at 4 white'], /past its end/],

@@ -23,6 +23,8 @@ export interface WeaveSize {
 	/** From knot to knot, and from row to row. */
 	readonly pitch: number;
 	readonly row: number;
+	/** Of the lowest row over where it would be, so that its balloons stand on the floor. */
+	readonly lift: number;
 	readonly width: number;
 	readonly height: number;
 	/** Of a ring: its width across. */
@@ -44,6 +46,7 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 	return {
 		pitch,
 		row,
+		lift: Math.max(0, (d - row) / 2),
 		width,
 		height: graph.height * row,
 		across: shape === 'ring' ? width / Math.PI : null,

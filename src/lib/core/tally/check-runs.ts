@@ -3,7 +3,7 @@ import { matchKey } from '../materials/catalogue.ts';
 import type { Id, Recipe, Run, Weave } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { estimatesOf } from '../structures/organic.ts';
-import { lengthOfRun, stretchesOf } from '../structures/run-path.ts';
+import { stretchesOf } from '../structures/run-path.ts';
 import { graphOf } from '../structures/weave-graph.ts';
 import { IN_CONNECTOR, joinersOf, sizeOfWeave } from '../structures/weave.ts';
 import { formatFeet, formatInches, mm } from '../units/length.ts';

@@ -380,7 +380,7 @@ function numbered(r: Reader): Parsed<Entry> | undefined {
 	if (r.phrase('clusters a foot') || r.phrase('clusters per foot')) {
 		if (value.compare(0) <= 0 || value.compare(24) > 0)
 			return refuse('too-big', 'Clusters a foot are above 0 and at most 24.');
-		return said({ set: 'organic', organic: { clusters: rationalText(value), by: 'clusters' } });
+		return said({ set: 'organic', organic: { clusters: rationalText(value) } });
 	}
 	const unit = r.unit();
 	if (unit && r.word('took')) {
@@ -406,7 +406,7 @@ function took(r: Reader, length: Micrometres): Parsed<Entry> {
 		if (!balloon.ok) return balloon;
 		counts.push({ nominal: balloon.value.nominal, count });
 	} while (r.mark('+'));
-	return said({ set: 'organic', organic: { taught: { length, counts }, by: 'by the foot' } });
+	return said({ set: 'organic', organic: { taught: { length, counts } } });
 }
 
 /** `60 % 5 at 4½ of 2 blue / 1 white`. */
