@@ -16,7 +16,8 @@ import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
 import type { Database } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
-import { demoDesigns, PHOTOGRAPHED, type DemoDesign } from './designs.ts';
+import type { DemoDesign } from './design.ts';
+import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
 import { settings } from './settings.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 

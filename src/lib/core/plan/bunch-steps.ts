@@ -1,5 +1,6 @@
 import type { TaskCount } from '../labour/task.ts';
-import type { Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/recipe.ts';
+import { countOfPiece } from '../structures/applied.ts';
+import type { AppliedPiece, Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/recipe.ts';
 import { inflatedIn, letterCounts, LOOKS, ON_SPOT, ribbonsOf } from '../structures/bunch.ts';
 import { bubbleWords, pieceTasks, strokeWords } from '../structures/form.ts';
 import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
@@ -57,6 +58,22 @@ export function inflateSteps(kit: StepKit): MadeStep[] {
 						work: paint
 					})
 				])
+	];
+}
+
+/** Foils among the pieces of a face, told by their look. */
+export function pieceFoils(kit: StepKit, pieces: readonly AppliedPiece[]): MadeStep[] {
+	const lines = pieces.flatMap((piece): StepLine[] => {
+		const { what } = piece;
+		if (what.kind !== 'material' || what.flat === null) return [];
+		const found = kit.context.catalogue.materials.get(what.material ?? '');
+		const text = `${found?.name ?? `${piece.name}, not chosen yet`}, ${formatInches(what.flat)} in flat`;
+		return [{ count: countOfPiece(piece) * kit.all, text, colours: found?.colour ? [found.colour] : [] }];
+	});
+	if (lines.length === 0) return [];
+	const work = kit.share('foil');
+	return [
+		kit.made('foils', `Fill the foils with air.`, { lines, tool: FOIL_TOOL, check: LOOKS.creased, work })
 	];
 }
 

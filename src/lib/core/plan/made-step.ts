@@ -76,3 +76,21 @@ export function isLost({ id, own, uses }: Pick<Step, 'id' | 'own' | 'uses'>, ids
 	const about = aboutOf(id);
 	return about !== undefined && about !== '' && !ids.has(about);
 }
+
+/** What is said of a step; what is not said is nothing. */
+export type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & {
+	work?: readonly TaskCount[];
+};
+
+export function made(
+	kind: StepKind,
+	about: Id | null,
+	text: string,
+	draft: Draft = {},
+	difficulty = '1'
+): MadeStep {
+	const { work = [], ...rest } = draft;
+	const plain = { lines: [], place: 'bench' as const, tool: '', method: '', wait: 0, check: '' };
+	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty }));
+	return { key: stepKey(kind, about), about, text, ...plain, ...rest, work: timed };
+}

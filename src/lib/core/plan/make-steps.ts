@@ -16,7 +16,6 @@ import {
 } from '../recipe/recipe.ts';
 import { printSize } from '../sizing/size.ts';
 import { countOfPiece } from '../structures/applied.ts';
-import { LOOKS } from '../structures/bunch.ts';
 import { countedLines } from '../structures/extras.ts';
 import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
 import { placeStack } from '../structures/stack.ts';
@@ -26,7 +25,6 @@ import {
 	coloursOf,
 	FIXING_TOOL,
 	FIXING_WAIT,
-	FOIL_TOOL,
 	hostOf,
 	JOINED,
 	ON_SITE,
@@ -35,11 +33,16 @@ import {
 	SIZE_TOOL
 } from './step-words.ts';
 import { shared } from './shared.ts';
-import { bunchSteps, formSteps, inflateSteps, type StepKit } from './bunch-steps.ts';
+import { bunchSteps, formSteps, inflateSteps, pieceFoils, type StepKit } from './bunch-steps.ts';
 import { runSteps, weaveSteps } from './run-steps.ts';
-import { stepKey, type MadeStep, type StepContext, type StepKind, type StepLine } from './made-step.ts';
-
-type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] };
+import {
+	made,
+	type Draft,
+	type MadeStep,
+	type StepContext,
+	type StepKind,
+	type StepLine
+} from './made-step.ts';
 
 /**
  * The ordered steps a design's structures make: each section from the floor up (inflate, tie, upright, row by row),
@@ -51,12 +54,15 @@ type Draft = Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work
  */
 export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
 	const sections = node.recipe.sections.map((section) => new SectionSteps(node, section, context));
-	const steps = [...sections.flatMap((s) => s.bench()), ...sections.flatMap((s) => s.joining())];
+	const built = sections.flatMap((s) => s.bench());
+	const steps = [...built.filter((s) => s.place === 'bench'), ...sections.flatMap((s) => s.joining())];
 	const site = sections.flatMap((s) => s.site('set up'));
 	const lines = sections.flatMap((s) => s.lines());
 	steps.push(
 		...lines.filter((s) => s.place === 'bench'),
 		...site,
+		// What is hung where it stands, and what is set into it then.
+		...built.filter((s) => s.place !== 'bench'),
 		...lines.filter((s) => s.place !== 'bench')
 	);
 	if (root && steps.length > 0)
@@ -68,13 +74,6 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 		);
 	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
 	return shared(all, node.recipe, context.catalogue);
-}
-
-function made(kind: StepKind, about: Id | null, text: string, draft: Draft = {}, difficulty = '1'): MadeStep {
-	const { work = [], ...rest } = draft;
-	const plain = { lines: [], place: 'bench' as const, tool: '', method: '', wait: 0, check: '' };
-	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty }));
-	return { key: stepKey(kind, about), about, text, ...plain, ...rest, work: timed };
 }
 
 /** The steps of one section, for all its copies. */
@@ -111,7 +110,7 @@ class SectionSteps {
 			case 'applied':
 				return [
 					...inflateSteps(this.#kit),
-					...this.#foils(structure.pieces),
+					...pieceFoils(this.#kit, structure.pieces),
 					...structure.pieces.map((p) => this.#piece(p))
 				];
 			case 'design': {
@@ -274,25 +273,6 @@ class SectionSteps {
 					work: [...this.#share('inflate'), ...this.#share('tie')]
 				}
 			)
-		];
-	}
-
-	#foils(pieces: readonly AppliedPiece[]): MadeStep[] {
-		const lines = pieces.flatMap((piece): StepLine[] => {
-			const { what } = piece;
-			if (what.kind !== 'material' || what.flat === null) return [];
-			const found = what.material === null ? undefined : this.context.catalogue.materials.get(what.material);
-			const text = `${found?.name ?? `${piece.name}, not chosen yet`}, ${formatInches(what.flat)} in flat`;
-			return [{ count: countOfPiece(piece) * this.#all, text, colours: found?.colour ? [found.colour] : [] }];
-		});
-		if (lines.length === 0) return [];
-		return [
-			this.#made('foils', `Fill the foils with air.`, {
-				lines,
-				tool: FOIL_TOOL,
-				check: LOOKS.creased,
-				work: this.#share('foil')
-			})
 		];
 	}
 

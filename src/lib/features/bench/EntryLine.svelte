@@ -19,8 +19,6 @@
 	/** How a line of what is in hand begins. */
 	const LIKE: Partial<Record<string, string>> = {
 		stack: '4 11 at 9 white',
-		run: '4 5 at 4 white',
-		weave: '3 rows 4 blue / 4 white',
 		bunch: '3 11 at full white',
 		form: '6 260 black 24 wound',
 		run: '4 5 at 4 white',

@@ -9,6 +9,8 @@
 		type DrawnKind,
 		type Grip
 	} from '../../core/recipe/edit-path.ts';
+	import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
+	import { printPath } from '../../core/recipe/entry/print-run.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
 	import type { Run, Section } from '../../core/recipe/recipe.ts';
 	import type { RunPath } from '../../core/recipe/run.ts';
@@ -137,12 +139,25 @@
 		event.preventDefault();
 		change(dragged(path, index, by));
 	}
+	/** Points of a curve as they are typed on the entry line: so far right by so far up. */
+	const points = (text: string) => {
+		const entry = parseEntry(`curve ${text}`, { ...bench.entryContext, section: section.id });
+		if (!entry.ok) return entry.say;
+		if (entry.value.kind === 'run' && entry.value.said.set === 'path') change(entry.value.said.path);
+		return '';
+	};
 	function addPoint() {
+		if (own.kind === 'corners')
+			change({
+				...own,
+				legs: [...own.legs, { ...own.legs.at(-1)!, way: own.legs.at(-1)!.way === 'right' ? 'down' : 'right' }]
+			});
 		if (own.kind !== 'curve') return;
 		const [a, b] = own.points.slice(-2) as [readonly [number, number], readonly [number, number]];
 		change({ ...own, points: [...own.points, [2 * b[0] - a[0], b[1]]] });
 	}
 	function takePoint() {
+		if (own.kind === 'corners' && own.legs.length > 1) change({ ...own, legs: own.legs.slice(0, -1) });
 		if (own.kind === 'curve' && own.points.length > 2) change({ ...own, points: own.points.slice(0, -1) });
 	}
 	function press(event: MouseEvent) {
@@ -182,6 +197,14 @@
 				<TypedField label="Across" value={feet(own.across)} use={field((v) => ({ ...own, across: v }))} />
 				<TypedField label="Height" value={feet(own.height)} use={field((v) => ({ ...own, height: v }))} />
 				<TypedField label="Turns" value={String(own.turns)} use={turns} />
+			{:else if own.kind === 'curve'}
+				<div class="col-span-2">
+					<TypedField
+						label="Points, right by up"
+						value={printPath(own, bench.recipe).replace('curve ', '')}
+						use={points}
+					/>
+				</div>
 			{:else if own.kind === 'corners'}
 				{#each own.legs as leg, i (i)}
 					<TypedField
@@ -260,9 +283,13 @@
 				options={[['none', 'nothing'], ...OUTLINES.map((o) => [o.name, o.says] as const)]}
 				onpick={(v) => (outline = v)}
 			/>
-			{#if own.kind === 'curve'}
-				<Button onclick={addPoint}>Add a point</Button>
-				<Button onclick={takePoint} disabled={own.points.length < 3}>Take the last out</Button>
+			{#if own.kind === 'curve' || own.kind === 'corners'}
+				<Button onclick={addPoint}>Add a {own.kind === 'curve' ? 'point' : 'leg'}</Button>
+				<Button
+					onclick={takePoint}
+					disabled={own.kind === 'curve' ? own.points.length < 3 : own.legs.length < 2}
+					>Take the last out</Button
+				>
 			{/if}
 			<label class="quiet-link">
 				a photo of the place behind it

@@ -90,8 +90,8 @@
 <Popover label="Path and count of {section.name}" width={460} slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">{runWords(run)}</span>{/snippet}
 	<div class="grid gap-3 text-[13.5px]">
-		<p>
-			{pathWords(run)}
+		<p class="flex flex-wrap items-center justify-between gap-3">
+			<span>{pathWords(run)}</span>
 			<Button onclick={() => (drawing = true)}>Change the path</Button>
 		</p>
 		{#if crossing !== null}
@@ -182,6 +182,9 @@
 	}
 	.used td {
 		font-weight: 600;
+	}
+	input[type='radio'] {
+		accent-color: var(--ink);
 	}
 	.bad {
 		color: var(--bad);
