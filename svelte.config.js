@@ -11,7 +11,8 @@ export default {
 			mode: 'auto',
 			directives: {
 				'default-src': ['self'],
-				'img-src': ['self', 'data:'],
+				// blob: a photo of the place, shown where it was picked and sent nowhere.
+				'img-src': ['self', 'data:', 'blob:'],
 				'style-src': ['self', 'unsafe-inline'],
 				'font-src': ['self', 'data:'],
 				'object-src': ['none'],

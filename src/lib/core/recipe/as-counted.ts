@@ -1,3 +1,4 @@
+import { estimateUsed, splitCount } from '../structures/organic.ts';
 import { needsOf } from '../structures/registry.ts';
 import { slotOfPlace } from '../structures/stack.ts';
 import { countOfPiece } from '../structures/applied.ts';
@@ -6,6 +7,7 @@ import { rational, rationalText, type Rational } from '../units/rational.ts';
 import { newLine, type NewId } from './build.ts';
 import { copiesOf } from './copies.ts';
 import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
+import { fitMix } from './fit-mix.ts';
 import { addExtra, dropUnusedSlots, removeExtra, type Mutable, type RecipeDraft } from './edit.ts';
 import { linesIn } from './edit-lines.ts';
 import { addPiece, removePiece } from './edit-pieces.ts';
@@ -16,6 +18,7 @@ import {
 	type Id,
 	type Layer,
 	type Recipe,
+	type Run,
 	type Section
 } from './recipe.ts';
 
@@ -56,6 +59,7 @@ export function asCounted(
 		else if (count !== undefined) changeLines(draft, line.key, rational(count).sub(line.recipe), newId);
 	}
 	fitLayers(draft, wanted);
+	fitMixes(draft, wanted);
 	for (const [key, count] of wanted) {
 		fitParts(draft, key, count - (countsNow(draft).get(key)?.count ?? 0));
 		const missing = count - (countsNow(draft).get(key)?.count ?? 0);
@@ -174,6 +178,27 @@ const withoutEmpty = (draft: RecipeDraft): RecipeDraft => {
 function dropEmpty(draft: RecipeDraft) {
 	for (const { stack } of stacksOf(draft))
 		stack.layers = stack.layers.filter((l) => l.repeat > 0 && l.clusters.length > 0);
+}
+
+/** Mixes along a path learn from what was counted, where the rest of the design does not take the same balloons. */
+function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
+	const missing = missingOf(draft, wanted);
+	if (distance(missing) === 0) return;
+	for (const section of draft.sections) {
+		if (section.structure.kind !== 'run' || section.structure.mix.length === 0) continue;
+		const run = structuredClone(section.structure) as Run;
+		const copies = copiesOf(draft as Recipe, section as Section);
+		const { counts } = estimateUsed(run);
+		const fitted = fitMix(run, (part, slot) => {
+			const key = keyOfPlace(draft, { ...part, material: null }, slot);
+			if (!wanted.has(key)) return undefined;
+			const at = part.colours.findIndex((c) => c.slot === slot);
+			const parts = part.colours.map((c) => c.parts);
+			// What rows, infill and other sections take of it stays with them.
+			return splitCount(counts?.[run.mix.indexOf(part)] ?? 0, parts)[at]! + (missing.get(key) ?? 0) / copies;
+		});
+		if (fitted) Object.assign(section.structure, fitted);
+	}
 }
 
 /** Gives items of bunches and pieces of forms that take such a balloon another count, last first; one of each stays. */

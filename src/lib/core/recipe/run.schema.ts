@@ -110,7 +110,7 @@ export const run = z.strictObject({
 				...plain,
 				share: positive,
 				colours: z
-					.array(z.strictObject({ slot: slots.element, parts: z.number().int().min(1).max(99) }))
+					.array(z.strictObject({ slot: slots.element, parts: z.number().int().min(1).max(10_000) }))
 					.min(1)
 					.max(24)
 			})

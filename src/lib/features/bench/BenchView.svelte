@@ -225,7 +225,7 @@
 	</header>
 	<div class="three">
 		<RecipePanel bind:this={panel} {bench} onplaces={(layer) => (places = layer)} />
-		<BenchPicture {bench} checked={hasContent} />
+		<BenchPicture {bench} checked={hasContent || bench.tally.findings.some((f) => f.level === 'bad')} />
 		<div class="tape-side" class:open={tapeOpen}>
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
 				<span>Price <b class="figures">{price.status === 'priced' ? formatAmount(price.net) : '—'}</b></span>

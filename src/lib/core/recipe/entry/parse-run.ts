@@ -245,7 +245,7 @@ function mix(r: Reader): Parsed<Entry> {
 	const colours: { ref: { slot: string } | { name: string; colour: string }; parts: number }[] = [];
 	do {
 		const parts = r.number()?.valueOf() ?? 1;
-		if (!Number.isInteger(parts) || parts < 1 || parts > 99)
+		if (!Number.isInteger(parts) || parts < 1 || parts > 10_000)
 			return refuse('not-whole', 'Parts of a colour are whole numbers, like “of 2 blue / 1 white”.');
 		const words = r.words();
 		if (words.length === 0)

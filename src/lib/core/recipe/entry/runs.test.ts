@@ -12,7 +12,9 @@ import { namesIn, remap } from '../../files/remap.ts';
 import { catalogue } from '../../materials/catalogue.ts';
 import { tally } from '../../tally/tally.ts';
 import { applyLined } from '../apply-run.ts';
+import { asCounted } from '../as-counted.ts';
 import { compare } from '../compare.ts';
+import { countLines } from '../count-lines.ts';
 import { movePart, removePart } from '../edit-parts.ts';
 import { asKind, dragged, DRAWN_KINDS, gripsOf, kindOf } from '../edit-path.ts';
 import type { RecipeDraft } from '../edit.ts';
@@ -268,3 +270,29 @@ describe('a path that is dragged', () => {
 		);
 	});
 });
+
+describe('a garland that was counted back', () => {
+	const context = { catalogue: stock, rates, library: () => undefined };
+	test.each([
+		['as it was', (n: number) => n],
+		['a few more, a few fewer', (n: number) => n + (n % 2 === 0 ? 7 : -3)],
+		['half as much again', (n: number) => Math.round(n * 1.5)]
+	])('%s: the version made of it takes exactly that', (_, change) => {
+		const recipe = made(
+			'run garland',
+			'line 7 ft',
+			'70 % 5 at 4½ of 2 white / 1 red',
+			'30 % 11 at 9 of gold'
+		);
+		const lines = countLines(recipe, { colourway: null, size: null, quantity: 1 }, context);
+		const counts = new Map(lines.flatMap((l) => (l.what === 'balloon' ? [[l.key, change(l.recipe.valueOf())] as const] : []))); // prettier-ignore
+		const { recipe: done, left } = asCounted(recipe, { colourway: null, counts }, context, counter('m'));
+		expect(left).toEqual([]);
+		const after = countLines(done, { colourway: null, size: null, quantity: 1 }, context);
+		for (const line of after)
+			if (line.what === 'balloon') expect(line.recipe.valueOf()).toBe(counts.get(line.key));
+		expect(recipeSchema.safeParse(JSON.parse(JSON.stringify(done))).success).toBe(true);
+		if (change(10) !== 10) expect(runOfFirst(done).organic).toMatchObject({ by: 'by the foot', taught: { length: 7 * 304_800 } }); // prettier-ignore
+	});
+});
+const runOfFirst = (recipe: Recipe) => recipe.sections[0]!.structure as Run;
