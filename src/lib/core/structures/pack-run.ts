@@ -29,11 +29,14 @@ export interface PackedBall {
 	readonly at: number;
 }
 
-export interface Packing {
+export interface Placed {
 	readonly key: string;
 	readonly balls: readonly PackedBall[];
 	/** Balls of each part. */
 	readonly counts: readonly number[];
+}
+
+export interface Packing extends Placed {
 	/** The widest gap one could look through to the spine, and the limit there is for it, mm. */
 	readonly gap: number;
 	readonly limit: number;
@@ -173,7 +176,8 @@ class Packer {
 		return set.length;
 	}
 
-	result(): Packing {
+	/** Where the balls are. Gaps are not looked for: that takes longer than a first picture may. */
+	placed(): Placed {
 		const { key, sizes } = this.#job;
 		const counts = sizes.map(() => 0);
 		const balls = this.#balls.map(({ x, y, z, r }, i) => {
@@ -181,8 +185,12 @@ class Packer {
 			counts[part]!++;
 			return { part, x, y, z, d: 2 * r, at };
 		});
+		return { key, balls, counts };
+	}
+
+	result(): Packing {
 		const gap = this.#gaps().reduce((a, g) => Math.max(a, 2 * g.hole), 0);
-		return { key, balls, counts, gap, limit: gapLimit(this.#job), overlap: this.#relaxing.overlap() };
+		return { ...this.placed(), gap, limit: gapLimit(this.#job), overlap: this.#relaxing.overlap() };
 	}
 
 	/** Balls along the run by its thickness, round it by the golden angle: evenly, and never in a line. */
@@ -345,8 +353,8 @@ export function packNow(job: PackJob): Packing {
 }
 
 /** A first picture, at once: the same balls, hardly relaxed. */
-export function packRoughly(job: PackJob): Packing {
+export function packRoughly(job: PackJob): Placed {
 	const packer = new Packer(job);
 	packer.rounds(ROUGH);
-	return packer.result();
+	return packer.placed();
 }

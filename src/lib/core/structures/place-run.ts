@@ -8,7 +8,7 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import type { AppliedBall } from './applied.ts';
 import { innerBall } from './inside.ts';
 import { estimateUsed, packJob, splitCount } from './organic.ts';
-import { packRoughly, type Packing, type PackJob } from './pack-run.ts';
+import { packRoughly, type Packing, type PackJob, type Placed } from './pack-run.ts';
 import { layRun, clustersByRow, infillCount, slotOfLaid } from './run.ts';
 import { stretchesOf } from './run-path.ts';
 import type { Strand } from './strand.ts';
@@ -86,19 +86,19 @@ function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
 	});
 }
 
-const rough = new WeakMap<Run, { readonly key: string; readonly packing: Packing }>();
+const rough = new WeakMap<Run, Placed>();
 
 /** The packing a run is drawn with: what somebody packed, else a rough one at once. */
-export function packingOf(run: Run, packed?: Packed): Packing | undefined {
+export function packingOf(run: Run, packed?: Packed): Placed | undefined {
 	const job = jobOf(run);
 	if (!job) return undefined;
 	const done = packed?.(job);
 	if (done) return done;
 	const had = rough.get(run);
-	if (had?.key === job.key) return had.packing;
-	const packing = packRoughly(job);
-	rough.set(run, { key: job.key, packing });
-	return packing;
+	if (had?.key === job.key) return had;
+	const placed = packRoughly(job);
+	rough.set(run, placed);
+	return placed;
 }
 
 function mixBalls(run: Run, packed?: Packed): AppliedBall[] {

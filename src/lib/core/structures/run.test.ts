@@ -264,7 +264,8 @@ describe('packing', () => {
 	test('too few balls leave gaps, which are then filled: a thin run ends at its limit too', () => {
 		const thin = run('line 12 ft lifted 5 ft', '98 % 16 at 14 of red', '2 % 5 at 2 of white', 'fullness ¾');
 		const thinJob = packJob(thin, null)!;
-		expect(packRoughly(thinJob).gap).toBeGreaterThan(gapLimit(thinJob));
+		const begun = packNow({ ...thinJob, counts: packRoughly(thinJob).counts });
+		expect(begun.gap).toBeGreaterThan(gapLimit(thinJob));
 		const filled = packNow(thinJob);
 		expect(filled.balls.length).toBeGreaterThan(firstCount(thinJob));
 		expect(filled.gap).toBeLessThanOrEqual(filled.limit);
