@@ -1,12 +1,12 @@
 import type { Bill } from '../bom/bill.ts';
 import type { MaterialKind } from '../materials/material.ts';
-import type { Recipe } from '../recipe/recipe.ts';
+import type { Recipe, Structure } from '../recipe/recipe.ts';
 import { inches } from '../units/length.ts';
 
 /** What of a piece can hurt somebody, as its bill and its recipe show it. */
 export const HAZARDS = [
 	'children', 'latex', 'foil', 'burst', 'tall', 'floor', 'glue', 'paint', 'line', 'cutting', 'lifting', 'inflator',
-	'helium', 'scissors', 'driving'
+	'helium', 'scissors', 'driving', 'hung', 'under'
 ] as const; // prettier-ignore
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -69,6 +69,17 @@ const WORDS: Readonly<Record<Hazard, Words>> = {
 		maker:
 			'Scissors and cutters: cut away from your hand and from what is inflated; every cut end is picked up.'
 	},
+	hung: {
+		maker:
+			'What hangs: ask whoever owns the wall or ceiling first, pull every hook before it carries, and hang nothing on sprinklers, lamps, cables or exit signs.',
+		client:
+			'What hangs on walls or ceilings stays where we hung it: please hang nothing else on it and do not pull.'
+	},
+	under: {
+		maker:
+			'People go under or through it: both feet weighted, nothing hard above heads, the way as wide as the venue asks.',
+		client: 'Please walk under or through it one by one, do not lean on it, and keep ways out free.'
+	},
 	inflator: { maker: 'Inflators: lay cords where nobody walks, and let motors cool.' }
 };
 
@@ -113,10 +124,20 @@ export function hazardsOf({ bill, built, overall }: Piece): Hazard[] {
 		line: has((k) => LINES.has(k)) || fixings.includes('tie'),
 		cutting: has((k) => k === 'pipe'),
 		lifting: overall > REACH,
+		hung: built.sections.some(
+			({ structure: s }) => (s.kind === 'run' || s.kind === 'weave') && s.hung !== null
+		),
+		under: built.sections.some(({ structure: s }) => isWalkedUnder(s)),
 		inflator: bill.inflate.some((l) => l.method !== 'strokes' && l.gas === 'air')
 	};
 	return HAZARDS.filter((h) => found[h]);
 }
+
+/** Arches, frames of a doorway, tunnels: what has an inside people go through. */
+const isWalkedUnder = (s: Structure): boolean =>
+	s.kind === 'run'
+		? s.path.kind === 'arch' || (s.path.kind === 'corners' && s.path.legs.length > 2)
+		: s.kind === 'weave' && (s.chord !== null || s.handle !== null);
 
 const OUTDOORS =
 	'Outdoors: wind, heat and sun shorten the life of balloons. We may fix, move or take down a piece for safety. Nothing is released outdoors.';

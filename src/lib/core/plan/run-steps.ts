@@ -129,7 +129,7 @@ function hangStep(kit: StepKit, hung: Hung | null, length: number): MadeStep[] {
 	return [
 		kit.made(
 			'hang',
-			`Hang ${kit.name} on ${many} × ${named ?? hung.by}${many > kit.all ? `, one every ${feet(hung.every / 1000)}` : ''}.`,
+			`Hang ${kit.name} on ${many} × ${named ?? hung.by}${hung.wall ? ` on the ${hung.wall} wall` : ''}${many > kit.all ? `, one every ${feet(hung.every / 1000)}` : ''}.`,
 			{
 				place: 'site',
 				tool: 'ladder, somebody to hold it',

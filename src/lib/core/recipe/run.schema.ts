@@ -10,7 +10,7 @@ import {
 	rationalIn,
 	slots
 } from './cluster.schema.ts';
-import { ESTIMATES, HANGINGS, SEEN, THICKER, WAYS, type Run } from './run.ts';
+import { ESTIMATES, HANGINGS, SEEN, THICKER, WALLS, WAYS, type Run } from './run.ts';
 
 /** A run is at most so long: 650 ft. */
 const way = z.enum(WAYS);
@@ -79,7 +79,12 @@ const organic = z.strictObject({
 });
 
 export const hung = z
-	.strictObject({ by: z.enum(HANGINGS), material: id.nullable(), every: length })
+	.strictObject({
+		by: z.enum(HANGINGS),
+		material: id.nullable(),
+		every: length,
+		wall: z.enum(WALLS).optional()
+	})
 	.nullable();
 
 /** Guards {@link Run}. */

@@ -2,6 +2,7 @@ import { ROUND_NOMINALS } from '../materials/material.ts';
 import { FILL_EDGES } from '../sizing/fill.ts';
 import type { Size } from '../sizing/size.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
+import { reachOf } from '../structures/run-path.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
 import { stackIn } from './edit.ts';
@@ -26,8 +27,15 @@ const toEighth = (value: number): Micrometres => um(Math.max(EIGHTH, Math.round(
  */
 export function scaleToHeight(recipe: Recipe, height: number, pumps: readonly PumpProfile[] = []): Scaled {
 	const stack = stackIn(recipe);
-	const body = stack && stack.layers.length > 0 ? placeStack(stack, pumps).body.usual : 0;
+	const body = stack && stack.layers.length > 0 ? placeStack(stack, pumps).body.usual : runReach(recipe);
 	return body > 0 ? scaleBy(recipe, height / body) : { recipe, notes: [] };
+}
+
+/** What a design that is no column is measured by: how high its first run reaches, or how long it is where it goes level. */
+export function runReach({ sections }: Pick<Recipe, 'sections'>): number {
+	for (const { structure } of sections)
+		if (structure.kind === 'run' && structure.path.kind !== 'lent') return reachOf(structure);
+	return 0;
 }
 
 /** @param factor above 0; 1 changes nothing */

@@ -1,6 +1,7 @@
 import {
 	archStretch,
 	curveStretch,
+	extentOf,
 	helixStretch,
 	stretchOf,
 	type PathPoint,
@@ -116,6 +117,12 @@ function pointOn(leg: Stretch, at: number): PathPoint {
 /** Length of the whole run, arms and all, mm. */
 export const lengthOfRun = (run: Pick<Run, 'path' | 'height' | 'branches'>): number =>
 	stretchesOf(run).reduce((a, s) => a + s.length, 0);
+
+/** How high a path reaches over its lowest point, mm; one that goes level is as long as it is. */
+export function reachOf(run: Pick<Run, 'path' | 'height' | 'branches'>): number {
+	const { height } = extentOf(stretchesOf(run));
+	return height > 1 ? height : lengthOfRun(run);
+}
 
 /** Where the path turns a corner: an elbow of a framed pipe. */
 export const elbowsOf = ({ path }: Pick<Run, 'path'>): number =>

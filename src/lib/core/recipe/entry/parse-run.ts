@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { rational, rationalText } from '../../units/rational.ts';
 import { JOININGS, MOST_REPEATS } from '../recipe.ts';
-import { HANGINGS, THICKER, type Hung, type Organic } from '../run.ts';
+import { HANGINGS, THICKER, WALL_HOLDS, WALLS, type Hung, type Organic } from '../run.ts';
 import type { Entry } from './entry.ts';
 import { findMaterial } from './find-material.ts';
 import { nameColour } from './name-colour.ts';
@@ -141,18 +141,23 @@ export function hungOf(r: Reader): Parsed<Hung | null> | undefined {
 	if (!r.word('hung')) return undefined;
 	r.word('on', 'by', 'from');
 	r.word('a', 'the');
-	const by = HANGINGS.find((h) => r.phrase(h));
+	const wall = WALLS.find((w) => r.phrase(`${w} wall`) || r.phrase(`${w}`));
+	const by = wall ? WALL_HOLDS[wall] : HANGINGS.find((h) => r.phrase(h));
 	if (!by)
-		return refuse('unknown-word', `Hung on what? ${HANGINGS.join(', ')}, like “hung on hooks every 2 ft”.`);
+		return refuse(
+			'unknown-word',
+			`Hung on what? ${HANGINGS.join(', ')}, or a ${WALLS.join(', ')} wall, like “hung on hooks every 2 ft”.`
+		);
 	let every: Micrometres = um(MICROMETRES.ft * 2);
 	if (r.word('every')) {
 		const long = pathLength(r);
 		if (!long) return refuse('not-a-length', 'How far from one to the next? Type it like “every 2 ft”.');
 		every = long;
 	}
-	if (!r.word('with')) return got({ by, material: null, every });
+	const against = wall ? { wall } : {};
+	if (!r.word('with')) return got({ by, material: null, every, ...against });
 	const found = findMaterial(r.words(), r.context.materials);
-	return found.ok ? got({ by, material: found.value.id, every }) : found;
+	return found.ok ? got({ by, material: found.value.id, every, ...against }) : found;
 }
 
 function hung(r: Reader): Parsed<Entry> | undefined {

@@ -46,9 +46,9 @@ const feetOf = (value: number): string =>
 const printBranch = ({ kind, at, way, length, pitch }: Branch): string =>
 	`${kind} at ${printLong(at)} ${way} ${printLong(length)}${pitch === null ? '' : ` apart ${inch(pitch)}`}`;
 
-function printHung({ by, material, every }: Hung, materialOf: MaterialOf): string {
+function printHung({ by, material, every, wall }: Hung, materialOf: MaterialOf): string {
 	const named = material === null ? '' : ` with ${materialOf(material)?.name ?? 'what is gone'}`;
-	return `hung on ${by} every ${printLong(every)}${named}`;
+	return `hung on ${wall ? `${wall} wall` : by} every ${printLong(every)}${named}`;
 }
 
 /** Everything said of a run, in the order it would be said. */

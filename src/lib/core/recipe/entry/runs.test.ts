@@ -22,7 +22,9 @@ import type { Recipe, Run, Weave } from '../recipe.ts';
 import { recipeSchema } from '../recipe.schema.ts';
 import type { RunPath } from '../run.ts';
 import { sayRecipe } from '../say-recipe.ts';
-import { scaleBy } from '../scale.ts';
+import { scaleBy, scaleToHeight } from '../scale.ts';
+import { toHeight } from '../to-height.ts';
+import { inches } from '../../units/length.ts';
 import { withoutSlots } from '../without.ts';
 import { parseEntry } from './parse-entry.ts';
 import { printPath, printRun, printWeave, type SaidLineOf } from './print-run.ts';
@@ -163,6 +165,7 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 		['7 ft took 96', /size on the bag/],
 		['spine soft line 3 loops', /two ends/],
 		['hung on air', /Hung on what/],
+		['hung on paper wall', /Hung on what/],
 		['tee at 4 ft', /which way/],
 		['4 5 at 4 white apart 0 in', /How far/],
 		['4 5 at 4 white to 6 ft', /change the path/],
@@ -195,6 +198,17 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 	});
 });
 
+test('a wall says what holds on it, and is said again', () => {
+	for (const [wall, by] of [
+		['brick', 'hooks'],
+		['plaster', 'pins']
+	] as const) {
+		const hung = say(garland, `hung on ${wall} wall every 3 ft with wall hook`);
+		expect((hung.sections[0]!.structure as Run).hung).toMatchObject({ by, wall, material: 'wall hook' });
+		expect(printed(hung).map((l) => l.text)).toContain(`hung on ${wall} wall every 3 ft with wall hook`);
+	}
+});
+
 describe('what changes a recipe changes runs and weaves too', () => {
 	const runOf = (recipe: Recipe) => recipe.sections[0]!.structure as Run;
 	const weaveOf = (recipe: Recipe) => recipe.sections[0]!.structure as Weave;
@@ -225,6 +239,17 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		expect(runOf(recipe).path).toMatchObject({ points: [[0, 0], [8 * 304_800, -3 * 304_800], [16 * 304_800, 7 * 304_800]] }); // prettier-ignore
 		expect(runOf(recipe).mix).toEqual(runOf(garland).mix);
 		expect(notes.join()).toMatch(/longer or shorter/);
+	});
+	test('a size of an arch is its height, of a line its length; more balloons, none of them larger', () => {
+		const pumps: never[] = [];
+		const arch = made('run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white');
+		const taller = toHeight(arch, 8 * 304.8, pumps).recipe;
+		expect(runOf(taller).path).toMatchObject({ rise: 8 * 304_800, span: inches(109.75) });
+		expect(runOf(taller).rows).toEqual(runOf(arch).rows);
+		const level = made('run line', 'line 10 ft', '4 11 at 9 white');
+		expect(runOf(scaleToHeight(level, 12 * 304.8, pumps).recipe).path).toMatchObject({
+			length: 12 * 304_800
+		});
 	});
 	test('materials of spine, hooks and connectors are named, and renamed', () => {
 		expect([...namesIn(garland).materials].sort()).toEqual(['soft line', 'wall hook']);
