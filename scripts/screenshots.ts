@@ -24,7 +24,15 @@ const shots: Shot[] = [
 			await p.mouse.up();
 		}
 	},
-	{ name: 'colours', path: '/bench/lighthouse-column/colours' },
+	{
+		name: 'garland',
+		path: '/bench/comet-tail-garland',
+		before: async (p) => {
+			await p.getByRole('button', { name: 'Path and count of tail' }).click();
+			await p.getByText(/widest gap is/).waitFor();
+		}
+	},
+	{ name: 'wall', path: '/bench/signal-flag-wall' },
 	{ name: 'versions', path: '/bench/tide-gauge-pole/versions' },
 	{ name: 'sizes', path: '/bench/toadstool-figure/sizes' },
 	{
@@ -58,7 +66,6 @@ const shots: Shot[] = [
 		size: [390, 844],
 		before: (p) => p.locator('.apexcharts-svg').waitFor()
 	},
-	{ name: 'settings', path: '/settings' },
 	{ name: 'plan', path: '/bench/octopus-figure/plan' },
 	{ name: 'side-by-side', path: '/compare?first=kelp-column&second=kelp-column&secondAs=6' }
 ];

@@ -139,7 +139,8 @@ export const longDesigns: DemoDesign[] = [
 			'row 3 crust brown / 4 pennant red / 3 crust brown',
 			'joined with 5 at 2 pennant red',
 			'bent over 8 ft',
-			'handle of 8 pennant red over 6 ft to 2 ft'
+			'handle of 8 pennant red over 6 ft to 1½ ft',
+			'4 sandbag'
 		],
 		roles: { lath: 'main', claw: 'pop' }
 	}

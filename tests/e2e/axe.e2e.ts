@@ -45,6 +45,14 @@ test('axe finds nothing serious on what opens over the Bench, in both themes', a
 		],
 		['/bench/bee-figure/photos'],
 		['/bench/comet', (p) => p.getByRole('button', { name: /^Take it away/ }).click()],
+		[
+			'/bench/comet-tail-garland',
+			async (p) => {
+				await p.getByRole('button', { name: 'Path and count of tail' }).click();
+				await p.getByRole('button', { name: 'Change the path' }).click();
+			}
+		],
+		['/bench/signal-flag-wall', (p) => p.getByRole('button', { name: 'Size and joints of flags' }).click()],
 		['/bench/toadstool-figure', (p) => p.getByRole('button', { name: 'Change spots' }).click()],
 		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: 'Change ground stake' }).click()],
 		[

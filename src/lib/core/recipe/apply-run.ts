@@ -16,6 +16,8 @@ function put<T extends { readonly id: Id }>(list: T[], part: T, editing: Id | un
 	else list[at] = { ...part, id: editing! };
 }
 
+const STANDING: ReadonlySet<Run['path']['kind']> = new Set(['arch', 'corners', 'helix'] as const);
+
 /** Does what was said of the run or the weave in hand. @param editing a part it takes the place of */
 export function applyLined(
 	recipe: RecipeDraft,
@@ -35,10 +37,14 @@ function applyRun(recipe: RecipeDraft, said: SaidRun, section: Id | undefined, n
 	const run = own as Mutable<Run>;
 	const slotId = slotFor(recipe, newId);
 	switch (said.set) {
-		case 'path':
+		case 'path': {
+			const before = run.path.kind;
 			run.path = said.path as Mutable<Run['path']>;
 			if (said.height !== null) run.height = said.height;
+			// Arches and frames stand on their feet until they are said to be lifted.
+			else if (STANDING.has(said.path.kind) && !STANDING.has(before)) run.height = 0;
 			break;
+		}
 		case 'branch':
 			put(run.branches as Mutable<Run['branches']>, { ...said.branch, id: newId() }, editing);
 			break;

@@ -57,8 +57,10 @@ const ROUND = 10.5;
 const SHOWN: Readonly<Record<Seen, number>> = { 'all round': 1, wall: 0.72, table: 0.72 };
 /** A gap is too wide where half of the smallest balloon fits into it. House rule. */
 const GAP = 0.5;
-/** Share of the way back to its place on the spine that a ball is drawn each round. */
-const PULL = 0.03;
+/** Share of the way back to its place on the spine that a ball is drawn each round: less and less, so that they come apart. */
+const PULL = { first: 0.03, then: 0.01, last: 0.002 } as const;
+/** How far out small ones may sit, share of the way to the outside of the largest. House rule. */
+const OUT = 0.9;
 const GOLDEN = Math.PI * (3 - Math.sqrt(5));
 
 /** How much fuller a run is at a share of its length than where it is thinnest; its mean is 1. House rule. */
@@ -136,6 +138,7 @@ class Packer {
 	readonly #whole: number;
 	readonly #lowest: number;
 	readonly #largest: number;
+	#pull = PULL.first;
 
 	constructor(job: PackJob) {
 		this.#job = job;
@@ -147,7 +150,9 @@ class Packer {
 		this.#seed();
 	}
 
-	rounds(n: number) {
+	/** @param pull how strongly necks draw balls back to the spine */
+	rounds(n: number, pull: number) {
+		this.#pull = pull;
 		this.#relaxing.rounds(n);
 	}
 
@@ -211,8 +216,8 @@ class Packer {
 			const part = this.#turns.next();
 			const at = Math.max(0, Math.min(1, t + ((chance() - 0.5) * 0.6) / count)) * this.#whole;
 			const r = sizes[part]! / 2;
-			// Small ones also sit out between the large ones.
-			const reach = r + chance() * 0.8 * (this.#largest / 2 - r);
+			// Large ones sit on the spine; small ones anywhere up to where the large ones end.
+			const reach = r + Math.sqrt(chance()) * OUT * (this.#largest - 2 * r);
 			this.#add(part, at, this.#turned(first + i * GOLDEN), reach);
 		}
 	}
@@ -271,7 +276,7 @@ class Packer {
 		const [x, y, z] = [ball.x - point.x, ball.y - point.y, ball.z - point.z];
 		const far = Math.hypot(x, y, z);
 		if (far > 1e-9) {
-			const by = ((reach - far) / far) * PULL;
+			const by = ((reach - far) / far) * this.#pull;
 			ball.x += x * by;
 			ball.y += y * by;
 			ball.z += z * by;
@@ -332,13 +337,13 @@ const [ROUGH, ROUNDS, AFTER, FILLS] = [8, 100, 20, 40];
 export function* packing(job: PackJob): Generator<number, Packing> {
 	const packer = new Packer(job);
 	for (let i = 0; i < 5; i++) {
-		packer.rounds(ROUNDS / 5);
+		packer.rounds(ROUNDS / 5, i < 2 ? PULL.first : PULL.then);
 		yield (i + 1) / 10;
 	}
-	packer.rounds(AFTER);
+	packer.rounds(AFTER, PULL.last);
 	// What has come is at rest when the gaps are looked at; where there are none it is left as it is.
 	for (let i = 0; job.counts === null && i < FILLS && packer.fill() > 0; i++) {
-		packer.rounds(AFTER);
+		packer.rounds(AFTER, PULL.last);
 		yield 0.5 + (0.5 * (i + 1)) / FILLS;
 	}
 	return packer.result();
@@ -355,6 +360,6 @@ export function packNow(job: PackJob): Packing {
 /** A first picture, at once: the same balls, hardly relaxed. */
 export function packRoughly(job: PackJob): Placed {
 	const packer = new Packer(job);
-	packer.rounds(ROUGH);
+	packer.rounds(ROUGH, PULL.first);
 	return packer.placed();
 }
