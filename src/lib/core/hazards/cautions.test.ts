@@ -74,3 +74,20 @@ describe('what can hurt somebody', () => {
 		expect(all.at(-1)).toContain('local codes and licensed people decide');
 	});
 });
+
+describe('what hangs, and what people go under', () => {
+	const found = (...lines: string[]) => {
+		const recipe = designOf(floating, 'long', lines);
+		const worked = tally(recipe, null, 1, { catalogue: catalogue(floating, colours), rates, library: () => undefined }); // prettier-ignore
+		return hazardsOf({ ...worked, overall: worked.assembly.overall.usual });
+	};
+	test('a garland on hooks hangs, an arch is gone under, a tunnel too; a level line stands in nobody’s way', () => {
+		expect(found('run g', 'line 8 ft', '4 5 at 4 white', 'hung on hooks')).toContain('hung');
+		expect(found('run g', 'line 8 ft', '4 5 at 4 white')).not.toContain('under');
+		expect(found('run g', 'arch 8 ft by 7 ft', '4 5 at 4 white')).toContain('under');
+		expect(found('weave w', 'panel of 10 links at 9', '2 rows 8 white', 'bent over 5 ft')).toContain('under');
+		expect(found('weave w', 'panel of 10 links at 9', '2 rows 8 white')).not.toContain('under');
+		expect(clientCautions(['under'], 'indoor').join()).toMatch(/one by one/);
+		expect(makerCautions(['hung']).join()).toMatch(/sprinklers/);
+	});
+});

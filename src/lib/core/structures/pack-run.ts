@@ -138,7 +138,7 @@ class Packer {
 	readonly #whole: number;
 	readonly #lowest: number;
 	readonly #largest: number;
-	#pull = PULL.first;
+	#pull: number = PULL.first;
 
 	constructor(job: PackJob) {
 		this.#job = job;

@@ -355,3 +355,56 @@ describe('what the checker says of a run', () => {
 		expect(says('arch 8 ft by 7 ft', '4 5 at 4 white')).toMatch(/nothing holds it down/);
 	});
 });
+
+describe('a garland inside another design', () => {
+	const inner = made('run garland', 'line 8 ft lifted 7 ft', '60 % 5 at 4 of white', '40 % 11 at 9 of red');
+	const outer = (quantity: string): Recipe => {
+		const base = made('4 16 at 13 grey', '4 11 at 9 white x4');
+		const use = {
+			kind: 'design' as const,
+			design: 'inner',
+			quantity,
+			colourway: null,
+			size: null,
+			version: null
+		};
+		const stand = { ...base.sections[0]!.stand, by: base.sections[0]!.id, how: 'right' as const };
+		return { ...base, sections: [...base.sections, { ...base.sections[0]!, id: 'use', name: 'garland', structure: use, stand }] }; // prettier-ignore
+	};
+	const library = (id: string) => (id === 'inner' ? inner : undefined);
+	const context = { catalogue: stock, rates, library };
+	test('is counted as often as it is used, and drawn as its own packing when there is one', () => {
+		const one = tally(inner, null, 1, context).bill.balloons;
+		const alone = tally(made('4 16 at 13 grey', '4 11 at 9 white x4'), null, 1, context).bill.balloons;
+		expect(tally(outer('2'), null, 1, context).bill.balloons).toBe(alone + 2 * one);
+		const asked: string[] = [];
+		const packed = (job: Parameters<typeof packNow>[0]) => {
+			asked.push(job.key);
+			return packNow(job);
+		};
+		const drawn = assemble(outer('1'), null, library, [], null, packed);
+		expect(asked).toEqual([jobOf(runIn(inner))!.key]);
+		const balls = drawn.applied.flatMap((g) => g.balls);
+		expect(balls).toHaveLength(estimateUsed(runIn(inner)).total!);
+		// Drawn roughly the same balls stand elsewhere.
+		const rough = assemble(outer('1'), null, library).applied.flatMap((g) => g.balls);
+		expect(rough).toHaveLength(balls.length);
+		expect(rough.map((b) => b.ball.x)).not.toEqual(balls.map((b) => b.ball.x));
+	});
+	test('a packing that came in is taken up: what was drawn before is not kept', () => {
+		const recipe = outer('1');
+		const before = assemble(recipe, null, library).applied[0];
+		const after = assemble(recipe, null, library, [], null, (job) => packNow(job)).applied[0];
+		expect(after!.balls[0]).not.toEqual(before!.balls[0]);
+		expect(assemble(recipe, null, library).applied[0]!.balls).toEqual(before!.balls);
+	});
+});
+
+test('a helix goes round its pole from the front, and keeps its width', () => {
+	const own = run('helix 1 ft across 7 ft high 3 turns', '1 5 at 4 white');
+	const { balls } = placeRun(own);
+	const [first] = balls;
+	expect(first!.ball.y).toBeLessThan(0);
+	for (const { ball } of balls) expect(Math.hypot(ball.x, ball.y)).toBeCloseTo(FT / 2, 0);
+	expect(lengthOfRun(own) / FT).toBeCloseTo(Math.hypot(3 * Math.PI, 7), 6);
+});

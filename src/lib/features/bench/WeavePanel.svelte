@@ -22,6 +22,12 @@
 			(p) => p.count > 0
 		)
 	);
+	/** Ends that nothing is tied to: they are knotted and tucked in. */
+	const loose = $derived(
+		(['nozzle', 'tail'] as const).map(
+			(end) => graph.places.filter((p) => p.end === end && weave.joints[p.joint] === 'none').length
+		)
+	);
 	const feet = (length: number) => formatFeet(mm(length));
 	function hold(joint: Joint, connector: string) {
 		bench.change((d) => {
@@ -46,7 +52,7 @@
 			{#if size.handle === undefined}The handle is too short to reach from foot to foot.{/if}
 		</p>
 		{#if places.length > 0}
-			<div class="grid gap-2">
+			<div class="grid grid-cols-2 gap-2">
 				{#each places as { joint, count } (joint)}
 					<Pick
 						label="{count} × {joint}, held by"
@@ -63,6 +69,8 @@
 					.filter((p) => weave.joints[p.joint] !== 'none')
 					.map((p) => `${p.count} × ${IN_CONNECTOR[weave.joints[p.joint]]}`)
 					.join(', ')}.
+				{#if loose[0]! + loose[1]! > 0}{loose[0]} nozzles and {loose[1]} tails end free: they are knotted and tucked
+					in.{/if}
 			</p>
 		{/if}
 	</div>
