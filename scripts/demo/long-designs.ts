@@ -47,12 +47,14 @@ export const longDesigns: DemoDesign[] = [
 		name: 'Orbit arch',
 		tags: ['observatory', 'arch'],
 		colourway: 'planet night',
-		slots: { navy: 'sky', shallows: 'orbit' },
+		slots: { navy: 'sky', shallows: 'orbit', blue: 'planet' },
 		lines: [
 			'run orbit',
 			'catenary 9 ft by 8 ft',
 			'4 11 at 9½ spiral left lamp-out navy / lamp-out navy / lamp-out navy / shallows',
-			'spine soft line tails 1 ft'
+			'spine soft line tails 1 ft',
+			'put 1 16 at 13 harbour blue as planet on orbit at 6 ft with tie',
+			'put 1 foil moon as moon on orbit at 14 ft with tie'
 		],
 		roles: { sky: 'main', orbit: 'pop' }
 	},

@@ -117,6 +117,13 @@ test('the path: typed first, dragged second, by keys too; a door for scale, a ph
 
 	await dialog.getByLabel('It goes as').selectOption('corners');
 	await expect(dialog.getByLabel('Leg 3, down')).toBeVisible();
+	const apart = dialog.getByLabel('Clusters apart, leg 2');
+	await apart.fill('0.1');
+	await apart.press('Tab');
+	await expect(dialog.getByText(/½ in apart or more/)).toBeVisible();
+	await apart.fill('6');
+	await apart.press('Tab');
+	await expect(apart).toHaveValue('6 in');
 	await dialog.getByRole('button', { name: 'Add a leg' }).click();
 	await expect(dialog.getByLabel('Leg 4, right')).toBeVisible();
 	await dialog.getByLabel('It goes as').selectOption('curve');

@@ -63,7 +63,7 @@ export function idsIn(recipe: Recipe): ReadonlySet<Id> {
 		if (structure.kind === 'run' || structure.kind === 'weave')
 			for (const row of structure.rows) ids.add(row.id);
 		if (structure.kind === 'run')
-			for (const part of [...structure.mix, ...structure.infill]) ids.add(part.id);
+			for (const part of [...structure.mix, ...structure.infill, ...structure.branches]) ids.add(part.id);
 		if (structure.kind === 'form') for (const piece of structure.pieces) ids.add(piece.id);
 		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
 	}

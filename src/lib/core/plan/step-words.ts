@@ -37,6 +37,8 @@ export function hostOf(host: Host, recipe: Recipe): string {
 			return 'on one balloon';
 		case 'part':
 			return `on the ${found.name}`;
+		case 'path':
+			return `${formatFeet(toMillimetres(found.at))} along it`;
 		case 'wall':
 			return `on the wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':

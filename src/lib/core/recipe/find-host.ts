@@ -9,10 +9,13 @@ export type FoundHost =
 	/** Another piece, or an item of a bunch. */
 	| { readonly kind: 'part'; readonly name: string }
 	| { readonly kind: 'wall'; readonly height: Micrometres }
+	/** A point of a run, so far along it. */
+	| { readonly kind: 'path'; readonly at: Micrometres }
 	| { readonly kind: 'gone'; readonly what: 'row' | 'place' | 'piece' };
 
 export function findHost(host: Host, { sections }: Pick<Recipe, 'sections'>): FoundHost {
 	if (host.on === 'wall') return { kind: 'wall', height: host.height };
+	if (host.on === 'path') return { kind: 'path', at: host.at };
 	for (const { name: section, structure } of sections) {
 		if (structure.kind === 'stack') {
 			for (const [at, layer] of structure.layers.entries()) {

@@ -202,7 +202,9 @@ export type Host =
 	| { readonly on: 'layer'; readonly layer: Id; readonly side: Side }
 	| { readonly on: 'place'; readonly place: Id }
 	| { readonly on: 'piece'; readonly piece: Id }
-	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number };
+	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number }
+	/** So far along the path of the run it stands by. */
+	| { readonly on: 'path'; readonly at: Micrometres };
 
 /** How tight a foil is filled: told by its look, never by a size. */
 export const FOIL_LOOKS = ['creased', 'firm'] as const;

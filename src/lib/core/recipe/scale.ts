@@ -140,7 +140,9 @@ function scalePiece(piece: AppliedPiece, factor: number, notes: Set<string>): Ap
 		host:
 			host.on === 'wall'
 				? { ...host, height: toEighth(host.height * factor), across: Math.round(host.across * factor) }
-				: host
+				: host.on === 'path'
+					? { ...host, at: toEighth(host.at * factor) }
+					: host
 	}));
 	if (piece.what.kind === 'balloon') {
 		const { balloon } = piece.what;

@@ -101,7 +101,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const thing = material === null ? undefined : catalogue.materials.get(material);
 				const own = thing?.colour ?? null;
 				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
-				const row = brush.number(section === null ? of : piece);
+				const row = brush.number(section === null ? of : piece || of);
 				const at = brush.moved(of, spot, section === null ? undefined : ball);
 				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks });
 				if (inside && isClear(colour, catalogue)) {
@@ -113,7 +113,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const { material, slot, piece } = strand;
 				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
 				const colour = slot === null ? own : (colourway?.fills[slot] ?? null);
-				const row = brush.number(section === null ? of : piece);
+				const row = brush.number(section === null ? of : piece || of);
 				brush.strand(strand, brush.moved(of, spot), { colour, row });
 			}
 		}

@@ -1,3 +1,4 @@
+import { pointOf, type Stretch } from '../geometry/path.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Side } from '../geometry/layers.ts';
 import type { CountOf } from '../bom/follow-on.ts';
@@ -67,6 +68,7 @@ export const applied = {
 
 /** A piece where it sits on its host, mm in the coordinates of the host. */
 export interface AppliedBall {
+	/** Empty is the section itself. */
 	readonly piece: Id;
 	readonly ball: Ball;
 	readonly slot: Id | null;
@@ -88,6 +90,8 @@ export interface HostShape {
 	readonly balls: readonly Ball[];
 	/** Items of a bunch, by their ids too: what is fixed to one of them hangs. */
 	readonly items: ReadonlySet<Id>;
+	/** Where a run goes: pieces sit on a point of it. */
+	readonly path?: readonly Stretch[] | undefined;
 }
 
 export interface PlacedApplied {
@@ -183,6 +187,8 @@ export function seatsOn(
 	switch (host.on) {
 		case 'wall':
 			return row(count, d).map((x) => ({ x: host.across / 1000 + x, y: 0, z: host.height / 1000, d }));
+		case 'path':
+			return onPath(host.at / 1000, count, d, shape);
 		case 'place': {
 			const under = shape.places.get(host.place);
 			return under && outward(under, count, d);
@@ -205,6 +211,26 @@ export function seatsOn(
 			});
 		}
 	}
+}
+
+/** Before the audience on what is thickest about a point of a run, several side by side along it. */
+function onPath(at: number, count: number, d: number, { path = [], balls }: HostShape): Ball[] | undefined {
+	let left = at;
+	const stretch = path.find((s) => {
+		if (left <= s.length + 1e-6) return true;
+		left -= s.length;
+		return false;
+	});
+	if (!stretch) return undefined;
+	return row(count, d).map((along) => {
+		const { point } = pointOf(stretch, left + along);
+		const front = balls.reduce((a, b) => {
+			const near = Math.hypot(b.x - point.x, b.z - point.z) < (b.d + d) / 2;
+			return near ? Math.min(a, b.y - b.d / 2) : a;
+		}, point.y);
+		// Pressed a little into what carries it.
+		return { x: point.x, y: front - d * 0.35, z: point.z, d };
+	});
 }
 
 /** Places of a row side by side about the middle, mm. */

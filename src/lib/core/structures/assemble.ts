@@ -1,4 +1,6 @@
+import type { Stretch } from '../geometry/path.ts';
 import type { Ball } from '../geometry/ring.ts';
+import { stretchesOf } from './run-path.ts';
 import type { Library } from '../bom/explode.ts';
 import type { Colourway, Id, Recipe, Run, Section, Stack, Weave } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -207,7 +209,8 @@ function shapeOfLong(structure: Run | Weave, colourway: Colourway | undefined, c
 	if (had && had.pumps === pumps && had.packed === packed && had.colourway === colourway) return had.shape;
 	const { balls, strands } =
 		structure.kind === 'run' ? placeRun(structure, pumps, packed) : placeWeave(structure, pumps);
-	const shape = bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }]);
+	const path = structure.kind === 'run' ? stretchesOf(structure) : undefined;
+	const shape = bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }], path);
 	keptLong.set(structure, { pumps, packed, colourway, shape });
 	return shape;
 }
@@ -250,9 +253,13 @@ function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
 }
 
 /** Room is measured only where something stands by it: most designs are one stack. */
-function bounded(parts: readonly Part[], applied: readonly AppliedPart[] = []): Shape {
+function bounded(
+	parts: readonly Part[],
+	applied: readonly AppliedPart[] = [],
+	path?: readonly Stretch[]
+): Shape {
 	let measured: Omit<Shape, 'parts' | 'applied'> | undefined;
-	const room = () => (measured ??= measure(parts, applied));
+	const room = () => (measured ??= measure(parts, applied, path));
 	return {
 		parts,
 		applied,
@@ -271,7 +278,11 @@ function bounded(parts: readonly Part[], applied: readonly AppliedPart[] = []): 
 	};
 }
 
-function measure(parts: readonly Part[], applied: readonly AppliedPart[]): Omit<Shape, 'parts' | 'applied'> {
+function measure(
+	parts: readonly Part[],
+	applied: readonly AppliedPart[],
+	path?: readonly Stretch[]
+): Omit<Shape, 'parts' | 'applied'> {
 	const balls: Ball[] = [];
 	const rows = new Map<Id, (readonly Ball[])[]>();
 	const places = new Map<Id, Ball>();
@@ -313,7 +324,7 @@ function measure(parts: readonly Part[], applied: readonly AppliedPart[]): Omit<
 			}
 			for (const { path, d } of strands) for (const p of path) seen({ ...p, d }, spot);
 		}
-	return { balls, host: { rows, places, balls, items }, half: [halfX, halfY], top };
+	return { balls, host: { rows, places, balls, items, path }, half: [halfX, halfY], top };
 }
 
 const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [], items: new Set() };

@@ -37,7 +37,7 @@ export function placeRun(run: Run, pumps: readonly PumpProfile[] = [], packed?: 
 	balls.push(...infillBalls(run, balls, pumps));
 	const strands = run.spine
 		? stretchesOf(run).map((s): Strand => ({
-				piece: 'spine',
+				piece: '',
 				path: s.points.filter((_, i) => i % 4 === 0 || i === s.points.length - 1),
 				d: SPINE,
 				slot: null,

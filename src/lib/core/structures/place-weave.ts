@@ -52,7 +52,7 @@ export function placeWeave(weave: Weave, pumps: readonly PumpProfile[] = []): Pl
 		const [a, b] = [at(from), at(to)];
 		if (weave.woven.kind === 'latex-round') {
 			const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, z: (a.z + b.z) / 2 };
-			balls.push(small(row ?? 'handle', { ...middle, d }, slot));
+			balls.push(small(row ?? '', { ...middle, d }, slot));
 			continue;
 		}
 		// The knots take the ends: what is round of a link is as thick as it is, and ends half of that before each.
@@ -64,7 +64,7 @@ export function placeWeave(weave: Weave, pumps: readonly PumpProfile[] = []): Pl
 			z: a.z + (b.z - a.z) * t
 		});
 		strands.push({
-			piece: row ?? 'handle',
+			piece: row ?? '',
 			path: [point(cut), point(1 - cut)],
 			d: d * 0.92,
 			slot,
@@ -82,7 +82,7 @@ export function placeWeave(weave: Weave, pumps: readonly PumpProfile[] = []): Pl
 			const out = (k % 2 === 0 ? 1 : -1) * (n === 1 ? 0.5 : 1) * (d * 0.38);
 			const p = where(at, out);
 			const aside = n === 4 ? (k < 2 ? -1 : 1) * r * 0.5 : 0;
-			balls.push(small('joints', { x: p.x + aside, y: p.y, z: Math.max(r / 2, p.z), d: r }, slot));
+			balls.push(small('', { x: p.x + aside, y: p.y, z: Math.max(r / 2, p.z), d: r }, slot));
 		}
 	}
 	return { balls, strands };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { colours, designOf, floating, rates } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
+import { pointOf } from '../geometry/path.ts';
 import { slotAt } from '../recipe/pattern.ts';
 import type { Recipe, Run } from '../recipe/recipe.ts';
 import { tally, type Tally } from '../tally/tally.ts';
@@ -407,4 +408,28 @@ test('a helix goes round its pole from the front, and keeps its width', () => {
 	expect(first!.ball.y).toBeLessThan(0);
 	for (const { ball } of balls) expect(Math.hypot(ball.x, ball.y)).toBeCloseTo(FT / 2, 0);
 	expect(lengthOfRun(own) / FT).toBeCloseTo(Math.hypot(3 * Math.PI, 7), 6);
+});
+
+describe('pieces on a point of a path', () => {
+	const arch = made('run orbit', 'arch 8 ft by 7 ft', '4 11 at 9 white', 'put 2 5 at 4 red as planets on orbit at 6 ft with tie'); // prettier-ignore
+	test('sit before what is thickest there, so far along, and take their fixing', () => {
+		const { applied, lost } = assemble(arch, null, () => undefined);
+		expect(lost).toEqual([]);
+		const [carrying, pieces] = applied;
+		const [a, b] = pieces!.balls.map((p) => p.ball);
+		const point = pointOf(stretchesOf(runIn(arch))[0]!, 6 * FT).point;
+		expect(Math.hypot((a!.x + b!.x) / 2 - point.x, (a!.z + b!.z) / 2 - point.z)).toBeLessThan(15);
+		expect(Math.hypot(a!.x - b!.x, a!.z - b!.z)).toBeCloseTo(4 * 25.4, -1);
+		const front = Math.min(...carrying!.balls.map((p) => p.ball.y - p.ball.d / 2));
+		for (const ball of [a!, b!]) expect(ball.y).toBeLessThan(0);
+		expect(Math.min(a!.y, b!.y)).toBeGreaterThan(front - 4 * 25.4);
+		const t = tally(arch, null, 1, { catalogue: stock, rates, library: () => undefined });
+		expect(bought(t, '5 rounds, buoy red')).toBe(2);
+		expect(tasks(t, 'fix')).toBe(2);
+	});
+	test('past the end they have no host, and the checker says so', () => {
+		const far = made('run orbit', 'line 4 ft', '4 11 at 9 white', 'put 1 5 at 4 red as planet on orbit at 5 ft with tie'); // prettier-ignore
+		const t = tally(far, null, 1, { catalogue: stock, rates, library: () => undefined });
+		expect(t.findings.map((f) => f.code)).toContain('host-lost');
+	});
 });

@@ -9,7 +9,7 @@ export interface Point {
 
 /** Something long: a bubble of a modelling balloon, a ribbon, a stroke of a foil letter. */
 export interface Strand {
-	/** Piece or item it is of. */
+	/** Piece, item or row it is of; empty is the section itself. */
 	readonly piece: Id;
 	readonly path: readonly Point[];
 	/** Thickness, mm. */

@@ -49,6 +49,12 @@
 			>
 		{/if}
 		<TurnBy {bench} />
+		{#if bench.packer.now}
+			<span class="packing" role="status"
+				>packing {Math.round(bench.packer.now.share * 100)} %
+				<button type="button" class="quiet-link" onclick={() => bench.packer.stop()}>stop</button></span
+			>
+		{/if}
 		<span class="ml-auto"><TakeAway {bench} /></span>
 		<a class="quiet-link" href="/shorthand">shorthand</a>
 	</div>
@@ -70,6 +76,15 @@
 		padding: 4px 20px 0;
 		font-size: 13.5px;
 		color: var(--muted);
+	}
+	/* Most packings are done before anybody reads of them. */
+	.packing {
+		animation: come 0s 500ms both;
+	}
+	@keyframes come {
+		from {
+			visibility: hidden;
+		}
 	}
 	.views button[aria-pressed='true'] {
 		font-weight: 600;

@@ -54,6 +54,7 @@
 	<button
 		type="button"
 		class="say figures"
+		class:path={line.about === 'path'}
 		aria-label="Change {line.text}"
 		onclick={() => edit(line.id, line.text)}
 		onkeydown={(e) => keydown(e, line)}>{line.text}</button
@@ -62,16 +63,13 @@
 
 <ul class="lines" aria-label={section.name} bind:this={list}>
 	{#each lines as line, i (line.id ?? `${line.text}/${i}`)}
-		{#if line.id !== null}
-			<PartRow {bench} part={{ id: line.id, name: line.text }} hex={hexOf(line)}
-				>{@render words(line)}</PartRow
-			>
-		{:else}
-			<li class:path={line.about === 'path'}>
-				<span class="mark" style:background={hexOf(line)} aria-hidden="true"></span>
-				{@render words(line)}
-			</li>
-		{/if}
+		<PartRow
+			{bench}
+			part={{ id: line.id ?? section.id, name: line.text }}
+			hex={hexOf(line)}
+			out={line.id === null ? null : () => bench.change((d) => removePart(d, line.id!))}
+			>{@render words(line)}</PartRow
+		>
 	{/each}
 	{#if empty}
 		<li class="quiet">
@@ -88,22 +86,11 @@
 		border-left: 1px solid var(--line);
 	}
 	li {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		min-height: 28px;
-		padding: 1px 10px 1px 12px;
+		padding: 4px 12px;
 		font-size: 13px;
 	}
 	.path {
-		border-bottom: 1px solid var(--line);
 		font-weight: 600;
-	}
-	.mark {
-		flex: none;
-		width: 10px;
-		height: 10px;
-		border-radius: 50%;
 	}
 	.say {
 		min-width: 0;

@@ -8,8 +8,8 @@
 		/** What it is, for the picture; and what it is called. */
 		part: { readonly id: string; readonly name: string };
 		hex: string;
-		/** Takes it out. */
-		out?: () => void;
+		/** Takes it out; null is said anew, and never taken out. */
+		out?: (() => void) | null;
 		/** What it says. */
 		children: Snippet;
 		panel?: Snippet | undefined;
@@ -23,15 +23,22 @@
 	class:pointed={bench.pointed?.about === part.id}
 	class:ghost={bench.ghost === part.id}
 >
-	<span class="dot" style:background={hex} aria-hidden="true"></span>
+	<span
+		class="dot"
+		class:plain={hex === 'transparent' && out === null}
+		style:background={hex}
+		aria-hidden="true"
+	></span>
 	{@render children()}
 	{@render panel?.()}
-	<button
-		type="button"
-		class="quiet-link"
-		aria-label="Take out {part.name}"
-		onclick={out ?? (() => bench.change((d) => removePart(d, part.id)))}>out</button
-	>
+	{#if out !== null}
+		<button
+			type="button"
+			class="quiet-link"
+			aria-label="Take out {part.name}"
+			onclick={out ?? (() => bench.change((d) => removePart(d, part.id)))}>out</button
+		>
+	{/if}
 </li>
 
 <style>
@@ -56,5 +63,8 @@
 		height: 10px;
 		border-radius: 50%;
 		border: 1px solid rgb(27 35 51 / 0.25);
+	}
+	.plain {
+		border-color: transparent;
 	}
 </style>

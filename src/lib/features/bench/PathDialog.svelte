@@ -10,12 +10,19 @@
 		type Grip
 	} from '../../core/recipe/edit-path.ts';
 	import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
-	import { printPath } from '../../core/recipe/entry/print-run.ts';
+	import { printBranch, printPath } from '../../core/recipe/entry/print-run.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
 	import type { Run, Section } from '../../core/recipe/recipe.ts';
 	import type { RunPath } from '../../core/recipe/run.ts';
 	import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
-	import { formatFeet, parseLength, toMillimetres, um, type Micrometres } from '../../core/units/length.ts';
+	import {
+		formatFeet,
+		formatInches,
+		parseLength,
+		toMillimetres,
+		um,
+		type Micrometres
+	} from '../../core/units/length.ts';
 	import Dialog from '../../ui/dialog/Dialog.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -139,6 +146,16 @@
 		event.preventDefault();
 		change(dragged(path, index, by));
 	}
+	/** From cluster to cluster on one leg; blank is what their size takes. */
+	function apart(index: number, text: string): string {
+		if (own.kind !== 'corners') return '';
+		const parsed = text.trim() === '' ? null : parseLength(text, 'in');
+		if (parsed && !parsed.ok) return parsed.say;
+		if (parsed && parsed.value.um < 12_700) return 'Clusters are ½ in apart or more.';
+		const pitch = parsed ? parsed.value.um : null;
+		change({ ...own, legs: own.legs.map((l, k) => (k === index ? { ...l, pitch } : l)) });
+		return '';
+	}
 	/** Points of a curve as they are typed on the entry line: so far right by so far up. */
 	const points = (text: string) => {
 		const entry = parseEntry(`curve ${text}`, { ...bench.entryContext, section: section.id });
@@ -215,6 +232,12 @@
 							legs: own.legs.map((l, k) => (k === i ? { ...l, length: v } : l))
 						}))}
 					/>
+					<TypedField
+						label="Clusters apart, leg {i + 1}"
+						value={leg.pitch === null ? '' : `${formatInches(leg.pitch)} in`}
+						placeholder="as their size takes"
+						use={(text) => apart(i, text)}
+					/>
 				{/each}
 			{/if}
 			{#if own.kind !== 'lent'}
@@ -273,6 +296,9 @@
 				/>
 			{/each}
 		</svg>
+		{#if run.branches.length > 0}<p>
+				Arms: {run.branches.map(printBranch).join('; ')}. Say another like “tee at 4 ft up 3 ft”.
+			</p>{/if}
 		<p class="text-muted">
 			Type what is measured; drag a point for the rest, an inch at a time (arrows 3 in, with Shift a foot).
 		</p>

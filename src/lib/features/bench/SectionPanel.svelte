@@ -28,7 +28,8 @@
 	/** Pieces sit on rows; other sections stand by whatever stands. */
 	const hosts = $derived(
 		hostsFor(bench.recipe, section.id).filter(
-			(h) => !applied || h.structure.kind === 'stack' || h.structure.kind === 'bunch'
+			(h) =>
+				!applied || h.structure.kind === 'stack' || h.structure.kind === 'bunch' || h.structure.kind === 'run'
 		)
 	);
 	const ties = $derived([

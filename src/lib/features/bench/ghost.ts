@@ -4,6 +4,7 @@ import { buildLayer } from '../../core/recipe/build.ts';
 import { insertLayer, replaceLayer } from '../../core/recipe/edit.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
 import type { Entry } from '../../core/recipe/entry/entry.ts';
+import { idsIn } from '../../core/plan/made-step.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY } from './history.ts';
 
@@ -53,5 +54,11 @@ export function ghosted(recipe: Recipe, said: Seen, where: Where): { recipe: Rec
 		else if (editingPart && said.kind !== 'weight') replacePart(draft, editingPart, said, newId);
 		else applyEntry(draft, said, { section, index }, newId);
 	});
-	return done ? { recipe: done.recipe, ghost } : { recipe, ghost: null };
+	if (!done) return { recipe, ghost: null };
+	if (editingPart === null && (said.kind === 'run' || said.kind === 'weave')) {
+		// A setting is said of the whole; a row, a size or an arm that was not there is what is new.
+		const before = idsIn(recipe);
+		ghost = [...idsIn(done.recipe)].find((id) => !before.has(id)) ?? null;
+	}
+	return { recipe: done.recipe, ghost };
 }

@@ -42,6 +42,7 @@ export const SAYINGS: readonly Saying[] = [
 	{ say: 'corner 5 at 3 white', means: 'A pair on the inside of each elbow' },
 	{ say: 'spine soft line tails 2 ft 2 loops 4 ties a metre', means: 'What it is tied to' },
 	{ say: 'hung on hooks every 2 ft', means: 'How it is hung' },
+	{ say: 'put 2 5 at 4 white as moons on run at 4 ft with tie', means: 'Put pieces on a point of a run' },
 	{ say: 'spare 2 clusters', means: 'Clusters kept aside' },
 	{ say: 'weave wall', means: 'Add a panel, a wall, a basket, a ring' },
 	{ say: 'panel of 11 rounds at 9', means: 'What is woven, and of what' },

@@ -1,13 +1,13 @@
 import { expect, test } from 'vitest';
-import { design } from '../../../../tests/kit/studio.ts';
+import { design, designOf, floating } from '../../../../tests/kit/studio.ts';
 import { emptyStack, newSection } from '../../core/recipe/build.ts';
-import { ON_THE_FLOOR, type Section } from '../../core/recipe/recipe.ts';
+import { ON_THE_FLOOR, type Run, type Section, type Weave } from '../../core/recipe/recipe.ts';
 import { piecesIn } from '../../core/recipe/edit-pieces.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { feet } from '../../core/units/length.ts';
 import { newLine } from '../../core/recipe/build.ts';
 import type { ExtraLine, Host } from '../../core/recipe/recipe.ts';
-import { hostWords, lineWords, standingWords } from './section-words.ts';
+import { aboutWords, hostWords, lineWords, standingWords } from './section-words.ts';
 
 const base = design('figure', '4 11 at 9 white');
 const [column] = base.sections;
@@ -67,3 +67,22 @@ test.each<[Partial<ExtraLine>, string]>([
 ])('a line of %j reads “%s”', (change, text) =>
 	expect(lineWords({ ...newLine('l', 'moss', '2'), ...change }, 'moss mat', base)).toBe(text)
 );
+
+test('a balloon of a garland or a wall says the line it belongs to; what is of the whole says its section', () => {
+	const garland = designOf(floating, 'garland', [
+		'run tail',
+		'line 8 ft',
+		'4 5 at 4 white',
+		'60 % 5 at 4 of 2 white / 1 red',
+		'tee at 4 ft up 2 ft'
+	]);
+	const run = garland.sections[0]!.structure as Run;
+	const about = (id: string) => aboutWords(id, garland);
+	expect(about(run.rows[0]!.id)).toBe('tail: 4 × 5 at 4 white');
+	expect(about(run.mix[0]!.id)).toBe('tail: 60 % 5 at 4 of 2 white / 1 red');
+	expect(about(garland.sections[0]!.id)).toBe('tail');
+	expect(words({ structure: run })).toBe('7′ 0″ up');
+	const wall = designOf(floating, 'wall', ['weave wall', 'panel of 10 links at 9', '2 rows 4 white']);
+	const [row] = (wall.sections[0]!.structure as Weave).rows;
+	expect(aboutWords(row!.id, wall)).toBe('wall: 2 rows 4 white');
+});

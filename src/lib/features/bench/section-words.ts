@@ -1,5 +1,6 @@
-import type { ExtraLine, Host, Recipe, Section } from '../../core/recipe/recipe.ts';
+import type { ExtraLine, Host, Recipe, Section, Structure } from '../../core/recipe/recipe.ts';
 import { findHost } from '../../core/recipe/find-host.ts';
+import { printRun, printWeave } from '../../core/recipe/entry/print-run.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import { partsOf } from '../../core/plan/bunch-steps.ts';
 import { countOfPiece } from '../../core/structures/applied.ts';
@@ -44,6 +45,8 @@ export function hostWords(host: Host, recipe: Recipe): string {
 			return `row ${found.row} place ${found.place}`;
 		case 'part':
 			return `on ${found.name}`;
+		case 'path':
+			return `${formatFeet(toMillimetres(found.at))} along`;
 		case 'wall':
 			return `wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':
@@ -84,6 +87,21 @@ export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): 
 		.join(' · ');
 }
 
+/** A row, a size or an arm of a run or a weave, as it is said. */
+function lineOf(
+	structure: Structure,
+	about: string,
+	recipe: Pick<Recipe, 'sections' | 'slots'>
+): string | undefined {
+	const lines =
+		structure.kind === 'run'
+			? printRun(structure, recipe, () => undefined)
+			: structure.kind === 'weave'
+				? printWeave(structure, recipe, () => undefined)
+				: [];
+	return lines.find((l) => l.id === about)?.text;
+}
+
 /** The line a balloon of the picture belongs to: its row, its piece, or the design inside that it is part of. */
 export function aboutWords(
 	about: string,
@@ -102,6 +120,8 @@ export function aboutWords(
 		}
 		const part = partsOf(structure).find((p) => p.id === about);
 		if (part) return `${name}: ${part.count} × ${part.name}`;
+		const line = lineOf(structure, about, { sections, slots });
+		if (line !== undefined) return `${name}: ${line}`;
 		const piece = structure.kind === 'applied' && structure.pieces.find((p) => p.id === about);
 		if (piece) return `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
 	}

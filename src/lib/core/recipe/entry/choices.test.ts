@@ -15,6 +15,7 @@ import { buildLayer, emptyBunch, emptyForm, emptyRun, emptyWeave, newSection } f
 import type { RecipeDraft } from '../edit.ts';
 import { recipeSchema } from '../recipe.schema.ts';
 import type { Recipe } from '../recipe.ts';
+import { designsCalled } from './find-design.ts';
 import { parseEntry } from './parse-entry.ts';
 import { printLayer } from './print-entry.ts';
 
@@ -158,6 +159,16 @@ describe('what can be said in one line', () => {
 			expect([text, parseEntry(text, { ...stocked, section: inHand })]).toMatchObject([text, { ok: true }]);
 			inHand = /^(bunch|form|run|weave) /.exec(text)?.[1] ?? inHand;
 		}
+	});
+	test('a design called exactly so is meant, whatever others begin like it', () => {
+		const designs = [
+			{ id: 'tail', name: 'Comet-tail garland' },
+			{ id: 'comet', name: 'Comet' }
+		];
+		expect(designsCalled(['comet'], designs).map((d) => d.id)).toEqual(['comet']);
+		expect(designsCalled(['com'], designs)).toHaveLength(2);
+		expect(designsCalled(['comet', 'tail'], designs).map((d) => d.id)).toEqual(['tail']);
+		expect(designsCalled(['moon'], designs)).toEqual([]);
 	});
 	test('never throws, whatever is typed after these words', () => {
 		const start = fc.constantFrom(

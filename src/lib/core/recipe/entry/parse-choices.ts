@@ -5,6 +5,7 @@ import { rationalText } from '../../units/rational.ts';
 import type { Slot } from '../recipe.ts';
 import { swappables } from '../swap.ts';
 import type { Entry } from './entry.ts';
+import { designsCalled } from './find-design.ts';
 import { findMaterial } from './find-material.ts';
 import { wordsMatch } from './name-colour.ts';
 import { lengthOf, type Reader } from './reader.ts';
@@ -78,7 +79,7 @@ export function swap(r: Reader): Parsed<Entry> | undefined {
 		);
 	const to = r.words();
 	if (element.what === 'design') {
-		const found = designs.filter((d) => wordsMatch(to, d.name));
+		const found = designsCalled(to, designs);
 		if (found.length !== 1)
 			return refuse('unknown-word', `No one kept design is called “${shorten(to.join(' '))}”.`);
 		return got({ kind: 'exchange', element: element.element, to: found[0]!.id, design: true });

@@ -1,5 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import type { Side } from '../../geometry/layers.ts';
+import { inches } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { FIXINGS, type Fixing, type Host, type Id, type Layer, type Section } from '../recipe.ts';
 import type { Entry, SaidPiece } from './entry.ts';
@@ -7,6 +8,7 @@ import { piecesIn } from '../edit-pieces.ts';
 import { findMaterial } from './find-material.ts';
 import { wordsMatch } from './name-colour.ts';
 import { saidBalloon } from './parse-fill.ts';
+import { pathLength } from './parse-path.ts';
 import { lengthOf, type Reader } from './reader.ts';
 import { isWord } from './tokens.ts';
 
@@ -75,6 +77,8 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
 	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	const along = onRun(r, words, same);
+	if (along) return along;
 	const carrying = words.length > 0 && !isWord(r.now, 'row', 'top') ? pieceCalled(words, r) : undefined;
 	if (carrying) return got({ host: { on: 'piece', piece: carrying.piece.id }, section: carrying.host });
 	const item = words.length > 0 && !isWord(r.now, 'row', 'top') ? itemCalled(words, r) : undefined;
@@ -93,6 +97,27 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 				: 'There is no row to put it on yet. Say a layer first.'
 		);
 	return onRow(r, host);
+}
+
+/** `on orbit at 4 ft`: a point of a run, so far along it. Undefined where no run is meant. */
+function onRun(
+	r: Reader,
+	words: readonly string[],
+	same: Id | null
+): Parsed<{ host: Host; section: Id }> | undefined {
+	if (!isWord(r.now, 'at')) return undefined;
+	const runs = (r.context.sections ?? []).filter((s) => s.structure.kind === 'run');
+	const run =
+		words.length > 0
+			? (runs.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				runs.find((s) => wordsMatch(words, s.name)))
+			: runs.find((s) => s.id === (same ?? r.context.section));
+	if (!run) return undefined;
+	r.at++;
+	const at = pathLength(r, 'ft', inches(1));
+	return at === undefined
+		? refuse('not-a-length', `How far along ${run.name}? Type it like “on ${run.name} at 4 ft”.`)
+		: got({ host: { on: 'path', at }, section: run.id });
 }
 
 /** A piece that is there already: a pupil sits on an eye. */

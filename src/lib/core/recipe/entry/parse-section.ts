@@ -2,6 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
 import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../build.ts';
 import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
+import { designsCalled } from './find-design.ts';
 import { KEYWORDS, type Entry, type SaidSection } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
 import { rowOf } from './parse-piece.ts';
@@ -20,8 +21,7 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 			'missing',
 			verb === 'use' ? 'Use which design? Name one of the Shelf.' : `Name the ${verb}, like “${verb} arm”.`
 		);
-	const found = designs.filter((d) => d.name.toLowerCase() === name);
-	const used = found.length > 0 ? found : designs.filter((d) => wordsMatch(words, d.name));
+	const used = designsCalled(words, designs);
 	if (verb === 'use' && used.length !== 1) {
 		const some = used.slice(0, 3).map((d) => d.name);
 		return some.length > 0

@@ -1,7 +1,7 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
 import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { CONNECTORS, JOINTS, WEAVES, type Weave, type WovenKind } from '../weave.ts';
+import { CONNECTORS, JOINTS, WEAVES, type Weave, type WeaveShape, type WovenKind } from '../weave.ts';
 import type { ColourRef, Entry } from './entry.ts';
 import { nameColour } from './name-colour.ts';
 import { sizeOf } from './parse-balloon.ts';
@@ -34,7 +34,7 @@ export function weaveLine(r: Reader): Parsed<Entry> | undefined {
 function shape(r: Reader): Parsed<Entry> | undefined {
 	// “base duplet” says what holds the joints of a base.
 	if (isWord(r.now, 'base') && isWord(r.next, ...CONNECTORS)) return undefined;
-	const kind = WEAVES.find((w) => r.word(w));
+	const kind = WEAVES.find((w) => r.word(w)) ?? alsoCalled(r);
 	if (!kind) return undefined;
 	r.word('of');
 	const bag = r.number();
@@ -80,6 +80,12 @@ function shape(r: Reader): Parsed<Entry> | undefined {
 		base = { along, across, cross };
 	}
 	return said({ set: 'shape', shape: kind, woven: { kind: of, nominal, size: size.value, method }, base });
+}
+
+/** What makers call a panel or a ring by what becomes of it. */
+function alsoCalled(r: Reader): WeaveShape | undefined {
+	if (r.word('ribbon', 'wall')) return 'panel';
+	return r.word('basket') ? 'ring' : undefined;
 }
 
 /** `joined with 5 at 2 gold`; `edge duplet`; `held 1 of 2 staggered 1`. */

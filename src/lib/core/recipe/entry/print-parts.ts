@@ -118,6 +118,8 @@ function printHost(host: Host, recipe: Recipe): string {
 			return `${found.section} row ${found.row} place ${found.place}`;
 		case 'part':
 			return found.name;
+		case 'path':
+			return `at ${printLong(found.at)}`;
 		case 'wall':
 			return `wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':

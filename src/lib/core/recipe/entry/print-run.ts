@@ -43,12 +43,24 @@ export function printPath(path: RunPath, recipe: Pick<Recipe, 'sections'>): stri
 const feetOf = (value: number): string =>
 	String(Math.round((value / 304_800) * 1000) / 1000).replace('-', '−');
 
-const printBranch = ({ kind, at, way, length, pitch }: Branch): string =>
+export const printBranch = ({ kind, at, way, length, pitch }: Branch): string =>
 	`${kind} at ${printLong(at)} ${way} ${printLong(length)}${pitch === null ? '' : ` apart ${inch(pitch)}`}`;
 
 function printHung({ by, material, every, wall }: Hung, materialOf: MaterialOf): string {
 	const named = material === null ? '' : ` with ${materialOf(material)?.name ?? 'what is gone'}`;
 	return `hung on ${wall ? `${wall} wall` : by} every ${printLong(every)}${named}`;
+}
+
+/** Lines as they are said one after the other. */
+function collected() {
+	const lines: SaidLineOf[] = [];
+	const say = (
+		text: string,
+		about: SaidLineOf['about'] = 'more',
+		id: Id | null = null,
+		slot: Id | null = null
+	) => lines.push({ id, about, text, slot });
+	return { lines, say };
 }
 
 /** Everything said of a run, in the order it would be said. */
@@ -58,13 +70,7 @@ export function printRun(
 	materialOf: MaterialOf
 ): SaidLineOf[] {
 	const { slots } = recipe;
-	const lines: SaidLineOf[] = [];
-	const say = (
-		text: string,
-		about: SaidLineOf['about'] = 'more',
-		id: Id | null = null,
-		slot: Id | null = null
-	) => lines.push({ id, about, text, slot });
+	const { lines, say } = collected();
 	const lifted =
 		run.path.kind === 'lent' ? '' : ` lifted ${run.height === 0 ? 'floor' : printLong(run.height)}`;
 	say(`${printPath(run.path, recipe)}${run.height === 0 && run.path.kind !== 'line' ? '' : lifted}`, 'path');
@@ -142,13 +148,7 @@ export function printWeave(
 	{ slots }: Pick<Recipe, 'slots'>,
 	materialOf: MaterialOf
 ): SaidLineOf[] {
-	const lines: SaidLineOf[] = [];
-	const say = (
-		text: string,
-		about: SaidLineOf['about'] = 'more',
-		id: Id | null = null,
-		slot: Id | null = null
-	) => lines.push({ id, about, text, slot });
+	const { lines, say } = collected();
 	const { nominal, size, kind, method } = weave.woven;
 	const at = size.kind === 'unknown' ? '' : ` at ${printSize(size)}`;
 	const of = `${formatInches(nominal)} ${kind === 'latex-link' ? 'links' : 'rounds'}${at}${method === 'eye' ? ' by eye' : ''}`;

@@ -198,6 +198,16 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 	});
 });
 
+test('a ribbon is a panel, a basket a ring', () => {
+	for (const [word, shape] of [
+		['ribbon', 'panel'],
+		['wall', 'panel'],
+		['basket', 'ring']
+	] as const)
+		// prettier-ignore
+		expect(parse(wall, `${word} of 10 links at 9`)).toMatchObject({ value: { said: { shape } } });
+});
+
 test('a wall says what holds on it, and is said again', () => {
 	for (const [wall, by] of [
 		['brick', 'hooks'],
