@@ -54,7 +54,8 @@ export const longDesigns: DemoDesign[] = [
 			'4 11 at 9½ spiral left lamp-out navy / lamp-out navy / lamp-out navy / shallows',
 			'spine soft line tails 1 ft',
 			'put 1 16 at 13 harbour blue as planet on orbit at 6 ft with tie',
-			'put 1 foil moon as moon on orbit at 14 ft with tie'
+			'put 1 foil moon as moon on orbit at 14 ft with tie',
+			'2 sandbag'
 		],
 		roles: { sky: 'main', orbit: 'pop' }
 	},
@@ -68,7 +69,8 @@ export const longDesigns: DemoDesign[] = [
 			'run frame',
 			'corners up 7 ft, right 6 ft, down 7 ft',
 			'4 5 at 4 crust brown / foam cream',
-			'corner 5 at 3 foam cream'
+			'corner 5 at 3 foam cream',
+			'hung on stand with arch frame'
 		],
 		roles: { crust: 'main', crumb: 'second' }
 	},
