@@ -86,14 +86,22 @@ function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
 	});
 }
 
+/** Of a run too long to pack so many are drawn, spread over all of it. */
+const DRAWN = 1500;
+function thinned(run: Run): PackJob | undefined {
+	const { counts } = estimateUsed(run);
+	return counts ? packJob(run, splitCount(DRAWN, counts)) : undefined;
+}
+
 const rough = new WeakMap<Run, Placed>();
 
 /** The packing a run is drawn with: what somebody packed, else a rough one at once. */
 export function packingOf(run: Run, packed?: Packed): Placed | undefined {
-	const job = jobOf(run);
-	if (!job) return undefined;
-	const done = packed?.(job);
+	const whole = jobOf(run);
+	const done = whole && packed?.(whole);
 	if (done) return done;
+	const job = whole ?? thinned(run);
+	if (!job) return undefined;
 	const had = rough.get(run);
 	if (had?.key === job.key) return had;
 	const placed = packRoughly(job);

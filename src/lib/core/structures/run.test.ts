@@ -326,7 +326,12 @@ describe('packing', () => {
 		);
 	});
 	test('what is too long to pack is not packed, and more than 100,000 balloons are refused', () => {
-		expect(packJob(run('line 600 ft', '100 % 5 at 3 of white'), null)).toBeUndefined();
+		const endless = run('line 600 ft', '100 % 5 at 3 of white');
+		expect(packJob(endless, null)).toBeUndefined();
+		// It is drawn thinly, over all of its length.
+		const xs = placeRun(endless).balls.map((b) => b.ball.x);
+		expect(xs).toHaveLength(1500);
+		expect((Math.max(...xs) - Math.min(...xs)) / FT).toBeGreaterThan(590);
 		const huge = counted('line 650 ft', '12 5 at 2 white apart ½ in');
 		expect(huge.findings[0]).toMatchObject({ code: 'too-many', level: 'bad' });
 		expect(huge.bill.lines).toEqual([]);
