@@ -5,7 +5,6 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { reachOf } from '../structures/run-path.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
-import { stackIn } from './edit.ts';
 import type { AppliedPiece, Recipe, Run, Section, Stack, Stand } from './recipe.ts';
 import type { RunPath } from './run.ts';
 
@@ -26,16 +25,35 @@ const toEighth = (value: number): Micrometres => um(Math.max(EIGHTH, Math.round(
  * @param height body height wanted, mm, above 0
  */
 export function scaleToHeight(recipe: Recipe, height: number, pumps: readonly PumpProfile[] = []): Scaled {
-	const stack = stackIn(recipe);
-	const body = stack && stack.layers.length > 0 ? placeStack(stack, pumps).body.usual : runReach(recipe);
+	const body = leadHeight(recipe, pumps);
 	return body > 0 ? scaleBy(recipe, height / body) : { recipe, notes: [] };
 }
 
-/** What a design that is no column is measured by: how high its first run reaches, or how long it is where it goes level. */
-export function runReach({ sections }: Pick<Recipe, 'sections'>): number {
-	for (const { structure } of sections)
-		if (structure.kind === 'run' && structure.path.kind !== 'lent') return reachOf(structure);
-	return 0;
+/** What a size of a design is the size of: the body of its first column, or how far its first run reaches, whichever comes first. */
+export function leadOf({ sections }: Pick<Recipe, 'sections'>): Stack | Run | undefined {
+	return sections
+		.map((s) => s.structure)
+		.find(
+			(s): s is Stack | Run =>
+				(s.kind === 'stack' && s.layers.length > 0) || (s.kind === 'run' && s.path.kind !== 'lent')
+		);
+}
+
+/** Height of a column's body, of an arch, length of a level run, mm; 0 where there is neither. */
+export function leadHeight(recipe: Pick<Recipe, 'sections'>, pumps: readonly PumpProfile[] = []): number {
+	const lead = leadOf(recipe);
+	if (!lead) return 0;
+	return lead.kind === 'run' ? reachOf(lead) : placeStack(lead, pumps).body.usual;
+}
+
+/** Runs longer or shorter by the same factor, everything else as it is. */
+export function runsBy(recipe: Recipe, factor: number): Recipe {
+	const notes = new Set<string>();
+	const sections = recipe.sections.map((section): Section => {
+		const { structure } = section;
+		return structure.kind === 'run' ? { ...section, structure: scaleRun(structure, factor, notes) } : section;
+	});
+	return { ...recipe, sections };
 }
 
 /** @param factor above 0; 1 changes nothing */

@@ -1,7 +1,7 @@
+import { reachOf } from '../structures/run-path.ts';
 import { placeStack } from '../structures/stack.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { stackIn } from './edit.ts';
-import { runReach, scaleBy } from './scale.ts';
+import { leadOf, runsBy } from './scale.ts';
 import { MOST_REPEATS, type Recipe, type Stack } from './recipe.ts';
 
 export interface ToHeight {
@@ -17,12 +17,11 @@ export interface ToHeight {
  * @returns the nearest it can come; the recipe itself where it has no stack
  */
 export function toHeight(recipe: Recipe, height: number, pumps: readonly PumpProfile[] = []): ToHeight {
-	const stack = stackIn(recipe);
-	if (!stack || stack.layers.length === 0) {
-		// A run goes further: it takes more balloons, none of them larger.
-		const reach = runReach(recipe);
-		return reach > 0 ? { recipe: scaleBy(recipe, height / reach).recipe, body: height } : { recipe, body: 0 };
-	}
+	const lead = leadOf(recipe);
+	// A run goes further: it takes more balloons, none of them larger.
+	if (lead?.kind === 'run') return { recipe: runsBy(recipe, height / reachOf(lead)), body: height };
+	const stack = lead;
+	if (!stack) return { recipe, body: 0 };
 	const anyRepeats = stack.layers.some((l) => l.repeat > 1);
 	const weights = stack.layers.map((l) => (anyRepeats && l.repeat === 1 ? 0 : l.repeat));
 	const rows = weights.filter((w) => w > 0).length;

@@ -22,7 +22,7 @@ import type { Recipe, Run, Weave } from '../recipe.ts';
 import { recipeSchema } from '../recipe.schema.ts';
 import type { RunPath } from '../run.ts';
 import { sayRecipe } from '../say-recipe.ts';
-import { scaleBy, scaleToHeight } from '../scale.ts';
+import { leadHeight, leadOf, scaleBy, scaleToHeight } from '../scale.ts';
 import { toHeight } from '../to-height.ts';
 import { inches } from '../../units/length.ts';
 import { withoutSlots } from '../without.ts';
@@ -256,6 +256,13 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		const taller = toHeight(arch, 8 * 304.8, pumps).recipe;
 		expect(runOf(taller).path).toMatchObject({ rise: 8 * 304_800, span: inches(109.75) });
 		expect(runOf(taller).rows).toEqual(runOf(arch).rows);
+		// What was said first is what a size is the size of: a plinth beside a frame stays as it is.
+		const mixed = made('run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white', 'section plinth right of arch', '4 16 at 12 grey'); // prettier-ignore
+		const grown = toHeight(mixed, 8 * 304.8, pumps).recipe;
+		expect(leadHeight(grown)).toBeCloseTo(8 * 304.8, 0);
+		expect(grown.sections[1]).toEqual(mixed.sections[1]);
+		const column = made('4 11 at 9 white x8', 'run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white');
+		expect(leadOf(column)?.kind).toBe('stack');
 		const level = made('run line', 'line 10 ft', '4 11 at 9 white');
 		expect(runOf(scaleToHeight(level, 12 * 304.8, pumps).recipe).path).toMatchObject({
 			length: 12 * 304_800

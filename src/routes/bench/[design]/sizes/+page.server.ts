@@ -1,5 +1,6 @@
 import { isBare } from '$lib/core/structures/assemble.ts';
 import { error } from '@sveltejs/kit';
+import { leadHeight, leadOf } from '$lib/core/recipe/scale.ts';
 import { drawAssembly } from '$lib/core/scene/draw-list.ts';
 import { tally } from '$lib/core/tally/tally.ts';
 import { contextOf, loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
@@ -19,14 +20,15 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		colourway: colourway.name,
 		sizes: [{ id: null, name: 'as it stands' }, ...recipe.sizes].map(({ id, name }) => {
 			const counted = tally(recipe, colourway.id, 1, context, id);
-			const { assembly, price, cost, stacks, notes, findings, bill } = counted;
+			const { assembly, built, price, cost, stacks, notes, findings, bill } = counted;
+			const known = leadOf(built)?.kind === 'run' || stacks[0]?.placed.body.known;
 			return {
 				id: id ?? '',
 				name,
 				picture: !isBare(assembly)
 					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
 					: null,
-				body: stacks[0]?.placed.body.known ? stacks[0].placed.body.usual : null,
+				body: known ? leadHeight(built, context.rates.pumps) : null,
 				overall: assembly.overall.known ? assembly.overall.usual : null,
 				balloons: bill.balloons,
 				seconds: cost.seconds.valueOf(),
