@@ -33,7 +33,7 @@ export function jobOf(run: Run): PackJob | undefined {
 
 /** Where everything of a run is: clusters in rings about the path, the mix packed along it, small ones outside. */
 export function placeRun(run: Run, pumps: readonly PumpProfile[] = [], packed?: Packed): PlacedRun {
-	const balls = [...clusterBalls(run, pumps), ...mixBalls(run, packed)];
+	const balls = [...clusterBalls(run, pumps), ...mixBalls(run, packed), ...cornerBalls(run, pumps)];
 	balls.push(...infillBalls(run, balls, pumps));
 	const strands = run.spine
 		? stretchesOf(run).map((s): Strand => ({
@@ -83,6 +83,31 @@ function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
 				hides: 0
 			};
 		});
+	});
+}
+
+/** A pair in the inside of each elbow, one before the other. */
+function cornerBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
+	const { corner, path } = run;
+	if (!corner || path.kind !== 'corners') return [];
+	const d = resolveSize(corner.size, corner.nominal, pumps).assumed;
+	const legs = stretchesOf(run).filter((s) => !s.arm);
+	return legs.slice(1).flatMap((leg, i): AppliedBall[] => {
+		if (path.legs[i]!.way === path.legs[i + 1]!.way) return [];
+		const { way: came } = pointOf(legs[i]!, legs[i]!.length);
+		const { point, way: goes } = pointOf(leg, 0);
+		const into = { x: goes.x - came.x, z: goes.z - came.z };
+		const far = (d * 0.75) / Math.hypot(into.x, into.z);
+		return [-1, 1].map((side): AppliedBall => ({
+			piece: '',
+			ball: { x: point.x + into.x * far, y: (side * d) / 2, z: Math.max(d / 2, point.z + into.z * far), d },
+			slot: corner.slot,
+			material: corner.material,
+			kind: corner.kind,
+			looks: LOOKS,
+			inside: innerBall(corner, pumps),
+			hides: 0
+		}));
 	});
 }
 

@@ -60,6 +60,10 @@ describe('a framed pipe', () => {
 		expect(elbowsOf(own)).toBe(2);
 		expect(layRun(own).filter((c) => c.stretch === 1)).toHaveLength(8);
 		expect(bought(counted(...frame), '5 rounds, buoy red')).toBe(4);
+		// Drawn inside both elbows: below the cross piece, between the posts.
+		const inside = placeRun(own).balls.filter((b) => b.piece === '');
+		expect(inside).toHaveLength(4);
+		for (const { ball } of inside) expect([ball.z < 6 * FT, Math.abs(ball.x) < 2 * FT]).toEqual([true, true]);
 		const length = (...more: string[]) => lengthOfRun(run(...frame, ...more)) / FT;
 		expect(length()).toBeCloseTo(16, 9);
 		expect(length('tee at 8 ft up 2 ft')).toBeCloseTo(18, 9);
