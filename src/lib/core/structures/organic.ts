@@ -47,7 +47,7 @@ export function splitCount(count: number, weights: readonly number[]): number[] 
 const sharesOf = (mix: readonly MixPart[]): number[] => mix.map((p) => rational(p.share).valueOf());
 
 /** Clusters a foot that the sizes of the mix take at the default squash: what the school of clusters starts from. */
-export function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
+function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
 	const sizes = sizesOf(run);
 	const shares = sharesOf(run.mix);
 	const all = shares.reduce((a, s) => a + s, 0);

@@ -121,7 +121,7 @@ function thinned(run: Run): PackJob | undefined {
 const rough = new WeakMap<Run, Placed>();
 
 /** The packing a run is drawn with: what somebody packed, else a rough one at once. */
-export function packingOf(run: Run, packed?: Packed): Placed | undefined {
+function packingOf(run: Run, packed?: Packed): Placed | undefined {
 	const whole = jobOf(run);
 	const done = whole && packed?.(whole);
 	if (done) return done;

@@ -203,7 +203,7 @@ function infillNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 }
 
 /** Ties to the spine, whole ones. */
-export const tiesOf = (run: Run): Rational =>
+const tiesOf = (run: Run): Rational =>
 	run.spine === null
 		? rational(0)
 		: rational(Math.round(rational(run.spine.ties).valueOf() * (lengthOfRun(run) / 1000)));
@@ -300,7 +300,7 @@ function tasks(run: Run): TaskCount[] {
 }
 
 /** Balloons of one run, for the guard against absurd sizes. */
-export function balloonsOfRun(run: Run): number {
+function balloonsOfRun(run: Run): number {
 	const byRow = clustersByRow(run);
 	const rows = run.rows.reduce(
 		(a, row) => a + row.cluster.places.length * ((byRow.get(row.id) ?? 0) + run.spare),
@@ -320,9 +320,8 @@ export const run = {
 } satisfies StructureDefinition<Run>;
 
 /**
- * The pitch a leg that was built really has, and what another leg then takes: one is fitted, the other predicted.
- * @param built length of the leg, mm, and the clusters it took
+ * The pitch a leg that was built really has: other legs are predicted with it.
+ * @param built length of the leg, and the clusters it took @returns in the unit of the length
  */
 export const fitPitch = (built: { readonly length: number; readonly clusters: number }): number =>
 	built.length / built.clusters;
-export const clustersOn = (length: number, pitch: number): number => Math.round(length / pitch);

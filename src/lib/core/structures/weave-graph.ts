@@ -54,7 +54,7 @@ export function graphOf(weave: Weave): WeaveGraph {
 }
 
 /** Rows written out, lowest first: their repeats, and the slot of each balloon along them. */
-export const stringsOf = (rows: readonly WeaveRow[]): { row: Id; slots: (Id | null)[] }[] =>
+const stringsOf = (rows: readonly WeaveRow[]): { row: Id; slots: (Id | null)[] }[] =>
 	rows.flatMap(({ id, repeat, blocks }) => {
 		const slots = blocks.flatMap(({ slot, count }) => Array<Id | null>(count).fill(slot));
 		return Array.from({ length: repeat }, () => ({ row: id, slots }));

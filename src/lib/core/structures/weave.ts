@@ -11,7 +11,7 @@ import type { Need, StructureDefinition } from './structure.ts';
 import { graphOf, wovenCount } from './weave-graph.ts';
 
 /** From knot to knot over the inflated size. Links: common practice, eight 10-inch links make about 8 ft. Rounds: house rule. */
-export const PITCH: Readonly<Record<WovenKind, number>> = { 'latex-link': 1.2, 'latex-round': 0.9 };
+const PITCH: Readonly<Record<WovenKind, number>> = { 'latex-link': 1.2, 'latex-round': 0.9 };
 /** From row to row over the inflated size. House rule: small connectors keep rows of links a little apart. */
 const ROW: Readonly<Record<WovenKind, number>> = { 'latex-link': 1, 'latex-round': 0.9 };
 

@@ -13,6 +13,7 @@
 		sizesOf
 	} from '../../core/structures/organic.ts';
 	import { jobOf } from '../../core/structures/place-run.ts';
+	import { layRun } from '../../core/structures/run.ts';
 	import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
 	import { formatInches, um } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
@@ -53,6 +54,14 @@
 	const drawn = $derived(bench.packer.find(jobOf(run)?.key));
 	const most = $derived(used.counts && run.mix.length > 1 ? dominant(sizesOf(run), used.counts) : null);
 	const crossing = $derived(run.path.kind === 'helix' ? null : crossingOf(stretchesOf(run)));
+	/** Clusters on each leg and arm, where there are several: what a leg that was built is compared with. */
+	const legs = $derived(
+		run.rows.length === 0
+			? []
+			: stretchesOf(run).map(
+					(s, i) => `${layRun(run).filter((c) => c.stretch === i).length} on ${feetWords(s.length)}`
+				)
+	);
 	const busy = $derived(bench.packer.now);
 	const bag = (i: number) => formatInches(run.mix[i]!.nominal);
 	const inch = (mm: number) => `${formatInches(um(Math.round((mm / 25.4) * 4) * 6350))} in`;
@@ -94,6 +103,7 @@
 			<span>{pathWords(run)}</span>
 			<Button onclick={() => (drawing = true)}>Change the path</Button>
 		</p>
+		{#if legs.length > 1}<p>Clusters leg by leg: {legs.join(', ')}.</p>{/if}
 		{#if crossing !== null}
 			<p class="bad" role="status">
 				Look. The path crosses itself {feetWords(crossing)} from its beginning: balloons would stand in each other

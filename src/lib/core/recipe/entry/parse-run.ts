@@ -1,6 +1,7 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { rational, rationalText } from '../../units/rational.ts';
+import { fitPitch } from '../../structures/run.ts';
 import { JOININGS, MOST_REPEATS } from '../recipe.ts';
 import { HANGINGS, THICKER, WALL_HOLDS, WALLS, type Hung, type Organic } from '../run.ts';
 import type { Entry } from './entry.ts';
@@ -228,7 +229,10 @@ function took(r: Reader, length: Micrometres): Parsed<Entry> {
 		if (count === undefined || !Number.isInteger(count) || count < 1 || count > 100_000)
 			return refuse('not-whole', 'How many did it take? Type it like “7 ft took 96 5 + 30 11”.');
 		if (counts.length === 0 && r.word('clusters', 'cluster'))
-			return said({ set: 'fitted', pitch: um(Math.max(1, Math.round(length / count))) });
+			return said({
+				set: 'fitted',
+				pitch: um(Math.max(1, Math.round(fitPitch({ length, clusters: count }))))
+			});
 		r.word('x', 'of');
 		const balloon = balloonOf(r);
 		if (!balloon.ok) return balloon;

@@ -1,5 +1,5 @@
 import { printSize } from '../../sizing/size.ts';
-import { formatFeet, formatInches, toMillimetres, um, type Micrometres } from '../../units/length.ts';
+import { formatInches, um, type Micrometres } from '../../units/length.ts';
 import { mixed, rational } from '../../units/rational.ts';
 import type { OwnBalloon } from '../cluster.ts';
 import type { Id, Recipe, Run, Slot, Weave } from '../recipe.ts';
@@ -186,6 +186,3 @@ export function printWeave(
 	if (weave.hung) say(printHung(weave.hung, materialOf));
 	return lines;
 }
-
-/** Span, height and length of a run in feet and inches, as the Bench shows them. */
-export const feetAndInches = (mm: number): string => formatFeet(toMillimetres(um(Math.round(mm * 1000))));
