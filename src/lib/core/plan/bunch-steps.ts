@@ -22,6 +22,8 @@ export interface StepKit {
 	): MadeStep;
 	/** Tasks of a kind, for all copies. */
 	share(task: string): TaskCount[];
+	/** Tasks of a kind that its structure has itself, without its being attached to another section. */
+	own(task: string): TaskCount[];
 	/** The balloons to inflate, sized and tied. */
 	inflate(): MadeStep[];
 	/** Name of a slot's colour, and the colour. */
@@ -144,7 +146,7 @@ export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
 			: [
 					kit.made('hang', `Hang on ${hung.map((i) => `${i.count * kit.all} × ${i.name}`).join(', ')}.`, {
 						check: 'it still floats as high as before',
-						work: kit.share('attach')
+						work: kit.own('attach')
 					})
 				])
 	];

@@ -17,7 +17,7 @@ import {
 import { printSize } from '../sizing/size.ts';
 import { countOfPiece } from '../structures/applied.ts';
 import { countedLines } from '../structures/extras.ts';
-import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks } from '../structures/registry.ts';
+import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks, tasksOf } from '../structures/registry.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
@@ -225,6 +225,10 @@ class SectionSteps {
 			all: this.#all,
 			made: (kind, text, draft, about) => this.#made(kind, text, draft, about),
 			share: (task) => this.#share(task),
+			own: (task) =>
+				tasksOf(this.section.structure)
+					.filter((t) => t.task === task)
+					.map((t) => ({ ...t, count: t.count * this.#all })),
 			inflate: () => this.#inflate(),
 			colour: (slot) => ({
 				name: this.#slots.find((s) => s.id === slot)?.name ?? 'no slot',

@@ -75,3 +75,35 @@ describe('the plan of a wall', () => {
 		expect(said(1, 'weave ring', 'ring of 10 links at 10', '2 rows 6 white').join('\n')).toMatch(/row on row, 1′ 11″ across and 1′ 8″ high/); // prettier-ignore
 	});
 });
+
+test.each([
+	[
+		'a garland beside a column',
+		[
+			'run garland right of column at 4 ft',
+			'line 6 ft',
+			'4 5 at 4 white',
+			'70 % 5 at 4 of red',
+			'30 % 11 at 9 of gold'
+		]
+	],
+	[
+		'a wall beside one',
+		[
+			'weave wall left of column at 2 ft',
+			'panel of 10 links at 9',
+			'2 rows 6 white',
+			'joined with 5 at 2 red'
+		]
+	],
+	[
+		'a bunch with a card, on one',
+		['bunch cards on column', '1 11 at 9 white on 2 ft thin ribbon', '2 place card']
+	]
+])('%s: attached once, on the plan as in the tally', (_, lines) => {
+	const recipe = designOf(floating, 'piece', ['4 11 at 9 white x6', 'pole 6 ft', ...lines]);
+	const parts = planOf(recipe, { colourway: null, size: null, quantity: 1 }, context);
+	const { tasks } = tally(recipe, null, 1, context);
+	const labour = tasks.reduce((a, t) => a + t.seconds.valueOf(), 0);
+	expect(parts.reduce((a, p) => a + p.seconds, 0)).toBeCloseTo(labour, 6);
+});

@@ -71,7 +71,7 @@ export function runSteps(kit: StepKit, run: Run): MadeStep[] {
 			{
 				method: JOINED[run.joining],
 				check: 'each turned half a place to the one before; no spine to be seen',
-				work: kit.share('attach')
+				work: kit.own('attach')
 			}
 		)
 	);
