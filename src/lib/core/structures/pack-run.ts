@@ -64,7 +64,7 @@ const OUT = 0.9;
 const GOLDEN = Math.PI * (3 - Math.sqrt(5));
 
 /** How much fuller a run is at a share of its length than where it is thinnest; its mean is 1. House rule. */
-export function thickness(thicker: Thicker, t: number): number {
+function thickness(thicker: Thicker, t: number): number {
 	switch (thicker) {
 		case 'even':
 			return 1;
@@ -101,7 +101,11 @@ export function firstCount({
 /** Takes parts in turn so that every stretch of the run has its share of each. */
 class Turns {
 	readonly #given: number[];
-	constructor(private readonly shares: readonly number[]) {
+	/** @param exact shares are counts: no part comes more often than its own */
+	constructor(
+		private readonly shares: readonly number[],
+		private readonly exact: boolean
+	) {
 		this.#given = shares.map(() => 0);
 	}
 	/** The part that is furthest behind among those that may come. */
@@ -111,7 +115,7 @@ class Turns {
 		let best = -1;
 		let behind = -Infinity;
 		this.shares.forEach((share, part) => {
-			if (share <= 0 || !may(part)) return;
+			if (share <= 0 || !may(part) || (this.exact && this.#given[part]! >= share)) return;
 			const by = (share / whole) * all - this.#given[part]!;
 			if (by > behind) [best, behind] = [part, by];
 		});
@@ -145,7 +149,7 @@ class Packer {
 		this.#whole = lengthOf(job.stretches);
 		this.#lowest = Math.min(...job.stretches.flatMap((s) => s.points.map((p) => p.z)));
 		this.#largest = Math.max(...job.sizes);
-		this.#turns = new Turns(job.counts ?? job.shares);
+		this.#turns = new Turns(job.counts ?? job.shares, job.counts !== null);
 		this.#relaxing = new Relaxing(this.#balls, GIVE, (ball, index) => this.#hold(ball, index));
 		this.#seed();
 	}

@@ -268,6 +268,15 @@ describe('packing', () => {
 		expect(fixed.counts).toEqual([40, 20, 5]);
 		expect(fixed.gap).toBeGreaterThan(done.gap);
 	});
+	test('whatever is counted is packed, to the balloon', () => {
+		fc.assert(
+			fc.property(fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 3, maxLength: 3 }), (counts) => {
+				fc.pre(counts.some((n) => n > 0));
+				expect(packRoughly(packJob(own, counts)!).counts).toEqual(counts);
+			}),
+			{ numRuns: 40 }
+		);
+	});
 	test('too few balls leave gaps, which are then filled: a thin run ends at its limit too', () => {
 		const thin = run('line 12 ft lifted 5 ft', '98 % 16 at 14 of red', '2 % 5 at 2 of white', 'fullness ¾');
 		const thinJob = packJob(thin, null)!;
