@@ -10,7 +10,7 @@ import { isWord } from './tokens.ts';
 
 /** A path is at most so long: 650 ft. */
 const LONGEST = 650;
-const TOO_LONG = `A path is between 3 in and ${LONGEST} ft long.`;
+export const TOO_LONG = `A path is between 3 in and ${LONGEST} ft long.`;
 const said = (run: SaidRun): Parsed<Entry> => got({ kind: 'run', said: run });
 
 /** A length of a path; feet where no unit is said. */

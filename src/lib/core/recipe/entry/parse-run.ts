@@ -10,7 +10,7 @@ import { nameColour } from './name-colour.ts';
 import { balloonOf } from './parse-balloon.ts';
 import { saidBalloon } from './parse-fill.ts';
 import { clusterOf, tailOf } from './parse-layer.ts';
-import { branch, path, pathLength } from './parse-path.ts';
+import { branch, path, pathLength, TOO_LONG } from './parse-path.ts';
 import type { Reader } from './reader.ts';
 import type { SaidRun } from './said-run.ts';
 import { isMark, isWord } from './tokens.ts';
@@ -42,10 +42,11 @@ export function runLine(r: Reader): Parsed<Entry> | undefined {
 function look(r: Reader): Parsed<Entry> | undefined {
 	const organic = (o: Partial<Organic>) => said({ set: 'organic', organic: o });
 	if (r.phrase('all round')) return organic({ seen: 'all round' });
-	if (r.phrase('against a wall') || r.phrase('against the wall')) return organic({ seen: 'wall' });
+	if (['against a wall', 'against the wall', 'against wall'].some((p) => r.phrase(p)))
+		return organic({ seen: 'wall' });
 	if (r.phrase('on a table') || r.phrase('on the table')) return organic({ seen: 'table' });
 	if (r.phrase('even along')) return organic({ thicker: 'even' });
-	if (r.word('thicker')) {
+	if (r.word('thicker', 'thick')) {
 		r.word('in', 'at');
 		r.word('the');
 		const thicker = THICKER.find((t) => t !== 'even' && r.word(t));
@@ -212,6 +213,14 @@ function numbered(r: Reader): Parsed<Entry> | undefined {
 		return said({ set: 'organic', organic: { clusters: rationalText(value) } });
 	}
 	const unit = r.unit();
+	if (unit && r.word('line')) {
+		r.at = from;
+		const length = pathLength(r);
+		r.word('line');
+		return length
+			? said({ set: 'path', path: { kind: 'line', length }, height: null })
+			: refuse('not-a-length', TOO_LONG);
+	}
 	if (unit && r.word('took')) {
 		const length = um(Math.round(value.mul(MICROMETRES[unit]).valueOf()));
 		if (length < inches(3)) return refuse('too-small', 'A piece to learn from is 3 in or longer.');
@@ -237,7 +246,7 @@ function took(r: Reader, length: Micrometres): Parsed<Entry> {
 		const balloon = balloonOf(r);
 		if (!balloon.ok) return balloon;
 		counts.push({ nominal: balloon.value.nominal, count });
-	} while (r.mark('+'));
+	} while (r.mark('+') || r.word('and'));
 	return said({ set: 'organic', organic: { taught: { length, counts } } });
 }
 
@@ -262,7 +271,7 @@ function mix(r: Reader): Parsed<Entry> {
 		const ref = nameColour(words, r.context);
 		if (!ref.ok) return ref;
 		colours.push({ ref: ref.value, parts });
-	} while (r.mark('/'));
+	} while (r.mark('/') || r.word('and') || r.now?.kind === 'number');
 	return said({ set: 'mix', balloon: balloon.value, share: rationalText(share), colours });
 }
 

@@ -65,6 +65,7 @@ function shape(r: Reader): Parsed<Entry> | undefined {
 	const method = r.phrase('by eye') ? ('eye' as const) : null;
 	let base: Weave['base'] = null;
 	if (kind === 'base') {
+		r.mark(',');
 		const along = whole(r, 200);
 		r.word('by', 'x');
 		const across = whole(r, 200);
@@ -107,8 +108,8 @@ function joints(r: Reader): Parsed<Entry> | undefined {
 			);
 		return said({ set: 'held', take, of, stagger });
 	}
-	const joint = JOINTS.find((j) => isWord(r.now, j) && isWord(r.next, ...CONNECTORS, 'with'));
-	const spoken = JOINTS.find((j) => isWord(r.now, j) && r.next?.kind === 'number');
+	const joint = JOINTS.find((j) => isWord(r.now, j, `${j}s`) && isWord(r.next, ...CONNECTORS, 'with'));
+	const spoken = JOINTS.find((j) => isWord(r.now, j, `${j}s`) && r.next?.kind === 'number');
 	if (!joint && !spoken) return undefined;
 	r.at++;
 	// “duplet” and “quad” are read as their counts.
@@ -125,7 +126,7 @@ function byCount(r: Reader): (typeof CONNECTORS)[number] | undefined {
 
 function bent(r: Reader): Parsed<Entry> | undefined {
 	if (r.word('flat')) return said({ set: 'chord', chord: null });
-	if (!r.word('bent')) return undefined;
+	if (!r.word('bent', 'bend')) return undefined;
 	r.word('over');
 	const chord = pathLength(r);
 	return chord
@@ -188,6 +189,6 @@ function row(r: Reader): Parsed<Entry> | undefined {
 		if (!ref.ok) return ref;
 		blocks.push({ ref: ref.value, count });
 		if (blocks.length > 60) return refuse('too-big', 'A row has at most 60 blocks of colour.');
-	} while (r.mark('/'));
+	} while (r.mark('/') || r.word('and') || r.now?.kind === 'number');
 	return said({ set: 'row', repeat, blocks });
 }

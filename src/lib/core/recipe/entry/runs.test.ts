@@ -198,6 +198,21 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 	});
 });
 
+test.each([
+	[garland, '12 ft line', 'line 12 ft'],
+	[garland, 'against wall', 'against a wall'],
+	[garland, 'thick in the middle', 'thicker in the middle'],
+	[garland, '40 % elevens at 9 of 2 gold and 1 red', '40 % 11 at 9 of 2 gold / 1 red'],
+	[garland, '7 ft took 96 fives and 30 elevens', '7 ft took 96 5 + 30 11'],
+	[wall, 'row 4 white 4 red', 'row 4 white / 4 red'],
+	[wall, 'row 4 white and 4 red', 'row 4 white / 4 red'],
+	[wall, 'edges single', 'edge single'],
+	[wall, 'bend over 5 ft', 'bent over 5 ft'],
+	[wall, 'base of 10 links at 9, 8 by 4', 'base of 10 links at 9 8 by 4']
+])('said otherwise it is the same: %#', (recipe, otherwise, plainly) => {
+	expect(plain(say(recipe, otherwise))).toBe(plain(say(recipe, plainly)));
+});
+
 test('a ribbon is a panel, a basket a ring', () => {
 	for (const [word, shape] of [
 		['ribbon', 'panel'],
@@ -338,3 +353,21 @@ describe('a garland that was counted back', () => {
 	});
 });
 const runOfFirst = (recipe: Recipe) => recipe.sections[0]!.structure as Run;
+
+test('what a refusal says to type instead can be typed', () => {
+	const quoted = (say: string) => [...say.matchAll(/like “([^”]+)”/g)].map((m) => m[1]!);
+	const wrong = (recipe: Recipe, ...texts: string[]) =>
+		texts.flatMap((text) => {
+			const entry = parse(recipe, text);
+			return entry.ok ? [] : quoted(entry.say);
+		});
+	const runs = wrong(garland, 'line x', 'arch 8 ft', 'corners right', 'helix 1 ft', 'curve 1 by', 'tee at', 'fullness x', 'infill x', 'hung on air', 'spare x', '7 ft took', '30 % 5 at 4'); // prettier-ignore
+	expect(runs.length).toBeGreaterThan(8);
+	// Pieces of a line are whole where the line they belong to is said.
+	const whole = runs.filter((t) => !/^(of|every|tails|apart|at) /.test(t)).map((t) => t.replace('blue', 'red').replace('decorating strip', 'soft line')); // prettier-ignore
+	for (const text of whole) expect([text, parse(garland, text)]).toMatchObject([text, { ok: true }]);
+	const weaves = wrong(wall, 'panel of', 'base of 10 links at 9', 'held x', 'bent x', 'handle of', 'row x'); // prettier-ignore
+	expect(weaves.length).toBeGreaterThan(4);
+	for (const text of weaves.map((t) => t.replace('blue', 'red')))
+		expect([text, parse(wall, text)]).toMatchObject([text, { ok: true }]);
+});
