@@ -14,13 +14,13 @@ import { hangersOf } from '../structures/hung.ts';
 import { lengthOfRun } from '../structures/run-path.ts';
 import { graphOf } from '../structures/weave-graph.ts';
 import { sizeOfWeave } from '../structures/weave.ts';
-import { formatFeet, formatInches, mm, toMillimetres, um } from '../units/length.ts';
+import { formatFeet, formatInches, formatQuarters, mm, toMillimetres } from '../units/length.ts';
 import { inflateSteps, type StepKit } from './bunch-steps.ts';
 import type { MadeStep, StepLine } from './made-step.ts';
 import { JOINED } from './step-words.ts';
 
 const feet = (length: number): string => formatFeet(mm(length));
-const inch = (length: number): string => `${formatInches(um(Math.round((length / 25.4) * 4) * 6350))} in`;
+const inch = (length: number): string => `${formatQuarters(length)} in`;
 
 /** A run: what it is tied to, its clusters, one after the other along the path, hanging, and small ones last. */
 export function runSteps(kit: StepKit, run: Run): MadeStep[] {

@@ -2,7 +2,7 @@ import type { NewId } from './build.ts';
 import { applyBunch, slotFor } from './apply-bunch.ts';
 import { dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
 import type { Entry } from './entry/entry.ts';
-import type { BunchItem, FormPiece, Id } from './recipe.ts';
+import type { BunchItem, FormPiece, Id, Run, Weave } from './recipe.ts';
 
 type Part = Mutable<BunchItem> | Mutable<FormPiece>;
 /** Everything of a section that can be moved and taken out by itself. */
@@ -23,6 +23,16 @@ export function changeItem(recipe: RecipeDraft, id: Id, work: (item: Mutable<Bun
 		const item = structure.kind === 'bunch' ? structure.items.find((i) => i.id === id) : undefined;
 		if (item) work(item);
 	}
+}
+
+export function changeRun(recipe: RecipeDraft, section: Id, work: (run: Mutable<Run>) => void) {
+	const own = recipe.sections.find((s) => s.id === section)?.structure;
+	if (own?.kind === 'run') work(own as Mutable<Run>);
+}
+
+export function changeWeave(recipe: RecipeDraft, section: Id, work: (weave: Mutable<Weave>) => void) {
+	const own = recipe.sections.find((s) => s.id === section)?.structure;
+	if (own?.kind === 'weave') work(own as Mutable<Weave>);
 }
 
 /** One more or one fewer of an item or a piece; one is the least. */

@@ -160,10 +160,6 @@ class Packer {
 		this.#relaxing.rounds(n);
 	}
 
-	get count(): number {
-		return this.#balls.length;
-	}
-
 	/** Sets balls where gaps are too wide. @returns how many came */
 	fill(): number {
 		const { sizes } = this.#job;

@@ -108,6 +108,10 @@ export function formatInches(value: Micrometres): string {
 	return String(Math.round((value / MICROMETRES.in) * 100) / 100);
 }
 
+/** To the nearest quarter of an inch, as a tape is read: `2¾`. @param value mm */
+export const formatQuarters = (value: number): string =>
+	formatInches(um(Math.round((value / 25.4) * 4) * 6350));
+
 /** `7′ 9″`, to the nearest inch. */
 export function formatFeet(value: Millimetres): string {
 	const total = Math.round(value / 25.4);

@@ -9,6 +9,7 @@
 		type DrawnKind,
 		type Grip
 	} from '../../core/recipe/edit-path.ts';
+	import { changeRun } from '../../core/recipe/edit-parts.ts';
 	import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 	import { printBranch, printPath } from '../../core/recipe/entry/print-run.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
@@ -85,12 +86,12 @@
 	const grips = $derived(own.kind === 'lent' ? [] : gripsOf(path, first));
 
 	function change(to: RunPath, height?: Micrometres | 0) {
-		bench.change((draft) => {
-			const mine = draft.sections.find((s) => s.id === section.id)?.structure;
-			if (mine?.kind !== 'run') return;
-			mine.path = to as Mutable<RunPath>;
-			if (height !== undefined) mine.height = height;
-		});
+		bench.change((draft) =>
+			changeRun(draft, section.id, (mine) => {
+				mine.path = to as Mutable<RunPath>;
+				if (height !== undefined) mine.height = height;
+			})
+		);
 	}
 	/** A length of the path, as typed. */
 	const field = (put: (length: Micrometres) => RunPath) => (text: string) => {

@@ -2,6 +2,8 @@
 	import { untrack } from 'svelte';
 	import type { EstimateBy } from '../../core/recipe/run.ts';
 	import type { Run, Section } from '../../core/recipe/recipe.ts';
+	import { changeRun } from '../../core/recipe/edit-parts.ts';
+	import { withPaths } from '../../core/recipe/lent.ts';
 	import { crossingOf } from '../../core/geometry/path.ts';
 	import {
 		apartBy,
@@ -15,7 +17,7 @@
 	import { jobOf } from '../../core/structures/place-run.ts';
 	import { layRun } from '../../core/structures/run.ts';
 	import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
-	import { formatInches, um } from '../../core/units/length.ts';
+	import { formatInches, formatQuarters, um } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import type { Bench } from './bench.svelte.ts';
@@ -32,6 +34,11 @@
 	const run = $derived.by(() => {
 		const built = bench.tally.built.sections.find((s) => s.id === section.id)?.structure;
 		return built?.kind === 'run' ? built : section.structure;
+	});
+	/** As it stands in the recipe, in no size and without what is being typed. */
+	const own = $derived.by(() => {
+		const found = withPaths(bench.recipe).sections.find((s) => s.id === section.id)?.structure;
+		return found?.kind === 'run' ? found : undefined;
 	});
 	const SCHOOLS: Readonly<Record<EstimateBy, string>> = {
 		clusters: 'clusters a foot',
@@ -64,7 +71,7 @@
 	);
 	const busy = $derived(bench.packer.now);
 	const bag = (i: number) => formatInches(run.mix[i]!.nominal);
-	const inch = (mm: number) => `${formatInches(um(Math.round((mm / 25.4) * 4) * 6350))} in`;
+	const inch = (mm: number) => `${formatQuarters(mm)} in`;
 
 	$effect(() => {
 		const job = free;
@@ -78,21 +85,16 @@
 		const { organic } = run;
 		if (!found || organic.by !== 'packed') return;
 		const key = packKey(run);
-		if (organic.packed?.key === key) return;
+		// Only of the run as it stands: not in another size, not while a change of it is being typed.
+		if (organic.packed?.key === key || own === undefined || packKey(own) !== key) return;
 		const length = um(Math.round(lengthOfRun(run) * 1000));
 		const counts = [...found.counts];
 		untrack(() =>
-			bench.amend((d) => {
-				const own = d.sections.find((s) => s.id === section.id)?.structure;
-				if (own?.kind === 'run') own.organic.packed = { key, length, counts };
-			})
+			bench.amend((d) => changeRun(d, section.id, (r) => (r.organic.packed = { key, length, counts })))
 		);
 	});
 	function countBy(by: EstimateBy) {
-		bench.change((d) => {
-			const own = d.sections.find((s) => s.id === section.id)?.structure;
-			if (own?.kind === 'run') own.organic.by = by;
-		});
+		bench.change((d) => changeRun(d, section.id, (r) => (r.organic.by = by)));
 	}
 </script>
 

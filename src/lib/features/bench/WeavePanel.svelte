@@ -3,11 +3,11 @@
 	import { IN_CONNECTOR, joinersOf, sizeOfWeave } from '../../core/structures/weave.ts';
 	import { graphOf } from '../../core/structures/weave-graph.ts';
 	import { CONNECTORS, JOINTS, type Connector, type Joint } from '../../core/recipe/weave.ts';
-	import { mm, formatFeet } from '../../core/units/length.ts';
+	import { changeWeave } from '../../core/recipe/edit-parts.ts';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import type { Bench } from './bench.svelte.ts';
-	import { weaveWords } from './run-words.ts';
+	import { feetWords, weaveWords } from './run-words.ts';
 
 	interface Props {
 		bench: Bench;
@@ -28,12 +28,8 @@
 			(end) => graph.places.filter((p) => p.end === end && weave.joints[p.joint] === 'none').length
 		)
 	);
-	const feet = (length: number) => formatFeet(mm(length));
 	function hold(joint: Joint, connector: string) {
-		bench.change((d) => {
-			const own = d.sections.find((s) => s.id === section.id)?.structure;
-			if (own?.kind === 'weave') own.joints[joint] = connector as Connector;
-		});
+		bench.change((d) => changeWeave(d, section.id, (w) => (w.joints[joint] = connector as Connector)));
 	}
 </script>
 
@@ -41,13 +37,13 @@
 	{#snippet trigger()}<span class="quiet-link text-[13px]">{weaveWords(weave)}</span>{/snippet}
 	<div class="grid gap-3 text-[13.5px]">
 		<p>
-			{graph.woven.length} balloons, {feet(size.pitch)} from knot to knot. {weaveWords(weave)}.
-			{#if size.bow}Bent over {feet(weave.chord! / 1000)} it comes {feet(size.bow.rise)} forward.{/if}
-			{#if size.bow === undefined && weave.chord !== null}It is only {feet(size.width)} long: it does not reach
-				over {feet(weave.chord / 1000)}.{/if}
-			{#if size.handle}The handle rises {feet(size.handle.rise)} over its feet{size.handle.wanted !== null &&
-				size.handle.rise < size.handle.wanted
-					? `, not ${feet(size.handle.wanted)}: take more balloons, or set its feet closer`
+			{graph.woven.length} balloons, {feetWords(size.pitch)} from knot to knot. {weaveWords(weave)}.
+			{#if size.bow}Bent over {feetWords(weave.chord! / 1000)} it comes {feetWords(size.bow.rise)} forward.{/if}
+			{#if size.bow === undefined && weave.chord !== null}It is only {feetWords(size.width)} long: it does not reach
+				over {feetWords(weave.chord / 1000)}.{/if}
+			{#if size.handle}The handle rises {feetWords(size.handle.rise)} over its feet{size.handle.wanted !==
+					null && size.handle.rise < size.handle.wanted
+					? `, not ${feetWords(size.handle.wanted)}: take more balloons, or set its feet closer`
 					: ''}.{/if}
 			{#if size.handle === undefined}The handle is too short to reach from foot to foot.{/if}
 		</p>

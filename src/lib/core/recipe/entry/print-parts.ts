@@ -8,10 +8,10 @@ import { printBalloon, printFill } from './print-entry.ts';
 /** Finds a material of the Stockroom by its id. */
 export type MaterialOf = (id: string) => Pick<Material, 'name'> | undefined;
 
-const slotName = (id: string, slots: readonly Slot[]): string =>
+export const slotName = (id: string, slots: readonly Slot[]): string =>
 	slots.find((s) => s.id === id)?.name ?? 'no slot';
 
-const printOwn = (balloon: OwnBalloon, slots: readonly Slot[]): string =>
+export const printOwn = (balloon: OwnBalloon, slots: readonly Slot[]): string =>
 	`${printBalloon(balloon)} ${slotName(balloon.slot, slots)}${printFill(balloon, slots)}`;
 
 /** Feet where they come out whole or in halves, else inches: as they are typed. */

@@ -1,12 +1,12 @@
 import { printSize } from '../../sizing/size.ts';
 import { formatInches, um, type Micrometres } from '../../units/length.ts';
 import { mixed, rational } from '../../units/rational.ts';
-import type { OwnBalloon } from '../cluster.ts';
-import type { Id, Recipe, Run, Slot, Weave } from '../recipe.ts';
+import type { Id, Recipe, Run, Weave } from '../recipe.ts';
 import type { Branch, Hung, RunPath } from '../run.ts';
 import { JOINTS } from '../weave.ts';
-import { printBalloon, printCluster, printFill } from './print-entry.ts';
-import { printLong, type MaterialOf } from './print-parts.ts';
+import { slotsOf } from '../pattern.ts';
+import { printBalloon, printCluster } from './print-entry.ts';
+import { printLong, printOwn, slotName, type MaterialOf } from './print-parts.ts';
 
 /** A line of a run or a weave as it would be typed. What has an id is a part and can be taken out; the others are said anew. */
 export interface SaidLineOf {
@@ -17,9 +17,6 @@ export interface SaidLineOf {
 	readonly slot: Id | null;
 }
 
-const nameOf = (id: Id, slots: readonly Slot[]): string => slots.find((s) => s.id === id)?.name ?? 'no slot';
-const own = (balloon: OwnBalloon, slots: readonly Slot[]): string =>
-	`${printBalloon(balloon)} ${nameOf(balloon.slot, slots)}${printFill(balloon, slots)}`;
 const inch = (length: Micrometres): string => `${formatInches(length)} in`;
 
 export function printPath(path: RunPath, recipe: Pick<Recipe, 'sections'>): string {
@@ -82,18 +79,12 @@ export function printRun(
 			row.joining ? `joined ${row.joining}` : ''
 		];
 		const { pattern, places } = row.cluster;
-		const slot =
-			places[0]?.slot ??
-			(pattern.kind === 'same'
-				? pattern.slot
-				: pattern.kind === 'blocks'
-					? pattern.blocks[0]!.slot
-					: pattern.slots[0]!);
+		const slot = places[0]?.slot ?? slotsOf(pattern)[0]!;
 		say([printCluster(row.cluster, slots), ...tail].filter(Boolean).join(' '), 'row', row.id, slot);
 	}
 	for (const part of run.mix) {
 		const colours = part.colours.map(
-			(c) => `${c.parts > 1 || part.colours.length > 1 ? `${c.parts} ` : ''}${nameOf(c.slot, slots)}`
+			(c) => `${c.parts > 1 || part.colours.length > 1 ? `${c.parts} ` : ''}${slotName(c.slot, slots)}`
 		);
 		say(
 			`${mixed(rational(part.share))} % ${printBalloon(part)} of ${colours.join(' / ')}`,
@@ -105,7 +96,7 @@ export function printRun(
 	for (const infill of run.infill) {
 		const many =
 			infill.low === infill.high ? figure(infill.low) : `${figure(infill.low)} to ${figure(infill.high)}`;
-		const colour = infill.slot === null ? 'open' : nameOf(infill.slot, slots);
+		const colour = infill.slot === null ? 'open' : slotName(infill.slot, slots);
 		say(`infill ${many} a foot ${printBalloon(infill)} ${colour}`, 'infill', infill.id, infill.slot);
 	}
 	const { organic } = run;
@@ -124,7 +115,7 @@ export function printRun(
 		);
 	}
 	if (run.joining !== 'twisted on') say(`joined ${run.joining}`);
-	if (run.corner) say(`corner ${own(run.corner, slots)}`, 'more', null, run.corner.slot);
+	if (run.corner) say(`corner ${printOwn(run.corner, slots)}`, 'more', null, run.corner.slot);
 	if (run.spine) {
 		const { material, tails, loops, ties } = run.spine;
 		const named = material === null ? '' : ` ${materialOf(material)?.name ?? 'what is gone'}`;
@@ -158,11 +149,11 @@ export function printWeave(
 	say(`${weave.shape} of ${of}${base && at === '' ? ' at ?' : ''}${base}`, 'path');
 	for (const { id, repeat, blocks } of weave.rows) {
 		const along = blocks
-			.map((b) => `${b.count} ${b.slot === null ? 'hidden' : nameOf(b.slot, slots)}`)
+			.map((b) => `${b.count} ${b.slot === null ? 'hidden' : slotName(b.slot, slots)}`)
 			.join(' / ');
 		say(`${repeat > 1 ? `${repeat} rows` : 'row'} ${along}`, 'row', id, blocks[0]!.slot);
 	}
-	if (weave.joiner) say(`joined with ${own(weave.joiner, slots)}`, 'more', null, weave.joiner.slot);
+	if (weave.joiner) say(`joined with ${printOwn(weave.joiner, slots)}`, 'more', null, weave.joiner.slot);
 	for (const joint of JOINTS) {
 		const usual = joint === 'ends' ? 'none' : joint === 'handle' || joint === 'foot' ? 'quad' : 'duplet';
 		if (weave.joints[joint] !== usual) say(`${joint} ${weave.joints[joint]}`);
@@ -177,7 +168,7 @@ export function printWeave(
 	if (weave.handle) {
 		const { links, slot, chord, rise } = weave.handle;
 		say(
-			`handle of ${links} ${nameOf(slot, slots)} over ${printLong(chord)}${rise === null ? '' : ` to ${printLong(rise)}`}`,
+			`handle of ${links} ${slotName(slot, slots)} over ${printLong(chord)}${rise === null ? '' : ` to ${printLong(rise)}`}`,
 			'more',
 			null,
 			slot
