@@ -167,6 +167,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		versionId: `${id}.1`,
 		colourwayId,
 		sizeId: null,
+		way: null,
 		quantity
 	});
 	const wanted = [

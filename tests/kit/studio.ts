@@ -64,6 +64,7 @@ export const materials: Material[] = [
 ];
 
 export const studio = catalogue(materials, colours);
+export const catalogueOf = catalogue;
 
 /** What floats and bends, with round figures: helium at 5 cents a litre used, foils and ribbon that were weighed. */
 export const floating: Material[] = [
@@ -115,6 +116,7 @@ export const rates: Rates = {
 		method: 'margin',
 		margin: '50',
 		markup: '100',
+		feeOnTop: true,
 		fee: { percent: '0', onTax: true, fixedMinor: 0, payments: 1 },
 		rush: '0',
 		weekend: '0',

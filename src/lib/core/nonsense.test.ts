@@ -59,7 +59,7 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 					const raw: RawQuote = {
 					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
 					discountKind: 'none', discount: '', deposit: '30', note: '', ...fields,
-					lines: [{ id: 'l', versionId: 'v', colourwayId: '', sizeId: '', quantity }]
+					lines: [{ id: 'l', versionId: 'v', colourwayId: '', sizeId: '', quantity, way: 'margin', percent: quantity }]
 				}; // prettier-ignore
 					const { errors, value } = readQuote(raw, { currency: 'USD', style: POINT });
 					expect(value === undefined).toBe(Object.keys(errors).length > 0);

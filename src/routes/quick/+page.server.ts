@@ -10,6 +10,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		versionId,
 		colourwayId: null,
 		sizeId: null,
+		way: null,
 		quantity: 1
 	}));
 	const { items, library } = await quoteRecipes(locals.repos, lines);

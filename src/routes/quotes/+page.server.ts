@@ -46,7 +46,7 @@ export const actions: Actions = {
 		const line = (await locals.repos.quotes.offered()).find((o) => o.design === design);
 		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
 		const lines = line
-			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId, sizeId, quantity: 1 }]
+			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId, sizeId, quantity: 1, way: null }]
 			: [];
 		await locals.repos.quotes.create(
 			id,

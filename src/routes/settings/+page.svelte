@@ -44,7 +44,7 @@
 	<h1 class="py-3 text-[25px]">Settings</h1>
 	{#if form?.saved}<div class="mb-3">
 			<Notice level="good" live
-				>Saved. Every design is priced with this from now on; sent quotes stay as they are.</Notice
+				>Saved. Designs are priced with this from now on, quotes begun from now on start with it; quotes that are written or sent keep the tax, margin and deposit they say.</Notice
 			>
 		</div>{/if}
 	<form
@@ -109,15 +109,17 @@
 				Lines that nobody says: the bill works them out. ¼ for each cluster is one piece for four. A blank is
 				no rule.
 			</p>
-			{#each data.counts as of, index (of)}
+			{#each data.rules as rule, index (index)}
 				<div
 					class="grid grid-cols-[minmax(0,1fr)_130px_minmax(0,1.2fr)] items-start gap-x-5 max-sm:grid-cols-1"
 				>
-					<p class="pt-7 max-sm:pt-1">for each {of}</p>
+					<p class="pt-7 max-sm:pt-1">for each {rule.of}</p>
+					<input type="hidden" name="of-{index}" value={rule.of} />
 					{@render text('Pieces', `each-${index}`, ' ')}
 					{@render choice('Of', `material-${index}`, [
 						['', 'not chosen yet'],
-						...data.followers.map((m) => [m.id, m.name] as const)
+						...(rule.gone === null ? [] : [[rule.gone, 'no longer in the Stockroom'] as const]),
+						...rule.choices.map((m) => [m.id, m.name] as const)
 					])}
 				</div>
 			{/each}
@@ -130,7 +132,11 @@
 			])}
 			{@render text('Target margin', 'margin', '%')}
 			{@render text('Markup', 'markup', '%')}
-			{@render text('Prices go up to a multiple of', 'pricePoint', ' ')}
+			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
+			{@render choice('which one', 'pricePointMode', [
+				['up', 'the next one up'],
+				['nearest', 'the nearest']
+			])}
 			{@render text('Minimum order', 'minimum', ' ')}
 			{@render text('Deposit', 'deposit', '%')}
 			{@render text('Tax rate', 'tax', '%')}
@@ -140,6 +146,10 @@
 			])}
 			{@render text('Payment fee', 'fee', '%')}
 			{@render text('and a payment', 'feeFixed', ' ')}
+			{@render choice('A price by markup', 'feeOnTop', [
+				['yes', 'has the payment fees on top'],
+				['no', 'pays the payment fees itself']
+			])}
 		</fieldset>
 		<p><Button kind="strong" type="submit">Save</Button></p>
 	</form>

@@ -14,10 +14,10 @@ import {
 import { litresHeld } from '../gas/volume.ts';
 import { hundredths } from '../structures/inside.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
-import { ceiling, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
+import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
 import { NEVER_NOTHING, rulesFor, type CountOf, type FollowOnRule } from './follow-on.ts';
-import { sparesFor } from './spares.ts';
+import { sparesFor, sparesTogether } from './spares.ts';
 
 export interface BillContext {
 	readonly catalogue: Catalogue;
@@ -38,9 +38,11 @@ export interface BillLine {
 	readonly balloon: boolean;
 	readonly used: Rational;
 	readonly loss: number;
-	/** Whole extra pieces so that losses leave enough. */
+	/** What is expected to be lost on the way, loss × used; of gas what escapes for so much that is used. */
+	readonly lost: Rational;
+	/** Whole extra pieces to take along, so that losses leave enough; those that survive go back to stock. */
 	readonly spares: number;
-	/** Whole pieces; 0 for things that come back. */
+	/** Whole pieces with the spares; 0 for things that come back. */
 	readonly toBuy: number;
 	/** `open`: its slot has no colour yet; `unlisted`: not in the Stockroom. */
 	readonly status: 'listed' | 'unlisted' | 'open';
@@ -49,12 +51,14 @@ export interface BillLine {
 	/** Where part of the count is an estimate: the least and the most it may be. */
 	readonly estimate: { readonly low: Rational; readonly high: Rational } | null;
 	readonly where: readonly { readonly label: string; readonly quantity: Rational }[];
+	/** What each line of an order takes of it, by their places in the order. */
+	readonly byLine: ReadonlyMap<number, Rational>;
 }
 
 export interface Bill {
 	readonly lines: readonly BillLine[];
 	readonly inflate: readonly InflateLine[];
-	/** Balloons of clusters; modelling balloons that only tie are lines, not balloons of the piece. */
+	/** Balloons and foils that are inflated; what is left uninflated to tie with is none. */
 	readonly balloons: number;
 	readonly spares: number;
 }
@@ -74,24 +78,22 @@ interface Draft {
 	/** What the estimates in it may be less and more, together. */
 	spread: { readonly less: Rational; readonly more: Rational } | null;
 	where: Map<string, Rational>;
+	byLine: Map<number, Rational>;
 }
 
 /** Merges exploded needs into the two lists; lines stand in the order first met. */
 export function bill(exploded: readonly Exploded[], context: BillContext): Bill {
 	const drafts = new Map<string, Draft>();
 	const inflate = new Map<string, InflateLine>();
-	const put: Put = (key, draft, { quantity, range }, where) => {
+	const put: Put = (key, draft, { quantity, range }, { where, line = 0 }) => {
 		let had = drafts.get(key);
-		if (had) {
-			had.used = had.used.add(quantity);
-			const here = had.where.get(where);
-			had.where.set(where, here ? here.add(quantity) : quantity);
-		} else {
-			const { material, label, balloon, status, role } = draft;
-			had = { material, label, balloon, status, role, used: quantity, spread: null, where: new Map() };
-			had.where.set(where, quantity);
+		if (!had) {
+			had = { ...draft, used: ZERO, spread: null, where: new Map(), byLine: new Map() };
 			drafts.set(key, had);
 		}
+		had.used = had.used.add(quantity);
+		had.where.set(where, (had.where.get(where) ?? ZERO).add(quantity));
+		had.byLine.set(line, (had.byLine.get(line) ?? ZERO).add(quantity));
 		if (range) {
 			const { less, more } = had.spread ?? { less: ZERO, more: ZERO };
 			had.spread = {
@@ -100,7 +102,8 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			};
 		}
 	};
-	for (const { need: said, where, recipe } of exploded) {
+	for (const each of exploded) {
+		const { need: said, where, recipe } = each;
 		const need = said.what === 'balloon' && said.any ? inCheapest(said, context.catalogue) : said;
 		switch (need.what) {
 			case 'balloon': {
@@ -108,35 +111,27 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 					recipe.slots.find((s) => s.id === need.slot)?.name ?? (need.any ? 'any colour' : 'no slot');
 				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
 				const match = keyOfBalloon(need, need.colour);
-				const found = own ?? context.catalogue.byMatch.get(match);
 				const open = need.colour === null && need.material === null;
+				const named = need.material === null ? context.catalogue.byMatch.get(match) : own;
+				const found = open ? undefined : named;
 				const colour =
 					own?.name ??
 					(need.colour === null
 						? `${slot} (open)`
-						: (context.catalogue.colours.get(need.colour)?.name ?? 'unknown colour'));
+						: (context.catalogue.colourNames.get(need.colour) ?? 'unknown colour'));
 				const label = own?.name ?? `${kindOfBalloon(need)}, ${colour}`;
-				const key =
-					need.material === null
-						? open
-							? keyOfBalloon(need, `slot:${slot}`)
-							: match
-						: `own:${need.material}`;
+				// One material is one line, however it is reached: by a colour, by its name, by a rule.
+				const unlisted = need.material ?? (open ? keyOfBalloon(need, `slot:${slot}`) : match);
+				const key = found ? `material:${found.id}` : `balloon:${unlisted}`;
 				const status = open ? 'open' : found ? 'listed' : 'unlisted';
-				const draft = {
-					material: open ? undefined : found,
-					label,
-					balloon: true,
-					status,
-					role: USED
-				} as const;
-				put(key, draft, need, where);
+				const draft = { material: found, label, balloon: true, status, role: USED } as const;
+				put(key, draft, need, each);
 				addInflate(inflate, need, { slot, colour, where });
 				break;
 			}
 			case 'material': {
 				const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, where);
+				putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, each);
 				if (need.foil) addFoil(inflate, need, found, { where, catalogue: context.catalogue });
 				break;
 			}
@@ -145,17 +140,43 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 					const { material } = rule;
 					const found = material === null ? undefined : context.catalogue.materials.get(material);
 					const quantity = litresTaken(need, context.catalogue).mul(rational(rule.each));
-					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, where);
+					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, each);
 				}
 		}
 	}
-	const lines = [...drafts].map(([key, draft]) => finish(key, draft, context));
+	const lines = covered(
+		[...drafts].map(([key, draft]) => finish(key, draft, context)),
+		context.service
+	);
 	return {
 		lines,
 		inflate: [...inflate.values()],
-		balloons: lines.reduce((a, l) => a + (l.key.startsWith('material:') ? 0 : ceiling(l.used)), 0),
-		spares: lines.reduce((a, l) => a + (l.material?.kind === 'gas' ? 0 : l.spares), 0)
+		balloons: [...inflate.values()].reduce((a, l) => a + (l.tie ? 0 : ceiling(l.quantity)), 0),
+		spares: lines.reduce((a, l) => a + l.spares, 0)
 	};
+}
+
+/**
+ * Small lines, which alone would take no spare, are covered together with the others of their kind: six bands of which
+ * each survives with 96 in 100 all survive with only 78.
+ */
+function covered(lines: readonly BillLine[], service: number): BillLine[] {
+	const small = new Map<MaterialKind, BillLine[]>();
+	for (const line of lines) {
+		const { material, loss, toBuy, spares } = line;
+		if (!material || material.kind === 'gas' || loss === 0 || toBuy === 0 || spares > 0) continue;
+		if (line.role === 'taken along') continue;
+		small.set(material.kind, [...(small.get(material.kind) ?? []), line]);
+	}
+	const more = new Map<string, number>();
+	for (const own of small.values()) {
+		const risks = own.map(({ toBuy, loss }) => ({ needed: toBuy, loss }));
+		sparesTogether(risks, service).forEach((spares, i) => more.set(own[i]!.key, spares));
+	}
+	return lines.map((line) => {
+		const spares = more.get(line.key) ?? 0;
+		return spares === 0 ? line : { ...line, spares, toBuy: line.toBuy + spares };
+	});
 }
 
 /** Modelling balloons are known by their model alone: the bag says no other size. */
@@ -208,9 +229,9 @@ function followers(of: CountOf, rules: readonly FollowOnRule[]): readonly Follow
 
 type Put = (
 	key: string,
-	draft: Omit<Draft, 'used' | 'spread' | 'where'>,
+	draft: Omit<Draft, 'used' | 'spread' | 'where' | 'byLine'>,
 	count: Pick<Extract<Exploded['need'], { what: 'material' }>, 'quantity' | 'range'>,
-	where: string
+	from: Pick<Exploded, 'where' | 'line'>
 ) => void;
 
 /** Optional lines that are taken are used like any other. */
@@ -226,7 +247,7 @@ function putMaterial(
 		readonly quantity: Rational;
 		readonly range?: { readonly low: Rational; readonly high: Rational };
 	},
-	where: string
+	from: Pick<Exploded, 'where' | 'line'>
 ) {
 	const { material: id, label } = need;
 	const role = need.role === 'optional' ? USED : need.role;
@@ -234,38 +255,35 @@ function putMaterial(
 	const status = found ? 'listed' : id === null ? 'open' : 'unlisted';
 	const named = found?.name ?? `${label}, not chosen yet`;
 	const key = role === USED ? `material:${id ?? label}` : `material:${id ?? label}/${role}`;
-	put(key, { material: found, label: named, balloon, status, role }, need, where);
+	put(key, { material: found, label: named, balloon, status, role }, need, from);
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
-	const { material, label, balloon, status, used, role, spread } = draft;
+	const { material, label, balloon, status, used, role, spread, byLine } = draft;
 	const said = material?.loss ?? (balloon ? context.defaultLoss : null);
-	const loss = said === null ? 0 : rational(said).valueOf();
-	const where: { label: string; quantity: Rational }[] = [];
-	for (const [label, quantity] of draft.where) where.push({ label, quantity });
+	const share = said === null ? ZERO : rational(said);
+	const gas = material?.kind === 'gas';
 	const needed = ceiling(used);
 	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product';
-	const spares =
-		!bought || role === 'taken along'
-			? 0
-			: material?.kind === 'gas'
-				? ceiling(used.div(rational(1).sub(said === null ? 0 : rational(said)))) - needed
-				: sparesFor(needed, loss, context.service);
+	// What is only taken along is not used up: its loss is the loss of what is used.
+	const atRisk = bought && role !== 'taken along';
+	const lost = !atRisk ? ZERO : gas ? used.div(ONE.sub(share)).sub(used) : used.mul(share);
+	const spares = atRisk && !gas ? sparesFor(needed, share.valueOf(), context.service) : 0;
+	const less = spread && (!spread.less.equals(0) || !spread.more.equals(0));
 	return {
 		key,
 		material,
 		label,
 		balloon,
 		used,
-		loss,
+		loss: share.valueOf(),
+		lost,
 		spares,
-		toBuy: bought ? needed + spares : 0,
+		toBuy: !bought ? 0 : gas ? ceiling(used.add(lost)) : needed + spares,
 		status,
 		role,
-		estimate:
-			spread && (!spread.less.equals(0) || !spread.more.equals(0))
-				? { low: used.sub(spread.less), high: used.add(spread.more) }
-				: null,
-		where
+		estimate: less ? { low: used.sub(spread.less), high: used.add(spread.more) } : null,
+		where: [...draft.where].map(([label, quantity]) => ({ label, quantity })),
+		byLine
 	};
 }

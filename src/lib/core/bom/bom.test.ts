@@ -33,7 +33,7 @@ describe('the bill, counted by hand', () => {
 			'16 rounds, limpet grey': '4',
 			'11 rounds, gull white': '12',
 			'11 rounds, buoy red': '8',
-			'11 rounds, hive gold': '1',
+			'11 rounds, hive gold matte': '1',
 			'pole, not chosen yet': '1',
 			patch: '4'
 		});

@@ -40,6 +40,8 @@ export interface Exploded {
 	readonly where: string;
 	/** The design whose section it is: its slots have their names there. */
 	readonly recipe: Recipe;
+	/** The line of an order it belongs to, where several are billed together. */
+	readonly line?: number;
 }
 
 /** Finds the last kept version of a design used inside another. */
@@ -108,7 +110,7 @@ function copies(node: DesignCount, section: Section): { all: Rational; grounded:
 	const each = copiesOf(node.recipe, section);
 	return {
 		all: times(node.quantity, each),
-		grounded: standsOnFloor(section) ? times(node.grounded, each) : ZERO,
+		grounded: standsOnFloor(node.recipe, section) ? times(node.grounded, each) : ZERO,
 		alone: section.stand.by === null ? times(node.alone, each) : ZERO
 	};
 }
@@ -122,11 +124,23 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 			return sectionNeeds(section, node.colourway).flatMap((need) => {
 				const count = isFloorContact(need) ? grounded : all;
 				if (count.equals(0)) return [];
-				const own = count.equals(ONE) ? need : { ...need, quantity: need.quantity.mul(count) };
+				const own = count.equals(ONE) ? need : manyOf(need, count);
 				return [{ need: own, where, recipe: node.recipe }];
 			});
 		})
 	);
+}
+
+/** So many times a need: everything that counts in it, the ends of an estimate and the litres of a maker's figure too. */
+function manyOf(need: Need, count: Rational): Need {
+	const quantity = need.quantity.mul(count);
+	if (need.what === 'count')
+		return need.holds
+			? { ...need, quantity, holds: { ...need.holds, pieces: need.holds.pieces.mul(count) } }
+			: { ...need, quantity };
+	if (!need.range) return { ...need, quantity };
+	const { low, high } = need.range;
+	return { ...need, quantity, range: { low: low.mul(count), high: high.mul(count) } };
 }
 
 /** The work of the designs counted, with the difficulty of the section it belongs to. */
@@ -134,7 +148,7 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 	return order.flatMap((node) =>
 		node.recipe.sections.flatMap((section) => {
 			const { all, grounded, alone } = copies(node, section);
-			return sectionTasks(section).flatMap((task) => {
+			return sectionTasks(node.recipe, section).flatMap((task) => {
 				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
 				return [{ task: { ...task, count: task.count * count }, difficulty: section.difficulty }];

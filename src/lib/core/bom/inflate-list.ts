@@ -2,9 +2,8 @@ import type { Gas } from '../gas/atmosphere.ts';
 import type { Method } from '../labour/task.ts';
 import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { printSize, type Size } from '../sizing/size.ts';
+import { printSize, sizeKey, type Size } from '../sizing/size.ts';
 import { lookWords } from '../structures/bunch.ts';
-import { sizeKey } from '../structures/stack.ts';
 import { formatInches, type Micrometres } from '../units/length.ts';
 import { ZERO, type Rational } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
@@ -25,6 +24,8 @@ export interface InflateLine {
 	readonly slot: string;
 	readonly quantity: Rational;
 	readonly where: string;
+	/** Left uninflated, to tie with: it is on the list, and no balloon of the piece. */
+	readonly tie: boolean;
 }
 
 export type BalloonNeed = Extract<Exploded['need'], { what: 'balloon' }>;
@@ -47,9 +48,8 @@ export function addInflate(
 	{ slot, colour, where }: { slot: string; colour: string; where: string }
 ) {
 	const { mark, look, gas = 'air', nominal, size, kind } = need;
-	const more =
-		mark === undefined && look === undefined && gas === 'air' ? '' : `/${mark ?? ''}/${look ?? ''}/${gas}`;
-	const key = `${where}/${nominal}/${sizeKey(size)}/${need.colour ?? slot}${more}`;
+	const what = need.material ?? need.colour ?? `slot:${slot}`;
+	const key = [where, kind, nominal, sizeKey(size), need.method, what, mark, look, gas].join('/');
 	const bag = mark === undefined ? formatInches(nominal) : kind === 'modelling' ? mark : kindOfBalloon(need);
 	const sizeTo = look ?? printSize(size);
 	lines.set(key, {
@@ -65,7 +65,8 @@ export function addInflate(
 		colour: need.colour,
 		slot,
 		quantity: (lines.get(key)?.quantity ?? ZERO).add(need.quantity),
-		where
+		where,
+		tie: need.tie === true
 	});
 }
 
@@ -91,8 +92,9 @@ export function addFoil(
 		method: 'eye',
 		gas: foil.gas,
 		colour: found?.colour ?? null,
-		slot: catalogue.colours.get(found?.colour ?? '')?.name ?? 'foil',
+		slot: catalogue.colourNames.get(found?.colour ?? '') ?? 'foil',
 		quantity: (lines.get(key)?.quantity ?? ZERO).add(quantity),
-		where
+		where,
+		tie: false
 	});
 }

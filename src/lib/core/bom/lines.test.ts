@@ -129,7 +129,7 @@ describe('what is not known is carried as what it is', () => {
 				{ catalogue: studio, rates, library: () => undefined },
 				size
 			);
-			expect(cost.total.unknown).toEqual(['11 rounds, white (open)', 'spares for loss']);
+			expect(cost.total.unknown).toEqual(['11 rounds, white (open)']);
 			expect(findings.map((f) => f.code)).toContain('open-slot');
 		}
 	});

@@ -41,3 +41,39 @@ export function sparesFor(needed: number, loss: number, service: number): number
 	}
 	return high;
 }
+
+/** Pieces of one material with the share of them that is lost. */
+export interface AtRisk {
+	readonly needed: number;
+	/** 0 to under 1 */
+	readonly loss: number;
+}
+
+/**
+ * Spares of several lines that are covered together: the fewest, one after the other where it helps most, with which
+ * none of the lines runs short, P = Π P(losses of a line ≤ its spares) ≥ service level, losses being independent.
+ * One after the other is the least there is, because ln P of a line is concave in its spares.
+ *
+ * @returns spares of each line
+ * @throws {DomainError} `out-of-range` as {@link sparesFor}
+ */
+export function sparesTogether(lines: readonly AtRisk[], service: number): number[] {
+	const spares = lines.map(() => 0);
+	for (const { needed, loss } of lines) sparesFor(needed, loss, service);
+	const lasts = (i: number, s: number) => {
+		const { needed, loss } = lines[i]!;
+		return loss === 0 ? 1 : binomialAtMost(s, needed + s, loss);
+	};
+	const now = lines.map((_, i) => lasts(i, 0));
+	while (now.reduce((a, p) => a * p, 1) < service) {
+		let [best, most] = [-1, 1];
+		for (let i = 0; i < lines.length; i++) {
+			const gain = lasts(i, spares[i]! + 1) / now[i]!;
+			if (gain > most) [best, most] = [i, gain];
+		}
+		if (best < 0) break;
+		spares[best]! += 1;
+		now[best] = lasts(best, spares[best]!);
+	}
+	return spares;
+}

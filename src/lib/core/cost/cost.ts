@@ -51,23 +51,27 @@ export interface Cost {
 	readonly labourTotal: Money;
 	readonly seconds: Rational;
 	readonly overhead: Money;
+	/** Whether overhead goes by hours of labour, not by per cent of materials and labour. */
+	readonly byHour: boolean;
 	readonly total: Amount;
 }
 
 /**
- * Materials used + spares for loss + consumables + share of reusables + labour at loaded rates + overhead.
+ * Materials used + expected loss + consumables + share of reusables + labour at loaded rates + overhead.
  * Every line is rounded once; every total is the sum of its lines.
  */
 export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cost {
-	const used = bill.lines.filter((l) => l.role === 'always');
+	// Something reused wears: its share of a use is a cost, though nothing is bought.
+	const isCharged = (l: BillLine) => l.role === 'always' || (l.role === 'reused' && l.material?.reuse);
+	const used = bill.lines.filter(isCharged);
 	const bought = used.filter((l) => !l.material?.reuse && !isUpright(l));
 	const shared = used.filter((l) => l.material?.reuse || isUpright(l));
-	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...spareLine(bought, rates)];
+	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...lossLine(bought, rates)];
 	const byBag = bought.map((l) => bagLine(l, rates));
 	const [materials, other] = rates.counting === 'piece' ? [byPiece, byBag] : [byBag, byPiece];
 	const frame = shared.map((l) => pieceLine(l, rates));
 	const aside = bill.lines
-		.filter((l) => l.role !== 'always')
+		.filter((l) => !isCharged(l))
 		.map((line): AsideLine => ({ ...pieceLine(line, rates), role: line.role }));
 	const labour = secondsByGroup(tasks).map(({ group, seconds, tasks: own }): LabourLine => ({
 		group,
@@ -96,6 +100,7 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 		labourTotal,
 		seconds,
 		overhead,
+		byHour: rates.overhead.kind === 'hour',
 		total: join(join(materialsTotal, frameTotal), made)
 	};
 }
@@ -105,9 +110,11 @@ function spreadOf(lines: readonly BillLine[], { currency }: Rates): Cost['spread
 	const estimated = lines.filter((l) => l.estimate !== null);
 	if (estimated.length === 0) return null;
 	let [less, more] = [ZERO, ZERO];
-	for (const { material, estimate, used } of estimated) {
-		const each = material && unitCost(material);
-		if (!each || !estimate) continue;
+	for (const { material, estimate, used, lost } of estimated) {
+		const piece = material && unitCost(material);
+		if (!piece || !estimate) continue;
+		// What is lost goes with what is used.
+		const each = used.equals(0) ? piece : piece.mul(used.add(lost).div(used));
 		less = less.add(each.mul(used.sub(estimate.low)));
 		more = more.add(each.mul(estimate.high.sub(used)));
 	}
@@ -125,9 +132,10 @@ const isUpright = (line: BillLine) =>
 function sumLines(lines: readonly CostLine[], { currency }: Rates): Amount {
 	let minor = 0;
 	const unknown: string[] = [];
-	for (const { amount, label } of lines) {
-		if (amount === undefined) unknown.push(label);
-		else minor += amount.minor;
+	for (const { key, amount, label } of lines) {
+		if (amount) minor += amount.minor;
+		// Losses of unknown cost are losses of lines that are named already.
+		else if (key !== LOSS) unknown.push(label);
 	}
 	return { known: money(minor, currency), unknown };
 }
@@ -143,17 +151,17 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	const each = line.material && unitCost(line.material);
 	const pack = line.material && cheapestPack(line.material);
 	// What is lost of a gas never reached a balloon: a litre used costs what it took to get it there.
-	const taken = isGas(line) ? line.used.add(line.spares) : line.used;
+	const taken = isGas(line) ? line.used.add(line.lost) : line.used;
 	const amount = each && rounded(each.mul(taken), currency);
 	const parts: CostPart[] = line.where.map((w) => ({
 		label: w.label,
 		count: quantityText(w.quantity, line.material?.unit),
 		amount: undefined
 	}));
-	if (isGas(line) && line.spares > 0)
+	if (isGas(line) && !line.lost.equals(0))
 		parts.push({
 			label: `lost, ${percentText(line.loss)} of the cylinder`,
-			count: quantityText(rational(line.spares), line.material?.unit),
+			count: quantityText(line.lost, line.material?.unit),
 			amount: undefined
 		});
 	if (pack && line.material?.reuse) {
@@ -173,23 +181,32 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
 }
 
-function spareLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
-	const spare = lines.filter((l) => l.spares > 0 && !isGas(l));
-	if (spare.length === 0) return [];
-	const exact = spare.map((l) => {
-		const each = l.material && unitCost(l.material);
-		return { line: l, minor: each?.mul(l.spares) };
-	});
+/** What losses are expected to cost: rate × used of every line, rounded once together. Spares that survive cost nothing. */
+function lossLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
+	const lossy = lines.filter((l) => !isGas(l) && !l.lost.equals(0));
+	if (lossy.length === 0) return [];
+	const exact = lossy.map((line) => ({ line, minor: lossCost(line) }));
 	const known = exact.reduce((a, e) => (e.minor ? a.add(e.minor) : a), ZERO);
 	const parts = exact.map(({ line, minor }): CostPart => ({
 		label: `${line.label}, loss ${percentText(line.loss)}`,
-		count: String(line.spares),
+		count: aboutText(line.lost),
 		amount: minor && rounded(minor, currency)
 	}));
-	const count = String(spare.reduce((a, l) => a + l.spares, 0));
+	const count = aboutText(lossy.reduce((a, l) => a.add(l.lost), ZERO));
 	const amount = exact.every((e) => e.minor === undefined) ? undefined : rounded(known, currency);
-	return [{ key: 'spares', label: 'spares for loss', count, amount, parts }];
+	return [{ key: LOSS, label: 'expected loss', count, amount, parts }];
 }
+
+/** The line of losses, by its key. */
+export const LOSS = 'loss';
+
+/** Exact minor units of what is expected to be lost of a line; undefined where a piece has no price. */
+export function lossCost({ material, lost }: BillLine): Rational | undefined {
+	return material && unitCost(material)?.mul(lost);
+}
+
+/** An expected number, to a tenth: `2.4`. */
+const aboutText = (value: Rational): string => String(Math.round(value.valueOf() * 10) / 10);
 
 const percentText = (share: number): string => `${Math.round(share * 1000) / 10} %`;
 
@@ -203,7 +220,7 @@ function bagLine(line: BillLine, { currency }: Rates): CostLine {
 	return {
 		key: line.key,
 		label: line.label,
-		count: bags === undefined ? '—' : `${bags} bags`,
+		count: bags === undefined ? '—' : `${bags} ${bags === 1 ? 'bag' : 'bags'}`,
 		amount,
 		parts
 	};

@@ -53,7 +53,36 @@ export interface TimedTask extends TaskCount {
 export function timeOf(count: TaskCount, standards: Standards, difficulty: RationalText = '1'): TimedTask {
 	const { seconds, batch } = standards[count.task];
 	const work = rational(seconds).mul(count.count).mul(METHOD_FACTOR[count.method]).mul(rational(difficulty));
-	return { ...count, group: groupOf(count.task), seconds: work.add(batch * count.batches) };
+	return { ...count, group: groupOf(count.task), seconds: work.add(batch * count.batches.length) };
+}
+
+/**
+ * Times all work that is done together: the same task by the same method stands once, wherever it comes from, and each
+ * batch of it is set up once.
+ */
+export function timeAll(
+	work: readonly { readonly task: TaskCount; readonly difficulty: RationalText }[],
+	standards: Standards
+): TimedTask[] {
+	const merged = new Map<string, TimedTask>();
+	for (const { task, difficulty } of work) {
+		const key = `${task.task}/${task.method}`;
+		const before = merged.get(key);
+		const batches = before ? task.batches.filter((b) => !before.batches.includes(b)) : task.batches;
+		const timed = timeOf({ ...task, batches }, standards, difficulty);
+		merged.set(
+			key,
+			before
+				? {
+						...before,
+						count: before.count + timed.count,
+						batches: [...before.batches, ...batches],
+						seconds: before.seconds.add(timed.seconds)
+					}
+				: timed
+		);
+	}
+	return [...merged.values()];
 }
 
 /** Seconds a group of the tape, in its order; groups without work are left out. */

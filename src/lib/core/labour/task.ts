@@ -1,7 +1,7 @@
 import type { Micrometres } from '../units/length.ts';
 import { inches } from '../units/length.ts';
 import type { Place } from '../recipe/recipe.ts';
-import type { Size } from '../sizing/size.ts';
+import { sizeKey, type Size } from '../sizing/size.ts';
 
 /** Kinds of work with a time standard. */
 export const TASKS = [
@@ -20,8 +20,8 @@ export interface TaskCount {
 	/** Of sizing only; other tasks know one method. */
 	readonly method: Method;
 	readonly count: number;
-	/** Times the tools are set for it: once a size, say. */
-	readonly batches: number;
+	/** What the tools are set for, each told by a word: a size, say. Set once for all that is built together. */
+	readonly batches: readonly string[];
 }
 
 /** Size classes by the nominal size: up to 6 in, up to 12 in, larger. House rule. */
@@ -38,6 +38,10 @@ export function methodOf(size: Size): Method {
 /** What was said of the place, else what its size says. Strokes are counted whatever else is said. */
 export const methodOfPlace = ({ size, method }: Pick<Place, 'size' | 'method'>): Method =>
 	size.kind === 'strokes' || method === null ? methodOf(size) : method;
+
+/** The batch that balloons of one bag and size are sized in. */
+export const sizeBatch = ({ nominal, size }: Pick<Place, 'nominal' | 'size'>): string =>
+	`${nominal}/${sizeKey(size)}`;
 
 /** Where a task stands on the tape. */
 export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;

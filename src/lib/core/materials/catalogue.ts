@@ -5,6 +5,8 @@ import type { Colour, Material, MaterialKind } from './material.ts';
 export interface Catalogue {
 	readonly materials: ReadonlyMap<string, Material>;
 	readonly colours: ReadonlyMap<string, Colour>;
+	/** Names of colours by their ids: with the finish wherever another colour has the same name. */
+	readonly colourNames: ReadonlyMap<string, string>;
 	/** Materials by {@link matchKey}. */
 	readonly byMatch: ReadonlyMap<string, Material>;
 }
@@ -26,6 +28,14 @@ export function catalogue(materials: readonly Material[], colours: readonly Colo
 	return {
 		materials: new Map(materials.map((m) => [m.id, m])),
 		colours: new Map(colours.map((c) => [c.id, c])),
+		colourNames: colourNames(colours),
 		byMatch
 	};
+}
+
+function colourNames(colours: readonly Colour[]): Map<string, string> {
+	const times = new Map<string, number>();
+	const plain = (c: Colour) => c.name.toLowerCase();
+	for (const c of colours) times.set(plain(c), (times.get(plain(c)) ?? 0) + 1);
+	return new Map(colours.map((c) => [c.id, times.get(plain(c))! > 1 ? `${c.name} ${c.finish}` : c.name]));
 }

@@ -27,9 +27,9 @@ export const filedMaterialSchema = z.strictObject({
 	safe: length.nullable(),
 	loss: z
 		.string()
-		.regex(/^0$|^\d{1,6}\/[1-9]\d{0,6}$/, 'A loss is a share, like "1/25", or null.')
+		.regex(/^0$|^\d{1,24}\/[1-9]\d{0,23}$/, 'A loss is a share, like "1/25", or null.')
 		.refine(
-			(text) => text === '0' || Number(text.split('/')[0]) < Number(text.split('/')[1]),
+			(text) => text === '0' || BigInt(text.split('/')[0]!) < BigInt(text.split('/')[1]!),
 			'A loss is under 1.'
 		)
 		.nullable(),

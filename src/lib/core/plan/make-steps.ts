@@ -96,8 +96,8 @@ class SectionSteps {
 		const copies = copiesOf(node.recipe, section);
 		this.#all = node.quantity.mul(copies).valueOf();
 		this.#alone = section.stand.by === null ? node.alone.mul(copies).valueOf() : 0;
-		this.#grounded = standsOnFloor(section) ? node.grounded.mul(copies).valueOf() : 0;
-		this.#tasks = sectionTasks(section);
+		this.#grounded = standsOnFloor(node.recipe, section) ? node.grounded.mul(copies).valueOf() : 0;
+		this.#tasks = sectionTasks(node.recipe, section);
 	}
 
 	bench(): MadeStep[] {
@@ -153,7 +153,9 @@ class SectionSteps {
 				method: tie === undefined ? '' : `tied with ${tie}`,
 				check: 'it does not turn or slip when it is pushed lightly',
 				// What does not stand on the floor itself is attached: the last task of its section.
-				work: standsOnFloor(this.section) ? [] : this.#share('attach', (t) => t === this.#tasks.at(-1))
+				work: standsOnFloor(this.#recipe, this.section)
+					? []
+					: this.#share('attach', (t) => t === this.#tasks.at(-1))
 			})
 		];
 	}
@@ -244,7 +246,7 @@ class SectionSteps {
 		}));
 	}
 	#colourName(id: string | null | undefined): string | undefined {
-		return id == null ? undefined : this.context.catalogue.colours.get(id)?.name;
+		return id == null ? undefined : this.context.catalogue.colourNames.get(id);
 	}
 
 	#inflate(): MadeStep[] {
@@ -319,7 +321,7 @@ class SectionSteps {
 						lines: [],
 						method: attached > 0 ? JOINED[layer.joining ?? stack.joining] : '',
 						check: top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
-						work: attached > 0 ? [{ task: 'attach', method: 'hole', count: attached, batches: 0 }] : []
+						work: attached > 0 ? [{ task: 'attach', method: 'hole', count: attached, batches: [] }] : []
 					},
 					layer.id
 				)
@@ -358,7 +360,7 @@ class SectionSteps {
 				tool: FIXING_TOOL[piece.fixing] ?? '',
 				wait: FIXING_WAIT[piece.fixing] ?? 0,
 				check: 'it holds when it is pulled lightly',
-				work: [{ task: 'fix', method: 'hole', count, batches: 0 }]
+				work: [{ task: 'fix', method: 'hole', count, batches: [] }]
 			},
 			piece.id
 		);
@@ -370,7 +372,7 @@ class SectionSteps {
 		const count = line.range ? `${line.range.low} to ${line.range.high}` : line.quantity;
 		if (line.role === 'taken along')
 			return [this.#made('line', `Take along ${count} × ${name}.`, { place: 'site' }, line.id)];
-		const work = [{ task: 'place extras' as const, method: 'hole' as const, count: this.#all, batches: 0 }];
+		const work = [{ task: 'place extras' as const, method: 'hole' as const, count: this.#all, batches: [] }];
 		const paint = material?.kind === 'paint';
 		return [
 			this.#made(

@@ -46,7 +46,7 @@ describe('steps made from the structures', () => {
 			'4 × 16 at 13, limpet grey',
 			'4 × 11 at 10, gull white',
 			'4 × 11 at 10, buoy red',
-			'1 × 11 at 9, hive gold'
+			'1 × 11 at 9, hive gold matte'
 		]);
 		expect(inflate!.check).toContain('passes the hole');
 		expect(low!.text).toBe('column, from the floor up. Row 1: 4 × 16 at 13 limpet grey.');

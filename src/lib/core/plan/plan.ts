@@ -1,5 +1,6 @@
 import { countDesigns, type DesignCount } from '../bom/explode.ts';
 import { timeOf, type Standards } from '../labour/standards.ts';
+import type { TaskCount } from '../labour/task.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { rational } from '../units/rational.ts';
@@ -35,8 +36,9 @@ export function planOf(recipe: Recipe, choice: PlanChoice, context: TallyContext
 	const { library, rates } = context;
 	const nodes = counted(recipe, choice, context);
 	const steps: StepContext = { catalogue: context.catalogue, library, pumps: rates.pumps };
+	const set = new Set<string>();
 	return nodes.map((node, i) => {
-		const made = makeSteps(node, i === 0, steps);
+		const made = setOnce(makeSteps(node, i === 0, steps), set);
 		const design = i === 0 ? undefined : node.key.split('/')[0]!;
 		// What is lost is lost from the recipe itself, not from one of its sizes or colourways.
 		const plain = design === undefined ? recipe : (library(design) ?? node.recipe);
@@ -48,6 +50,16 @@ export function planOf(recipe: Recipe, choice: PlanChoice, context: TallyContext
 			seconds: made.reduce((a, m) => a + secondsOf(m.work, rates.standards), 0)
 		};
 	});
+}
+
+/** Tools are set for a batch at the first step that needs it; the steps after it find them so. */
+function setOnce(made: readonly MadeStep[], set: Set<string>): MadeStep[] {
+	const first = (task: TaskCount): TaskCount => {
+		const batches = task.batches.filter((b) => !set.has(`${task.task}/${task.method}/${b}`));
+		for (const b of batches) set.add(`${task.task}/${task.method}/${b}`);
+		return { ...task, batches };
+	};
+	return made.map((m) => ({ ...m, work: m.work.map((w) => ({ ...w, task: first(w.task) })) }));
 }
 
 /** Steps of the design itself as they are made, for an edit to be done on. */

@@ -1,17 +1,37 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { rates } from '../../../../tests/kit/studio.ts';
-import { money, zero } from '../money/money.ts';
-import { price, toPricePoint } from './price.ts';
-import type { PriceTerms } from './terms.ts';
+import type { Amount } from '../cost/amount.ts';
+import { money } from '../money/money.ts';
+import { paymentsOf, price, priceOrder, toPricePoint, type Order } from './price.ts';
+import { pieceTerms, type PriceTerms } from './terms.ts';
 
 const usd = (minor: number) => money(minor, 'USD');
-const none = { charge: zero('USD'), cost: zero('USD') };
-const priced = (cost: number, terms: Partial<PriceTerms>, extra = none) => {
-	const result = price(usd(cost), { ...rates.price, ...terms }, extra);
+const amount = (minor: number, ...unknown: string[]): Amount => ({ known: usd(minor), unknown });
+const priced = (cost: number, terms: Partial<PriceTerms>) => {
+	const result = price(amount(cost), { ...rates.price, ...terms });
 	if (result.status !== 'priced') throw new Error(result.why);
 	return result;
 };
+const way = (margin: string) => ({ method: 'margin', percent: margin }) as const;
+const ordered = (order: Order, terms: Partial<PriceTerms> = {}) => {
+	const result = priceOrder(order, { ...rates.price, ...terms });
+	if (result.status !== 'priced') throw new Error(result.why);
+	return result;
+};
+/** Goods of 100.00 at a target of 48 %, and a delivery of 80.00 that costs 80.00. */
+const delivered = (charge: number | null, terms: Partial<PriceTerms> = {}, cost: number | null = 8000) =>
+	ordered(
+		{
+			lines: [{ cost: amount(10_000), way: way('48') }],
+			delivery: {
+				charge: charge === null ? null : usd(charge),
+				cost: cost === null ? amount(0, 'delivery') : amount(cost),
+				way: way('48')
+			}
+		},
+		terms
+	);
 
 describe('margin and markup are never mixed up', () => {
 	// The textbook pair, in any introduction to cost accounting (from memory): cost 60, price 100 is a margin
@@ -36,7 +56,7 @@ describe('margin and markup are never mixed up', () => {
 	});
 	test.each(['100', '97', '250'])('a margin of %s per cent with 3 of fees has no price', (margin) => {
 		const fee = { percent: '3', onTax: false, fixedMinor: 0, payments: 1 };
-		expect(price(usd(100), { ...rates.price, margin, fee }, none)).toEqual({
+		expect(price(amount(100), { ...rates.price, margin, fee })).toEqual({
 			status: 'refused',
 			why: 'margin-too-high'
 		});
@@ -78,11 +98,6 @@ describe('the order of steps', () => {
 		expect([result.total.minor, result.net.minor, result.tax.minor]).toEqual([11_000, 10_000, 1000]);
 		expect(result.margin).toBeCloseTo(50, 9);
 	});
-	test('a delivery charge stands beside what the method prices, its cost in the margin', () => {
-		const result = priced(5000, { margin: '50' }, { charge: usd(4000), cost: usd(2500) });
-		expect(result.net).toEqual(usd(14_000));
-		expect(result.profit).toEqual(usd(6500));
-	});
 	test('a discount of more than the price ends at 0, without a margin', () => {
 		const result = priced(5000, { discount: { kind: 'amount', minor: 99_999 } });
 		expect(result.net).toEqual(usd(0));
@@ -107,5 +122,144 @@ describe('the order of steps', () => {
 				}
 			)
 		);
+	});
+});
+
+describe('payment fees', () => {
+	const fee = { percent: '29/10', onTax: false, fixedMinor: 30, payments: 1 };
+	test('a deposit makes two payments, all of it at once one', () => {
+		expect([paymentsOf({ fee, deposit: '0' }), paymentsOf({ fee, deposit: '30' })]).toEqual([1, 2]);
+		expect(paymentsOf({ fee, deposit: '100' })).toBe(1);
+		expect(paymentsOf({ fee: { ...fee, payments: 3 }, deposit: '30' })).toBe(3);
+	});
+	test('a markup of 50 % on 100.00 with the fees on top leaves 50.00, without them less, and the tape says which', () => {
+		const terms = { method: 'markup', markup: '50', fee } as const;
+		const onTop = priced(10_000, terms);
+		expect(onTop.net).toEqual(usd(15_479)); // (150 + 0.30) / 0.971
+		expect(onTop.profit).toEqual(usd(5000));
+		const inside = priced(10_000, { ...terms, feeOnTop: false });
+		expect([inside.net, inside.profit]).toEqual([usd(15_000), usd(5000 - 465)]);
+	});
+	test('each step says what it leaves after fees', () => {
+		const result = priced(10_000, { margin: '50', fee, discount: { kind: 'percent', percent: '10' } });
+		const [discount] = result.steps;
+		expect(result.base).toEqual(usd(21_295)); // 100.30 / 0.471
+		expect(discount!.price).toEqual(usd(19_165));
+		expect(discount!.left).toEqual(usd(19_165 - 10_000 - 586)); // 2.9 % of 191.65 is 5.56, and 0.30
+		expect(discount!.left).toEqual(result.profit);
+	});
+});
+
+describe('what belongs to an order', () => {
+	test('a piece by itself knows no minimum, rush, weekend, volume or discount', () => {
+		const terms = { ...rates.price, rush: '20', weekend: '10', volume: '5', minimumMinor: 7500 };
+		const piece = price(amount(1432), pieceTerms({ ...terms, discount: { kind: 'amount', minor: 100 } }));
+		expect(piece).toMatchObject({ net: usd(2864), steps: [] });
+		expect(price(amount(1432), terms)).toMatchObject({ net: usd(7500) });
+	});
+	test('lines are priced each by its own way, and the fixed fees are shared by cost', () => {
+		const fee = { percent: '0', onTax: false, fixedMinor: 30, payments: 1 };
+		const result = ordered(
+			{
+				lines: [
+					{ cost: amount(10_000), way: way('50') },
+					{ cost: amount(5000), way: { method: 'markup', percent: '200' } }
+				],
+				delivery: null
+			},
+			{ fee }
+		);
+		// (100 + 0.20) / 0.5 and 50 × 3 + 0.10
+		expect(result.lines.map((l) => l.base.minor)).toEqual([20_040, 15_010]);
+	});
+	test('a delivery charged as said is no part of the target: the pieces earn theirs, the delivery what is over its cost', () => {
+		const fee = { percent: '29/10', onTax: false, fixedMinor: 30, payments: 1 };
+		const result = delivered(8000, { fee });
+		// (100 + 0.30 + 2.9 % of 80) / (1 − 0.48 − 0.029)
+		expect(result.pieces).toEqual(usd(20_900));
+		expect(result.delivery).toEqual(usd(8000));
+		expect(Math.abs(result.profit.minor - 0.48 * 20_900)).toBeLessThanOrEqual(1);
+		expect(result.profit.minor).toBeGreaterThan(0);
+	});
+	test('a delivery whose charge is left to the method reaches the target with it', () => {
+		const fee = { percent: '29/10', onTax: false, fixedMinor: 30, payments: 1 };
+		const result = delivered(null, { fee });
+		expect(result.margin).toBeCloseTo(48, 1);
+		expect(result.pieces.minor + result.delivery.minor).toBe(result.net.minor);
+	});
+	test('rush, discount and minimum are of the pieces: the delivery stands', () => {
+		const result = delivered(8000, {
+			rush: '10',
+			discount: { kind: 'percent', percent: '50' },
+			minimumMinor: 20_000
+		});
+		expect(result.delivery).toEqual(usd(8000));
+		expect(result.steps.map((s) => [s.id, s.price.minor])).toEqual([
+			['rush', 21_154],
+			['discount', 10_577],
+			['minimum order', 20_000]
+		]);
+	});
+	test('an unknown cost is named by the price it makes', () => {
+		expect(delivered(8000, {}, null).missing).toEqual(['delivery']);
+		expect(price(amount(100, 'reeds', 'reeds'), rates.price)).toMatchObject({ missing: ['reeds'] });
+	});
+	test('what the client reads adds up, whatever the terms; a discount changes no line and nothing is under 0', () => {
+		const percent = (max: number) => fc.integer({ min: 0, max }).map(String);
+		const anyTerms = fc.record({
+			rush: percent(60),
+			weekend: percent(30),
+			volume: percent(40),
+			discount: fc.oneof(
+				percent(100).map((n) => ({ kind: 'percent' as const, percent: n })),
+				fc.integer({ min: 0, max: 60_000 }).map((minor) => ({ kind: 'amount' as const, minor }))
+			),
+			pricePoint: fc.constantFrom(null, { step: 500, mode: 'up' as const }, { step: 900, mode: 'nearest' as const }),
+			minimumMinor: fc.constantFrom(0, 7500, 40_000),
+			tax: fc.record({ percent: fc.constantFrom('0', '7', '71/8', '20'), inclusive: fc.boolean() }),
+			fee: fc.constantFrom(rates.price.fee, { percent: '29/10', onTax: true, fixedMinor: 30, payments: 1 }),
+			feeOnTop: fc.boolean(),
+			deposit: percent(100)
+		}); // prettier-ignore
+		const anyLine = fc.record({
+			cost: fc.integer({ min: 0, max: 40_000 }).map((n) => amount(n)),
+			way: fc.record({
+				method: fc.constantFrom('margin' as const, 'markup' as const),
+				percent: percent(90)
+			})
+		});
+		const anyDelivery = fc.record({
+			charge: fc.option(
+				fc.integer({ min: 0, max: 20_000 }).map((n) => usd(n)),
+				{ nil: null }
+			),
+			cost: fc.integer({ min: 0, max: 9000 }).map((n) => amount(n)),
+			way: fc.constant(way('48'))
+		});
+		fc.assert(
+			fc.property(fc.array(anyLine, { maxLength: 6 }), anyDelivery, anyTerms, (lines, delivery, terms) => {
+				const result = ordered({ lines, delivery }, terms);
+				const shown = result.lines.map((l) => l.shown.minor);
+				const sum = shown.reduce((a, b) => a + b, 0);
+				expect(sum + result.delivery.minor - result.discount.minor).toBe(result.said.minor);
+				expect(result.net.minor + result.tax.minor).toBe(result.total.minor);
+				expect(result.said).toEqual(terms.tax.inclusive ? result.total : result.net);
+				const { left = undefined } = result.steps.at(-1) ?? {};
+				if (left) expect(left).toEqual(result.profit);
+				const changes = result.steps.reduce((a, s) => a + s.change.minor, 0);
+				expect(result.base.minor + changes).toBe(result.pieces.minor);
+				for (const minor of [...shown, result.delivery.minor, result.discount.minor, result.total.minor])
+					expect(minor).toBeGreaterThanOrEqual(0);
+				const plain = ordered({ lines, delivery }, { ...terms, discount: null });
+				expect(plain.lines.map((l) => l.shown.minor)).toEqual(shown);
+				expect(plain.discount.minor).toBe(0);
+			}),
+			{ numRuns: 400 }
+		);
+	});
+	test('a price that its price point takes to 0 still has its minimum; what costs nothing has none', () => {
+		const terms = { pricePoint: { step: 900, mode: 'nearest' as const }, minimumMinor: 7500 };
+		expect(priced(100, terms).net).toEqual(usd(7500));
+		expect(priced(0, terms).net).toEqual(usd(0));
 	});
 });

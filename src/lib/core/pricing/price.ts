@@ -1,7 +1,8 @@
-import { add, money, rounded, subtract, zero, type Money } from '../money/money.ts';
+import { add, allocate, money, rounded, subtract, total, zero, type Money } from '../money/money.ts';
 import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
-import { rational, type Rational } from '../units/rational.ts';
-import type { PaymentFee, PricePoint, PriceTerms } from './terms.ts';
+import type { Amount } from '../cost/amount.ts';
+import { rational, sum, ZERO, type Rational } from '../units/rational.ts';
+import { wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
 
 /** Why no price can be worked out. */
 export type PriceRefusal = 'margin-too-high' | 'margin-negative' | 'markup-too-low';
@@ -10,17 +11,41 @@ export type PriceRefusal = 'margin-too-high' | 'margin-negative' | 'markup-too-l
 export interface PriceStep {
 	readonly id: 'rush' | 'weekend' | 'volume' | 'discount' | 'price point' | 'minimum order';
 	readonly change: Money;
-	/** Price after the step, before tax. */
+	/** Price of the pieces after the step, as it is said. */
 	readonly price: Money;
-	/** Margin after the step, per cent; undefined at a price of 0. */
+	/** What the whole order leaves after cost and payment fees, would it end here. */
+	readonly left: Money;
+	/** That over the net price, per cent; undefined at a price of 0. */
 	readonly margin: number | undefined;
 }
 
+/** A line of an order as it is priced. Amounts are as they are said: with tax where prices include it. */
+export interface PricedLine {
+	readonly way: Way;
+	/** Straight from its way of pricing. */
+	readonly base: Money;
+	/** What the client reads: rush, weekend, volume, price point and minimum are in it, a discount never. */
+	readonly shown: Money;
+}
+
+/**
+ * The price of an order. What the client reads adds up: the lines' `shown` + `delivery` − `discount` = `said`,
+ * and `said` (+ `tax` where it comes on top) = `total`.
+ */
 export interface Priced {
 	readonly status: 'priced';
-	/** Straight from the method, before any step. */
+	readonly lines: readonly PricedLine[];
+	/** The lines straight from their ways, before any step. */
 	readonly base: Money;
 	readonly steps: readonly PriceStep[];
+	/** The pieces after all steps. */
+	readonly pieces: Money;
+	/** Charged for delivery; no step changes it. */
+	readonly delivery: Money;
+	/** What the client reads as taken off, 0 or more. */
+	readonly discount: Money;
+	/** The price as it is said: what the client pays where prices include tax, before tax where it comes on top. */
+	readonly said: Money;
 	/** Before tax (with an inclusive tax: the part that is not tax). */
 	readonly net: Money;
 	readonly fees: Money;
@@ -34,9 +59,22 @@ export interface Priced {
 	/** What the client pays. */
 	readonly total: Money;
 	readonly deposit: Money;
+	/** Names of the costs nobody knows: the price is at least this, the margin at most. */
+	readonly missing: readonly string[];
 }
 
 export type Price = Priced | { readonly status: 'refused'; readonly why: PriceRefusal };
+
+/** What is priced together: lines each by its own way, and a delivery. */
+export interface Order {
+	readonly lines: readonly { readonly cost: Amount; readonly way: Way }[];
+	readonly delivery: {
+		/** As it was said, in prices as they are said; null is priced by its way from what it costs. */
+		readonly charge: Money | null;
+		readonly cost: Amount;
+		readonly way: Way;
+	} | null;
+}
 
 const HUNDRED = rational(100);
 const share = (percent: string): Rational => rational(percent).div(HUNDRED);
@@ -44,6 +82,12 @@ const share = (percent: string): Rational => rational(percent).div(HUNDRED);
 /** The share of the net price that fees take: rate × (1 + tax) where they are charged on the gross. */
 function feeShare({ percent, onTax }: PaymentFee, tax: PriceTerms['tax']): Rational {
 	return onTax ? share(percent).mul(share(tax.percent).add(1)) : share(percent);
+}
+
+/** Payments an order makes: a deposit that is not all of it makes two. */
+export function paymentsOf({ fee, deposit }: Pick<PriceTerms, 'fee' | 'deposit'>): number {
+	const part = rational(deposit);
+	return part.compare(0) > 0 && part.compare(100) < 0 ? Math.max(2, fee.payments) : fee.payments;
 }
 
 /**
@@ -59,8 +103,18 @@ export function priceByMargin(
 	return left.compare(0) > 0 ? cost.add(fee.fixed).div(left) : undefined;
 }
 
-/** Price by markup: P = C (1 + k). */
-export const priceByMarkup = (cost: Rational, markup: Rational): Rational => cost.mul(markup.add(1));
+/**
+ * Price by markup: P = C (1 + k), with fees on top P = (C (1 + k) + fixed · payments) / (1 − f).
+ * @returns undefined where 1 − f is not above 0
+ */
+export function priceByMarkup(
+	cost: Rational,
+	markup: Rational,
+	fee: { share: Rational; fixed: Rational } = { share: ZERO, fixed: ZERO }
+): Rational | undefined {
+	const left = rational(1).sub(fee.share);
+	return left.compare(0) > 0 ? cost.mul(markup.add(1)).add(fee.fixed).div(left) : undefined;
+}
 
 /** A price moved to its price point, in minor units. */
 export function toPricePoint(minor: number, point: PricePoint | null): number {
@@ -70,79 +124,134 @@ export function toPricePoint(minor: number, point: PricePoint | null): number {
 }
 
 /**
- * The whole way from a cost to what the client pays, in the trade's order:
+ * The whole way from costs to what the client pays, in the trade's order:
  * lines → rush, weekend → volume → discount → price point → minimum order → tax → deposit.
  *
- * @param cost of the goods and the delivery together; excludes fees
- * @param extra charged beside what the method prices (a delivery charge), not discounted away from cost
+ * The steps are about the pieces. A delivery stands as charged, or is priced by its way from what it costs; rush,
+ * discount and minimum leave it alone. Fixed payment fees, and the fees on a delivery charged as said, are an order's:
+ * the lines recover them by their cost. Of pieces priced by margin m and a delivery charged at D that costs E, the
+ * order leaves m · pieces + (D − E). A discount changes no line: the client reads the lines as they are without it.
  */
-export function price(cost: Money, terms: PriceTerms, extra: { charge: Money; cost: Money }): Price {
-	const { currency } = cost;
-	const f = feeShare(terms.fee, terms.tax);
-	const fixed = rational(terms.fee.fixedMinor).mul(terms.fee.payments);
-	const goods = basePrice(cost, terms, { share: f, fixed });
-	if (typeof goods === 'string') return { status: 'refused', why: goods };
+export function priceOrder({ lines, delivery }: Order, terms: PriceTerms): Price {
+	const currency = lines[0]?.cost.known.currency ?? delivery?.cost.known.currency ?? 'USD';
 	const rate = share(terms.tax.percent);
-	// With an inclusive tax every price from here on is what the client pays, and the net is taken out of it.
-	const base = add(rounded(terms.tax.inclusive ? goods.mul(rate.add(1)) : goods, currency), extra.charge);
-	const whole = add(cost, extra.cost);
-	const netOf = (shown: Money) =>
-		terms.tax.inclusive ? rounded(rational(shown.minor).div(rate.add(1)), currency) : shown;
-	const feesOn = (net: Money) =>
+	const { inclusive } = terms.tax;
+	const say = (net: Rational): Money => rounded(inclusive ? net.mul(rate.add(1)) : net, currency);
+	const netOf = (said: Money): Money =>
+		inclusive ? rounded(rational(said.minor).div(rate.add(1)), currency) : said;
+
+	const charged = delivery?.charge ?? null;
+	const f = feeShare(terms.fee, terms.tax);
+	const fixed = rational(terms.fee.fixedMinor).mul(paymentsOf(terms));
+	const onCharge = charged ? f.mul(netOf(charged).minor) : ZERO;
+	const byWay = delivery && !charged ? [...lines, delivery] : lines;
+	const bases = basePrices(byWay, terms, { share: f, fixed: fixed.add(onCharge) });
+	if (typeof bases === 'string') return { status: 'refused', why: bases };
+
+	const said = bases.map(say);
+	const carried = charged ?? (delivery ? said.pop()! : zero(currency));
+	const base = total(currency, said);
+	const known = [...lines.map((l) => l.cost.known), ...(delivery ? [delivery.cost.known] : [])];
+	const cost = total(currency, known);
+	const feesOn = (net: Money): Money =>
 		net.minor === 0 ? zero(currency) : rounded(f.mul(net.minor).add(fixed), currency);
-	const marginOf = (shown: Money) => {
-		const net = netOf(shown);
-		return net.minor === 0 ? undefined : (100 * (net.minor - whole.minor - feesOn(net).minor)) / net.minor;
-	};
-	const steps: PriceStep[] = [];
-	let now = base;
-	const step = (id: PriceStep['id'], next: number) => {
-		if (next === now.minor) return;
-		const change = subtract(money(next, currency), now);
-		now = money(next, currency);
-		steps.push({ id, change, price: now, margin: marginOf(now) });
-	};
-	const raised = (percent: string) => halfAwayFromZero(share(percent).add(1).mul(now.minor));
-	step('rush', raised(terms.rush));
-	step('weekend', raised(terms.weekend));
-	step('volume', halfAwayFromZero(rational(1).sub(share(terms.volume)).mul(now.minor)));
-	step('discount', Math.max(0, now.minor - discountOf(now, terms)));
-	step('price point', toPricePoint(now.minor, terms.pricePoint));
-	step('minimum order', now.minor === 0 ? 0 : Math.max(now.minor, terms.minimumMinor));
-	const net = netOf(now);
-	const gross = terms.tax.inclusive ? now : rounded(rate.add(1).mul(now.minor), currency);
-	const fees = feesOn(net);
+	const leftOf = (net: Money): Money => subtract(subtract(net, cost), feesOn(net));
+	const marginOf = (net: Money) => (net.minor === 0 ? undefined : (100 * leftOf(net).minor) / net.minor);
+
+	const steps = pieceSteps(base.minor, terms).map(({ id, from, to }): PriceStep => {
+		const net = netOf(money(to + carried.minor, currency));
+		const price = money(to, currency);
+		return { id, change: money(to - from, currency), price, left: leftOf(net), margin: marginOf(net) };
+	});
+	const pieces = steps.at(-1)?.price ?? base;
+	const undiscounted = money(
+		pieceSteps(base.minor, { ...terms, discount: null }).at(-1)?.to ?? base.minor,
+		currency
+	);
+	const weights = said.map((m) => m.minor);
+	const parts = weights.some((w) => w > 0) ? allocate(undiscounted, weights) : said;
+	const all = add(pieces, carried);
+	const net = netOf(all);
+	const gross = inclusive ? all : rounded(rate.add(1).mul(all.minor), currency);
 	return {
 		status: 'priced',
+		lines: lines.map(({ way }, i) => ({ way, base: said[i]!, shown: parts[i]! })),
 		base,
 		steps,
+		pieces,
+		delivery: carried,
+		discount: subtract(undiscounted, pieces),
+		said: all,
 		net,
-		fees,
-		profit: subtract(subtract(net, whole), fees),
-		margin: marginOf(now),
-		markup: whole.minor === 0 ? undefined : (100 * (net.minor - whole.minor)) / whole.minor,
+		fees: feesOn(net),
+		profit: leftOf(net),
+		margin: marginOf(net),
+		markup: cost.minor === 0 ? undefined : (100 * (net.minor - cost.minor)) / cost.minor,
 		tax: subtract(gross, net),
 		total: gross,
-		deposit: rounded(share(terms.deposit).mul(gross.minor), currency)
+		deposit: rounded(share(terms.deposit).mul(gross.minor), currency),
+		missing: [...new Set([...lines, ...(delivery ? [delivery] : [])].flatMap((l) => l.cost.unknown))]
 	};
+}
+
+/** One piece or one design by itself, by the terms' own way. */
+export const price = (cost: Amount, terms: PriceTerms): Price =>
+	priceOrder({ lines: [{ cost, way: wayOf(terms) }], delivery: null }, terms);
+
+/** Steps that change anything, each from what to what, minor units. */
+function pieceSteps(base: number, terms: PriceTerms) {
+	const steps: { readonly id: PriceStep['id']; readonly from: number; readonly to: number }[] = [];
+	let now = base;
+	const step = (id: PriceStep['id'], to: number) => {
+		if (to !== now) steps.push({ id, from: now, to });
+		now = to;
+	};
+	const times = (factor: Rational) => halfAwayFromZero(factor.mul(now));
+	step('rush', times(share(terms.rush).add(1)));
+	step('weekend', times(share(terms.weekend).add(1)));
+	step('volume', times(rational(1).sub(share(terms.volume))));
+	step('discount', Math.max(0, now - discountOf(now, terms)));
+	// Nothing to pay for stays nothing; a price that its price point takes to 0 does not.
+	const free = now === 0;
+	step('price point', toPricePoint(now, terms.pricePoint));
+	step('minimum order', free ? 0 : Math.max(now, terms.minimumMinor));
+	return steps;
+}
+
+function basePrices(
+	lines: readonly { readonly cost: Amount; readonly way: Way }[],
+	terms: PriceTerms,
+	fee: { share: Rational; fixed: Rational }
+): Rational[] | PriceRefusal {
+	const costs = lines.map((l) => rational(l.cost.known.minor));
+	const all = sum(costs);
+	const bases: Rational[] = [];
+	for (const [i, { way }] of lines.entries()) {
+		const cost = costs[i]!;
+		const own = { share: fee.share, fixed: all.equals(0) ? ZERO : fee.fixed.mul(cost).div(all) };
+		const base = basePrice(cost, way, terms.feeOnTop, own);
+		if (typeof base === 'string') return base;
+		bases.push(base);
+	}
+	return bases;
 }
 
 function basePrice(
-	cost: Money,
-	terms: PriceTerms,
+	cost: Rational,
+	{ method, percent }: Way,
+	feeOnTop: boolean,
 	fee: { share: Rational; fixed: Rational }
 ): Rational | PriceRefusal {
-	if (terms.method === 'markup') {
-		const markup = share(terms.markup);
-		return markup.compare(-1) < 0 ? 'markup-too-low' : priceByMarkup(rational(cost.minor), markup);
+	if (method === 'markup') {
+		const markup = share(percent);
+		if (markup.compare(-1) < 0) return 'markup-too-low';
+		return priceByMarkup(cost, markup, feeOnTop ? fee : undefined) ?? 'margin-too-high';
 	}
-	if (cost.minor === 0) return rational(0);
-	return priceByMargin(rational(cost.minor), share(terms.margin), fee) ?? 'margin-too-high';
+	if (cost.equals(0)) return ZERO;
+	return priceByMargin(cost, share(percent), fee) ?? 'margin-too-high';
 }
 
-function discountOf(now: Money, { discount }: PriceTerms): number {
+function discountOf(now: number, { discount }: PriceTerms): number {
 	if (!discount) return 0;
-	return discount.kind === 'amount'
-		? discount.minor
-		: halfAwayFromZero(share(discount.percent).mul(now.minor));
+	return discount.kind === 'amount' ? discount.minor : halfAwayFromZero(share(discount.percent).mul(now));
 }

@@ -11,7 +11,14 @@ export interface PaymentFee {
 	readonly percent: RationalText;
 	readonly onTax: boolean;
 	readonly fixedMinor: number;
+	/** Payments of an order without a deposit; one with a deposit takes two at least. */
 	readonly payments: number;
+}
+
+/** How a piece is priced: by margin or markup, and at how many per cent. */
+export interface Way {
+	readonly method: 'margin' | 'markup';
+	readonly percent: RationalText;
 }
 
 export type Discount =
@@ -26,6 +33,8 @@ export interface PriceTerms {
 	/** Markup, (price − cost) / cost. */
 	readonly markup: RationalText;
 	readonly fee: PaymentFee;
+	/** Whether a price by markup has the payment fees added on top; by margin they are always in it. */
+	readonly feeOnTop: boolean;
 	readonly rush: RationalText;
 	readonly weekend: RationalText;
 	/** Volume and client rules together, per cent off. */
@@ -36,3 +45,16 @@ export interface PriceTerms {
 	readonly tax: { readonly percent: RationalText; readonly inclusive: boolean };
 	readonly deposit: RationalText;
 }
+
+/** The way the terms themselves price. */
+export const wayOf = (terms: PriceTerms): Way => ({ method: terms.method, percent: terms[terms.method] });
+
+/** Terms of a piece by itself: what belongs to an order (rush, weekend, volume, discount, minimum) is not in its price. */
+export const pieceTerms = (terms: PriceTerms): PriceTerms => ({
+	...terms,
+	rush: '0',
+	weekend: '0',
+	volume: '0',
+	discount: null,
+	minimumMinor: 0
+});

@@ -2,19 +2,18 @@ import { describe, expect, test } from 'vitest';
 import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
-import { money } from '../money/money.ts';
-import { dayNotes, outdoorNotes } from './day.ts';
-import type { QuoteClimate, QuotedLine } from './quote.ts';
+import { dayNotes, outdoorNotes, type DayLine } from './day.ts';
+import type { QuoteClimate } from './quote.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };
 const C = 273.15;
-function quoted(...lines: string[]): QuotedLine[] {
+function quoted(...lines: string[]): DayLine[] {
 	const recipe = design('column', ...lines);
 	const worked = tally(recipe, null, 1, context);
 	const item = { id: 'l', recipe, colourway: null, quantity: 1 };
-	return [{ item, tally: worked, cost: worked.cost.total, shown: money(0, 'USD') }];
+	return [{ item, tally: worked }];
 }
-const notes = (lines: QuotedLine[], climate: Partial<QuoteClimate>) =>
+const notes = (lines: DayLine[], climate: Partial<QuoteClimate>) =>
 	dayNotes(lines, { here: 20 + C, there: 20 + C, sun: 'shade', height: 0, ...climate }, context);
 
 describe('what the day does to a quote', () => {
@@ -51,7 +50,7 @@ describe('what the day does to a quote', () => {
 		]);
 		const there = { ...context, catalogue: catalogue(floating, colours) };
 		const worked = tally(recipe, null, 1, there);
-		const lines = [{ item: { id: 'l', recipe, colourway: null, quantity: 1 }, tally: worked, cost: worked.cost.total, shown: money(0, 'USD') }]; // prettier-ignore
+		const lines = [{ item: { id: 'l', recipe, colourway: null, quantity: 1 }, tally: worked }]; // prettier-ignore
 		const at = (height: number) =>
 			dayNotes(lines, { here: 20 + C, there: 20 + C, sun: 'shade', height }, there);
 		expect(at(0).filter((n) => n.level === 'bad')).toEqual([]);

@@ -15,6 +15,9 @@ export interface DayNote {
 	readonly say: string;
 }
 
+/** What is asked of a line: which design, and what it comes to. */
+export type DayLine = Pick<QuotedLine, 'item' | 'tally'>;
+
 /** Smaller by this share it looks soft to a guest. House rule. */
 const SOFT = 0.02;
 /** A foil filled taut holds this much more before it is overfull. House rule. */
@@ -29,7 +32,7 @@ const eighths = (mm: number, round: (value: number) => number): string =>
  * how far foils are filled. Sizes nobody said are left out: nothing is known of them.
  */
 export function dayNotes(
-	lines: readonly QuotedLine[],
+	lines: readonly DayLine[],
 	climate: QuoteClimate,
 	{
 		catalogue,
@@ -79,7 +82,7 @@ export function dayNotes(
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;
 
 /** What becomes of bunches on helium there, each design of a quote by its own sections. */
-function bunchNotes(line: QuotedLine, climate: QuoteClimate, catalogue: Catalogue): DayNote[] {
+function bunchNotes(line: DayLine, climate: QuoteClimate, catalogue: Catalogue): DayNote[] {
 	const { item, tally } = line;
 	const { built } = tally;
 	const colourway = built.colourways.find((c) => c.id === item.colourway) ?? built.colourways[0];
@@ -107,7 +110,7 @@ function bunchNotes(line: QuotedLine, climate: QuoteClimate, catalogue: Catalogu
 }
 
 /** What being outdoors asks of a quote, whatever the day: bunches on helium, and toppers that only the top layer holds. */
-export function outdoorNotes(lines: readonly QuotedLine[]): DayNote[] {
+export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
 	return lines.flatMap(({ item, tally }): DayNote[] => {
 		const { built } = tally;
 		const afloat = built.sections.some(({ structure }) => structure.kind === 'bunch' && floats(structure));

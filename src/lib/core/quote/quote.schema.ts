@@ -7,16 +7,22 @@ import type { DrawList } from '../scene/draw-list.ts';
 import { OUTLINES } from '../scene/outlines.ts';
 import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
 import type { FrozenOwner, FrozenQuote } from './frozen.ts';
-import type { QuoteTerms } from './quote.ts';
+import type { LineWay, QuoteTerms } from './quote.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
+
+/** Guards {@link LineWay} in the column of a line. */
+export const lineWaySchema = z.union([
+	z.literal('quote'),
+	z.strictObject({ method: z.enum(['margin', 'markup']), percent: percentSchema })
+]) satisfies z.ZodType<LineWay, unknown>;
 
 /** Guards {@link QuoteTerms}: the JSON column and the quote builder. */
 export const quoteTermsSchema = z.strictObject({
 	occasion: z.string().trim().max(120),
 	venue: z.string().trim().max(200),
 	setting: z.enum(['indoor', 'outdoor']),
-	deliveryMinor: minor,
+	deliveryMinor: minor.nullable(),
 	deliveryCostMinor: minor.nullable(),
 	method: z.enum(['margin', 'markup']),
 	margin: percentSchema,

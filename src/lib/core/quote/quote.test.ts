@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { POINT } from '../units/number.ts';
+import { tally } from '../tally/tally.ts';
 import { priceQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
-import { isCalendarDay, readQuote, type RawQuote } from './read-form.ts';
+import { isCalendarDay, printQuote, readQuote, type RawQuote } from './read-form.ts';
 
 const plain: QuoteTerms = {
 	occasion: 'Regatta',
@@ -43,7 +44,8 @@ describe('a quote', () => {
 		const goods = quote.lines.reduce((a, l) => a + l.cost.known.minor, 0);
 		expect(quote.cost.known.minor).toBe(goods + 1500);
 		if (quote.price.status !== 'priced') throw new Error();
-		expect(quote.price.base.minor).toBe(goods * 2 + 4000);
+		expect(quote.price.base.minor).toBe(goods * 2);
+		expect(quote.delivery.minor).toBe(4000);
 		expect(quote.price.profit.minor).toBe(goods * 2 + 4000 - goods - 1500);
 		expect(priced({ method: 'markup', markup: '60' }).price).toMatchObject({
 			base: { minor: Math.round(goods * 1.6) }
@@ -62,6 +64,38 @@ describe('a quote', () => {
 		const quote = priced({ margin: '100' });
 		expect(quote.price.status).toBe('refused');
 		expect(quote.lines.map((l) => l.shown.minor)).toEqual([0, 0]);
+	});
+	test('a line is priced by its design’s own way unless the quote says otherwise for it, and says which', () => {
+		const own = { ...column, pricing: { method: 'markup' as const, percent: '200' } };
+		const line = (way: QuoteItem['way']) => {
+			const quote = priced({}, [{ ...item('a', 1, own), way: way ?? null }, item('b', 1, small)]);
+			const [first, second] = quote.lines;
+			expect(second!.from).toBe('quote');
+			return { from: first!.from, times: first!.base.minor / first!.cost.known.minor };
+		};
+		expect(line(null)).toEqual({ from: 'design', times: 3 });
+		expect(line('quote')).toEqual({ from: 'quote', times: 2 });
+		expect(line({ method: 'markup', percent: '50' })).toMatchObject({ from: 'line' });
+		expect(line({ method: 'markup', percent: '50' }).times).toBeCloseTo(1.5, 3);
+	});
+	test('the quick price of a design and a quote of one of it say the same', () => {
+		const own = { ...column, pricing: { method: 'markup' as const, percent: '200' } };
+		const ctx = context({ minimumMinor: 9000, pricePoint: { step: 500, mode: 'up' } });
+		for (const recipe of [own, column, small]) {
+			const quick = tally(recipe, null, 1, ctx).order;
+			const quote = priced({}, [item('a', 1, recipe)], ctx).price;
+			if (quick.status === 'refused' || quote.status === 'refused') throw new Error();
+			expect(quick.said).toEqual(quote.said);
+			expect(quick.steps).toEqual(quote.steps);
+		}
+	});
+	test('a part of little cost shows its own price; an order of it has the minimum as a step of its own', () => {
+		const { price, order } = tally(small, null, 1, context({ minimumMinor: 7500 }));
+		if (price.status === 'refused' || order.status === 'refused') throw new Error();
+		expect(price.steps).toEqual([]);
+		expect(price.said.minor).toBeLessThan(7500);
+		expect(order.steps.map((s) => s.id)).toEqual(['minimum order']);
+		expect(order.said.minor).toBe(7500);
 	});
 	test('an empty quote costs its delivery only', () => {
 		expect(priced({ deliveryMinor: 2500 }, []).price).toMatchObject({
@@ -131,7 +165,9 @@ describe('the fields of a quote', () => {
 		there: '',
 		sun: 'shade',
 		height: '',
-		lines: [{ id: 'l', versionId: 'd.1', colourwayId: '', sizeId: '', quantity: '2' }]
+		lines: [
+			{ id: 'l', versionId: 'd.1', colourwayId: '', sizeId: '', quantity: '2', way: 'own', percent: '' }
+		]
 	};
 	const read = (change: Partial<RawQuote>) =>
 		readQuote({ ...raw, ...change }, { currency: 'USD', style: POINT });
@@ -145,7 +181,7 @@ describe('the fields of a quote', () => {
 				discount: null,
 				occasion: 'Reading day'
 			},
-			lines: [{ colourwayId: null, sizeId: null, quantity: 2 }]
+			lines: [{ colourwayId: null, sizeId: null, quantity: 2, way: null }]
 		});
 		expect(read({ discountKind: 'percent', discount: '12 1/2' }).value!.terms.discount).toEqual({
 			kind: 'percent',
@@ -166,7 +202,6 @@ describe('the fields of a quote', () => {
 	test.each<[Partial<RawQuote>, string, RegExp]>([
 		[{ client: '  ' }, 'client', /Who is it for/],
 		[{ eventDate: '2027-02-30' }, 'eventDate', /no such day/],
-		[{ delivery: '' }, 'delivery', /blank. Type 0 for none/],
 		[{ delivery: '-4' }, 'delivery', /cannot be negative/],
 		[{ deliveryCost: 'ten' }, 'deliveryCost', /not an amount/],
 		[{ margin: '100' }, 'margin', /No price leaves a margin of 100 %/],
@@ -187,6 +222,39 @@ describe('the fields of a quote', () => {
 		expect(value).toBeUndefined();
 		expect(errors[field as keyof typeof errors]).toMatch(sentence);
 		expect(Object.keys(errors)).toEqual([field]);
+	});
+	test('a blank charge is worked out from what the delivery costs; a blank cost is unknown', () => {
+		expect(read({ delivery: '', deliveryCost: '' }).value!.terms).toMatchObject({
+			deliveryMinor: null,
+			deliveryCostMinor: null
+		});
+	});
+	test('a line says how it is priced, its per cent held to what can be', () => {
+		const line = (way: RawQuote['lines'][0]['way'], percent = '') =>
+			read({ lines: [{ ...raw.lines[0]!, way, percent }] });
+		expect(line('own').value!.lines[0]!.way).toBeNull();
+		expect(line('quote').value!.lines[0]!.way).toBe('quote');
+		expect(line('markup', '62.5').value!.lines[0]!.way).toEqual({ method: 'markup', percent: '125/2' });
+		expect(line('margin', '100').errors['percent l']).toMatch(/No price leaves a margin of 100/);
+		expect(line('margin', '').errors['percent l']).toMatch(/The margin of this line is blank/);
+	});
+	test('a quote saved untouched says what it said, with a comma as with a point', () => {
+		const full = read({
+			lines: [{ ...raw.lines[0]!, way: 'markup', percent: '33 1/3' }],
+			tax: '8.875',
+			discountKind: 'percent',
+			discount: '12.5',
+			deliveryCost: '12.34',
+			here: '21.5 C',
+			there: '95 F',
+			height: '1234.5 m'
+		}).value!;
+		for (const decimal of ['.', ','] as const) {
+			const style = { decimal };
+			const again = readQuote(printQuote(full, style), { currency: 'USD', style });
+			expect(again.errors).toEqual({});
+			expect(again.value).toEqual(full);
+		}
 	});
 	test('a margin over 100 is no mistake while the price is made by markup', () =>
 		expect(read({ method: 'markup', margin: '100' }).value).toBeDefined());

@@ -1,9 +1,10 @@
 import { join, nothing, plus, type Amount } from '../cost/amount.ts';
 import type { Sun } from '../gas/heat.ts';
-import { add, allocate, money, subtract, zero, type Money } from '../money/money.ts';
-import { price, type Price } from '../pricing/price.ts';
-import type { Discount, PriceTerms } from '../pricing/terms.ts';
+import { add, money, zero, type Money } from '../money/money.ts';
+import { priceOrder, type Price } from '../pricing/price.ts';
+import { wayOf, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Recipe } from '../recipe/recipe.ts';
+import { tallyOrder } from '../tally/order.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
 
@@ -15,7 +16,8 @@ export interface QuoteTerms {
 	readonly occasion: string;
 	readonly venue: string;
 	readonly setting: 'indoor' | 'outdoor';
-	readonly deliveryMinor: number;
+	/** Charged for delivery as it is said; null is priced by the quote's way from what it costs. */
+	readonly deliveryMinor: number | null;
 	/** What the delivery costs the studio; null is unknown. */
 	readonly deliveryCostMinor: number | null;
 	readonly method: 'margin' | 'markup';
@@ -49,13 +51,25 @@ export interface QuoteItem {
 	/** A size option; none is as it stands. */
 	readonly size?: string | null;
 	readonly quantity: number;
+	/** How this line is priced; none is as its design says. */
+	readonly way?: LineWay | null;
 }
+
+/** A way said for one line: that of the quote though its design has one of its own, or one for this line only. */
+export type LineWay = 'quote' | Way;
+
+/** Where the way of a line comes from, for the tape. */
+export type WayFrom = 'quote' | 'design' | 'line';
 
 export interface QuotedLine {
 	readonly item: QuoteItem;
 	readonly tally: Tally;
-	/** All of them together. */
+	/** What all of them take of the cost of the whole quote. */
 	readonly cost: Amount;
+	readonly way: Way;
+	readonly from: WayFrom;
+	/** Straight from its way of pricing, before the steps of the price. */
+	readonly base: Money;
 	/** What the client sees beside the line: the parts sum to the stated total. */
 	readonly shown: Money;
 }
@@ -86,10 +100,17 @@ export function quoteTerms(base: PriceTerms, terms: QuoteTerms): PriceTerms {
 	};
 }
 
+/** How a line is priced: as said for it, else as its design says, else as the quote. */
+export function wayOfLine({ way, recipe }: QuoteItem, terms: PriceTerms): { way: Way; from: WayFrom } {
+	if (way && way !== 'quote') return { way, from: 'line' };
+	if (recipe.pricing && way !== 'quote') return { way: recipe.pricing, from: 'design' };
+	return { way: wayOf(terms), from: 'quote' };
+}
+
 /**
- * Prices a whole quote: every line's cost, one price for all by the quote's method, then the steps of a price.
- * Rush, price point and minimum are shared among the lines by largest remainder, so that what the client
- * reads sums to the cent; delivery stands as charged and the discount on a line of its own.
+ * Prices a whole quote: what all its lines cost together, a price for each by its own way, then the steps of a price.
+ * Rush, price point and minimum are shared among the lines by largest remainder, so that what the client reads sums
+ * to the cent; delivery stands for itself and the discount on a line of its own.
  */
 export function priceQuote(
 	items: readonly QuoteItem[],
@@ -97,45 +118,39 @@ export function priceQuote(
 	context: TallyContext
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
-	const lines = items.map((item) => {
-		const counted = tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null);
-		return { item, tally: counted, cost: counted.cost.total };
-	});
-	const goods = lines.reduce((a, l) => join(a, l.cost), nothing(currency));
-	const charge = money(terms.deliveryMinor, currency);
+	const none = zero(currency);
+	const order = tallyOrder(items, context);
+	const priceTerms = quoteTerms(base, terms);
+	const lines = items.map((item, i) => ({
+		item,
+		tally: tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null),
+		cost: order.items[i]!,
+		...wayOfLine(item, priceTerms)
+	}));
 	const deliveryCost =
 		terms.deliveryCostMinor === null ? undefined : money(terms.deliveryCostMinor, currency);
-	const cost = plus(goods, deliveryCost, 'delivery');
-	const priced = price(goods.known, quoteTerms(base, terms), {
-		charge,
-		cost: deliveryCost ?? zero(currency)
-	});
-	if (priced.status === 'refused') {
-		const none = zero(currency);
+	const delivery = {
+		charge: terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency),
+		cost: plus(nothing(currency), deliveryCost, 'delivery'),
+		way: wayOf(priceTerms)
+	};
+	const cost = join(order.cost.total, delivery.cost);
+	const price = priceOrder({ lines, delivery }, priceTerms);
+	if (price.status === 'refused')
 		return {
-			lines: lines.map((l) => ({ ...l, shown: none })),
-			delivery: charge,
+			lines: lines.map((l) => ({ ...l, base: none, shown: none })),
+			delivery: delivery.charge ?? none,
 			cost,
-			price: priced,
+			price,
 			discount: none,
 			subtotal: none
 		};
-	}
-	const discounted = priced.steps.find((s) => s.id === 'discount')?.change ?? zero(currency);
-	const discount = money(-discounted.minor, currency);
-	const net = terms.tax !== '0' && base.tax.inclusive ? priced.total : priced.net;
-	const subtotal = add(net, discount);
-	// Delivery stands as charged; the lines take what rush, price point and minimum change.
-	const delivery = subtotal.minor >= charge.minor ? charge : subtotal;
-	const weights = lines.map((l) => l.cost.known.minor);
-	const rest = subtract(subtotal, delivery);
-	const parts = weights.some((w) => w > 0) ? allocate(rest, weights) : lines.map(() => zero(currency));
 	return {
-		lines: lines.map((l, i) => ({ ...l, shown: parts[i]! })),
-		delivery,
+		lines: lines.map((l, i) => ({ ...l, base: price.lines[i]!.base, shown: price.lines[i]!.shown })),
+		delivery: price.delivery,
 		cost,
-		price: priced,
-		discount,
-		subtotal
+		price,
+		discount: price.discount,
+		subtotal: add(price.said, price.discount)
 	};
 }

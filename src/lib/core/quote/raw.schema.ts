@@ -37,7 +37,10 @@ export const rawQuoteSchema = z.strictObject({
 				colourwayId: text(64),
 				/** A page opened before sizes were there says none. */
 				sizeId: text(64).default(''),
-				quantity: text(40)
+				quantity: text(40),
+				/** A page opened before lines had ways of their own says none. */
+				way: z.enum(['own', 'quote', 'margin', 'markup']).default('own'),
+				percent: text(40).default('')
 			})
 		)
 		.max(100)

@@ -1,11 +1,12 @@
 import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import { parseMoney, type Currency } from '../money/money.ts';
 import { parseBounded, parseCount, type NumberStyle } from '../units/number.ts';
-import { rationalText } from '../units/rational.ts';
+import { rational, rationalText } from '../units/rational.ts';
 import type { Discount } from '../pricing/terms.ts';
 import type { Sun } from '../gas/heat.ts';
-import { parseQuantity, type Wanted } from '../units/quantity.ts';
-import type { QuoteClimate, QuoteTerms } from './quote.ts';
+import { inUnit, parseQuantity, type Wanted } from '../units/quantity.ts';
+import { printMoney, printNumber } from '../units/print-number.ts';
+import type { LineWay, QuoteClimate, QuoteTerms } from './quote.ts';
 
 /** A mild room, K: 68 °F. */
 export const ROOM = 293.15;
@@ -44,9 +45,12 @@ export interface RawLine {
 	readonly colourwayId: string;
 	readonly sizeId: string;
 	readonly quantity: string;
+	/** As its design says (or the quote, where that says nothing), as the quote, or its own with its per cent. */
+	readonly way: 'own' | 'quote' | 'margin' | 'markup';
+	readonly percent: string;
 }
 
-export type QuoteField = Exclude<keyof RawQuote, 'lines'> | `quantity ${string}`;
+export type QuoteField = Exclude<keyof RawQuote, 'lines'> | `quantity ${string}` | `percent ${string}`;
 
 export interface ReadQuote {
 	readonly client: string;
@@ -59,6 +63,7 @@ export interface ReadQuote {
 		colourwayId: string | null;
 		sizeId: string | null;
 		quantity: number;
+		way: LineWay | null;
 	}[];
 }
 
@@ -80,15 +85,22 @@ export function readQuote(
 	{ currency, style }: { currency: Currency; style: NumberStyle }
 ): { errors: Partial<Record<QuoteField, string>>; value?: ReadQuote } {
 	const errors: Partial<Record<QuoteField, string>> = {};
+	const percentOf = (text: string, field: QuoteField, what: string, max: number): string => {
+		const parsed = parseBounded(text, { what, min: 0, max, unit: ' %' }, style);
+		if (parsed.ok) return rationalText(parsed.value);
+		errors[field] = parsed.say;
+		return '0';
+	};
 	const percent = (
 		field: 'margin' | 'markup' | 'rush' | 'tax' | 'deposit' | 'discount',
 		what: string,
 		max: number
-	): string => {
-		const parsed = parseBounded(raw[field], { what, min: 0, max, unit: ' %' }, style);
-		if (parsed.ok) return rationalText(parsed.value);
-		errors[field] = parsed.say;
-		return '0';
+	): string => percentOf(raw[field], field, what, max);
+	const marginOf = (text: string, field: QuoteField, what: string): string => {
+		const margin = percentOf(text, field, what, 1_000_000);
+		if (!errors[field] && rational(margin).compare(100) >= 0)
+			errors[field] = 'No price leaves a margin of 100 % or more. Type less than 100, or price by markup.';
+		return margin;
 	};
 	const amount = (field: 'delivery' | 'deliveryCost' | 'discount', what: string): number => {
 		const parsed = parseMoney(raw[field], currency, style);
@@ -99,15 +111,16 @@ export function readQuote(
 	if (raw.client.trim() === '') errors.client = 'Who is it for? Type a name.';
 	if (raw.eventDate !== '' && !isCalendarDay(raw.eventDate))
 		errors.eventDate = 'There is no such day. Pick one from the calendar.';
-	const margin = percent('margin', 'The margin', 1_000_000);
-	if (raw.method === 'margin' && !errors.margin && isHundredOrMore(margin)) {
-		errors.margin = 'No price leaves a margin of 100 % or more. Type less than 100, or price by markup.';
-	}
+	const margin =
+		raw.method === 'margin'
+			? marginOf(raw.margin, 'margin', 'The margin')
+			: percent('margin', 'The margin', 1_000_000);
 	const terms: QuoteTerms = {
 		occasion: raw.occasion.trim(),
 		venue: raw.venue.trim(),
 		setting: raw.setting,
-		deliveryMinor: amount('delivery', 'The delivery charge'),
+		// A blank charge is worked out from what the delivery costs.
+		deliveryMinor: raw.delivery.trim() === '' ? null : amount('delivery', 'The delivery charge'),
 		// A blank cost is unknown, and shown as such: it is not free.
 		deliveryCostMinor:
 			raw.deliveryCost.trim() === '' ? null : amount('deliveryCost', 'What the delivery costs you'),
@@ -152,12 +165,26 @@ export function readQuote(
 	const lines = raw.lines.map((line) => {
 		const parsed = parseCount(line.quantity, { what: 'How many', min: 1, max: 999 }, style);
 		if (!parsed.ok) errors[`quantity ${line.id}`] = parsed.say;
+		const field = `percent ${line.id}` as const;
+		const way =
+			line.way === 'own'
+				? null
+				: line.way === 'quote'
+					? line.way
+					: {
+							method: line.way,
+							percent:
+								line.way === 'margin'
+									? marginOf(line.percent, field, 'The margin of this line')
+									: percentOf(line.percent, field, 'The markup of this line', 10_000)
+						};
 		return {
 			id: line.id,
 			versionId: line.versionId,
 			colourwayId: line.colourwayId || null,
 			sizeId: line.sizeId || null,
-			quantity: parsed.ok ? parsed.value : 1
+			quantity: parsed.ok ? parsed.value : 1,
+			way
 		};
 	});
 	if (Object.keys(errors).length > 0) return { errors };
@@ -167,7 +194,65 @@ export function readQuote(
 	};
 }
 
-const isHundredOrMore = (percent: string): boolean => {
-	const [n, d = '1'] = percent.split('/');
-	return BigInt(n!) >= 100n * BigInt(d);
-};
+/** A quote as its fields are filled with it; {@link readQuote} reads exactly that quote back. */
+export function printQuote(
+	{ client, eventDate, zone, terms, lines }: ReadQuote,
+	style: NumberStyle
+): RawQuote {
+	const number = (text: string) => printNumber(rational(text), style);
+	const { discount, climate } = terms;
+	return {
+		client,
+		eventDate: eventDate ?? '',
+		zone,
+		occasion: terms.occasion,
+		venue: terms.venue,
+		setting: terms.setting,
+		delivery: printMoney(terms.deliveryMinor, style),
+		deliveryCost: printMoney(terms.deliveryCostMinor, style),
+		method: terms.method,
+		margin: number(terms.margin),
+		markup: number(terms.markup),
+		rush: number(terms.rush),
+		discountKind: discount?.kind ?? 'none',
+		discount: !discount
+			? ''
+			: discount.kind === 'amount'
+				? printMoney(discount.minor, style)
+				: number(discount.percent),
+		tax: number(terms.tax),
+		deposit: number(terms.deposit),
+		validDays: String(terms.validDays),
+		note: terms.note,
+		here: climate ? degrees(climate.here, style) : '',
+		there: climate ? degrees(climate.there, style) : '',
+		sun: climate?.sun ?? 'shade',
+		height: climate?.height ? height(climate.height, style) : '',
+		lines: lines.map(({ id, versionId, colourwayId, sizeId, quantity, way }) => ({
+			id,
+			versionId,
+			colourwayId: colourwayId ?? '',
+			sizeId: sizeId ?? '',
+			quantity: String(quantity),
+			way: way === null ? 'own' : way === 'quote' ? 'quote' : way.method,
+			percent: way === null || way === 'quote' ? '' : number(way.percent)
+		}))
+	};
+}
+
+/** Degrees as they are said here where they are whole ones, else in the other unit to a millionth. */
+function degrees(kelvin: number, style: NumberStyle): string {
+	const usual = inUnit(kelvin, 'temperature', 'f');
+	return isWhole(usual)
+		? `${Math.round(usual)} F`
+		: `${millionths(inUnit(kelvin, 'temperature', 'c'), style)} C`;
+}
+
+function height(metres: number, style: NumberStyle): string {
+	const usual = inUnit(metres, 'height', 'ft');
+	return isWhole(usual) ? `${Math.round(usual)} ft` : `${millionths(metres, style)} m`;
+}
+
+const isWhole = (value: number): boolean => Math.abs(value - Math.round(value)) < 1e-9;
+const millionths = (value: number, style: NumberStyle): string =>
+	printNumber(rational(Math.round(value * 1e6), 1_000_000), style);

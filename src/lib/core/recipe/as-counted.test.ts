@@ -83,7 +83,7 @@ describe('a recipe as it was counted', () => {
 			if (slot.name === 'white') night.fills = { ...night.fills, [slot.id]: 'gold' };
 		const two = { ...column, colourways: [day!, night] };
 		const choice = { ...ONCE, colourway: 'night' };
-		const gold = countLines(two, choice, context).find((l) => l.label === '11 at 10, hive gold')!;
+		const gold = countLines(two, choice, context).find((l) => l.label === '11 at 10, hive gold matte')!;
 		const counts = new Map([[gold.key, 22]]);
 		const { recipe, left } = asCounted(two, { colourway: 'night', counts }, context, counter('new'));
 		expect([rows(recipe)[1], left]).toEqual(['4 × 11 at 10 white ×5', []]);

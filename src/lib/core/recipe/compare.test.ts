@@ -55,7 +55,7 @@ describe('two versions of a design', () => {
 		]);
 		expect(found.materials).toEqual([
 			{ label: '11 rounds, gull white', first: 16, second: 24 },
-			{ label: '11 rounds, hive gold', first: 1, second: 0 },
+			{ label: '11 rounds, hive gold matte', first: 1, second: 0 },
 			{ label: '11 rounds, buoy red', first: 0, second: 1 }
 		]);
 		expect(found.cost.minor).toBe(second.tally.cost.total.known.minor - first.tally.cost.total.known.minor);

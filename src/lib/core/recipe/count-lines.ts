@@ -3,7 +3,7 @@ import { countDesigns, explode, type Exploded } from '../bom/explode.ts';
 import { KIND_WORDS } from '../materials/material.ts';
 import { formatInches } from '../units/length.ts';
 import { printBalloon } from './entry/print-entry.ts';
-import { sizeKey } from '../structures/stack.ts';
+import { sizeKey } from '../sizing/size.ts';
 import type { Need } from '../structures/structure.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
@@ -65,7 +65,7 @@ export function countLines(
 		const key = balloonKey(need);
 		const colour =
 			need.material === null
-				? (catalogue.colours.get(need.colour ?? '')?.name ??
+				? (catalogue.colourNames.get(need.colour ?? '') ??
 					`${each.recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot'} (open)`)
 				: (catalogue.materials.get(need.material)?.name ?? 'not in the Stockroom');
 		const said = { nominal: need.nominal, size: need.size, method: null, kind: need.kind as 'latex-round' };
@@ -79,17 +79,18 @@ export function countLines(
 		balloons.set(key, had);
 	}
 	const context = { ...rates, catalogue };
-	const all = bill(exploded, context).lines;
+	// Balloons stand above by their sizes: here is what is none, or follows by a rule.
+	const others = exploded.filter(({ need }) => need.what !== 'balloon');
 	const inside = new Map(
 		bill(
-			exploded.filter((e) => !own(e)),
+			others.filter((e) => !own(e)),
 			context
 		).lines.map((l) => [l.key, l.used])
 	);
 	return [
 		...[...balloons].map(([key, line]) => ({ key, what: 'balloon' as const, ...line })),
-		...all
-			.filter((l) => l.key.startsWith('material:') && l.role !== 'by-product')
+		...bill(others, context)
+			.lines.filter((l) => l.role !== 'by-product')
 			.map(({ key, label, used }) => ({ key, what: 'material' as const, label, recipe: used, inside: inside.get(key) ?? ZERO })) // prettier-ignore
 	];
 }

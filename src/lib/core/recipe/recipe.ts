@@ -126,10 +126,17 @@ export interface Stand {
 
 export const ON_THE_FLOOR: Stand = { by: null, how: 'on top', height: null, layer: null, gap: 0, tie: null };
 
-/** Whether a section's lowest balloons touch the floor. */
-export const standsOnFloor = ({ stand }: Section): boolean =>
-	stand.by === null ||
-	(stand.how !== 'on top' && stand.layer === null && (stand.height === null || stand.height === 0));
+/** Whether a section's lowest balloons touch the floor: what stands beside something raised is as high as that. */
+export function standsOnFloor(recipe: Pick<Recipe, 'sections'>, section: Section): boolean {
+	let at: Section | undefined = section;
+	for (let steps = 0; at && steps <= recipe.sections.length; steps++) {
+		const { by, how, layer, height }: Stand = at.stand;
+		if (by === null || (how !== 'on top' && layer === null && height === 0)) return true;
+		if (how === 'on top' || layer !== null || height !== null) return false;
+		at = recipe.sections.find((s) => s.id === by);
+	}
+	return true;
+}
 
 /** How a section is built. One member a structure of the registry. */
 export type Structure = Stack | Applied | Extras | DesignUse | Bunch | Form | Run | Weave;

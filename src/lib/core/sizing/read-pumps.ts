@@ -1,5 +1,7 @@
 import { formatInches, parseLength, um } from '../units/length.ts';
-import { parseNumber, type NumberStyle } from '../units/number.ts';
+import { parseNumber, POINT, type NumberStyle } from '../units/number.ts';
+import { printNumber } from '../units/print-number.ts';
+import { rational } from '../units/rational.ts';
 import { calibrate, sphereLitres, type PumpPair, type PumpProfile } from './strokes.ts';
 
 const SAY = 'Type what you measured like “4 = 4½, 8 = 5⅝”: strokes, then the size they reached.';
@@ -8,11 +10,16 @@ const MOST = 20;
 /** Two pairs of one pump that differ by more of the air are two pumps, or a slip. House rule. */
 export const APART = 0.25;
 
-/** `4 = 4½, 8 = 5⅝` */
-export const printPairs = (pairs: readonly PumpPair[]): string =>
+/** `4 = 4½, 8 = 5⅝`; what is no eighth of an inch in millimetres. `readPumps` reads the same pairs back. */
+export const printPairs = (pairs: readonly PumpPair[], style: NumberStyle = POINT): string =>
 	pairs
-		.map(({ strokes, diameter }) => `${strokes} = ${formatInches(um(Math.round(diameter * 1000)))}`)
-		.join(', ');
+		.map(({ strokes, diameter }) => {
+			const size = um(Math.round(diameter * 1000));
+			const inches = formatInches(size);
+			const mm = () => `${printNumber(rational(size, 1000), style)} mm`;
+			return `${printNumber(rational(strokes), style)} = ${size % 3175 === 0 ? inches : mm()}`;
+		})
+		.join(style.decimal === ',' ? '; ' : ', ');
 
 /** Share by which the air of a stroke differs between the pairs of one pump. */
 export function apart(pairs: readonly PumpPair[]): number {
@@ -28,7 +35,8 @@ export function fitWords(pairs: readonly PumpPair[]): string {
 
 function readPairs(text: string, style: NumberStyle): PumpPair[] | string {
 	const pairs: PumpPair[] = [];
-	for (const part of text.split(/[;,](?=[^=]*=)/)) {
+	// Where the comma is the decimal mark, one that parts pairs has a space behind it.
+	for (const part of text.split(style.decimal === ',' ? /;|,(?=\s[^=]*=)/ : /[;,](?=[^=]*=)/)) {
 		const [left, right, ...rest] = part.split('=');
 		const strokes = parseNumber(left ?? '', style);
 		const size = parseLength(right ?? '', 'in', style);

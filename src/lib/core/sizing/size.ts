@@ -44,3 +44,14 @@ export function printSize(size: Size): string {
 			return '—';
 	}
 }
+
+const sizeKeys = new WeakMap<Size, string>();
+
+/** Two sizes are one line of the list to inflate when they print and measure alike. Sizes never change: kept. */
+export function sizeKey(size: Size): string {
+	const had = sizeKeys.get(size);
+	if (had !== undefined) return had;
+	const key = JSON.stringify({ ...size, origin: undefined });
+	sizeKeys.set(size, key);
+	return key;
+}

@@ -51,8 +51,8 @@ function tasks({ pieces }: Applied): TaskCount[] {
 	for (const piece of pieces) {
 		const count = countOfPiece(piece);
 		if (piece.what.kind === 'balloon') found.push(...ownTasks(piece.what.balloon, count));
-		else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: 0 });
-		found.push({ task: 'fix', method: 'hole', count, batches: 0 });
+		else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: [] });
+		found.push({ task: 'fix', method: 'hole', count, batches: [] });
 	}
 	return found;
 }

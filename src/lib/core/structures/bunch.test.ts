@@ -150,7 +150,10 @@ describe('in and on balloons, whatever they are in', () => {
 	test('paint: a share of a can, an hour to dry before it is built in', () => {
 		const recipe = made('4 11 at 9 white painted x5');
 		expect(used(recipe)['paint can']).toBe(1);
-		expect(count(recipe).tasks.find((t) => t.task === 'paint')).toMatchObject({ count: 20, batches: 1 });
+		expect(count(recipe).tasks.find((t) => t.task === 'paint')).toMatchObject({
+			count: 20,
+			batches: ['paint']
+		});
 	});
 	test('a sacrificed balloon ties a piece where nothing else holds', () => {
 		const recipe = made('4 11 at 9 white', 'put 2 foil star as star on row 1 front with attachment point');
@@ -210,15 +213,17 @@ describe('letters', () => {
 		]);
 		const recipe = made('letters TID IT at 34 of gold');
 		expect(used(recipe)).toEqual({
-			'34 foil letter T, hive gold': 2,
-			'34 foil letter I, hive gold': 2,
-			'34 foil letter D, hive gold': 1
+			'34 foil letter T, hive gold matte': 2,
+			'34 foil letter I, hive gold matte': 2,
+			'34 foil letter D, hive gold matte': 1
 		});
 		expect(formatAmount(count(recipe).cost.materialsTotal.known)).toBe('17.50');
 		expect(count(recipe).tasks.find((t) => t.task === 'foil')!.count).toBe(5);
 	});
 	test('a letter the Stockroom lacks is unlisted, not free', () => {
-		expect(count(made('letters TOT of gold')).cost.total.unknown).toEqual(['34 foil letter O, hive gold']);
+		expect(count(made('letters TOT of gold')).cost.total.unknown).toEqual([
+			'34 foil letter O, hive gold matte'
+		]);
 	});
 	test('a word of 500 letters, a sign that is no foil, no word, no colour: told what to type', () => {
 		expect(says(`letters ${'A'.repeat(280)} of gold`)).toMatch(/280 letters. A wording has at most 40/);

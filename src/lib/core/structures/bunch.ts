@@ -138,7 +138,7 @@ function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need
 
 function tasks({ items, weight }: Bunch): TaskCount[] {
 	const found: TaskCount[] = [];
-	const push = (task: Task, count: number) => found.push({ task, method: 'hole', count, batches: 0 });
+	const push = (task: Task, count: number) => found.push({ task, method: 'hole', count, batches: [] });
 	for (const item of items) {
 		if (item.what.kind === 'balloon') found.push(...ownTasks(item.what.balloon, item.count));
 		else if (item.what.kind === 'letters') push('foil', inflatedIn(item));

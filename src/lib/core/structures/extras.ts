@@ -34,6 +34,6 @@ export const extras = {
 		const placed = countedLines(lines).filter((l) => l.role !== 'taken along' && l.role !== 'by-product');
 		return placed.length === 0
 			? []
-			: [{ task: 'place extras', method: 'hole', count: placed.length, batches: 0 }];
+			: [{ task: 'place extras', method: 'hole', count: placed.length, batches: [] }];
 	}
 } satisfies StructureDefinition<Extras>;

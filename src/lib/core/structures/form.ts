@@ -3,6 +3,7 @@ import { modellingLitres } from '../gas/volume.ts';
 import type { Task, TaskCount } from '../labour/task.ts';
 import type { Colourway, Form, FormPiece, Model } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
+import { sizeKey } from '../sizing/size.ts';
 import { calibrate, type PumpProfile } from '../sizing/strokes.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
@@ -115,6 +116,7 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 			mark: piece.model,
 			size: piece.size,
 			method: piece.size.kind === 'strokes' ? 'strokes' : 'eye',
+			...(piece.bubbles.length === 0 ? { tie: true as const } : {}),
 			look: `${bubbleWords(piece)}${piece.shaping === 'wound' ? ', wound, filled twice' : ''}`,
 			quantity
 		});
@@ -125,13 +127,13 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 /** The work of one kind of piece, in the order it is done. */
 export function pieceTasks(piece: FormPiece): TaskCount[] {
 	const found: TaskCount[] = [];
-	const push = (task: Task, count: number, batches = 0) => {
+	const push = (task: Task, count: number, ...batches: string[]) => {
 		if (count > 0) found.push({ task, method: 'hole', count, batches });
 	};
 	const { count, strands, bubbles, shaping } = piece;
 	const all = count * strands;
 	if (bubbles.length > 0) {
-		push('inflate modelling', all * (shaping === 'wound' ? 2 : 1), 1);
+		push('inflate modelling', all * (shaping === 'wound' ? 2 : 1), `${piece.model}/${sizeKey(piece.size)}`);
 		push('tie', all);
 		push('twist', count * (strands * (bubbles.length - 1) + strands - 1));
 	}
@@ -141,7 +143,7 @@ export function pieceTasks(piece: FormPiece): TaskCount[] {
 	return found;
 }
 
-const onSite = (task: Task): TaskCount => ({ task, method: 'hole', count: 1, batches: 0 });
+const onSite = (task: Task): TaskCount => ({ task, method: 'hole', count: 1, batches: [] });
 
 function tasks({ pieces }: Form): TaskCount[] {
 	if (pieces.length === 0) return [];

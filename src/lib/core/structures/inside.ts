@@ -1,4 +1,4 @@
-import { inflateTask, methodOf, methodOfPlace, type TaskCount } from '../labour/task.ts';
+import { inflateTask, methodOf, methodOfPlace, sizeBatch, type TaskCount } from '../labour/task.ts';
 import type { Colourway, Id, OwnBalloon, Place } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { sphereLitres, type PumpProfile } from '../sizing/strokes.ts';
@@ -44,14 +44,19 @@ export function insideNeeds(
 
 export function insideTasks({ inside, painted }: Filled, count: number): TaskCount[] {
 	const tasks: TaskCount[] = [];
-	const push = (task: TaskCount['task'], batches: number) =>
+	const push = (task: TaskCount['task'], ...batches: string[]) =>
 		tasks.push({ task, method: 'hole', count, batches });
 	if (inside?.kind === 'balloon') {
-		tasks.push({ task: inflateTask(inside.nominal), method: methodOf(inside.size), count, batches: 1 });
-		push('tie', 0);
-		push('put inside', 0);
-	} else if (inside) push('fill weight', 1);
-	if (painted) push('paint', 1);
+		tasks.push({
+			task: inflateTask(inside.nominal),
+			method: methodOf(inside.size),
+			count,
+			batches: [sizeBatch(inside)]
+		});
+		push('tie');
+		push('put inside');
+	} else if (inside) push('fill weight', inside.of);
+	if (painted) push('paint', 'paint');
 	return tasks;
 }
 
@@ -90,7 +95,12 @@ export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, c
 
 /** The work of them, with what goes in and on. */
 export const ownTasks = (balloon: OwnBalloon, count: number): TaskCount[] => [
-	{ task: inflateTask(balloon.nominal), method: methodOfPlace(balloon), count, batches: 1 },
-	{ task: 'tie', method: 'hole', count, batches: 0 },
+	{
+		task: inflateTask(balloon.nominal),
+		method: methodOfPlace(balloon),
+		count,
+		batches: [sizeBatch(balloon)]
+	},
+	{ task: 'tie', method: 'hole', count, batches: [] },
 	...insideTasks(balloon, count)
 ];

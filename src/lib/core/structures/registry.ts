@@ -3,6 +3,7 @@ import {
 	type Applied,
 	type Colourway,
 	type Extras,
+	type Recipe,
 	type Section,
 	type Structure
 } from '../recipe/recipe.ts';
@@ -126,15 +127,15 @@ export const isFloorContact = (need: Need): boolean => need.what === 'count' && 
  * The work of one copy of a section. What stands by another is set up and struck with that one; what stands on it,
  * or hangs beside it over the floor, is attached to it.
  */
-export function sectionTasks(section: Section): readonly TaskCount[] {
+export function sectionTasks(recipe: Recipe, section: Section): readonly TaskCount[] {
 	const own = tasksOf(section.structure).filter(
 		({ task }) => section.stand.by === null || (task !== 'set up' && task !== 'strike')
 	);
 	const { kind } = section.structure;
 	// Pieces are fixed one by one: their section is no thing of its own to attach.
 	const empty = isOnHosts(section.structure) || (kind !== 'design' && own.length === 0);
-	if (standsOnFloor(section) || empty) return own;
-	return [...own, { task: 'attach', method: 'hole', count: 1, batches: 0 }];
+	if (standsOnFloor(recipe, section) || empty) return own;
+	return [...own, { task: 'attach', method: 'hole', count: 1, batches: [] }];
 }
 
 /** Pieces and limbs that sit on what their section stands by, each where it says. */

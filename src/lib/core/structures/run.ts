@@ -1,16 +1,17 @@
 import { ownPitch } from '../geometry/antiprism.ts';
-import { inflateTask, methodOfPlace, type Task, type TaskCount } from '../labour/task.ts';
+import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../labour/task.ts';
 import { slotAt } from '../recipe/pattern.ts';
 import type { Colourway, Id, Place } from '../recipe/recipe.ts';
 import type { Infill, Run, RunRow } from '../recipe/run.ts';
 import { resolveSize } from '../sizing/resolve.ts';
+import { sizeKey } from '../sizing/size.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { rational, type Rational } from '../units/rational.ts';
 import { hangersOf, hungNeeds } from './hung.ts';
 import { insideNeeds, insideTasks, ownNeed, ownTasks } from './inside.ts';
 import { estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './run-path.ts';
-import { runsOf, sizeKey } from './stack.ts';
+import { runsOf } from './stack.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
 const FOOT = 304.8;
@@ -246,7 +247,7 @@ export const mixClusters = (run: Run): number => {
 function tasks(run: Run): TaskCount[] {
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches: 0 });
+		if (count > 0) found.push({ task, method: 'hole', count, batches: [] });
 	};
 	const byRow = clustersByRow(run);
 	for (const row of run.rows) {
@@ -256,7 +257,7 @@ function tasks(run: Run): TaskCount[] {
 				task: inflateTask(place.nominal),
 				method: methodOfPlace(place),
 				count: alike * count,
-				batches: 1
+				batches: [sizeBatch(place)]
 			});
 			push('tie', alike * count);
 			if (place.inside ?? place.painted) found.push(...insideTasks(place, alike * count));
@@ -268,7 +269,12 @@ function tasks(run: Run): TaskCount[] {
 	run.mix.forEach((part, i) => {
 		const count = counts?.[i] ?? 0;
 		if (count === 0) return;
-		found.push({ task: inflateTask(part.nominal), method: methodOfPlace(part), count, batches: 1 });
+		found.push({
+			task: inflateTask(part.nominal),
+			method: methodOfPlace(part),
+			count,
+			batches: [sizeBatch(part)]
+		});
 		push('tie', count);
 	});
 	push('cluster', mixClusters(run));
@@ -280,7 +286,7 @@ function tasks(run: Run): TaskCount[] {
 				task: inflateTask(infill.nominal),
 				method: methodOfPlace(infill),
 				count: usual,
-				batches: 1
+				batches: [sizeBatch(infill)]
 			});
 		push('tie', usual);
 		push('infill', usual);

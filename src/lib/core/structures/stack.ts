@@ -1,6 +1,13 @@
 import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../geometry/heights.ts';
 import { placeLayers, type LayerSpec, type PlacedLayer, type RingSpec } from '../geometry/layers.ts';
-import { inflateTask, methodOfPlace, type Method, type Task, type TaskCount } from '../labour/task.ts';
+import {
+	inflateTask,
+	methodOfPlace,
+	sizeBatch,
+	type Method,
+	type Task,
+	type TaskCount
+} from '../labour/task.ts';
 import { slotAt } from '../recipe/pattern.ts';
 import {
 	balloonCount,
@@ -12,7 +19,8 @@ import {
 	type Stack
 } from '../recipe/recipe.ts';
 import { resolveSize, type Diameter } from '../sizing/resolve.ts';
-import type { Size } from '../sizing/size.ts';
+import { sizeKey } from '../sizing/size.ts';
+
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational } from '../units/rational.ts';
 import { insideNeeds, insideTasks, sameInside } from './inside.ts';
@@ -224,29 +232,22 @@ function slotCounts(
 	return counts;
 }
 
-const sizeKeys = new WeakMap<Size, string>();
-
-/** Two sizes are one line of the list to inflate when they print and measure alike. Sizes never change: kept. */
-export function sizeKey(size: Size): string {
-	const had = sizeKeys.get(size);
-	if (had !== undefined) return had;
-	const key = JSON.stringify({ ...size, origin: undefined });
-	sizeKeys.set(size, key);
-	return key;
-}
-
 function uprightNeeds({ upright }: Stack): Need[] {
 	if (upright.kind === 'none') return [];
 	return [{ what: 'material', material: upright.material, label: upright.kind, quantity: rational(1) }];
 }
 
+/** Balloons that touch the floor: the lower tier of the first row. Bill, plan and labour count from here. */
+export function floorContacts({ layers, onFloor }: Stack): number {
+	const first = layers[0];
+	if (!first || !onFloor) return 0;
+	return first.clusters.reduce((a, c) => a + (c.tier === 0 ? c.places.length : 0), 0);
+}
+
 function joiningNeeds(stack: Stack): Need[] {
 	const needs: Need[] = [];
-	const first = stack.layers[0];
-	if (stack.onFloor && first) {
-		const contacts = first.clusters.reduce((a, c) => a + (c.tier === 0 ? c.places.length : 0), 0);
-		needs.push({ what: 'count', of: 'floor contact', quantity: rational(contacts) });
-	}
+	const contacts = floorContacts(stack);
+	if (contacts > 0) needs.push({ what: 'count', of: 'floor contact', quantity: rational(contacts) });
 	let [tied, lined] = [0, 0];
 	stack.layers.forEach((layer, row) => {
 		const joined = layer.repeat - (row === 0 ? 1 : 0);
@@ -262,42 +263,34 @@ function joiningNeeds(stack: Stack): Need[] {
 
 function tasks(stack: Stack): TaskCount[] {
 	const counts = new Map<string, { task: Task; method: Method; count: number; batches: Set<string> }>();
-	const bump = (task: Task, method: Method, by: number, batch: string) => {
+	const bump = (task: Task, method: Method, by: number, batches: readonly string[] = []) => {
 		const key = `${task}/${method}`;
 		let had = counts.get(key);
 		if (!had) counts.set(key, (had = { task, method, count: 0, batches: new Set() }));
 		had.count += by;
-		if (batch) had.batches.add(batch);
+		for (const batch of batches) had.batches.add(batch);
 	};
 	for (const layer of stack.layers) {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
-				const batch = `${place.nominal}/${sizeKey(place.size)}`;
-				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, batch);
-				bump('tie', 'hole', layer.repeat * count, '');
+				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, [sizeBatch(place)]);
+				bump('tie', 'hole', layer.repeat * count);
 				if (place.inside ?? place.painted)
 					for (const t of insideTasks(place, layer.repeat * count))
-						bump(t.task, t.method, t.count, t.batches > 0 ? `inside ${batch}` : '');
+						bump(t.task, t.method, t.count, t.batches);
 			}
-			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat, '');
+			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat);
 		}
 	}
 	const layers = layerCount(stack);
-	if (layers > 1) bump('attach', 'hole', layers - 1, '');
-	const first = stack.layers[0];
-	if (first && stack.onFloor)
-		bump(
-			'patch',
-			'hole',
-			first.clusters.reduce((a, c) => a + c.places.length, 0),
-			''
-		);
-	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1, '');
+	if (layers > 1) bump('attach', 'hole', layers - 1);
+	if (floorContacts(stack) > 0) bump('patch', 'hole', floorContacts(stack));
+	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1);
 	if (layers > 0) {
-		bump('set up', 'hole', 1, '');
-		bump('strike', 'hole', 1, '');
+		bump('set up', 'hole', 1);
+		bump('strike', 'hole', 1);
 	}
-	return [...counts.values()].map((c) => ({ ...c, batches: c.batches.size }));
+	return [...counts.values()].map((c) => ({ ...c, batches: [...c.batches] }));
 }
 
 /** Column, pillar, figure: layers from the floor up, with or without an upright. */

@@ -27,6 +27,8 @@ export type Need =
 			readonly gas?: Gas;
 			/** A foil is told by its look; a modelling balloon by the lengths of its bubbles. */
 			readonly look?: string;
+			/** Left uninflated, to tie with. */
+			readonly tie?: true;
 			/** Hidden: any colour of its kind and size will do, the cheapest that is listed. */
 			readonly any?: true;
 			/** An estimate's ends. */

@@ -1,5 +1,5 @@
 import { bowOver, type Bow } from '../geometry/arc.ts';
-import { inflateTask, methodOfPlace, type Task, type TaskCount } from '../labour/task.ts';
+import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../labour/task.ts';
 import type { Colourway } from '../recipe/recipe.ts';
 import type { Connector, Weave, WovenKind } from '../recipe/weave.ts';
 import { resolveSize } from '../sizing/resolve.ts';
@@ -94,14 +94,14 @@ function tasks(weave: Weave): TaskCount[] {
 	const { woven: links, places } = graphOf(weave);
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches: 0 });
+		if (count > 0) found.push({ task, method: 'hole', count, batches: [] });
 	};
 	if (links.length > 0)
 		found.push({
 			task: inflateTask(woven.nominal),
 			method: methodOfPlace(woven),
 			count: links.length,
-			batches: 1
+			batches: [sizeBatch(woven)]
 		});
 	// Every balloon is tied to the one before it.
 	push('tie', links.length);

@@ -6,6 +6,7 @@ import type { Bill } from '../bom/bill.ts';
 import { piecesIn } from '../recipe/edit-pieces.ts';
 import { rulesFor } from '../bom/follow-on.ts';
 import { standsOnFloor } from '../recipe/recipe.ts';
+import { floorContacts } from '../structures/stack.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import type { Finding } from './finding.ts';
@@ -75,8 +76,7 @@ const TALL = 1500;
 function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill, rates: Rates): Finding[] {
 	const findings: Finding[] = [];
 	const onFloor = recipe.sections.some(
-		(s) =>
-			s.structure.kind === 'stack' && s.structure.onFloor && s.structure.layers.length > 0 && standsOnFloor(s)
+		(s) => s.structure.kind === 'stack' && floorContacts(s.structure) > 0 && standsOnFloor(recipe, s)
 	);
 	const patched = rulesFor(recipe.rules, rates.rules).some((r) => r.of === 'floor contact' && r.each !== '0');
 	if (onFloor && !patched) {

@@ -128,7 +128,7 @@ export function tallyReport(
 			task,
 			method,
 			count,
-			batches,
+			batches: batches.length,
 			seconds: seconds.valueOf()
 		})),
 		cost: {

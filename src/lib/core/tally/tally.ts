@@ -1,13 +1,12 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, explode, workOf, type DesignCount, type Library } from '../bom/explode.ts';
+import { countDesigns, explode, workOf, type Library } from '../bom/explode.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import type { Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
-import { timeOf, type TimedTask } from '../labour/standards.ts';
+import { timeAll, type TimedTask } from '../labour/standards.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { zero } from '../money/money.ts';
 import { price, type Price } from '../pricing/price.ts';
-import type { PriceTerms } from '../pricing/terms.ts';
+import { pieceTerms, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
 import { resolve } from '../recipe/resolve.ts';
 import type { Packed } from '../structures/place-run.ts';
@@ -43,7 +42,10 @@ export interface Tally {
 	readonly tasks: readonly TimedTask[];
 	readonly cost: Cost;
 	readonly terms: PriceTerms;
+	/** Of the pieces by themselves: what belongs to an order is not in it. */
 	readonly price: Price;
+	/** Of an order of just these. */
+	readonly order: Price;
 	readonly findings: readonly Finding[];
 	/** Findings the owner has answered with a reason. */
 	readonly silenced: readonly Finding[];
@@ -83,7 +85,7 @@ export function tally(
 		findings
 	);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
-	const tasks = designs ? tasksFor(designs, rates) : [];
+	const tasks = designs ? timeAll(workOf(designs), rates.standards) : [];
 	const assembly = designs
 		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)
 		: NOTHING_STANDS;
@@ -96,7 +98,9 @@ export function tally(
 		if (structure.kind !== 'stack') continue;
 		findings.push(...checkStack(section, structure, placed, { catalogue, colourway: chosen, rates }));
 	}
-	const made = cost(counted, tasks, rates);
+	const costed = cost(counted, tasks, rates);
+	// What cannot be counted costs nobody knows what: never nothing.
+	const made = designs ? costed : { ...costed, total: { ...costed.total, unknown: [recipe.name] } };
 	const terms = termsFor(recipe, rates);
 	findings.push(
 		...checkBill(counted, made),
@@ -107,7 +111,6 @@ export function tally(
 		...checkSteps(plain)
 	);
 	const hushed = new Set(recipe.silenced.map((s) => s.finding));
-	const none = zero(rates.currency);
 	return {
 		assembly,
 		stacks,
@@ -117,17 +120,22 @@ export function tally(
 		tasks,
 		cost: made,
 		terms,
-		price: price(made.total.known, terms, { charge: none, cost: none }),
+		price: price(made.total, pieceTerms(terms)),
+		order: price(made.total, terms),
 		findings: findings.filter((f) => f.level === 'bad' || !hushed.has(findingKey(f))),
 		silenced: findings.filter((f) => f.level !== 'bad' && hushed.has(findingKey(f)))
 	};
 }
 
 /** The workspace's terms with the recipe's own way of pricing over them. */
-export function termsFor({ pricing }: Recipe, { price: terms }: Rates): PriceTerms {
-	if (!pricing) return terms;
-	return { ...terms, method: pricing.method, [pricing.method]: pricing.percent };
-}
+export const termsFor = ({ pricing }: Pick<Recipe, 'pricing'>, { price: terms }: Rates): PriceTerms =>
+	pricing ? withWay(terms, pricing) : terms;
+
+export const withWay = (terms: PriceTerms, { method, percent }: Way): PriceTerms => ({
+	...terms,
+	method,
+	[method]: percent
+});
 
 function attempt<T>(work: () => T, findings: Finding[]): T | undefined {
 	try {
@@ -143,28 +151,6 @@ function attempt<T>(work: () => T, findings: Finding[]): T | undefined {
 		findings.push({ code, level: 'bad', say: say[error.code] ?? error.message });
 		return undefined;
 	}
-}
-
-/** Times all work; the same task by the same method stands once, whatever sections it comes from. */
-function tasksFor(designs: readonly DesignCount[], { standards }: Rates): TimedTask[] {
-	const merged = new Map<string, TimedTask>();
-	for (const { task, difficulty } of workOf(designs)) {
-		const timed = timeOf(task, standards, difficulty);
-		const key = `${task.task}/${task.method}`;
-		const had = merged.get(key);
-		merged.set(
-			key,
-			had
-				? {
-						...had,
-						count: had.count + timed.count,
-						batches: had.batches + timed.batches,
-						seconds: had.seconds.add(timed.seconds)
-					}
-				: timed
-		);
-	}
-	return [...merged.values()];
 }
 
 function checkBill(counted: Bill, made: Cost): Finding[] {

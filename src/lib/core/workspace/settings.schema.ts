@@ -6,11 +6,11 @@ import { COUNTS } from '../bom/follow-on.ts';
 import type { Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
-/** A rational number of per cent, `n` or `n/d`. */
+/** A rational number of per cent, `n` or `n/d`: as many digits as the fields take, and two more for hundredths. */
 export const percentSchema = z
 	.string()
-	.regex(/^-?\d{1,9}(\/[1-9]\d{0,11})?$/, 'Must be a number of per cent.');
-const rational = z.string().regex(/^\d{1,9}(\/[1-9]\d{0,11})?$/);
+	.regex(/^-?\d{1,24}(\/[1-9]\d{0,23})?$/, 'Must be a number of per cent.');
+const rational = z.string().regex(/^\d{1,24}(\/[1-9]\d{0,23})?$/);
 const standard = z.strictObject({
 	seconds: z.number().min(0).max(86_400),
 	batch: z.number().min(0).max(86_400)
@@ -31,6 +31,8 @@ export const priceTermsSchema = z.strictObject({
 		fixedMinor: minor,
 		payments: z.number().int().min(0).max(24)
 	}),
+	/** Settings from before it was asked for take the usual. */
+	feeOnTop: z.boolean().default(true),
 	rush: percentSchema,
 	weekend: percentSchema,
 	volume: percentSchema,

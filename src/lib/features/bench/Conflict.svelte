@@ -13,7 +13,9 @@
 	let { bench }: Props = $props();
 	const theirs = $derived(bench.saver.theirs);
 	const nameOf = (id: string) =>
-		(bench.catalogue.materials.get(id) ?? bench.catalogue.colours.get(id))?.name ?? 'not in the Stockroom';
+		bench.catalogue.materials.get(id)?.name ??
+		bench.catalogue.colourNames.get(id) ??
+		'not in the Stockroom';
 	const rowsOf = (recipe: Recipe) => sayRecipe(recipe, nameOf);
 	const priceOf = (recipe: Recipe) => {
 		const { price } = tally(recipe, null, 1, bench.context);

@@ -101,7 +101,7 @@ export class Quick {
 		return {
 			recipe: { ...recipe, colourways: [colourway] },
 			colourway,
-			words: this.#catalogue.colours.get(id)?.name ?? ''
+			words: this.#catalogue.colourNames.get(id) ?? ''
 		};
 	});
 	readonly colourWords = $derived(this.#asked.words || this.#asked.colourway.name);

@@ -1,12 +1,10 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
-import { priceQuote, type QuoteTerms } from '../../core/quote/quote.ts';
-import { readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
+import { priceQuote, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
+import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
-import { inUnit } from '../../core/units/quantity.ts';
-import { rational } from '../../core/units/rational.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 
 export interface QuoteData {
@@ -23,6 +21,7 @@ export interface QuoteData {
 			colourwayId: string | null;
 			sizeId: string | null;
 			quantity: number;
+			way: LineWay | null;
 		}[];
 	};
 	readonly offered: readonly { versionId: string; design: string; name: string }[];
@@ -33,48 +32,9 @@ export interface QuoteData {
 	readonly colours: readonly Colour[];
 }
 
-const decimalText = (percent: string): string =>
-	String(Math.round(rational(percent).valueOf() * 1000) / 1000);
-const degreesText = (kelvin: number): string => `${Math.round(inUnit(kelvin, 'temperature', 'f'))} F`;
-const amountText = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
-
-function rawOf({ quote }: QuoteData): RawQuote {
-	const { terms } = quote;
-	return {
-		client: quote.clientName,
-		eventDate: quote.eventDate ?? '',
-		zone: quote.zone,
-		occasion: terms.occasion,
-		venue: terms.venue,
-		setting: terms.setting,
-		delivery: amountText(terms.deliveryMinor),
-		deliveryCost: amountText(terms.deliveryCostMinor),
-		method: terms.method,
-		margin: decimalText(terms.margin),
-		markup: decimalText(terms.markup),
-		rush: decimalText(terms.rush),
-		discountKind: terms.discount?.kind ?? 'none',
-		discount: !terms.discount
-			? ''
-			: terms.discount.kind === 'amount'
-				? amountText(terms.discount.minor)
-				: decimalText(terms.discount.percent),
-		tax: decimalText(terms.tax),
-		deposit: decimalText(terms.deposit),
-		validDays: String(terms.validDays),
-		note: terms.note,
-		here: terms.climate ? degreesText(terms.climate.here) : '',
-		there: terms.climate ? degreesText(terms.climate.there) : '',
-		sun: terms.climate?.sun ?? 'shade',
-		height: terms.climate?.height ? `${Math.round(inUnit(terms.climate.height, 'height', 'ft'))} ft` : '',
-		lines: quote.lines.map((l) => ({
-			id: l.id,
-			versionId: l.versionId,
-			colourwayId: l.colourwayId ?? '',
-			sizeId: l.sizeId ?? '',
-			quantity: String(l.quantity)
-		}))
-	};
+function rawOf({ quote, settings }: QuoteData): RawQuote {
+	const { clientName: client, eventDate, zone, terms, lines } = quote;
+	return printQuote({ client, eventDate, zone, terms, lines }, { decimal: settings.decimal });
 }
 
 /** A quote being written. Holds what is typed; every number comes from the core. */
@@ -113,6 +73,7 @@ export class QuoteDraft {
 	readonly errors = $derived(this.read.errors);
 	readonly terms = $derived(this.read.value?.terms ?? this.#lastGood);
 	readonly priced = $derived.by(() => {
+		const ways = new Map(this.read.value?.lines.map((l) => [l.id, l.way]));
 		const items = this.raw.lines.flatMap((line) => {
 			const recipe = this.#recipes.get(line.versionId);
 			const quantity = Number(line.quantity);
@@ -123,7 +84,8 @@ export class QuoteDraft {
 							recipe,
 							colourway: line.colourwayId || null,
 							size: line.sizeId || null,
-							quantity
+							quantity,
+							way: ways.get(line.id) ?? null
 						}
 					]
 				: [];
@@ -222,13 +184,21 @@ export class QuoteDraft {
 	addLine(versionId: string) {
 		this.raw.lines = [
 			...this.raw.lines,
-			{ id: crypto.randomUUID(), versionId, colourwayId: '', sizeId: '', quantity: '1' }
+			{
+				id: crypto.randomUUID(),
+				versionId,
+				colourwayId: '',
+				sizeId: '',
+				quantity: '1',
+				way: 'own',
+				percent: ''
+			}
 		];
 		this.touch();
 	}
 	changeLine(
 		id: string,
-		change: Partial<Pick<RawLine, 'quantity' | 'colourwayId' | 'sizeId' | 'versionId'>>
+		change: Partial<Omit<RawLine, 'id'>>
 	) {
 		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));
 		this.touch();

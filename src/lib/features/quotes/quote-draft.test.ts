@@ -32,7 +32,7 @@ const data: QuoteData = {
 		eventDate: '2027-06-12',
 		zone: 'America/New_York',
 		revision: 3,
-		lines: [{ id: 'l', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 2 }],
+		lines: [{ id: 'l', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 2, way: null }],
 		terms: {
 			occasion: '',
 			venue: '',

@@ -1,7 +1,12 @@
 import { and, asc, eq, max, sql } from 'drizzle-orm';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
-import { frozenOwnerSchema, frozenQuoteSchema, quoteTermsSchema } from '../../core/quote/quote.schema.ts';
-import type { QuoteState, QuoteTerms } from '../../core/quote/quote.ts';
+import {
+	frozenOwnerSchema,
+	frozenQuoteSchema,
+	lineWaySchema,
+	quoteTermsSchema
+} from '../../core/quote/quote.schema.ts';
+import type { LineWay, QuoteState, QuoteTerms } from '../../core/quote/quote.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
 import { design, designVersion } from '../db/tables/design.ts';
@@ -15,6 +20,8 @@ export interface QuoteLine {
 	/** A size option of the version; null is as it stands. */
 	readonly sizeId: string | null;
 	readonly quantity: number;
+	/** How it is priced; null is as its design says. */
+	readonly way: LineWay | null;
 }
 
 export interface QuoteDraft {
@@ -86,12 +93,17 @@ export function quotes(db: Database, actor: Actor) {
 					versionId: quoteLine.versionId,
 					colourwayId: quoteLine.colourwayId,
 					sizeId: quoteLine.sizeId,
-					quantity: quoteLine.quantity
+					quantity: quoteLine.quantity,
+					way: quoteLine.way
 				})
 				.from(quoteLine)
 				.where(and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, id)))
 				.orderBy(asc(quoteLine.position));
-			return fromRow(row.quote, row.clientName, lines);
+			return fromRow(
+				row.quote,
+				row.clientName,
+				lines.map((l) => ({ ...l, way: l.way === null ? null : lineWaySchema.parse(l.way) }))
+			);
 		},
 		/** Creates a draft with the next number; repeating it with the same id changes nothing. */
 		async create(id: string, draft: QuoteDraft, now: Date): Promise<void> {

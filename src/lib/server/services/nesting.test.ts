@@ -107,7 +107,7 @@ describe('versions of a design', () => {
 		const repos = await two();
 		expect((await repos.designs.versions('d')).map((v) => v.number)).toEqual([2, 1]);
 		const found = (await compareVersions(repos, 'd', { first: 'd.1', second: 'd.2' }))!;
-		expect(found.materials).toEqual([{ label: '11 rounds, hive gold', first: 2, second: 5 }]);
+		expect(found.materials).toEqual([{ label: '11 rounds, hive gold matte', first: 2, second: 5 }]);
 		await repos.stock.changePack('p11gold', { count: 50, priceMinor: 9000 });
 		const dearer = (await compareVersions(repos, 'd', { first: 'd.1', second: 'd.2' }))!;
 		expect(dearer.cost.minor).toBeGreaterThan(found.cost.minor);

@@ -90,7 +90,7 @@ export function listsOf(
 ): { readonly toInflate: readonly string[]; readonly toBuy: readonly string[] } {
 	return {
 		toInflate: bill.inflate.map((line) => {
-			const colour = catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`;
+			const colour = catalogue.colourNames.get(line.colour ?? '') ?? `${line.slot} (open)`;
 			const byLook = line.sizeTo !== printSize(line.size);
 			const method = line.method === 'hole' ? 'hole' : line.method === 'eye' ? 'by eye' : 'count strokes';
 			return `${line.quantity.toFraction(true)} × ${line.bag}${byLook ? ', ' : ' at '}${line.sizeTo}, ${colour}${byLook ? '' : `, ${method}`}${line.gas === 'helium' ? ', helium' : ''}, for ${line.where}`;

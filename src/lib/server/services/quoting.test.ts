@@ -23,6 +23,7 @@ async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
 		versionId: 'd.1',
 		colourwayId: null,
 		sizeId: null,
+		way: null,
 		quantity
 	});
 	const draft = {

@@ -16,8 +16,8 @@ export async function quoteRecipes(repos: Repos, lines: readonly QuoteLine[]) {
 	for (const line of lines) {
 		const version = await repos.designs.version(line.versionId);
 		if (!version) continue;
-		const { id, colourwayId: colourway, sizeId: size, quantity } = line;
-		items.push({ id, recipe: version.recipe, colourway, size, quantity });
+		const { id, colourwayId: colourway, sizeId: size, quantity, way } = line;
+		items.push({ id, recipe: version.recipe, colourway, size, quantity, way });
 		for (const [key, recipe] of await loadLibrary(repos, version.recipe)) library.set(key, recipe);
 	}
 	return { items, library };
@@ -104,8 +104,9 @@ export function newTerms(settings: Settings): QuoteTerms {
 		occasion: '',
 		venue: '',
 		setting: 'indoor',
-		deliveryMinor: 0,
-		deliveryCostMinor: 0,
+		// Nothing is said of the delivery yet: its cost is unknown, not 0.
+		deliveryMinor: null,
+		deliveryCostMinor: null,
 		method: price.method,
 		margin: price.margin,
 		markup: price.markup,

@@ -171,8 +171,8 @@ describe('counting back', () => {
 	test('letters and models are told apart', () => {
 		const labels = countLines(whole, once, context).map((l) => `${l.recipe} × ${l.label}`);
 		expect(labels).toEqual([
-			'3 × 11 at full, gull white', '1 × 34 foil letter T, hive gold', '1 × 34 foil letter I, hive gold',
-			'1 × 34 foil letter D, hive gold', '6 × 260, 20 in, buoy red', '1 × 350, 12 in, buoy red', '1 × 360, 12 in, buoy red',
+			'3 × 11 at full, gull white', '1 × 34 foil letter T, hive gold matte', '1 × 34 foil letter I, hive gold matte',
+			'1 × 34 foil letter D, hive gold matte', '6 × 260, 20 in, buoy red', '1 × 350, 12 in, buoy red', '1 × 360, 12 in, buoy red',
 			'2 × moon foil'
 		]); // prettier-ignore
 	});

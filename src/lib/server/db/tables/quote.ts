@@ -84,7 +84,9 @@ export const quoteLine = sqliteTable(
 		colourwayId: text('colourway_id'),
 		/** A size option of that version; null is as it stands. */
 		sizeId: text('size_id'),
-		quantity: integer().notNull()
+		quantity: integer().notNull(),
+		/** How this line is priced; null is as its design says. Read only through `lineWaySchema`. */
+		way: text({ mode: 'json' }).$type<unknown>()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),

@@ -1,0 +1,1 @@
+ALTER TABLE `quote_line` ADD `way` text;

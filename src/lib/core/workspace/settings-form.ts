@@ -1,0 +1,183 @@
+import { COUNTS, type CountOf, type FollowOnRule } from '../bom/follow-on.ts';
+import type { Material, MaterialKind } from '../materials/material.ts';
+import { parseMoney } from '../money/money.ts';
+import { printPairs, readPumps } from '../sizing/read-pumps.ts';
+import { parseBounded } from '../units/number.ts';
+import { printMoney, printNumber } from '../units/print-number.ts';
+import { rational, rationalText } from '../units/rational.ts';
+import type { Settings } from './settings.ts';
+
+/** Texts of the settings form by field; rows of rules and pumps are numbered: `each-0`, `pairs-2`. */
+export type SettingsFields = Readonly<Record<string, string>>;
+
+const BALLOONS: readonly MaterialKind[] = ['latex-round', 'latex-heart', 'latex-link', 'modelling'];
+const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting', 'modelling', 'weight'];
+
+/** Kinds of material that are offered first for what follows from a count. */
+const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
+	'attachment point': [...BALLOONS, 'tie', 'fitting', 'adhesive'],
+	'litre of helium': ['gas'],
+	'painted balloon': ['paint'],
+	'litre of sand': ['weight', 'accent', 'packaging'],
+	'litre of water': ['weight', 'accent', 'packaging'],
+	'litre of marbles': ['weight', 'accent', 'packaging']
+};
+
+/** Materials a rule may choose: what suits its count, and what it has now, whatever that is. */
+export const choicesFor = (rule: Pick<FollowOnRule, 'of' | 'material'>, materials: readonly Material[]) =>
+	materials.filter((m) => (KINDS_FOR[rule.of] ?? FIXINGS).includes(m.kind) || m.id === rule.material);
+
+/** A row of the form for every rule there is, and an empty one for every count without. */
+export const ruleRows = (rules: readonly FollowOnRule[]): readonly RuleRow[] =>
+	COUNTS.flatMap((of): readonly RuleRow[] => {
+		const own = rules.filter((r) => r.of === of);
+		return own.length > 0 ? own : [{ of, each: null, material: null }];
+	});
+
+interface RuleRow extends Pick<FollowOnRule, 'of' | 'material'> {
+	readonly each: FollowOnRule['each'] | null;
+}
+
+/** The form filled with settings; {@link readSettings} reads exactly those settings back. */
+export function printSettings({ business, decimal, rates }: Settings): SettingsFields {
+	const style = { decimal };
+	const { price } = rates;
+	const number = (text: string | number) => printNumber(rational(text), style);
+	const values: Record<string, string> = {
+		...business,
+		labour: printMoney(rates.labourPerHour, style),
+		overhead:
+			rates.overhead.kind === 'hour'
+				? printMoney(rates.overhead.minor, style)
+				: number(rates.overhead.percent),
+		overheadKind: rates.overhead.kind,
+		method: price.method,
+		margin: number(price.margin),
+		markup: number(price.markup),
+		feeOnTop: price.feeOnTop ? 'yes' : 'no',
+		loss: printNumber(rational(rates.defaultLoss).mul(100), style),
+		service: printNumber(rational(rates.service).mul(100), style),
+		counting: rates.counting,
+		pricePoint: price.pricePoint ? printMoney(price.pricePoint.step, style) : '',
+		pricePointMode: price.pricePoint?.mode ?? 'up',
+		minimum: printMoney(price.minimumMinor, style),
+		tax: number(price.tax.percent),
+		taxKind: price.tax.inclusive ? 'inclusive' : 'exclusive',
+		fee: number(price.fee.percent),
+		feeFixed: printMoney(price.fee.fixedMinor, style),
+		deposit: number(price.deposit)
+	};
+	ruleRows(rates.rules).forEach((rule, i) => {
+		values[`of-${i}`] = rule.of;
+		values[`each-${i}`] = rule.each === null ? '' : number(rule.each);
+		values[`material-${i}`] = rule.material ?? '';
+	});
+	[...rates.pumps, null].forEach((pump, i) => {
+		values[`pump-${i}`] = pump?.name ?? '';
+		values[`pairs-${i}`] = printPairs(pump?.pairs ?? [], style);
+	});
+	return values;
+}
+
+/**
+ * Reads the settings form over the settings as they are: what the form does not ask for stays.
+ * @param typed fields as typed
+ * @param materials the Stockroom's
+ * @returns the settings it comes to, to be held to their schema; a sentence for each field that cannot be read
+ */
+export function readSettings(
+	typed: SettingsFields,
+	settings: Settings,
+	materials: readonly Pick<Material, 'id'>[]
+): { readonly next: unknown; readonly errors: Readonly<Record<string, string>> } {
+	const { rates } = settings;
+	const style = { decimal: settings.decimal };
+	const errors: Record<string, string> = {};
+	const percent = (name: string, what: string, max: number) => {
+		const parsed = parseBounded(typed[name] ?? '', { what, min: 0, max, unit: ' %' }, style);
+		if (parsed.ok) return parsed.value;
+		errors[name] = parsed.say;
+		return rational(0);
+	};
+	const amount = (name: string, what: string) => {
+		const parsed = parseMoney(typed[name] ?? '', rates.currency, style);
+		if (parsed.ok) return parsed.value.minor;
+		errors[name] = parsed.code === 'missing' ? `${what} is blank. Type 0 for none.` : parsed.say;
+		return 0;
+	};
+	const step = (typed.pricePoint ?? '').trim() === '' ? null : amount('pricePoint', 'The price point');
+	const margin = percent('margin', 'The margin', 1_000_000);
+	if (!errors.margin && margin.compare(100) >= 0)
+		errors.margin = 'No price leaves a margin of 100 % or more. Type less than 100.';
+	const pumps = readPumps(typed, rates.pumps, style);
+	const rules = readRules(typed, settings, materials);
+	if ((typed.name ?? '').trim() === '') errors.name = 'Give the business a name.';
+	const next = {
+		...settings,
+		business: {
+			name: typed.name ?? '',
+			address: typed.address ?? '',
+			email: typed.email ?? '',
+			phone: typed.phone ?? '',
+			terms: typed.terms ?? ''
+		},
+		rates: {
+			...rates,
+			labourPerHour: amount('labour', 'The hourly rate'),
+			overhead:
+				typed.overheadKind === 'percent'
+					? { kind: 'percent', percent: rationalText(percent('overhead', 'Overhead', 1000)) }
+					: { kind: 'hour', minor: amount('overhead', 'Overhead') },
+			counting: typed.counting === 'bag' ? 'bag' : 'piece',
+			defaultLoss: rationalText(percent('loss', 'The loss', 90).div(100)),
+			service: percent('service', 'The chance that spares are enough', 99.9).div(100).valueOf(),
+			rules: rules.rules,
+			pumps: pumps.pumps,
+			price: {
+				...rates.price,
+				method: typed.method === 'markup' ? 'markup' : 'margin',
+				margin: rationalText(margin),
+				markup: rationalText(percent('markup', 'The markup', 10_000)),
+				feeOnTop: typed.feeOnTop !== 'no',
+				pricePoint: step ? { step, mode: typed.pricePointMode === 'nearest' ? 'nearest' : 'up' } : null,
+				minimumMinor: amount('minimum', 'The minimum order'),
+				fee: {
+					...rates.price.fee,
+					percent: rationalText(percent('fee', 'The payment fee', 30)),
+					fixedMinor: amount('feeFixed', 'The fee a payment')
+				},
+				tax: {
+					percent: rationalText(percent('tax', 'The tax rate', 100)),
+					inclusive: typed.taxKind === 'inclusive'
+				},
+				deposit: rationalText(percent('deposit', 'The deposit', 100))
+			}
+		}
+	};
+	return { next, errors: { ...errors, ...pumps.errors, ...rules.errors } };
+}
+
+/** A blank is no rule: nothing follows from that count. A form that says nothing of rules leaves them as they are. */
+function readRules(
+	typed: SettingsFields,
+	{ decimal, rates }: Settings,
+	materials: readonly Pick<Material, 'id'>[]
+): { readonly rules: readonly FollowOnRule[]; readonly errors: Record<string, string> } {
+	const errors: Record<string, string> = {};
+	if (typed['of-0'] === undefined) return { rules: rates.rules, errors };
+	const rules: FollowOnRule[] = [];
+	for (let i = 0; typed[`of-${i}`] !== undefined && i < 200; i++) {
+		const of = COUNTS.find((c) => c === typed[`of-${i}`]);
+		const text = (typed[`each-${i}`] ?? '').trim();
+		if (!of || text === '') continue;
+		const each = parseBounded(text, { what: 'Pieces for each', min: 0, max: 1000 }, { decimal });
+		const material = typed[`material-${i}`] || null;
+		const kept = rates.rules.some((r) => r.material === material);
+		if (!each.ok) errors[`each-${i}`] = each.say;
+		// What left the Stockroom since stays with its rule until another is chosen.
+		if (material !== null && !kept && !materials.some((m) => m.id === material))
+			errors[`material-${i}`] = 'That material is not in the Stockroom.';
+		if (each.ok) rules.push({ of, each: rationalText(each.value), material });
+	}
+	return { rules, errors };
+}
