@@ -149,12 +149,17 @@ export const entryContext = (recipe: Recipe): EntryContext => ({
 export const design = (name: string, ...lines: string[]): Recipe => designOf(materials, name, lines);
 
 /** The same with another Stockroom. */
-export function designOf(stock: readonly Material[], name: string, lines: readonly string[]): Recipe {
+export function designOf(
+	stock: readonly Material[],
+	name: string,
+	lines: readonly string[],
+	pumps: Rates['pumps'] = []
+): Recipe {
 	const newId = counter();
 	const recipe = emptyRecipe(name, newId) as RecipeDraft;
 	let section: string | undefined;
 	for (const line of lines) {
-		const context = { ...entryContext(recipe as Recipe), materials: stock };
+		const context = { ...entryContext(recipe as Recipe), materials: stock, pumps };
 		const entry = parseEntry(line, section === undefined ? context : { ...context, section });
 		if (!entry.ok) throw new Error(`${line}: ${entry.say}`);
 		section = applyEntry(recipe, entry.value, { section }, newId) ?? section;

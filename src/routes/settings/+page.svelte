@@ -44,7 +44,8 @@
 	<h1 class="py-3 text-[25px]">Settings</h1>
 	{#if form?.saved}<div class="mb-3">
 			<Notice level="good" live
-				>Saved. Designs are priced with this from now on, quotes begun from now on start with it; quotes that are written or sent keep the tax, margin and deposit they say.</Notice
+				>Saved. Designs are priced with this from now on, quotes begun from now on start with it; quotes that
+				are written or sent keep the tax, margin and deposit they say.</Notice
 			>
 		</div>{/if}
 	<form

@@ -151,7 +151,8 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 			return sectionTasks(node.recipe, section).flatMap((task) => {
 				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
-				return [{ task: { ...task, count: task.count * count }, difficulty: section.difficulty }];
+				const ends = task.ends && { less: task.ends.less * count, more: task.ends.more * count };
+				return [{ task: { ...task, count: task.count * count, ends }, difficulty: section.difficulty }];
 			});
 		})
 	);

@@ -3,7 +3,7 @@ import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
 import type { TaskGroup } from '../labour/task.ts';
 import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
 import { money, rounded, total, type Money } from '../money/money.ts';
-import { mixed, rational, ZERO, type Rational } from '../units/rational.ts';
+import { mixed, ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
 import type { LineRole } from '../recipe/recipe.ts';
 import type { Rates } from './rates.ts';
@@ -95,7 +95,7 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 		frame,
 		frameTotal,
 		aside,
-		spread: spreadOf(used, rates),
+		spread: spreadOf(used, tasks, rates),
 		labour,
 		labourTotal,
 		seconds,
@@ -105,11 +105,21 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 	};
 }
 
-/** What the estimates of a bill come to at both ends, lines of unknown cost left out. */
-function spreadOf(lines: readonly BillLine[], { currency }: Rates): Cost['spread'] {
+/** What estimated counts come to at both ends, materials and the work on them; lines of unknown cost left out. */
+function spreadOf(
+	lines: readonly BillLine[],
+	tasks: readonly TimedTask[],
+	{ currency, labourPerHour, overhead }: Rates
+): Cost['spread'] {
 	const estimated = lines.filter((l) => l.estimate !== null);
 	if (estimated.length === 0) return null;
-	let [less, more] = [ZERO, ZERO];
+	const hour = labourPerHour + (overhead.kind === 'hour' ? overhead.minor : 0);
+	const work = (of: 'less' | 'more') =>
+		tasks
+			.reduce((a, t) => a.add(t[of]), ZERO)
+			.mul(hour)
+			.div(3600);
+	let [less, more] = [work('less'), work('more')];
 	for (const { material, estimate, used, lost } of estimated) {
 		const piece = material && unitCost(material);
 		if (!piece || !estimate) continue;
@@ -118,7 +128,8 @@ function spreadOf(lines: readonly BillLine[], { currency }: Rates): Cost['spread
 		less = less.add(each.mul(used.sub(estimate.low)));
 		more = more.add(each.mul(estimate.high.sub(used)));
 	}
-	return { less: rounded(less, currency), more: rounded(more, currency) };
+	const over = overhead.kind === 'percent' ? rational(overhead.percent).div(100).add(1) : ONE;
+	return { less: rounded(less.mul(over), currency), more: rounded(more.mul(over), currency) };
 }
 
 /** An upright whose stand is not chosen yet belongs to the frame, though its cost is unknown. */

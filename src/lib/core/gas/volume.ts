@@ -30,6 +30,15 @@ export function modellingLitres(length: number, diameter: number): number {
 	return (Math.PI * diameter ** 2 * (length - diameter)) / 4e6 + sphereLitres(diameter);
 }
 
+/**
+ * Length that so much air fills a modelling balloon to, at its own width: {@link modellingLitres} the other way round.
+ * @param litres 0 or more @param diameter mm @returns mm; with less than a ball of that width holds, that width
+ */
+export function modellingLength(litres: number, diameter: number): number {
+	above(diameter, 'the diameter');
+	return Math.max(0, litres - sphereLitres(diameter)) / ((Math.PI * diameter ** 2) / 4e6) + diameter;
+}
+
 /** Latex over a sphere of its width: soft it is one, full it is pear-shaped. From memory; the maker's figure overrides. */
 export const SHAPE_FACTOR = { soft: 1, full: 1.15 } as const;
 

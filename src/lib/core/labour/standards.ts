@@ -47,13 +47,22 @@ export const METHOD_FACTOR: Readonly<Record<Method, Rational>> = {
 export interface TimedTask extends TaskCount {
 	readonly group: TaskGroup;
 	readonly seconds: Rational;
+	/** Seconds it may take less and more where its count is an estimate. */
+	readonly less: Rational;
+	readonly more: Rational;
 }
 
 /** Time = count × standard for the method × difficulty + set-up a batch. Seconds, exact. */
 export function timeOf(count: TaskCount, standards: Standards, difficulty: RationalText = '1'): TimedTask {
 	const { seconds, batch } = standards[count.task];
-	const work = rational(seconds).mul(count.count).mul(METHOD_FACTOR[count.method]).mul(rational(difficulty));
-	return { ...count, group: groupOf(count.task), seconds: work.add(batch * count.batches.length) };
+	const each = rational(seconds).mul(METHOD_FACTOR[count.method]).mul(rational(difficulty));
+	return {
+		...count,
+		group: groupOf(count.task),
+		seconds: each.mul(count.count).add(batch * count.batches.length),
+		less: count.ends ? each.mul(count.ends.less) : ZERO,
+		more: count.ends ? each.mul(count.ends.more) : ZERO
+	};
 }
 
 /**
@@ -77,7 +86,9 @@ export function timeAll(
 						...before,
 						count: before.count + timed.count,
 						batches: [...before.batches, ...batches],
-						seconds: before.seconds.add(timed.seconds)
+						seconds: before.seconds.add(timed.seconds),
+						less: before.less.add(timed.less),
+						more: before.more.add(timed.more)
 					}
 				: timed
 		);

@@ -22,6 +22,8 @@ export interface TaskCount {
 	readonly count: number;
 	/** What the tools are set for, each told by a word: a size, say. Set once for all that is built together. */
 	readonly batches: readonly string[];
+	/** Of an estimate: how many fewer and how many more it may be. */
+	readonly ends?: { readonly less: number; readonly more: number } | undefined;
 }
 
 /** Size classes by the nominal size: up to 6 in, up to 12 in, larger. House rule. */

@@ -53,7 +53,7 @@ describe('the plan of a garland', () => {
 		expect(texts.join('\n')).toMatch(
 			/Put frame together along 14′ 0″, a cluster every 3 in, a pair on the inside of each of 2 corners/
 		);
-		expect(texts.join('\n')).toMatch(/Tie the clusters of frame, 2 of each kept aside/);
+		expect(texts.join('\n')).toMatch(/Tie the clusters of frame, 2 kept aside/);
 	});
 });
 

@@ -8,7 +8,8 @@ import {
 	infillCount,
 	mixClusters,
 	pitchOf,
-	spineLength
+	spineLength,
+	sparesOf
 } from '../structures/run.ts';
 import { hangersOf } from '../structures/hung.ts';
 import { lengthOfRun } from '../structures/run-path.ts';
@@ -49,7 +50,7 @@ export function runSteps(kit: StepKit, run: Run): MadeStep[] {
 		steps.push(
 			kit.made(
 				'clusters',
-				`Tie the clusters of ${kit.name}${run.spare > 0 ? `, ${run.spare} of each kept aside` : ''}.`,
+				`Tie the clusters of ${kit.name}${run.spare > 0 ? `, ${run.spare} kept aside` : ''}.`,
 				{
 					lines,
 					method: 'two and two tied neck to neck, then twisted together',
@@ -105,7 +106,7 @@ function clusterLines(kit: StepKit, run: Run): StepLine[] {
 	const byRow = clustersByRow(run);
 	const slots = kit.recipe.slots.map((s) => ({ ...s, name: kit.colour(s.id).name }));
 	const rows = run.rows.map((row): StepLine => ({
-		count: ((byRow.get(row.id) ?? 0) + run.spare) * kit.all,
+		count: ((byRow.get(row.id) ?? 0) + sparesOf(run, row)) * kit.all,
 		text: printCluster(row.cluster, slots),
 		colours: []
 	}));

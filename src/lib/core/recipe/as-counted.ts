@@ -8,6 +8,8 @@ import { newLine, type NewId } from './build.ts';
 import { copiesOf } from './copies.ts';
 import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
 import { fitMix } from './fit-mix.ts';
+import { withPumps } from './with-pumps.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
 import { addExtra, dropUnusedSlots, removeExtra, type Mutable, type RecipeDraft } from './edit.ts';
 import { linesIn } from './edit-lines.ts';
 import { addPiece, removePiece } from './edit-pieces.ts';
@@ -45,6 +47,7 @@ export function asCounted(
 	newId: NewId
 ): { readonly recipe: Recipe; readonly left: readonly string[] } {
 	const draft = structuredClone(recipe) as RecipeDraft;
+	const { pumps } = context.rates;
 	// Counted in other colours: those stand first while the counts are looked for.
 	const choice = { colourway: took.colourway, size: null, quantity: 1 };
 	const first = recipe.colourways.find((c) => c.id === took.colourway) ?? recipe.colourways[0]!;
@@ -58,13 +61,13 @@ export function asCounted(
 			wanted.set(line.key, (count ?? line.recipe.valueOf()) - line.inside.valueOf());
 		else if (count !== undefined) changeLines(draft, line.key, rational(count).sub(line.recipe), newId);
 	}
-	fitLayers(draft, wanted);
-	fitMixes(draft, wanted);
+	fitLayers(draft, wanted, pumps);
+	fitMixes(draft, wanted, pumps);
 	for (const [key, count] of wanted) {
-		fitParts(draft, key, count - (countsNow(draft).get(key)?.count ?? 0));
-		const missing = count - (countsNow(draft).get(key)?.count ?? 0);
+		fitParts(draft, key, count - (countsNow(draft, pumps).get(key)?.count ?? 0), pumps);
+		const missing = count - (countsNow(draft, pumps).get(key)?.count ?? 0);
 		if (missing < 0) takeOut(draft, key, -missing, newId);
-		if (missing > 0) tuckIn(draft, key, missing, before, newId);
+		if (missing > 0) tuckIn(draft, key, missing, { before, newId, pumps });
 	}
 	dropUnusedSlots(draft);
 	const order = recipe.colourways.map((c) => c.id);
@@ -82,6 +85,8 @@ export function asCounted(
 	});
 	return { recipe: done, left: sentences };
 }
+
+type Pumps = readonly PumpProfile[];
 
 interface Counted {
 	count: number;
@@ -105,7 +110,8 @@ function countsOf(recipe: Recipe): Map<string, Counted> {
 }
 
 /** What a structure needs is kept by its identity: a draft that changes is counted as a copy. */
-const countsNow = (draft: RecipeDraft) => countsOf(structuredClone(draft) as Recipe);
+const countsNow = (draft: RecipeDraft, pumps: Pumps) =>
+	countsOf(withPumps(structuredClone(draft) as Recipe, pumps));
 
 const stacksOf = (draft: RecipeDraft) =>
 	draft.sections.flatMap((section) =>
@@ -113,9 +119,13 @@ const stacksOf = (draft: RecipeDraft) =>
 	);
 
 /** How many more, or fewer, of each are wanted; what nobody wants at all is too many. */
-function missingOf(draft: RecipeDraft, wanted: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+function missingOf(
+	draft: RecipeDraft,
+	wanted: ReadonlyMap<string, number>,
+	pumps: Pumps
+): ReadonlyMap<string, number> {
 	const missing = new Map(wanted);
-	for (const [key, { count }] of countsNow(draft)) missing.set(key, (wanted.get(key) ?? 0) - count);
+	for (const [key, { count }] of countsNow(draft, pumps)) missing.set(key, (wanted.get(key) ?? 0) - count);
 	return missing;
 }
 
@@ -124,9 +134,9 @@ const distance = (missing: ReadonlyMap<string, number>): number =>
 	[...missing.values()].reduce((a, m) => a + Math.abs(m), 0);
 
 /** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
-function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
+function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {
 	for (;;) {
-		const missing = missingOf(draft, wanted);
+		const missing = missingOf(draft, wanted, pumps);
 		const now = distance(missing);
 		if (now === 0) return;
 		let best: { layer: Mutable<Layer>; repeat: number; gain: number } | undefined;
@@ -143,7 +153,7 @@ function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 					for (let repeat = start + by; repeat >= 0 && repeat <= MOST_REPEATS; repeat += by) {
 						if (Math.abs(repeat - start) * each > now) break;
 						layer.repeat = repeat;
-						const gain = now - distance(missingOf(withoutEmpty(draft), wanted));
+						const gain = now - distance(missingOf(withoutEmpty(draft), wanted, pumps));
 						// All of it has to be wanted: half a layer is no layer.
 						if (gain < Math.abs(repeat - start) * each - 0.5) break;
 						if (!best || gain > best.gain) best = { layer, repeat, gain };
@@ -181,8 +191,8 @@ function dropEmpty(draft: RecipeDraft) {
 }
 
 /** Mixes along a path learn from what was counted, where the rest of the design does not take the same balloons. */
-function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
-	const missing = missingOf(draft, wanted);
+function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {
+	const missing = missingOf(draft, wanted, pumps);
 	if (distance(missing) === 0) return;
 	for (const section of draft.sections) {
 		if (section.structure.kind !== 'run' || section.structure.mix.length === 0) continue;
@@ -202,7 +212,7 @@ function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>) {
 }
 
 /** Gives items of bunches and pieces of forms that take such a balloon another count, last first; one of each stays. */
-function fitParts(draft: RecipeDraft, key: string, missing: number) {
+function fitParts(draft: RecipeDraft, key: string, missing: number, pumps: Pumps) {
 	let left = missing;
 	for (const section of draft.sections.toReversed()) {
 		const { structure } = section;
@@ -210,10 +220,10 @@ function fitParts(draft: RecipeDraft, key: string, missing: number) {
 		const parts = structure.kind === 'bunch' ? structure.items : structure.pieces;
 		for (const part of parts.toReversed()) {
 			if (left === 0) return;
-			const before = countsNow(draft).get(key)?.count ?? 0;
+			const before = countsNow(draft, pumps).get(key)?.count ?? 0;
 			const had = part.count;
 			part.count = had + 1;
-			const each = (countsNow(draft).get(key)?.count ?? 0) - before;
+			const each = (countsNow(draft, pumps).get(key)?.count ?? 0) - before;
 			const by = each > 0 ? Math.trunc(left / each) : 0;
 			part.count = Math.max(1, Math.min(200, had + by));
 			left -= (part.count - had) * each;
@@ -315,8 +325,13 @@ function splitTop(layers: Mutable<Layer>[], row: number, newId: NewId): Mutable<
 }
 
 /** Tucks balloons in at the topmost layer of their kind, or the topmost there is. */
-function tuckIn(draft: RecipeDraft, key: string, count: number, before: Recipe, newId: NewId) {
-	const need = countsNow(draft).get(key)?.need ?? countsOf(before).get(key)?.need;
+function tuckIn(
+	draft: RecipeDraft,
+	key: string,
+	count: number,
+	{ before, newId, pumps }: { before: Recipe; newId: NewId; pumps: Pumps }
+) {
+	const need = countsNow(draft, pumps).get(key)?.need ?? countsOf(withPumps(before, pumps)).get(key)?.need;
 	const hosts = stacksOf(draft).filter(({ section, stack }) => {
 		const copies = copiesOf(draft as Recipe, section as Section);
 		return stack.layers.length > 0 && count % copies === 0;

@@ -39,7 +39,7 @@ export function compare(
 	const [a, b] = [first.tally, second.tally];
 	const price =
 		a.price.status === 'priced' && b.price.status === 'priced'
-			? subtract(b.price.net, a.price.net)
+			? subtract(b.price.said, a.price.said)
 			: undefined;
 	return {
 		lines: longestCommon(sayRecipe(first.recipe, nameOf), sayRecipe(second.recipe, nameOf)),

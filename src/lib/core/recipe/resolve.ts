@@ -4,6 +4,7 @@ import { exchange } from './swap.ts';
 import { scaleToHeight } from './scale.ts';
 import { toHeight } from './to-height.ts';
 import { withoutSlots } from './without.ts';
+import { saysStrokes, withPumps } from './with-pumps.ts';
 import type { Id, Recipe, SizeOption } from './recipe.ts';
 
 /** Which of the things a design can be is meant. */
@@ -30,14 +31,15 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
 	const out = colourway?.without ?? [];
-	if (!size && out.length === 0 && !lendsPath(recipe)) return { recipe, notes: [] };
+	const plain = !size && out.length === 0 && !lendsPath(recipe);
+	if (plain && (pumps.length === 0 || !saysStrokes(recipe))) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
 	kept.set(recipe, byChoice);
 	const key = `${colourway?.id ?? ''}/${size?.id ?? ''}`;
 	const had = byChoice.get(key);
 	if (had && had.pumps === pumps) return had.resolved;
-	const closed = withoutSlots(recipe, new Set(out));
+	const closed = withPumps(withoutSlots(recipe, new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withPaths(sized.recipe) };
 	byChoice.set(key, { pumps, resolved });

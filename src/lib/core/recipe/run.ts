@@ -177,6 +177,6 @@ export interface Run {
 	readonly infill: readonly Infill[];
 	readonly spine: Spine | null;
 	readonly hung: Hung | null;
-	/** Clusters of each row inflated besides and kept aside. */
+	/** Clusters inflated besides and kept aside, of the rows in turn. */
 	readonly spare: number;
 }

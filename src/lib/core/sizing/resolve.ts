@@ -57,9 +57,9 @@ export function resolveSize(size: Size, nominal: Micrometres, pumps: readonly Pu
 		case 'word':
 			return share(bag, WORD_FILL[size.word], true);
 		case 'strokes': {
-			const pump = pumps.find((p) => p.id === size.pump);
-			if (!pump || pump.pairs.length === 0) return share(bag, USUAL, false);
-			const d = diameterAfter(size.strokes, calibrate(pump.pairs).k);
+			const pump = pumps.find((p) => p.id === size.pump && p.pairs.length > 0);
+			if (!pump && size.reaches === undefined) return share(bag, USUAL, false);
+			const d = pump ? diameterAfter(size.strokes, calibrate(pump.pairs).k) : size.reaches! / 1000;
 			return { assumed: d, low: d, high: d, known: true };
 		}
 		case 'unknown':

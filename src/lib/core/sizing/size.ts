@@ -23,6 +23,8 @@ export type Size =
 			readonly strokes: number;
 			readonly pump: string | null;
 			readonly origin: Origin;
+			/** What a measured pump brings a round balloon to with them: worked out when a recipe is resolved, never kept. */
+			readonly reaches?: Micrometres;
 	  }
 	| { readonly kind: 'word'; readonly word: SizeWord; readonly origin: Origin }
 	| { readonly kind: 'unknown' };
@@ -37,7 +39,7 @@ export function printSize(size: Size): string {
 		case 'range':
 			return `${formatLength({ um: size.low, unit: size.unit })}–${formatLength({ um: size.high, unit: size.unit })}`;
 		case 'strokes':
-			return `${size.strokes} strokes`;
+			return `${size.strokes} ${size.strokes === 1 ? 'stroke' : 'strokes'}`;
 		case 'word':
 			return size.word;
 		case 'unknown':
@@ -51,7 +53,7 @@ const sizeKeys = new WeakMap<Size, string>();
 export function sizeKey(size: Size): string {
 	const had = sizeKeys.get(size);
 	if (had !== undefined) return had;
-	const key = JSON.stringify({ ...size, origin: undefined });
+	const key = JSON.stringify({ ...size, origin: undefined, reaches: undefined });
 	sizeKeys.set(size, key);
 	return key;
 }

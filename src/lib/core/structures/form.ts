@@ -3,9 +3,9 @@ import { modellingLitres } from '../gas/volume.ts';
 import type { Task, TaskCount } from '../labour/task.ts';
 import type { Colourway, Form, FormPiece, Model } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
-import { sizeKey } from '../sizing/size.ts';
+import { printSize, sizeKey } from '../sizing/size.ts';
 import { calibrate, type PumpProfile } from '../sizing/strokes.ts';
-import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
+import { formatInches, formatQuarters, inches, um, type Micrometres } from '../units/length.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 import type { Need, StructureDefinition } from './structure.ts';
 
@@ -22,11 +22,20 @@ export const MODEL_SIZE: Readonly<
 /** Every twist and the knot take so much of the tail. Common practice. */
 export const TWIST_TAKES = inches(1);
 
-/** Inflated width, mm. */
-export const widthOf = ({ model, size }: FormPiece, pumps: readonly PumpProfile[] = []): number =>
-	size.kind === 'unknown'
+/** Inflated width, mm: strokes fill more of its length, not more of its width. */
+export const widthOf = ({ model, size }: Pick<FormPiece, 'model' | 'size'>): number =>
+	size.kind === 'unknown' || size.kind === 'strokes'
 		? MODEL_SIZE[model].width / 1000
-		: resolveSize(size, MODEL_SIZE[model].width, pumps).assumed;
+		: resolveSize(size, MODEL_SIZE[model].width).assumed;
+
+/** One bubble filled to the last inch, as a limb is until its lengths are said. */
+export const wholeLength = (model: Model): Micrometres => um(MODEL_SIZE[model].length - TWIST_TAKES);
+export const isWhole = ({ model, bubbles }: Pick<FormPiece, 'model' | 'bubbles'>): boolean =>
+	bubbles.length === 1 && bubbles[0] === wholeLength(model);
+
+/** Said in strokes of a pump that nobody measured: how long it gets is not known. */
+export const isLengthUnknown = (piece: FormPiece): boolean =>
+	piece.size.kind === 'strokes' && piece.size.reaches === undefined && isWhole(piece);
 
 /** Inflated length of one of the pieces, mm: each of a set that grows is longer than the one before. */
 export const lengthOf = ({ bubbles, grows }: FormPiece, index = 0): number =>
@@ -46,9 +55,11 @@ export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 
 	return `A ${model} is ${formatInches(most)} in long when full, and each twist takes an inch: ${formatInches(um(long))} in do not go into it. Make it shorter.`;
 }
 
-/** `25 strokes of hand pump`, for every pump that was measured. */
+/** `25 strokes of hand pump`, for every pump that was measured; what was said of a pump is what is printed for it. */
 export const strokeWords = (piece: FormPiece, pumps: readonly PumpProfile[]): string[] =>
 	pumps.flatMap((pump) => {
+		const { size } = piece;
+		if (size.kind === 'strokes' && size.pump === pump.id) return [`${printSize(size)} of ${pump.name}`];
 		const strokes = strokesOf(piece, pump);
 		return strokes === undefined ? [] : [`${Math.max(1, Math.round(strokes))} strokes of ${pump.name}`];
 	});
@@ -90,11 +101,16 @@ export function nestingOf(piece: FormPiece): Nesting | undefined {
 }
 
 /** `10 + 8 in`, `2 in wide`; as they are read at the bench. */
-export function bubbleWords({ bubbles, size, grows }: FormPiece): string {
+export function bubbleWords(piece: FormPiece): string {
+	const { bubbles, size, grows } = piece;
 	if (bubbles.length === 0) return 'not inflated';
-	const lengths = bubbles.map((b) => formatInches(b)).join(' + ');
+	if (isLengthUnknown(piece)) return `${printSize(size)}, length not known: measure the pump`;
+	const lengths = bubbles
+		.map((b) => (b % 3175 === 0 ? formatInches(b) : formatQuarters(b / 1000)))
+		.join(' + ');
 	const wide = size.kind === 'value' ? `, ${formatInches(size.um)} wide` : '';
-	return `${lengths} in${grows > 0 ? `, each ${formatInches(um(grows))} longer` : ''}${wide}`;
+	const said = size.kind === 'strokes' ? `${printSize(size)}, about ` : '';
+	return `${said}${lengths} in${grows > 0 ? `, each ${formatInches(um(grows))} longer` : ''}${wide}`;
 }
 
 function needs(form: Form, colourway: Colourway | undefined): Need[] {

@@ -111,6 +111,28 @@ export function estimateUsed(run: Run): Estimate {
 	return wanted.counts === null ? all[0]! : wanted;
 }
 
+/** Schools that lie further apart than this make the count a range. House rule. */
+const FAR = 0.2;
+
+/**
+ * The ends of a count where the schools lie far apart: the least and the most of them, part by part of the mix. None
+ * where they agree, where one speaks alone, and where a finished piece of this length was counted: that is no estimate.
+ */
+export function endsOf(
+	run: Run
+): { readonly low: readonly number[]; readonly high: readonly number[] } | undefined {
+	const all = estimatesOf(run).filter((e) => e.counts !== null && e.total);
+	const { taught } = run.organic;
+	const measured = taught !== null && Math.abs(taught.length / 1000 - lengthOfRun(run)) < 1;
+	const apart = apartBy(all);
+	if (apart === undefined || apart <= FAR || (measured && run.organic.by === 'by the foot')) return undefined;
+	const totals = all.map((e) => e.total!);
+	return {
+		low: all[totals.indexOf(Math.min(...totals))]!.counts!,
+		high: all[totals.indexOf(Math.max(...totals))]!.counts!
+	};
+}
+
 /** How far the schools lie apart: the largest of them over the smallest, less 1. Undefined where one speaks alone. */
 export function apartBy(estimates: readonly Estimate[]): number | undefined {
 	const totals = estimates.flatMap((e) => (e.total ? [e.total] : []));
@@ -126,10 +148,14 @@ export function dominant(
 	return { byCount: most(counts), bySize: most(sizes.map((d, i) => d ** 3 * counts[i]!)) };
 }
 
+/** Goes up when packing would come to another count: what was packed before is packed again. */
+const PACKED_AS = 2;
+
 /** Everything a packing hangs on, in few letters: FNV-1a, 64 bits in two halves (from memory). */
 export function packKey(run: Run): string {
 	const { organic, path, height, branches } = run;
 	const said = JSON.stringify([
+		PACKED_AS,
 		path,
 		height,
 		branches.map(({ kind, at, way, length }) => [kind, at, way, length]),

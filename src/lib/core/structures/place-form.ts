@@ -29,7 +29,7 @@ export function placeForm({ pieces }: Form, host: HostShape, pumps: readonly Pum
 	let across = 0;
 	for (const piece of pieces) {
 		if (piece.bubbles.length === 0) continue;
-		const d = widthOf(piece, pumps);
+		const d = widthOf(piece);
 		const hangs = piece.at?.on === 'place' && host.items.has(piece.at.place);
 		const seats = hangs
 			? under(piece, host, d)

@@ -6,6 +6,7 @@ import { pointOf } from '../geometry/path.ts';
 import { slotAt } from '../recipe/pattern.ts';
 import type { Recipe, Run } from '../recipe/recipe.ts';
 import { tally, type Tally } from '../tally/tally.ts';
+import { rational } from '../units/rational.ts';
 import { assemble } from './assemble.ts';
 import { apartBy, dominant, estimatesOf, estimateUsed, packJob, packKey, splitCount } from './organic.ts';
 import { firstCount, gapLimit, packing, packNow, packRoughly } from './pack-run.ts';
@@ -260,6 +261,61 @@ describe('packing', () => {
 		expect(done.overlap).toBeLessThan(0.2);
 		const wall = packNow(packJob(run('arch 8 ft by 7 ft', '100 % 11 at 9 of red', 'against a wall'), null)!);
 		expect([wall.gap <= wall.limit, wall.overlap < 0.25]).toEqual([true, true]);
+	});
+	test('the count follows from the gaps: whatever the seed it ends near the limit, and fewer leave one over it', () => {
+		const totals = [1, 2, 3, 4, 5].map((seed) => {
+			const { gap, limit, counts } = packNow({ ...job, seed });
+			expect(gap).toBeLessThanOrEqual(limit);
+			expect(gap).toBeGreaterThan(0.6 * limit);
+			const fewer = packNow({ ...job, seed, counts: counts.map((c) => Math.round(c * 0.8)) });
+			expect(fewer.gap).toBeGreaterThan(limit);
+			return counts.reduce((a, c) => a + c, 0);
+		});
+		expect(new Set(totals).size).toBeGreaterThan(1);
+		expect(Math.max(...totals) / Math.min(...totals)).toBeLessThan(1.25);
+	});
+	test('schools that lie far apart make the count, the cost and the price a range; a counted piece of that length none', () => {
+		const lines = ['line 20 ft', '70 % 5 at 4½ of 2 white / 1 red', '30 % 11 at 9 of gold', '7 ft took 96 5 + 30 11', '2 clusters a foot']; // prettier-ignore
+		const t = counted(...lines);
+		const gold = t.bill.lines.find((l) => l.label.includes('gold'))!;
+		expect(gold.estimate).toMatchObject({ low: gold.used, high: rational(86) });
+		expect(t.cost.spread!.less.minor).toBe(0);
+		expect(t.cost.spread!.more.minor).toBeGreaterThan(0);
+		const { low, high } = t.ends!;
+		if (low.status === 'refused' || high.status === 'refused' || t.price.status === 'refused')
+			throw new Error();
+		expect(low.said).toEqual(t.price.said);
+		expect(high.said.minor).toBeGreaterThan(low.said.minor);
+		// The most by itself, counted by the foot, costs what the high end says: material and work.
+		const most = counted(...lines, 'counted by the foot');
+		expect(
+			Math.abs(most.cost.total.known.minor - t.cost.total.known.minor - t.cost.spread!.more.minor)
+		).toBeLessThan(20);
+		expect(counted('line 7 ft', ...lines.slice(1), 'counted by the foot').ends).toBeNull();
+	});
+	test('a calibrated pump says how many clusters a run takes: fewer strokes, smaller, more', () => {
+		const pumped = { ...rates, pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }] }; // prettier-ignore
+		const balloons = (at: string) => {
+			const lines = ['run garland', 'line 20 ft', `4 5 at ${at} white`];
+			const recipe = designOf(floating, 'run', lines, pumped.pumps);
+			return tally(recipe, null, 1, { catalogue: stock, rates: pumped, library: () => undefined }).bill
+				.balloons;
+		};
+		const bySize = (size: string) => counted('line 20 ft', `4 5 at ${size} white`).bill.balloons;
+		// Four strokes are 4½ in, two 4½ / ∛2 = 3.57 in.
+		expect(balloons('4 strokes of hand pump')).toBe(bySize('4½'));
+		expect(balloons('2 strokes of hand pump')).toBe(bySize('3.5717'));
+		expect(balloons('2 strokes of hand pump')).toBeGreaterThan(bySize('4½'));
+	});
+	test('two clusters kept aside are two, of the rows in turn', () => {
+		const t = counted('line 10 ft', '4 11 at 9 white', '3 5 at 4 red', 'spare 3 clusters');
+		const plain = counted('line 10 ft', '4 11 at 9 white', '3 5 at 4 red');
+		expect(t.bill.balloons - plain.bill.balloons).toBe(2 * 4 + 3);
+	});
+	test('joined by a line along its spine a run takes no second line', () => {
+		const lined = (...spine: string[]) => counted('line 10 ft', '4 11 at 9 white', 'joined line', ...spine);
+		const asked = (t: ReturnType<typeof counted>) => t.bill.lines.map((l) => l.label);
+		expect(asked(lined('spine soft line'))).toEqual(['11 rounds, gull white', 'soft line']);
 	});
 	test('parts stand in their shares, and so many as are said are packed', () => {
 		const all = done.balls.length;

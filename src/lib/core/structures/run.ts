@@ -9,7 +9,7 @@ import { inches, um, type Micrometres } from '../units/length.ts';
 import { rational, type Rational } from '../units/rational.ts';
 import { hangersOf, hungNeeds } from './hung.ts';
 import { insideNeeds, insideTasks, ownNeed, ownTasks } from './inside.ts';
-import { estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
+import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './run-path.ts';
 import { runsOf } from './stack.ts';
 import type { Need, StructureDefinition } from './structure.ts';
@@ -86,6 +86,12 @@ export function clustersByRow(run: Run): ReadonlyMap<Id, number> {
 	return counts;
 }
 
+/** Clusters of a row that are kept aside: those of the run are of its rows in turn. */
+export function sparesOf({ rows, spare }: Run, row: RunRow): number {
+	const index = rows.indexOf(row);
+	return Math.floor(spare / rows.length) + (index < spare % rows.length ? 1 : 0);
+}
+
 /** The slot of a place in a laid cluster. */
 export function slotOfLaid({ row, ringOfRow, ring }: LaidCluster, place: number, rings: number): Id {
 	const { places, pattern } = row.cluster;
@@ -125,16 +131,17 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	for (const row of run.rows) {
 		const count = byRow.get(row.id) ?? 0;
 		const { places, pattern } = row.cluster;
+		const spare = sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster))
 			if (place.inside ?? place.painted)
-				needs.push(...insideNeeds(place, colourway, alike * (count + run.spare)));
+				needs.push(...insideNeeds(place, colourway, alike * (count + spare)));
 		if (pattern.kind === 'same') places.forEach((p) => put(p, p.slot ?? pattern.slot, count));
 		else
 			for (const cluster of layRun(run))
 				if (cluster.row === row) places.forEach((p, i) => put(p, slotOfLaid(cluster, i, count), 1));
-		if (run.spare > 0)
+		if (spare > 0)
 			places.forEach((p, i) =>
-				put(p, slotOfLaid({ row, ringOfRow: 0, ring: 0, stretch: 0, at: 0 }, i, count), run.spare)
+				put(p, slotOfLaid({ row, ringOfRow: 0, ring: 0, stretch: 0, at: 0 }, i, count), spare)
 			);
 	}
 	for (const { place, slot, count } of found.values())
@@ -156,11 +163,12 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 /** Balloons of the mix: by the school it is counted by, then by the parts of each colour. */
 function mixNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	const { counts } = estimateUsed(run);
+	const ends = endsOf(run);
 	return run.mix.flatMap((part, i) => {
-		const split = splitCount(
-			counts?.[i] ?? 0,
-			part.colours.map((c) => c.parts)
-		);
+		const parts = part.colours.map((c) => c.parts);
+		const split = splitCount(counts?.[i] ?? 0, parts);
+		const low = splitCount(Math.min(ends?.low[i] ?? 0, counts?.[i] ?? 0), parts);
+		const high = splitCount(Math.max(ends?.high[i] ?? 0, counts?.[i] ?? 0), parts);
 		return part.colours.flatMap(({ slot }, k): Need[] =>
 			split[k] === 0
 				? []
@@ -174,7 +182,15 @@ function mixNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 							material: null,
 							size: part.size,
 							method: methodOfPlace(part),
-							quantity: rational(split[k]!)
+							quantity: rational(split[k]!),
+							...(ends
+								? {
+										range: {
+											low: rational(Math.min(low[k]!, split[k]!)),
+											high: rational(Math.max(high[k]!, split[k]!))
+										}
+									}
+								: {})
 						}
 					]
 		);
@@ -228,7 +244,8 @@ function needs(run: Run, colourway: Colourway | undefined): Need[] {
 	const clusters = layRun(run);
 	const joined = (how: 'modelling balloon' | 'line') =>
 		clusters.filter((c, i) => i > 0 && (c.row.joining ?? run.joining) === how).length;
-	const [tied, lined] = [joined('modelling balloon'), joined('line')];
+	// What is joined by a line along a spine is joined by the spine.
+	const [tied, lined] = [joined('modelling balloon'), run.spine === null ? joined('line') : 0];
 	if (tied > 0)
 		found.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
 	if (lined > 0) found.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
@@ -239,19 +256,23 @@ function needs(run: Run, colourway: Colourway | undefined): Need[] {
 export const cornerPairs = (run: Run): number => (run.corner ? elbowsOf(run) : 0);
 
 /** Clusters of an organic run as they are tied before they go on. */
-export const mixClusters = (run: Run): number => {
-	const { total } = estimateUsed(run);
-	return Math.ceil((total ?? 0) / IN_CLUSTER[run.organic.seen]);
-};
+export const mixClusters = (run: Run, total = estimateUsed(run).total): number =>
+	Math.ceil((total ?? 0) / IN_CLUSTER[run.organic.seen]);
+
+type Ends = TaskCount['ends'];
+const total = (counts: readonly number[]): number => counts.reduce((a, c) => a + c, 0);
+/** How far the ends of an estimate lie from what is reckoned with. */
+const between = (usual: number, low: number, high: number): Ends =>
+	low === high ? undefined : { less: Math.max(0, usual - low), more: Math.max(0, high - usual) };
 
 function tasks(run: Run): TaskCount[] {
 	const found: TaskCount[] = [];
-	const push = (task: Task, count: number) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches: [] });
+	const push = (task: Task, count: number, ends?: Ends) => {
+		if (count > 0) found.push({ task, method: 'hole', count, batches: [], ends });
 	};
 	const byRow = clustersByRow(run);
 	for (const row of run.rows) {
-		const count = (byRow.get(row.id) ?? 0) + run.spare;
+		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster)) {
 			found.push({
 				task: inflateTask(place.nominal),
@@ -266,30 +287,38 @@ function tasks(run: Run): TaskCount[] {
 	}
 	push('attach', layRun(run).length);
 	const { counts } = estimateUsed(run);
+	const mixEnds = endsOf(run);
 	run.mix.forEach((part, i) => {
 		const count = counts?.[i] ?? 0;
 		if (count === 0) return;
+		const ends = mixEnds && between(count, mixEnds.low[i]!, mixEnds.high[i]!);
 		found.push({
 			task: inflateTask(part.nominal),
 			method: methodOfPlace(part),
 			count,
-			batches: [sizeBatch(part)]
+			batches: [sizeBatch(part)],
+			ends
 		});
-		push('tie', count);
+		push('tie', count, ends);
 	});
-	push('cluster', mixClusters(run));
-	push('attach', mixClusters(run));
+	const tied = mixClusters(run);
+	const tiedEnds =
+		mixEnds && between(tied, mixClusters(run, total(mixEnds.low)), mixClusters(run, total(mixEnds.high)));
+	push('cluster', tied, tiedEnds);
+	push('attach', tied, tiedEnds);
 	for (const infill of run.infill) {
-		const { usual } = infillCount(run, infill);
+		const { usual, low, high } = infillCount(run, infill);
+		const ends = between(usual, low, high);
 		if (usual > 0)
 			found.push({
 				task: inflateTask(infill.nominal),
 				method: methodOfPlace(infill),
 				count: usual,
-				batches: [sizeBatch(infill)]
+				batches: [sizeBatch(infill)],
+				ends
 			});
-		push('tie', usual);
-		push('infill', usual);
+		push('tie', usual, ends);
+		push('infill', usual, ends);
 	}
 	if (run.corner && cornerPairs(run) > 0) {
 		found.push(...ownTasks(run.corner, 2 * cornerPairs(run)));
@@ -309,7 +338,7 @@ function tasks(run: Run): TaskCount[] {
 function balloonsOfRun(run: Run): number {
 	const byRow = clustersByRow(run);
 	const rows = run.rows.reduce(
-		(a, row) => a + row.cluster.places.length * ((byRow.get(row.id) ?? 0) + run.spare),
+		(a, row) => a + row.cluster.places.length * ((byRow.get(row.id) ?? 0) + sparesOf(run, row)),
 		0
 	);
 	const infill = run.infill.reduce((a, i) => a + infillCount(run, i).usual, 0);

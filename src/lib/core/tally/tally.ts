@@ -5,6 +5,7 @@ import type { Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
 import { timeAll, type TimedTask } from '../labour/standards.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
+import { add, subtract, type Money } from '../money/money.ts';
 import { price, type Price } from '../pricing/price.ts';
 import { pieceTerms, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
@@ -46,6 +47,8 @@ export interface Tally {
 	readonly price: Price;
 	/** Of an order of just these. */
 	readonly order: Price;
+	/** The price of the pieces at both ends of what estimated counts may cost; null where nothing is estimated. */
+	readonly ends: { readonly low: Price; readonly high: Price } | null;
 	readonly findings: readonly Finding[];
 	/** Findings the owner has answered with a reason. */
 	readonly silenced: readonly Finding[];
@@ -122,9 +125,16 @@ export function tally(
 		terms,
 		price: price(made.total, pieceTerms(terms)),
 		order: price(made.total, terms),
+		ends: endsOf(made, pieceTerms(terms)),
 		findings: findings.filter((f) => f.level === 'bad' || !hushed.has(findingKey(f))),
 		silenced: findings.filter((f) => f.level !== 'bad' && hushed.has(findingKey(f)))
 	};
+}
+
+function endsOf({ total, spread }: Cost, terms: PriceTerms): Tally['ends'] {
+	if (!spread || (spread.less.minor === 0 && spread.more.minor === 0)) return null;
+	const at = (known: Money) => price({ ...total, known }, terms);
+	return { low: at(subtract(total.known, spread.less)), high: at(add(total.known, spread.more)) };
 }
 
 /** The workspace's terms with the recipe's own way of pricing over them. */

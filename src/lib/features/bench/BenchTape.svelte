@@ -7,8 +7,18 @@
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import TapeSection from '../../ui/tape/TapeSection.svelte';
 	import type { Bench } from './bench.svelte.ts';
+	import { priceTape, rateText } from '../../core/pricing/price-tape.ts';
 	import PriceBy from './PriceBy.svelte';
-	import { amountText, changeText, percentText, sumText } from './tape-words.ts';
+	import PriceRows from './PriceRows.svelte';
+	import {
+		amountText,
+		atLeast,
+		atMost,
+		changeText,
+		missingText,
+		percentText,
+		sumText
+	} from './tape-words.ts';
 
 	interface Props {
 		bench: Bench;
@@ -22,6 +32,7 @@
 		'by-product': 'left over'
 	};
 	const cost = $derived(bench.tally.cost);
+	const unknown = $derived(cost.total.unknown);
 	const price = $derived(bench.tally.price);
 	const rates = $derived(bench.context.rates);
 	const partsOf = (line: CostLine) =>
@@ -39,10 +50,10 @@
 	const overheadLabel = $derived(
 		rates.overhead.kind === 'hour'
 			? `${(rates.overhead.minor / 100).toFixed(2)} an hour`
-			: `${rates.overhead.percent} % of cost`
+			: `${rateText(rates.overhead.percent)} of cost`
 	);
 	const sums = $derived([
-		{ label: 'materials and spares', count: '', amount: sumText(cost.materialsTotal) },
+		{ label: 'materials and losses', count: '', amount: sumText(cost.materialsTotal) },
 		{ label: 'share of what comes back', count: '', amount: sumText(cost.frameTotal) },
 		{ label: 'labour', count: formatHours(cost.seconds.valueOf()), amount: formatAmount(cost.labourTotal) },
 		{ label: 'overhead', count: '', amount: formatAmount(cost.overhead) }
@@ -50,23 +61,8 @@
 	const overheadParts = $derived(
 		rates.overhead.kind === 'hour'
 			? [{ label: 'for every hour of labour', count: '', amount: (rates.overhead.minor / 100).toFixed(2) }]
-			: [{ label: `${rates.overhead.percent} % of materials and labour`, count: '', amount: '' }]
+			: [{ label: `${rateText(rates.overhead.percent)} of materials and labour`, count: '', amount: '' }]
 	);
-	/** How the price came about: cost, method, then every step. */
-	const priceParts = $derived.by(() => {
-		if (price.status !== 'priced') return [];
-		const { terms } = bench.tally;
-		const by = terms.method === 'margin' ? 'cost ÷ (1 − margin − fees)' : 'cost × (1 + markup)';
-		return [
-			{ label: 'cost', count: '', amount: sumText(cost.total) },
-			{ label: by, count: '', amount: formatAmount(price.base) },
-			...price.steps.map((step) => ({
-				label: step.id,
-				count: percentText(step.margin),
-				amount: formatAmount(step.price)
-			}))
-		];
-	});
 	const marginParts = $derived(
 		price.status !== 'priced'
 			? []
@@ -80,18 +76,10 @@
 				]
 	);
 	const stepParts = (id: string) => {
-		const { pricePoint, minimumMinor } = bench.tally.terms;
-		if (id === 'price point' && pricePoint)
-			return [
-				{
-					label: `${pricePoint.mode === 'up' ? 'up to the next' : 'to the nearest'} multiple of`,
-					count: '',
-					amount: (pricePoint.step / 100).toFixed(2)
-				}
-			];
-		if (id === 'minimum order')
-			return [{ label: 'no order under', count: '', amount: (minimumMinor / 100).toFixed(2) }];
-		return [];
+		const { pricePoint } = bench.tally.terms;
+		if (id !== 'price point' || !pricePoint) return [];
+		const label = `${pricePoint.mode === 'up' ? 'up to the next' : 'to the nearest'} multiple of`;
+		return [{ label, count: '', amount: (pricePoint.step / 100).toFixed(2) }];
 	};
 	const otherWay = $derived(rates.counting === 'piece' ? 'if every bag is opened' : 'if only pieces count');
 
@@ -100,7 +88,7 @@
 		if (!before) return 'never kept yet';
 		const parts = [`cost ${changeText((cost.total.known.minor - before.cost.total.known.minor) / 100, 2)}`];
 		if (price.status === 'priced' && before.price.status === 'priced') {
-			parts.push(`price ${changeText((price.net.minor - before.price.net.minor) / 100, 2)}`);
+			parts.push(`price ${changeText((price.said.minor - before.price.said.minor) / 100, 2)}`);
 			parts.push(`margin ${changeText((price.margin ?? 0) - (before.price.margin ?? 0), 1)} points`);
 		}
 		const minutes = Math.round((cost.seconds.valueOf() - before.cost.seconds.valueOf()) / 60);
@@ -186,22 +174,17 @@
 	{#snippet foot()}
 		<TapeLine label="Cost" amount={sumText(cost.total)} rule="total" name="cost" parts={sums} />
 		{#if price.status === 'priced'}
-			{#each price.steps as step (step.id)}
-				<TapeLine
-					label={step.id}
-					amount={`${step.change.minor > 0 ? '+' : ''}${formatAmount(step.change)}`}
-					parts={stepParts(step.id)}
-				/>
-			{/each}
-			{#if price.fees.minor > 0}<TapeLine label="payment fees" amount={formatAmount(price.fees)} />{/if}
+			<PriceRows rows={priceTape(price, bench.tally.terms)} partsOf={stepParts} />
+			<TapeLine label="payment fees" amount={formatAmount(price.fees)} rule="aside" />
 			<TapeLine
-				label="margin"
+				label={atMost('margin', unknown)}
 				count={percentText(price.margin)}
 				amount={formatAmount(price.profit)}
 				name="margin"
 				parts={marginParts}
 			/>
-			<TapeLine label="Price" amount={formatAmount(price.net)} rule="big" name="price" parts={priceParts} />
+			<TapeLine label={atLeast('Price', unknown)} amount={formatAmount(price.said)} rule="big" name="price" />
+			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 		{:else}
 			<TapeLine label="Price" amount="—" rule="big" name="price" />
 		{/if}

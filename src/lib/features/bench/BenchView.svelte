@@ -18,7 +18,7 @@
 	import { benchCommands } from './bench-commands.ts';
 	import { SAVE_WORDS } from './save-words.ts';
 	import { recall, remember } from './session.ts';
-	import { percentText } from './tape-words.ts';
+	import { atLeast, atMost, percentText, priceText } from './tape-words.ts';
 
 	interface Props {
 		data: BenchData & { readonly usedIn: readonly { readonly id: string; readonly name: string }[] };
@@ -43,6 +43,7 @@
 			: `kept ${bench.keptNumber === 1 ? 'once' : `${bench.keptNumber} times`}`
 	);
 	const price = $derived(bench.tally.price);
+	const unknown = $derived(bench.tally.cost.total.unknown);
 	const hasContent = $derived(bench.tally.bill.lines.length > 0 || bench.allRows.length > 0);
 	/** Leaving keeps, but for a part that others use: what they become is shown first, when Keep is pressed. */
 	const keeps = $derived(hasContent && data.usedIn.length === 0);
@@ -228,9 +229,10 @@
 		<BenchPicture {bench} checked={hasContent || bench.tally.findings.some((f) => f.level === 'bad')} />
 		<div class="tape-side" class:open={tapeOpen}>
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
-				<span>Price <b class="figures">{price.status === 'priced' ? formatAmount(price.net) : '—'}</b></span>
+				<span>{atLeast('Price', unknown)} <b class="figures">{priceText(price)}</b></span>
 				<span
-					>margin <b class="figures">{price.status === 'priced' ? percentText(price.margin) : '—'}</b></span
+					>{atMost('margin', unknown)}
+					<b class="figures">{price.status === 'priced' ? percentText(price.margin) : '—'}</b></span
 				>
 				<span class="quiet-link">{tapeOpen ? 'close the tape' : 'open the tape'}</span>
 			</button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { priceText } from './tape-words.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { sayRecipe } from '../../core/recipe/say-recipe.ts';
@@ -13,13 +14,11 @@
 	let { bench }: Props = $props();
 	const theirs = $derived(bench.saver.theirs);
 	const nameOf = (id: string) =>
-		bench.catalogue.materials.get(id)?.name ??
-		bench.catalogue.colourNames.get(id) ??
-		'not in the Stockroom';
+		bench.catalogue.materials.get(id)?.name ?? bench.catalogue.colourNames.get(id) ?? 'not in the Stockroom';
 	const rowsOf = (recipe: Recipe) => sayRecipe(recipe, nameOf);
 	const priceOf = (recipe: Recipe) => {
-		const { price } = tally(recipe, null, 1, bench.context);
-		return price.status === 'priced' ? formatMoney(price.net) : '—';
+		const { price, cost } = tally(recipe, null, 1, bench.context);
+		return `${cost.total.unknown.length > 0 ? 'at least ' : ''}${priceText(price, formatMoney)}`;
 	};
 	const sides = $derived(
 		theirs

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { priceText } from './tape-words.ts';
 	import type { Bunch, Section } from '../../core/recipe/recipe.ts';
 	import { VENUE_AIR, VENUE_HEIGHT } from '../../core/gas/venue.ts';
 	import { formatMoney } from '../../core/money/money.ts';
@@ -119,7 +120,10 @@
 					<tr>
 						<th>price</th>
 						{#each sides as { gas, worked } (gas)}<td class="n"
-								>{worked.price.status === 'priced' ? formatMoney(worked.price.net) : '—'}</td
+								>{worked.cost.total.unknown.length > 0 ? 'at least ' : ''}{priceText(
+									worked.price,
+									formatMoney
+								)}</td
 							>{/each}
 					</tr>
 					<tr>

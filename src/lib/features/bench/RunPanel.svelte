@@ -4,6 +4,7 @@
 	import type { Run, Section } from '../../core/recipe/recipe.ts';
 	import { changeRun } from '../../core/recipe/edit-parts.ts';
 	import { withPaths } from '../../core/recipe/lent.ts';
+	import { withPumps } from '../../core/recipe/with-pumps.ts';
 	import { crossingOf } from '../../core/geometry/path.ts';
 	import {
 		apartBy,
@@ -37,7 +38,8 @@
 	});
 	/** As it stands in the recipe, in no size and without what is being typed. */
 	const own = $derived.by(() => {
-		const found = withPaths(bench.recipe).sections.find((s) => s.id === section.id)?.structure;
+		const plain = withPumps(withPaths(bench.recipe), bench.context.rates.pumps);
+		const found = plain.sections.find((s) => s.id === section.id)?.structure;
 		return found?.kind === 'run' ? found : undefined;
 	});
 	const SCHOOLS: Readonly<Record<EstimateBy, string>> = {

@@ -5,7 +5,9 @@
 	import Notice from '../../ui/notice/Notice.svelte';
 	import Tape from '../../ui/tape/Tape.svelte';
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
-	import { percentText, sumText } from '../bench/tape-words.ts';
+	import { priceTape } from '../../core/pricing/price-tape.ts';
+	import PriceRows from '../bench/PriceRows.svelte';
+	import { atLeast, atMost, missingText, percentText, priceText, sumText } from '../bench/tape-words.ts';
 	import MiniPicture from '../picture/MiniPicture.svelte';
 	import { Quick, type QuickData } from './quick.svelte.ts';
 
@@ -17,9 +19,18 @@
 	const quick = new Quick(data);
 	let margin = $state(false);
 	let copied = $state('');
-	const price = $derived(quick.tally.price);
+	const price = $derived(quick.price);
+	const unknown = $derived(quick.unknown);
+	/** A price that is only a least one is not handed out before she has said she means it. */
+	let sure = $state(false);
 
 	async function copy() {
+		if (unknown.length > 0 && !sure) {
+			sure = true;
+			copied = `${missingText(unknown)} The text will say “at least”. Press again to copy it.`;
+			return;
+		}
+		sure = false;
 		try {
 			await navigator.clipboard.writeText(quick.text);
 			copied = 'Copied.';
@@ -116,22 +127,32 @@
 			{#if margin && price.status === 'priced'}
 				<TapeLine label="cost" amount={sumText(quick.tally.cost.total)} name="cost" />
 				<TapeLine
-					label="margin"
+					label={atMost('margin', unknown)}
 					count={percentText(price.margin)}
 					amount={formatAmount(price.profit)}
 					name="margin"
 				/>
 			{/if}
+			{#if price.status === 'priced' && price.steps.some((s) => s.id === 'minimum order')}
+				<PriceRows
+					rows={priceTape(price, quick.tally.terms).filter((r) => r.as === 'line' && r.id !== 'tax')}
+				/>
+			{/if}
 			<TapeLine
-				label="Price"
-				amount={quick.ok && price.status === 'priced' ? formatMoney(price.net) : '—'}
+				label={atLeast('Price', unknown)}
+				amount={quick.ok ? priceText(price, formatMoney) : '—'}
 				rule="big"
 				name="price"
 			/>
-			{#if quick.ok && price.status === 'priced' && price.tax.minor > 0}<TapeLine
+			{#if quick.ok && price.status === 'priced' && price.said.minor !== price.total.minor}<TapeLine
 					label="with tax"
 					amount={formatAmount(price.total)}
+				/>{:else if quick.ok && price.status === 'priced' && price.tax.minor > 0}<TapeLine
+					label="tax in it"
+					amount={formatAmount(price.tax)}
+					rule="aside"
 				/>{/if}
+			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 		</Tape>
 	</div>
 	<div class="flex gap-2">

@@ -118,7 +118,11 @@ export class Quick {
 		const placed = this.tally.stacks[0]?.placed;
 		return placed ? formatFeet(placed.body.usual as Millimetres) : '—';
 	});
-	readonly ok = $derived(Object.keys(this.errors).length === 0 && this.tally.price.status === 'priced');
+	/** Of an order of just these, with what belongs to an order. */
+	readonly price = $derived(this.tally.order);
+	/** Costs that nobody knows, by their names: the price is at least what it says. */
+	readonly unknown = $derived(this.tally.cost.total.unknown);
+	readonly ok = $derived(Object.keys(this.errors).length === 0 && this.price.status === 'priced');
 	readonly body = $derived(
 		this.size
 			? this.#sized
@@ -135,11 +139,17 @@ export class Quick {
 	}
 	/** What she sends from the venue. */
 	get text(): string {
-		const { price } = this.tally;
+		const { price } = this;
 		const size = this.recipe.sizes.find((s) => s.id === this.size);
 		const named = size ? `${this.recipe.name} ${size.name}` : this.recipe.name;
 		if (price.status !== 'priced') return '';
-		const tax = price.tax.minor > 0 ? ` (${formatMoney(price.total)} with tax)` : '';
-		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${formatMoney(price.net)}${tax}. ${this.data.settings.business.name}`;
+		const onTop = price.said.minor !== price.total.minor;
+		const taxed = onTop
+			? ` (${formatMoney(price.total)} with tax)`
+			: price.tax.minor > 0
+				? ', tax included'
+				: '';
+		const from = this.unknown.length > 0 ? 'at least ' : '';
+		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${from}${formatMoney(price.said)}${taxed}. ${this.data.settings.business.name}`;
 	}
 }

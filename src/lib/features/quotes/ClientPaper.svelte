@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { formatAmount, formatMoney } from '../../core/money/money.ts';
 	import type { FrozenQuote } from '../../core/quote/frozen.ts';
-	import { rational } from '../../core/units/rational.ts';
+	import { rateText } from '../../core/pricing/price-tape.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import MiniPicture from '../picture/MiniPicture.svelte';
@@ -16,9 +16,7 @@
 	let { frozen, photos }: Props = $props();
 	const HEIGHT = 300;
 	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...frozen.lines.map((l) => l.picture?.height ?? 0)));
-	const taxWords = $derived(
-		`tax ${Math.round(rational(frozen.taxPercent).valueOf() * 100) / 100} %${frozen.taxInclusive ? ', included' : ''}`
-	);
+	const taxWords = $derived(`tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`);
 </script>
 
 <article class="paper">
@@ -69,7 +67,11 @@
 					amount={formatAmount({ ...frozen.discount, minor: -frozen.discount.minor })}
 				/>
 			{/if}
-			<TapeLine label={taxWords} amount={formatAmount(frozen.tax)} />
+			<TapeLine
+				label={taxWords}
+				amount={formatAmount(frozen.tax)}
+				rule={frozen.taxInclusive ? 'aside' : 'none'}
+			/>
 			<TapeLine label="Total" amount={formatMoney(frozen.total)} rule="big" name="total" />
 			{#if frozen.deposit.minor > 0}<TapeLine
 					label="deposit to hold the date"

@@ -3,7 +3,9 @@
 	import Button from '../../ui/button/Button.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
-	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
+	import { wayText } from '../../core/pricing/price-tape.ts';
+	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
+	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
 	import QuoteDay from './QuoteDay.svelte';
 	import QuoteTape from './QuoteTape.svelte';
@@ -32,6 +34,13 @@
 		refused: ''
 	};
 	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind' | 'sun'>;
+	/** Ways a line may be priced: as its design says where that says one, else as the quote. */
+	const waysFor = (recipe: Recipe | undefined): [string, string][] => [
+		['own', recipe?.pricing ? `as its design: ${wayText(recipe.pricing)}` : 'as this quote'],
+		...(recipe?.pricing ? [['quote', 'as this quote'] as [string, string]] : []),
+		['margin', 'by its own target margin'],
+		['markup', 'by its own markup']
+	];
 	const set = (field: TextField, value: string) => {
 		draft.raw[field] = value;
 		draft.touch();
@@ -176,6 +185,30 @@
 									onpick={(sizeId) => draft.changeLine(line.id, { sizeId })}
 								/>
 							{/if}
+							<Pick
+								label="Priced"
+								value={line.way}
+								options={waysFor(recipe)}
+								onpick={(way) => draft.changeLine(line.id, { way: way as RawLine['way'] })}
+							/>
+							{#if line.way === 'margin' || line.way === 'markup'}
+								<Field
+									label={line.way === 'margin' ? 'Target margin' : 'Markup'}
+									error={draft.errors[`percent ${line.id}`]}
+								>
+									{#snippet children(attributes)}
+										<span class="flex items-center gap-1.5"
+											><input
+												{...attributes}
+												class="control figures w-20 text-right"
+												inputmode="decimal"
+												value={line.percent}
+												oninput={(e) => draft.changeLine(line.id, { percent: e.currentTarget.value })}
+											/><span class="text-muted">%</span></span
+										>
+									{/snippet}
+								</Field>
+							{/if}
 						</div>
 						<div class="pt-5">
 							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
@@ -203,7 +236,10 @@
 			</div>
 		</section>
 		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
-			{@render text('Delivery charge', 'delivery', { narrow: true })}
+			{@render text('Delivery charge', 'delivery', {
+				narrow: true,
+				hint: 'blank is worked out from its cost'
+			})}
 			{@render text('Delivery costs you', 'deliveryCost', { narrow: true, hint: 'blank is unknown' })}
 			<Field label="Priced by">
 				{#snippet children(attributes)}
@@ -252,7 +288,9 @@
 			<span class="ml-2 text-[13px] text-muted">Sending freezes it and makes the client’s link.</span>
 		</p>
 	</div>
-	<div class="side"><QuoteTape priced={draft.priced} terms={draft.terms} /></div>
+	<div class="side">
+		<QuoteTape priced={draft.priced} quoted={draft.terms} base={draft.context.rates.price} />
+	</div>
 </div>
 
 <style>

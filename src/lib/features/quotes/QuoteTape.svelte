@@ -1,19 +1,32 @@
 <script lang="ts">
 	import { formatAmount } from '../../core/money/money.ts';
-	import type { PricedQuote, QuoteTerms } from '../../core/quote/quote.ts';
-	import { rational } from '../../core/units/rational.ts';
+	import { priceTape, wayText } from '../../core/pricing/price-tape.ts';
+	import { wayOf, type PriceTerms } from '../../core/pricing/terms.ts';
+	import { quoteTerms, type PricedQuote, type QuoteTerms } from '../../core/quote/quote.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import TapeSection from '../../ui/tape/TapeSection.svelte';
-	import { percentText, sumText } from '../bench/tape-words.ts';
+	import PriceRows from '../bench/PriceRows.svelte';
+	import { atLeast, atMost, missingText, percentText, sumText } from '../bench/tape-words.ts';
 
 	interface Props {
 		priced: PricedQuote;
-		terms: QuoteTerms;
+		quoted: QuoteTerms;
+		/** The studio's own terms. */
+		base: PriceTerms;
 	}
-	let { priced, terms }: Props = $props();
+	let { priced, quoted, base }: Props = $props();
 	const price = $derived(priced.price);
-	const taxWords = $derived(`tax ${Math.round(rational(terms.tax).valueOf() * 100) / 100} %`);
+	const terms = $derived(quoteTerms(base, quoted));
+	const unknown = $derived(priced.cost.unknown);
+	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
+	const deliveryText = $derived(
+		quoted.deliveryMinor !== null
+			? 'Delivery stands as charged, beside the target: rush, discount and minimum leave it alone; its payment fee is in the pieces.'
+			: quoted.deliveryCostMinor === null
+				? 'What the delivery costs you is not said: type it, 0 for none, or a charge of your own.'
+				: `Delivery is priced by ${wayText(wayOf(terms))} from what it costs you.`
+	);
 </script>
 
 <Tape label="Cost, price and margin of this quote, for you only">
@@ -23,9 +36,9 @@
 		{/each}
 		<TapeLine
 			label="delivery"
-			amount={terms.deliveryCostMinor === null
+			amount={quoted.deliveryCostMinor === null
 				? '—'
-				: formatAmount({ ...priced.delivery, minor: terms.deliveryCostMinor })}
+				: formatAmount({ ...priced.delivery, minor: quoted.deliveryCostMinor })}
 		/>
 		<TapeLine label="Cost" amount={sumText(priced.cost)} rule="total" name="cost" />
 	</TapeSection>
@@ -41,27 +54,32 @@
 	</TapeSection>
 	{#snippet foot()}
 		{#if price.status === 'priced'}
-			<TapeSection name="Steps of the price">
-				<TapeLine
-					label={terms.method === 'margin' ? 'by target margin' : 'by markup'}
-					amount={formatAmount(price.base)}
-				/>
-				{#each price.steps as step (step.id)}<TapeLine
-						label={step.id}
-						count={percentText(step.margin)}
-						amount={formatAmount(step.change)}
-					/>{/each}
+			<TapeSection name="How the price is made">
+				{#each priced.lines.filter((l) => l.from !== 'quote') as line (line.item.id)}
+					<TapeLine
+						label="{line.item.recipe.name}: {wayText(line.way)}, {FROM[line.from]}"
+						amount={formatAmount(line.base)}
+						rule="aside"
+					/>
+				{/each}
+				<PriceRows rows={priceTape(price, terms, true)} />
 			</TapeSection>
-			<TapeLine label="Before tax" amount={formatAmount(price.net)} rule="sub" />
-			<TapeLine label={taxWords} amount={formatAmount(price.tax)} />
+			<p class="text-[12.6px] leading-snug text-muted">{deliveryText}</p>
+			<TapeLine label="payment fees" amount={formatAmount(price.fees)} rule="aside" />
 			<TapeLine
-				label="margin"
+				label={atMost('margin', unknown)}
 				count={percentText(price.margin)}
 				amount={formatAmount(price.profit)}
 				name="margin"
 			/>
 			<TapeLine label="markup" count={percentText(price.markup)} amount="" />
-			<TapeLine label="Total" amount={formatAmount(price.total)} rule="big" name="total" />
+			<TapeLine
+				label={atLeast('Total', unknown)}
+				amount={formatAmount(price.total)}
+				rule="big"
+				name="total"
+			/>
+			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 			<TapeLine label="deposit" amount={formatAmount(price.deposit)} />
 		{:else}
 			<TapeLine label="Total" amount="—" rule="big" name="total" />

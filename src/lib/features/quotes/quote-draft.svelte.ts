@@ -196,10 +196,7 @@ export class QuoteDraft {
 		];
 		this.touch();
 	}
-	changeLine(
-		id: string,
-		change: Partial<Omit<RawLine, 'id'>>
-	) {
+	changeLine(id: string, change: Partial<Omit<RawLine, 'id'>>) {
 		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));
 		this.touch();
 	}

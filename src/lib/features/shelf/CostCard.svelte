@@ -2,7 +2,7 @@
 	import type { Amount } from '../../core/cost/amount.ts';
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatMoney, type Money } from '../../core/money/money.ts';
-	import { percentText } from '../bench/tape-words.ts';
+	import { atLeast, atMost, missingText, percentText } from '../bench/tape-words.ts';
 
 	interface Props {
 		cost: Amount;
@@ -18,17 +18,24 @@
 <dl class="figures">
 	<dt>cost</dt>
 	<dd>{formatMoney(cost.known)}{cost.unknown.length > 0 ? ' + ?' : ''}</dd>
-	<dt>margin</dt>
+	<dt>{atMost('margin', cost.unknown)}</dt>
 	<dd>{percentText(margin)}</dd>
 	{#if seconds !== undefined}
 		<dt>build</dt>
 		<dd>{formatHours(seconds)}</dd>
 	{/if}
-	<dt class="price">price</dt>
+	<dt class="price">{atLeast('price', cost.unknown)}</dt>
 	<dd class="price">{price ? formatMoney(price) : '—'}</dd>
 </dl>
+{#if cost.unknown.length > 0}<p class="missing">{missingText(cost.unknown)}</p>{/if}
 
 <style>
+	.missing {
+		margin-top: 2px;
+		font-size: 12.6px;
+		line-height: 16px;
+		color: var(--muted);
+	}
 	dl {
 		display: grid;
 		grid-template-columns: auto 1fr;

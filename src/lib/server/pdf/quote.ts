@@ -1,6 +1,6 @@
 import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
-import { rational } from '../../core/units/rational.ts';
+import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
 import { BOTTOM, INK, MARGIN, MUTED, openPaper, say, WIDTH, type Doc } from './paper.ts';
 
@@ -113,8 +113,11 @@ function table(doc: Doc, frozen: FrozenQuote) {
 	if (frozen.delivery.minor > 0) row('Delivery, set up', formatAmount(frozen.delivery));
 	if (frozen.discount.minor > 0)
 		row('Discount', formatAmount(money(-frozen.discount.minor, frozen.discount.currency)));
-	const percent = Math.round(rational(frozen.taxPercent).valueOf() * 100) / 100;
-	row(`Tax ${percent} %${frozen.taxInclusive ? ', included' : ''}`, formatAmount(frozen.tax), { rule: 1 });
+	row(
+		`Tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`,
+		formatAmount(frozen.tax),
+		{ rule: 1 }
+	);
 	row('Total', formatMoney(frozen.total), { bold: true, rule: 2 });
 	if (frozen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(frozen.deposit));
 }

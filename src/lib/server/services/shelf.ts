@@ -142,7 +142,7 @@ function worked(repos: Repos, studio: Studio, { row, stamp }: { row: Row; stamp:
 			picture: list && { src, height: boxHeight(list), width: list.halfWidth * 2 },
 			cover: null,
 			cost: counted.cost.total,
-			price: priced?.net,
+			price: priced?.said,
 			margin: priced?.margin,
 			seconds: counted.cost.seconds.valueOf(),
 			balloons: counted.bill.balloons

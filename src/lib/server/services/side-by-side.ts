@@ -71,7 +71,7 @@ async function show(
 		height: assembly.overall.known ? formatFeet(assembly.overall.usual as Millimetres) : '—',
 		cost: cost.total,
 		margin: priced?.margin ?? null,
-		price: priced?.net ?? null,
+		price: priced?.said ?? null,
 		seconds: cost.seconds.valueOf(),
 		left: found.left,
 		versions: versions.map((v) => ({ id: v.id, name: `version ${v.number}${v.name ? `, “${v.name}”` : ''}` }))

@@ -17,7 +17,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const wanted = [...new Set([...quote.lines.map((l) => l.versionId), ...offered.map((o) => o.versionId)])];
 	const read = await quoteRecipes(
 		locals.repos,
-		wanted.map((versionId) => ({ id: versionId, versionId, colourwayId: null, sizeId: null, quantity: 1, way: null }))
+		wanted.map((versionId) => ({
+			id: versionId,
+			versionId,
+			colourwayId: null,
+			sizeId: null,
+			quantity: 1,
+			way: null
+		}))
 	);
 	return {
 		quote,

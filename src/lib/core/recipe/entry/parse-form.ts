@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { MODEL_SIZE, tooLong, TWIST_TAKES } from '../../structures/form.ts';
+import { MODEL_SIZE, tooLong, wholeLength } from '../../structures/form.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { MODELS, type FormPiece, type Host, type Id } from '../recipe.ts';
@@ -55,11 +55,7 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 	if (!tails.ok) return tails;
 	const { name, uninflated, ...shaped } = tails.value;
 	const flat = uninflated || (shaped.take.kind === 'scrap' && bubbles.value.length === 0);
-	const lengths = flat
-		? []
-		: bubbles.value.length > 0
-			? bubbles.value
-			: [um(MODEL_SIZE[model].length - TWIST_TAKES)];
+	const lengths = flat ? [] : bubbles.value.length > 0 ? bubbles.value : [wholeLength(model)];
 	const trouble =
 		tooLong(model, lengths, shaped.grows * (count - 1)) ??
 		(flat && bubbles.value.length > 0

@@ -33,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 					};
 				}),
 				cost: cost.total,
-				price: price.status === 'priced' ? price.net : null,
+				price: price.status === 'priced' ? price.said : null,
 				margin: price.status === 'priced' ? (price.margin ?? null) : null,
 				/** What keeps it from being bought as it is. */
 				missing: counted.findings

@@ -33,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 				balloons: bill.balloons,
 				seconds: cost.seconds.valueOf(),
 				cost: cost.total,
-				price: price.status === 'priced' ? price.net : null,
+				price: price.status === 'priced' ? price.said : null,
 				margin: price.status === 'priced' ? (price.margin ?? null) : null,
 				notes: [
 					...notes,

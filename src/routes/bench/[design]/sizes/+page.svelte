@@ -49,8 +49,15 @@
 					'cost',
 					(s) => `${formatMoney(s.cost.known)}${s.cost.unknown.length > 0 ? ' + ?' : ''}`
 				)}
-				{@render line('margin', (s) => percentText(s.margin))}
-				{@render line('price', (s) => (s.price ? formatMoney(s.price) : '—'), true)}
+				{@render line(
+					'margin',
+					(s) => `${s.cost.unknown.length > 0 ? 'at most ' : ''}${percentText(s.margin)}`
+				)}
+				{@render line(
+					'price',
+					(s) => (s.price ? `${s.cost.unknown.length > 0 ? 'at least ' : ''}${formatMoney(s.price)}` : '—'),
+					true
+				)}
 			</tbody>
 			<tbody>
 				<tr class="notes">

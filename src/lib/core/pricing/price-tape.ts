@@ -1,0 +1,62 @@
+import type { Money } from '../money/money.ts';
+import { printNumber } from '../units/print-number.ts';
+import { rational } from '../units/rational.ts';
+import type { Priced } from './price.ts';
+import type { PriceTerms, Way } from './terms.ts';
+
+/** A line of the tape that leads from a cost to what the client pays. */
+export interface PriceRow {
+	readonly id: string;
+	readonly label: string;
+	readonly amount: Money;
+	/** Margin of the whole after it, per cent; undefined where none is said. */
+	readonly margin?: number | undefined;
+	/** `sum`: what the lines above it come to. `aside`: beside the sum, not in it. */
+	readonly as: 'line' | 'sum' | 'aside';
+}
+
+/** `8.875 %`: a rate as it was said, nothing rounded away. */
+export const rateText = (percent: string): string => `${printNumber(rational(percent))} %`;
+
+/** `target margin 48 %`, `markup 90 %`. */
+export const wayText = ({ method, percent }: Way): string =>
+	`${method === 'margin' ? 'target margin' : 'markup'} ${rateText(percent)}`;
+
+/**
+ * The price as a tape: lines, each step with what the order leaves after it, delivery, the price as it is said, tax,
+ * what the client pays. Lines add up to the sum below them.
+ */
+export function priceTape(price: Priced, terms: PriceTerms, hasDelivery = false): PriceRow[] {
+	const [first] = price.lines;
+	const alike = first && price.lines.every((l) => wayText(l.way) === wayText(first.way));
+	const rows: PriceRow[] = [
+		{
+			id: 'base',
+			label: alike ? `by ${wayText(first.way)}` : 'each by its own way',
+			amount: price.base,
+			as: 'line'
+		}
+	];
+	for (const { id, change, left, margin } of price.steps)
+		rows.push(
+			{ id, label: id, amount: change, as: 'line' },
+			{ id: `after ${id}`, label: 'leaves after fees', amount: left, margin, as: 'aside' }
+		);
+	if (hasDelivery) rows.push({ id: 'delivery', label: 'delivery', amount: price.delivery, as: 'line' });
+	const { percent, inclusive } = terms.tax;
+	const taxed = price.tax.minor !== 0 || rational(percent).compare(0) > 0;
+	if (!taxed) return [...rows, { id: 'said', label: 'price', amount: price.said, as: 'sum' }];
+	if (inclusive)
+		return [
+			...rows,
+			{ id: 'said', label: 'price with tax', amount: price.said, as: 'sum' },
+			{ id: 'tax', label: `tax in it, ${rateText(percent)}`, amount: price.tax, as: 'aside' },
+			{ id: 'net', label: 'before tax', amount: price.net, as: 'aside' }
+		];
+	return [
+		...rows,
+		{ id: 'said', label: 'before tax', amount: price.said, as: 'sum' },
+		{ id: 'tax', label: `tax ${rateText(percent)}`, amount: price.tax, as: 'line' },
+		{ id: 'total', label: 'with tax', amount: price.total, as: 'sum' }
+	];
+}

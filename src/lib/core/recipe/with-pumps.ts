@@ -1,0 +1,55 @@
+import { modellingLength } from '../gas/volume.ts';
+import type { Size } from '../sizing/size.ts';
+import { calibrate, diameterAfter, type PumpProfile } from '../sizing/strokes.ts';
+import { isWhole, MODEL_SIZE } from '../structures/form.ts';
+import { um } from '../units/length.ts';
+import type { FormPiece, Recipe, Section } from './recipe.ts';
+
+const counted = new WeakMap<Section, boolean>();
+
+/** Whether a section says anything in strokes. Sections never change: kept. */
+function hasStrokes(section: Section): boolean {
+	const before = counted.get(section);
+	if (before !== undefined) return before;
+	const found = JSON.stringify(section).includes('"kind":"strokes"');
+	counted.set(section, found);
+	return found;
+}
+
+export const saysStrokes = ({ sections }: Pick<Recipe, 'sections'>): boolean => sections.some(hasStrokes);
+
+/**
+ * A recipe whose sizes in strokes know what their pumps bring them to: every count that hangs on a size (clusters along
+ * a run, rows of a weave, a mix) is made with it. On a pump nobody measured they stay as they are.
+ */
+export function withPumps(recipe: Recipe, pumps: readonly PumpProfile[]): Recipe {
+	const stroke = new Map(pumps.filter((p) => p.pairs.length > 0).map((p) => [p.id, calibrate(p.pairs).k]));
+	if (stroke.size === 0 || !saysStrokes(recipe)) return recipe;
+	const sections = recipe.sections.map((s) => (hasStrokes(s) ? (reached(s, stroke) as Section) : s));
+	return { ...recipe, sections };
+}
+
+function reached(value: unknown, stroke: ReadonlyMap<string, number>): unknown {
+	if (Array.isArray(value)) return value.map((v) => reached(v, stroke));
+	if (typeof value !== 'object' || value === null) return value;
+	if ('kind' in value && value.kind === 'strokes') {
+		const size = value as Extract<Size, { kind: 'strokes' }>;
+		const k = stroke.get(size.pump ?? '');
+		return k === undefined
+			? value
+			: { ...size, reaches: um(Math.round(1000 * diameterAfter(size.strokes, k))) };
+	}
+	const own = Object.fromEntries(Object.entries(value).map(([key, v]) => [key, reached(v, stroke)]));
+	return 'model' in own && 'bubbles' in own ? limbReached(own as unknown as FormPiece, stroke) : own;
+}
+
+/** Strokes fill a modelling balloon to a length, at its own width; lengths that were said stay. */
+function limbReached(piece: FormPiece, stroke: ReadonlyMap<string, number>): FormPiece {
+	const { size, model } = piece;
+	const k = size.kind === 'strokes' ? stroke.get(size.pump ?? '') : undefined;
+	if (size.kind !== 'strokes' || k === undefined || !isWhole(piece)) return piece;
+	const width = MODEL_SIZE[model].width / 1000;
+	const filled = modellingLength(k * size.strokes, width);
+	const most = piece.bubbles[0]!;
+	return { ...piece, bubbles: [um(Math.min(most, Math.round(filled * 1000)))] };
+}
