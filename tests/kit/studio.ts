@@ -60,6 +60,7 @@ export const materials: Material[] = [
 	thing('tie balloon', 'modelling', 100, 800),
 	thing('stand', 'base', 1, 9000, { reuse: { uses: 40, resaleMinor: 1000, upkeepMinor: 10 } }),
 	thing('fairy lights', 'accent', 1, 650),
+	thing('star card', 'accent', 1, 200),
 	thing('foil star', 'foil-star', 5, 1000, { nominal: inches(18), colour: 'gold' })
 ];
 

@@ -117,18 +117,26 @@ function copies(node: DesignCount, section: Section): { all: Rational; grounded:
 
 /** Every need of the designs counted. */
 export function explode(order: readonly DesignCount[]): Exploded[] {
-	return order.flatMap((node) =>
-		node.recipe.sections.flatMap((section) => {
+	return order.flatMap((node) => {
+		/** Backdrops and stands that something hangs on already, each with how many of them. */
+		const held = new Map<string, Rational>();
+		return node.recipe.sections.flatMap((section) => {
 			const { all, grounded } = copies(node, section);
 			const where = node === order[0] ? section.name : `${node.recipe.name}, ${section.name}`;
 			return sectionNeeds(section, node.colourway).flatMap((need) => {
-				const count = isFloorContact(need) ? grounded : all;
+				let count = isFloorContact(need) ? grounded : all;
+				if (need.what === 'material' && need.shared) {
+					const key = need.material ?? need.label;
+					const before = held.get(key) ?? ZERO;
+					if (count.compare(before) > 0) held.set(key, count);
+					count = count.compare(before) > 0 ? count.sub(before) : ZERO;
+				}
 				if (count.equals(0)) return [];
 				const own = count.equals(ONE) ? need : manyOf(need, count);
 				return [{ need: own, where, recipe: node.recipe }];
 			});
-		})
-	);
+		});
+	});
 }
 
 /** So many times a need: everything that counts in it, the ends of an estimate and the litres of a maker's figure too. */

@@ -1,4 +1,4 @@
-import type { Micrometres } from '../units/length.ts';
+import { inches, type Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** Anything bought. Shared with the database and the interface. */
@@ -86,3 +86,10 @@ export const PLAIN_MATERIAL = {
 
 /** The sizes round latex is sold in here; other bags may stand in the Stockroom. */
 export const ROUND_NOMINALS = [5, 9, 10, 11, 12, 16, 18, 24, 36] as const;
+
+/** Flat width of a foil whose size nobody said: the commonest. Common practice. */
+export const USUAL_FLAT: Micrometres = inches(18);
+
+/** Flat width of a foil as it is inflated; null for what is no foil. */
+export const flatOf = ({ kind, nominal }: Pick<Material, 'kind' | 'nominal'>): Micrometres | null =>
+	kind.startsWith('foil') ? (nominal ?? USUAL_FLAT) : null;

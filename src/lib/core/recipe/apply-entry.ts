@@ -58,6 +58,8 @@ export function applyEntry(
 			addSection(recipe, section);
 			return section.structure.kind === 'design' ? undefined : section.id;
 		}
+		case 'go on':
+			return entry.section;
 		case 'item':
 		case 'weight':
 			return applyBunch(recipe, entry, place.section, newId);
@@ -125,7 +127,7 @@ export function applyEntry(
 			return undefined;
 		case 'step': {
 			const uses = place.section === undefined ? [] : [place.section];
-			const says = { text: entry.text, place: entry.place };
+			const says = { text: entry.text, place: entry.place, ...(entry.wait > 0 ? { wait: entry.wait } : {}) };
 			recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
 			return undefined;
 		}

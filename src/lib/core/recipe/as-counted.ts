@@ -3,7 +3,7 @@ import { needsOf } from '../structures/registry.ts';
 import { slotOfPlace } from '../structures/stack.ts';
 import { countOfPiece } from '../structures/applied.ts';
 import type { TallyContext } from '../tally/tally.ts';
-import { rational, rationalText, type Rational } from '../units/rational.ts';
+import { mixed, rational, rationalText, type Rational } from '../units/rational.ts';
 import { newLine, type NewId } from './build.ts';
 import { copiesOf } from './copies.ts';
 import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
@@ -27,8 +27,10 @@ import {
 /** What was counted: in which colours, and how many of each thing for one, by the keys of `countLines`. */
 export interface Took {
 	readonly colourway: Id | null;
-	readonly counts: ReadonlyMap<string, number>;
+	readonly counts: ReadonlyMap<string, number | Rational>;
 }
+
+const exactly = (count: number | Rational): Rational => (typeof count === 'number' ? rational(count) : count);
 
 /**
  * The recipe as it was counted: what one of it really took by material and size.
@@ -58,8 +60,13 @@ export function asCounted(
 	for (const line of countLines(recipe, choice, context)) {
 		const count = took.counts.get(line.key);
 		if (line.what === 'balloon')
-			wanted.set(line.key, (count ?? line.recipe.valueOf()) - line.inside.valueOf());
-		else if (count !== undefined) changeLines(draft, line.key, rational(count).sub(line.recipe), newId);
+			wanted.set(
+				line.key,
+				exactly(count ?? line.recipe)
+					.sub(line.inside)
+					.valueOf()
+			);
+		else if (count !== undefined) changeLines(draft, line.key, exactly(count).sub(line.recipe), newId);
 	}
 	fitLayers(draft, wanted, pumps);
 	fitMixes(draft, wanted, pumps);
@@ -77,10 +84,10 @@ export function asCounted(
 	const sentences = [...took.counts].flatMap(([key, count]) => {
 		const line = left.find((l) => l.key === key);
 		const now = line?.recipe ?? rational(0);
-		if (now.equals(count)) return [];
+		if (now.equals(exactly(count))) return [];
 		const label = line?.label ?? countLines(recipe, choice, context).find((l) => l.key === key)?.label;
 		return [
-			`${label ?? 'A line'}: counted ${count}, the recipe says ${now.toFraction(true)}. Change it by hand.`
+			`${label ?? 'A line'}: counted ${mixed(exactly(count))}, the recipe says ${mixed(now)}. Change it by hand.`
 		];
 	});
 	return { recipe: done, left: sentences };

@@ -23,5 +23,6 @@ export function hungNeeds(piece: { readonly hung: Hung | null }, length: number)
 	if (piece.hung === null || count === 0) return [];
 	const { by, material } = piece.hung;
 	const drop = by === 'fishing line' ? { length: DROP } : {};
-	return [{ what: 'material', material, label: by, quantity: rational(count), ...drop }];
+	const shared = WHOLE.has(by) ? { shared: true as const } : {};
+	return [{ what: 'material', material, label: by, quantity: rational(count), ...drop, ...shared }];
 }

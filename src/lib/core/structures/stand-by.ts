@@ -16,7 +16,7 @@ export function standBy(section: Section, shape: Room, at: Spot, host: Room): Sp
 	const { how, height, layer, gap } = section.stand;
 	const below = host;
 	if (how === 'on top') {
-		const foot = { ...at, z: at.z + restOn(shape, below) };
+		const foot = { ...at, z: at.z + restOn(shape, below) + gap / 1000 };
 		return inRow(section, shape, foot, [1, 0], 0);
 	}
 	const side = SIDE[how] ?? SIDE.front!;

@@ -40,6 +40,8 @@ export type Need =
 			readonly material: string | null;
 			readonly label: string;
 			readonly quantity: Rational;
+			/** One holds all that hangs on it, in whatever sections of a design. */
+			readonly shared?: true;
 			/** Lines only: what becomes of it, and an estimate's ends. */
 			readonly role?: LineRole;
 			/** A foil as it is filled. */

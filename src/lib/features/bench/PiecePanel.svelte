@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { flatOf } from '../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../core/geometry/layers.ts';
 	import { changePiece } from '../../core/recipe/edit-pieces.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
@@ -72,7 +73,7 @@
 	}
 	const material = (id: string) => {
 		const found = bench.catalogue.materials.get(id);
-		const flat = found?.kind.startsWith('foil') ? found.nominal : null;
+		const flat = found ? flatOf(found) : null;
 		change((p) => (p.what = { kind: 'material', material: id, flat }));
 	};
 </script>

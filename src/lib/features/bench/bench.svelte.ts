@@ -276,7 +276,8 @@ export class Bench {
 		} else if (value.kind === 'run' || value.kind === 'weave') {
 			const [own, part] = [this.current?.id, this.editingPart ?? undefined];
 			this.change((d) => applyLined(d, value, own, newId, part));
-		} else if (value.kind === 'section') void this.useDesign(value.section);
+		} else if (value.kind === 'go on') this.take(value.section);
+		else if (value.kind === 'section') void this.useDesign(value.section);
 		else if (value.kind === 'exchange') void this.exchange(value.element, value.to, value.design);
 		else if (value.kind === 'layer' && this.editing) {
 			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);

@@ -197,7 +197,7 @@ describe('sizes, swaps and parts on the Bench', () => {
 		'lit',
 		'4 16 at 13 grey',
 		'4 11 at 9 white x4',
-		'1 foil star swappable',
+		'1 star card swappable',
 		'size 7 ft',
 		'size small 1 ft scaled'
 	);
@@ -220,9 +220,9 @@ describe('sizes, swaps and parts on the Bench', () => {
 		await b.exchange(line!.id, 'fairy lights', false);
 		expect(b.extras[0]!.material).toBe('fairy lights');
 		b.undo();
-		expect(b.extras[0]!.material).toBe('foil star');
+		expect(b.extras[0]!.material).toBe('star card');
 		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, 'fairy lights', false);
-		expect(b.tally.bill.lines.map((l) => l.label)).toContain('foil star');
+		expect(b.tally.bill.lines.map((l) => l.label)).toContain('star card');
 		b.size = b.recipe.sizes[0]!.id;
 		expect(b.tally.bill.lines.map((l) => l.label)).toContain('fairy lights');
 		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, '', false);

@@ -7,6 +7,7 @@ import { countLines } from '../../core/recipe/count-lines.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
 import { asked } from './asked.ts';
+import { rational } from '../../core/units/rational.ts';
 import { keepCount, makeCounted } from './count-back.ts';
 import { sideBySide } from './side-by-side.ts';
 
@@ -23,7 +24,9 @@ async function count(repos: Repos, id: string, took: Record<string, number>, que
 	const byLabel = new Map(
 		countLines(wanted.design.recipe, choice, wanted.context).map((l) => [l.label, l.key])
 	);
-	const keys = new Map(Object.entries(took).map(([label, n]) => [byLabel.get(label)!, { took: n, lost: 1 }]));
+	const keys = new Map(
+		Object.entries(took).map(([label, n]) => [byLabel.get(label)!, { took: rational(n), lost: 1 }])
+	);
 	return { wanted, counted: { id, took: keys, note: 'windy' } };
 }
 const WHITE = '11 at 10, gull white';
@@ -37,7 +40,7 @@ describe('a count back', () => {
 		expect(kept).toHaveLength(1);
 		expect(kept[0]).toMatchObject({ quantity: 1, note: 'windy', madeVersion: null, countedAt: NOW });
 		expect(kept[0]!.lines).toEqual([
-			expect.objectContaining({ label: WHITE, recipe: '20', took: 22, lost: 1 })
+			expect.objectContaining({ label: WHITE, recipe: '20', took: '22', lost: 1 })
 		]);
 	});
 	test('made a version, the working copy of before is kept too, and the new one has its name', async () => {
@@ -59,10 +62,11 @@ describe('a count back', () => {
 	});
 	test.each([
 		['for several that do not share alike', 'quantity=2', /41 for 2 of them is not the same for each/],
+		['where nothing was changed', '', /It took exactly what the recipe says/],
 		['in a size', `size=${column.sizes[0]!.id}`, /A size follows from the design/]
 	])('%s it is refused in words and nothing is made', async (_, query, words) => {
 		const repos = await studio();
-		const { wanted, counted } = await count(repos, 'count-0003', { [WHITE]: 41 }, query);
+		const { wanted, counted } = await count(repos, 'count-0003', { [WHITE]: query === '' ? 20 : 41 }, query);
 		const made = await makeCounted(repos, wanted, counted, NOW);
 		expect('refused' in made ? made.refused : '').toMatch(words);
 		expect(await repos.designs.versions('buoy')).toEqual([]);

@@ -2,6 +2,7 @@ import { asCounted } from '../../core/recipe/as-counted.ts';
 import { countLines } from '../../core/recipe/count-lines.ts';
 import type { CountedLine } from '../../core/recipe/counted.schema.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
+import { mixed, rationalText, type Rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Asked } from './asked.ts';
 import { changeWorking } from './change-working.ts';
@@ -10,7 +11,7 @@ import { contextOf, loadLibrary } from './studio.ts';
 export interface Counted {
 	/** Made with the page: a button pressed twice counts once. */
 	readonly id: string;
-	readonly took: ReadonlyMap<string, { readonly took: number; readonly lost: number }>;
+	readonly took: ReadonlyMap<string, { readonly took: Rational; readonly lost: number }>;
 	readonly note: string;
 }
 
@@ -25,7 +26,9 @@ export async function keepCount(
 	const lines = countLines(design.recipe, choice, context).flatMap(
 		({ key, label, recipe }): CountedLine[] => {
 			const count = took.get(key);
-			return count ? [{ key, label, recipe: recipe.toFraction(false), ...count }] : [];
+			if (!count) return [];
+			const { took: exact, lost } = count;
+			return [{ key, label, recipe: rationalText(recipe), took: rationalText(exact), lost }];
 		}
 	);
 	const { colourway: colourwayId, size: sizeId } = choice;
@@ -47,7 +50,7 @@ export async function keepCount(
  */
 export async function makeCounted(
 	repos: Repos,
-	{ design, studio, colourway, size, quantity }: Asked,
+	{ design, studio, context, colourway, size, quantity }: Asked,
 	{ id, took }: Counted,
 	now: Date
 ): Promise<{ version: number; left: readonly string[] } | { refused: string }> {
@@ -57,14 +60,25 @@ export async function makeCounted(
 		};
 	if (colourway.without.length > 0)
 		return { refused: 'In these colours slots are left out. Count it back in colours that have them all.' };
-	const counts = new Map<string, number>();
+	const before = (await repos.countBacks.list(design.id)).find((c) => c.id === id)?.madeVersion;
+	// The same press again makes no third version.
+	if (before) return { version: before, left: [] };
+	const asked = { colourway: colourway.id, size: null, quantity };
+	const said = new Map(countLines(design.recipe, asked, context).map((l) => [l.key, l.recipe]));
+	const counts = new Map<string, Rational>();
 	for (const [key, { took: count }] of took) {
-		if (count % quantity !== 0)
+		const each = count.div(quantity);
+		// What was not changed is as the recipe says, whole for each of them or not.
+		if (each.d !== 1n && !said.get(key)?.equals(count))
 			return {
-				refused: `${count} for ${quantity} of them is not the same for each. Count one of them by itself.`
+				refused: `${mixed(count)} for ${quantity} of them is not the same for each. Count one of them by itself.`
 			};
-		counts.set(key, count / quantity);
+		counts.set(key, each);
 	}
+	if ([...took].every(([key, { took: count }]) => said.get(key)?.equals(count)))
+		return {
+			refused: 'It took exactly what the recipe says: the count is kept, and no new version is needed.'
+		};
 	let left: readonly string[] = [];
 	await repos.designs.keep(design.id, now, 'count back');
 	const saved = await changeWorking(repos, design.id, { saveId: `count-${id}`, now }, async (recipe) => {
@@ -75,7 +89,8 @@ export async function makeCounted(
 	});
 	const kept = saved ? await repos.designs.keep(design.id, now, 'count back') : undefined;
 	if (!kept) return { refused: 'The design was changed while you counted. Try again.' };
-	await repos.designs.nameVersion(`${design.id}.${kept.number}`, 'as counted');
+	const but = left.length === 0 ? '' : `, but for ${left.length} ${left.length === 1 ? 'line' : 'lines'}`;
+	await repos.designs.nameVersion(`${design.id}.${kept.number}`, `as counted${but}`);
 	await repos.countBacks.made(id, kept.number);
 	return { version: kept.number, left };
 }

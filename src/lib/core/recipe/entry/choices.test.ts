@@ -24,7 +24,7 @@ const column = design(
 	'4 16 at 13 grey',
 	'4 11 at 9 white',
 	'4 11 at 9 gold',
-	'1 foil star swappable'
+	'1 star card swappable'
 );
 const context = {
 	...entryContext(column),
@@ -143,7 +143,7 @@ describe('what can be said in one line', () => {
 		};
 		const line = { id: 'l', material: 'star', quantity: '1', range: null, role: 'always' as const, taken: true, choice: null, serves: [], swappable: true }; // prettier-ignore
 		const extras = { ...full.sections[0]!, id: 'e', name: 'extras', structure: { kind: 'extras' as const, lines: [line] } }; // prettier-ignore
-		const stock = ['star', 'moon', 'sandbag', 'stake', 'moss mat', 'adhesive strip', 'foil moon', 'soft line'].map((name) => ({ ...materials.at(-1)!, id: name, name })); // prettier-ignore
+		const stock = ['star', 'moon', 'sandbag', 'stake', 'moss mat', 'adhesive strip', 'foil moon', 'soft line'].map((name) => ({ ...materials.at(-1)!, kind: name.startsWith('foil') ? ('foil-star' as const) : ('accent' as const), id: name, name })); // prettier-ignore
 		const at = { ...entryContext(recipe), recipe: { ...recipe, sections: [...recipe.sections, extras] }, materials: [...materials.filter((m) => m.kind === 'latex-round'), ...stock], designs: context.designs }; // prettier-ignore
 		// Some go into what is in hand: the last section said before them.
 		const own = [

@@ -60,11 +60,16 @@ export interface UsableDesign {
 	readonly name: string;
 }
 
+/** Words that say how a thing is meant: no name goes on with them. */
+export const MEANT = ['optional', 'reused', 'taken'] as const;
+
 /** What one line of typing means. */
 export type Entry =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
 	| { readonly kind: 'section'; readonly section: SaidSection }
+	/** What is said from now on goes to a section that is there. */
+	| { readonly kind: 'go on'; readonly section: Id }
 	| { readonly kind: 'piece'; readonly piece: SaidPiece }
 	| {
 			readonly kind: 'lines';
@@ -86,7 +91,7 @@ export type Entry =
 	/** What is said of the run or the weave in hand. */
 	| { readonly kind: 'run'; readonly said: SaidRun }
 	| { readonly kind: 'weave'; readonly said: SaidWeave }
-	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace };
+	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace; readonly wait: number };
 
 /** An item of a bunch as said. */
 export interface SaidItem extends Pick<BunchItem, 'name' | 'count' | 'gas' | 'ribbon' | 'swappable'> {
@@ -116,6 +121,8 @@ export interface SaidPiece {
 export interface SaidLine {
 	readonly material: string;
 	readonly name: string;
+	/** A foil is inflated, not only bought. */
+	readonly foil?: boolean;
 	readonly quantity: RationalText;
 	readonly range: ExtraLine['range'];
 	readonly onSpot?: true | undefined;

@@ -6,15 +6,17 @@ import { wordsMatch } from './name-colour.ts';
 /**
  * The one material that typed words name: rounds are named by count, bag, size and colour, never here.
  * @param lead a sentence to say first where there is none
+ * @param withRounds rounds may be meant too, by their names in the Stockroom
  */
 export function findMaterial(
 	words: readonly string[],
 	materials: readonly Material[],
-	lead = ''
+	lead = '',
+	withRounds = false
 ): Parsed<Material> {
 	const said = words.join(' ');
-	const others = materials.filter((m) => m.kind !== 'latex-round');
-	const exact = others.filter((m) => m.name.toLowerCase() === said);
+	const others = materials.filter((m) => withRounds || m.kind !== 'latex-round');
+	const exact = others.filter((m) => m.name.toLowerCase().replace(/,/g, '') === said);
 	// A plural is read as the one thing it is of: “sandbags”.
 	const single = words.map((w, i) => (i === words.length - 1 && w.endsWith('s') ? w.slice(0, -1) : w));
 	const begun = others.filter((m) => wordsMatch(words, m.name));

@@ -23,6 +23,13 @@ export function wordsMatch(typed: readonly string[], name: string): boolean {
 export function nameColour(typed: readonly string[], context: EntryContext): Parsed<ColourRef> {
 	const said = typed.join(' ');
 	const exact = context.slots.find((s) => s.name.toLowerCase() === said);
+	// A colour said in full is that colour, whatever a slot of its name holds now.
+	const full = inFull(said, context.colours);
+	const held = exact && context.colourway?.fills[exact.id];
+	if (full && (!exact || (held != null && held !== full.id))) {
+		const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) => c === full.id);
+		return got(filled ? { slot: filled[0] } : { name: slotName(full, context), colour: full.id });
+	}
 	if (exact) return got({ slot: exact.id });
 	const begun = context.slots.filter((s) => s.name.toLowerCase().startsWith(said));
 	if (begun.length === 1) return got({ slot: begun[0]!.id });
@@ -43,6 +50,13 @@ export function nameColour(typed: readonly string[], context: EntryContext): Par
 	return got({ name: slotName(colour, context), colour: colour.id });
 }
 
+/** The colour that a text names whole, its finish said where that is not matte. */
+function inFull(said: string, colours: readonly Colour[]): Colour | undefined {
+	const named = colours.filter((c) => c.name.toLowerCase() === said);
+	const withFinish = colours.find((c) => `${c.name} ${c.finish}`.toLowerCase() === said);
+	return withFinish ?? named.find((c) => c.finish === 'matte') ?? (named.length === 1 ? named[0] : undefined);
+}
+
 function findColours(typed: readonly string[], colours: readonly Colour[]): Colour[] {
 	const said = typed.join(' ');
 	const exact = colours.filter(
@@ -52,10 +66,13 @@ function findColours(typed: readonly string[], colours: readonly Colour[]): Colo
 }
 
 /** A new slot is called by the last word of its colour where that is free: “gold” for hive gold. */
-function slotName(colour: Colour, { slots }: EntryContext): string {
+function slotName(colour: Colour, { slots, colours }: EntryContext): string {
 	const free = (name: string) => !KEYWORDS.has(name) && !slots.some((s) => s.name.toLowerCase() === name);
-	const last = colour.name.toLowerCase().split(/\s+/).at(-1)!;
-	const candidates = [last, colour.name.toLowerCase(), `${colour.name} ${colour.finish}`.toLowerCase()];
+	const name = colour.name.toLowerCase();
+	const last = name.split(/\s+/).at(-1)!;
+	const whole = `${name} ${colour.finish}`;
+	const alone = colours.filter((c) => c.name.toLowerCase() === name).length < 2;
+	const candidates = [last, ...(alone ? [name] : []), whole];
 	return candidates.find(free) ?? `${last} ${'again '.repeat(slots.length).trim()}`.slice(0, 60);
 }
 

@@ -109,10 +109,11 @@ export function checked(size: Size, diameter: Micrometres, nominal: Micrometres)
 	);
 }
 
-/** `of hand pump`; without it the strokes are of no certain pump, and no diameter follows from them. */
+/** `of hand pump`; without it, and with several pumps, the strokes are of no certain one and no size follows from them. */
 function pumpOf(r: Reader): Parsed<string | null> {
 	const { pumps = [] } = r.context;
-	if (!r.word('of')) return got(null);
+	// With one pump in the studio, strokes are its strokes.
+	if (!r.word('of')) return got(pumps.length === 1 ? pumps[0]!.id : null);
 	const words: string[] = [];
 	const found = () => pumps.filter((p) => wordsMatch(words, p.name));
 	while (r.now?.kind === 'word' && pumps.some((p) => wordsMatch([...words, r.now!.text], p.name)))

@@ -1,11 +1,11 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import type { Material } from '../../materials/material.ts';
+import { flatOf, type Material, type MaterialKind } from '../../materials/material.ts';
 import { isLetter } from '../../structures/letter-strokes.ts';
 import { lettersOf } from '../../structures/bunch.ts';
 import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { MOST_LETTERS, type FoilLook, type Ribbon } from '../recipe.ts';
-import { KEYWORDS, type Entry, type SaidItem } from './entry.ts';
+import { KEYWORDS, MEANT, type Entry, type SaidItem } from './entry.ts';
 import { findMaterial } from './find-material.ts';
 import { nameColour, wordsMatch } from './name-colour.ts';
 import { saidBalloon } from './parse-fill.ts';
@@ -35,6 +35,7 @@ export function item(r: Reader): Parsed<Entry> | undefined {
 	}
 	if (r.word('weight')) return weight(r);
 	if (r.now?.kind !== 'number' || isExtra(r)) return undefined;
+	const from = r.at;
 	const count = wholeCount(r);
 	if (count === undefined) return refuse('not-whole', 'How many? A whole number from 1 to 200.');
 	r.word('x', 'of');
@@ -49,8 +50,22 @@ export function item(r: Reader): Parsed<Entry> | undefined {
 		r.context.materials,
 		'After the count comes a balloon, like “3 11 at 10 white”, or a foil. '
 	);
-	return found.ok ? withTails(r, count, thing(found.value), found.value.name, found.value) : found;
+	if (!found.ok) return found;
+	if (found.value.kind === 'weight' && !r.now) {
+		if (count > 50) return refuse('too-big', 'Weights are between 1 and 50.');
+		return got({ kind: 'weight', weight: { kind: 'material', material: found.value.id, count } });
+	}
+	if (STANDS_BY.has(found.value.kind)) {
+		r.at = from;
+		return undefined;
+	}
+	return withTails(r, count, thing(found.value), found.value.name, found.value);
 }
+
+/** Materials that neither float nor hang on what floats: in a bunch too they are lines of their own. */
+const STANDS_BY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+	'pipe', 'fitting', 'base', 'weight', 'adhesive', 'tie', 'paint', 'gas', 'packaging', 'tool'
+]); // prettier-ignore
 
 /** Lines of extras are said the same whatever is in hand: how they are meant stands in them. */
 const isExtra = ({ all, next }: Reader): boolean =>
@@ -70,7 +85,7 @@ function nameOf(r: Reader): string[] {
 const thing = ({ id, kind, nominal, chambers }: Material): SaidItem['what'] => ({
 	kind: 'material',
 	material: id,
-	flat: kind.startsWith('foil') ? nominal : null,
+	flat: flatOf({ kind, nominal }),
 	look: 'creased',
 	chambers
 });
@@ -100,7 +115,7 @@ function withTails(
 			if (!tied.ok) return tied;
 			ribbon = tied.value;
 		} else if (r.word('as')) {
-			name = r.words(...AFTER).join(' ');
+			name = r.words(...AFTER, ...MEANT).join(' ');
 			if (name === '') return refuse('missing', 'Name it after “as”, like “as moon”.');
 		} else break;
 	}

@@ -102,10 +102,17 @@ export function rule(r: Reader): Parsed<Entry> | undefined {
 	const each = r.word('takes') ? r.number() : undefined;
 	if (!each || each.compare(0) < 0 || each.compare(10_000) > 0)
 		return refuse('missing', `How many does it take? Type it like “each ${of} takes 2 strip”.`);
-	const found = findMaterial(r.words(), r.context.materials);
+	const found = findMaterial(nameToTheEnd(r), r.context.materials, '', true);
 	return found.ok
 		? got({ kind: 'rule', rule: { of, each: rationalText(each), material: found.value.id } })
 		: found;
+}
+
+/** A name with its figures and marks, to the end of the line: “5 in round, gull white”. */
+function nameToTheEnd(r: Reader): string[] {
+	const words: string[] = [];
+	while (r.now) words.push(r.all[r.at++]!.text.trim());
+	return words.filter((w) => w !== ',');
 }
 
 function slotOf(r: Reader, words: readonly string[]): Parsed<Slot> {

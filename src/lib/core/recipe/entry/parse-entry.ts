@@ -1,5 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { shorten } from '../../units/number.ts';
+import { parseWait } from '../../units/duration.ts';
+import { shorten, type NumberStyle } from '../../units/number.ts';
 import { UPRIGHTS } from '../recipe.ts';
 import type { Entry, EntryContext } from './entry.ts';
 import { item } from './parse-bunch.ts';
@@ -22,7 +23,7 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	if (text.trim() === '') return refuse('missing', START);
 	if (text.length > 300)
 		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
-	const step = stepOf(text);
+	const step = stepOf(text, context.style);
 	if (step) return step;
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
@@ -52,7 +53,7 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 }
 
 /** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */
-function stepOf(text: string): Parsed<Entry> | undefined {
+function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const said = /^\s*step\b\s*(at (?:the )?(?:site|bench)|on site|after hanging)?\s*[:,]?\s*(.*)$/iu.exec(
 		text
 	);
@@ -62,7 +63,10 @@ function stepOf(text: string): Parsed<Entry> | undefined {
 		return refuse('missing', 'Say what is done, like “step at site fill the base with water”.');
 	const where = said[1]?.toLowerCase() ?? '';
 	const place = where.endsWith('site') ? 'site' : where.endsWith('hanging') ? 'after hanging' : 'bench';
-	return got({ kind: 'step', text: words, place });
+	const waited = /(?:^|[\s,;])wait\s+(?:for\s+)?(.*)$/iu.exec(words);
+	const wait = waited ? parseWait(waited[1]!, style) : got(null);
+	// A wait in words that are no time is only words: “wait for the client”.
+	return got({ kind: 'step', text: words, place, wait: wait.ok ? (wait.value ?? 0) : 0 });
 }
 
 function upright(r: Reader): Parsed<Entry> | undefined {

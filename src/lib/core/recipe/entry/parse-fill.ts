@@ -11,6 +11,11 @@ export function fillOf(r: Reader): Parsed<SaidFill> {
 	for (;;) {
 		if (r.word('painted')) said = { ...said, painted: true };
 		else if (r.word('filled')) {
+			if (said.inside)
+				return refuse(
+					'refused',
+					'A balloon is filled with one thing: take one “filled with …” out. What has a balloon in it that is filled too is said as two pieces.'
+				);
 			r.word('with');
 			const of = FILLINGS.find((f) => r.word(f));
 			if (of) said = { ...said, inside: { of } };

@@ -2,8 +2,8 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { MODEL_SIZE, tooLong, wholeLength } from '../../structures/form.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { MODELS, type FormPiece, type Host, type Id } from '../recipe.ts';
-import type { Entry } from './entry.ts';
+import { MODELS, type FormPiece, type Host, type Id, type Model } from '../recipe.ts';
+import { MEANT, type ColourRef, type Entry } from './entry.ts';
 import { sizeOf } from './parse-balloon.ts';
 import { saidColour } from './parse-fill.ts';
 import { hostOf, wholeCount } from './parse-piece.ts';
@@ -49,6 +49,11 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 	const said = saidColour(r, [...SHAPED, 'in']);
 	if (!said.ok) return said;
 	const { words, colour } = said.value;
+	// “1 360 red at 8 strokes” says the same as “1 360 at 8 strokes red”.
+	const late = isWord(r.now, 'at') ? sizeOf(r, MODEL_SIZE[model].width) : size;
+	if (!late.ok) return late;
+	const unsold = unsoldIn(r, model, words, colour);
+	if (unsold) return unsold;
 	const bubbles = bubblesOf(r);
 	if (!bubbles.ok) return bubbles;
 	const tails = tailsOf(r);
@@ -83,10 +88,24 @@ export function formPiece(r: Reader): Parsed<Entry> | undefined {
 		colour,
 		count,
 		bubbles: lengths,
-		size: size.value,
+		size: late.value,
 		at
 	};
 	return got({ kind: 'form piece', piece, section });
+}
+
+/** A few letters that find a colour of which this model is not sold may have meant another thing: it is asked, not taken. */
+function unsoldIn(r: Reader, model: Model, words: readonly string[], colour: ColourRef) {
+	const { materials, colours } = r.context;
+	const own = 'colour' in colour ? colours.find((c) => c.id === colour.colour) : undefined;
+	if (!own || own.name.toLowerCase() === words.join(' ')) return undefined;
+	const sold = materials.filter((m) => m.kind === 'modelling' && m.mark === model);
+	if (sold.length === 0 || sold.some((m) => m.colour === own.id)) return undefined;
+	const names = sold.flatMap((m) => colours.find((c) => c.id === m.colour)?.name ?? []).slice(0, 6);
+	return refuse(
+		'unknown-word',
+		`“${words.join(' ')}” could be ${own.name}, and there is no ${model} of it in the Stockroom: there is ${names.join(', ')}. Type “${own.name}” in full to mean it all the same.`
+	);
 }
 
 function bubblesOf(r: Reader): Parsed<Micrometres[]> {
@@ -151,7 +170,7 @@ function tailsOf(r: Reader): Parsed<Tails> {
 				return refuse('not-whole', 'Between 1 and 6 go together.');
 			add({ strands });
 		} else if (r.word('as')) {
-			const name = r.words().join(' ');
+			const name = r.words(...MEANT).join(' ');
 			if (name === '') return refuse('missing', 'Name it after “as”, like “as leg”.');
 			add({ name });
 		} else return got(tails);

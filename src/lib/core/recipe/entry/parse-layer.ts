@@ -59,16 +59,10 @@ export function tailOf(r: Reader): Partial<SaidLayer> | No | undefined {
 			? refuse('too-big', 'A stack is between 6 in and 100 ft tall.')
 			: { toHeight: height };
 	}
-	const times = r.word('x', 'times')
-		? r.number()
-		: r.now?.kind === 'number' && isWord(r.next, 'times')
-			? r.number()
-			: undefined;
-	if (times === undefined) {
-		return isWord(r.all[r.at - 1], 'x', 'times')
-			? refuse('missing', 'How many layers alike? Type ×2, say.')
-			: undefined;
-	}
+	const begun = r.word('x', 'times');
+	if (!begun && !(r.now?.kind === 'number' && isWord(r.next, 'times'))) return undefined;
+	const times = r.number();
+	if (times === undefined) return refuse('missing', 'How many layers alike? Type ×2, say.');
 	r.word('times');
 	const repeat = times.valueOf();
 	if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS) {

@@ -39,6 +39,12 @@ export function lines(r: Reader): Parsed<Entry> | undefined {
 		else if (r.word('swappable')) swappable = true;
 		else break;
 	}
+	const foil = said.find((l) => l.foil);
+	if (foil && role !== 'taken along' && role !== 'by-product')
+		return refuse(
+			'refused',
+			`${foil.name} is inflated and fixed, a line is only bought: type “put ${foil.quantity} ${foil.name} on row 1 front”, or say it in a bunch.`
+		);
 	return got({ kind: 'lines', lines: said.map((l) => ({ ...l, onSpot })), role, swappable });
 }
 
@@ -69,6 +75,7 @@ function oneLine(r: Reader): Parsed<SaidLine> | undefined {
 	return got({
 		material: found.value.id,
 		name: found.value.name,
+		foil: found.value.kind.startsWith('foil'),
 		quantity: rationalText(middle),
 		range: second ? range(first, second) : null
 	});

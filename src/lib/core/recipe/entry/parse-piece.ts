@@ -3,8 +3,9 @@ import type { Side } from '../../geometry/layers.ts';
 import { inches } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { FIXINGS, type Fixing, type Host, type Id, type Layer, type Section } from '../recipe.ts';
-import type { Entry, SaidPiece } from './entry.ts';
+import { MEANT, type Entry, type SaidPiece } from './entry.ts';
 import { piecesIn } from '../edit-pieces.ts';
+import { flatOf } from '../../materials/material.ts';
 import { findMaterial } from './find-material.ts';
 import { wordsMatch } from './name-colour.ts';
 import { saidBalloon } from './parse-fill.ts';
@@ -23,7 +24,7 @@ export function piece(r: Reader): Parsed<Entry> | undefined {
 		return refuse('missing', 'How many pieces? Start like “put 2 5 at 4 white on row 3 front”.');
 	const what = thing(r);
 	if (!what.ok) return what;
-	const name = r.word('as') ? r.words('on', 'with').join(' ') : what.value.name;
+	const name = r.word('as') ? r.words('on', 'with', ...MEANT).join(' ') : what.value.name;
 	if (name === '') return refuse('missing', 'Name the piece after “as”, like “as eyes”.');
 	const hosts: { host: Host; count: number; section: Id | null }[] = [];
 	for (let n: number | undefined = count; n !== undefined; n = r.mark(',') ? wholeCount(r) : undefined) {
@@ -61,7 +62,7 @@ function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
 	const { id, name, kind, nominal } = found.value;
 	return got({
 		name,
-		what: { kind: 'material', material: id, flat: kind.startsWith('foil') ? nominal : null }
+		what: { kind: 'material', material: id, flat: flatOf({ kind, nominal }) }
 	});
 }
 
@@ -77,6 +78,15 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
 	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	if (isWord(r.now, 'top') && !isWord(r.next, 'row', 'front', 'back', 'left', 'right', 'round', 'place')) {
+		const stacks = (r.context.sections ?? []).filter((s) => s.structure.kind === 'stack');
+		const own = stacks.find((s) => s.id === r.context.section) ?? stacks[0];
+		const host = words.join(' ') || own?.name;
+		return refuse(
+			'refused',
+			`What stands on top is a part of its own: type “bunch topper on ${host ?? 'column'}”, then what it is. On the front of the topmost row it sits “on top row”.`
+		);
+	}
 	const along = onRun(r, words, same);
 	if (along) return along;
 	const carrying = words.length > 0 && !isWord(r.now, 'row', 'top') ? pieceCalled(words, r) : undefined;

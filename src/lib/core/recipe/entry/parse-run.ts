@@ -1,7 +1,8 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { rational, rationalText } from '../../units/rational.ts';
+import { mixed, rational, rationalText } from '../../units/rational.ts';
 import { fitPitch } from '../../structures/run.ts';
+import { lengthOfRun } from '../../structures/run-path.ts';
 import { JOININGS, MOST_REPEATS } from '../recipe.ts';
 import { HANGINGS, THICKER, WALL_HOLDS, WALLS, type Hung, type Organic } from '../run.ts';
 import type { Entry } from './entry.ts';
@@ -40,7 +41,16 @@ export function runLine(r: Reader): Parsed<Entry> | undefined {
 
 /** How it is seen, filled and counted. */
 function look(r: Reader): Parsed<Entry> | undefined {
-	const organic = (o: Partial<Organic>) => said({ set: 'organic', organic: o });
+	const own = r.context.sections?.find((s) => s.id === r.context.section)?.structure;
+	// Clusters at a pitch are alike all along: only a mix of sizes can be fuller, thicker or counted another way.
+	const alike = own?.kind === 'run' && own.rows.length > 0 && own.mix.length === 0;
+	const organic = (o: Partial<Organic>): Parsed<Entry> =>
+		alike && o.seen === undefined
+			? refuse(
+					'refused',
+					'That is for a mix of sizes: clusters at a pitch are alike all along. Say a mix, like “60 % 5 at 4½ white”, or say the clusters again with another pitch, ending with apart 4 in.'
+				)
+			: said({ set: 'organic', organic: o });
 	if (r.phrase('all round')) return organic({ seen: 'all round' });
 	if (['against a wall', 'against the wall', 'against wall'].some((p) => r.phrase(p)))
 		return organic({ seen: 'wall' });
@@ -86,8 +96,16 @@ function infill(r: Reader): Parsed<Entry> | undefined {
 	const high = low && r.word('to') ? r.number() : low;
 	if (!low || !high || high.compare(low) < 0 || high.compare(100) > 0)
 		return refuse('missing', 'How many a foot? Type it like “infill 2 to 4 a foot 5 at 3 gold”.');
-	r.word('a', 'per');
-	r.word('foot', 'ft');
+	const aFoot = r.phrase('a foot') || r.phrase('per foot') || r.phrase('a ft') || r.phrase('per ft');
+	const feet = aFoot ? 1 : r.phrase('in all') || r.phrase('in total') ? feetInHand(r) : undefined;
+	if (feet === undefined) {
+		const many = low === high ? mixed(low) : `${mixed(low)} to ${mixed(high)}`;
+		return refuse(
+			'ambiguous',
+			`${many} a foot, or ${many} in all? Type “infill ${many} a foot 5 at 3 gold” or “infill ${many} in all 5 at 3 gold”.`
+		);
+	}
+	if (feet === 0) return refuse('missing', 'Say first how long it is, like “line 20 ft”: then so many in all are so many a foot.'); // prettier-ignore
 	r.word('of');
 	const balloon = balloonOf(r);
 	if (!balloon.ok) return balloon;
@@ -95,8 +113,14 @@ function infill(r: Reader): Parsed<Entry> | undefined {
 	const open = words.length === 0 || (words.length === 1 && words[0] === 'open');
 	const colour = open ? got(null) : nameColour(words, r.context);
 	if (!colour.ok) return colour;
-	const a = { low: rationalText(low), high: rationalText(high) };
+	const a = { low: rationalText(low.div(feet)), high: rationalText(high.div(feet)) };
 	return said({ set: 'infill', balloon: balloon.value, colour: colour.value, a });
+}
+
+/** Length of the run in hand, to the hundredth of a foot; 0 where it has none yet. */
+function feetInHand({ context: { sections, section } }: Reader): number {
+	const own = sections?.find((s) => s.id === section)?.structure;
+	return own?.kind === 'run' ? Math.round(lengthOfRun(own) / 3.048) / 100 : 0;
 }
 
 /** `spine decorating strip, tails 2 ft, 2 loops, 4 ties a metre`; `no spine`. */

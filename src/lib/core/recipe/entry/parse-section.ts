@@ -1,7 +1,7 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
 import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../build.ts';
-import { ON_THE_FLOOR, type Stand } from '../recipe.ts';
+import { ON_THE_FLOOR, type Section, type Stand } from '../recipe.ts';
 import { designsCalled } from './find-design.ts';
 import { KEYWORDS, type Entry, type SaidSection } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
@@ -28,6 +28,8 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 			? refuse('ambiguous', `“${shorten(name)}” could be ${some.join(', ')}. Type more of it.`)
 			: refuse('unknown-word', `No kept design that may stand here is called “${shorten(name)}”.`);
 	}
+	const again = verb === 'use' ? undefined : sections.find((s) => s.name.toLowerCase() === name);
+	if (again) return goOn(r, verb, again);
 	let times = 1;
 	let mirror = false;
 	let swappable = false;
@@ -82,6 +84,17 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 		kind: 'section',
 		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, ...structure }
 	});
+}
+
+/** A section that is there already is taken in hand again; another of its name needs a name of its own. */
+function goOn(r: Reader, verb: string, own: Section): Parsed<Entry> {
+	const kind = own.structure.kind;
+	if (r.now || (verb !== 'section' && verb !== kind))
+		return refuse(
+			'refused',
+			`There is a section “${own.name}” already. Give this one a name of its own, like “${verb} other ${own.name}”; “section ${own.name}” alone goes on in the one that is there.`
+		);
+	return got({ kind: 'go on', section: own.id });
 }
 
 function structureFor(verb: string, design: string): Pick<SaidSection, 'structure'> {

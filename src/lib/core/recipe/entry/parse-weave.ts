@@ -33,7 +33,8 @@ export function weaveLine(r: Reader): Parsed<Entry> | undefined {
 
 function shape(r: Reader): Parsed<Entry> | undefined {
 	// “base duplet” says what holds the joints of a base.
-	if (isWord(r.now, 'base') && isWord(r.next, ...CONNECTORS)) return undefined;
+	if (isWord(r.now, 'base') && (isWord(r.next, ...CONNECTORS, 'with') || r.next?.kind === 'number'))
+		return undefined;
 	const kind = WEAVES.find((w) => r.word(w)) ?? alsoCalled(r);
 	if (!kind) return undefined;
 	r.word('of');

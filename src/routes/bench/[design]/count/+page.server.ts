@@ -1,7 +1,9 @@
 import { fail } from '@sveltejs/kit';
 import { DomainError } from '$lib/core/errors.ts';
 import { countLines, type CountLine } from '$lib/core/recipe/count-lines.ts';
-import { parseCount } from '$lib/core/units/number.ts';
+import { parseBounded, parseCount } from '$lib/core/units/number.ts';
+import { printNumber } from '$lib/core/units/print-number.ts';
+import { mixed, rational, ZERO, type Rational } from '$lib/core/units/rational.ts';
 import { asked, type Asked } from '$lib/server/services/asked.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -23,6 +25,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const wanted = await asked(locals.repos, params.design, url);
 	const { design, studio, colourway, size } = wanted;
 	const { lines, refused } = linesOf(wanted);
+	const style = { decimal: studio.settings.decimal };
 	const day = new Intl.DateTimeFormat('en-US', {
 		dateStyle: 'medium',
 		timeStyle: 'short',
@@ -44,7 +47,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			what,
 			label,
 			recipe: recipe.toFraction(true),
-			whole: Math.round(recipe.valueOf()),
+			/** The field filled: read back it is exactly what the recipe says. */
+			prefilled: printNumber(recipe, style),
 			inside: inside.equals(0) ? '' : inside.toFraction(true)
 		})),
 		counts: (await locals.repos.countBacks.list(design.id)).map((c) => ({
@@ -53,7 +57,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			quantity: c.quantity,
 			note: c.note,
 			madeVersion: c.madeVersion,
-			lines: c.lines.filter((l) => l.recipe !== String(l.took) || l.lost > 0)
+			lines: c.lines
+				.filter((l) => l.recipe !== l.took || l.lost > 0)
+				.map((l) => ({ ...l, recipe: mixed(rational(l.recipe)), took: mixed(rational(l.took)) }))
 		})),
 		fresh: crypto.randomUUID()
 	};
@@ -68,27 +74,33 @@ export const actions: Actions = {
 		const typed = Object.fromEntries([...form].map(([k, v]) => [k, String(v)])) as Trouble;
 		const said = String(form.get('id') ?? '');
 		const trouble: Trouble = {};
-		const took = new Map<string, { took: number; lost: number }>();
+		const took = new Map<string, { took: Rational; lost: number }>();
+		const style = { decimal: wanted.studio.settings.decimal };
+		const count = (name: string): Rational => {
+			const parsed = parseBounded(typed[name]!, { what: 'The count', min: 0, max: 100_000 }, style);
+			if (!parsed.ok) trouble[name] = parsed.say;
+			return parsed.ok ? parsed.value : ZERO;
+		};
 		const read = (name: string): number => {
 			const text = typed[name] ?? '';
 			if (text.trim() === '') return 0;
-			const parsed = parseCount(text, { what: 'The count', min: 0, max: 100_000 });
+			const parsed = parseCount(text, { what: 'What was lost', min: 0, max: 100_000 }, style);
 			if (!parsed.ok) trouble[name] = parsed.say;
 			return parsed.ok ? parsed.value : 0;
 		};
 		for (const { key } of linesOf(wanted).lines) {
 			// A blank is not counted: missing, never 0.
 			if ((typed[`took.${key}`] ?? '').trim() === '') continue;
-			took.set(key, { took: read(`took.${key}`), lost: read(`lost.${key}`) });
+			took.set(key, { took: count(`took.${key}`), lost: read(`lost.${key}`) });
 		}
 		const note = (typed.note ?? '').trim();
 		if (note.length > 500) trouble.note = 'A note has at most 500 letters. Shorten it.';
 		if (took.size === 0) trouble.note = 'Nothing was counted. Type what it took beside a line.';
 		if (Object.keys(trouble).length > 0) return fail(400, { trouble, typed, refused: '' });
-		const count: Counted = { id: /^[\w-]{8,50}$/.test(said) ? said : crypto.randomUUID(), took, note };
-		await keepCount(locals.repos, wanted, count, new Date());
+		const back: Counted = { id: /^[\w-]{8,50}$/.test(said) ? said : crypto.randomUUID(), took, note };
+		await keepCount(locals.repos, wanted, back, new Date());
 		if (typed.then !== 'make') return { kept: true, left: [] as readonly string[], version: null };
-		const made = await makeCounted(locals.repos, wanted, count, new Date());
+		const made = await makeCounted(locals.repos, wanted, back, new Date());
 		if ('refused' in made) return fail(409, { trouble: {} as Trouble, typed, refused: made.refused });
 		return { kept: true, left: made.left, version: made.version };
 	}

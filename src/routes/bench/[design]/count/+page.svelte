@@ -76,9 +76,9 @@
 									name={took}
 									aria-label="Took, {line.label}"
 									aria-invalid={Boolean(trouble[took])}
-									inputmode="numeric"
+									inputmode="decimal"
 									autocomplete="off"
-									value={said.typed?.[took] ?? line.whole}
+									value={said.typed?.[took] ?? line.prefilled}
 								/></td
 							>
 							<td class="n"
