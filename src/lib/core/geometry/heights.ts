@@ -9,9 +9,14 @@ export function bodyHeight(layers: readonly PlacedLayer[]): number {
 	return first && last ? last.z - first.z + (first.pitch + last.pitch) / 2 : 0;
 }
 
-/** Length of upright the stack needs: to the centre of the top ring, and the tie above it. mm */
-export const uprightNeeded = (layers: readonly PlacedLayer[], tie: number): number =>
-	layers.length > 0 ? layers.at(-1)!.z + tie : 0;
+/**
+ * Length of upright the stack needs: to the centre of the top ring that is threaded on it, and the tie above. A single
+ * balloon on top is tied by its neck, it is not threaded; a stack of singles is. mm
+ */
+export function uprightNeeded(layers: readonly PlacedLayer[], tie: number): number {
+	const threaded = layers.findLast((l) => l.rings.some((ring) => ring.length > 1)) ?? layers.at(-1);
+	return threaded ? threaded.z + tie : 0;
+}
 
 /** Top of the highest ball: what has to fit under the ceiling. mm */
 export const overallHeight = (layers: readonly PlacedLayer[]): number =>

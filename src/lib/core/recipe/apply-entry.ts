@@ -52,6 +52,11 @@ export function applyEntry(
 			if (own) Object.assign(own.upright, entry.upright);
 			return undefined;
 		}
+		case 'stands': {
+			const own = stackOf(recipe, place.section ?? newestStack(recipe));
+			if (own) own.onFloor = entry.onFloor;
+			return undefined;
+		}
 		case 'section': {
 			const { name, structure, ...where } = entry.section;
 			const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };

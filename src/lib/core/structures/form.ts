@@ -79,9 +79,17 @@ export function litresOf(piece: FormPiece): number {
 	return piece.bubbles.reduce((a, b) => a + modellingLitres(Math.max(width, b / 1000), width), 0);
 }
 
-/** Left-over ends: what pieces that use a part leave, less those that scraps are made of. Below 0 whole ones are opened. */
+/**
+ * Left-over ends: what pieces that use a part leave, less those that scraps are made of. Below 0 whole ones are opened.
+ * Where no piece leaves any, scraps come from another job: 0.
+ */
 export const leftOvers = ({ pieces }: Form): number =>
-	pieces.reduce((a, p) => a + (p.take.kind === 'part' ? each(p) : p.take.kind === 'scrap' ? -each(p) : 0), 0);
+	!pieces.some((p) => p.take.kind === 'part')
+		? 0
+		: pieces.reduce(
+				(a, p) => a + (p.take.kind === 'part' ? each(p) : p.take.kind === 'scrap' ? -each(p) : 0),
+				0
+			);
 
 const each = ({ count, strands }: FormPiece): number => count * strands;
 

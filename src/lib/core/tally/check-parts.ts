@@ -1,10 +1,13 @@
 import type { Rates } from '../cost/rates.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
+import { USUAL_FLAT, type Material } from '../materials/material.ts';
+import { formatInches } from '../units/length.ts';
 import type { Bunch, Colourway, Form, OwnBalloon, Recipe } from '../recipe/recipe.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Assembly } from '../structures/assemble.ts';
 import { floats, liftOf, type BunchLift } from '../structures/bunch-lift.ts';
-import { leftOvers, tooLong } from '../structures/form.ts';
+import { isLengthUnknown, leftOvers, tooLong } from '../structures/form.ts';
+import { printSize } from '../sizing/size.ts';
 import type { Finding } from './finding.ts';
 import { hostLost, overSafe } from './over-safe.ts';
 
@@ -19,26 +22,37 @@ export interface PartContext {
 
 /** What a maker would say of bunches and forms. */
 export function checkParts(recipe: Recipe, { lost }: Assembly, context: PartContext): Finding[] {
-	return recipe.sections.flatMap(({ structure, name }): Finding[] => {
-		if (structure.kind === 'bunch') return checkBunch(recipe, structure, name, context);
+	return recipe.sections.flatMap(({ structure, name, stand }): Finding[] => {
+		if (structure.kind === 'bunch')
+			return checkBunch(recipe, structure, { name, tied: stand.by !== null }, context);
 		return structure.kind === 'form' ? checkForm(structure, name, lost) : [];
 	});
 }
 
-function checkBunch(recipe: Recipe, bunch: Bunch, name: string, context: PartContext): Finding[] {
+function checkBunch(
+	recipe: Recipe,
+	bunch: Bunch,
+	{ name, tied }: { readonly name: string; readonly tied: boolean },
+	context: PartContext
+): Finding[] {
 	const found = bunch.items.flatMap(({ what }) =>
 		what.kind === 'balloon' ? checkSize(what.balloon, context) : []
 	);
-	if (!floats(bunch)) return found;
 	const { catalogue, colourway } = context;
+	found.push(...checkFoilSizes(bunch, catalogue));
+	if (!floats(bunch)) return found;
 	const lift = liftOf(recipe, bunch, { catalogue, colourway, where: USUAL_PLACE });
-	return [...found, ...checkLift(bunch, name, lift), ...checkFoils(bunch)];
+	return [...found, ...checkLift(bunch, { name, tied }, lift), ...checkFoils(bunch)];
 }
 
 const grams = (value: number): string => `${Math.round(value)} g`;
 
 /** Whether it rises, and whether anything holds it down. */
-function checkLift({ weight }: Bunch, name: string, lift: BunchLift): Finding[] {
+function checkLift(
+	{ weight }: Bunch,
+	{ name, tied }: { readonly name: string; readonly tied: boolean },
+	lift: BunchLift
+): Finding[] {
 	const findings: Finding[] = [];
 	if (lift.verdict !== 'floats') {
 		const why = lift.sunkBy ? ` Without ${lift.sunkBy} it floats.` : '';
@@ -55,7 +69,8 @@ function checkLift({ weight }: Bunch, name: string, lift: BunchLift): Finding[] 
 			level: 'watch',
 			say: `${lift.unweighed.join(', ')}: nobody has said what it weighs, so the lift of ${name} leaves it out. Weigh it and put it into the Stockroom.`
 		});
-	if (lift.verdict === 'sinks') return findings;
+	// What is tied to another part of the piece is held by that.
+	if (lift.verdict === 'sinks' || (weight === null && tied)) return findings;
 	if (weight === null || (lift.held !== null && lift.held < lift.weight))
 		findings.push({
 			code: 'not-held',
@@ -83,6 +98,39 @@ function checkFoils({ items }: Bunch): Finding[] {
 	return findings;
 }
 
+/** Foils whose size nobody said, and shaped ones whose litres are only guessed by a round. */
+function checkFoilSizes({ items }: Bunch, { materials }: Catalogue): Finding[] {
+	return items.flatMap(({ what, gas }): Finding[] => {
+		const found = what.kind === 'material' ? materials.get(what.material ?? '') : undefined;
+		if (!found?.kind.startsWith('foil')) return [];
+		const size = foilSize(found);
+		if (size.length > 0) return size;
+		const shaped = found.kind !== 'foil-round' && found.litres === null;
+		if (!shaped || gas !== 'helium') return [];
+		return [
+			{
+				code: 'foil-litres',
+				level: 'watch',
+				say: `${found.name}: nobody has said how many litres it holds, so it is reckoned like a round foil of its size. Put its maker’s figure into the Stockroom.`,
+				why: 'A star or a figure holds half as much as a round one, or less: its gas and its lift are guessed.'
+			}
+		];
+	});
+}
+
+/** A foil without a size is taken for the commonest. */
+export function foilSize({ name, nominal }: Material): Finding[] {
+	if (nominal !== null) return [];
+	return [
+		{
+			code: 'foil-size',
+			level: 'watch',
+			say: `${name}: its size is not in the Stockroom, so it is taken for ${formatInches(USUAL_FLAT)} in. Fill it in there, and say the piece again.`,
+			why: 'Its gas, its filling and its picture hang on it.'
+		}
+	];
+}
+
 /** A balloon of a bunch over its safe size. Helium wants it full, and no more. */
 function checkSize(balloon: OwnBalloon, { catalogue, colourway, rates }: PartContext): Finding[] {
 	const { kind, nominal, size, slot, material } = balloon;
@@ -98,6 +146,12 @@ function checkForm(form: Form, name: string, lost: readonly string[]): Finding[]
 	const findings: Finding[] = [];
 	for (const piece of form.pieces) {
 		if (lost.includes(piece.id)) findings.push(hostLost(piece.name));
+		if (isLengthUnknown(piece))
+			findings.push({
+				code: 'not-measured',
+				level: 'watch',
+				say: `${piece.name}: ${printSize(piece.size)} of a pump nobody measured, so how long it gets is not known and it is drawn whole. Measure the pump in the settings.`
+			});
 		const trouble = tooLong(piece.model, piece.bubbles, piece.grows * (piece.count - 1));
 		if (trouble) findings.push({ code: 'too-long', level: 'watch', say: `${piece.name}: ${trouble}` });
 	}

@@ -9,6 +9,8 @@ import { standsOnFloor } from '../recipe/recipe.ts';
 import { floorContacts } from '../structures/stack.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
+import { countedLines } from '../structures/extras.ts';
+import { foilSize } from './check-parts.ts';
 import type { Finding } from './finding.ts';
 import { hostLost } from './over-safe.ts';
 
@@ -27,9 +29,30 @@ export function checkPieces(
 	);
 	return [
 		...pieces.flatMap((piece) => checkPiece(piece, pieces, assembly, catalogue)),
+		...pieces.flatMap(({ what }) => {
+			const found = what.kind === 'material' ? catalogue.materials.get(what.material ?? '') : undefined;
+			return found?.kind.startsWith('foil') ? foilSize(found) : [];
+		}),
+		...foilLines(lines, catalogue),
 		...disagreeing(lines, catalogue),
 		...checkStanding(recipe, assembly, bill, rates)
 	];
+}
+
+/** Foils that are only lines: bought, and inflated by nobody. */
+function foilLines(lines: readonly ExtraLine[], { materials }: Catalogue): Finding[] {
+	return countedLines(lines).flatMap(({ material, role }): Finding[] => {
+		const found = materials.get(material);
+		if (!found?.kind.startsWith('foil') || role === 'taken along' || role === 'by-product') return [];
+		return [
+			{
+				code: 'foil-line',
+				level: 'watch',
+				say: `${found.name}: it is a line, so it is bought, and nobody inflates or fixes it. Say it as a piece, like “put 1 ${found.name} on row 1 front”, or in a bunch.`,
+				why: 'Its minutes and its gas are missing in the price.'
+			}
+		];
+	});
 }
 
 function checkPiece(

@@ -24,6 +24,14 @@ export const TILT_LIMIT = 4;
 /** A step of size over this much inside a graded run of three layers or more is seen as a jump. Common practice. */
 export const STEP_LIMIT = inches(1.5);
 
+/** A step over this much parts one thing from another: feet from the rest. It is no slope that went wrong. House rule. */
+const ANOTHER_PART = inches(3.5);
+
+/** So much the top cluster hides of an upright that ends in it, mm: an inch. Common practice. */
+const HIDDEN = 25.4;
+/** A layer of which less than this share of a balloon stands out over the one below sits inside it. House rule. */
+const STANDS_OUT = 0.25;
+
 /** What is wrong or worth a look in one stack. */
 export function checkStack(
 	section: Id,
@@ -33,7 +41,8 @@ export function checkStack(
 ): Finding[] {
 	const findings: Finding[] = [];
 	const { upright } = stack;
-	if (upright.kind !== 'none' && upright.length !== null && placed.upright.usual > upright.length / 1000) {
+	const short = upright.length === null ? 0 : placed.upright.usual - upright.length / 1000;
+	if (upright.kind !== 'none' && upright.length !== null && short > HIDDEN) {
 		const [needed, has] = [placed.upright.usual, upright.length / 1000].map((v) =>
 			formatFeet(v as Millimetres)
 		);
@@ -46,8 +55,22 @@ export function checkStack(
 		});
 	}
 	for (const layer of stack.layers) findings.push(...checkSizes(layer, catalogue, colourway, rates));
+	/** The lean that is known of: said already, or held level by a small cluster tucked in. */
+	let lean = 0;
 	placed.layers.forEach((at, index) => {
 		const { layer, ringOfRow } = placed.rings[index]!;
+		const below = placed.layers[index - 1];
+		const largest = at.rings.flat().reduce((a, b) => Math.max(a, b.d), 0);
+		if (below && at.status === 'resting' && ringOfRow === 0 && at.top - below.top < STANDS_OUT * largest) {
+			const out = formatInches(um(Math.round(Math.max(0, at.top - below.top) / 6.35) * 6350));
+			findings.push({
+				code: 'sunk',
+				level: 'watch',
+				layer: layer.id,
+				say: `This layer sits down inside the ring below it: ${out === '0' ? 'nothing' : `${out} in`} of it stands out. Use more or larger balloons, or tie it to the upright higher up.`,
+				why: 'Seen from the side it is hidden, and what stands on it sinks with it.'
+			});
+		}
 		if (at.status === 'sunk' && ringOfRow === 0) {
 			findings.push({
 				code: 'sunk',
@@ -57,7 +80,11 @@ export function checkStack(
 				why: 'Seen from the side it is half hidden, and it can slip further down.'
 			});
 		}
-		if (at.tilt > TILT_LIMIT && ringOfRow === 0) {
+		const levelled = layer.clusters.some((c) => c.side !== 'all');
+		const leans = ringOfRow === 0 && !levelled && at.tilt - lean > TILT_LIMIT;
+		// What stands on a leaning layer takes the lean over: it is said once, where it begins.
+		if (levelled || leans) lean = at.tilt;
+		if (leans) {
 			findings.push({
 				code: 'tilted',
 				level: 'watch',
@@ -125,7 +152,7 @@ function checkSteps(stack: Stack, { pumps }: Rates): Finding[] {
 		const [a, b] = [rows[i]!, rows[i + 1]!];
 		const graded = sign(i) !== 0 && ((i > 0 && sign(i - 1) === sign(i)) || sign(i + 1) === sign(i));
 		const step = Math.abs(b.size - a.size) * 1000;
-		if (!graded || step <= STEP_LIMIT) continue;
+		if (!graded || step <= STEP_LIMIT || step > ANOTHER_PART) continue;
 		const [from, to, by] = [a.size * 1000, b.size * 1000, step].map((v) =>
 			formatInches(Math.round(v) as Micrometres)
 		);

@@ -1,6 +1,14 @@
 import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
 import { describe, expect, test } from 'vitest';
-import { colours, counter, design, materials, rates } from '../../../../tests/kit/studio.ts';
+import {
+	colours,
+	counter,
+	design,
+	designOf,
+	floating,
+	materials,
+	rates
+} from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import { piecesIn } from '../recipe/edit-pieces.ts';
 import { stackIn, type RecipeDraft } from '../recipe/edit.ts';
@@ -183,5 +191,71 @@ describe('hints let be', () => {
 		expect(codes({ ...short, silenced: [{ finding: findingKey(finding), reason: 'never mind' }] })).toContain(
 			'upright-short'
 		);
+	});
+});
+
+describe('what makers build every day is not called wrong', () => {
+	const column = (pole: string, ...rows: string[]) => design('column', '4 11 at 9 white x8', ...rows, pole);
+	const needed = (recipe: Recipe) => look(recipe).stacks[0]!.placed.upright.usual;
+	const feetOf = (mm: number) => `pole ${(mm / 304.8).toFixed(4)} ft`;
+	test('a pole an inch short ends in the top cluster, which hides it; two inches short it is too short', () => {
+		const need = needed(column('pole 9 ft'));
+		expect(codes(column(feetOf(need - 24)))).not.toContain('upright-short');
+		expect(codes(column(feetOf(need - 50)))).toContain('upright-short');
+	});
+	test('a topper is tied by its neck: the pole ends in the cluster below it', () => {
+		const plain = needed(column('pole 9 ft'));
+		expect(needed(column('pole 9 ft', '1 16 at 12 grey'))).toBe(plain);
+		// A stack of singles is threaded to the top.
+		const beads = design('beads', '1 11 at 9 white x4', 'pole 9 ft');
+		expect(needed(beads)).toBeGreaterThan(3 * 0.9 * 228.6 * 0.8);
+	});
+	test('a lean is said once, where it begins, and not where a cluster is tucked in to level it', () => {
+		const uneven = '2 11 at 10 white with 2 11 at 7 white';
+		const leans = (recipe: Recipe) => look(recipe).findings.filter((f) => f.code === 'tilted').length;
+		expect(leans(design('leaning', uneven, '4 11 at 9 white x5', '4 11 at 8 white'))).toBe(1);
+		const levelled = design('level', `${uneven} + 2 5 at 4 white back`, '4 11 at 9 white x5');
+		expect(look(levelled).stacks[0]!.placed.layers.some((l) => l.tilt > 4)).toBe(true);
+		expect(leans(levelled)).toBe(0);
+	});
+	test('feet and the rest are two things, no graded run that jumps', () =>
+		expect(codes(design('figure', '4 11 at 9½ white', '4 11 at 5 white', '4 11 at 4½ white'))).not.toContain(
+			'size-step'
+		));
+	test('a collar that sinks into the ring below it is said', () => {
+		const sunk = design('vase', '4 16 at 14 grey', '4 5 at 4½ white');
+		expect(one(sunk, 'sunk').say).toMatch(/sits down inside the ring below it|touches nothing below it/);
+		expect(codes(design('column', '4 16 at 13 grey', '4 11 at 9 white x5'))).not.toContain('sunk');
+	});
+	test('a foil tied to another part of the piece is held by that; by itself it wants a weight', () => {
+		const held = (...lines: string[]) =>
+			tally(designOf(floating, 'piece', lines), null, 1, {
+				catalogue: catalogue(floating, colours),
+				rates,
+				library: () => undefined
+			}).findings.map((f) => f.code);
+		const foil = '1 buoy foil in helium on 4 ft thin ribbon';
+		expect(held('bunch moons', foil)).toContain('not-held');
+		expect(held('4 16 at 13 grey', 'bunch moons on column', foil)).not.toContain('not-held');
+	});
+	test('a scrap of another job is no missing end; of this one it is counted', () => {
+		const form = (...lines: string[]) => {
+			const recipe = designOf(floating, 'form', ['form arms', ...lines]);
+			const { findings, bill } = tally(recipe, null, 1, { catalogue: catalogue(floating, colours), rates, library: () => undefined }); // prettier-ignore
+			return [findings.some((f) => f.code === 'no-left-overs'), bill.lines.reduce((a, l) => a + l.used.valueOf(), 0)]; // prettier-ignore
+		};
+		expect(form('2 260 red 9 scrap')).toEqual([false, 0]);
+		expect(form('1 260 red 20 part used', '3 260 red 9 scrap')).toEqual([true, 3]);
+	});
+	test('a foil without a size is taken for an eighteen and says so; a shaped one in helium says its litres are guessed', () => {
+		const stock = [...floating, { ...floating.find((m) => m.id === 'buoy foil')!, id: 'whale', name: 'whale foil', nominal: null, litres: null }, { ...floating.find((m) => m.id === 'buoy foil')!, id: 'crab', name: 'crab foil', litres: null }]; // prettier-ignore
+		const worked = (...lines: string[]) =>
+			tally(designOf(stock, 'piece', lines), null, 1, { catalogue: catalogue(stock, colours), rates, library: () => undefined }); // prettier-ignore
+		const whale = worked('bunch b', '1 whale foil in helium');
+		expect(whale.findings.map((f) => f.code)).toContain('foil-size');
+		expect(whale.bill.inflate.map((l) => l.label)).toEqual(['whale foil, by look: creases left at the rim, springs back, helium']);
+		expect(whale.tasks.find((t) => t.task === 'foil')).toMatchObject({ count: 2 });
+		expect(worked('bunch b', '1 crab foil in helium').findings.map((f) => f.code)).toContain('foil-litres');
+		expect(worked('bunch b', '1 crab foil').findings.map((f) => f.code)).not.toContain('foil-litres');
 	});
 });

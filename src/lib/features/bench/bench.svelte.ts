@@ -266,7 +266,7 @@ export class Bench {
 			return false;
 		}
 		const { value } = parsed;
-		if ((value.kind === 'layer' || value.kind === 'upright') && !this.#ensureStack()) {
+		if (['layer', 'upright', 'stands'].includes(value.kind) && !this.#ensureStack()) {
 			this.refusal = 'No section here holds layers. Say one first, like “section column”.';
 			return false;
 		}

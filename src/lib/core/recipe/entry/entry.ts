@@ -68,6 +68,8 @@ export type Entry =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
 	| { readonly kind: 'section'; readonly section: SaidSection }
+	/** Whether its lowest balloons touch the floor. */
+	| { readonly kind: 'stands'; readonly onFloor: boolean }
 	/** What is said from now on goes to a section that is there. */
 	| { readonly kind: 'go on'; readonly section: Id }
 	| { readonly kind: 'piece'; readonly piece: SaidPiece }

@@ -34,6 +34,7 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		formPiece(reader) ??
 		runLine(reader) ??
 		weaveLine(reader) ??
+		stands(reader) ??
 		upright(reader) ??
 		size(reader) ??
 		pricing(reader) ??
@@ -67,6 +68,19 @@ function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const wait = waited ? parseWait(waited[1]!, style) : got(null);
 	// A wait in words that are no time is only words: “wait for the client”.
 	return got({ kind: 'step', text: words, place, wait: wait.ok ? (wait.value ?? 0) : 0 });
+}
+
+/** `stands on a table`: its lowest balloons touch no floor, so no patch is put under them; `stands on the floor`. */
+function stands(r: Reader): Parsed<Entry> | undefined {
+	if (!isWord(r.now, 'stands') || !isWord(r.next, 'on')) return undefined;
+	r.at += 2;
+	r.word('a', 'the');
+	if (r.word('floor', 'ground')) return got({ kind: 'stands', onFloor: true });
+	if (r.word('table', 'board', 'box', 'shelf', 'plinth')) return got({ kind: 'stands', onFloor: false });
+	return refuse(
+		'unknown-word',
+		'Stands on what? Type “stands on the floor”, “stands on a table”, “a board” or “a box”.'
+	);
 }
 
 function upright(r: Reader): Parsed<Entry> | undefined {
