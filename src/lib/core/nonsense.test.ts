@@ -24,6 +24,13 @@ const anyWords = fc
 	)
 	.map((words) => words.join(' ')); // prettier-ignore
 
+test.each([
+	'1 16 at 999999999999 white',
+	'1 16 at 1 to 999999999999 white',
+	'1 999999999999 white',
+	'pole 999999999999'
+])('“%s” is refused in words', (text) => expect(parseEntry(text, context)).toMatchObject({ ok: false }));
+
 describe('whatever is typed gets a value or a sentence, never an exception', () => {
 	const typed = fc.oneof(fc.string({ unit: 'grapheme', maxLength: 60 }), anyWords);
 	test.each<[string, (text: string) => { ok: boolean; say?: string }]>([

@@ -253,7 +253,9 @@ describe('what makers build every day is not called wrong', () => {
 			tally(designOf(stock, 'piece', lines), null, 1, { catalogue: catalogue(stock, colours), rates, library: () => undefined }); // prettier-ignore
 		const whale = worked('bunch b', '1 whale foil in helium');
 		expect(whale.findings.map((f) => f.code)).toContain('foil-size');
-		expect(whale.bill.inflate.map((l) => l.label)).toEqual(['whale foil, by look: creases left at the rim, springs back, helium']);
+		expect(whale.bill.inflate.map((l) => l.label)).toEqual([
+			'whale foil, by look: creases left at the rim, springs back, helium'
+		]);
 		expect(whale.tasks.find((t) => t.task === 'foil')).toMatchObject({ count: 2 });
 		expect(worked('bunch b', '1 crab foil in helium').findings.map((f) => f.code)).toContain('foil-litres');
 		expect(worked('bunch b', '1 crab foil').findings.map((f) => f.code)).not.toContain('foil-litres');

@@ -27,6 +27,13 @@ export function um(value: number): Micrometres {
 	return value as Micrometres;
 }
 
+/** A thousand kilometres: nothing typed is longer, and what would be is refused by every bound there is. */
+const FARTHEST = 1_000_000_000_000;
+
+/** A length as typed, `value` of a unit, rounded to whole micrometres; never over {@link FARTHEST}. */
+export const typedLength = (value: Rational, unit: LengthUnit): Micrometres =>
+	um(Math.round(Math.max(-FARTHEST, Math.min(FARTHEST, value.mul(MICROMETRES[unit]).valueOf()))));
+
 /** @throws {DomainError} `out-of-range` for a value that is not finite */
 export function mm(value: number): Millimetres {
 	if (!Number.isFinite(value)) throw new DomainError('out-of-range', `${value} is not a length`);
@@ -93,7 +100,7 @@ export function parseLength(
 	if (total.compare(0) < 0) return refuse('negative', 'A length cannot be negative.');
 	if (total.compare(LONGEST) > 0)
 		return refuse('too-big', 'That is longer than 650 ft. Check the number and its unit.');
-	return got({ um: um(Math.round(total.valueOf())), unit: unitTyped });
+	return got({ um: um(Math.round(Math.min(FARTHEST, total.valueOf()))), unit: unitTyped });
 }
 
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];

@@ -7,6 +7,7 @@ import {
 	inches,
 	MICROMETRES,
 	um,
+	typedLength,
 	type LengthUnit,
 	type Micrometres
 } from '../../units/length.ts';
@@ -77,7 +78,7 @@ export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 	const own = isWord(r.now, 'to') ? 'in' : (r.unit() ?? 'in');
 	const size: Size = {
 		kind: 'value',
-		um: um(Math.round(value.mul(MICROMETRES[own]).valueOf())),
+		um: typedLength(value, own),
 		unit: own,
 		origin: 'typed'
 	};
@@ -85,7 +86,7 @@ export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 }
 
 function rangeOf(a: Rational, b: Rational, unit: LengthUnit, nominal: Micrometres): Parsed<Size> {
-	const [low, high] = [a, b].map((v) => um(Math.round(v.mul(MICROMETRES[unit]).valueOf())));
+	const [low, high] = [a, b].map((v) => typedLength(v, unit));
 	if (low! >= high!)
 		return refuse('too-small', 'A range goes from the smaller size to the larger, like “at 8 to 9”.');
 	return checked({ kind: 'range', low: low!, high: high!, unit, origin: 'typed' }, high!, nominal);

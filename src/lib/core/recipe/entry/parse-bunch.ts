@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { flatOf, type Material, type MaterialKind } from '../../materials/material.ts';
 import { isLetter } from '../../structures/letter-strokes.ts';
 import { lettersOf } from '../../structures/bunch.ts';
-import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
+import { inches, MICROMETRES, um, typedLength, type Micrometres } from '../../units/length.ts';
 import { shorten } from '../../units/number.ts';
 import { MOST_LETTERS, type FoilLook, type Ribbon } from '../recipe.ts';
 import { KEYWORDS, MEANT, type Entry, type SaidItem } from './entry.ts';
@@ -197,7 +197,7 @@ function letters(r: Reader): Parsed<Entry> {
 	let height = LETTER_HEIGHT;
 	if (r.word('at')) {
 		const value = r.number();
-		height = um(value ? Math.round(value.mul(MICROMETRES[r.unit() ?? 'in']).valueOf()) : 0);
+		height = value ? typedLength(value, r.unit() ?? 'in') : um(0);
 		if (height < inches(5) || height > inches(80))
 			return refuse('too-big', 'Foil letters are between 5 and 80 in tall, like “at 34”.');
 		r.word('tall');

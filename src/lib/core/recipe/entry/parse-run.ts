@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { inches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
+import { inches, MICROMETRES, um, typedLength, type Micrometres } from '../../units/length.ts';
 import { mixed, rational, rationalText } from '../../units/rational.ts';
 import { fitPitch } from '../../structures/run.ts';
 import { lengthOfRun } from '../../structures/run-path.ts';
@@ -246,7 +246,7 @@ function numbered(r: Reader): Parsed<Entry> | undefined {
 			: refuse('not-a-length', TOO_LONG);
 	}
 	if (unit && r.word('took')) {
-		const length = um(Math.round(value.mul(MICROMETRES[unit]).valueOf()));
+		const length = typedLength(value, unit);
 		if (length < inches(3)) return refuse('too-small', 'A piece to learn from is 3 in or longer.');
 		return took(r, length);
 	}

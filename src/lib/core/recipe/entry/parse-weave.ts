@@ -1,6 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
-import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
+import { MICROMETRES, typedLength, type Micrometres } from '../../units/length.ts';
 import { CONNECTORS, JOINTS, WEAVES, type Weave, type WeaveShape, type WovenKind } from '../weave.ts';
 import type { ColourRef, Entry } from './entry.ts';
 import { nameColour } from './name-colour.ts';
@@ -46,7 +46,7 @@ function shape(r: Reader): Parsed<Entry> | undefined {
 			`Of which balloons? Type it like “${kind} of 10 links at 9” or “${kind} of 11 rounds at 9”.`
 		);
 	const of: WovenKind = woven.startsWith('link') ? 'latex-link' : 'latex-round';
-	const nominal = um(Math.round(bag.mul(MICROMETRES.in).valueOf()));
+	const nominal = typedLength(bag, 'in');
 	const sold =
 		(of === 'latex-round' && (ROUND_NOMINALS as readonly number[]).includes(bag.valueOf())) ||
 		r.context.materials.some((m) => m.kind === of && m.nominal === nominal);
