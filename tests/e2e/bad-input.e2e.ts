@@ -107,7 +107,7 @@ test('a quote’s fields: each mistake at its field, typed text kept over a relo
 	await page.goto('/quotes/quote-bees');
 	for (const [label, typed, sentence] of [
 		['How many', '2.5', 'How many must be a whole number'],
-		['Delivery charge', '', 'The delivery charge is blank. Type 0 for none.'],
+		['Delivery charge', 'forty', '“forty” is not an amount'],
 		['Tax rate', '700', 'The tax rate can be at most 100 %'],
 		['Target margin', '100', 'No price leaves a margin of 100 % or more'],
 		['Stands for', '0', 'Days the offer stands must be at least 1'],

@@ -20,7 +20,7 @@ test('a bunch said in words: rows, gas, what it lifts, air against helium, chang
 	// What is typed is seen and counted before Enter, and gone again with Escape.
 	await entry(page).fill('2 11 at full thrift in helium');
 	await expect(rows.getByRole('button', { name: /^Change 2 × 11 at full pink/ })).toBeVisible();
-	await expect(page.getByRole('application', { name: /5 balloons/ })).toBeVisible();
+	await expect(page.getByRole('application', { name: /6 balloons/ })).toBeVisible();
 	await entry(page).press('Escape');
 	await expect(rows.getByRole('button', { name: /^Change 2 × 11/ })).toBeHidden();
 	const before = await cents(page, 'cost');

@@ -25,18 +25,18 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	await expect(page.getByRole('application', { name: /front: 49 balloons/ })).toBeVisible();
 	await expect(page.locator('[role=application] canvas')).toHaveAttribute('data-balls', '49');
 
-	// The tape adds up: price = cost / (1 − margin) moved up to a price point and the minimum order, and each line opens.
+	// The tape adds up: price = (cost + 2 × 0.30) / (1 − margin − 2.9 % of the gross) moved up to a price point; lines open.
 	const [cost, price] = [await cents(page, 'cost'), await cents(page, 'price')];
-	expect(price).toBe(Math.max(7500, Math.ceil(Math.round(cost / 0.52) / 500) * 500));
+	expect(price).toBe(Math.ceil(Math.round((cost + 60) / (1 - 0.48 - 0.029 * 1.07)) / 500) * 500);
+	const steps = [await cents(page, 'price-base'), await cents(page, 'price-price-point')];
+	expect(steps[0]! + steps[1]!).toBe(price);
 	await page.getByRole('button', { name: /^inflate and size/ }).click();
 	await expect(page.getByText('43 × inflate medium')).toBeVisible();
 
-	await page.getByRole('button', { name: /^Price / }).click();
-	await expect(page.getByText('cost ÷ (1 − margin − fees)')).toBeVisible();
-	await page.getByRole('button', { name: /^margin / }).click();
+	await expect(page.getByText('by target margin 48 %')).toBeVisible();
+	await page.getByRole('button', { name: /^margin/ }).click();
 	await expect(page.getByText('as markup on cost')).toBeVisible();
-	await page.getByRole('button', { name: /^Price / }).click();
-	await page.getByRole('button', { name: /^margin / }).click();
+	await page.getByRole('button', { name: /^margin/ }).click();
 
 	// The upright is not chosen: its cost is unknown, said, and marked on the total; choosing it settles that.
 	await expect(figure(page, 'cost')).toContainText('+ ?');

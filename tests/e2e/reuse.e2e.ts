@@ -51,7 +51,7 @@ test('a face said in lines: pieces tier by tier, their fixings by rules, a piece
 	const pieces = page.getByRole('list', { name: 'on column' });
 	await expect(pieces.getByText('5 at 4 · row 2 front · patch and strip')).toBeVisible();
 	await expect(pieces.getByText('on eyes · glue')).toBeVisible();
-	await expect(page.getByText(/^13 balloons|· 13 balloons/)).toBeVisible();
+	await expect(page.getByText(/^14 balloons|· 14 balloons/)).toBeVisible();
 	await expect(page.getByRole('button', { name: /^tape patch, clear/ })).toBeVisible();
 
 	await pieces.getByRole('button', { name: 'Change eyes' }).click();

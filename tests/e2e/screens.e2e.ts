@@ -173,7 +173,7 @@ test('a pump is measured in the settings, and the sizing sheet counts its stroke
 	await expect(pairs).toHaveValue('1 = 6, 2 = 6');
 	await pairs.fill('1 = 6, 2 = 7½');
 	await page.getByRole('button', { name: 'Save' }).click();
-	await expect(page.getByText('Saved. Every design')).toBeVisible();
+	await expect(page.getByText('Saved. Designs are priced')).toBeVisible();
 	await expect(page.getByText(/^A stroke is 1\d\d\d mL/)).toBeVisible();
 	await page.goto('/thumb');
 	await expect(page.getByRole('columnheader', { name: 'floor pump, strokes' })).toBeVisible();

@@ -30,7 +30,7 @@
 {#snippet choice(label: string, name: string, options: readonly (readonly [string, string])[])}
 	<Field {label} error={errors[name]}>
 		{#snippet children(attributes)}
-			<select {...attributes} {name} class="control"
+			<select {...attributes} {name} class="control w-full min-w-0"
 				>{#each options as [value, words] (value)}<option {value} selected={values[name] === value}
 						>{words}</option
 					>{/each}</select

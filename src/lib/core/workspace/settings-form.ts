@@ -4,7 +4,7 @@ import { parseMoney } from '../money/money.ts';
 import { printPairs, readPumps } from '../sizing/read-pumps.ts';
 import { parseBounded } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
-import { rational, rationalText } from '../units/rational.ts';
+import { mixed, rational, rationalText, type Rational } from '../units/rational.ts';
 import type { Settings } from './settings.ts';
 
 /** Texts of the settings form by field; rows of rules and pumps are numbered: `each-0`, `pairs-2`. */
@@ -43,6 +43,8 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
 	const style = { decimal };
 	const { price } = rates;
 	const number = (text: string | number) => printNumber(rational(text), style);
+	/** Pieces of a count are said in fractions, ¼ for each, where they are small ones. */
+	const pieces = (each: Rational) => (each.d <= 1000n ? mixed(each) : printNumber(each, style));
 	const values: Record<string, string> = {
 		...business,
 		labour: printMoney(rates.labourPerHour, style),
@@ -69,7 +71,7 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
 	};
 	ruleRows(rates.rules).forEach((rule, i) => {
 		values[`of-${i}`] = rule.of;
-		values[`each-${i}`] = rule.each === null ? '' : number(rule.each);
+		values[`each-${i}`] = rule.each === null ? '' : pieces(rational(rule.each));
 		values[`material-${i}`] = rule.material ?? '';
 	});
 	[...rates.pumps, null].forEach((pump, i) => {

@@ -23,6 +23,6 @@
 		amount={amountOf(row.id, row.amount)}
 		rule={row.as === 'sum' ? 'sub' : row.as === 'aside' ? 'aside' : 'none'}
 		parts={partsOf(row.id)}
-		name="price {row.id}"
+		name="price-{row.id.replaceAll(' ', '-')}"
 	/>
 {/each}
