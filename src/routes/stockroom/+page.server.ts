@@ -48,6 +48,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		suppliers,
 		colours: studio.colours,
 		currency,
+		decimal: studio.settings.decimal,
 		fresh: crypto.randomUUID()
 	};
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { printMoney } from '$lib/core/units/print-number.ts';
 	import { enhance } from '$app/forms';
 	import { KIND_WORDS, MATERIAL_KINDS } from '$lib/core/materials/material.ts';
 	import Button from '$lib/ui/button/Button.svelte';
@@ -13,7 +14,7 @@
 			update({ reset: false });
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
-	const priceText = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2));
+	const priceText = (minor: number | null) => printMoney(minor, { decimal: data.decimal });
 </script>
 
 {#snippet line(label: string, name: string, placeholder = '')}

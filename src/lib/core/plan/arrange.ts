@@ -138,9 +138,12 @@ export function editPlan(draft: RecipeDraft, made: readonly MadeStep[], edit: Pl
 	else if (edit.kind === 'say') {
 		const step = steps[at]!;
 		const fresh = all[at]!.made;
-		// What is said as it is made follows what is made.
-		const says = step.own ? edit.says : unlike(edit.says, fresh);
-		steps[at] = { ...step, says: clean(says), uses: edit.uses ? [...edit.uses] : step.uses };
+		// What is said as it is made follows what is made; of her own what was never said stays unsaid.
+		const says = clean(step.own ? said(edit.says, step.says) : unlike(edit.says, fresh));
+		const uses = step.own ? usesOf(step.uses, edit.uses) : step.uses;
+		// Nothing was changed: the order is not written down for that.
+		if (alike(says, step.says) && alike(uses, step.uses)) return true;
+		steps[at] = { ...step, says, uses: [...uses] };
 	} else if (edit.kind === 'as made') steps[at] = { ...steps[at]!, says: {}, out: false };
 	else if (edit.kind === 'remove') {
 		const step = steps[at]!;
@@ -154,6 +157,21 @@ export function editPlan(draft: RecipeDraft, made: readonly MadeStep[], edit: Pl
 	}
 	draft.steps = steps as RecipeDraft['steps'];
 	return true;
+}
+
+const alike = (a: unknown, b: unknown): boolean =>
+	JSON.stringify(Object.entries(a as object).sort()) === JSON.stringify(Object.entries(b as object).sort());
+
+/** What she says of a step of her own: blanks only where something stood. */
+const said = (says: StepWords, before: StepWords): StepWords =>
+	Object.fromEntries(
+		Object.entries(says).filter(([key, value]) => key in before || (value !== '' && value !== 0))
+	) as StepWords;
+
+/** A form shows the first of what a step is about: left as it is, the others stay too. */
+function usesOf(before: readonly Id[], asked: readonly Id[] | undefined): readonly Id[] {
+	if (asked === undefined || (asked.length <= 1 && asked[0] === before[0])) return before;
+	return asked;
 }
 
 const clean = (says: StepWords): StepWords =>

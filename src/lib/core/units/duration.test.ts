@@ -22,10 +22,7 @@ test.each(['soon', '10 fortnights', '-3 min', '9 days', 'min'])('“%s” is ref
 	expect(typeof read(text)).toBe('string');
 });
 test('what is printed reads back as the same (property)', () => {
-	const seconds = fc.oneof(
-		fc.integer({ min: 1, max: 599 }),
-		fc.integer({ min: 1, max: 59 }).map((m) => m * 60)
-	);
+	const seconds = fc.integer({ min: 1, max: 604_800 });
 	fc.assert(fc.property(seconds, (s) => read(formatWait(s)) === s));
 	expect([formatWait(0), formatWait(5400)]).toEqual(['', '1 h 30 min']);
 });

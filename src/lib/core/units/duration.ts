@@ -13,22 +13,30 @@ export const LONGEST_WAIT = 604_800;
 export function parseWait(text: string, style: NumberStyle): Parsed<number | null> {
 	const said = text.trim();
 	if (said === '') return got(null);
-	const found = /^(.*?)\s*([a-z]*)\.?$/i.exec(said);
-	const unit = SECONDS[found?.[2]?.toLowerCase() || 'min'];
-	const number = parseNumber(found?.[1] ?? '', style);
-	if (unit === undefined || !number.ok)
-		return refuse('not-a-number', 'Type a time like “90 s”, “10 min” or “1 h”.');
-	const seconds = Math.round(number.value.mul(unit).valueOf());
-	if (seconds < 0) return refuse('negative', 'A wait cannot be negative. Leave it blank for none.');
+	let seconds = 0;
+	// “1 h 30 min”: each number with its unit.
+	for (const part of said.split(/(?<=[a-z])\.?\s*(?:and\s+)?(?=[\d½¼¾−-])/iu)) {
+		const found = /^(.*?)\s*([a-z]*)\.?$/i.exec(part);
+		const name = found?.[2]?.toLowerCase() || 'min';
+		const unit = Object.hasOwn(SECONDS, name) ? SECONDS[name] : undefined;
+		const number = parseNumber(found?.[1] ?? '', style);
+		if (unit === undefined || !number.ok)
+			return refuse('not-a-number', 'Type a time like “90 s”, “10 min” or “1 h 30 min”.');
+		const own = Math.round(number.value.mul(unit).valueOf());
+		if (own < 0) return refuse('negative', 'A wait cannot be negative. Leave it blank for none.');
+		seconds += own;
+	}
 	return seconds > LONGEST_WAIT ? refuse('too-big', 'A wait is at most a week.') : got(seconds);
 }
 
-/** `90 s`, `10 min`, `1 h 30 min`; nothing for no wait. */
+/** `90 s`, `10 min`, `1 h 30 min`; nothing for no wait. `parseWait` reads the same seconds back. */
 export function formatWait(seconds: number): string {
 	if (seconds <= 0) return '';
 	if (seconds % 60 !== 0 && seconds < 600) return `${seconds} s`;
-	const minutes = Math.round(seconds / 60);
-	const hours = Math.floor(minutes / 60);
-	const rest = minutes % 60;
-	return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
+	const parts = [
+		[Math.floor(seconds / 3600), 'h'],
+		[Math.floor((seconds % 3600) / 60), 'min'],
+		[seconds % 60, 's']
+	] as const;
+	return parts.flatMap(([n, unit]) => (n > 0 ? [`${n} ${unit}`] : [])).join(' ');
 }

@@ -17,6 +17,7 @@
 		changeText,
 		missingText,
 		percentText,
+		priceText,
 		sumText
 	} from './tape-words.ts';
 
@@ -63,6 +64,17 @@
 			? [{ label: 'for every hour of labour', count: '', amount: (rates.overhead.minor / 100).toFixed(2) }]
 			: [{ label: `${rateText(rates.overhead.percent)} of materials and labour`, count: '', amount: '' }]
 	);
+	const rows = $derived(price.status === 'priced' ? priceTape(price, bench.tally.terms) : []);
+	/** From the cost to the price; what the last step leaves is the margin below. */
+	const way = $derived(rows.filter((r) => (r.as === 'line' && r.id !== 'tax') || isMiddle(r.id)));
+	const isMiddle = (id: string) =>
+		id.startsWith('after ') && id !== rows.findLast((r) => r.id.startsWith('after '))?.id;
+	/** What the client pays with the tax on top, or the tax that is in the price. */
+	const taxRow = $derived(rows.find((r) => r.id === 'total') ?? rows.find((r) => r.id === 'tax'));
+	const ends = $derived.by(() => {
+		const own = bench.tally.ends;
+		return own && `${priceText(own.low)} – ${priceText(own.high)}`;
+	});
 	const marginParts = $derived(
 		price.status !== 'priced'
 			? []
@@ -174,7 +186,7 @@
 	{#snippet foot()}
 		<TapeLine label="Cost" amount={sumText(cost.total)} rule="total" name="cost" parts={sums} />
 		{#if price.status === 'priced'}
-			<PriceRows rows={priceTape(price, bench.tally.terms)} partsOf={stepParts} />
+			<PriceRows rows={way} partsOf={stepParts} />
 			<TapeLine label="payment fees" amount={formatAmount(price.fees)} rule="aside" />
 			<TapeLine
 				label={atMost('margin', unknown)}
@@ -184,6 +196,8 @@
 				parts={marginParts}
 			/>
 			<TapeLine label={atLeast('Price', unknown)} amount={formatAmount(price.said)} rule="big" name="price" />
+			{#if taxRow}<TapeLine label={taxRow.label} amount={formatAmount(taxRow.amount)} rule="aside" />{/if}
+			{#if ends}<TapeLine label="may be" amount={ends} rule="aside" name="price-ends" />{/if}
 			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 		{:else}
 			<TapeLine label="Price" amount="—" rule="big" name="price" />

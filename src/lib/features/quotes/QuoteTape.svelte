@@ -19,6 +19,12 @@
 	const price = $derived(priced.price);
 	const terms = $derived(quoteTerms(base, quoted));
 	const unknown = $derived(priced.cost.unknown);
+	/** What the last step leaves is the margin below. */
+	const rows = $derived.by(() => {
+		const all = price.status === 'priced' ? priceTape(price, terms, true) : [];
+		const last = all.findLast((r) => r.id.startsWith('after '));
+		return all.filter((r) => r !== last);
+	});
 	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
 	const deliveryText = $derived(
 		quoted.deliveryMinor !== null
@@ -62,9 +68,8 @@
 						rule="aside"
 					/>
 				{/each}
-				<PriceRows rows={priceTape(price, terms, true)} />
+				<PriceRows {rows} />
 			</TapeSection>
-			<p class="text-[12.6px] leading-snug text-muted">{deliveryText}</p>
 			<TapeLine label="payment fees" amount={formatAmount(price.fees)} rule="aside" />
 			<TapeLine
 				label={atMost('margin', unknown)}
@@ -81,6 +86,7 @@
 			/>
 			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 			<TapeLine label="deposit" amount={formatAmount(price.deposit)} />
+			<p class="mt-1 text-[12.6px] leading-snug text-muted">{deliveryText}</p>
 		{:else}
 			<TapeLine label="Total" amount="—" rule="big" name="total" />
 			<p class="text-[12.6px] text-bad">No price leaves that margin. Type a lower one.</p>

@@ -18,6 +18,8 @@ export async function changeWorking(
 		if (!found) return false;
 		const recipe = await change(found.recipe);
 		if (!recipe) return false;
+		// Saved as it was: there is nothing to save.
+		if (JSON.stringify(recipe) === JSON.stringify(found.recipe)) return true;
 		const outcome = await repos.designs.save(design, { saveId, baseRevision: found.revision, recipe }, now);
 		if (outcome.status !== 'stale') return outcome.status === 'saved';
 	}

@@ -115,6 +115,7 @@ export function newTerms(settings: Settings): QuoteTerms {
 		tax: price.tax.percent,
 		deposit: price.deposit,
 		validDays: 14,
-		note: ''
+		note: '',
+		climate: null
 	};
 }

@@ -63,10 +63,9 @@
 		font: 400 12.6px/19px var(--font-mono);
 		font-variant-numeric: tabular-nums;
 	}
+	/* Never cut in half: what tells two materials apart may stand at the end. */
 	.label {
-		overflow: hidden;
-		text-overflow: ellipsis;
-		white-space: nowrap;
+		overflow-wrap: anywhere;
 	}
 	button.line:hover .label {
 		text-decoration: underline;

@@ -26,6 +26,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		balloons: bill.balloons,
 		spares: bill.spares,
 		toBuy: bill.lines.map((line) => ({
+			key: line.key,
 			label: line.label,
 			used: quantityText(line.used, line.material?.unit),
 			spares: line.spares,
@@ -39,13 +40,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			returns: Boolean(line.material?.reuse)
 		})),
 		toInflate: bill.inflate.map((line) => ({
+			key: line.key,
 			count: line.quantity.toFraction(true),
 			bag: line.bag,
 			size: line.sizeTo,
 			byLook: line.sizeTo !== printSize(line.size),
 			gas: line.gas,
 			method: line.method,
-			colour: context.catalogue.colours.get(line.colour ?? '')?.name ?? `${line.slot} (open)`,
+			colour: context.catalogue.colourNames.get(line.colour ?? '') ?? `${line.slot} (open)`,
 			hex: context.catalogue.colours.get(line.colour ?? '')?.hex ?? null,
 			where: line.where
 		})),

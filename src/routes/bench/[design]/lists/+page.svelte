@@ -31,6 +31,12 @@
 	{:else}
 		<section class="list">
 			<h2>To buy</h2>
+			{#if data.spares > 0}
+				<p class="mb-1 text-[13px] text-muted">
+					Spares are taken along for what may be lost; those that survive go back to stock, and are not
+					charged.
+				</p>
+			{/if}
 			<table>
 				<thead
 					><tr
@@ -40,7 +46,7 @@
 					></thead
 				>
 				<tbody>
-					{#each data.toBuy as line (`${line.label}/${line.role}`)}
+					{#each data.toBuy as line (line.key)}
 						<tr>
 							<td
 								>{line.label}{#if line.status === 'unlisted'}<span class="text-watch">
@@ -80,7 +86,7 @@
 					></thead
 				>
 				<tbody>
-					{#each data.toInflate as line, index (index)}
+					{#each data.toInflate as line (line.key)}
 						<tr>
 							<td class="n"><b>{line.count}</b></td>
 							{#if line.byLook}
