@@ -85,6 +85,15 @@ await step('the whole app in a browser', () =>
 	run(tool('playwright'), ['test', '--reporter=list,json'], { env })
 );
 add(e2e, (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected + r.errors.length }));
+try {
+	const stale = JSON.parse(readFileSync(join(RESULTS, 'stale-pictures.json'), 'utf8'));
+	if (stale.length)
+		console.log(
+			`Pictures older than what is on the screen: ${stale.join(', ')}. Take them anew: npm run screenshots.`
+		);
+} catch {
+	console.log('Whether the pictures of record are up to date could not be told.');
+}
 if (failed.length) console.log(`Failed before the tests: ${failed.join(', ')}.`);
 console.log(`${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);

@@ -1,4 +1,5 @@
-import { packing, type Packing, type PackJob } from '../core/structures/pack-run.ts';
+import { type Packing, type PackJob } from '../core/structures/pack-job.ts';
+import { packing } from '../core/structures/pack-run.ts';
 
 /** What the worker tells: how far it is, 0 to 1, then the packing. */
 export type PackingTell = { readonly share: number } | { readonly done: Packing };

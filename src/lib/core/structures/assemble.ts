@@ -118,7 +118,7 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 			return own;
 		}
 		if (structure.kind === 'form') {
-			const { strands, lost: gone } = placeForm(structure, hostShape?.host ?? NO_HOST, context.pumps);
+			const { strands, lost: gone } = placeForm(structure, hostShape?.host ?? NO_HOST);
 			lost.push(...gone);
 			const placed = bounded([], [{ balls: [], strands, colourway: chosen, spots: [ORIGIN] }]);
 			shapes.set(section.id, placed);

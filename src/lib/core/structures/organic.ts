@@ -3,7 +3,7 @@ import { SQUASH } from '../geometry/heights.ts';
 import type { EstimateBy, MixPart, Run, Seen } from '../recipe/run.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import { rational } from '../units/rational.ts';
-import { firstCount, MOST_PACKED, type PackJob } from './pack-run.ts';
+import { firstCount, MOST_PACKED, type PackJob } from './pack-job.ts';
 import { lengthOfRun, stretchesOf } from './run-path.ts';
 
 const FOOT = 304.8;

@@ -1,6 +1,5 @@
 import type { Ball } from '../geometry/ring.ts';
 import type { Form, FormPiece, Id } from '../recipe/recipe.ts';
-import type { PumpProfile } from '../sizing/strokes.ts';
 import { seatsOn, type HostShape } from './applied.ts';
 import { lengthOf, nestingOf, widthOf } from './form.ts';
 import type { Point, Strand } from './strand.ts';
@@ -23,7 +22,7 @@ const MOST_TURNS = 14;
  * Where every bubble of a form lies. Pieces on a host leave it outwards; those by themselves stand up side by side, and
  * bands stand over the floor, flat where they nest, fanned out where they cannot. House rules: the picture shows them.
  */
-export function placeForm({ pieces }: Form, host: HostShape, pumps: readonly PumpProfile[] = []): PlacedForm {
+export function placeForm({ pieces }: Form, host: HostShape): PlacedForm {
 	const strands: Strand[] = [];
 	const lost: Id[] = [];
 	let across = 0;

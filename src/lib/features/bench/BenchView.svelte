@@ -2,7 +2,6 @@
 	import Redo from '@lucide/svelte/icons/redo-2';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { onMount, untrack } from 'svelte';
-	import { formatAmount } from '../../core/money/money.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import { Bench, type BenchData } from './bench.svelte.ts';
 	import BenchPicture from './BenchPicture.svelte';

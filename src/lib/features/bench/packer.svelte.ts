@@ -1,4 +1,4 @@
-import type { Packing, PackJob } from '../../core/structures/pack-run.ts';
+import { type Packing, type PackJob } from '../../core/structures/pack-job.ts';
 import type { Packed } from '../../core/structures/place-run.ts';
 import type { PackingTell } from '../../workers/packing.worker.ts';
 import PackingWorker from '../../workers/packing.worker.ts?worker';

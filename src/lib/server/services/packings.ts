@@ -1,4 +1,5 @@
-import { packNow, type Packing } from '../../core/structures/pack-run.ts';
+import { type Packing } from '../../core/structures/pack-job.ts';
+import { packNow } from '../../core/structures/pack-run.ts';
 import type { Packed } from '../../core/structures/place-run.ts';
 
 /** Packings kept in memory: a Shelf shows the same runs again and again. */
