@@ -3,7 +3,7 @@ import type { Money } from '../money/money.ts';
 import type { Business } from '../workspace/settings.ts';
 
 /** Version of the core that worked a quote out: changes where figures could. */
-export const ENGINE_VERSION = '1';
+export const ENGINE_VERSION = '2';
 export const FROZEN_VERSION = 1;
 
 /** All that the client's page and PDF show, as it was when sent. No cost, no margin, nothing looked up later. */

@@ -30,6 +30,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			label: line.label,
 			used: quantityText(line.used, line.material?.unit),
 			spares: line.spares,
+			/** Spares that are expected to survive. */
+			back: Math.max(0, Math.round(line.spares - line.lost.valueOf())),
 			toBuy:
 				line.material && line.material.unit !== 'piece' ? `${line.toBuy} ${line.material.unit}` : line.toBuy,
 			packs: packsOf(line.material?.packs[0], line.toBuy),

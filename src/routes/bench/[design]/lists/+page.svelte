@@ -33,14 +33,14 @@
 			<h2>To buy</h2>
 			{#if data.spares > 0}
 				<p class="mb-1 text-[13px] text-muted">
-					Spares are taken along for what may be lost; those that survive go back to stock, and are not
-					charged.
+					Spares are taken along for what may be lost and are not charged; those that survive go back to
+					stock.
 				</p>
 			{/if}
 			<table>
 				<thead
 					><tr
-						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th
+						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th class="n">likely back</th><th
 							>packs</th
 						><th class="tickbox">got</th></tr
 					></thead
@@ -68,6 +68,7 @@
 											: line.toBuy}</b
 								></td
 							>
+							<td class="n text-muted">{line.returns || line.spares === 0 ? '' : line.back}</td>
 							<td class="figures text-[12.6px]">{line.packs}</td>
 							<td class="tickbox"><span></span></td>
 						</tr>
