@@ -40,9 +40,9 @@
 			<table>
 				<thead
 					><tr
-						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th class="n">likely back</th><th
-							>packs</th
-						><th class="tickbox">got</th></tr
+						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th
+							class="n">likely back</th
+						><th>packs</th><th class="tickbox">got</th></tr
 					></thead
 				>
 				<tbody>
