@@ -1,12 +1,11 @@
 /**
- * `npm run demo`: installs, builds, prepares the database with the demo data, starts the server and prints its
- * address. Safe to run again: nothing is loaded twice.
+ * `npm run demo`: installs, builds, prepares the invented studio in a file of its own (data/demo.db), starts the server
+ * and prints its address. Safe to run again: nothing is loaded twice, and your own studio (npm start) is never touched.
  *
  * --port N            another port than 4173
- * --fresh             throws away the demo's data first
+ * --fresh             puts the demo's file aside and begins with a new one; nothing is deleted
  * --open-to-network   lets other machines in (nobody signs in yet)
  */
-import { rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -42,17 +41,17 @@ await new Promise((resolve) => {
 
 await install();
 await build();
-if (values.fresh && !process.env.DATABASE_URL) {
-	for (const end of ['', '-wal', '-shm'])
-		rmSync(join(ROOT, 'data', `bright-tally.db${end}`), { force: true });
-	console.log('→ starting afresh: the old demo data is gone');
-} else if (values.fresh) {
+if (values.fresh && process.env.DATABASE_URL)
 	stop(
-		'--fresh empties only the demo’s own file in data/. DATABASE_URL names another database; empty that yourself.'
+		'--fresh is for the demo’s own file in data/. DATABASE_URL names another database: put that aside yourself.'
 	);
-}
+process.env.DATABASE_URL ??= `file:${join(ROOT, 'data', 'demo.db')}`;
 await step('preparing the database', async () => {
-	const { code } = await run(tool('tsx'), ['scripts/prepare.ts', '--demo']);
+	const { code } = await run(tool('tsx'), [
+		'scripts/prepare.ts',
+		'--demo',
+		...(values.fresh ? ['--fresh'] : [])
+	]);
 	if (code !== 0) stop('The database could not be prepared. See the lines above.');
 });
 process.env.PORT = String(port);

@@ -1,18 +1,51 @@
+import { existsSync, renameSync } from 'node:fs';
 import { databaseUrl } from '../src/lib/server/config.ts';
-import { connect, migrateTo } from '../src/lib/server/db/client.ts';
+import { connect, isBusy } from '../src/lib/server/db/client.ts';
+import { CannotStart, pathOf, prepareDatabase } from '../src/lib/server/db/prepare.ts';
 import { loadDemo } from './demo/load.ts';
 
-/** Brings the database named by DATABASE_URL to the newest shape and, with `--demo`, loads the demo data. */
-const db = connect(databaseUrl(process.env));
+/**
+ * Brings the database named by DATABASE_URL to the newest shape; with `--demo` loads the invented studio; with `--fresh`
+ * puts the file aside first, unless a server has it open.
+ */
+async function putAside(path: string): Promise<void> {
+	if (!existsSync(path)) return;
+	const db = connect(`file:${path}`);
+	try {
+		// Out of the write-ahead mode a file goes only while nobody else has it open; then it is one file, and whole.
+		await db.client.execute('PRAGMA journal_mode = DELETE');
+	} catch (error) {
+		if (isBusy(error))
+			throw new CannotStart(
+				`${path} is in use: a demo is running on it. Stop that first, then start afresh.`
+			);
+	} finally {
+		db.close();
+	}
+	const stamp = new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-');
+	const aside = `${path.replace(/\.db$/, '')}.until-${stamp}.db`;
+	renameSync(path, aside);
+	console.log(`  starting afresh: the demo as it was lies in ${aside}`);
+}
+
+const url = databaseUrl(process.env);
+const path = pathOf(url);
 try {
-	await migrateTo(db, 'drizzle');
+	if (process.argv.includes('--fresh') && path !== undefined) await putAside(path);
+	const demo = process.argv.includes('--demo');
+	const { db, copy } = await prepareDatabase(url, 'drizzle', new Date(), demo ? 'demo' : 'studio');
 	console.log('  database: newest shape');
-	if (process.argv.includes('--demo')) {
+	if (copy) console.log(`  as it was before it lies in ${copy}`);
+	if (demo) {
 		const loaded = await loadDemo(db, new Date());
 		console.log(
 			`  demo data: ${loaded.materials} materials, ${loaded.designs} designs, ${loaded.quotes} quotes`
 		);
 	}
-} finally {
+	await db.fold();
 	db.close();
+} catch (error) {
+	if (!(error instanceof CannotStart)) throw error;
+	console.error(error.message);
+	process.exitCode = 1;
 }

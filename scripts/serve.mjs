@@ -99,8 +99,9 @@ for (const signal of ['SIGTERM', 'SIGINT']) {
 	process.on(signal, () => {
 		if (closing) return;
 		closing = true;
-		server.close(() => {
+		server.close(async () => {
 			process.emit('sveltekit:shutdown', signal);
+			await globalThis[Symbol.for('bright-tally.stop')]?.();
 			process.exit(0);
 		});
 		server.closeIdleConnections();

@@ -3,6 +3,7 @@ import { env } from '$env/dynamic/private';
 import { may, resolveActor } from '$lib/server/actor.ts';
 import { open } from '$lib/server/app.ts';
 import { PERMISSIONS } from '$lib/server/permissions.ts';
+import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { createRepos } from '$lib/server/repos/index.ts';
 
 let app: Awaited<ReturnType<typeof open>>;
@@ -10,6 +11,21 @@ let app: Awaited<ReturnType<typeof open>>;
 export const init: ServerInit = async () => {
 	app = await open(env);
 };
+
+/** A write that another program or a full disk kept out is answered as that, and nothing of it was done. */
+const answering = (db: Database): Database => ({
+	...db,
+	write: (work) =>
+		db.write(work).catch((cause: unknown) => {
+			if (isBusy(cause))
+				error(503, {
+					message: 'Another program holds the data just now. It was not saved: try again in a moment.'
+				});
+			if (isFull(cause))
+				error(503, { message: 'The disk is full, so it was not saved. Make room, then try again.' });
+			throw cause;
+		})
+});
 
 const THEMES = ['light', 'dark'] as const;
 
@@ -20,7 +36,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (!permission) error(403, { message: 'Nobody has said who may open this page.' });
 	event.locals.actor = resolveActor(permission);
 	if (!may(event.locals.actor, permission)) error(403, { message: 'This is not for your role.' });
-	event.locals.repos = createRepos(app.db, event.locals.actor);
+	event.locals.repos = createRepos(answering(app.db), event.locals.actor);
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
@@ -35,6 +51,6 @@ export const handleError: HandleServerError = ({ error: cause, status, message }
 	const hint =
 		status === 404
 			? 'Check the address, or start from the Shelf.'
-			: 'Nothing was lost. Go back and try again.';
+			: 'We could not do that. Go back and see what is there before you try again.';
 	return { message: status === 404 ? 'There is no such page.' : message, hint };
 };

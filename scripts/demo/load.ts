@@ -119,7 +119,7 @@ export async function loadDemo(
 	now: Date
 ): Promise<{ materials: number; designs: number; quotes: number }> {
 	const repos = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
-	await repos.workspaces.create(settings, now);
+	await repos.workspaces.create(settings, now, true);
 	for (const supplier of suppliers) await repos.stock.addSupplier(supplier);
 	for (const colour of colours) await repos.stock.addColour(colour);
 	const had = new Set((await repos.stock.materials()).map((m) => m.id));
@@ -137,10 +137,13 @@ export async function loadDemo(
 		});
 	}
 	for (const design of demoDesigns) {
-		if (await repos.designs.find(design.id)) continue;
+		// A load that was ended halfway is gone on with: each step is done where it is missing.
+		const found = await repos.designs.find(design.id);
+		const kept = found && (await repos.designs.version(`${design.id}.1`));
+		if (kept && (!design.later || found.revision > 1)) continue;
 		const recipe = demoRecipe(design);
-		await repos.designs.create(design.id, recipe, now);
-		await repos.designs.keep(design.id, now);
+		if (!found) await repos.designs.create(design.id, recipe, now);
+		if (!kept) await repos.designs.keep(design.id, now);
 		if (!design.later) continue;
 		const draft = structuredClone(recipe) as RecipeDraft;
 		say(draft, design.later, ids(`${design.id}-later`));
@@ -217,7 +220,8 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		}
 	];
 	for (const quote of wanted) {
-		if (await repos.quotes.find(quote.id)) continue;
+		const found = await repos.quotes.find(quote.id);
+		if (found && (!quote.send || found.state !== 'draft')) continue;
 		const clientId = await repos.clients.named(quote.client, `client-${quote.id}`);
 		const draft = {
 			clientId,
@@ -226,7 +230,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 			terms: quote.terms,
 			lines: quote.lines
 		};
-		await repos.quotes.create(quote.id, draft, now);
+		if (!found) await repos.quotes.create(quote.id, draft, now);
 		if (!quote.send) continue;
 		const outcome = await sendQuote(repos, quote.id, {
 			token: randomBytes(24).toString('base64url'),

@@ -1,3 +1,6 @@
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => ({ theme: locals.theme });
+export const load: LayoutServerLoad = async ({ locals }) => ({
+	theme: locals.theme,
+	demo: await locals.repos.workspaces.isDemo()
+});

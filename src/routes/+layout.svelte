@@ -15,7 +15,16 @@
 
 <svelte:head><title>Bright Tally</title></svelte:head>
 {#if !guest}
-	<TopBar path={page.url.pathname} back={page.url.pathname + page.url.search} theme={data.theme} />
+	<TopBar
+		path={page.url.pathname}
+		back={page.url.pathname + page.url.search}
+		theme={data.theme}
+		demo={data.demo}
+	/>
+{:else if data.demo}
+	<p class="no-print bg-paper px-5 py-1 text-[13px] text-muted">
+		Demo: an invented studio, an invented offer.
+	</p>
 {/if}
 {#if !guest}<CommandList onopen={(path) => void goto(path)} />{/if}
 {#if navigating.to}<p class="opening" role="status">opening …</p>{/if}

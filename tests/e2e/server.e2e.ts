@@ -1,18 +1,29 @@
 import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { get } from 'node:http';
 import { expect, test } from './app.ts';
 
 /** Starts a server that is not meant to stay. @returns what it said and how it ended */
-function runServer(env: Record<string, string>, args: string[] = [], stopAfter?: RegExp) {
+function runServer(
+	env: Record<string, string>,
+	args: string[] = [],
+	stopAfter?: RegExp,
+	meanwhile: () => Promise<void> = async () => {}
+) {
 	return new Promise<{ said: string; code: number | null }>((resolve) => {
 		const child = spawn(process.execPath, ['scripts/serve.mjs', ...args], {
 			env: { ...process.env, ...env }
 		});
 		let said = '';
+		let ready = false;
 		const take = (chunk: Buffer) => {
 			said += chunk;
-			if (stopAfter?.test(said)) child.kill('SIGTERM');
+			if (!stopAfter?.test(said) || ready) return;
+			ready = true;
+			void meanwhile().finally(() => child.kill('SIGTERM'));
 		};
 		child.stdout.on('data', take);
 		child.stderr.on('data', take);
@@ -28,7 +39,7 @@ test('healthz says how it is; pages are compressed; another host name gets nothi
 		status: 'ok',
 		database: 'ok',
 		version: '0.1.0',
-		engine: '1'
+		engine: '2'
 	});
 	const fetched = await new Promise<{ encoding?: string; length: number; text: string }>((resolve) => {
 		get(`${app.url}/shelf`, { headers: { 'accept-encoding': 'gzip' } }, (response) => {
@@ -61,12 +72,14 @@ test('forms from another page are refused, those of localhost are ours', async (
 });
 
 test('a wrong configuration ends with a sentence, a taken port too', async ({ app }) => {
+	const damaged = join(mkdtempSync(join(tmpdir(), 'bright-tally-')), 'damaged.db');
+	writeFileSync(damaged, 'no database '.repeat(500));
 	const cases: [Record<string, string>, RegExp][] = [
 		[{ PORT: 'abc' }, /PORT is “abc”. Give a number/],
 		[{ PORT: '4391', BODY_LIMIT: '5' }, /BODY_LIMIT is “5”/],
 		[{ PORT: '4391', HOST: '0.0.0.0' }, /only this machine is let in/],
 		[{ PORT: '4391', DATABASE_URL: 'mysql://x' }, /DATABASE_URL is “mysql:\/\/x”/],
-		[{ PORT: '4391', DATABASE_URL: 'file:test-results/empty.db' }, /The database is empty/],
+		[{ PORT: '4391', DATABASE_URL: `file:${damaged}` }, /is damaged, or is no database/],
 		[{ PORT: new URL(app.url).port, DATABASE_URL: `file:${app.database}` }, /is taken/]
 	];
 	for (const [env, sentence] of cases) {
@@ -75,6 +88,20 @@ test('a wrong configuration ends with a sentence, a taken port too', async ({ ap
 		expect(code).toBe(1);
 		expect(said).not.toMatch(/\n\s+at /);
 	}
+});
+
+test('without data an own, empty studio is begun, and no page of it fails', async () => {
+	const file = join(mkdtempSync(join(tmpdir(), 'bright-tally-')), 'studio.db');
+	const env = { PORT: '4393', DATABASE_URL: `file:${file}` };
+	const pages = ['/shelf', '/bench', '/stockroom', '/quotes', '/quick', '/thumb', '/settings', '/healthz'];
+	const seen: [string, number][] = [];
+	const { said } = await runServer(env, [], /Bright Tally is at/, async () => {
+		for (const path of pages) seen.push([path, (await fetch(`http://127.0.0.1:4393${path}`)).status]);
+	});
+	expect(said).toContain('a new, empty studio was begun');
+	expect(seen).toEqual(pages.map((path) => [path, 200]));
+	// After a clean stop the one file holds everything.
+	expect(existsSync(`${file}-wal`) ? statSync(`${file}-wal`).size : 0).toBe(0);
 });
 
 test('opened to the network it warns; SIGTERM ends it cleanly', async ({ app }) => {

@@ -1,26 +1,40 @@
-import { connect } from './db/client.ts';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { databaseUrl } from './config.ts';
+import { CannotStart, prepareDatabase } from './db/prepare.ts';
+import type { Database } from './db/client.ts';
+
+/** Where the committed migrations lie: beside the built app, or beside the sources. */
+function migrations(): string {
+	const found = [process.cwd(), join(import.meta.dirname, '..', '..')]
+		.map((at) => join(at, 'drizzle'))
+		.find((at) => existsSync(join(at, 'meta', '_journal.json')));
+	if (!found) throw new CannotStart('The folder “drizzle” is missing. Start it from the folder of the app.');
+	return found;
+}
 
 /** Opens what the whole server shares, or stops it with a sentence. */
 export async function open(env: Record<string, string | undefined>) {
-	const db = connect(databaseUrl(env));
-	try {
-		await db.client.execute('SELECT 1 FROM workspace LIMIT 1');
-	} catch {
-		throw new Error('The database is empty or cannot be read. Run “npm run demo”, which prepares it.');
-	}
-	process.once('sveltekit:shutdown', () => db.close());
+	const { db, created, copy } = await prepareDatabase(databaseUrl(env), migrations(), new Date());
+	if (created) console.log('  a new, empty studio was begun');
+	if (copy) console.log(`  the data was brought to the newest shape; as it was it lies in ${copy}`);
 	shared.db = db;
+	// Whoever ends the server waits for this: afterwards the one file holds everything.
+	(globalThis as Record<symbol, unknown>)[Symbol.for('bright-tally.stop')] = async () => {
+		await db.fold();
+		db.close();
+	};
 	return { db };
 }
 
-/** For the health check, which asks the database and nothing else. */
-const shared: { db?: ReturnType<typeof connect> } = {};
+/** For the health check. */
+const shared: { db?: Database } = {};
 
+/** Whether pages can be served: the database answers, and has a studio in it. */
 export async function healthy(): Promise<boolean> {
 	try {
-		await shared.db!.client.execute('SELECT 1');
-		return true;
+		const { rows } = await shared.db!.client.execute('SELECT count(*) AS n FROM workspace');
+		return Number(rows[0]?.n) > 0;
 	} catch {
 		return false;
 	}

@@ -3,6 +3,8 @@ import { dirname } from 'node:path';
 
 /** Where data lives when nothing else is said. */
 export const DEFAULT_DATABASE = 'file:data/bright-tally.db';
+/** Where the invented studio lives: a file of its own. */
+export const DEMO_DATABASE = 'file:data/demo.db';
 
 /**
  * The address of the database.

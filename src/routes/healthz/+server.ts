@@ -7,7 +7,7 @@ export const GET = async () => {
 	const database = (await healthy()) ? 'ok' : 'unreachable';
 	const status = database === 'ok' ? 200 : 503;
 	return json(
-		{ status: database === 'ok' ? 'ok' : 'failing', database, version, engine: ENGINE_VERSION },
+		{ status: database === 'ok' ? 'ok' : 'not ready', database, version, engine: ENGINE_VERSION },
 		{ status }
 	);
 };

@@ -21,7 +21,7 @@ export function parseWait(text: string, style: NumberStyle): Parsed<number | nul
 		const unit = Object.hasOwn(SECONDS, name) ? SECONDS[name] : undefined;
 		const number = parseNumber(found?.[1] ?? '', style);
 		if (unit === undefined || !number.ok)
-			return refuse('not-a-number', 'Type a time like “90 s”, “10 min” or “1 h 30 min”.');
+			return refuse('not-a-number', 'Type a time like “90 s”, “10 min” or “1 h”.');
 		const own = Math.round(number.value.mul(unit).valueOf());
 		if (own < 0) return refuse('negative', 'A wait cannot be negative. Leave it blank for none.');
 		seconds += own;

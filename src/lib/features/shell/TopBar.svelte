@@ -9,8 +9,10 @@
 		/** Where to come back to after a change of theme. */
 		back: string;
 		theme: 'light' | 'dark' | 'auto';
+		/** The invented studio: said on every screen. */
+		demo: boolean;
 	}
-	let { path, back, theme }: Props = $props();
+	let { path, back, theme, demo }: Props = $props();
 	const WORDS = [
 		['/bench', 'Bench'],
 		['/shelf', 'Shelf'],
@@ -41,6 +43,10 @@
 	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
 	>
+	{#if demo}<span
+			class="-ml-3 rounded-control border border-ink px-1.5 text-[12.6px] font-semibold"
+			title="An invented studio, in a file of its own: data/demo.db">demo</span
+		>{/if}
 	<nav aria-label="Main" class="flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
 		{#each WORDS as [href, word] (href)}
 			<a

@@ -7,10 +7,15 @@ export type Reader = LibSQLDatabase;
 type Empty = Record<string, never>;
 export type Writer = SQLiteTransaction<'async', ResultSet, Empty, Record<string, never>>;
 
-/** How long a connection waits for another process's write, ms. */
-export const BUSY_TIMEOUT = 5000;
-/** How often a write is tried again after the wait was not enough. */
-const RETRIES = 4;
+/**
+ * How long a connection waits for another process's write, ms. The wait holds up everything else in this process, so
+ * it is short, and a write that met a busy file is tried again after others had their turn.
+ */
+export const BUSY_TIMEOUT = 120;
+/** How often a write is tried again after the wait was not enough: some four seconds in all. */
+const RETRIES = 16;
+/** Quiet for so long after a write, ms, the write-ahead file is folded into the database. */
+const IDLE = 2000;
 
 /** The one door to the database: reads go straight, every write goes through {@link Database.write}. */
 export interface Database {
@@ -18,6 +23,8 @@ export interface Database {
 	/** Runs `work` in a write transaction of its own, after all writes asked for before it. */
 	write<T>(work: (tx: Writer) => Promise<T>): Promise<T>;
 	readonly client: Client;
+	/** Folds the write-ahead file into the database, so that a copy of the one file holds everything. */
+	fold(): Promise<void>;
 	close(): void;
 }
 
@@ -50,20 +57,34 @@ export function connect(url: string): Database {
 			} catch (error) {
 				if (!isBusy(error) || tried >= RETRIES) throw error;
 				client.reconnect();
-				await new Promise((resolve) => setTimeout(resolve, 50 * 2 ** tried));
+				await new Promise((resolve) => setTimeout(resolve, Math.min(200, 25 * 2 ** tried)));
 			}
 		}
 	}
 
+	let idle: ReturnType<typeof setTimeout> | undefined;
+	/** In the queue like a write: never beside one. Another process that reads just now leaves it for the next time. */
+	async function fold(): Promise<void> {
+		if (!local) return;
+		const turn = tail.then(() => client.execute('PRAGMA wal_checkpoint(TRUNCATE)'));
+		tail = turn.catch(() => undefined);
+		await turn.catch(() => undefined);
+	}
 	return {
 		read,
 		client,
 		write(work) {
 			const turn = tail.then(() => attempt(work));
 			tail = turn.catch(() => undefined);
+			clearTimeout(idle);
+			if (local) idle = setTimeout(() => void fold(), IDLE).unref();
 			return turn;
 		},
-		close: () => client.close()
+		fold,
+		close() {
+			clearTimeout(idle);
+			client.close();
+		}
 	};
 }
 
@@ -75,14 +96,20 @@ async function assertSafe(ask: (statement: string) => Promise<unknown>) {
 	if (Number(wait) < BUSY_TIMEOUT) throw new Error('This connection does not wait for other writers.');
 }
 
-function isBusy(error: unknown): boolean {
+/** Whether another process held the file too long, or the disk has no room: nothing was written. */
+export const isBusy = (error: unknown): boolean =>
+	hasCode(error, 'SQLITE_BUSY', /SQLITE_BUSY|database is locked/);
+export const isFull = (error: unknown): boolean =>
+	hasCode(error, 'SQLITE_FULL', /SQLITE_FULL|database or disk is full/);
+
+function hasCode(error: unknown, code: string, words: RegExp): boolean {
 	for (
 		let e = error as { code?: unknown; message?: unknown; cause?: unknown } | undefined;
 		e;
 		e = e.cause as typeof e
 	) {
-		if (typeof e.code === 'string' && e.code.startsWith('SQLITE_BUSY')) return true;
-		if (typeof e.message === 'string' && /SQLITE_BUSY|database is locked/.test(e.message)) return true;
+		if (typeof e.code === 'string' && e.code.startsWith(code)) return true;
+		if (typeof e.message === 'string' && words.test(e.message)) return true;
 	}
 	return false;
 }

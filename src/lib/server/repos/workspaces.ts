@@ -9,13 +9,16 @@ import { workspace } from '../db/tables/workspace.ts';
 export function workspaces(db: Database, actor: Actor) {
 	const own = eq(workspace.id, actor.workspace);
 	return {
-		async find(): Promise<{ name: string; settings: Settings; stockRevision: number } | undefined> {
+		async find(): Promise<
+			{ name: string; settings: Settings; stockRevision: number; demo: boolean } | undefined
+		> {
 			const row = await db.read.select().from(workspace).where(own).get();
 			return (
 				row && {
 					name: row.name,
 					settings: settingsSchema.parse(row.settings),
-					stockRevision: row.stockRevision
+					stockRevision: row.stockRevision,
+					demo: row.demo
 				}
 			);
 		},
@@ -24,13 +27,19 @@ export function workspaces(db: Database, actor: Actor) {
 			const row = await db.read.select({ stamp: workspace.stockRevision }).from(workspace).where(own).get();
 			return row?.stamp;
 		},
-		async create(settings: Settings, now: Date): Promise<void> {
+		/** @param demo whether it is the invented studio */
+		async create(settings: Settings, now: Date, demo = false): Promise<void> {
 			await db.write(async (tx) => {
 				await tx
 					.insert(workspace)
-					.values({ id: actor.workspace, name: settings.business.name, settings, createdAt: now })
+					.values({ id: actor.workspace, name: settings.business.name, settings, demo, createdAt: now })
 					.onConflictDoNothing();
 			});
+		},
+		/** Whether it is the invented studio; asked for every page. */
+		async isDemo(): Promise<boolean> {
+			const row = await db.read.select({ demo: workspace.demo }).from(workspace).where(own).get();
+			return row?.demo ?? false;
 		},
 		async change(settings: Settings): Promise<void> {
 			await db.write(async (tx) => {

@@ -11,6 +11,8 @@ export const workspace = sqliteTable(
 		settings: text({ mode: 'json' }).$type<unknown>().notNull(),
 		/** Counts changes of stock and settings: what is worked out from them is kept in memory under it. */
 		stockRevision: integer('stock_revision').notNull().default(0),
+		/** Holds the invented studio: said on every screen. */
+		demo: integer({ mode: 'boolean' }).notNull().default(false),
 		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull()
 	},
 	(t) => [check('workspace_stock_revision', sql`${t.stockRevision} >= 0`)]

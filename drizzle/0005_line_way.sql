@@ -1,1 +1,0 @@
-ALTER TABLE `quote_line` ADD `way` text;
