@@ -1,5 +1,5 @@
 import { existsSync, renameSync } from 'node:fs';
-import { databaseUrl } from '../src/lib/server/config.ts';
+import { databaseUrl, DEMO_DATABASE } from '../src/lib/server/config.ts';
 import { connect, isBusy } from '../src/lib/server/db/client.ts';
 import { CannotStart, pathOf, prepareDatabase } from '../src/lib/server/db/prepare.ts';
 import { loadDemo } from './demo/load.ts';
@@ -28,11 +28,12 @@ async function putAside(path: string): Promise<void> {
 	console.log(`  starting afresh: the demo as it was lies in ${aside}`);
 }
 
-const url = databaseUrl(process.env);
+const demo = process.argv.includes('--demo');
+// The invented studio goes into a file of its own unless another is named.
+const url = databaseUrl({ DATABASE_URL: process.env.DATABASE_URL ?? (demo ? DEMO_DATABASE : undefined) });
 const path = pathOf(url);
 try {
 	if (process.argv.includes('--fresh') && path !== undefined) await putAside(path);
-	const demo = process.argv.includes('--demo');
 	const { db, copy } = await prepareDatabase(url, 'drizzle', new Date(), demo ? 'demo' : 'studio');
 	console.log('  database: newest shape');
 	if (copy) console.log(`  as it was before it lies in ${copy}`);

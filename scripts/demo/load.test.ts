@@ -35,7 +35,7 @@ describe('the invented studio', () => {
 			'Tide-gauge pole'
 		])
 			expect(names).toContain(name);
-		expect((await repos.quotes.list()).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+		expect((await repos.quotes.list()).rows.map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
 	});
 	test('loaded twice it is there once, to the row', async () => {
 		const db = filled;

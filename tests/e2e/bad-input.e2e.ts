@@ -117,7 +117,7 @@ test('a quote’s fields: each mistake at its field, typed text kept over a relo
 		await expect(page.getByText(sentence)).toBeVisible();
 	}
 	await expect(page.locator('[data-name=quote-state]')).toHaveText(
-		'not saved yet: a field below cannot be read'
+		'saved, but for the field below that cannot be read'
 	);
 	await page.getByRole('button', { name: 'Send', exact: true }).click();
 	await expect(page.locator('[data-name=client-link]')).toBeHidden();

@@ -151,7 +151,7 @@ test('the day at the venue: the forecast is a stand-in and says so, heat says wh
 	await day.getByLabel('Air there').fill('roasting');
 	await expect(day.getByText('The air there is not a number.')).toBeVisible();
 	await expect(page.locator('[data-name=quote-state]')).toHaveText(
-		'not saved yet: a field below cannot be read'
+		'saved, but for the field below that cannot be read'
 	);
 	await day.getByLabel('Air there').fill('110 F');
 	await day.getByLabel('It stands').selectOption('dark');

@@ -4,18 +4,22 @@ import { newTerms } from '$lib/server/services/quoting.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const [rows, clients, offered, studio] = await Promise.all([
-		locals.repos.quotes.list(),
+	const [clients, offered, studio] = await Promise.all([
 		locals.repos.clients.list(),
 		locals.repos.quotes.offered(),
 		loadStudio(locals.repos)
 	]);
 	const design = url.searchParams.get('with');
 	const today = new Intl.DateTimeFormat('en-CA', { timeZone: studio.settings.zone }).format(new Date());
+	const search = (url.searchParams.get('search') ?? '').slice(0, 80).trim();
+	const asked = Number(url.searchParams.get('page') ?? 1);
+	const page = Number.isInteger(asked) ? asked : 1;
+	const found = await locals.repos.quotes.list({ search, page, today });
 	return {
 		colourway: url.searchParams.get('colourway') ?? '',
 		size: url.searchParams.get('size') ?? '',
-		rows,
+		...found,
+		search,
 		today,
 		currency: studio.settings.rates.currency,
 		clients: clients.map((c) => c.name),

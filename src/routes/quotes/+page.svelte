@@ -6,13 +6,14 @@
 	import Field from '$lib/ui/field/Field.svelte';
 
 	let { data, form } = $props();
+	const pageAt = (page: number) => `?${new URLSearchParams({ search: data.search, page: String(page) })}`;
 	const groups = $derived(
 		[
 			{ name: 'Next', rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate >= data.today) },
 			{ name: 'No date yet', rows: data.rows.filter((r) => r.eventDate === null) },
 			{
 				name: 'Past',
-				rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate < data.today).reverse()
+				rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate < data.today)
 			}
 		].filter((g) => g.rows.length > 0)
 	);
@@ -22,6 +23,20 @@
 <main class="mx-auto max-w-5xl px-6 pb-10 max-sm:px-3">
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
 		<h1 class="text-[25px]">Quotes</h1>
+		<form class="flex items-end gap-2" role="search">
+			<input
+				class="control w-48"
+				name="search"
+				value={data.search}
+				placeholder="client, occasion, number"
+				aria-label="Search the quotes"
+				autocomplete="off"
+			/>
+			<Button type="submit">Find</Button>
+			<span class="self-center text-[13px] text-muted"
+				>{data.all === 1 ? '1 quote' : `${data.all} quotes`}</span
+			>
+		</form>
 		<form
 			method="post"
 			action="?/create"
@@ -86,10 +101,17 @@
 		</section>
 	{:else}
 		<div class="py-20 text-center">
-			<p class="text-lg">No quotes yet.</p>
+			<p class="text-lg">{data.search ? `No quote for “${data.search}”.` : 'No quotes yet.'}</p>
 			<p class="text-muted">Type a client’s name above, or press “Quote this” on a design’s Bench.</p>
 		</div>
 	{/each}
+	{#if data.pages > 1}
+		<nav class="flex items-center justify-center gap-4" aria-label="Pages of quotes">
+			{#if data.page > 1}<a class="quiet-link" href={pageAt(data.page - 1)}>the page before</a>{/if}
+			<span class="text-muted">page {data.page} of {data.pages}</span>
+			{#if data.page < data.pages}<a class="quiet-link" href={pageAt(data.page + 1)}>the next page</a>{/if}
+		</nav>
+	{/if}
 </main>
 
 <style>

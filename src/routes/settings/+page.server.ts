@@ -1,6 +1,14 @@
 import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
-import { choicesFor, printSettings, readSettings, ruleRows } from '$lib/core/workspace/settings-form.ts';
+import {
+	choicesFor,
+	mergeFields,
+	printSettings,
+	readSettings,
+	ruleRows,
+	type SettingsFields
+} from '$lib/core/workspace/settings-form.ts';
 import { fitWords } from '$lib/core/sizing/read-pumps.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -21,11 +29,24 @@ export const load: PageServerLoad = async ({ locals }) => {
 	};
 };
 
+/** The fields as the form was filled with them; a form that does not say starts from what stands there. */
+function startedFrom(text: string | undefined): SettingsFields {
+	try {
+		return z.record(z.string(), z.string()).parse(JSON.parse(text ?? '{}'));
+	} catch {
+		return {};
+	}
+}
+
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
 		const typed = Object.fromEntries(await request.formData()) as Record<string, string>;
 		const { settings, materials } = await loadStudio(locals.repos);
-		const { next, errors } = readSettings(typed, settings, materials);
+		const now = printSettings(settings);
+		const meanwhile = mergeFields(typed, startedFrom(typed.started), now);
+		if (Object.keys(meanwhile.errors).length > 0)
+			return fail(409, { typed: meanwhile.mine, errors: meanwhile.errors, started: now });
+		const { next, errors } = readSettings(meanwhile.mine, settings, materials);
 		if (Object.keys(errors).length > 0) return fail(400, { typed, errors });
 		const parsed = settingsSchema.safeParse(next);
 		if (!parsed.success)

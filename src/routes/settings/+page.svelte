@@ -1,14 +1,18 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
+	askBeforeLeaving();
 	const values = $derived({ ...data.values, ...((form?.typed ?? {}) as Record<string, string>) } as Record<
 		string,
 		string
 	>);
+	/** What the fields started from: a change of somebody else is seen by it. */
+	const started = $derived(JSON.stringify(form && 'started' in form ? form.started : data.values));
 	const errors = $derived((form?.errors ?? {}) as Record<string, string>);
 </script>
 
@@ -51,10 +55,12 @@
 	<form
 		method="post"
 		class="grid gap-6"
+		{@attach unsaved}
 		use:enhance={() =>
 			({ update }) =>
 				update({ reset: false })}
 	>
+		<input type="hidden" name="started" value={started} />
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
 			<legend class="mb-2 font-head text-base font-bold">Business</legend>
 			{@render text('Name', 'name')}{@render text('Address', 'address')}{@render text(

@@ -159,6 +159,34 @@ export function readSettings(
 	return { next, errors: { ...errors, ...pumps.errors, ...rules.errors } };
 }
 
+/** A field that two people changed to different things. */
+export interface Meanwhile {
+	readonly mine: SettingsFields;
+	/** A sentence for each such field, with what stands there now. */
+	readonly errors: Readonly<Record<string, string>>;
+}
+
+/**
+ * Lays what was typed over what stands there now, field by field: what only others changed since stays theirs, what only
+ * this form changed is its own, and what both changed to different things is asked.
+ * @param started the fields as this form was filled with them @param now as they would be filled today
+ */
+export function mergeFields(typed: SettingsFields, started: SettingsFields, now: SettingsFields): Meanwhile {
+	const mine: Record<string, string> = { ...typed };
+	const errors: Record<string, string> = {};
+	for (const [field, current] of Object.entries(now)) {
+		const [base, own] = [started[field], typed[field]];
+		// Browsers send line ends of two letters.
+		const same = (a: string | undefined, b: string) => a?.replace(/\r\n/g, '\n') === b;
+		if (own === undefined || base === undefined || same(base, current)) continue;
+		if (same(own, base)) mine[field] = current;
+		else if (!same(own, current))
+			errors[field] =
+				`Changed to “${current}” meanwhile, in another tab or by somebody else. Save again to keep yours.`;
+	}
+	return { mine, errors };
+}
+
 /** A blank is no rule: nothing follows from that count. A form that says nothing of rules leaves them as they are. */
 function readRules(
 	typed: SettingsFields,

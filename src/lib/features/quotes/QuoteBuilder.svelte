@@ -22,14 +22,18 @@
 
 	onMount(() => {
 		draft.restore();
-		const leave = () => void draft.flush();
-		return leave;
+		const leave = () => draft.leave();
+		window.addEventListener('pagehide', leave);
+		return () => {
+			window.removeEventListener('pagehide', leave);
+			void draft.flush();
+		};
 	});
 	const WORDS = {
 		saved: 'saved',
 		waiting: 'saving …',
 		saving: 'saving …',
-		fields: 'not saved yet: a field below cannot be read',
+		fields: 'saved, but for the field below that cannot be read',
 		offline: 'not saved yet: the server does not answer, trying again',
 		refused: ''
 	};
@@ -76,7 +80,9 @@
 <div class="builder">
 	<div class="grid content-start gap-6">
 		<p class="text-[13px] text-muted" aria-live="polite" data-name="quote-state">
-			{draft.state === 'refused' ? draft.refusal : WORDS[draft.state]}
+			{draft.state === 'refused'
+				? draft.refusal
+				: `${WORDS[draft.state]}${draft.refusal ? ` · ${draft.refusal}` : ''}`}
 		</p>
 		<section class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1" aria-label="For whom and when">
 			{@render text('Client', 'client', { list: 'clients' })}

@@ -37,6 +37,12 @@ function rawOf({ quote, settings }: QuoteData): RawQuote {
 	return printQuote({ client, eventDate, zone, terms, lines }, { decimal: settings.decimal });
 }
 
+interface Save {
+	readonly saveId: string;
+	readonly baseRevision: number;
+	readonly raw: RawQuote;
+}
+
 /** A quote being written. Holds what is typed; every number comes from the core. */
 export class QuoteDraft {
 	raw = $state<RawQuote>() as { -readonly [K in keyof RawQuote]: RawQuote[K] };
@@ -48,8 +54,10 @@ export class QuoteDraft {
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#flying: Promise<void> | null = null;
 	#changed = false;
-	/** The last terms that could be read: the tape goes on showing them. */
-	#lastGood = $state.raw<QuoteTerms>() as QuoteTerms;
+	/** Sent, and not answered yet. */
+	#unanswered: Save | null = null;
+	/** Each field as it could be read last: what is saved while it cannot. */
+	#good = $state.raw<RawQuote>() as RawQuote;
 
 	constructor(private readonly data: QuoteData) {
 		const library = new Map(data.library);
@@ -61,37 +69,27 @@ export class QuoteDraft {
 		this.#recipes = new Map(data.recipes);
 		this.revision = data.quote.revision;
 		this.raw = rawOf(data);
-		this.#lastGood = data.quote.terms;
+		this.#good = rawOf(data);
 	}
 
-	readonly read = $derived.by(() =>
-		readQuote(this.raw, {
-			currency: this.data.settings.rates.currency,
-			style: { decimal: this.data.settings.decimal }
-		})
-	);
+	readonly read = $derived(this.#read(this.raw));
 	readonly errors = $derived(this.read.errors);
-	readonly terms = $derived(this.read.value?.terms ?? this.#lastGood);
+	/** The quote as far as it can be read: the tape goes on showing it. */
+	readonly #readSoFar = $derived(this.#read(this.#good).value);
+	readonly terms = $derived.by(() => this.#readSoFar?.terms ?? this.data.quote.terms);
 	readonly priced = $derived.by(() => {
-		const ways = new Map(this.read.value?.lines.map((l) => [l.id, l.way]));
-		const items = this.raw.lines.flatMap((line) => {
-			const recipe = this.#recipes.get(line.versionId);
-			const quantity = Number(line.quantity);
-			return recipe && Number.isInteger(quantity) && quantity > 0 && quantity < 1000
-				? [
-						{
-							id: line.id,
-							recipe,
-							colourway: line.colourwayId || null,
-							size: line.sizeId || null,
-							quantity,
-							way: ways.get(line.id) ?? null
-						}
-					]
-				: [];
-		});
+		const items = (this.#readSoFar?.lines ?? []).flatMap(
+			({ id, versionId, colourwayId: colourway, sizeId: size, quantity, way }) => {
+				const recipe = this.#recipes.get(versionId);
+				return recipe ? [{ id, recipe, colourway, size, quantity, way }] : [];
+			}
+		);
 		return priceQuote(items, this.terms, this.context);
 	});
+	#read(raw: RawQuote) {
+		const { settings } = this.data;
+		return readQuote(raw, { currency: settings.rates.currency, style: { decimal: settings.decimal } });
+	}
 	/** What the day does to what is on the quote. */
 	readonly day = $derived.by(() => {
 		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];
@@ -104,10 +102,10 @@ export class QuoteDraft {
 	get #key() {
 		return `bright-tally:quote:${this.data.quote.id}`;
 	}
-	/** Takes up what was typed here and could not be saved. */
+	/** Takes up what was typed here and could not be saved, though the tab was closed. */
 	restore() {
 		try {
-			const stored = JSON.parse(sessionStorage.getItem(this.#key) ?? 'null') as {
+			const stored = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as {
 				revision: number;
 				raw: RawQuote;
 			} | null;
@@ -116,50 +114,98 @@ export class QuoteDraft {
 			this.raw = { ...this.raw, ...stored.raw };
 			this.touch();
 		} catch {
-			sessionStorage.removeItem(this.#key);
+			localStorage.removeItem(this.#key);
 		}
 	}
-	/** Something was typed: it is saved soon, as far as it can be read. */
+	/** Something was typed: it is saved soon, each field on its own. */
 	touch() {
 		this.#changed = true;
-		if (this.read.value) this.#lastGood = this.read.value.terms;
-		sessionStorage.setItem(this.#key, JSON.stringify({ revision: this.revision, raw: this.raw }));
-		this.state = this.read.value ? 'waiting' : 'fields';
+		this.#good = this.#readable();
+		this.#keep();
+		this.state = 'waiting';
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => void this.flush(), 500);
+	}
+	#keep() {
+		try {
+			localStorage.setItem(this.#key, JSON.stringify({ revision: this.revision, raw: this.raw }));
+		} catch {
+			this.refusal =
+				'The browser has no room to keep what you type: leave this page open until it says saved.';
+		}
+	}
+	/** What is typed, with what could be read last in the place of what cannot. */
+	#readable(): RawQuote {
+		const { errors } = this.read;
+		const bad = (field: string) => field in errors;
+		const before = new Map(this.#good.lines.map((l) => [l.id, l]));
+		const raw = $state.snapshot(this.raw) as RawQuote;
+		const fields = Object.fromEntries(
+			Object.entries(raw).map(([field, value]) => [
+				field,
+				bad(field) ? this.#good[field as keyof RawQuote] : (value as unknown)
+			])
+		);
+		const lines = raw.lines.map((line) => {
+			const good = before.get(line.id);
+			return {
+				...line,
+				quantity: bad(`quantity ${line.id}`) ? (good?.quantity ?? '1') : line.quantity,
+				...(bad(`percent ${line.id}`)
+					? { way: good?.way ?? 'own', percent: good?.percent ?? '' }
+					: { way: line.way, percent: line.percent })
+			};
+		});
+		return { ...(fields as unknown as RawQuote), lines };
 	}
 	async flush(): Promise<boolean> {
 		clearTimeout(this.#timer);
 		while (
 			this.#flying ||
-			(this.#changed && this.read.value && this.state !== 'offline' && this.state !== 'refused')
+			((this.#changed || this.#unanswered) && this.state !== 'offline' && this.state !== 'refused')
 		) {
 			this.#flying ??= this.#save().finally(() => (this.#flying = null));
 			await this.#flying;
 		}
 		return this.state === 'saved';
 	}
+	/** The page is left: what is not saved yet is sent on the way out. */
+	leave() {
+		if (!this.#changed && !this.#unanswered) return;
+		const body = this.#unanswered ?? this.#next();
+		void this.#post(body, true).catch(() => undefined);
+	}
+	#next(): Save {
+		return { saveId: crypto.randomUUID(), baseRevision: this.revision, raw: this.#good };
+	}
+	#post = (save: Save, keepalive = false) =>
+		fetch(`/quotes/${this.data.quote.id}/save`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(save),
+			keepalive
+		});
 	async #save(): Promise<void> {
-		this.#changed = false;
+		// A save whose answer was lost is asked again as it was: the server knows it by its id.
+		const save = this.#unanswered ?? this.#next();
+		if (!this.#unanswered) this.#changed = false;
+		this.#unanswered = save;
 		this.state = 'saving';
-		const send = { baseRevision: this.revision, raw: $state.snapshot(this.raw) };
 		try {
-			const response = await fetch(`/quotes/${this.data.quote.id}/save`, {
-				method: 'POST',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify(send)
-			});
+			const response = await this.#post(save);
 			const answer = (await response.json()) as { revision?: number; message?: string };
+			this.#unanswered = null;
 			if (response.ok && answer.revision) {
 				this.revision = answer.revision;
-				sessionStorage.removeItem(this.#key);
-				this.state = this.#changed ? 'waiting' : 'saved';
+				const unread = Object.keys(this.errors).length > 0;
+				if (this.#changed || unread) this.#keep();
+				else localStorage.removeItem(this.#key);
+				this.state = this.#changed ? 'waiting' : unread ? 'fields' : 'saved';
 			} else {
 				this.refusal = answer.message ?? 'The server refused it.';
 				this.state = 'refused';
 			}
 		} catch {
-			this.#changed = true;
 			this.state = 'offline';
 			this.#timer = setTimeout(() => {
 				this.state = 'waiting';

@@ -2,11 +2,12 @@ import { beforeEach, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
 import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
+import type { RawQuote } from '../../core/quote/read-form.ts';
 import { dayWords, longDayWords } from './day-words.ts';
 
 const column = design('column', '4 11 at 9 white x6');
 const store = new Map<string, string>();
-let sent: { baseRevision: number; raw: { client: string } }[] = [];
+let sent: { saveId: string; baseRevision: number; raw: RawQuote }[] = [];
 let answer: () => Promise<Response>;
 
 beforeEach(() => {
@@ -14,7 +15,7 @@ beforeEach(() => {
 	store.clear();
 	sent = [];
 	answer = async () => new Response(JSON.stringify({ revision: sent.at(-1)!.baseRevision + 1 }));
-	vi.stubGlobal('sessionStorage', {
+	vi.stubGlobal('localStorage', {
 		getItem: (k: string) => store.get(k) ?? null,
 		setItem: (k: string, v: string) => void store.set(k, v),
 		removeItem: (k: string) => void store.delete(k)
@@ -80,19 +81,54 @@ test('typing is saved once it rests, on the revision it started from; the price 
 	expect(sent.map((s) => [s.baseRevision, s.raw.client])).toEqual([[3, 'Somebody else']]);
 	expect([draft.state, draft.revision, store.size]).toEqual(['saved', 4, 0]);
 });
-test('a field that cannot be read: nothing is sent, the tape keeps the last good terms, the tab keeps the typing', async () => {
+test('a field that cannot be read holds back only itself: the others are saved, the typing stays over a closed tab', async () => {
 	const draft = new QuoteDraft(data);
 	const before = draft.priced.subtotal.minor;
 	draft.raw.margin = 'lots';
-	draft.touch();
+	draft.raw.occasion = 'Reading day';
+	draft.changeLine('l', { quantity: 'two' });
 	expect(await draft.flush()).toBe(false);
-	expect([draft.state, sent.length, draft.priced.subtotal.minor]).toEqual(['fields', 0, before]);
-	const again = new QuoteDraft(data);
+	expect([draft.state, draft.priced.subtotal.minor]).toEqual(['fields', before]);
+	expect(sent.map((s) => s.raw)).toMatchObject([
+		{ margin: '50', occasion: 'Reading day', lines: [{ quantity: '2' }] }
+	]);
+	draft.changeLine('l', { quantity: '2' });
+	expect(draft.priced.subtotal.minor).toBe(before);
+	await draft.flush();
+	const again = new QuoteDraft({ ...data, quote: { ...data.quote, revision: draft.revision } });
 	again.restore();
 	expect(again.raw.margin).toBe('lots');
 	const elsewhere = new QuoteDraft({ ...data, quote: { ...data.quote, revision: 9 } });
 	elsewhere.restore();
 	expect(elsewhere.raw.margin).toBe('50');
+});
+test('a save whose answer was lost is asked again as it was, then what was typed since', async () => {
+	const draft = new QuoteDraft(data);
+	answer = () => Promise.reject(new Error('lost'));
+	draft.raw.occasion = 'first';
+	draft.touch();
+	await draft.flush();
+	expect(draft.state).toBe('offline');
+	draft.raw.occasion = 'second';
+	draft.touch();
+	answer = async () => new Response(JSON.stringify({ revision: sent.at(-1)!.baseRevision + 1 }));
+	await vi.runAllTimersAsync();
+	expect(sent.map((s) => [s.baseRevision, s.raw.occasion])).toEqual([
+		[3, 'first'],
+		[3, 'first'],
+		[4, 'second']
+	]);
+	expect(sent[0]!.saveId).toBe(sent[1]!.saveId);
+	expect([draft.state, draft.revision]).toEqual(['saved', 5]);
+});
+test('a page that is left sends what is not saved yet', () => {
+	const draft = new QuoteDraft(data);
+	draft.leave();
+	expect(sent).toEqual([]);
+	draft.raw.note = 'the last word';
+	draft.touch();
+	draft.leave();
+	expect(sent.map((s) => s.raw.note)).toEqual(['the last word']);
 });
 test('a server that is away is tried again; one that refuses is quoted', async () => {
 	const draft = new QuoteDraft(data);

@@ -72,7 +72,7 @@ test.each(fixtures)(
 			expect((await repos.designs.find(row.id))!.recipe.name).toBe(row.name);
 			expect((await repos.designs.lastKept(row.id))!.number).toBe(row.keptNumber);
 		}
-		for (const { id, state } of await repos.quotes.list())
+		for (const { id, state } of (await repos.quotes.list()).rows)
 			expect((await repos.quotes.find(id))!.frozen !== null).toBe(state !== 'draft');
 		expect((await repos.designs.checkRefs(false)).wrong).toEqual([]);
 	}

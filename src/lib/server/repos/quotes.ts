@@ -1,4 +1,4 @@
-import { and, asc, eq, max, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, max, ne, sql } from 'drizzle-orm';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import {
 	frozenOwnerSchema,
@@ -54,13 +54,50 @@ export interface QuoteRow {
 	readonly lineCount: number;
 }
 
+export interface QuoteQuery {
+	readonly search?: string;
+	readonly page?: number;
+	readonly today?: string;
+}
+
+export interface QuotePage {
+	readonly rows: readonly QuoteRow[];
+	/** How many there are of what was looked for. */
+	readonly all: number;
+	readonly page: number;
+	readonly pages: number;
+}
+
+/** Quotes a page shows. */
+export const QUOTE_PAGE = 50;
+
 /** Quotes: drafts that change, and sent ones that never do. */
 export function quotes(db: Database, actor: Actor) {
 	const { workspace: workspaceId } = actor;
 	const one = (id: string) => and(eq(quote.workspaceId, workspaceId), eq(quote.id, id));
 	return {
-		/** What is due next first; undated ones last. */
-		async list(): Promise<QuoteRow[]> {
+		/**
+		 * A page of quotes: what is due next first, then undated ones, then past ones, the latest first. Every word of a
+		 * search is looked for in client, occasion, venue and number.
+		 * @param today a calendar day, `YYYY-MM-DD`
+		 */
+		async list({ search = '', page = 1, today = '0000-00-00' }: QuoteQuery = {}): Promise<QuotePage> {
+			const words = search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+			const text = sql`lower(${client.name} || ' ' || json_extract(${quote.terms}, '$.occasion') || ' ' || json_extract(${quote.terms}, '$.venue') || ' ' || ${quote.number})`;
+			const found = and(
+				eq(quote.workspaceId, workspaceId),
+				...words.map((w) => sql`instr(${text}, ${w}) > 0`)
+			);
+			const joined = and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId));
+			const counted = await db.read
+				.select({ n: count() })
+				.from(quote)
+				.innerJoin(client, joined)
+				.where(found)
+				.get();
+			const all = counted?.n ?? 0;
+			const pages = Math.max(1, Math.ceil(all / QUOTE_PAGE));
+			const at = Math.min(pages, Math.max(1, page));
 			const rows = await db.read
 				.select({
 					id: quote.id,
@@ -73,11 +110,17 @@ export function quotes(db: Database, actor: Actor) {
 					lineCount: sql<number>`(SELECT count(*) FROM ${quoteLine} WHERE ${quoteLine.workspaceId} = ${quote.workspaceId} AND ${quoteLine.quoteId} = ${quote.id})`
 				})
 				.from(quote)
-				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
-				.where(eq(quote.workspaceId, workspaceId))
-				.orderBy(sql`${quote.eventDate} IS NULL`, asc(quote.eventDate), asc(quote.number))
-				.limit(500);
-			return rows;
+				.innerJoin(client, joined)
+				.where(found)
+				.orderBy(
+					sql`CASE WHEN ${quote.eventDate} IS NULL THEN 1 WHEN ${quote.eventDate} >= ${today} THEN 0 ELSE 2 END`,
+					sql`CASE WHEN ${quote.eventDate} >= ${today} THEN ${quote.eventDate} END`,
+					desc(quote.eventDate),
+					desc(quote.number)
+				)
+				.limit(QUOTE_PAGE)
+				.offset((at - 1) * QUOTE_PAGE);
+			return { rows, all, page: at, pages };
 		},
 		async find(id: string): Promise<Quote | undefined> {
 			const row = await db.read
@@ -128,26 +171,42 @@ export function quotes(db: Database, actor: Actor) {
 				await putLines(tx, workspaceId, id, lines);
 			});
 		},
-		/** Saves a draft over the revision it started from. */
+		/**
+		 * Saves a draft over the revision it started from. The same save sent again is answered as it was.
+		 * @param draft its client by name: one of that name, the same one renamed where no other quote knows it, or a new one
+		 */
 		async save(
 			id: string,
-			draft: QuoteDraft,
-			baseRevision: number
+			{ client: clientName, ...draft }: Omit<QuoteDraft, 'clientId'> & { readonly client: string },
+			{ baseRevision, saveId, newId }: { baseRevision: number; saveId: string; newId: string }
 		): Promise<'saved' | 'stale' | 'sent' | 'missing'> {
 			return db.write(async (tx) => {
 				const row = await tx
-					.select({ state: quote.state, revision: quote.revision })
+					.select({
+						state: quote.state,
+						revision: quote.revision,
+						saveId: quote.saveId,
+						clientId: quote.clientId
+					})
 					.from(quote)
 					.where(one(id))
 					.get();
 				if (!row) return 'missing';
+				if (row.saveId === saveId && row.revision === baseRevision + 1) return 'saved';
 				if (row.state !== 'draft') return 'sent';
 				if (row.revision !== baseRevision) return 'stale';
-				const { clientId, eventDate, zone, terms, lines } = draft;
+				const { eventDate, zone, terms, lines } = draft;
+				const clientId = await clientFor(tx, workspaceId, {
+					quote: id,
+					now: row.clientId,
+					name: clientName,
+					newId
+				});
 				await tx
 					.update(quote)
-					.set({ clientId, eventDate, zone, terms, revision: row.revision + 1 })
+					.set({ clientId, eventDate, zone, terms, saveId, revision: row.revision + 1 })
 					.where(one(id));
+				if (clientId !== row.clientId) await dropUnused(tx, workspaceId, row.clientId);
 				await tx
 					.delete(quoteLine)
 					.where(and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, id)));
@@ -208,6 +267,49 @@ export function quotes(db: Database, actor: Actor) {
 				.orderBy(asc(design.name));
 		}
 	};
+}
+
+/** Who a draft is for, while the name is being typed: no client is left behind for every letter of it. */
+async function clientFor(
+	tx: Writer,
+	workspaceId: string,
+	{ quote: id, now, name, newId }: { quote: string; now: string; name: string; newId: string }
+): Promise<string> {
+	const own = and(eq(client.workspaceId, workspaceId), eq(client.id, now));
+	const current = await tx.select({ name: client.name }).from(client).where(own).get();
+	if (current?.name === name) return now;
+	const named = await tx
+		.select({ id: client.id })
+		.from(client)
+		.where(and(eq(client.workspaceId, workspaceId), eq(client.name, name)))
+		.get();
+	if (named) return named.id;
+	const others = await tx
+		.select({ id: quote.id })
+		.from(quote)
+		.where(and(eq(quote.workspaceId, workspaceId), eq(quote.clientId, now), ne(quote.id, id)))
+		.get();
+	if (others) {
+		await tx.insert(client).values({ workspaceId, id: newId, name });
+		return newId;
+	}
+	await tx.update(client).set({ name }).where(own);
+	return now;
+}
+
+/** A client of whom there is only a name, and no quote any more. */
+async function dropUnused(tx: Writer, workspaceId: string, id: string): Promise<void> {
+	const used = await tx
+		.select({ id: quote.id })
+		.from(quote)
+		.where(and(eq(quote.workspaceId, workspaceId), eq(quote.clientId, id)))
+		.get();
+	if (used) return;
+	await tx
+		.delete(client)
+		.where(
+			and(eq(client.workspaceId, workspaceId), eq(client.id, id), eq(client.email, ''), eq(client.phone, ''))
+		);
 }
 
 async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines: readonly QuoteLine[]) {

@@ -38,6 +38,17 @@ async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
 	return { db, repos, draft, send };
 }
 
+/** A draft as it is saved: its client by name. */
+const named = ({ clientId: _, ...draft }: Awaited<ReturnType<typeof drafted>>['draft']) => ({
+	...draft,
+	client: 'Tidewick Library'
+});
+const base = (baseRevision: number, saveId = `save-from-${baseRevision}`) => ({
+	baseRevision,
+	saveId,
+	newId: `client-${saveId}`
+});
+
 describe('sending a quote', () => {
 	test('freezes all the client reads; lines, delivery and discount sum to the cent', async () => {
 		const { repos, send } = await drafted({ discount: { kind: 'percent', percent: '7' } });
@@ -51,7 +62,7 @@ describe('sending a quote', () => {
 			number: 1,
 			eventDate: '2027-06-12',
 			zone: 'America/New_York',
-			engine: '1'
+			engine: '2'
 		});
 		expect(frozen.lines[0]!.picture!.discs).toHaveLength(20);
 		expect(frozen.cautions[0]).toContain('CHOKING HAZARD');
@@ -77,7 +88,7 @@ describe('sending a quote', () => {
 	test('sending twice sends once; a sent quote is not saved over', async () => {
 		const { repos, draft, send } = await drafted();
 		expect([await send(), await send()]).toEqual(['sent', 'sent']);
-		expect(await repos.quotes.save('q', { ...draft, lines: [] }, 1)).toBe('sent');
+		expect(await repos.quotes.save('q', { ...named(draft), lines: [] }, base(1))).toBe('sent');
 		expect((await repos.quotes.find('q'))!.lines).toHaveLength(2);
 	});
 	test('the database itself refuses every change to a sent one, but for the answer', async () => {
@@ -103,7 +114,7 @@ describe('sending a quote', () => {
 	});
 	test('no lines, no reachable margin or an unknown cost: not sent, each for its reason', async () => {
 		const empty = await drafted();
-		await empty.repos.quotes.save('q', { ...empty.draft, lines: [] }, 1);
+		await empty.repos.quotes.save('q', { ...named(empty.draft), lines: [] }, base(1));
 		expect(await empty.send()).toBe('no lines');
 		expect(await (await drafted({ margin: '100' })).send()).toBe('no price');
 		const unknown = await drafted({}, '4 16 at 12 red');
@@ -117,8 +128,52 @@ describe('sending a quote', () => {
 	test('only a sent quote has an answer, and a stale draft is not saved', async () => {
 		const { repos, draft } = await drafted();
 		expect(await repos.quotes.decide('q', 'accepted', NOW)).toBe(false);
-		expect(await repos.quotes.save('q', draft, 1)).toBe('saved');
-		expect(await repos.quotes.save('q', draft, 1)).toBe('stale');
+		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');
+		// The same save sent again is answered as it was; another one from the old revision is stale.
+		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');
+		expect((await repos.quotes.find('q'))!.revision).toBe(2);
+		expect(await repos.quotes.save('q', named(draft), base(1, 'save-another'))).toBe('stale');
+	});
+	test('a name typed slowly is one client: renamed while only this quote knows it, left where others do', async () => {
+		const { repos, draft } = await drafted();
+		let at = 1;
+		const type = async (client: string) => {
+			const outcome = await repos.quotes.save(
+				'q',
+				{ ...named(draft), client },
+				base(at, `save-${at}-${client}`)
+			);
+			at += 1;
+			return outcome;
+		};
+		for (const client of ['T', 'Ti', 'Tide', 'Tidewick Bakery']) expect(await type(client)).toBe('saved');
+		expect((await repos.clients.list()).map((c) => c.name)).toEqual(['Tidewick Bakery']);
+		// Another quote of the same client: a new name is a new client, the old one stays with the other quote.
+		const { clientId } = (await repos.quotes.find('q'))!;
+		await repos.quotes.create('q2', { ...draft, clientId, lines: [] }, NOW);
+		await type('Tidewick School');
+		await type('Tidewick Schools');
+		expect((await repos.clients.list()).map((c) => c.name)).toEqual(['Tidewick Bakery', 'Tidewick Schools']);
+		await type('Tidewick Bakery');
+		expect((await repos.clients.list()).map((c) => c.name)).toEqual(['Tidewick Bakery']);
+	});
+	test('past five hundred quotes none is missing: pages, and a search over client, occasion, place and number', async () => {
+		const { repos, draft } = await drafted();
+		const many = Array.from({ length: 520 }, (_, i) => i);
+		for (const i of many)
+			await repos.quotes.create(
+				`many-${i}`,
+				{ ...draft, lines: [], eventDate: `2028-01-${String((i % 28) + 1).padStart(2, '0')}`, terms: { ...draft.terms, occasion: `event e${i}` } },
+				NOW
+			); // prettier-ignore
+		const seen = new Set<string>();
+		for (let page = 1; page <= 11; page++)
+			for (const row of (await repos.quotes.list({ page, today: '2027-12-01' })).rows) seen.add(row.id);
+		expect([seen.size, (await repos.quotes.list()).pages]).toEqual([521, 11]);
+		const found = await repos.quotes.list({ search: 'library EVENT e519' });
+		expect(found.rows.map((r) => r.id)).toEqual(['many-519']);
+		expect((await repos.quotes.list({ search: '100 %_' })).all).toBe(0);
+		expect((await repos.quotes.list({ page: 9999 })).page).toBe(11);
 	});
 });
 
@@ -140,7 +195,7 @@ test('a line in a size is counted, priced and frozen in that size, under its nam
 	const { repos, draft, send } = await drafted({}, '4 11 at 9 white x4', 'size tall 6 ft');
 	const { sizes } = (await repos.designs.version('d.1'))!.recipe;
 	const lines = draft.lines.map((l, i) => ({ ...l, sizeId: i === 0 ? sizes[0]!.id : null }));
-	expect(await repos.quotes.save('q', { ...draft, lines }, 1)).toBe('saved');
+	expect(await repos.quotes.save('q', { ...named(draft), lines }, base(1))).toBe('saved');
 	expect((await repos.quotes.find('q'))!.lines.map((l) => l.sizeId)).toEqual([sizes[0]!.id, null]);
 	expect(await send()).toBe('sent');
 	const [tall, plain] = (await repos.sentQuotes.byToken('token-of-q'))!.frozen.lines;

@@ -49,6 +49,8 @@ export const quote = sqliteTable(
 		terms: text({ mode: 'json' }).$type<unknown>().notNull(),
 		/** Goes up by one with every save of the draft. */
 		revision: integer().notNull().default(1),
+		/** Id of the save that made this revision: sent again it is answered, not done again. */
+		saveId: text('save_id'),
 		/** All the client sees, frozen when sent. Read only through `frozenQuoteSchema`. */
 		frozen: text({ mode: 'json' }).$type<unknown>(),
 		/** Cost and margin at that moment, for the owner only. */

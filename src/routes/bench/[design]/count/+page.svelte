@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
 	import { enhance } from '$app/forms';
 	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
@@ -6,6 +7,7 @@
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
+	askBeforeLeaving();
 	interface Said {
 		trouble?: Record<string, string>;
 		typed?: Record<string, string>;
@@ -48,6 +50,7 @@
 	{:else}
 		<form
 			method="post"
+			{@attach unsaved}
 			use:enhance={() =>
 				({ update }) =>
 					update({ reset: false })}

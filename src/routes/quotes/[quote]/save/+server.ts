@@ -6,7 +6,12 @@ import { readJson } from '$lib/server/answers.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { RequestHandler } from './$types';
 
-const bodySchema = z.strictObject({ baseRevision: z.number().int().min(1), raw: rawQuoteSchema });
+const bodySchema = z.strictObject({
+	/** Made at the client: the same save sent again is answered, not done again. */
+	saveId: z.string().regex(/^[\w-]{8,64}$/),
+	baseRevision: z.number().int().min(1),
+	raw: rawQuoteSchema
+});
 const NO = {
 	stale: [
 		409,
@@ -31,13 +36,13 @@ export const POST: RequestHandler = async ({ request, locals, params }) => {
 		const version = await locals.repos.designs.version(line.versionId);
 		if (!version) return json({ message: 'A line names a design that is not kept.' }, { status: 400 });
 	}
-	const clientId = await locals.repos.clients.named(value.client, crypto.randomUUID());
-	const outcome = await locals.repos.quotes.save(
-		params.quote,
-		{ ...value, clientId },
-		body.value.baseRevision
-	);
-	if (outcome === 'saved') return json({ revision: body.value.baseRevision + 1 });
+	const { baseRevision, saveId } = body.value;
+	const outcome = await locals.repos.quotes.save(params.quote, value, {
+		baseRevision,
+		saveId,
+		newId: crypto.randomUUID()
+	});
+	if (outcome === 'saved') return json({ revision: baseRevision + 1 });
 	const [status, message] = NO[outcome];
 	return json({ message }, { status });
 };
