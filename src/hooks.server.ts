@@ -4,6 +4,7 @@ import { may, resolveActor } from '$lib/server/actor.ts';
 import { open } from '$lib/server/app.ts';
 import { PERMISSIONS } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
+import { guard, harden } from '$lib/server/guard.ts';
 import { createRepos } from '$lib/server/repos/index.ts';
 
 let app: Awaited<ReturnType<typeof open>>;
@@ -30,6 +31,7 @@ const answering = (db: Database): Database => ({
 const THEMES = ['light', 'dark'] as const;
 
 export const handle: Handle = async ({ event, resolve }) => {
+	guard(event);
 	const said = event.cookies.get('theme');
 	event.locals.theme = THEMES.find((t) => t === said) ?? 'auto';
 	const permission = event.route.id === null ? 'public' : PERMISSIONS[event.route.id];
@@ -40,9 +42,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
-	response.headers.set('x-content-type-options', 'nosniff');
-	// Not `no-referrer`: browsers then post forms with the origin “null”, and every form is refused.
-	response.headers.set('referrer-policy', 'same-origin');
+	harden(response, permission === 'public');
 	return response;
 };
 

@@ -5,6 +5,9 @@ import { parseMoney } from './money/money.ts';
 import { rawQuoteSchema } from './quote/raw.schema.ts';
 import { readQuote, type RawQuote } from './quote/read-form.ts';
 import { parseEntry } from './recipe/entry/parse-entry.ts';
+import { parseSizeText } from './recipe/entry/parse-balloon.ts';
+import { parseWait } from './units/duration.ts';
+import { inches } from './units/length.ts';
 import { recipeSchema } from './recipe/recipe.schema.ts';
 import type { Recipe } from './recipe/recipe.ts';
 import { tally } from './tally/tally.ts';
@@ -135,5 +138,32 @@ describe('whatever is posted is a recipe or is refused', () => {
 			{ numRuns: 800 }
 		);
 		expect(read).toBeGreaterThan(5);
+	});
+});
+
+describe('long soup is read at once, or refused for its length', () => {
+	const fields: [string, (text: string) => { ok: boolean }][] = [
+		['the entry line', (text) => parseEntry(text, context)],
+		['a number', (text) => parseNumber(text)],
+		['a length', (text) => parseLength(text)],
+		['an amount', (text) => parseMoney(text, 'USD')],
+		['a wait', (text) => parseWait(text, POINT)],
+		['a size', (text) => parseSizeText(text, inches(11), context)]
+	];
+	test.each(fields)('%s', (_, read) => {
+		for (const piece of [' ', '.', '1', '½', '1 ', '/', '1/', '-', 'x', '4 11 at 9 white + ', '☃'])
+			expect(read(`1${piece.repeat(100_000)}z`)).toMatchObject({ ok: false, code: 'too-big' });
+	});
+	test('a wait of a word that objects have by themselves is refused', () =>
+		expect(parseWait('6 constructor', POINT).ok).toBe(false));
+	test('twenty thousand lines of soup of every length', () => {
+		const words = ['4', '11', 'at', '9', 'white', 'x', '3', '/', '+', 'put', 'on', 'row', 'with', 'section', 'to', 'ft', '½', '%', ' ', '.', 'of', 'step', 'wait', 'size', 'constructor', '__proto__', '”']; // prettier-ignore
+		let seed = 7;
+		const next = (n: number) => (seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648) % n;
+		for (let i = 0; i < 20_000; i++) {
+			const count = i % 200 === 0 ? 400 : next(12);
+			const line = Array.from({ length: count }, () => words[next(words.length)]).join(next(3) ? ' ' : '');
+			expect(typeof parseEntry(line, context).ok).toBe('boolean');
+		}
 	});
 });

@@ -1,7 +1,9 @@
 import { redirect } from '@sveltejs/kit';
+import { ownPath } from '$lib/server/guard.ts';
+import type { RequestHandler } from './$types';
 
 /** Sets light, dark or as the machine says, and goes back to where it was asked. Works without JavaScript. */
-export const POST = async ({ request, cookies }) => {
+export const POST: RequestHandler = async ({ request, cookies, url }) => {
 	const form = await request.formData();
 	const said = String(form.get('theme'));
 	const theme = ['light', 'dark'].includes(said) ? said : 'auto';
@@ -12,6 +14,5 @@ export const POST = async ({ request, cookies }) => {
 		httpOnly: true,
 		secure: false
 	});
-	const back = String(form.get('back') ?? '/');
-	redirect(303, /^\/(?!\/)/.test(back) ? back : '/');
+	redirect(303, ownPath(String(form.get('back') ?? '/'), url.origin));
 };

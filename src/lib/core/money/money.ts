@@ -1,6 +1,6 @@
 import Fraction from 'fraction.js';
 import { DomainError, got, refuse, type Parsed } from '../errors.ts';
-import { parseNumber, POINT, shorten, type NumberStyle } from '../units/number.ts';
+import { MOST_TYPED, parseNumber, POINT, shorten, type NumberStyle } from '../units/number.ts';
 import type { Rational } from '../units/rational.ts';
 import { halfAwayFromZero } from './half-away-from-zero.ts';
 
@@ -99,6 +99,8 @@ const MOST = 1_000_000_000;
 
 /** Reads `130`, `130.50`, `$1,204.5`. A blank is `missing`; a third decimal is refused, never rounded away. */
 export function parseMoney(text: string, currency: Currency, style: NumberStyle = POINT): Parsed<Money> {
+	if (text.length > MOST_TYPED)
+		return refuse('too-big', 'That is too long for an amount. Write it like 12.50.');
 	const bare = text.trim().replace(/^(CA\$|NZ\$|A\$|[$€£])\s*/u, '');
 	const parsed = parseNumber(bare, style);
 	if (!parsed.ok) {

@@ -1,5 +1,5 @@
 import { formatInches, parseLength, um } from '../units/length.ts';
-import { parseNumber, POINT, type NumberStyle } from '../units/number.ts';
+import { MOST_TYPED, parseNumber, POINT, type NumberStyle } from '../units/number.ts';
 import { printNumber } from '../units/print-number.ts';
 import { rational } from '../units/rational.ts';
 import { calibrate, sphereLitres, type PumpPair, type PumpProfile } from './strokes.ts';
@@ -34,6 +34,7 @@ export function fitWords(pairs: readonly PumpPair[]): string {
 }
 
 function readPairs(text: string, style: NumberStyle): PumpPair[] | string {
+	if (text.length > MOST_TYPED) return SAY;
 	const pairs: PumpPair[] = [];
 	// Where the comma is the decimal mark, one that parts pairs has a space behind it.
 	for (const part of text.split(style.decimal === ',' ? /;|,(?=\s[^=]*=)/ : /[;,](?=[^=]*=)/)) {

@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../errors.ts';
-import { parseNumber, type NumberStyle } from './number.ts';
+import { MOST_TYPED, parseNumber, type NumberStyle } from './number.ts';
 
 const SECONDS: Readonly<Record<string, number>> = {
 	s: 1, sec: 1, second: 1, seconds: 1, min: 60, mins: 60, minute: 60, minutes: 60, h: 3600, hour: 3600, hours: 3600,
@@ -11,6 +11,8 @@ export const LONGEST_WAIT = 604_800;
 
 /** A time as typed: `90 s`, `10 min`, `1½ h`; a plain number is minutes. @returns whole seconds; null for a blank */
 export function parseWait(text: string, style: NumberStyle): Parsed<number | null> {
+	if (text.length > MOST_TYPED)
+		return refuse('too-big', 'That is too long for a time. Type it like “90 s” or “1 h”.');
 	const said = text.trim();
 	if (said === '') return got(null);
 	let seconds = 0;

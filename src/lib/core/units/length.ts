@@ -1,6 +1,6 @@
 import Fraction from 'fraction.js';
 import { DomainError, got, refuse, type Parsed } from '../errors.ts';
-import { parseNumber, POINT, shorten, type NumberStyle } from './number.ts';
+import { parseNumber, POINT, shorten, type NumberStyle, MOST_TYPED } from './number.ts';
 import type { Rational } from './rational.ts';
 
 declare const unit: unique symbol;
@@ -73,6 +73,8 @@ export function parseLength(
 	fallback: LengthUnit = 'in',
 	style: NumberStyle = POINT
 ): Parsed<TypedLength> {
+	if (text.length > MOST_TYPED)
+		return refuse('too-big', 'That is too long for a length. Type it like 7 ft 9 in.');
 	if (text.trim() === '') return refuse('missing', 'Type a length.');
 	const pieces = [
 		...text

@@ -20,6 +20,9 @@ const VULGAR: Record<string, readonly [number, number]> = {
 	'⅓': [1, 3],
 	'⅔': [2, 3]
 };
+/** Longest text any field or line is read from: more is a slip of the clipboard, and would be read for minutes. */
+export const MOST_TYPED = 2000;
+
 /** Longest digits taken before or after the point: more is nonsense, and slow. */
 const MOST_DIGITS = 12;
 
@@ -30,6 +33,8 @@ const MOST_DIGITS = 12;
  * @param style which mark is the decimal one; the other may only group thousands
  */
 export function parseNumber(text: string, style: NumberStyle = POINT): Parsed<Rational> {
+	if (text.length > MOST_TYPED)
+		return refuse('too-big', 'That is too long for a number. Type a few figures.');
 	const trimmed = text.trim().replace(/−/g, '-');
 	if (trimmed === '') return refuse('missing', 'Type a number.');
 	const negative = trimmed.startsWith('-');
@@ -66,7 +71,7 @@ function readDecimal(body: string, { decimal }: NumberStyle): Rational | undefin
 
 /** A typed text cut short enough to stand inside a message. */
 export const shorten = (text: string): string => {
-	const flat = text.trim().replace(/\s+/g, ' ');
+	const flat = text.slice(0, 400).trim().replace(/\s+/g, ' ');
 	return flat.length > 40 ? `${flat.slice(0, 38)}…` : flat;
 };
 

@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../errors.ts';
-import { parseNumber, type NumberStyle } from './number.ts';
+import { parseNumber, type NumberStyle, MOST_TYPED } from './number.ts';
 
 interface Unit {
 	readonly factor: number;
@@ -65,7 +65,9 @@ export interface Wanted {
 export function parseQuantity(text: string, wanted: Wanted, style: NumberStyle): Parsed<number> {
 	const { dimension, unit, what, min, max, between } = wanted;
 	const units: Readonly<Record<string, Unit>> = UNITS[dimension];
-	const found = /^([-−]?[\d\s.,/½¼¾⅛⅜⅝⅞]*)\s*°?\s*(.*)$/u.exec(text.trim());
+	if (text.length > MOST_TYPED)
+		return refuse('too-big', `${what} is too long. Type it like “${exampleOf(dimension)}”.`);
+	const found = /^([-−]?[\d\s.,/½¼¾⅛⅜⅝⅞]*)°?(.*)$/u.exec(text.trim());
 	const number = parseNumber(found?.[1] ?? '', style);
 	if (!number.ok)
 		return text.trim() === ''

@@ -1,11 +1,12 @@
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
+import { unwoff } from './unwoff.ts';
 
 const require = createRequire(import.meta.url);
-const face = (file: string) => readFileSync(require.resolve(`@fontsource/${file}`));
+const face = (file: string) => unwoff(readFileSync(require.resolve(`@fontsource/${file}`)));
 let loaded: Record<'head' | 'text' | 'bold' | 'mono' | 'signs', Buffer> | undefined;
 
-/** The bundled faces as pdfkit can embed them: .woff, never .woff2. Read once. */
+/** The bundled faces as pdfkit can embed them: .woff, never .woff2. Read and unpacked once, not anew for every paper. */
 export function fonts() {
 	loaded ??= {
 		head: face('bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff'),

@@ -10,5 +10,8 @@ export const load: PageServerLoad = async ({ locals, params, setHeaders }) => {
 			message: 'This link does not open a quote.',
 			hint: 'Check that it is whole, or ask for it again.'
 		});
-	return { frozen: found.frozen, state: found.state, token: params.token };
+	// The last day counts, where the business is.
+	const today = new Intl.DateTimeFormat('en-CA', { timeZone: found.frozen.zone }).format(new Date());
+	const lapsed = found.state === 'sent' && today > found.frozen.validUntil;
+	return { frozen: found.frozen, state: lapsed ? 'lapsed' : found.state, token: params.token };
 };

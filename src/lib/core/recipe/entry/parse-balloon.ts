@@ -11,6 +11,7 @@ import {
 	type LengthUnit,
 	type Micrometres
 } from '../../units/length.ts';
+import { MOST_TYPED } from '../../units/number.ts';
 import type { Rational } from '../../units/rational.ts';
 import type { EntryContext, SaidBalloon } from './entry.ts';
 import { wordsMatch } from './name-colour.ts';
@@ -130,6 +131,7 @@ function pumpOf(r: Reader): Parsed<string | null> {
 
 /** An inflated size by itself, as a field holds it: `9½`, `8 to 9`, `4 strokes of hand pump`, `soft`; blank is unknown. */
 export function parseSizeText(text: string, nominal: Micrometres, context: EntryContext): Parsed<Size> {
+	if (text.length > MOST_TYPED) return refuse('too-big', 'That is too long for a size. Type it like 9½.');
 	if (text.trim() === '' || text.trim() === '—') return got(UNKNOWN_SIZE);
 	const reader = new Reader(tokens(`at ${text}`, context.style), context);
 	const size = sizeOf(reader, nominal);

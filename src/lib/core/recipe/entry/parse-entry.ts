@@ -1,6 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { parseWait } from '../../units/duration.ts';
-import { shorten, type NumberStyle } from '../../units/number.ts';
+import { MOST_TYPED, shorten, type NumberStyle } from '../../units/number.ts';
 import { UPRIGHTS } from '../recipe.ts';
 import type { Entry, EntryContext } from './entry.ts';
 import { item } from './parse-bunch.ts';
@@ -21,7 +21,7 @@ import { isMark, isWord, tokens } from './tokens.ts';
  */
 export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	if (text.trim() === '') return refuse('missing', START);
-	if (text.length > 300)
+	if (text.length > MOST_TYPED)
 		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
 	const step = stepOf(text, context.style);
 	if (step) return step;
