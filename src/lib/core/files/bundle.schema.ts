@@ -1,13 +1,15 @@
 import { z } from 'zod';
+import { idSchema } from '../id.schema.ts';
 import { firstIssue } from '../first-issue.schema.ts';
 import { colourSchema, filedMaterialSchema } from '../materials/material.schema.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { RECIPE_FORMAT } from '../recipe/recipe.ts';
 import { BUNDLE_FORMAT, BUNDLE_VERSION, type Bundle } from './bundle.ts';
 
-const id = z
-	.string()
-	.regex(/^[\w.-]{1,60}$/, 'An id has letters, figures, hyphens, points and underscores only.');
+const id = idSchema.regex(
+	/^[\w.-]{1,60}$/,
+	'An id has letters, figures, hyphens, points and underscores only.'
+);
 
 /** Most designs of one file. */
 export const MOST_DESIGNS = 2000;

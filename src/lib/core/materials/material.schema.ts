@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
 import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
 
@@ -9,7 +10,7 @@ export const reuseSchema = z.strictObject({
 	upkeepMinor: z.number().int().min(0)
 }) satisfies z.ZodType<Reuse, unknown>;
 
-const id = z.string().min(1).max(64);
+const id = idSchema;
 const length = z
 	.number()
 	.int()

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { idSchema } from '../id.schema.ts';
 import { SIDES } from '../geometry/layers.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import { JOININGS, PLACE_KINDS } from './cluster.ts';
 import { FILLINGS } from './inside.ts';
 
-export const id = z.string().min(1).max(64);
+export const id = idSchema;
 export const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
 export const length = z
 	.number()

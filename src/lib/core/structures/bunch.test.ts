@@ -225,9 +225,9 @@ describe('letters', () => {
 			'34 foil letter O, hive gold matte'
 		]);
 	});
-	test('a word of 500 letters, a sign that is no foil, no word, no colour: told what to type', () => {
+	test('a word of 280 letters, one longer than a line, a sign that is no foil, no word, no colour: told what to type', () => {
 		expect(says(`letters ${'A'.repeat(280)} of gold`)).toMatch(/280 letters. A wording has at most 40/);
-		expect(says(`letters ${'A'.repeat(500)} of gold`)).toMatch(/too long/);
+		expect(says(`letters ${'A'.repeat(2500)} of gold`)).toMatch(/too long/);
 		expect(says('letters AB€ of gold')).toMatch(/no foil “€”/);
 		expect(says('letters of gold')).toMatch(/Which letters/);
 		expect(says('letters TIDE at 34')).toMatch(/which colour/);
