@@ -7,7 +7,9 @@ import { expect, test, type App } from './app.ts';
 async function kept(app: App): Promise<string[]> {
 	const rows = await dumpRows(`file:${app.database}`);
 	// The stamp of the Stockroom counts saves: it is no figure.
-	return rows.map((r) => (r.startsWith('INSERT INTO "workspace"') ? r.replace(/, \d+, \d+, [01]\);$/, '') : r));
+	return rows.map((r) =>
+		r.startsWith('INSERT INTO "workspace"') ? r.replace(/, \d+, \d+, [01]\);$/, '') : r
+	);
 }
 
 async function settled(page: Page, press: () => Promise<unknown>) {

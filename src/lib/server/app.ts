@@ -1,21 +1,11 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { beside } from './beside.ts';
 import { databaseUrl } from './config.ts';
-import { CannotStart, prepareDatabase } from './db/prepare.ts';
+import { prepareDatabase } from './db/prepare.ts';
 import type { Database } from './db/client.ts';
-
-/** Where the committed migrations lie: beside the built app, or beside the sources. */
-function migrations(): string {
-	const found = [process.cwd(), join(import.meta.dirname, '..', '..')]
-		.map((at) => join(at, 'drizzle'))
-		.find((at) => existsSync(join(at, 'meta', '_journal.json')));
-	if (!found) throw new CannotStart('The folder “drizzle” is missing. Start it from the folder of the app.');
-	return found;
-}
 
 /** Opens what the whole server shares, or stops it with a sentence. */
 export async function open(env: Record<string, string | undefined>) {
-	const { db, created, copy } = await prepareDatabase(databaseUrl(env), migrations(), new Date());
+	const { db, created, copy } = await prepareDatabase(databaseUrl(env), beside('drizzle'), new Date());
 	if (created) console.log('  a new, empty studio was begun');
 	if (copy) console.log(`  the data was brought to the newest shape; as it was it lies in ${copy}`);
 	shared.db = db;

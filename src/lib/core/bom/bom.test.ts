@@ -5,8 +5,9 @@ import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { newSection, designUse, newColourway } from '../recipe/build.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
+import { tally } from '../tally/tally.ts';
 import { bill, type BillContext } from './bill.ts';
-import { countDesigns, explode } from './explode.ts';
+import { countDesigns, drawable, explode } from './explode.ts';
 import { binomialAtMost, sparesFor } from './spares.ts';
 
 const context: BillContext = { ...rates, catalogue: studio };
@@ -143,5 +144,31 @@ describe('spares', () => {
 		expect(sparesFor(100, 0, 0.95)).toBe(0);
 		expect(sparesFor(100_000, 0.04, 0.95)).toBeGreaterThan(4000); // no underflow
 		expect(() => sparesFor(1, 1, 0.9)).toThrow(expect.objectContaining({ code: 'out-of-range' }));
+	});
+});
+
+describe('what would take gigabytes to draw is refused before anything is built', () => {
+	const nest = (depth: number, times: number) => {
+		const chain = new Map<string, Recipe>([['leaf', design('leaf', 'pole 6 ft')]]);
+		for (let i = 0; i < depth; i++)
+			chain.set(`n${i}`, using(`n${i}`, [i === 0 ? 'leaf' : `n${i - 1}`, String(times)]));
+		return { recipe: chain.get(`n${depth - 1}`)!, library: (id: string) => chain.get(id) };
+	};
+	test.each([
+		['designs without a balloon, six deep and sixty times each', 6, 60],
+		['five deep and twenty-four times each', 5, 24],
+		['ten to the fifteenth of one', 1, 1e15]
+	])('%s', (_, depth, times) => {
+		const { recipe, library } = nest(depth, times);
+		const wanted = { recipe, colourway: null, quantity: rational(1) };
+		expect(() => drawable(countDesigns(wanted, library), wanted)).toThrow(/more than 20,000 parts/);
+		const worked = tally(recipe, null, 1, { catalogue: studio, rates, library });
+		expect(worked.findings.map((f) => f.code)).toContain('too-many');
+		expect(worked.price).toMatchObject({ missing: [recipe.name] });
+	});
+	test('nine hundred of a design with parts are no more to draw than one', () => {
+		const { recipe, library } = nest(2, 20);
+		const wanted = { recipe, colourway: null, quantity: rational(900) };
+		expect(() => drawable(countDesigns(wanted, library), wanted)).not.toThrow();
 	});
 });

@@ -22,6 +22,9 @@ export const MOST_BALLOONS = 100_000;
 /** Most other pieces a bill may hold, for the same reason: spares are counted one by one. */
 export const MOST_PIECES = 1_000_000;
 
+/** Most sections and pieces that one of a design stands for, designs inside it counted out: each is placed and drawn. */
+export const MOST_PARTS = 20_000;
+
 /** A design as the explosion asks for it: which recipe, in which colourway, how many. */
 export interface Wanted {
 	/** Undefined for a working copy that nobody refers to. */
@@ -89,6 +92,24 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 		}
 		refuseOver(balloons, MOST_BALLOONS, 'balloons', node, wanted);
 		refuseOver(pieces, MOST_PIECES, 'pieces', node, wanted);
+	}
+	return order;
+}
+
+/**
+ * Counted designs, where one of them can also be placed and drawn: every section of every design inside stands by itself
+ * in the picture, however little of it there is to count.
+ * @throws {DomainError} `too-many` over {@link MOST_PARTS}
+ */
+export function drawable(order: DesignCount[], wanted: Wanted): DesignCount[] {
+	let parts = ZERO;
+	for (const node of order) {
+		for (const section of node.recipe.sections) {
+			const { structure } = section;
+			const each = structure.kind === 'applied' ? piecesOf(structure).add(1) : ONE;
+			parts = parts.add(copies(node, section).all.mul(each));
+		}
+		refuseOver(parts.div(wanted.quantity), MOST_PARTS, 'parts', node, wanted);
 	}
 	return order;
 }

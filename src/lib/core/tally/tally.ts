@@ -1,5 +1,5 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, explode, workOf, type Library } from '../bom/explode.ts';
+import { countDesigns, drawable, explode, workOf, type Library } from '../bom/explode.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import type { Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
@@ -79,14 +79,8 @@ export function tally(
 	const { rates, catalogue, library } = context;
 	const findings: Finding[] = [];
 	const { recipe, notes } = resolve(plain, { colourway, size }, rates.pumps);
-	const designs = attempt(
-		() =>
-			countDesigns(
-				{ recipe: plain, colourway, size, quantity: rational(quantity), pumps: rates.pumps },
-				library
-			),
-		findings
-	);
+	const wanted = { recipe: plain, colourway, size, quantity: rational(quantity), pumps: rates.pumps };
+	const designs = attempt(() => drawable(countDesigns(wanted, library), wanted), findings);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
 	const tasks = designs ? timeAll(workOf(designs), rates.standards) : [];
 	const assembly = designs

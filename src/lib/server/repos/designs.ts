@@ -145,14 +145,20 @@ export function designs(db: Database, actor: Actor) {
 				return count;
 			});
 		},
-		/** Working copies of those of these designs that are there. */
-		async those(ids: readonly string[]): Promise<Design[]> {
-			if (ids.length === 0) return [];
-			const rows = await db.read
-				.select()
-				.from(design)
-				.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, [...ids])));
-			return rows.map(fromRow);
+		/** Working copies of those of these designs that are there; what cannot be read is named, and fails nothing else. */
+		async those(ids: readonly string[]): Promise<{ designs: Design[]; damaged: string[] }> {
+			const one = and(eq(design.workspaceId, workspaceId), inArray(design.id, [...ids]));
+			const rows = ids.length === 0 ? [] : await db.read.select().from(design).where(one);
+			const damaged: string[] = [];
+			const designs = rows.flatMap((row) => {
+				try {
+					return [fromRow(row)];
+				} catch {
+					damaged.push(row.name);
+					return [];
+				}
+			});
+			return { designs, damaged };
 		},
 		async save(id: string, { saveId, baseRevision, after, recipe }: Save, now: Date): Promise<SaveOutcome> {
 			return db.write(async (tx): Promise<SaveOutcome> => {

@@ -138,6 +138,12 @@ describe('the bill as CSV', () => {
 		const csv = billCsv(tally(found.recipe, null, 1, context), context);
 		const rows = parse(csv, { columns: true }) as Record<string, string>[];
 		expect(rows.find((r) => r.list === 'inflate')!.where).toBe('\'=SUM(A1), "tall"\nand wide');
+		// Behind blanks and signs nobody sees, in the wide form, or as a call to another program.
+		for (const name of ['\u00a0=1+1', '\ufeff@cmd', '＝1+1', '|calc', '\u200b+1', ' -1+1']) {
+			const hidden = { ...named, sections: [{ ...named.sections[0]!, name }] };
+			const all = parse(billCsv(tally(hidden, null, 1, context), context), { columns: true }) as Record<string, string>[]; // prettier-ignore
+			expect(all.find((r) => r.list === 'inflate')!.where).toBe(`'${name}`);
+		}
 	});
 });
 

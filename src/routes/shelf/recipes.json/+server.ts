@@ -10,13 +10,18 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const { designs } = locals.repos;
 	const asked = url.searchParams.getAll('design').slice(0, 2000);
 	const wanted = asked.length > 0 ? asked : (await designs.shelf()).map((row) => row.id);
-	const found = new Map<string, Awaited<ReturnType<typeof designs.those>>[number]>();
+	const found = new Map<string, Awaited<ReturnType<typeof designs.those>>['designs'][number]>();
+	/** Designs that cannot be read any more: the others go all the same. */
+	const left: string[] = [];
 	for (let next = wanted; next.length > 0;) {
-		const read = await designs.those(next);
+		const { designs: read, damaged } = await designs.those(next);
+		left.push(...damaged);
 		for (const design of read) found.set(design.id, design);
 		const used = new Set(read.flatMap(({ recipe }) => [...namesIn(recipe).designs]));
 		next = [...used].filter((id) => !found.has(id));
 	}
+	if (found.size === 0 && left.length > 0)
+		error(422, { message: `${left.join(', ')} cannot be read any more, so there is nothing to take.` });
 	if (found.size === 0) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
 	const list = [...found.values()].map(({ id, recipe }) => ({ id, recipe }));
 	const studio = await loadStudio(locals.repos);
@@ -28,7 +33,8 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	return new Response(JSON.stringify(bundleOf(list, studio)), {
 		headers: {
 			'content-type': 'application/json',
-			'content-disposition': `attachment; filename="${name}.recipes.json"`
+			'content-disposition': `attachment; filename="${name}.recipes.json"`,
+			...(left.length > 0 ? { 'x-left-out': encodeURIComponent(left.join(', ')) } : {})
 		}
 	});
 };

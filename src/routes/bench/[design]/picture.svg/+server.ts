@@ -1,4 +1,7 @@
 import { isBare } from '$lib/core/structures/assemble.ts';
+import { countDesigns, drawable } from '$lib/core/bom/explode.ts';
+import { DomainError } from '$lib/core/errors.ts';
+import { rational } from '$lib/core/units/rational.ts';
 import { error } from '@sveltejs/kit';
 import { VIEWS } from '$lib/core/scene/camera.ts';
 import { drawAssembly } from '$lib/core/scene/draw-list.ts';
@@ -21,6 +24,19 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const view = VIEWS.find((v) => v === said.get('view')) ?? 'front';
 	const [turn, tilt] = [degrees(said.get('turn'), 360), degrees(said.get('tilt'), 80)];
 	const { recipe } = design;
+	try {
+		const wanted = {
+			recipe,
+			colourway: colourway.id,
+			size: size?.id ?? null,
+			quantity: rational(1),
+			pumps: context.rates.pumps
+		};
+		drawable(countDesigns(wanted, context.library), wanted);
+	} catch (cause) {
+		if (!(cause instanceof DomainError)) throw cause;
+		error(422, { message: `This design cannot be drawn: ${cause.message}.` });
+	}
 	const assembly = assemble(
 		recipe,
 		colourway.id,

@@ -11,7 +11,7 @@ const asked = z.strictObject({ ids: z.array(z.string().min(1).max(64)).max(2000)
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const read = await readJson(request, asked);
 	if ('answer' in read) return read.answer;
-	const [studio, designs] = await Promise.all([
+	const [studio, { designs }] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.designs.those(read.value.ids)
 	]);
