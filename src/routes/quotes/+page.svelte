@@ -25,7 +25,7 @@
 		<h1 class="text-[25px]">Quotes</h1>
 		<form class="flex items-end gap-2" role="search">
 			<input
-				class="control w-48"
+				class="control w-60"
 				name="search"
 				value={data.search}
 				placeholder="client, occasion, number"

@@ -172,8 +172,8 @@
 		</div>
 		<p class="state" aria-live="polite">
 			<span
-				>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}{#if data.usedIn.length > 0}
-					· used in {#each data.usedIn as user, index (user.id)}{index > 0 ? ', ' : ''}<a
+				>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}{#if data.usedIn.length > 0}&nbsp;· used
+					in {#each data.usedIn as user, index (user.id)}{index > 0 ? ', ' : ''}<a
 							class="quiet-link"
 							href="/bench/{user.id}">{user.name}</a
 						>{/each}{/if}</span
@@ -188,7 +188,7 @@
 		</p>
 		<ColourPanel {bench} />
 		<SizesPanel {bench} />
-		<div class="ml-auto flex flex-wrap items-center gap-2">
+		<div class="tools">
 			<button
 				type="button"
 				class="tool"
@@ -279,7 +279,16 @@
 		font-size: 12.6px;
 		line-height: 17px;
 		color: var(--muted);
-		min-width: 120px;
+		flex: 0 1 auto;
+		min-width: 96px;
+	}
+	.tools {
+		display: flex;
+		flex: none;
+		align-items: center;
+		gap: 8px;
+		margin-left: auto;
+		white-space: nowrap;
 	}
 	.tool {
 		display: grid;
@@ -324,6 +333,10 @@
 			flex-wrap: wrap;
 			padding: 8px 0;
 			gap: 6px 12px;
+		}
+		.tools {
+			flex: 0 1 auto;
+			flex-wrap: wrap;
 		}
 		.three {
 			grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);

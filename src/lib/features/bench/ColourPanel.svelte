@@ -55,7 +55,10 @@
 
 <Popover label="Colourway {chosen.name}: change colours" width={400}>
 	{#snippet trigger()}
-		<span class="flex gap-1.5">
+		<span
+			class="flex flex-none flex-wrap gap-1.5"
+			style:max-width="{22 * Math.min(recipe.slots.length, 6)}px"
+		>
 			{#each recipe.slots as slot (slot.id)}
 				<span
 					class="h-4 w-4 rounded-full border border-line"
@@ -63,7 +66,7 @@
 				></span>
 			{/each}
 		</span>
-		<span class="ml-0.5 text-sm">{chosen.name}</span>
+		<span class="ml-0.5 text-sm whitespace-nowrap">{chosen.name}</span>
 	{/snippet}
 	<div class="grid gap-2.5 text-sm">
 		{#if recipe.colourways.length > 1}

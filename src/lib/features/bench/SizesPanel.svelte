@@ -73,7 +73,7 @@
 </script>
 
 <Popover label="Size {now?.name ?? 'as it stands'}: sizes of this design">
-	{#snippet trigger()}<span class="text-sm"
+	{#snippet trigger()}<span class="text-sm whitespace-nowrap"
 			><span class="text-muted">size</span> {now?.name ?? 'as it stands'}</span
 		>{/snippet}
 	<div class="grid gap-3 text-sm">

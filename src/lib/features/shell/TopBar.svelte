@@ -44,7 +44,7 @@
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
 	>
 	{#if demo}<span
-			class="-ml-3 rounded-control border border-ink px-1.5 text-[12.6px] font-semibold"
+			class="-ml-3 rounded-control border border-ink px-1.5 max-sm:-ml-1 text-[12.6px] font-semibold"
 			title="An invented studio, in a file of its own: data/demo.db">demo</span
 		>{/if}
 	<nav aria-label="Main" class="flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
