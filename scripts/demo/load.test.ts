@@ -47,6 +47,31 @@ describe('the invented studio', () => {
 		const bare = (rows: string[]) => rows.filter((r) => !r.startsWith('INSERT INTO "workspace"'));
 		expect(bare(second)).toEqual(bare(first));
 	});
+	test('killed over and over while it loads, it is whole in the end, to the row', async () => {
+		const db = await tempDatabase(afterAll);
+		const ends = [0, 1, 7, 40, 66, 23, 5, 1];
+		let kills = 0;
+		for (const end of [...ends, Infinity]) {
+			let writes = 0;
+			const dying: typeof db = {
+				...db,
+				write: (work) => (writes++ < end ? db.write(work) : Promise.reject(new Error('killed')))
+			};
+			await loadDemo(dying, NOW).catch((e: Error) => {
+				expect(e.message).toBe('killed');
+				kills += 1;
+			});
+		}
+		expect(kills).toBe(ends.length);
+		const rows = async (of: typeof db) => {
+			const url = `file:${(await of.client.execute('PRAGMA database_list')).rows[0]!.file}`;
+			// A link is drawn by lot, and the stamp counts that somebody looked.
+			return (await dumpRows(url))
+				.filter((row) => !row.startsWith('INSERT INTO "workspace"'))
+				.map((row) => row.replace(/'[\w-]{32}'/g, "'a link'"));
+		};
+		expect(await rows(db)).toEqual(await rows(filled));
+	});
 	test.each(demoDesigns.map((d) => [d.name, d] as const))(
 		'%s is a recipe, and nothing in it stops a sale',
 		async (_, demo) => {
