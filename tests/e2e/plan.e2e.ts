@@ -70,6 +70,35 @@ test('a step is said, changed, moved and left out; nonsense stays typed; a press
 	expect(pdf.headers()['content-type']).toBe('application/pdf');
 });
 
+test('two tabs: what the other said of a step stays, and where both said something it is asked', async ({
+	page,
+	context
+}) => {
+	await newDesign(page, 'Two-tab post');
+	await say(page, '4 11 at 10 gull white x2', 'pole 7 ft', 'step fill the base with sand');
+	await saved(page);
+	await page.getByRole('link', { name: 'Steps' }).click();
+	await page.waitForURL(/\/plan/);
+	const other = await context.newPage();
+	await other.goto(page.url());
+	for (const tab of [page, other]) await tab.getByRole('button', { name: /^Change: fill the base/ }).click();
+	await other.getByLabel('Tool').fill('funnel');
+	await other.getByLabel('Method').fill('slowly');
+	await other.getByRole('button', { name: 'Change the step' }).click();
+	await expect(other.getByText('with: funnel')).toBeVisible();
+
+	await page.getByLabel('Tool').fill('scoop');
+	await page.getByLabel('Check before going on').fill('nothing leaks');
+	await page.getByRole('button', { name: 'Change the step' }).click();
+	await expect(page.getByText('Changed to “funnel” meanwhile')).toBeVisible();
+	await expect(page.getByLabel('Tool')).toHaveValue('scoop');
+	await expect(page.getByLabel('Method')).toHaveValue('slowly');
+	await page.getByRole('button', { name: 'Change the step' }).click();
+	await expect(page.getByText('with: scoop')).toBeVisible();
+	await expect(page.getByText('nothing leaks')).toBeVisible();
+	await expect(page.getByText('slowly')).toBeVisible();
+});
+
 test('photos: what is none is answered in words, one is the cover, and it stands on the Shelf', async ({
 	page
 }) => {

@@ -1,14 +1,7 @@
+import { mergeFields, startedFrom } from '$lib/core/forms/merge-fields.ts';
 import { fail } from '@sveltejs/kit';
-import { z } from 'zod';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
-import {
-	choicesFor,
-	mergeFields,
-	printSettings,
-	readSettings,
-	ruleRows,
-	type SettingsFields
-} from '$lib/core/workspace/settings-form.ts';
+import { choicesFor, printSettings, readSettings, ruleRows } from '$lib/core/workspace/settings-form.ts';
 import { fitWords } from '$lib/core/sizing/read-pumps.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -28,15 +21,6 @@ export const load: PageServerLoad = async ({ locals }) => {
 		fits: rates.pumps.map(({ pairs }) => (pairs.length > 1 ? fitWords(pairs) : ''))
 	};
 };
-
-/** The fields as the form was filled with them; a form that does not say starts from what stands there. */
-function startedFrom(text: string | undefined): SettingsFields {
-	try {
-		return z.record(z.string(), z.string()).parse(JSON.parse(text ?? '{}'));
-	} catch {
-		return {};
-	}
-}
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {

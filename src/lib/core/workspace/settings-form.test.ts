@@ -7,7 +7,7 @@ import { printNumber } from '../units/print-number.ts';
 import { parseNumber } from '../units/number.ts';
 import { rational, rationalText } from '../units/rational.ts';
 import { settingsSchema } from './settings.schema.ts';
-import { choicesFor, mergeFields, printSettings, readSettings } from './settings-form.ts';
+import { choicesFor, printSettings, readSettings } from './settings-form.ts';
 import type { Settings } from './settings.ts';
 
 const business = { name: 'Puddlelark', address: '', email: '', phone: '', terms: 'Half before.' };
@@ -111,18 +111,3 @@ test.each([
 	['0', '0'],
 	['1200', '1200']
 ])('%s fills a field with “%s”', (value, text) => expect(printNumber(rational(value))).toBe(text));
-
-test('two tabs: what only the other changed stays theirs, what both changed is asked once', () => {
-	const started = { name: 'Puddlelark', labour: '18.00', terms: 'a\nb' };
-	const now = { ...started, labour: '20.00' };
-	const merge = (typed: Record<string, string>) => mergeFields(typed, started, now);
-	expect(merge({ ...started, name: 'Lark', terms: 'a\r\nb' })).toMatchObject({
-		mine: { name: 'Lark', labour: '20.00' },
-		errors: {}
-	});
-	const both = merge({ ...started, labour: '22.00' });
-	expect(both.errors.labour).toMatch(/Changed to “20.00” meanwhile/);
-	// Saved again from what stands there now, hers is taken.
-	expect(mergeFields(both.mine, now, now)).toEqual({ mine: { ...started, labour: '22.00' }, errors: {} });
-	expect(merge({ ...started, labour: '20.00' }).errors).toEqual({});
-});

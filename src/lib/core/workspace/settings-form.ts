@@ -1,4 +1,5 @@
 import { COUNTS, type CountOf, type FollowOnRule } from '../bom/follow-on.ts';
+import type { Fields } from '../forms/merge-fields.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { parseMoney } from '../money/money.ts';
 import { printPairs, readPumps } from '../sizing/read-pumps.ts';
@@ -8,7 +9,7 @@ import { mixed, rational, rationalText, type Rational } from '../units/rational.
 import type { Settings } from './settings.ts';
 
 /** Texts of the settings form by field; rows of rules and pumps are numbered: `each-0`, `pairs-2`. */
-export type SettingsFields = Readonly<Record<string, string>>;
+export type SettingsFields = Fields;
 
 const BALLOONS: readonly MaterialKind[] = ['latex-round', 'latex-heart', 'latex-link', 'modelling'];
 const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting', 'modelling', 'weight'];
@@ -157,34 +158,6 @@ export function readSettings(
 		}
 	};
 	return { next, errors: { ...errors, ...pumps.errors, ...rules.errors } };
-}
-
-/** A field that two people changed to different things. */
-export interface Meanwhile {
-	readonly mine: SettingsFields;
-	/** A sentence for each such field, with what stands there now. */
-	readonly errors: Readonly<Record<string, string>>;
-}
-
-/**
- * Lays what was typed over what stands there now, field by field: what only others changed since stays theirs, what only
- * this form changed is its own, and what both changed to different things is asked.
- * @param started the fields as this form was filled with them @param now as they would be filled today
- */
-export function mergeFields(typed: SettingsFields, started: SettingsFields, now: SettingsFields): Meanwhile {
-	const mine: Record<string, string> = { ...typed };
-	const errors: Record<string, string> = {};
-	for (const [field, current] of Object.entries(now)) {
-		const [base, own] = [started[field], typed[field]];
-		// Browsers send line ends of two letters.
-		const same = (a: string | undefined, b: string) => a?.replace(/\r\n/g, '\n') === b;
-		if (own === undefined || base === undefined || same(base, current)) continue;
-		if (same(own, base)) mine[field] = current;
-		else if (!same(own, current))
-			errors[field] =
-				`Changed to “${current}” meanwhile, in another tab or by somebody else. Save again to keep yours.`;
-	}
-	return { mine, errors };
 }
 
 /** A blank is no rule: nothing follows from that count. A form that says nothing of rules leaves them as they are. */

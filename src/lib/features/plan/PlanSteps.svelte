@@ -17,6 +17,7 @@
 					readonly id: string;
 					readonly trouble: Readonly<Record<string, string>>;
 					readonly typed: Readonly<Record<string, string>>;
+					readonly started?: Readonly<Record<string, string>> | undefined;
 			  }
 			| undefined;
 	}
@@ -88,6 +89,7 @@
 					{choices}
 					trouble={refused?.id === step.id ? refused.trouble : undefined}
 					typed={refused?.id === step.id ? refused.typed : undefined}
+					started={refused?.id === step.id ? refused.started : undefined}
 					onclose={() => (open = null)}
 				/>
 			{:else}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { formatWait } from '../../core/units/duration.ts';
+	import { stepFields } from '../../core/plan/step-fields.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import type { ShownStep } from '../../core/plan/arrange.ts';
@@ -16,24 +16,16 @@
 		trouble?: Readonly<Record<string, string>> | undefined;
 		/** What was typed, where it was refused. */
 		typed?: Readonly<Record<string, string>> | undefined;
+		/** The step as it stood when what was typed was refused. */
+		started?: Readonly<Record<string, string>> | undefined;
 		onclose: () => void;
 	}
-	let { step, after = '', choices, trouble = {}, typed, onclose }: Props = $props();
+	let { step, after = '', choices, trouble = {}, typed, started, onclose }: Props = $props();
 	/** Made once for the form, so that a button pressed twice does it once. */
 	const saveId = crypto.randomUUID();
 	const fresh = crypto.randomUUID();
-	const start = $derived<Record<string, string>>(
-		typed ?? {
-			text: step?.text ?? '',
-			place: step?.place ?? 'bench',
-			tool: step?.tool ?? '',
-			method: step?.method ?? '',
-			wait: formatWait(step?.wait ?? 0),
-			check: step?.check ?? '',
-			photo: step?.photo ?? '',
-			about: step?.uses[0] ?? ''
-		}
-	);
+	const now = $derived(stepFields(step));
+	const start = $derived<Readonly<Record<string, string>>>(typed ?? now);
 	const focus = (node: HTMLElement) => node.focus();
 </script>
 
@@ -54,6 +46,7 @@
 	<input type="hidden" name="id" value={step?.id ?? fresh} />
 	<input type="hidden" name="saveId" value={saveId} />
 	<input type="hidden" name="after" value={after} />
+	<input type="hidden" name="started" value={JSON.stringify(started ?? now)} />
 	<Field label="What is done" error={trouble.text}>
 		{#snippet children(attributes)}
 			<textarea {...attributes} {@attach focus} name="text" rows="2" class="control w-full" value={start.text}
@@ -73,7 +66,7 @@
 		{@render line('Tool', 'tool')}
 		{@render line('Method', 'method')}
 		{@render line('Wait after it', 'wait', '10 min')}
-		<Field label="Photo">
+		<Field label="Photo" error={trouble.photo}>
 			{#snippet children(attributes)}
 				<select {...attributes} name="photo" class="control" value={start.photo}>
 					<option value="">none</option>
@@ -84,7 +77,7 @@
 			{/snippet}
 		</Field>
 		{#if !step || step.own || step.lost}
-			<Field label="About">
+			<Field label="About" error={trouble.about}>
 				{#snippet children(attributes)}
 					<select {...attributes} name="about" class="control" value={start.about}>
 						<option value="">the whole design</option>

@@ -1,5 +1,7 @@
 import { isBare } from '../../core/structures/assemble.ts';
-import { editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
+import { arrange, editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
+import type { Fields } from '../../core/forms/merge-fields.ts';
+import { stepFields } from '../../core/plan/step-fields.ts';
 import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
@@ -123,4 +125,13 @@ export async function changePlan(
 			return undefined;
 		return recipeSchema.parse(draft) as Recipe;
 	});
+}
+
+/** A step of a working copy as its form would be filled with it now; undefined where the plan has none such. */
+export async function stepNow(repos: Repos, design: string, id: string): Promise<Fields | undefined> {
+	const found = await repos.designs.find(design);
+	if (!found) return undefined;
+	const context = contextOf(await loadStudio(repos), await loadLibrary(repos, found.recipe));
+	const step = arrange(madeSteps(found.recipe, context), found.recipe).find((s) => s.id === id);
+	return step && stepFields(step);
 }

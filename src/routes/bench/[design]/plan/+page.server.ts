@@ -1,11 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
+import { mergeFields, startedFrom, type Fields } from '$lib/core/forms/merge-fields.ts';
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
 import type { Recipe } from '$lib/core/recipe/recipe.ts';
 import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
 import { asked } from '$lib/server/services/asked.ts';
-import { changePlan, listsOf, planPictures, workOutPlan } from '$lib/server/services/plan.ts';
+import { changePlan, listsOf, planPictures, stepNow, workOutPlan } from '$lib/server/services/plan.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -69,13 +70,18 @@ const GONE = 'That step is not there any more. Reload the page.';
 
 export const actions: Actions = {
 	say: async ({ request, locals, params }) => {
-		const read = await readStep(request, locals.repos);
+		const form = await fieldsOf(request);
+		const now = await stepNow(locals.repos, params.design, form.id ?? '');
+		const { mine, errors } = mergeFields(form, startedFrom(form.started), now ?? {});
+		if (Object.keys(errors).length > 0)
+			return fail(409, { id: form.id ?? '', trouble: inWords(errors), typed: mine, started: now });
+		const read = await readStep(mine, locals.repos);
 		if ('failure' in read) return read.failure;
 		const { id, saveId, says, uses } = read;
 		return did(locals.repos, params.design, { edit: { kind: 'say', id, says, uses }, saveId }, read.typed);
 	},
 	add: async ({ request, locals, params }) => {
-		const read = await readStep(request, locals.repos);
+		const read = await readStep(await fieldsOf(request), locals.repos);
 		if ('failure' in read) return read.failure;
 		const { id, saveId, says, uses, after } = read;
 		const edit = { kind: 'add', id, says, uses, after: after || null } as const;
@@ -101,6 +107,17 @@ function plain(kind: 'remove' | 'as made'): Actions[string] {
 
 type Typed = Record<string, string>;
 
+const fieldsOf = async (request: Request): Promise<Typed> =>
+	Object.fromEntries([...(await request.formData())].map(([k, v]) => [k, String(v)]));
+
+/** What a list chooses is named by ids, which nobody reads. */
+const inWords = ({ photo, about, ...errors }: Typed): Typed => ({
+	...errors,
+	...(photo && { photo: OTHERS }),
+	...(about && { about: OTHERS })
+});
+const OTHERS = 'Changed meanwhile, in another tab or by somebody else. Save again to keep yours.';
+
 async function did(
 	repos: App.Locals['repos'],
 	design: string,
@@ -114,8 +131,7 @@ async function did(
 }
 
 /** Reads the form of a step; what was typed comes back with what is wrong with it. */
-async function readStep(request: Request, repos: App.Locals['repos']) {
-	const typed = Object.fromEntries([...(await request.formData())].map(([k, v]) => [k, String(v)])) as Typed;
+async function readStep(typed: Fields, repos: App.Locals['repos']) {
 	const id = typed.id ?? '';
 	const form = formSchema.safeParse({ after: '', about: '', photo: '', ...typed });
 	if (!form.success) {

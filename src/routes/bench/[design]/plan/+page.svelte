@@ -25,7 +25,8 @@
 	);
 	const height = $derived(Math.ceil(scale * Math.max(1, ...data.pictures.map((p) => boxHeight(p.list)))) + 8);
 	const asked = $derived(`colourway=${data.colourwayId}&size=${data.sizeId}&quantity=${data.quantity}`);
-	type Refused = { id: string; trouble: Record<string, string>; typed: Record<string, string> };
+	type Texts = Record<string, string>;
+	type Refused = { id: string; trouble: Texts; typed: Texts; started?: Texts };
 	const refused = $derived(form && 'trouble' in form ? (form as unknown as Refused) : undefined);
 </script>
 
