@@ -1,4 +1,5 @@
 import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
+import { startingSettings } from '../../src/lib/server/db/starting-settings.ts';
 import type { Settings } from '../../src/lib/core/workspace/settings.ts';
 
 /** How the invented studio works and prices. */
@@ -39,15 +40,9 @@ export const settings: Settings = {
 		],
 		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
 		price: {
-			method: 'margin',
+			...startingSettings.rates.price,
 			margin: '48',
 			markup: '90',
-			fee: { percent: '29/10', onTax: true, fixedMinor: 30, payments: 1 },
-			feeOnTop: true,
-			rush: '0',
-			weekend: '0',
-			volume: '0',
-			discount: null,
 			pricePoint: { step: 500, mode: 'up' },
 			minimumMinor: 7500,
 			tax: { percent: '7', inclusive: false },

@@ -1,3 +1,4 @@
+import { today } from '@internationalized/date';
 import { fail, redirect } from '@sveltejs/kit';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import { newTerms } from '$lib/server/services/quoting.ts';
@@ -10,17 +11,17 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		loadStudio(locals.repos)
 	]);
 	const design = url.searchParams.get('with');
-	const today = new Intl.DateTimeFormat('en-CA', { timeZone: studio.settings.zone }).format(new Date());
+	const day = today(studio.settings.zone).toString();
 	const search = (url.searchParams.get('search') ?? '').slice(0, 80).trim();
 	const asked = Number(url.searchParams.get('page') ?? 1);
 	const page = Number.isInteger(asked) ? asked : 1;
-	const found = await locals.repos.quotes.list({ search, page, today });
+	const found = await locals.repos.quotes.list({ search, page, today: day });
 	return {
 		colourway: url.searchParams.get('colourway') ?? '',
 		size: url.searchParams.get('size') ?? '',
 		...found,
 		search,
-		today,
+		today: day,
 		currency: studio.settings.rates.currency,
 		clients: clients.map((c) => c.name),
 		chosen: offered.find((o) => o.design === design) ?? null,

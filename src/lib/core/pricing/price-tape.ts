@@ -60,3 +60,9 @@ export function priceTape(price: Priced, terms: PriceTerms, hasDelivery = false)
 		{ id: 'total', label: 'with tax', amount: price.total, as: 'sum' }
 	];
 }
+
+/** The tape without what its last step leaves, for where that stands below as the margin. */
+export function withoutLastLeft(rows: readonly PriceRow[]): PriceRow[] {
+	const last = rows.findLast((r) => r.id.startsWith('after '));
+	return rows.filter((r) => r !== last);
+}

@@ -7,7 +7,7 @@
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import TapeSection from '../../ui/tape/TapeSection.svelte';
 	import type { Bench } from './bench.svelte.ts';
-	import { priceTape, rateText } from '../../core/pricing/price-tape.ts';
+	import { priceTape, rateText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
 	import PriceBy from './PriceBy.svelte';
 	import PriceRows from './PriceRows.svelte';
 	import {
@@ -66,9 +66,9 @@
 	);
 	const rows = $derived(price.status === 'priced' ? priceTape(price, bench.tally.terms) : []);
 	/** From the cost to the price; what the last step leaves is the margin below. */
-	const way = $derived(rows.filter((r) => (r.as === 'line' && r.id !== 'tax') || isMiddle(r.id)));
-	const isMiddle = (id: string) =>
-		id.startsWith('after ') && id !== rows.findLast((r) => r.id.startsWith('after '))?.id;
+	const way = $derived(
+		withoutLastLeft(rows).filter((r) => (r.as === 'line' && r.id !== 'tax') || r.id.startsWith('after '))
+	);
 	/** What the client pays with the tax on top, or the tax that is in the price. */
 	const taxRow = $derived(rows.find((r) => r.id === 'total') ?? rows.find((r) => r.id === 'tax'));
 	const ends = $derived.by(() => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { priceText } from './tape-words.ts';
+	import { leastText, priceText } from './tape-words.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { sayRecipe } from '../../core/recipe/say-recipe.ts';
@@ -18,7 +18,7 @@
 	const rowsOf = (recipe: Recipe) => sayRecipe(recipe, nameOf);
 	const priceOf = (recipe: Recipe) => {
 		const { price, cost } = tally(recipe, null, 1, bench.context);
-		return `${cost.total.unknown.length > 0 ? 'at least ' : ''}${priceText(price, formatMoney)}`;
+		return leastText(priceText(price, formatMoney), cost.total.unknown);
 	};
 	const sides = $derived(
 		theirs

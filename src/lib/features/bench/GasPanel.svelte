@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { priceText } from './tape-words.ts';
+	import { leastText, priceText } from './tape-words.ts';
 	import type { Bunch, Section } from '../../core/recipe/recipe.ts';
 	import { VENUE_AIR, VENUE_HEIGHT } from '../../core/gas/venue.ts';
 	import { formatMoney } from '../../core/money/money.ts';
@@ -120,10 +120,7 @@
 					<tr>
 						<th>price</th>
 						{#each sides as { gas, worked } (gas)}<td class="n"
-								>{worked.cost.total.unknown.length > 0 ? 'at least ' : ''}{priceText(
-									worked.price,
-									formatMoney
-								)}</td
+								>{leastText(priceText(worked.price, formatMoney), worked.cost.total.unknown)}</td
 							>{/each}
 					</tr>
 					<tr>

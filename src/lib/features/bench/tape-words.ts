@@ -32,6 +32,12 @@ export const atLeast = (word: string, unknown: readonly string[]): string =>
 export const atMost = (word: string, unknown: readonly string[]): string =>
 	unknown.length > 0 ? `${word}, at most` : word;
 
+/** A figure in a running text or a cell: `at least 85.00` where a cost is not known. */
+export const leastText = (figure: string, unknown: readonly string[]): string =>
+	unknown.length > 0 ? `at least ${figure}` : figure;
+export const mostText = (figure: string, unknown: readonly string[]): string =>
+	unknown.length > 0 ? `at most ${figure}` : figure;
+
 /** Why a price is only a least one: the first costs that nobody knows, by their names. */
 export function missingText(unknown: readonly string[]): string {
 	if (unknown.length === 0) return '';

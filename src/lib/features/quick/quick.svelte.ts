@@ -11,6 +11,7 @@ import { tally } from '../../core/tally/tally.ts';
 import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
 import { parseCount } from '../../core/units/number.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
+import { leastText } from '../bench/tape-words.ts';
 
 export interface QuickData {
 	readonly designs: readonly { readonly id: string; readonly recipe: Recipe }[];
@@ -149,7 +150,6 @@ export class Quick {
 			: price.tax.minor > 0
 				? ', tax included'
 				: '';
-		const from = this.unknown.length > 0 ? 'at least ' : '';
-		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${from}${formatMoney(price.said)}${taxed}. ${this.data.settings.business.name}`;
+		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${leastText(formatMoney(price.said), this.unknown)}${taxed}. ${this.data.settings.business.name}`;
 	}
 }

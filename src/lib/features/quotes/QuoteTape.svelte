@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatAmount } from '../../core/money/money.ts';
-	import { priceTape, wayText } from '../../core/pricing/price-tape.ts';
+	import { priceTape, wayText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
 	import { wayOf, type PriceTerms } from '../../core/pricing/terms.ts';
 	import { quoteTerms, type PricedQuote, type QuoteTerms } from '../../core/quote/quote.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -20,11 +20,7 @@
 	const terms = $derived(quoteTerms(base, quoted));
 	const unknown = $derived(priced.cost.unknown);
 	/** What the last step leaves is the margin below. */
-	const rows = $derived.by(() => {
-		const all = price.status === 'priced' ? priceTape(price, terms, true) : [];
-		const last = all.findLast((r) => r.id.startsWith('after '));
-		return all.filter((r) => r !== last);
-	});
+	const rows = $derived(price.status === 'priced' ? withoutLastLeft(priceTape(price, terms, true)) : []);
 	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
 	const deliveryText = $derived(
 		quoted.deliveryMinor !== null

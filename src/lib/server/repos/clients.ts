@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Actor } from '../actor.ts';
-import type { Database } from '../db/client.ts';
+import type { Database, Writer } from '../db/client.ts';
 import { client } from '../db/tables/quote.ts';
 
 export interface Client {
@@ -8,6 +8,16 @@ export interface Client {
 	readonly name: string;
 	readonly email: string;
 	readonly phone: string;
+}
+
+/** Id of the client of that name, inside a write. */
+export async function clientNamed(
+	tx: Writer,
+	workspaceId: string,
+	name: string
+): Promise<string | undefined> {
+	const own = and(eq(client.workspaceId, workspaceId), eq(client.name, name));
+	return (await tx.select({ id: client.id }).from(client).where(own).get())?.id;
 }
 
 export function clients(db: Database, actor: Actor) {
@@ -24,12 +34,8 @@ export function clients(db: Database, actor: Actor) {
 		/** The client of that name, made where there is none. @param id for a new one */
 		async named(name: string, id: string): Promise<string> {
 			return db.write(async (tx) => {
-				const had = await tx
-					.select({ id: client.id })
-					.from(client)
-					.where(and(eq(client.workspaceId, workspaceId), eq(client.name, name)))
-					.get();
-				if (had) return had.id;
+				const had = await clientNamed(tx, workspaceId, name);
+				if (had !== undefined) return had;
 				await tx.insert(client).values({ workspaceId, id, name });
 				return id;
 			});

@@ -12,6 +12,7 @@ import type { Database, Writer } from '../db/client.ts';
 import { design, designVersion } from '../db/tables/design.ts';
 import { client, quote, quoteLine } from '../db/tables/quote.ts';
 import { isLastKept } from './designs.ts';
+import { clientNamed } from './clients.ts';
 
 export interface QuoteLine {
 	readonly id: string;
@@ -278,12 +279,8 @@ async function clientFor(
 	const own = and(eq(client.workspaceId, workspaceId), eq(client.id, now));
 	const current = await tx.select({ name: client.name }).from(client).where(own).get();
 	if (current?.name === name) return now;
-	const named = await tx
-		.select({ id: client.id })
-		.from(client)
-		.where(and(eq(client.workspaceId, workspaceId), eq(client.name, name)))
-		.get();
-	if (named) return named.id;
+	const named = await clientNamed(tx, workspaceId, name);
+	if (named !== undefined) return named;
 	const others = await tx
 		.select({ id: quote.id })
 		.from(quote)

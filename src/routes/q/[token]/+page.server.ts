@@ -1,3 +1,4 @@
+import { today } from '@internationalized/date';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
@@ -11,7 +12,7 @@ export const load: PageServerLoad = async ({ locals, params, setHeaders }) => {
 			hint: 'Check that it is whole, or ask for it again.'
 		});
 	// The last day counts, where the business is.
-	const today = new Intl.DateTimeFormat('en-CA', { timeZone: found.frozen.zone }).format(new Date());
-	const lapsed = found.state === 'sent' && today > found.frozen.validUntil;
+	const day = today(found.frozen.zone).toString();
+	const lapsed = found.state === 'sent' && day > found.frozen.validUntil;
 	return { frozen: found.frozen, state: lapsed ? 'lapsed' : found.state, token: params.token };
 };

@@ -2,7 +2,7 @@
 	import { formatHours } from '$lib/core/labour/standards.ts';
 	import { formatMoney } from '$lib/core/money/money.ts';
 	import { formatFeet, type Millimetres } from '$lib/core/units/length.ts';
-	import { percentText } from '$lib/features/bench/tape-words.ts';
+	import { leastText, mostText, percentText } from '$lib/features/bench/tape-words.ts';
 	import MiniPicture from '$lib/features/picture/MiniPicture.svelte';
 
 	let { data } = $props();
@@ -49,13 +49,10 @@
 					'cost',
 					(s) => `${formatMoney(s.cost.known)}${s.cost.unknown.length > 0 ? ' + ?' : ''}`
 				)}
-				{@render line(
-					'margin',
-					(s) => `${s.cost.unknown.length > 0 ? 'at most ' : ''}${percentText(s.margin)}`
-				)}
+				{@render line('margin', (s) => mostText(percentText(s.margin), s.cost.unknown))}
 				{@render line(
 					'price',
-					(s) => (s.price ? `${s.cost.unknown.length > 0 ? 'at least ' : ''}${formatMoney(s.price)}` : '—'),
+					(s) => (s.price ? leastText(formatMoney(s.price), s.cost.unknown) : '—'),
 					true
 				)}
 			</tbody>
