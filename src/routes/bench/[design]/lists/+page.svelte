@@ -159,6 +159,18 @@
 		border-radius: 50%;
 		border: 1px solid rgb(27 35 51 / 0.25);
 	}
+	@media (max-width: 640px) {
+		th,
+		td {
+			padding: 5px 6px;
+		}
+		td:not(.n):first-child {
+			min-width: 128px;
+		}
+		td.n b {
+			white-space: normal;
+		}
+	}
 	@media print {
 		.second {
 			break-before: page;
