@@ -4,6 +4,7 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import { wayText } from '../../core/pricing/price-tape.ts';
+	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
@@ -13,7 +14,8 @@
 	interface Props {
 		data: QuoteData & { readonly clients: readonly string[]; readonly zones: readonly string[] };
 		/** Asks for the quote to be sent once it is saved. */
-		onsend: () => void;
+		/** All that is typed is saved: send it, though costs are unknown where that is meant. */
+		onsend: (evenUnknown: boolean) => void;
 	}
 	let { data, onsend }: Props = $props();
 	// svelte-ignore state_referenced_locally
@@ -49,9 +51,14 @@
 		draft.raw[field] = value;
 		draft.touch();
 	};
-	async function send() {
-		if (await draft.flush()) onsend();
+	let builder = $state<HTMLElement>();
+	/** Sends what is typed, all of it: a field that cannot be read is gone to instead. */
+	export async function send(evenUnknown = false) {
+		if (await draft.flush()) onsend(evenUnknown);
+		else builder?.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
 	}
+	/** Which costs nobody knows, in a sentence. */
+	export const missing = (): string => missingText(draft.priced.cost.unknown);
 </script>
 
 {#snippet text(
@@ -77,7 +84,7 @@
 	</Field>
 {/snippet}
 
-<div class="builder">
+<div class="builder" bind:this={builder}>
 	<div class="grid content-start gap-6">
 		<p class="text-[13px] text-muted" aria-live="polite" data-name="quote-state">
 			{draft.state === 'refused'
@@ -143,7 +150,7 @@
 					{@const recipe = draft.recipe(line.versionId)}
 					{@const newer = draft.newer(line.versionId)}
 					<li
-						class="grid grid-cols-[86px_1fr_170px_auto] items-start gap-3 border-b border-line px-3 py-2 max-sm:grid-cols-[76px_1fr]"
+						class="grid grid-cols-[86px_1fr_170px_auto] items-start gap-3 border-b border-line px-3 py-2 max-sm:grid-cols-[76px_minmax(0,1fr)]"
 					>
 						<Field label="How many" error={draft.errors[`quantity ${line.id}`]}>
 							{#snippet children(attributes)}
@@ -165,7 +172,7 @@
 									>take the newer one</Button
 								>{/if}
 						</div>
-						<div class="grid gap-2">
+						<div class="grid gap-2 max-sm:col-span-2">
 							<Field label="Colourway">
 								{#snippet children(attributes)}
 									<select
@@ -216,7 +223,7 @@
 								</Field>
 							{/if}
 						</div>
-						<div class="pt-5">
+						<div class="pt-5 max-sm:col-span-2 max-sm:pt-0">
 							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
 						</div>
 					</li>
@@ -290,7 +297,7 @@
 					oninput={(e) => set('note', e.currentTarget.value)}></textarea>{/snippet}
 		</Field>
 		<p>
-			<Button kind="strong" onclick={send}>Send</Button>
+			<Button kind="strong" onclick={() => send()}>Send</Button>
 			<span class="ml-2 text-[13px] text-muted">Sending freezes it and makes the client’s link.</span>
 		</p>
 	</div>

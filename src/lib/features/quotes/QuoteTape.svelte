@@ -19,8 +19,10 @@
 	const price = $derived(priced.price);
 	const terms = $derived(quoteTerms(base, quoted));
 	const unknown = $derived(priced.cost.unknown);
+	/** A delivery nobody has said anything of is no line of 0.00. */
+	const isSaid = $derived(quoted.deliveryMinor !== null || quoted.deliveryCostMinor !== null);
 	/** What the last step leaves is the margin below. */
-	const rows = $derived(price.status === 'priced' ? withoutLastLeft(priceTape(price, terms, true)) : []);
+	const rows = $derived(price.status === 'priced' ? withoutLastLeft(priceTape(price, terms, isSaid)) : []);
 	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
 	const deliveryText = $derived(
 		quoted.deliveryMinor !== null

@@ -46,7 +46,7 @@ const WHY = {
 	'no lines': 'Nothing is on this quote yet. Add a design first.',
 	'no price': 'No price can be worked out. Look at the margin.',
 	'unknown cost':
-		'Some costs are unknown, so the margin may be worse than it looks. Fill them in at the Stockroom, or send it all the same.'
+		'Some costs are unknown, so the margin may be worse than it looks. Fill them in, or send it all the same.'
 } as const;
 
 export const actions: Actions = {

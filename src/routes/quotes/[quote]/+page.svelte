@@ -12,6 +12,7 @@
 	const quote = $derived(data.quote);
 	let sending = $state<HTMLFormElement>();
 	let even = $state(false);
+	let builder = $state<QuoteBuilder>();
 	async function send(meant: boolean) {
 		even = meant;
 		await tick();
@@ -28,15 +29,17 @@
 	</header>
 	{#if form?.trouble}
 		<div class="mb-4 flex flex-wrap items-center gap-3">
-			<Notice level="watch" live>{form.trouble}</Notice>
-			{#if form.even}<Button onclick={() => send(true)}>Send it all the same</Button>{/if}
+			<Notice level="watch" live
+				>{form.trouble}{#if form.even}&nbsp;{builder?.missing()}{/if}</Notice
+			>
+			{#if form.even}<Button onclick={() => builder?.send(true)}>Send it all the same</Button>{/if}
 		</div>
 	{/if}
 	<form method="post" action="?/send" bind:this={sending} use:enhance hidden>
 		<input name="even" value={even ? 'yes' : 'no'} />
 	</form>
 	{#if quote.state === 'draft'}
-		<QuoteBuilder {data} onsend={() => send(false)} />
+		<QuoteBuilder bind:this={builder} {data} onsend={send} />
 	{:else if quote.frozen}
 		<section class="mb-6 grid gap-3 border-y border-line bg-paper px-5 py-4">
 			<p>
