@@ -42,7 +42,8 @@ test('healthz says how it is; pages are compressed; another host name gets nothi
 		engine: '2'
 	});
 	const fetched = await new Promise<{ encoding?: string; length: number; text: string }>((resolve) => {
-		get(`${app.url}/shelf`, { headers: { 'accept-encoding': 'gzip' } }, (response) => {
+		// Found by its name: what other journeys made may fill the first page.
+		get(`${app.url}/shelf?search=lighthouse`, { headers: { 'accept-encoding': 'gzip' } }, (response) => {
 			const chunks: Buffer[] = [];
 			response.on('data', (c: Buffer) => chunks.push(c));
 			response.on('end', () => {
@@ -57,7 +58,7 @@ test('healthz says how it is; pages are compressed; another host name gets nothi
 	});
 	expect(fetched.encoding).toBe('gzip');
 	expect(fetched.text).toContain('Lighthouse column');
-	expect(fetched.length).toBeLessThan(fetched.text.length / 3);
+	expect(fetched.length).toBeLessThan(fetched.text.length / 2);
 	const other = await request.get('/shelf', { headers: { host: 'tally.example' } });
 	expect(other.status()).toBe(421);
 });
