@@ -1,11 +1,22 @@
 import adapter from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { build } from 'vite';
+
+const node = adapter({ out: 'build', precompress: true });
+/** The server, and beside it what it runs on threads. */
+const server = {
+	...node,
+	async adapt(builder) {
+		await node.adapt(builder);
+		await build({ configFile: 'vite.threads.config.ts' });
+	}
+};
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
 	preprocess: vitePreprocess(),
 	kit: {
-		adapter: adapter({ out: 'build', precompress: true }),
+		adapter: server,
 		// The database and the PDF fonts are read at run time, never bundled.
 		csp: {
 			mode: 'auto',

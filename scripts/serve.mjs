@@ -2,7 +2,8 @@
  * Starts the built server: checks its configuration, answers over-size bodies in words, compresses what it
  * sends, and closes cleanly when told to stop.
  *
- * PORT (4173), HOST (127.0.0.1), DATABASE_URL, BODY_LIMIT (bytes). `--open-to-network` listens on every address.
+ * PORT (4173), HOST (127.0.0.1), DATABASE_URL, BODY_LIMIT (bytes), REQUEST_LIMIT (asked at once). `--open-to-network`
+ * listens on every address.
  */
 import { createServer } from 'node:http';
 import { existsSync } from 'node:fs';
@@ -21,6 +22,9 @@ if (!Number.isInteger(port) || port < 1 || port > 65_535)
 const limit = Number(process.env.BODY_LIMIT ?? 12 * 1024 * 1024);
 if (!Number.isInteger(limit) || limit < 1024)
 	stop(`BODY_LIMIT is “${process.env.BODY_LIMIT}”. Give a number of bytes, 1024 or more.`);
+const most = Number(process.env.REQUEST_LIMIT ?? 250);
+if (!Number.isInteger(most) || most < 1)
+	stop(`REQUEST_LIMIT is “${process.env.REQUEST_LIMIT}”. Give a whole number, 1 or more.`);
 const open = process.argv.includes('--open-to-network');
 const host = open ? '0.0.0.0' : (process.env.HOST ?? '127.0.0.1');
 if (!open && !['127.0.0.1', 'localhost', '::1'].includes(host)) {
@@ -55,7 +59,19 @@ const own = new Set(['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:$
 // Quick rather than small: most readers sit at this machine or in its network.
 const quality = { [constants.BROTLI_PARAM_QUALITY]: 2 };
 const compress = compression({ level: 3, brotli: { params: quality } });
+let closing = false;
+/** Requests that are being answered. */
+let asked = 0;
 const server = createServer((request, response) => {
+	if (asked >= most) {
+		// Whoever is turned away is told so at once, and when to come again.
+		request.resume();
+		response.writeHead(503, { 'content-type': 'text/plain; charset=utf-8', 'retry-after': '2' });
+		response.end('Too much is asked just now. Try again in a moment.');
+		return;
+	}
+	asked++;
+	response.once('close', () => asked--);
 	const length = Number(request.headers['content-length'] ?? 0);
 	if (length > limit) {
 		const words = `That is too large: ${Math.ceil(length / 1024 / 1024)} MB, and at most ${Math.floor(limit / 1024 / 1024)} MB can be sent at once.`;
@@ -71,19 +87,22 @@ const server = createServer((request, response) => {
 		else request.once('end', answer);
 		return;
 	}
-	const asked = request.headers.host ?? '';
+	const called = request.headers.host ?? '';
 	if (open) request.headers['x-bright-tally-protocol'] = 'http';
-	else if (!ownOrigin && !own.has(asked)) {
+	else if (!ownOrigin && !own.has(called)) {
 		// A page elsewhere that gave this machine's address a name of its own gets nothing.
 		response.writeHead(421, { 'content-type': 'text/plain; charset=utf-8' });
 		response.end(`This server answers to http://127.0.0.1:${port} only.`);
 		return;
 	}
 	// localhost and 127.0.0.1 are the same machine: forms posted from either are our own.
-	else if (!ownOrigin && request.headers.origin === `http://${asked}`)
+	else if (!ownOrigin && request.headers.origin === `http://${called}`)
 		request.headers.origin = process.env.ORIGIN;
 	compress(request, response, () => handler(request, response));
 });
+
+// Connections beyond this are closed at once: each holds memory, whoever asks for nothing too.
+server.maxConnections = 4 * most;
 
 server.on('error', (error) => {
 	stop(
@@ -92,9 +111,21 @@ server.on('error', (error) => {
 			: error.message
 	);
 });
-server.listen(port, host, () => console.log(`Bright Tally is at http://127.0.0.1:${port}`));
+server.listen(port, host, () => {
+	console.log(`Bright Tally is at http://127.0.0.1:${port}`);
+	void warm();
+});
 
-let closing = false;
+/** Asks for what is looked at first, so that whoever comes first does not wait for all that is read once. */
+async function warm() {
+	const name = host === '::1' ? '[::1]' : '127.0.0.1';
+	for (const path of ['/shelf', '/bench', '/quotes', '/quick', '/stockroom']) {
+		if (closing) return;
+		const answer = await fetch(`http://${name}:${port}${path}`).catch(() => undefined);
+		await answer?.arrayBuffer().catch(() => undefined);
+	}
+}
+
 for (const signal of ['SIGTERM', 'SIGINT']) {
 	process.on(signal, () => {
 		if (closing) return;

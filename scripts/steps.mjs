@@ -71,7 +71,14 @@ function newest(path) {
 	return Math.max(info.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))));
 }
 
-const SOURCES = ['src', 'static', 'package-lock.json', 'vite.config.ts', 'svelte.config.js'];
+const SOURCES = [
+	'src',
+	'static',
+	'package-lock.json',
+	'vite.config.ts',
+	'vite.threads.config.ts',
+	'svelte.config.js'
+];
 
 /** Builds the app unless what stands in build/ was made from these very sources. */
 export async function build() {

@@ -1,5 +1,6 @@
 import type { Actor } from '$lib/server/actor.ts';
 import type { Repos } from '$lib/server/repos/index.ts';
+import type { Work } from '$lib/server/threads/pool.ts';
 
 declare global {
 	namespace App {
@@ -12,6 +13,8 @@ declare global {
 			/** Who asks. Resolved in one place: `src/lib/server/actor.ts`. */
 			actor: Actor;
 			repos: Repos;
+			/** The port to what takes long. */
+			work: Work;
 			theme: 'light' | 'dark' | 'auto';
 		}
 	}

@@ -1,4 +1,5 @@
 import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { dev } from '$app/environment';
 import { env } from '$env/dynamic/private';
 import { may, resolveActor } from '$lib/server/actor.ts';
 import { open } from '$lib/server/app.ts';
@@ -10,7 +11,7 @@ import { createRepos } from '$lib/server/repos/index.ts';
 let app: Awaited<ReturnType<typeof open>>;
 
 export const init: ServerInit = async () => {
-	app = await open(env);
+	app = await open(env, { threaded: !dev });
 };
 
 /** A write that another program or a full disk kept out is answered as that, and nothing of it was done. */
@@ -28,10 +29,18 @@ const answering = (db: Database): Database => ({
 		})
 });
 
+let last: Promise<unknown> = Promise.resolve();
+/**
+ * One request begins in each turn of the event loop. The database answers at once, so requests that came together would
+ * otherwise be worked out to their ends before anything else is heard: what a thread has made, or a request that came later.
+ */
+const turn = () => (last = last.then(() => new Promise(setImmediate)));
+
 const THEMES = ['light', 'dark'] as const;
 
 export const handle: Handle = async ({ event, resolve }) => {
 	guard(event);
+	await turn();
 	const said = event.cookies.get('theme');
 	event.locals.theme = THEMES.find((t) => t === said) ?? 'auto';
 	const permission = event.route.id === null ? 'public' : PERMISSIONS[event.route.id];
@@ -39,6 +48,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.actor = resolveActor(permission);
 	if (!may(event.locals.actor, permission)) error(403, { message: 'This is not for your role.' });
 	event.locals.repos = createRepos(answering(app.db), event.locals.actor);
+	event.locals.work = app.threads.workFor(event.locals.actor);
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});

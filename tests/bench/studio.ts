@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -12,11 +12,12 @@ import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 
-/** Runs work against a built server on a throwaway copy of the demo studio. */
+/** Runs work against a built server on a throwaway copy of the demo studio. @param args of Node, before the server */
 export async function withStudio<T>(
 	port: number,
 	fill: (repos: Repos) => Promise<void>,
-	work: (url: string) => Promise<T>
+	work: (url: string, server: ChildProcess) => Promise<T>,
+	args: readonly string[] = []
 ): Promise<T> {
 	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-bench-'));
 	const database = `file:${join(folder, 'tally.db')}`;
@@ -26,14 +27,14 @@ export async function withStudio<T>(
 	await fill(createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' }));
 	db.close();
 	const env = { ...process.env, PORT: String(port), DATABASE_URL: database };
-	const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+	const server = spawn(process.execPath, [...args, 'scripts/serve.mjs'], {
 		env,
-		stdio: ['ignore', 'ignore', 'inherit']
+		stdio: ['ignore', 'ignore', 'inherit', 'ipc']
 	});
 	const url = `http://127.0.0.1:${port}`;
 	try {
 		for (let tries = 0; tries < 100; tries++) {
-			if ((await fetch(`${url}/healthz`).catch(() => undefined))?.ok) return await work(url);
+			if ((await fetch(`${url}/healthz`).catch(() => undefined))?.ok) return await work(url, server);
 			await new Promise((resolve) => setTimeout(resolve, 100));
 		}
 		throw new Error('The server did not answer.');

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { get } from 'node:http';
+import { connect } from 'node:net';
 import { expect, test } from './app.ts';
 
 /** Starts a server that is not meant to stay. @returns what it said and how it ended */
@@ -57,6 +58,11 @@ test('healthz says how it is; pages are compressed; another host name gets nothi
 		});
 	});
 	expect(fetched.encoding).toBe('gzip');
+	// A paper that somebody has already is not sent again; a change of what it was made from is another paper.
+	const paper = await request.get('/bench/hive-column/plan.pdf');
+	const { etag } = paper.headers();
+	const again = await request.get('/bench/hive-column/plan.pdf', { headers: { 'if-none-match': etag! } });
+	expect([paper.status(), again.status(), (await again.body()).length]).toEqual([200, 304, 0]);
 	expect(fetched.text).toContain('Lighthouse column');
 	expect(fetched.length).toBeLessThan(fetched.text.length / 2);
 	const other = await request.get('/shelf', { headers: { host: 'tally.example' } });
@@ -110,6 +116,26 @@ test('opened to the network it warns; SIGTERM ends it cleanly', async ({ app }) 
 	const { said, code } = await runServer(env, ['--open-to-network'], /Bright Tally is at/);
 	expect(said).toContain('Warning: anyone on your network');
 	expect(code).toBe(0);
+});
+
+test('more asked at once than it can do is turned away in words; what was there goes on', async ({ app }) => {
+	const env = { PORT: '4393', DATABASE_URL: `file:${app.database}`, REQUEST_LIMIT: '3' };
+	const url = 'http://127.0.0.1:4393';
+	const seen: string[] = [];
+	await runServer(env, [], /Bright Tally is at/, async () => {
+		// Three that begin to send and do not end.
+		const slow = Array.from({ length: 3 }, () => connect(4393, '127.0.0.1'));
+		const head =
+			'POST /theme HTTP/1.1\r\nhost: 127.0.0.1:4393\r\norigin: http://127.0.0.1:4393\r\ncontent-length: 90\r\n';
+		for (const socket of slow)
+			socket.write(`${head}content-type: application/x-www-form-urlencoded\r\n\r\ntheme=`);
+		await expect.poll(async () => (await fetch(`${url}/healthz`)).status, { timeout: 10_000 }).toBe(503);
+		seen.push(await (await fetch(`${url}/healthz`)).text());
+		for (const socket of slow) socket.destroy();
+		await expect.poll(async () => (await fetch(`${url}/healthz`)).status).toBe(200);
+		seen.push('answered again');
+	});
+	expect(seen).toEqual(['Too much is asked just now. Try again in a moment.', 'answered again']);
 });
 
 test('the tally as an interface: what the Bench says, in JSON; nonsense is answered in words with its place', async ({

@@ -21,19 +21,23 @@ export function tempFile(atTheEnd: AtTheEnd = onTestFinished): string {
 	return `file:${join(folder, 'tally.db')}`;
 }
 
-export async function tempDatabase(atTheEnd: AtTheEnd = onTestFinished): Promise<Database> {
-	const db = connect(tempFile(atTheEnd));
+export async function tempDatabase(
+	atTheEnd: AtTheEnd = onTestFinished,
+	url = tempFile(atTheEnd)
+): Promise<Database> {
+	const db = connect(url);
 	atTheEnd(() => db.close());
 	await migrateTo(db, 'drizzle');
 	return db;
 }
 
 /** An empty workspace with a small Stockroom: the materials that `tests/kit/studio.ts` names. */
-export async function tempStudio(actor: Actor = owner): Promise<{ db: Database; repos: Repos }> {
-	const db = await tempDatabase();
+export async function tempStudio(actor: Actor = owner): Promise<{ db: Database; repos: Repos; url: string }> {
+	const url = tempFile();
+	const db = await tempDatabase(onTestFinished, url);
 	const repos = createRepos(db, actor);
 	await fillStudio(repos);
-	return { db, repos };
+	return { db, repos, url };
 }
 
 export async function fillStudio(repos: Repos): Promise<void> {

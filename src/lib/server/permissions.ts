@@ -40,6 +40,7 @@ export const PERMISSIONS: Readonly<Record<string, Permission>> = {
 	'/thumb/sizing-holes.pdf': 'read',
 	'/stockroom': 'stock',
 	'/quotes': 'quote',
+	'/quotes/recipes/[version]': 'quote',
 	'/quotes/[quote]': 'quote',
 	'/quotes/[quote]/save': 'quote',
 	'/quotes/[quote]/forecast': 'quote',

@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { clustersOf, recipeOf, sideBySide, type Choice } from '$lib/server/services/side-by-side.ts';
+import { clustersOf, recipeOf, type Choice } from '$lib/server/services/side-by-side.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 const NAMES = { 3: 'threes', 4: 'quads', 5: 'fives', 6: 'six-packs' } as const;
@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	return {
 		designs,
 		clusters: Object.entries(NAMES).map(([count, name]) => ({ count, name })),
-		both: await sideBySide(locals.repos, first, second),
+		both: await locals.work('side by side', { first, second }),
 		fresh: crypto.randomUUID()
 	};
 };

@@ -7,7 +7,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const get = (name: string) => (url.searchParams.get(name) ?? '').slice(0, 80);
 	const sort = SHELF_SORTS.find((s) => s === get('sort')) ?? 'changed';
 	const query = { search: get('search').trim(), tag: get('tag'), sort, page: Number(get('page')) || 1 };
-	return { query, fresh: crypto.randomUUID(), ...(await shelf(locals.repos, query)) };
+	return { query, fresh: crypto.randomUUID(), ...(await shelf(locals.repos, locals.work, query)) };
 };
 
 const newId = () => crypto.randomUUID();

@@ -47,72 +47,79 @@
 				{...attributes}
 				class="control min-h-11! w-full min-w-0"
 				value={quick.design}
-				onchange={(e) => quick.choose(e.currentTarget.value)}
+				onchange={async (e) => {
+					const select = e.currentTarget;
+					await quick.choose(select.value);
+					// What could not be read is not what stands below.
+					select.value = quick.waiting || quick.design;
+				}}
 			>
-				{#each data.designs as design (design.id)}<option value={design.id}>{design.recipe.name}</option
-					>{/each}
+				{#each data.designs as design (design.id)}<option value={design.id}>{design.name}</option>{/each}
 			</select>
 		{/snippet}
 	</Field>
-	<Field label="Colour">
-		{#snippet children(attributes)}
-			<select {...attributes} class="control min-h-11! w-full min-w-0" bind:value={quick.colour}>
-				<optgroup label="Colourways">
-					{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
-							>{colourway.name}</option
-						>{/each}
-				</optgroup>
-				{#if quick.mainSlot}
-					<optgroup label="{quick.mainSlot.name} in">
-						{#each data.colours as colour (colour.id)}<option value="main:{colour.id}"
-								>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
+	{#if quick.trouble}<Notice level="bad">{quick.trouble}</Notice>{/if}
+	<fieldset class="contents" disabled={quick.waiting !== ''}>
+		<Field label="Colour">
+			{#snippet children(attributes)}
+				<select {...attributes} class="control min-h-11! w-full min-w-0" bind:value={quick.colour}>
+					<optgroup label="Colourways">
+						{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
+								>{colourway.name}</option
 							>{/each}
 					</optgroup>
-				{/if}
-			</select>
-		{/snippet}
-	</Field>
-	{#if quick.recipe.sizes.length > 0}
-		<Pick
-			label="Size"
-			value={quick.size}
-			options={[
-				['', 'as it stands, or by height'],
-				...quick.recipe.sizes.map((s) => [s.id, s.name] as const)
-			]}
-			onpick={(size) => {
-				quick.size = size;
-				quick.height = '';
-			}}
-		/>
-	{/if}
-	<div class="grid grid-cols-2 gap-3">
-		{#if quick.hasBody}
-			<Field
-				label="Height of the body"
-				error={quick.errors.height}
-				hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
-			>
+					{#if quick.mainSlot}
+						<optgroup label="{quick.mainSlot.name} in">
+							{#each data.colours as colour (colour.id)}<option value="main:{colour.id}"
+									>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
+								>{/each}
+						</optgroup>
+					{/if}
+				</select>
+			{/snippet}
+		</Field>
+		{#if quick.recipe.sizes.length > 0}
+			<Pick
+				label="Size"
+				value={quick.size}
+				options={[
+					['', 'as it stands, or by height'],
+					...quick.recipe.sizes.map((s) => [s.id, s.name] as const)
+				]}
+				onpick={(size) => {
+					quick.size = size;
+					quick.height = '';
+				}}
+			/>
+		{/if}
+		<div class="grid grid-cols-2 gap-3">
+			{#if quick.hasBody}
+				<Field
+					label="Height of the body"
+					error={quick.errors.height}
+					hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
+				>
+					{#snippet children(attributes)}<input
+							{...attributes}
+							class="control figures min-h-11! w-full min-w-0"
+							bind:value={quick.height}
+							oninput={() => (quick.size = '')}
+							placeholder="6 ft"
+							autocomplete="off"
+						/>{/snippet}
+				</Field>
+			{/if}
+			<Field label="How many" error={quick.errors.quantity}>
 				{#snippet children(attributes)}<input
 						{...attributes}
 						class="control figures min-h-11! w-full min-w-0"
-						bind:value={quick.height}
-						oninput={() => (quick.size = '')}
-						placeholder="6 ft"
+						bind:value={quick.quantity}
+						inputmode="numeric"
 						autocomplete="off"
 					/>{/snippet}
 			</Field>
-		{/if}
-		<Field label="How many" error={quick.errors.quantity}>
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control figures min-h-11! w-full min-w-0"
-					bind:value={quick.quantity}
-					inputmode="numeric"
-					autocomplete="off"
-				/>{/snippet}
-		</Field>
-	</div>
+		</div>
+	</fieldset>
 	{#each quick.bad as finding, index (index)}<Notice level={finding.level}>{finding.say}</Notice>{/each}
 	<div class="mt-1 grid grid-cols-[110px_1fr] items-end gap-4">
 		<MiniPicture

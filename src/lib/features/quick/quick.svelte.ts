@@ -11,11 +11,12 @@ import { tally } from '../../core/tally/tally.ts';
 import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
 import { parseCount } from '../../core/units/number.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
+import { RecipeBook, type RecipePage } from '../quotes/recipe-book.svelte.ts';
 import { leastText } from '../bench/tape-words.ts';
 
-export interface QuickData {
-	readonly designs: readonly { readonly id: string; readonly recipe: Recipe }[];
-	readonly library: readonly (readonly [string, Recipe])[];
+export interface QuickData extends RecipePage {
+	/** By the ids of their kept versions. */
+	readonly designs: readonly { readonly id: string; readonly name: string }[];
 	readonly settings: Settings;
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
@@ -30,27 +31,42 @@ export class Quick {
 	/** A size option of the design; blank is as it stands. */
 	size = $state('');
 	quantity = $state('1');
+	/** Why a design could not be chosen. */
+	trouble = $state('');
+	/** The design that is being asked for. */
+	waiting = $state('');
 	readonly #catalogue;
 	readonly #context;
+	readonly #book: RecipeBook;
 
 	constructor(private readonly data: QuickData) {
 		this.#catalogue = catalogue(data.materials, data.colours);
-		const library = new Map(data.library);
+		this.#book = new RecipeBook(data);
 		this.#context = {
 			catalogue: this.#catalogue,
 			rates: data.settings.rates,
-			library: (id: string) => library.get(id)
+			library: this.#book.inside
 		};
-		this.choose(data.designs[0]!.id);
+		this.#take(data.designs[0]!.id);
 	}
-	choose(id: string) {
+	/** Takes another design, asked for where it is not here: meanwhile nothing else can be chosen. */
+	async choose(id: string): Promise<void> {
+		this.waiting = id;
+		const trouble = await this.#book.need(id);
+		// Another was chosen in the meantime.
+		if (this.waiting !== id) return;
+		this.waiting = '';
+		this.trouble = trouble;
+		if (!trouble) this.#take(id);
+	}
+	#take(id: string) {
 		this.design = id;
 		this.colour = `way:${this.recipe.colourways[0]!.id}`;
 		this.height = '';
 		this.size = '';
 	}
 	get recipe(): Recipe {
-		return this.data.designs.find((d) => d.id === this.design)!.recipe;
+		return this.#book.version(this.design)!;
 	}
 	/** The slot most balloons take: the one “in blue” means. */
 	readonly mainSlot = $derived.by(() => {

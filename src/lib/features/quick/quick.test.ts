@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
 import { Quick } from './quick.svelte.ts';
@@ -8,8 +8,12 @@ const pair = design('Pair', '2 11 at 9 gold');
 const quick = () =>
 	new Quick({
 		designs: [
-			{ id: 'tall', recipe: tall },
-			{ id: 'pair', recipe: pair }
+			{ id: 'tall', name: 'Kelp column' },
+			{ id: 'pair', name: 'Pair' }
+		],
+		recipes: [
+			['tall', tall],
+			['pair', pair]
 		],
 		library: [],
 		settings: {
@@ -36,10 +40,10 @@ test('“how much for two of those in red, seven feet tall?”', () => {
 	);
 	expect(q.picture!.discs.length * 2).toBe(q.tally.bill.balloons);
 });
-test('another design starts from its own colours and height', () => {
+test('another design starts from its own colours and height', async () => {
 	const q = quick();
 	q.height = '9 ft';
-	q.choose('pair');
+	await q.choose('pair');
 	expect([q.height, q.recipe.name, q.mainSlot?.name]).toEqual(['', 'Pair', 'gold']);
 	expect(q.body).toBe(q.stands);
 });
@@ -62,13 +66,13 @@ test('a colour the Stockroom does not have in that size is said', () => {
 	expect(q.bad.map((f) => f.code)).toContain('unlisted');
 });
 
-test('a size option has its own price and is named in the text; the main slot is the one that has the role', () => {
+test('a size option has its own price and is named in the text; the main slot is the one that has the role', async () => {
 	const sized = design('Sized', '4 11 at 9 white x4', '4 11 at 9 gold', 'size tall 6 ft');
 	const led = {
 		...sized,
 		slots: sized.slots.map((s) => (s.name === 'gold' ? { ...s, role: 'main' as const } : s))
 	};
-	const q = new Quick({ designs: [{ id: 's', recipe: led }], library: [], settings: { ...settings, rates }, materials, colours }); // prettier-ignore
+	const q = new Quick({ designs: [{ id: 's', name: 'led' }], recipes: [['s', led]], library: [], settings: { ...settings, rates }, materials, colours }); // prettier-ignore
 	expect(q.mainSlot?.name).toBe('gold');
 	const plain = minor(q);
 	q.size = led.sizes[0]!.id;
@@ -76,6 +80,20 @@ test('a size option has its own price and is named in the text; the main slot is
 	expect(q.text).toMatch(
 		/^1 × Sized tall, first colours, 5′ 11″ tall|^1 × Sized tall, first colours, 6′ \d″ tall/
 	);
-	q.choose('s');
+	await q.choose('s');
 	expect([q.size, minor(q)]).toEqual(['', plain]);
+});
+
+test('a design that did not come with the page is asked for; where nobody answers the one before stays, and it is said', async () => {
+	const q = quick();
+	const answers = [undefined, { recipes: [['far', pair]], library: [] }];
+	vi.stubGlobal('fetch', () => {
+		const answer = answers.shift();
+		return answer ? Promise.resolve(Response.json(answer)) : Promise.reject(new Error('no net'));
+	});
+	await q.choose('far');
+	expect([q.design, q.trouble]).toEqual(['tall', expect.stringContaining('Try again in a moment')]);
+	await q.choose('far');
+	expect([q.design, q.recipe.name, q.trouble]).toEqual(['far', 'Pair', '']);
+	vi.unstubAllGlobals();
 });

@@ -3,6 +3,7 @@
 	import Button from '../../ui/button/Button.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import Notice from '../../ui/notice/Notice.svelte';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
@@ -21,6 +22,8 @@
 	// svelte-ignore state_referenced_locally
 	const draft = new QuoteDraft(data);
 	let adding = $state('');
+	/** Why a design could not be put on the quote. */
+	let trouble = $state('');
 
 	onMount(() => {
 		draft.restore();
@@ -168,7 +171,9 @@
 							<span class="text-[13px] text-muted"
 								>kept version {line.versionId.slice(line.versionId.lastIndexOf('.') + 1)}</span
 							>
-							{#if newer}<Button kind="word" onclick={() => draft.changeLine(line.id, { versionId: newer })}
+							{#if newer}<Button
+									kind="word"
+									onclick={async () => (trouble = await draft.takeNewer(line.id, newer))}
 									>take the newer one</Button
 								>{/if}
 						</div>
@@ -241,12 +246,15 @@
 				</select>
 				<Button
 					disabled={adding === ''}
-					onclick={() => {
-						draft.addLine(adding);
+					onclick={async () => {
+						const wanted = adding;
 						adding = '';
+						trouble = await draft.addLine(wanted);
+						if (trouble) adding = wanted;
 					}}>Add</Button
 				>
 			</div>
+			{#if trouble}<div class="mt-2"><Notice level="bad">{trouble}</Notice></div>{/if}
 		</section>
 		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
 			{@render text('Delivery charge', 'delivery', {

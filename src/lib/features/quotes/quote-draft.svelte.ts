@@ -6,8 +6,9 @@ import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/q
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
+import { RecipeBook, type RecipePage } from './recipe-book.svelte.ts';
 
-export interface QuoteData {
+export interface QuoteData extends RecipePage {
 	readonly quote: {
 		readonly id: string;
 		readonly clientName: string;
@@ -25,8 +26,6 @@ export interface QuoteData {
 		}[];
 	};
 	readonly offered: readonly { versionId: string; design: string; name: string }[];
-	readonly recipes: readonly (readonly [string, Recipe])[];
-	readonly library: readonly (readonly [string, Recipe])[];
 	readonly settings: Settings;
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
@@ -50,7 +49,7 @@ export class QuoteDraft {
 	refusal = $state('');
 	revision: number;
 	readonly context: TallyContext;
-	readonly #recipes: ReadonlyMap<string, Recipe>;
+	readonly #book: RecipeBook;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#flying: Promise<void> | null = null;
 	#changed = false;
@@ -60,13 +59,12 @@ export class QuoteDraft {
 	#good = $state.raw<RawQuote>() as RawQuote;
 
 	constructor(private readonly data: QuoteData) {
-		const library = new Map(data.library);
+		this.#book = new RecipeBook(data);
 		this.context = {
 			catalogue: catalogue(data.materials, data.colours),
 			rates: data.settings.rates,
-			library: (id) => library.get(id)
+			library: this.#book.inside
 		};
-		this.#recipes = new Map(data.recipes);
 		this.revision = data.quote.revision;
 		this.raw = rawOf(data);
 		this.#good = rawOf(data);
@@ -80,7 +78,7 @@ export class QuoteDraft {
 	readonly priced = $derived.by(() => {
 		const items = (this.#readSoFar?.lines ?? []).flatMap(
 			({ id, versionId, colourwayId: colourway, sizeId: size, quantity, way }) => {
-				const recipe = this.#recipes.get(versionId);
+				const recipe = this.#book.version(versionId);
 				return recipe ? [{ id, recipe, colourway, size, quantity, way }] : [];
 			}
 		);
@@ -97,7 +95,7 @@ export class QuoteDraft {
 		return [...outdoors, ...(climate ? dayNotes(this.priced.lines, climate, this.context) : [])];
 	});
 	recipe(versionId: string): Recipe | undefined {
-		return this.#recipes.get(versionId);
+		return this.#book.version(versionId);
 	}
 	get #key() {
 		return `bright-tally:quote:${this.data.quote.id}`;
@@ -112,6 +110,7 @@ export class QuoteDraft {
 			if (!stored || stored.revision !== this.revision) return;
 			// Typed before a field was there: that one stays as it is.
 			this.raw = { ...this.raw, ...stored.raw };
+			for (const { versionId } of this.raw.lines) void this.#book.need(versionId);
 			this.touch();
 		} catch {
 			localStorage.removeItem(this.#key);
@@ -227,7 +226,10 @@ export class QuoteDraft {
 		this.touch();
 		return answer.words ?? '';
 	}
-	addLine(versionId: string) {
+	/** Puts a design on the quote. @returns nothing, or why it could not be put there */
+	async addLine(versionId: string): Promise<string> {
+		const trouble = await this.#book.need(versionId);
+		if (trouble) return trouble;
 		this.raw.lines = [
 			...this.raw.lines,
 			{
@@ -241,6 +243,13 @@ export class QuoteDraft {
 			}
 		];
 		this.touch();
+		return '';
+	}
+	/** Takes the newer kept version of a line's design. @returns nothing, or why it could not be taken */
+	async takeNewer(id: string, versionId: string): Promise<string> {
+		const trouble = await this.#book.need(versionId);
+		if (!trouble) this.changeLine(id, { versionId });
+		return trouble;
 	}
 	changeLine(id: string, change: Partial<Omit<RawLine, 'id'>>) {
 		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));

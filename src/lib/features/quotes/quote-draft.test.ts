@@ -141,11 +141,11 @@ test('a server that is away is tried again; one that refuses is quoted', async (
 	await vi.advanceTimersByTimeAsync(3100);
 	expect([draft.state, draft.refusal]).toEqual(['refused', 'This quote has been sent.']);
 });
-test('lines are added and taken out, and a newer kept version is offered', () => {
+test('lines are added and taken out, and a newer kept version is offered', async () => {
 	const draft = new QuoteDraft(data);
 	expect(draft.newer('d.1')).toBe('d.2');
 	expect(draft.newer('d.2')).toBeNull();
-	draft.addLine('d.2');
+	expect(await draft.addLine('d.2')).toBe('');
 	expect(draft.raw.lines).toHaveLength(2);
 	expect(draft.priced.lines.map((l) => l.item.recipe.name)).toEqual(['column', 'column, newer']);
 	draft.removeLine('l');

@@ -4,11 +4,14 @@ import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
 import { BOTTOM, INK, MARGIN, MUTED, openPaper, say, WIDTH, type Doc } from './paper.ts';
 
+/** Days of a quote in words. */
+export interface QuoteWords {
+	readonly eventDay: string;
+	readonly validDay: string;
+}
+
 /** The frozen quote as a PDF on Letter paper: pictures as vectors, bundled fonts, nothing looked up. */
-export async function quotePdf(
-	frozen: FrozenQuote,
-	words: { eventDay: string; validDay: string }
-): Promise<Buffer> {
+export async function quotePdf(frozen: FrozenQuote, words: QuoteWords): Promise<Buffer> {
 	const { doc, done } = openPaper({
 		title: `Quote ${frozen.number}, ${frozen.business.name}`,
 		author: frozen.business.name,

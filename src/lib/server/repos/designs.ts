@@ -1,8 +1,9 @@
-import { and, desc, eq, inArray, lt } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import { freeze } from 'immer';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Actor } from '../actor.ts';
-import type { Database, Writer } from '../db/client.ts';
+import type { Database } from '../db/client.ts';
 import {
 	design,
 	designVersion,
@@ -11,7 +12,10 @@ import {
 	versionRef,
 	type KeptHow
 } from '../db/tables/design.ts';
-import { refsOf, type Ref } from './refs.ts';
+import { dropOldReceipts, putVersion, sameRefs, withPartVersions } from './kept.ts';
+import { memoOf } from './memo.ts';
+import { refsOf } from './refs.ts';
+import { wordsOf } from './shelf-words.ts';
 
 export interface Design {
 	readonly id: string;
@@ -81,11 +85,20 @@ const isNameOf = and(
 /** Designs: one autosaved working copy each, and immutable kept versions. */
 export function designs(db: Database, actor: Actor) {
 	const { workspace: workspaceId } = actor;
+	const memo = memoOf(db, actor);
 	const one = (id: string) => and(eq(design.workspaceId, workspaceId), eq(design.id, id));
 	return {
 		async find(id: string): Promise<Design | undefined> {
-			const row = await db.read.select().from(design).where(one(id)).get();
-			return row && fromRow(row);
+			for (;;) {
+				const row = await db.read.select(light).from(design).where(one(id)).get();
+				if (!row) return undefined;
+				const read = await memo.take(`working/${id}`, String(row.revision), async () => {
+					const whole = await db.read.select().from(design).where(one(id)).get();
+					return whole && { revision: whole.revision, recipe: recipeFrom(whole.working) };
+				});
+				// Saved between the two: what is there now is read.
+				if (read?.revision === row.revision) return designOf(row, read.recipe);
+			}
 		},
 		async latest(): Promise<string | undefined> {
 			const row = await db.read
@@ -115,6 +128,7 @@ export function designs(db: Database, actor: Actor) {
 				.orderBy(desc(design.changedAt), design.name);
 			return rows.map(({ keptRevision, ...row }) => ({ ...row, ahead: row.revision !== keptRevision }));
 		},
+		words: (rows: readonly ShelfRow[]) => wordsOf(db, actor, rows),
 		/** Creates a design; repeating it with the same id changes nothing. */
 		async create(id: string, recipe: Recipe, now: Date): Promise<void> {
 			await db.write(async (tx) => {
@@ -132,6 +146,8 @@ export function designs(db: Database, actor: Actor) {
 			return db.write(async (tx) => {
 				let count = 0;
 				for (const { id, recipe } of brought) {
+					// A long file holds up nobody who reads meanwhile.
+					await new Promise(setImmediate);
 					const own = { workspaceId, id, name: recipe.name, working: recipe, keptNumber: 1, keptRevision: 1 };
 					const made = await tx
 						.insert(design)
@@ -213,13 +229,18 @@ export function designs(db: Database, actor: Actor) {
 			});
 		},
 		async lastKept(id: string): Promise<KeptVersion | undefined> {
-			const row = await db.read
-				.select({ version: designVersion })
+			return (await this.lastKeptOf([id]))[0];
+		},
+		/** The last kept versions of those of these designs that were ever kept. */
+		async lastKeptOf(ids: readonly string[]): Promise<KeptVersion[]> {
+			if (ids.length === 0) return [];
+			const rows = await db.read
+				.select({ version: designVersion.id })
 				.from(design)
 				.innerJoin(designVersion, isLastKept)
-				.where(one(id))
-				.get();
-			return row && versionFromRow(row.version);
+				.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, [...ids])));
+			const kept = await Promise.all(rows.map((row) => this.version(row.version)));
+			return kept.flatMap((version) => version ?? []);
 		},
 		/** Every kept version of a design, the newest first. */
 		async versions(id: string): Promise<VersionRow[]> {
@@ -277,13 +298,16 @@ export function designs(db: Database, actor: Actor) {
 				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(design.name);
 		},
+		/** A kept version never changes, so it is read once. */
 		async version(id: string): Promise<KeptVersion | undefined> {
-			const row = await db.read
-				.select()
-				.from(designVersion)
-				.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.id, id)))
-				.get();
-			return row && versionFromRow(row);
+			return memo.take(`version/${id}`, '', async () => {
+				const row = await db.read
+					.select()
+					.from(designVersion)
+					.where(and(eq(designVersion.workspaceId, workspaceId), eq(designVersion.id, id)))
+					.get();
+				return row && versionFromRow(row);
+			});
 		},
 		/** Compares the stored index of every kept version with what its recipe says, and mends it where asked to. */
 		async checkRefs(mend: boolean): Promise<{ versions: number; wrong: string[] }> {
@@ -315,75 +339,34 @@ export function designs(db: Database, actor: Actor) {
 	};
 }
 
-/** Writes a kept version with its index of references. */
-async function putVersion(
-	tx: Writer,
-	version: Omit<typeof designVersion.$inferInsert, 'id'> & { recipe: Recipe }
-) {
-	const { workspaceId, designId, number, recipe } = version;
-	const versionId = `${designId}.${number}`;
-	await tx.insert(designVersion).values({ ...version, id: versionId });
-	const refs = refsOf(recipe);
-	if (refs.length > 0)
-		await tx.insert(versionRef).values(refs.map((ref) => ({ ...ref, workspaceId, versionId })));
-}
+/** What tells one working copy from another, without the recipe. */
+const light = {
+	id: design.id,
+	revision: design.revision,
+	keptNumber: design.keptNumber,
+	keptRevision: design.keptRevision,
+	changedAt: design.changedAt
+};
+type LightRow = Pick<typeof design.$inferSelect, keyof typeof light>;
 
-/** Each design inside with the number of the version that is its last just now. */
-async function withPartVersions(tx: Writer, workspaceId: string, recipe: Recipe): Promise<Recipe> {
-	const used = recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
-	if (used.length === 0) return recipe;
-	const rows = await tx
-		.select({ id: design.id, number: design.keptNumber })
-		.from(design)
-		.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, used)));
-	const numbers = new Map(rows.map((r) => [r.id, r.number]));
-	const sections = recipe.sections.map((s) =>
-		s.structure.kind === 'design'
-			? { ...s, structure: { ...s.structure, version: numbers.get(s.structure.design) || null } }
-			: s
-	);
-	return { ...recipe, sections };
-}
+const designOf = ({ keptRevision, ...row }: LightRow, recipe: Recipe): Design => ({
+	...row,
+	recipe,
+	ahead: row.revision !== keptRevision
+});
 
-/** Days a save can be repeated by its id: longer than any tab stays offline. */
-const RECEIPT_DAYS = 30;
-async function dropOldReceipts(tx: Writer, workspaceId: string, designId: string, now: Date) {
-	const before = new Date(now.getTime() - RECEIPT_DAYS * 86_400_000);
-	await tx
-		.delete(saveReceipt)
-		.where(
-			and(
-				eq(saveReceipt.workspaceId, workspaceId),
-				eq(saveReceipt.designId, designId),
-				lt(saveReceipt.savedAt, before)
-			)
-		);
-}
-
-const sameRefs = (a: readonly Ref[], b: readonly Ref[]) => {
-	const keys = (refs: readonly Ref[]) =>
-		refs
-			.map((r) => `${r.kind}/${r.refId}`)
-			.sort()
-			.join('\n');
-	return keys(a) === keys(b);
+const fromRow = ({ working, ...row }: typeof design.$inferSelect): Design => {
+	const { id, revision, keptNumber, keptRevision, changedAt } = row;
+	return designOf({ id, revision, keptNumber, keptRevision, changedAt }, recipeFrom(working));
 };
 
-function fromRow(row: typeof design.$inferSelect): Design {
-	return {
-		id: row.id,
-		recipe: recipeSchema.parse(row.working),
-		revision: row.revision,
-		keptNumber: row.keptNumber,
-		ahead: row.revision !== row.keptRevision,
-		changedAt: row.changedAt
-	};
-}
+/** Recipes are shared by everything that reads them, so nothing can change one. */
+const recipeFrom = (stored: unknown): Recipe => freeze(recipeSchema.parse(stored), true);
 
 const versionFromRow = (row: typeof designVersion.$inferSelect): KeptVersion => ({
 	id: row.id,
 	design: row.designId,
 	number: row.number,
-	recipe: recipeSchema.parse(row.recipe),
+	recipe: recipeFrom(row.recipe),
 	keptAt: row.keptAt
 });

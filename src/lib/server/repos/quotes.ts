@@ -13,6 +13,7 @@ import { design, designVersion } from '../db/tables/design.ts';
 import { client, quote, quoteLine } from '../db/tables/quote.ts';
 import { isLastKept } from './designs.ts';
 import { clientNamed } from './clients.ts';
+import { wordsOf } from './shelf-words.ts';
 
 export interface QuoteLine {
 	readonly id: string;
@@ -256,16 +257,14 @@ export function quotes(db: Database, actor: Actor) {
 		},
 		/** Kept versions a line may take: the last of each design, with its colourways. */
 		async offered(): Promise<{ versionId: string; design: string; name: string }[]> {
-			return db.read
-				.select({
-					versionId: designVersion.id,
-					design: design.id,
-					name: sql<string>`json_extract(${designVersion.recipe}, '$.name')`
-				})
+			const rows = await db.read
+				.select({ id: design.id, name: design.name, revision: design.revision, versionId: designVersion.id })
 				.from(design)
 				.innerJoin(designVersion, isLastKept)
 				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(asc(design.name));
+			const words = await wordsOf(db, actor, rows);
+			return rows.map(({ id, versionId }, i) => ({ versionId, design: id, name: words[i]!.name }));
 		}
 	};
 }

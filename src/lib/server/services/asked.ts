@@ -19,9 +19,21 @@ export interface Asked {
 	readonly trouble: string;
 }
 
+/** The same as plain text, as a thread is told: the design, and what stands behind the question mark. */
+export interface AskedFor {
+	readonly design: string;
+	readonly search: string;
+}
+
+export const askedFor = (params: { readonly design: string }, { search }: URL): AskedFor => ({
+	design: params.design,
+	search
+});
+
 /** @throws 404 where there is no such design */
-export async function asked(repos: Repos, id: string, { searchParams }: URL): Promise<Asked> {
-	const design = await repos.designs.find(id);
+export async function asked(repos: Repos, wanted: AskedFor): Promise<Asked> {
+	const searchParams = new URLSearchParams(wanted.search);
+	const design = await repos.designs.find(wanted.design);
 	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
 	const { recipe } = design;
 	const typed = searchParams.get('quantity') ?? '1';

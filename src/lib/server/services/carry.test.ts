@@ -12,14 +12,14 @@ import { keepCount, makeCounted } from './count-back.ts';
 import { sideBySide } from './side-by-side.ts';
 
 const column = design('Buoy', '4 16 at 13 grey', '4 11 at 10 white x5', 'size tall 7 ft');
-const at = (query = '') => new URL(`http://here/?${query}`);
+const at = (design: string, query = '') => ({ design, search: `?${query}` });
 async function studio(recipe: Recipe = column) {
 	const { repos } = await tempStudio();
 	await repos.designs.create('buoy', recipe, NOW);
 	return repos;
 }
 async function count(repos: Repos, id: string, took: Record<string, number>, query = '') {
-	const wanted = await asked(repos, 'buoy', at(query));
+	const wanted = await asked(repos, at('buoy', query));
 	const choice = { colourway: wanted.colourway.id, size: wanted.size?.id ?? null, quantity: wanted.quantity };
 	const byLabel = new Map(
 		countLines(wanted.design.recipe, choice, wanted.context).map((l) => [l.label, l.key])
@@ -54,7 +54,7 @@ describe('a count back', () => {
 			[1, 'count back', null]
 		]);
 		expect((await repos.countBacks.list('buoy'))[0]!.madeVersion).toBe(2);
-		const { context, design: now } = await asked(repos, 'buoy', at());
+		const { context, design: now } = await asked(repos, at('buoy'));
 		const lines = countLines(now.recipe, { colourway: null, size: null, quantity: 1 }, context);
 		expect(lines.find((l) => l.label === WHITE)!.recipe.valueOf()).toBe(24);
 		// The same press again makes no third version.

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
+import { here } from '../../../../tests/kit/here.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { newSection, designUse } from '../../core/recipe/build.ts';
 import { ON_THE_FLOOR, type Recipe } from '../../core/recipe/recipe.ts';
@@ -66,7 +67,7 @@ describe('designs inside designs', () => {
 		const repos = await nest();
 		const query = { search: '', tag: '', sort: 'name' as const, page: 1 };
 		const costs = async () =>
-			new Map((await shelf(repos, query)).items.map((i) => [i.id, i.cost.known.minor]));
+			new Map((await shelf(repos, here(repos), query)).items.map((i) => [i.id, i.cost.known.minor]));
 		const before = await costs();
 		await change(repos, 'bee', bee(6));
 		expect(await costs()).toEqual(before);

@@ -23,6 +23,16 @@ export async function quoteRecipes(repos: Repos, lines: readonly QuoteLine[]) {
 	return { items, library };
 }
 
+/** Recipes of kept versions and all inside them, as plain data for a page; those that are gone are left out. */
+export async function recipePage(repos: Repos, versionIds: readonly string[]) {
+	const read = await Promise.all([...new Set(versionIds)].map((id) => repos.designs.version(id)));
+	const found = read.flatMap((version) => version ?? []);
+	const library = new Map<string, Recipe>();
+	for (const { recipe } of found)
+		for (const [id, inner] of await loadLibrary(repos, recipe)) library.set(id, inner);
+	return { recipes: found.map(({ id, recipe }) => [id, recipe] as const), library: [...library] };
+}
+
 export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
 	const { items, library } = await quoteRecipes(repos, quote.lines);
 	return priceQuote(items, quote.terms, contextOf(studio, library));

@@ -4,8 +4,9 @@ import type { Money } from '../../core/money/money.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { boxHeight, svgOf } from '../../core/scene/svg.ts';
 import { tally } from '../../core/tally/tally.ts';
+import type { ShelfRow } from '../repos/designs.ts';
 import type { Repos } from '../repos/index.ts';
-import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
+import { contextOf, loadLibrary, loadStudio } from './studio.ts';
 
 /** One design on the Shelf, as its last kept version (its working copy where it was never kept). */
 export interface ShelfItem {
@@ -37,29 +38,51 @@ export const SHELF_SORTS = ['changed', 'name', 'price', 'margin', 'time'] as con
 export type ShelfSort = (typeof SHELF_SORTS)[number];
 export const SHELF_PAGE = 24;
 
-type Row = Awaited<ReturnType<Repos['designs']['shelf']>>[number];
+/** A design as the Shelf works it out: a kept version, or the working copy of one that was never kept. */
+export interface ShelfWork {
+	readonly design: string;
+	readonly versionId: string | null;
+	/** What the answer hangs on; it stands in the address of the picture. */
+	readonly stamp: string;
+}
+export interface WorkedOut {
+	readonly item: Omit<ShelfItem, 'keptNumber' | 'ahead' | 'cover'>;
+	readonly svg: string | null;
+}
+/** The port to what takes long, as the Shelf uses it. */
+export type ShelfPort = (job: 'shelf items', rows: readonly ShelfWork[]) => Promise<(WorkedOut | null)[]>;
 
+/** So many designs are one task: a long Shelf fills no queue, and short ones are not all message. */
+const BATCH = 8;
+
+/** Only what is shown is worked out, but for an order that hangs on figures: then all that is found. */
 export async function shelf(
 	repos: Repos,
+	port: ShelfPort,
 	query: { search: string; tag: string; sort: ShelfSort; page: number }
 ) {
-	const { studio, rows, stampOf } = await shelfRows(repos);
-	const items: ShelfItem[] = [];
-	for (const row of rows) {
-		const found = await worked(repos, studio, { row, stamp: stampOf(row) });
-		if (found) items.push({ ...found.item, ahead: row.ahead });
-	}
-	const tags = [...new Set(items.flatMap((i) => i.tags))].sort();
-	const found = items.filter(
-		(i) => matches(i, query.search) && (query.tag === '' || i.tags.includes(query.tag))
+	const rows = await shelfRows(repos);
+	const tags = [...new Set(rows.flatMap((r) => r.tags))].sort();
+	const found = rows.filter(
+		(r) => matches(r, query.search) && (query.tag === '' || r.tags.includes(query.tag))
 	);
-	const sorted = sort(found, query.sort);
-	const pages = Math.max(1, Math.ceil(sorted.length / SHELF_PAGE));
+	const pages = Math.max(1, Math.ceil(found.length / SHELF_PAGE));
 	const page = Math.min(pages, Math.max(1, query.page));
+	const ofPage = <T>(all: readonly T[]) => all.slice((page - 1) * SHELF_PAGE, page * SHELF_PAGE);
+	const shown = isByFigures(query.sort) ? found : ofPage(query.sort === 'name' ? byName(found) : found);
+	const all = await worked(repos, port, shown);
+	const made = shown.flatMap(({ keptNumber, ahead }, i): ShelfItem[] => {
+		const found = all[i];
+		return found ? [{ ...found.item, keptNumber, ahead, cover: null }] : [];
+	});
+	const items = isByFigures(query.sort) ? ofPage(sortItems(made, query.sort)) : made;
+	const read = new Set(made.map((i) => i.id));
 	return {
-		items: await withCovers(repos, sorted.slice((page - 1) * SHELF_PAGE, page * SHELF_PAGE)),
-		found: sorted.length,
-		all: items.length,
+		items: await withCovers(repos, items),
+		/** Names of those that cannot be read any more. */
+		damaged: shown.filter((r) => !read.has(r.id)).map((r) => r.name),
+		found: found.length,
+		all: rows.length,
 		page,
 		pages,
 		tags
@@ -71,7 +94,12 @@ async function withCovers(repos: Repos, items: readonly ShelfItem[]): Promise<Sh
 	return items.map((item) => ({ ...item, cover: covers.get(item.id)?.id ?? null }));
 }
 
-const matches = (item: ShelfItem, search: string): boolean => {
+interface Named {
+	readonly name: string;
+	readonly tags: readonly string[];
+}
+
+const matches = (item: Named, search: string): boolean => {
 	const text = `${item.name} ${item.tags.join(' ')}`.toLowerCase();
 	return search
 		.toLowerCase()
@@ -79,13 +107,15 @@ const matches = (item: ShelfItem, search: string): boolean => {
 		.every((word) => text.includes(word));
 };
 
-function sort(items: ShelfItem[], by: ShelfSort): ShelfItem[] {
+const byName = <T extends Named>(rows: readonly T[]): T[] =>
+	[...rows].sort((a, b) => a.name.localeCompare(b.name));
+
+type ByFigures = Exclude<ShelfSort, 'changed' | 'name'>;
+const isByFigures = (sort: ShelfSort): sort is ByFigures => sort !== 'changed' && sort !== 'name';
+
+function sortItems(items: readonly ShelfItem[], by: ByFigures): ShelfItem[] {
 	const unknownLast = (value: number | undefined) => value ?? -Infinity;
 	switch (by) {
-		case 'changed':
-			return items;
-		case 'name':
-			return [...items].sort((a, b) => a.name.localeCompare(b.name));
 		case 'price':
 			return [...items].sort((a, b) => unknownLast(b.price?.minor) - unknownLast(a.price?.minor));
 		case 'margin':
@@ -95,17 +125,20 @@ function sort(items: ShelfItem[], by: ShelfSort): ShelfItem[] {
 	}
 }
 
+type Row = Awaited<ReturnType<Repos['designs']['shelf']>>[number] & Named & { readonly stamp: string };
+
 /** Every row, with the stamp that what is worked out of it hangs on: its own version and those of all designs inside it. */
-async function shelfRows(repos: Repos) {
-	const [studio, rows, pairs] = await Promise.all([
-		loadStudio(repos),
+async function shelfRows(repos: Repos): Promise<Row[]> {
+	const [stock, rows, pairs] = await Promise.all([
+		repos.workspaces.stamp(),
 		repos.designs.shelf(),
 		repos.designs.uses()
 	]);
+	const words = await repos.designs.words(rows);
 	const versions = new Map(rows.map((r) => [r.id, r.versionId]));
 	const used = new Map<string, string[]>();
 	for (const pair of pairs) used.set(pair.user, [...(used.get(pair.user) ?? []), pair.used]);
-	const stampOf = (row: Row): string => {
+	const stampOf = (row: ShelfRow): string => {
 		const inside = new Set<string>();
 		const wanted = [...(used.get(row.id) ?? [])];
 		for (let id = wanted.pop(); id !== undefined; id = wanted.pop()) {
@@ -114,47 +147,80 @@ async function shelfRows(repos: Repos) {
 			wanted.push(...(used.get(id) ?? []));
 		}
 		const own = row.versionId ?? `${row.id}~${row.revision}`;
-		return [own, ...[...inside].sort().map((id) => versions.get(id)), studio.stamp].join('/');
+		return [own, ...[...inside].sort().map((id) => versions.get(id)), stock].join('/');
 	};
-	return { studio, rows, stampOf };
+	return rows.map((row, i) => ({ ...row, ...words[i]!, stamp: stampOf(row) }));
 }
 
-/** One design worked out: a kept version never changes, so until stock or settings do it is worked out once. */
-function worked(repos: Repos, studio: Studio, { row, stamp }: { row: Row; stamp: string }) {
-	return repos.memo.take(`shelf/${row.id}`, stamp, async () => {
-		const { designs } = repos;
-		const source = row.versionId === null ? await designs.find(row.id) : await designs.version(row.versionId);
-		if (!source) return undefined;
-		const { recipe } = source;
-		const context = contextOf(studio, await loadLibrary(repos, recipe));
-		const counted = tally(recipe, null, 1, context);
-		const list = !isBare(counted.assembly)
-			? drawAssembly(counted.assembly, { catalogue: context.catalogue, view: 'front' })
-			: null;
-		const priced = counted.price.status === 'priced' ? counted.price : undefined;
-		const src = `/shelf/picture/${row.id}?at=${encodeURIComponent(stamp)}`;
-		const item: ShelfItem = {
-			id: row.id,
+const nameOf = ({ id }: { readonly id: string }) => `shelf/${id}`;
+
+/** Designs worked out, in their order: a kept version never changes, so until stock or settings do it is worked out once. */
+function worked({ memo }: Repos, port: ShelfPort, rows: readonly Row[]): Promise<(WorkedOut | undefined)[]> {
+	const missing = rows.filter((row) => !memo.has(nameOf(row), row.stamp));
+	const batches = new Map<Row, Promise<WorkedOut | null | undefined>>();
+	for (let from = 0; from < missing.length; from += BATCH) {
+		const batch = missing.slice(from, from + BATCH);
+		const asked = batch.map(({ id, versionId, stamp }) => ({ design: id, versionId, stamp }));
+		const made = port('shelf items', asked);
+		for (const [i, row] of batch.entries()) batches.set(row, made.then((all) => all[i])); // prettier-ignore
+	}
+	return Promise.all(
+		rows.map((row) => memo.take(nameOf(row), row.stamp, async () => (await batches.get(row)) ?? undefined))
+	);
+}
+
+/** Works out designs of the Shelf, on a thread; null where one cannot be read any more. */
+export const shelfItems = (repos: Repos, rows: readonly ShelfWork[]): Promise<(WorkedOut | null)[]> =>
+	Promise.all(rows.map((row) => shelfItem(repos, row)));
+
+async function shelfItem(repos: Repos, row: ShelfWork): Promise<WorkedOut | null> {
+	const { designs } = repos;
+	const { versionId } = row;
+	const source = await (versionId === null ? designs.find(row.design) : designs.version(versionId)).catch(
+		// One that cannot be read any more keeps nobody from the others.
+		(cause: unknown) => void console.error(cause)
+	);
+	if (!source) return null;
+	const { recipe } = source;
+	const context = contextOf(await loadStudio(repos), await loadLibrary(repos, recipe));
+	const counted = tally(recipe, null, 1, context);
+	const list = !isBare(counted.assembly)
+		? drawAssembly(counted.assembly, { catalogue: context.catalogue, view: 'front' })
+		: null;
+	const priced = counted.price.status === 'priced' ? counted.price : undefined;
+	const src = `/shelf/picture/${row.design}?at=${encodeURIComponent(row.stamp)}`;
+	return {
+		item: {
+			id: row.design,
 			name: recipe.name,
 			tags: recipe.tags,
-			keptNumber: row.keptNumber,
-			ahead: row.ahead,
 			picture: list && { src, height: boxHeight(list), width: list.halfWidth * 2 },
-			cover: null,
 			cost: counted.cost.total,
 			price: priced?.said,
 			margin: priced?.margin,
 			seconds: counted.cost.seconds.valueOf(),
 			balloons: counted.bill.balloons
-		};
-		return { item, svg: list && svgOf(list) };
-	});
+		},
+		svg: list && svgOf(list)
+	};
 }
 
-/** The picture of one design of the Shelf as an SVG file; undefined where there is nothing to see. */
-export async function shelfPicture(repos: Repos, design: string): Promise<string | undefined> {
-	const { studio, rows, stampOf } = await shelfRows(repos);
-	const row = rows.find((r) => r.id === design);
-	const found = row && (await worked(repos, studio, { row, stamp: stampOf(row) }));
-	return found?.svg ?? undefined;
+/**
+ * The picture of one design of the Shelf as an SVG file; undefined where there is nothing to see.
+ * @param at the stamp in its address: what was made from just that is there, and nothing is asked
+ */
+export async function shelfPicture(
+	repos: Repos,
+	port: ShelfPort,
+	{ design, at }: { design: string; at: string }
+): Promise<string | undefined> {
+	const name = nameOf({ id: design });
+	if (repos.memo.has(name, at)) {
+		const made = await repos.memo.take<WorkedOut | undefined>(name, at, () => Promise.resolve(undefined));
+		if (made) return made.svg ?? undefined;
+	}
+	const row = (await shelfRows(repos)).find((r) => r.id === design);
+	if (!row) return undefined;
+	const [made] = await worked(repos, port, [row]);
+	return made?.svg ?? undefined;
 }

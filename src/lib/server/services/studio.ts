@@ -3,6 +3,7 @@ import type { Colour, Material } from '../../core/materials/material.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
+import type { KeptVersion } from '../repos/designs.ts';
 import type { Repos } from '../repos/index.ts';
 import { packAtOnce } from './packings.ts';
 
@@ -26,18 +27,19 @@ export async function loadStudio(repos: Repos): Promise<Studio> {
 }
 
 /** The last kept versions of all designs used by a recipe, at any depth. */
-export async function loadLibrary(repos: Repos, recipe: Recipe): Promise<Map<string, Recipe>> {
-	const found = new Map<string, Recipe>();
-	const wanted = usedBy(recipe);
-	for (let id = wanted.pop(); id !== undefined; id = wanted.pop()) {
-		if (found.has(id)) continue;
-		const kept = await repos.designs.lastKept(id);
-		if (!kept) continue;
-		found.set(id, kept.recipe);
-		wanted.push(...usedBy(kept.recipe));
+export async function loadKept(repos: Repos, recipe: Recipe): Promise<KeptVersion[]> {
+	const found = new Map<string, KeptVersion>();
+	for (let wanted = usedBy(recipe); wanted.length > 0;) {
+		const kept = await repos.designs.lastKeptOf([...new Set(wanted)].filter((id) => !found.has(id)));
+		for (const version of kept) found.set(version.design, version);
+		wanted = kept.flatMap(({ recipe: inner }) => usedBy(inner));
 	}
-	return found;
+	return [...found.values()];
 }
+
+/** Their recipes, by the ids of the designs. */
+export const loadLibrary = async (repos: Repos, recipe: Recipe): Promise<Map<string, Recipe>> =>
+	new Map((await loadKept(repos, recipe)).map(({ design, recipe: inner }) => [design, inner]));
 
 /** Designs a recipe uses as it stands, or in one of its sizes. */
 function usedBy(recipe: Recipe): string[] {

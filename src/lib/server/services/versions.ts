@@ -13,11 +13,17 @@ async function recipeOf(repos: Repos, design: string, which: string): Promise<Re
 	return version?.design === design ? version.recipe : undefined;
 }
 
+/** Two versions of one design, by their ids. */
+export interface VersionPair {
+	readonly first: string;
+	readonly second: string;
+}
+
 /** Two versions of a design at today's prices; undefined where one of them is not there. */
 export async function compareVersions(
 	repos: Repos,
 	design: string,
-	{ first, second }: { first: string; second: string }
+	{ first, second }: VersionPair
 ): Promise<Comparison | undefined> {
 	const studio = await loadStudio(repos);
 	const worked = async (which: string) => {

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { error, fail } from '@sveltejs/kit';
-import { quoteRecipes, sendQuote } from '$lib/server/services/quoting.ts';
+import { recipePage, sendQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,25 +13,16 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		locals.repos.clients.list()
 	]);
 	const { settings, materials, colours } = studio;
-	// The recipes of what is on the quote and of what may be put there: the builder prices while she types.
-	const wanted = [...new Set([...quote.lines.map((l) => l.versionId), ...offered.map((o) => o.versionId)])];
-	const read = await quoteRecipes(
+	// The recipes of what is on the quote; of what is added later the builder asks.
+	const book = await recipePage(
 		locals.repos,
-		wanted.map((versionId) => ({
-			id: versionId,
-			versionId,
-			colourwayId: null,
-			sizeId: null,
-			quantity: 1,
-			way: null
-		}))
+		quote.lines.map((l) => l.versionId)
 	);
 	return {
 		quote,
 		offered,
 		clients: clients.map((c) => c.name),
-		recipes: read.items.map((item) => [item.id, item.recipe] as const),
-		library: [...read.library],
+		...book,
 		settings,
 		materials,
 		colours,

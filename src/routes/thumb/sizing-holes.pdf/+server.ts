@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { inches, parseLength, type Micrometres } from '$lib/core/units/length.ts';
-import { sizingHoles } from '$lib/server/pdf/sizing-holes.ts';
+import { bytesAnswer } from '$lib/server/bytes-answer.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { RequestHandler } from './$types';
 
@@ -8,7 +8,7 @@ const MOST = 40;
 const LARGEST = inches(40);
 
 /** Sizer holes in true size: `sizes` in inches with commas between, `paper` letter or a4. */
-export const GET: RequestHandler = async ({ locals, url }) => {
+export const GET: RequestHandler = async ({ request, locals, url }) => {
 	const { settings } = await loadStudio(locals.repos);
 	const said = (url.searchParams.get('sizes') ?? '').split(/[,;]/).map((t) => t.trim()).filter(Boolean); // prettier-ignore
 	if (said.length === 0)
@@ -22,8 +22,10 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 		return read.value.um;
 	});
 	const paper = url.searchParams.get('paper') === 'a4' ? 'a4' : 'letter';
-	const pdf = await sizingHoles(sizes, paper);
-	return new Response(new Uint8Array(pdf), {
+	const pdf = await locals.work('sizer holes', { sizes, paper }, '');
+	return bytesAnswer(request, {
+		body: pdf,
+		from: JSON.stringify([sizes, paper]),
 		headers: {
 			'content-type': 'application/pdf',
 			'content-disposition': 'inline; filename="sizer-holes.pdf"'

@@ -1,45 +1,6 @@
-import { isBare } from '$lib/core/structures/assemble.ts';
-import { error } from '@sveltejs/kit';
-import { drawAssembly } from '$lib/core/scene/draw-list.ts';
-import { tally } from '$lib/core/tally/tally.ts';
-import { contextOf, loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
+import { askedFor } from '$lib/server/services/asked.ts';
+import { stampOf } from '$lib/server/services/stamp.ts';
 import type { PageServerLoad } from './$types';
 
-/** Every colourway of the working copy, drawn, costed and priced beside the others. */
-export const load: PageServerLoad = async ({ locals, params }) => {
-	const design = await locals.repos.designs.find(params.design);
-	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
-	const { recipe } = design;
-	const context = contextOf(await loadStudio(locals.repos), await loadLibrary(locals.repos, recipe));
-	return {
-		id: design.id,
-		name: recipe.name,
-		colourways: recipe.colourways.map((colourway) => {
-			const counted = tally(recipe, colourway.id, 1, context);
-			const { assembly, price, cost } = counted;
-			return {
-				id: colourway.id,
-				name: colourway.name,
-				picture: !isBare(assembly)
-					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
-					: null,
-				colours: recipe.slots.map((slot) => {
-					const colour = context.catalogue.colours.get(colourway.fills[slot.id] ?? '');
-					const out = colourway.without.includes(slot.id);
-					return {
-						slot: `${slot.name}${slot.role && slot.role !== slot.name ? ` (${slot.role})` : ''}`,
-						colour: out ? 'left out' : (colour?.name ?? 'open until the job'),
-						hex: out ? null : (colour?.hex ?? null)
-					};
-				}),
-				cost: cost.total,
-				price: price.status === 'priced' ? price.said : null,
-				margin: price.status === 'priced' ? (price.margin ?? null) : null,
-				/** What keeps it from being bought as it is. */
-				missing: counted.findings
-					.filter((f) => f.code === 'unlisted' || f.code === 'open-slot')
-					.map((f) => f.say)
-			};
-		})
-	};
-};
+export const load: PageServerLoad = async ({ locals, params, url }) =>
+	locals.work('colours page', askedFor(params, url), await stampOf(locals.repos, params.design));

@@ -4,7 +4,7 @@ import { countLines, type CountLine } from '$lib/core/recipe/count-lines.ts';
 import { parseBounded, parseCount } from '$lib/core/units/number.ts';
 import { printNumber } from '$lib/core/units/print-number.ts';
 import { mixed, rational, ZERO, type Rational } from '$lib/core/units/rational.ts';
-import { asked, type Asked } from '$lib/server/services/asked.ts';
+import { asked, askedFor, type Asked } from '$lib/server/services/asked.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -22,7 +22,7 @@ function linesOf({ design, context, colourway, size, quantity }: Asked): {
 }
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-	const wanted = await asked(locals.repos, params.design, url);
+	const wanted = await asked(locals.repos, askedFor(params, url));
 	const { design, studio, colourway, size } = wanted;
 	const { lines, refused } = linesOf(wanted);
 	const style = { decimal: studio.settings.decimal };
@@ -69,7 +69,7 @@ type Trouble = Record<string, string>;
 
 export const actions: Actions = {
 	default: async ({ request, locals, params, url }) => {
-		const wanted = await asked(locals.repos, params.design, url);
+		const wanted = await asked(locals.repos, askedFor(params, url));
 		const form = await request.formData();
 		const typed = Object.fromEntries([...form].map(([k, v]) => [k, String(v)])) as Trouble;
 		const said = String(form.get('id') ?? '');

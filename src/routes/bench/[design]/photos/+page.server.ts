@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { LARGEST_PHOTO, readPhoto } from '$lib/core/photo/read-photo.ts';
-import { checkPicture } from '$lib/server/services/check-picture.ts';
+import { pictureTrouble } from '$lib/server/threads/picture-trouble.ts';
 import { MOST_PHOTOS } from '$lib/server/repos/photos.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -33,7 +33,7 @@ export const actions: Actions = {
 			return no('That photo is over 10 MB. Send a smaller one: phones offer a size when sharing.');
 		const read = readPhoto(new Uint8Array(await file.arrayBuffer()));
 		if (!read.ok) return no(read.say);
-		const trouble = await checkPicture(read.photo.bytes, read.photo.type);
+		const trouble = await pictureTrouble(locals.work, read.photo);
 		if (trouble) return no(trouble);
 		if (!(await locals.repos.designs.find(params.design))) return no('There is no such design.');
 		const id = String(form.get('id') ?? '');

@@ -1,63 +1,21 @@
-import { isBare } from '$lib/core/structures/assemble.ts';
-import { countDesigns, drawable } from '$lib/core/bom/explode.ts';
-import { DomainError } from '$lib/core/errors.ts';
-import { rational } from '$lib/core/units/rational.ts';
-import { error } from '@sveltejs/kit';
-import { VIEWS } from '$lib/core/scene/camera.ts';
-import { drawAssembly } from '$lib/core/scene/draw-list.ts';
-import { svgOf } from '$lib/core/scene/svg.ts';
-import { assemble } from '$lib/core/structures/assemble.ts';
+import { bytesAnswer } from '$lib/server/bytes-answer.ts';
 import { fileName } from '$lib/server/file-name.ts';
-import { asked } from '$lib/server/services/asked.ts';
+import { askedFor } from '$lib/server/services/asked.ts';
+import { stampOf } from '$lib/server/services/stamp.ts';
 import type { RequestHandler } from './$types';
 
-/** Degrees of a parameter, within limits; undefined where none is said. */
-function degrees(said: string | null, most: number): number | undefined {
-	const value = said === null || said.trim() === '' ? NaN : Number(said);
-	return Number.isFinite(value) ? (Math.max(-most, Math.min(most, value)) * Math.PI) / 180 : undefined;
-}
-
 /** The picture of a working copy: `view` front, side or plan, or `turn` and `tilt` in degrees; `apart` by its sections. */
-export const GET: RequestHandler = async ({ locals, params, url }) => {
-	const { design, context, colourway, size } = await asked(locals.repos, params.design, url);
-	const { searchParams: said } = url;
-	const view = VIEWS.find((v) => v === said.get('view')) ?? 'front';
-	const [turn, tilt] = [degrees(said.get('turn'), 360), degrees(said.get('tilt'), 80)];
-	const { recipe } = design;
-	try {
-		const wanted = {
-			recipe,
-			colourway: colourway.id,
-			size: size?.id ?? null,
-			quantity: rational(1),
-			pumps: context.rates.pumps
-		};
-		drawable(countDesigns(wanted, context.library), wanted);
-	} catch (cause) {
-		if (!(cause instanceof DomainError)) throw cause;
-		error(422, { message: `This design cannot be drawn: ${cause.message}.` });
-	}
-	const assembly = assemble(
-		recipe,
-		colourway.id,
-		context.library,
-		context.rates.pumps,
-		size?.id ?? null,
-		context.packed
-	);
-	if (isBare(assembly)) error(404, { message: 'There is nothing to draw yet. Say its layers on the Bench.' });
-	const camera = turn === undefined && tilt === undefined ? undefined : { turn: turn ?? 0, tilt: Math.max(0, tilt ?? 0) }; // prettier-ignore
-	const list = drawAssembly(assembly, {
-		catalogue: context.catalogue,
-		view: camera ? 'front' : view,
-		camera,
-		apart: said.has('apart') ? { sections: recipe.sections, gap: 220 } : undefined
+export const GET: RequestHandler = async ({ request, locals, params, url }) => {
+	const stamp = await stampOf(locals.repos, params.design);
+	const { name, svg } = await locals.work('picture', askedFor(params, url), stamp);
+	return bytesAnswer(request, {
+		body: svg,
+		from: stamp + url.search,
+		headers: {
+			'content-type': 'image/svg+xml',
+			...(url.searchParams.has('download') && {
+				'content-disposition': `attachment; filename="${fileName(name, 'design')}.svg"`
+			})
+		}
 	});
-	const headers: Record<string, string> = {
-		'content-type': 'image/svg+xml',
-		'cache-control': 'private, no-cache'
-	};
-	if (said.has('download'))
-		headers['content-disposition'] = `attachment; filename="${fileName(recipe.name, 'design')}.svg"`;
-	return new Response(svgOf(list, recipe.name), { headers });
 };

@@ -1,17 +1,18 @@
+import { bytesAnswer } from '$lib/server/bytes-answer.ts';
 import { fileName } from '$lib/server/file-name.ts';
-import { planPdf } from '$lib/server/pdf/plan.ts';
-import { asked } from '$lib/server/services/asked.ts';
-import { planPaper } from '$lib/server/services/plan-paper.ts';
+import { askedFor } from '$lib/server/services/asked.ts';
+import { stampOf } from '$lib/server/services/stamp.ts';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ locals, params, url }) => {
-	const wanted = await asked(locals.repos, params.design, url);
-	const pdf = await planPdf(await planPaper(locals.repos, wanted, new Date()));
-	return new Response(new Uint8Array(pdf), {
+export const GET: RequestHandler = async ({ request, locals, params, url }) => {
+	const stamp = await stampOf(locals.repos, params.design);
+	const { name, pdf } = await locals.work('plan paper', askedFor(params, url), stamp);
+	return bytesAnswer(request, {
+		body: pdf,
+		from: stamp + url.search,
 		headers: {
 			'content-type': 'application/pdf',
-			'content-disposition': `inline; filename="${fileName(wanted.design.recipe.name, 'design')}-plan.pdf"`,
-			'cache-control': 'private, no-store'
+			'content-disposition': `inline; filename="${fileName(name, 'design')}-plan.pdf"`
 		}
 	});
 };

@@ -2,52 +2,18 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { mergeFields, startedFrom, type Fields } from '$lib/core/forms/merge-fields.ts';
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
-import type { Recipe } from '$lib/core/recipe/recipe.ts';
 import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
-import { asked } from '$lib/server/services/asked.ts';
-import { changePlan, listsOf, planPictures, stepNow, workOutPlan } from '$lib/server/services/plan.ts';
+import { askedFor } from '$lib/server/services/asked.ts';
+import { changePlan, stepNow } from '$lib/server/services/plan.ts';
+import { stampOf } from '$lib/server/services/stamp.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params, url }) => {
-	const wanted = await asked(locals.repos, params.design, url);
-	const { design, context, colourway, size } = wanted;
-	const plan = workOutPlan(wanted);
-	return {
-		id: design.id,
-		name: design.recipe.name,
-		colourway: colourway.name,
-		colourwayId: colourway.id,
-		size: size?.name ?? null,
-		sizeId: size?.id ?? '',
-		quantity: wanted.quantity,
-		typed: wanted.typed,
-		trouble: wanted.trouble,
-		parts: plan.parts,
-		seconds: plan.parts.reduce((a, p) => a + p.seconds, 0),
-		balloons: plan.worked.bill.balloons,
-		...listsOf(plan.worked, context),
-		cautions: plan.cautions,
-		refused: plan.trouble,
-		pictures: planPictures(plan.worked, context),
-		photos: await locals.repos.photos.list(design.id),
-		subjects: subjectsOf(design.recipe),
-		fresh: crypto.randomUUID()
-	};
-};
-
-/** What a step of her own can be about. */
-function subjectsOf({ sections }: Recipe): { id: string; name: string }[] {
-	return sections.flatMap(({ id, name, structure }) => [
-		{ id, name },
-		...(structure.kind === 'stack'
-			? structure.layers.map((l, i) => ({ id: l.id, name: `${name}, row ${i + 1}` }))
-			: structure.kind === 'applied'
-				? structure.pieces.map((p) => ({ id: p.id, name: p.name }))
-				: [])
-	]);
-}
+export const load: PageServerLoad = async ({ locals, params, url }) => ({
+	...(await locals.work('plan page', askedFor(params, url), await stampOf(locals.repos, params.design))),
+	fresh: crypto.randomUUID()
+});
 
 const word = (most: number, say: string) => z.string().trim().max(most, say);
 const formSchema = z.object({

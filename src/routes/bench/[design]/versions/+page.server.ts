@@ -1,5 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
-import { compareVersions, restoreVersion, WORKING } from '$lib/server/services/versions.ts';
+import { restoreVersion, WORKING } from '$lib/server/services/versions.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -44,7 +44,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		first,
 		second,
 		comparison:
-			versions.length === 0 ? undefined : await compareVersions(locals.repos, design.id, { first, second }),
+			versions.length === 0
+				? undefined
+				: await locals.work('two versions', { design: design.id, first, second }),
 		fresh: crypto.randomUUID()
 	};
 };

@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { dayWords, longDayWords } from '$lib/features/quotes/day-words.ts';
-import { quotePdf } from '$lib/server/pdf/quote.ts';
+import { bytesAnswer } from '$lib/server/bytes-answer.ts';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ locals, params }) => {
+export const GET: RequestHandler = async ({ request, locals, params }) => {
 	const found = await locals.repos.sentQuotes.byToken(params.token);
 	if (!found)
 		error(404, {
@@ -15,12 +15,14 @@ export const GET: RequestHandler = async ({ locals, params }) => {
 		eventDay: frozen.eventDate ? longDayWords(frozen.eventDate) : '',
 		validDay: dayWords(frozen.validUntil)
 	};
-	const pdf = await quotePdf(frozen, words);
-	return new Response(new Uint8Array(pdf), {
+	// What was sent never changes.
+	const pdf = await locals.work('quote paper', { frozen, words }, params.token);
+	return bytesAnswer(request, {
+		body: pdf,
+		from: params.token,
 		headers: {
 			'content-type': 'application/pdf',
-			'content-disposition': `inline; filename="quote-${frozen.number}.pdf"`,
-			'cache-control': 'private, no-store'
+			'content-disposition': `inline; filename="quote-${frozen.number}.pdf"`
 		}
 	});
 };

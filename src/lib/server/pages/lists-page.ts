@@ -1,0 +1,56 @@
+import { quantityText } from '../../core/cost/cost.ts';
+import { printSize } from '../../core/sizing/size.ts';
+import { tally } from '../../core/tally/tally.ts';
+import type { Repos } from '../repos/index.ts';
+import { asked, type AskedFor } from '../services/asked.ts';
+
+/** To buy and to inflate: two lists from one bill. */
+export async function listsPage(repos: Repos, wanted: AskedFor) {
+	const { design, context, colourway, size, quantity, typed, trouble } = await asked(repos, wanted);
+	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
+	return {
+		id: design.id,
+		name: design.recipe.name,
+		colourway: colourway.name,
+		colourwayId: colourway.id,
+		size: size?.name ?? null,
+		sizeId: size?.id ?? '',
+		typed,
+		trouble,
+		quantity,
+		balloons: bill.balloons,
+		spares: bill.spares,
+		toBuy: bill.lines.map((line) => ({
+			key: line.key,
+			label: line.label,
+			used: quantityText(line.used, line.material?.unit),
+			spares: line.spares,
+			/** Spares that are expected to survive. */
+			back: Math.max(0, Math.round(line.spares - line.lost.valueOf())),
+			toBuy:
+				line.material && line.material.unit !== 'piece' ? `${line.toBuy} ${line.material.unit}` : line.toBuy,
+			packs: packsOf(line.material?.packs[0], line.toBuy),
+			status: line.status,
+			role: line.role,
+			estimate:
+				line.estimate && `${line.estimate.low.toFraction(true)} to ${line.estimate.high.toFraction(true)}`,
+			returns: Boolean(line.material?.reuse)
+		})),
+		toInflate: bill.inflate.map((line) => ({
+			key: line.key,
+			count: line.quantity.toFraction(true),
+			bag: line.bag,
+			size: line.sizeTo,
+			byLook: line.sizeTo !== printSize(line.size),
+			gas: line.gas,
+			method: line.method,
+			colour: context.catalogue.colourNames.get(line.colour ?? '') ?? `${line.slot} (open)`,
+			hex: context.catalogue.colours.get(line.colour ?? '')?.hex ?? null,
+			where: line.where
+		})),
+		findings: findings.filter((f) => f.level === 'bad').map((f) => f.say)
+	};
+}
+
+const packsOf = (pack: { count: number; supplier: string } | undefined, pieces: number): string =>
+	!pack || pieces === 0 ? '' : `${Math.ceil(pieces / pack.count)} × ${pack.count}, ${pack.supplier}`;

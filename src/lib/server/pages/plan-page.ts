@@ -1,0 +1,43 @@
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { Repos } from '../repos/index.ts';
+import { asked, type AskedFor } from '../services/asked.ts';
+import { listsOf, planPictures, workOutPlan } from '../services/plan.ts';
+
+/** The plan as the page shows it. */
+export async function planPage(repos: Repos, wanted: AskedFor) {
+	const found = await asked(repos, wanted);
+	const { design, context, colourway, size, quantity, typed, trouble } = found;
+	const plan = workOutPlan(found);
+	return {
+		id: design.id,
+		name: design.recipe.name,
+		colourway: colourway.name,
+		colourwayId: colourway.id,
+		size: size?.name ?? null,
+		sizeId: size?.id ?? '',
+		quantity,
+		typed,
+		trouble,
+		parts: plan.parts,
+		seconds: plan.parts.reduce((a, p) => a + p.seconds, 0),
+		balloons: plan.worked.bill.balloons,
+		...listsOf(plan.worked, context),
+		cautions: plan.cautions,
+		refused: plan.trouble,
+		pictures: planPictures(plan.worked, context),
+		photos: await repos.photos.list(design.id),
+		subjects: subjectsOf(design.recipe)
+	};
+}
+
+/** What a step of her own can be about. */
+function subjectsOf({ sections }: Recipe): { id: string; name: string }[] {
+	return sections.flatMap(({ id, name, structure }) => [
+		{ id, name },
+		...(structure.kind === 'stack'
+			? structure.layers.map((l, i) => ({ id: l.id, name: `${name}, row ${i + 1}` }))
+			: structure.kind === 'applied'
+				? structure.pieces.map((p) => ({ id: p.id, name: p.name }))
+				: [])
+	]);
+}

@@ -1,0 +1,40 @@
+import { isBare } from '../../core/structures/assemble.ts';
+import { leadHeight, leadOf } from '../../core/recipe/scale.ts';
+import { drawAssembly } from '../../core/scene/draw-list.ts';
+import { tally } from '../../core/tally/tally.ts';
+import type { Repos } from '../repos/index.ts';
+import { asked, type AskedFor } from '../services/asked.ts';
+
+/** The working copy in each of its sizes, as it stands first: counted, costed and priced in one table. */
+export async function sizesPage(repos: Repos, wanted: AskedFor) {
+	const { design, context, colourway } = await asked(repos, wanted);
+	const { recipe } = design;
+	return {
+		id: design.id,
+		name: recipe.name,
+		colourway: colourway.name,
+		sizes: [{ id: null, name: 'as it stands' }, ...recipe.sizes].map(({ id, name }) => {
+			const counted = tally(recipe, colourway.id, 1, context, id);
+			const { assembly, built, price, cost, stacks, notes, findings, bill } = counted;
+			const known = leadOf(built)?.kind === 'run' || stacks[0]?.placed.body.known;
+			return {
+				id: id ?? '',
+				name,
+				picture: !isBare(assembly)
+					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
+					: null,
+				body: known ? leadHeight(built, context.rates.pumps) : null,
+				overall: assembly.overall.known ? assembly.overall.usual : null,
+				balloons: bill.balloons,
+				seconds: cost.seconds.valueOf(),
+				cost: cost.total,
+				price: price.status === 'priced' ? price.said : null,
+				margin: price.status === 'priced' ? (price.margin ?? null) : null,
+				notes: [
+					...notes,
+					...findings.filter((f) => f.level === 'bad' || f.code === 'unlisted').map((f) => f.say)
+				]
+			};
+		})
+	};
+}

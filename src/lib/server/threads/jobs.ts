@@ -1,0 +1,68 @@
+import { billCsv } from '../services/bill-csv.ts';
+import { tally } from '../../core/tally/tally.ts';
+import { planPdf } from '../pdf/plan.ts';
+import { quotePdf, type QuoteWords } from '../pdf/quote.ts';
+import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
+import { coloursPage } from '../pages/colours-page.ts';
+import { listsPage } from '../pages/lists-page.ts';
+import { picture } from '../pages/picture.ts';
+import { planPage } from '../pages/plan-page.ts';
+import { sizesPage } from '../pages/sizes-page.ts';
+import type { Repos } from '../repos/index.ts';
+import { asked, type AskedFor } from '../services/asked.ts';
+import { readBrought } from '../services/brought.ts';
+import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { touchedBy } from '../services/nesting.ts';
+import { planPaper } from '../services/plan-paper.ts';
+import { shelfItems, type ShelfWork } from '../services/shelf.ts';
+import { sideBySide, type Choice } from '../services/side-by-side.ts';
+import { answerTally } from '../services/tally-request.ts';
+import { compareVersions, type VersionPair } from '../services/versions.ts';
+import type { TallyRequest } from '../../core/tally/request.schema.ts';
+import type { FrozenQuote } from '../../core/quote/frozen.ts';
+import type { Micrometres } from '../../core/units/length.ts';
+
+/** What is worked out on a thread of its own: each reads through its own connection, and answers with plain data. */
+export const JOBS = {
+	'plan page': planPage,
+	'lists page': listsPage,
+	'colours page': coloursPage,
+	'sizes page': sizesPage,
+	picture,
+	'plan paper': async (repos: Repos, wanted: AskedFor) => {
+		const found = await asked(repos, wanted);
+		const pdf = await planPdf(await planPaper(repos, found, new Date()));
+		return { name: found.design.recipe.name, pdf: new Uint8Array(pdf) };
+	},
+	bill: async (repos: Repos, wanted: AskedFor) => {
+		const { design, context, colourway, size, quantity } = await asked(repos, wanted);
+		const worked = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
+		return { name: design.recipe.name, csv: billCsv(worked, context) };
+	},
+	'quote paper': async (_: Repos, { frozen, words }: { frozen: FrozenQuote; words: QuoteWords }) =>
+		new Uint8Array(await quotePdf(frozen, words)),
+	'sizer holes': async (_: Repos, { sizes, paper }: { sizes: readonly Micrometres[]; paper: Paper }) =>
+		new Uint8Array(await sizingHoles(sizes, paper)),
+	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),
+	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
+	touched: async (repos: Repos, { design }: { design: string }) => {
+		const found = await repos.designs.find(design);
+		return found ? touchedBy(repos, found.id, found.recipe) : null;
+	},
+	'two versions': (repos: Repos, { design, ...pair }: VersionPair & { design: string }) =>
+		compareVersions(repos, design, pair),
+	'side by side': (repos: Repos, { first, second }: { first: Choice; second: Choice }) =>
+		sideBySide(repos, first, second),
+	'check picture': (_: Repos, picture: Uploaded) => Promise.resolve(checkPicture(picture)),
+	'read brought': (_: Repos, { body }: { body: string }) => Promise.resolve(readBrought(body))
+} satisfies Readonly<Record<string, (repos: Repos, asked: never) => Promise<unknown>>>;
+
+export type Job = keyof typeof JOBS;
+export type Asked<J extends Job> = Parameters<(typeof JOBS)[J]>[1];
+export type Answer<J extends Job> = Awaited<ReturnType<(typeof JOBS)[J]>>;
+
+/** Works out one thing. */
+export function work<J extends Job>(repos: Repos, job: J, asked: Asked<J>): Promise<Answer<J>> {
+	const one = JOBS[job] as (repos: Repos, asked: Asked<J>) => Promise<Answer<J>>;
+	return one(repos, asked);
+}
