@@ -254,3 +254,29 @@ test('the picture turns: by dragging, by the slider and its keys; a press on a b
 	}
 	await expect(page.getByRole('button', { pressed: true, name: /^4 × 16 at 12/ })).toBeVisible();
 });
+
+test('work made while the server does not answer is kept as it is made, and is there when the tab is gone', async ({
+	page,
+	context
+}) => {
+	const id = await newDesign(page, 'Offline column');
+	await say(page, '4 16 at 13 grey');
+	await saved(page);
+	// Its own saves alone do not get through: the tab goes as tabs do that crash.
+	await context.route('**/save', (route) => route.abort());
+	await say(page, '4 11 at 9 gull x2', '1 11 at 10 gold');
+	await expect(page.locator('[data-name=save-state]')).toHaveText(
+		'not saved yet: the server does not answer, trying again. It is kept on this device until then'
+	);
+	await page.evaluate(() => {
+		navigator.sendBeacon = () => false;
+	});
+	await page.close();
+	await context.unroute('**/save');
+	const again = await context.newPage();
+	await again.goto(`/bench/${id}`);
+	await expect.poll(() => rows(again)).toHaveLength(3);
+	await saved(again);
+	await again.reload();
+	await expect.poll(() => rows(again)).toHaveLength(3);
+});

@@ -5,19 +5,38 @@ import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import { JOININGS, PLACE_KINDS } from './cluster.ts';
 import { FILLINGS } from './inside.ts';
+import { LARGEST, LONGEST, MOST_IN_NAME } from './limits.ts';
 
 export const id = idSchema;
-export const name = z.string().trim().min(1, 'Give it a name.').max(80, 'A name has at most 80 letters.');
+export const name = z
+	.string()
+	.trim()
+	.min(1, 'Give it a name.')
+	.max(MOST_IN_NAME, `A name has at most ${MOST_IN_NAME} letters.`);
 export const length = z
 	.number()
 	.int()
 	.min(1)
-	.max(200_000_000)
+	.max(LONGEST)
 	.transform((v) => v as Micrometres);
-/** `n` or `n/d` as `rationalText` writes it, above 0 or at least 0. */
-export const rationalIn = (pattern: RegExp, say: string) => z.string().max(40).regex(pattern, say);
-export const positive = rationalIn(/^[1-9]\d{0,15}(\/[1-9]\d{0,15})?$/, 'Must be above 0.');
-export const percent = rationalIn(/^-?\d{1,9}(\/[1-9]\d{0,11})?$/, 'Must be a number of per cent.');
+/** As large as `n` or `n/d` says; compared without rounding. */
+const within = (text: string, most: number) => {
+	const [n = '0', d = '1'] = text.replace('-', '').split('/');
+	return BigInt(n) <= BigInt(d) * BigInt(most);
+};
+/** Digits of what a field can be given: as many places behind the point as are read. */
+const NUMBER = /^\d{1,21}(\/[1-9]\d{0,14})?$/;
+/** `n` or `n/d` as `rationalText` writes it. */
+const rationalIn = (pattern: RegExp, say: string, most: number) =>
+	z
+		.string()
+		.max(40)
+		.regex(pattern, say)
+		.refine((text) => !pattern.test(text) || within(text, most), 'Too large.');
+/** 0 or more. */
+export const amount = (say: string, most = LARGEST) => rationalIn(NUMBER, say, most);
+export const positive = rationalIn(/^[1-9]\d{0,20}(\/[1-9]\d{0,15})?$/, 'Must be above 0.', LARGEST);
+export const percent = rationalIn(/^-?\d{1,21}(\/[1-9]\d{0,14})?$/, 'Must be a number of per cent.', LARGEST);
 export const origin = z.enum(['typed', 'measured', 'estimated', 'derived']);
 export const unit = z.enum(['in', 'ft', 'cm', 'mm', 'm']);
 

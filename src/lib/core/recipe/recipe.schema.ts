@@ -6,7 +6,6 @@ import {
 	FOIL_LOOKS,
 	LINE_ROLES,
 	MODELS,
-	MOST_LETTERS,
 	RECIPE_FORMAT,
 	RECIPE_VERSION,
 	SHAPINGS,
@@ -16,6 +15,7 @@ import {
 	type Recipe
 } from './recipe.ts';
 import {
+	amount,
 	cluster,
 	id,
 	joining,
@@ -24,10 +24,10 @@ import {
 	ownBalloon,
 	percent,
 	positive,
-	rationalIn,
 	side,
 	size
 } from './cluster.schema.ts';
+import { MOST_ALIKE, MOST_FIXINGS, MOST_LETTERS, MOST_OF_A_LINE } from './limits.ts';
 import { run } from './run.schema.ts';
 import { weave } from './weave.schema.ts';
 import { MOST_STEPS, STEP_PLACES } from './step.ts';
@@ -57,11 +57,11 @@ const piece = z.strictObject({
 		z.strictObject({ kind: z.literal('material'), material: id.nullable(), flat: length.nullable() })
 	]),
 	on: z
-		.array(z.strictObject({ host, count: z.number().int().min(1).max(200) }))
+		.array(z.strictObject({ host, count: z.number().int().min(1).max(MOST_ALIKE) }))
 		.min(1)
 		.max(60),
 	fixing: z.enum(FIXINGS),
-	each: rationalIn(/^\d{1,6}(\/[1-9]\d{0,5})?$/, 'Fixings are a number, 0 or more.'),
+	each: amount('Fixings are a number, 0 or more.', MOST_FIXINGS),
 	swappable: z.boolean()
 });
 const line = z.strictObject({
@@ -86,7 +86,7 @@ const look = z.enum(FOIL_LOOKS);
 const bunchItem = z.strictObject({
 	id,
 	name,
-	count: z.number().int().min(1).max(200),
+	count: z.number().int().min(1).max(MOST_ALIKE),
 	what: z.discriminatedUnion('kind', [
 		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
 		z.strictObject({
@@ -125,7 +125,7 @@ const formPiece = z.strictObject({
 	name,
 	model: z.enum(MODELS),
 	slot: id,
-	count: z.number().int().min(1).max(200),
+	count: z.number().int().min(1).max(MOST_ALIKE),
 	take: z.discriminatedUnion('kind', [
 		z.strictObject({ kind: z.enum(['whole', 'part', 'scrap']) }),
 		z.strictObject({ kind: z.literal('cut'), pieces: z.number().int().min(2).max(24) })
@@ -256,7 +256,7 @@ export const newestRecipe = z.strictObject({
 		.array(
 			z.strictObject({
 				of: z.enum(COUNTS),
-				each: rationalIn(/^\d{1,9}(\/[1-9]\d{0,11})?$/, 'Pieces a count are a number, 0 or more.'),
+				each: amount('Pieces a count are a number, 0 or more.', MOST_OF_A_LINE),
 				material: id.nullable()
 			})
 		)

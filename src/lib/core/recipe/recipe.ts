@@ -12,15 +12,12 @@ import type { Step } from './step.ts';
 export type { Id };
 export type { Cluster, Joining, OwnBalloon, Place, PlaceKind } from './cluster.ts';
 export { JOININGS, PLACE_KINDS } from './cluster.ts';
+export { MOST_IN_CLUSTER, MOST_LETTERS, MOST_REPEATS } from './limits.ts';
 export type { Run } from './run.ts';
 export type { Weave } from './weave.ts';
 
 export const RECIPE_FORMAT = 'bright-tally/recipe';
 export const RECIPE_VERSION = 6;
-
-/** Most balloons in one cluster, and most layers alike in one row. */
-export const MOST_IN_CLUSTER = 12;
-export const MOST_REPEATS = 200;
 
 /** One design: the versioned document everything else reads. Guarded by `recipe.schema.ts`. */
 export interface Recipe {
@@ -216,9 +213,6 @@ export type Host =
 /** How tight a foil is filled: told by its look, never by a size. */
 export const FOIL_LOOKS = ['creased', 'firm'] as const;
 export type FoilLook = (typeof FOIL_LOOKS)[number];
-
-/** Most letters of one wording. */
-export const MOST_LETTERS = 40;
 
 /** Foils and latex on ribbon over a weight, or side by side in a row: what stands lowest first. */
 export interface Bunch {

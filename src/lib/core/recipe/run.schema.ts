@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+	amount,
 	balloon,
 	cluster,
 	id,
@@ -7,7 +8,6 @@ import {
 	length,
 	ownBalloon,
 	positive,
-	rationalIn,
 	slots
 } from './cluster.schema.ts';
 import { ESTIMATES, HANGINGS, SEEN, THICKER, WALLS, WAYS, type Run } from './run.ts';
@@ -15,7 +15,7 @@ import { ESTIMATES, HANGINGS, SEEN, THICKER, WALLS, WAYS, type Run } from './run
 /** A run is at most so long: 650 ft. */
 const way = z.enum(WAYS);
 const maybe = length.nullable();
-const some = rationalIn(/^\d{1,9}(\/[1-9]\d{0,11})?$/, 'Must be a number, 0 or more.');
+const some = amount('Must be a number, 0 or more.');
 const micrometres = z.number().int().min(-200_000_000).max(200_000_000);
 
 const path = z.discriminatedUnion('kind', [

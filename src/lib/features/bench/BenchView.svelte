@@ -3,7 +3,8 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { onMount, untrack } from 'svelte';
 	import Button from '../../ui/button/Button.svelte';
-	import { Bench, type BenchData } from './bench.svelte.ts';
+	import { Bench } from './bench.svelte.ts';
+	import type { BenchData } from './bench-data.ts';
 	import BenchPicture from './BenchPicture.svelte';
 	import BenchTape from './BenchTape.svelte';
 	import ColourPanel from './ColourPanel.svelte';
@@ -15,7 +16,7 @@
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { commands } from '../commands/commands.svelte.ts';
 	import { benchCommands } from './bench-commands.ts';
-	import { SAVE_WORDS } from './save-words.ts';
+	import { saveWords } from './save-words.ts';
 	import { recall, remember } from './session.ts';
 	import { atLeast, atMost, percentText, priceText } from './tape-words.ts';
 
@@ -54,15 +55,10 @@
 	});
 	onMount(() => {
 		ready = true;
-		const left = bench.saver.leftOver();
-		const start = left?.recipe ?? data.recipe;
-		bench.restore(start, recall(data.id, start));
-		if (left) {
-			void bench.saver.resume(left).then((mine) => {
-				if (!mine && bench.recipe === left.recipe) bench.restore(data.recipe, recall(data.id, data.recipe));
-			});
-		}
+		bench.restore(data.recipe, recall(data.id, data.recipe));
+		void resume();
 		panel?.focusEntry();
+		void import('../../core/recipe/why-not-kept.schema.ts').then((rules) => bench.judgeBy(rules.whyNotKept));
 		const hide = () => {
 			remember(data.id, bench.recipe, bench.history);
 			bench.saver.leave(keeps);
@@ -70,6 +66,18 @@
 		window.addEventListener('pagehide', hide);
 		return () => window.removeEventListener('pagehide', hide);
 	});
+	/** Takes up what earlier visits left here unsaved, unless she has begun already: then it waits for the next visit. */
+	async function resume() {
+		let shown = data.recipe;
+		for (const left of await bench.saver.leftOver()) {
+			if (bench.recipe !== shown) return;
+			bench.restore(left.recipe, recall(data.id, left.recipe));
+			const mine = await bench.saver.resume(left);
+			if (!mine && bench.recipe === left.recipe) bench.restore(data.recipe, recall(data.id, data.recipe));
+			if (bench.saver.state !== 'saved') return;
+			shown = bench.recipe;
+		}
+	}
 	/** Before another screen opens: hand over what is there and keep it. What cannot be handed over is left for later. */
 	export async function leave() {
 		remember(data.id, bench.recipe, bench.history);
@@ -181,9 +189,7 @@
 			<span
 				data-name="save-state"
 				class:text-bad={bench.saver.state === 'offline' || bench.saver.state === 'refused'}
-				>{SAVE_WORDS[bench.saver.state]}{bench.saver.state === 'refused'
-					? `: ${bench.saver.refusal}`
-					: ''}</span
+				>{saveWords(bench.saver)}</span
 			>
 		</p>
 		<ColourPanel {bench} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MOST_OF_A_LINE } from '../../core/recipe/limits.ts';
 	import { COUNTS } from '../../core/bom/follow-on.ts';
 	import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 	import { parseBounded } from '../../core/units/number.ts';
@@ -39,7 +40,7 @@
 		adding = '';
 	}
 	function each(of: string, text: string): string {
-		const parsed = parseBounded(text, { what: 'Pieces for each', min: 0, max: 10_000 });
+		const parsed = parseBounded(text, { what: 'Pieces for each', min: 0, max: MOST_OF_A_LINE });
 		if (parsed.ok)
 			bench.change((d) => {
 				const own = d.rules.find((r) => r.of === of);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MOST_ALIKE } from '../../core/recipe/limits.ts';
 	import { changeItem } from '../../core/recipe/edit-parts.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
 	import { FOIL_LOOKS, type BunchItem, type FoilLook, type Ribbon } from '../../core/recipe/recipe.ts';
@@ -26,7 +27,7 @@
 	);
 	const thing = $derived(item.what);
 	const count = (text: string) => {
-		const parsed = parseCount(text, { what: 'How many', min: 1, max: 200 });
+		const parsed = parseCount(text, { what: 'How many', min: 1, max: MOST_ALIKE });
 		if (parsed.ok) change((i) => (i.count = parsed.value));
 		return parsed.ok ? '' : parsed.say;
 	};

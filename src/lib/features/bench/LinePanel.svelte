@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MOST_OF_A_LINE } from '../../core/recipe/limits.ts';
 	import { changeLine, chooseLine } from '../../core/recipe/edit-lines.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
 	import { LINE_ROLES, type ExtraLine, type LineRole } from '../../core/recipe/recipe.ts';
@@ -20,7 +21,7 @@
 	let { bench, line, name }: Props = $props();
 	const change = (work: (l: Mutable<ExtraLine>) => void) => bench.change((d) => changeLine(d, line.id, work));
 	const text = (value: string) => String(Math.round(rational(value).valueOf() * 1000) / 1000);
-	const bounds = { min: 0.001, max: 10_000 };
+	const bounds = { min: 0.001, max: MOST_OF_A_LINE };
 
 	function quantity(typed: string): string {
 		const ends = typed.split(/\s+to\s+|–/);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MOST_ALIKE, MOST_FIXINGS } from '../../core/recipe/limits.ts';
 	import { flatOf } from '../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../core/geometry/layers.ts';
 	import { changePiece } from '../../core/recipe/edit-pieces.ts';
@@ -49,12 +50,12 @@
 			.map((m) => [m.id, m.name] as const)
 	);
 	const count = (at: number) => (text: string) => {
-		const parsed = parseCount(text, { what: 'How many', min: 1, max: 200 });
+		const parsed = parseCount(text, { what: 'How many', min: 1, max: MOST_ALIKE });
 		if (parsed.ok) change((p) => (p.on[at]!.count = parsed.value));
 		return parsed.ok ? '' : parsed.say;
 	};
 	const each = (text: string) => {
-		const parsed = parseBounded(text, { what: 'Fixings a piece', min: 0, max: 100 });
+		const parsed = parseBounded(text, { what: 'Fixings a piece', min: 0, max: MOST_FIXINGS });
 		if (parsed.ok) change((p) => (p.each = rationalText(parsed.value)));
 		return parsed.ok ? '' : parsed.say;
 	};

@@ -1,13 +1,12 @@
 import { isBare } from '../../core/structures/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
-import type { Colour, Material } from '../../core/materials/material.ts';
 import { applyEntry } from '../../core/recipe/apply-entry.ts';
 import { applyLined } from '../../core/recipe/apply-run.ts';
 import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
 import * as edits from '../../core/recipe/edit.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
-import type { Entry, EntryContext, SaidSection, UsableDesign } from '../../core/recipe/entry/entry.ts';
+import type { Entry, EntryContext, SaidSection } from '../../core/recipe/entry/entry.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
 import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
 import { applyRemedy } from '../../core/recipe/remedy.ts';
@@ -18,27 +17,11 @@ import type { Layer, Recipe } from '../../core/recipe/recipe.ts';
 import { CAMERA, turned, type Camera, type View } from '../../core/scene/camera.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
-import type { Settings } from '../../core/workspace/settings.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
 import { ghosted, isSeen, type Seen } from './ghost.ts';
 import { Packer } from './packer.svelte.ts';
 import { Saver } from './saver.svelte.ts';
-
-export interface BenchData {
-	readonly id: string;
-	readonly recipe: Recipe;
-	readonly revision: number;
-	readonly keptNumber: number;
-	readonly kept: Recipe | null;
-	readonly settings: Settings;
-	readonly materials: readonly Material[];
-	readonly colours: readonly Colour[];
-	readonly library: readonly (readonly [string, Recipe])[];
-	/** Number of the last kept version of every design inside. */
-	readonly partVersions: Readonly<Record<string, number>>;
-	/** Kept designs this one may use: none that uses it. */
-	readonly designs: readonly UsableDesign[];
-}
+import type { BenchData, Judge } from './bench-data.ts';
 
 const newId = () => crypto.randomUUID();
 /** Air between sections drawn apart, mm. */
@@ -212,12 +195,29 @@ export class Bench {
 		);
 		this.kept = { ...this.recipe, sections };
 	}
+	/** Says why a recipe could not be kept; its rules are read when the page stands. */
+	#judge: Judge | null = null;
+	/** From now on nothing is taken that could not be kept. */
+	judgeBy(judge: Judge) {
+		this.#judge = judge;
+		this.#weigh();
+	}
 	/** Every change of the recipe goes through here: history, saving, and nothing else. */
 	change(work: (draft: RecipeDraft) => void): boolean {
 		const done = edit(this.recipe, this.#history, work);
 		if (!done) return false;
 		this.#take(done);
+		// Weighed when the screen has followed, and before it is sent.
+		setTimeout(() => this.#weigh());
 		return true;
+	}
+	/** Sets aside what could not be kept, and says so: the rest goes on. @returns whether all of it can be kept */
+	#weigh(): boolean {
+		const why = this.#judge?.(this.recipe) ?? '';
+		if (!why) return true;
+		while (this.canUndo && this.#judge!(this.recipe)) this.undo();
+		this.refusal = `That cannot be kept, so it was set aside: ${why}`;
+		return false;
 	}
 	/** What is worked out and written down beside what was said: no step of undo. */
 	amend(work: (draft: RecipeDraft) => void) {
@@ -240,10 +240,7 @@ export class Bench {
 		this.saver.want(recipe);
 	}
 	/** Looks from a named side again. */
-	look(view: View) {
-		this.view = view;
-		this.camera = null;
-	}
+	look = (view: View) => Object.assign(this, { view, camera: null });
 	/** Turns and tilts the picture from where it is, degrees. */
 	turnBy(turn: number, tilt: number) {
 		this.camera = turned(this.camera ?? CAMERA[this.view], turn, tilt);
@@ -286,12 +283,15 @@ export class Bench {
 			const place = { section: this.current?.id, index: this.entryIndex, colourway: this.chosen.id };
 			let made: string | undefined;
 			this.change((d) => void (made = applyEntry(d, value, place, newId)));
+			// What was typed stays where it could not be kept.
+			if (!this.#weigh()) return false;
 			if (made !== undefined) this.take(made);
 			if (value.kind === 'layer') {
 				if (this.at !== null) this.at += 1;
 				this.selected = null;
 			}
 		}
+		if (!this.#weigh()) return false;
 		this.clearEntry();
 		return true;
 	}

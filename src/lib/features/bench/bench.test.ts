@@ -1,3 +1,4 @@
+import * as edits from '../../core/recipe/edit.ts';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, designOf, floating, materials, rates } from '../../../../tests/kit/studio.ts';
@@ -46,6 +47,23 @@ describe('the entry line of the Bench', () => {
 		expect(rows(b)).toEqual(['4 × 16 at 13 grey', '4 × 11 at 9 white ×2', '1 × 11 at 10 gold']);
 		expect([b.text, b.ghost]).toEqual(['', null]);
 		expect(b.recipe.slots.map((s) => s.name)).toEqual(['grey', 'white', 'gold']);
+	});
+	test('what could not be kept is set aside and said, what was typed stays, and the rest goes on', async () => {
+		const b = bench();
+		b.judgeBy((recipe) => (stackIn(recipe)!.layers.length > 3 ? 'layers: At most 3.' : ''));
+		expect([type(b, '1 11 at 10 gold'), type(b, '1 11 at 9 gold')]).toEqual([true, false]);
+		expect([b.text, b.refusal, b.layers.length]).toEqual([
+			'1 11 at 9 gold',
+			'That cannot be kept, so it was set aside: layers: At most 3.',
+			3
+		]);
+		b.clearEntry();
+		// By a key or a panel: as soon as the screen has followed.
+		b.change((d) => void edits.insertLayer(d, 0, structuredClone(b.layers[0]!) as never));
+		await vi.waitFor(() => expect(b.layers).toHaveLength(3));
+		expect(b.refusal).toMatch(/set aside/);
+		b.resize(b.layers[1]!.id, 1);
+		expect(rows(b)[1]).toBe('4 × 11 at 9½ white ×2');
 	});
 	test('items, weights and limbs are seen before Enter too, and replace what is being changed', () => {
 		const b = bench(

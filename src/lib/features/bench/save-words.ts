@@ -1,5 +1,7 @@
+import type { SaveState } from './saver.svelte.ts';
+
 /** What the Bench says of the working copy, by the state of its saver. */
-export const SAVE_WORDS = {
+const WORDS: Readonly<Record<SaveState, string>> = {
 	saved: 'working copy saved',
 	saving: 'saving …',
 	waiting: 'saving …',
@@ -7,3 +9,17 @@ export const SAVE_WORDS = {
 	refused: 'not saved',
 	stale: 'not saved: changed somewhere else'
 };
+const NO_ROOM = 'This browser has no room to keep it, so leave this page open until it says saved.';
+
+/** @param saver its state, why the server refused, and whether what is not saved lies in the browser's store */
+export function saveWords(saver: {
+	readonly state: SaveState;
+	readonly refusal: string;
+	readonly keptHere: boolean;
+}): string {
+	const { state } = saver;
+	const words = state === 'refused' ? `${WORDS[state]}: ${saver.refusal}` : WORDS[state];
+	if (state === 'saved') return words;
+	if (!saver.keptHere) return `${words}. ${NO_ROOM}`;
+	return state === 'offline' ? `${words}. It is kept on this device until then` : words;
+}

@@ -1,4 +1,5 @@
 import type { Recipe } from '../../core/recipe/recipe.ts';
+import { Keeper } from '../shell/keeper.ts';
 
 /** What the screen says about saving. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused' | 'stale';
@@ -21,15 +22,20 @@ const RETRY = 3000;
 
 /**
  * Saves a working copy by itself: one save at a time, each with an id of its own that is kept until it is
- * acknowledged, and with the revision it started from. What is not acknowledged also lies in the browser's store.
+ * acknowledged, and with the revision it started from. What is not acknowledged lies in the browser's store from the moment
+ * it was made.
  */
 export class Saver {
 	state = $state<SaveState>('saved');
 	theirs = $state.raw<Theirs | null>(null);
 	/** Why the server refused, in its words. */
 	refusal = $state('');
+	/** Whether what is not saved lies in the browser's store: one that is full keeps nothing. */
+	keptHere = $state(true);
 	revision: number;
-	#wanted: Recipe | null = null;
+	readonly #keeper: Keeper<Pending>;
+	/** What is sent next, as it lies in the store. */
+	#next: Pending | null = null;
 	#flying: Promise<void> | null = null;
 	#pending: Pending | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -41,19 +47,15 @@ export class Saver {
 		revision: number
 	) {
 		this.revision = revision;
+		this.#keeper = new Keeper(design);
 	}
 
-	get #key() {
-		return `bright-tally:unsaved:${this.design}`;
+	/** What earlier visits could not hand over, the oldest first: of this tab, and of tabs that are gone. */
+	leftOver(): Promise<Pending[]> {
+		return this.#keeper.takeOver();
 	}
-
-	/** What an earlier visit could not hand over. */
-	leftOver(): Pending | null {
-		try {
-			return JSON.parse(localStorage.getItem(this.#key) ?? 'null') as Pending | null;
-		} catch {
-			return null;
-		}
+	async #write(pending: Pending) {
+		this.keptHere = await this.#keeper.put(pending);
 	}
 
 	/**
@@ -64,6 +66,8 @@ export class Saver {
 	async resume(left: Pending): Promise<boolean> {
 		const { revision } = this;
 		this.#pending = left;
+		await this.#write(left);
+		await this.#keeper.dropGone(left);
 		await this.flush();
 		if (this.#answered < revision && this.state === 'saved') return false;
 		return true;
@@ -71,7 +75,9 @@ export class Saver {
 
 	/** Asks for this recipe to be saved soon. */
 	want(recipe: Recipe) {
-		this.#wanted = recipe;
+		const saveId = this.#next?.saveId ?? crypto.randomUUID();
+		this.#next = { saveId, baseRevision: this.revision, after: this.#pending?.saveId, recipe };
+		void this.#write(this.#next);
 		if (this.state === 'stale') return;
 		this.state = 'waiting';
 		clearTimeout(this.#timer);
@@ -81,7 +87,7 @@ export class Saver {
 	/** Hands over what there is now. Resolves when nothing is left, or saving cannot go on. */
 	async flush(): Promise<void> {
 		clearTimeout(this.#timer);
-		while (this.#flying || ((this.#wanted || this.#pending) && !this.#stuck)) {
+		while (this.#flying || ((this.#next || this.#pending) && !this.#stuck)) {
 			this.#flying ??= this.#send().finally(() => (this.#flying = null));
 			await this.#flying;
 		}
@@ -93,9 +99,9 @@ export class Saver {
 
 	async #send(): Promise<void> {
 		if (!this.#pending) {
-			if (!this.#wanted) return;
-			this.#pending = { saveId: crypto.randomUUID(), baseRevision: this.revision, recipe: this.#wanted };
-			this.#wanted = null;
+			if (!this.#next) return;
+			this.#pending = { ...this.#next, baseRevision: this.revision, after: undefined };
+			this.#next = null;
 		}
 		this.state = 'saving';
 		let response: Response;
@@ -117,12 +123,12 @@ export class Saver {
 			this.#answered = answer.revision;
 			this.revision = Math.max(this.revision, answer.revision);
 			this.#pending = null;
-			localStorage.removeItem(this.#key);
-			this.state = this.#wanted ? 'waiting' : 'saved';
+			if (!this.#next) void this.#keeper.drop();
+			this.state = this.#next ? 'waiting' : 'saved';
 		} else if (response.status === 409 && answer.theirs) {
 			this.theirs = answer.theirs;
 			// Mine stays to be found again if the page is closed before the owner has chosen.
-			this.#wanted ??= this.#pending.recipe;
+			this.#next ??= this.#pending;
 			this.#pending = null;
 			this.state = 'stale';
 		} else if (response.status >= 400 && response.status < 500) {
@@ -144,24 +150,16 @@ export class Saver {
 	settle() {
 		if (this.theirs) this.revision = this.theirs.revision;
 		this.theirs = null;
-		this.#wanted = null;
+		this.#next = null;
 		this.state = 'saved';
-		localStorage.removeItem(this.#key);
+		void this.#keeper.drop();
 	}
 
-	/** The page goes away: leave in the store what is not acknowledged, and try to hand it over. */
+	/** The page goes away: what is not acknowledged lies in the store, and is handed over on the way out. */
 	leave(keep: boolean) {
-		const after = this.#pending?.saveId;
-		const pending = this.#wanted
-			? { saveId: crypto.randomUUID(), baseRevision: this.revision, after, recipe: this.#wanted }
-			: this.#pending;
+		const pending = this.#next ?? this.#pending;
 		if (pending) {
 			const body = JSON.stringify({ ...pending, keep });
-			try {
-				localStorage.setItem(this.#key, JSON.stringify(pending));
-			} catch {
-				// A full store: the beacon below is the other way.
-			}
 			navigator.sendBeacon(`/bench/${this.design}/save`, new Blob([body], { type: 'application/json' }));
 		} else if (keep) navigator.sendBeacon(`/bench/${this.design}/keep?on=leaving`);
 	}

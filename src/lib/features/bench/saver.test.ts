@@ -1,9 +1,16 @@
+import 'fake-indexeddb/auto';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
+import { openDB } from 'idb';
+import { Keeper } from '../shell/keeper.ts';
+import { saveWords } from './save-words.ts';
 import { Saver } from './saver.svelte.ts';
 
 const recipe = design('column', '4 11 at 9 white');
 const named = (name: string) => ({ ...recipe, name });
+/** A design of each test's own. */
+let d = '';
+let tests = 0;
 const store = new Map<string, string>();
 const beacons: { url: string; body: string }[] = [];
 let sent: { saveId: string; baseRevision: number; recipe: { name: string } }[] = [];
@@ -14,10 +21,11 @@ const json =
 		new Response(JSON.stringify(body), { status });
 
 beforeEach(() => {
-	vi.useFakeTimers();
+	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+	d = `design-${tests++}`;
 	store.clear();
 	[sent, answers, beacons.length] = [[], [], 0];
-	vi.stubGlobal('localStorage', {
+	vi.stubGlobal('sessionStorage', {
 		getItem: (k: string) => store.get(k) ?? null,
 		setItem: (k: string, v: string) => void store.set(k, v),
 		removeItem: (k: string) => void store.delete(k)
@@ -32,7 +40,7 @@ beforeEach(() => {
 });
 
 test('typing on is one save of the last state, and the next starts from the revision it was given', async () => {
-	const saver = new Saver('d', 7);
+	const saver = new Saver(d, 7);
 	for (const name of ['a', 'ab', 'abc']) saver.want(named(name));
 	expect(saver.state).toBe('waiting');
 	await vi.runAllTimersAsync();
@@ -43,7 +51,7 @@ test('typing on is one save of the last state, and the next starts from the revi
 	expect(sent.at(-1)).toMatchObject({ baseRevision: 8 });
 });
 test('an answer that was lost: the same save goes again under its id', async () => {
-	const saver = new Saver('d', 1);
+	const saver = new Saver(d, 1);
 	answers = [() => Promise.reject(new Error('gone'))];
 	saver.want(named('a'));
 	await saver.flush();
@@ -54,7 +62,7 @@ test('an answer that was lost: the same save goes again under its id', async () 
 	expect(sent[1]!.saveId).toBe(sent[0]!.saveId);
 });
 test('a stale save stops saving, shows theirs, and goes on from theirs once she has chosen', async () => {
-	const saver = new Saver('d', 1);
+	const saver = new Saver(d, 1);
 	answers = [json({ message: 'no', theirs: { recipe: named('theirs'), revision: 5 } }, 409)];
 	saver.want(named('mine'));
 	await saver.flush();
@@ -63,16 +71,15 @@ test('a stale save stops saving, shows theirs, and goes on from theirs once she 
 	saver.want(named('mine, more'));
 	await vi.runAllTimersAsync();
 	expect(sent).toHaveLength(1);
-	saver.leave(true);
-	expect(JSON.parse(store.get('bright-tally:unsaved:d')!).recipe.name).toBe('mine, more');
+	expect((await saver.leftOver()).map((l) => l.recipe.name)).toEqual(['mine, more']);
 	saver.settle();
 	saver.want(named('mine, chosen'));
 	await saver.flush();
 	expect(sent.at(-1)).toMatchObject({ baseRevision: 5, recipe: { name: 'mine, chosen' } });
-	expect(store.size).toBe(0);
+	expect(await saver.leftOver()).toEqual([]);
 });
 test('a refused save says the server’s words and loses nothing', async () => {
-	const saver = new Saver('d', 1);
+	const saver = new Saver(d, 1);
 	answers = [json({ message: 'name: Give it a name.' }, 400)];
 	saver.want(named(''));
 	await saver.flush();
@@ -82,22 +89,65 @@ test('a refused save says the server’s words and loses nothing', async () => {
 	expect(saver.state).toBe('saved');
 });
 test('leaving with a save on its way leaves the newer one behind it, following it', async () => {
-	const saver = new Saver('d', 1);
+	const saver = new Saver(d, 1);
 	answers = [() => new Promise<Response>(() => {})];
 	saver.want(named('first'));
 	void saver.flush();
 	await Promise.resolve();
 	saver.want(named('second'));
 	saver.leave(true);
-	const left = saver.leftOver()!;
+	const [left] = await saver.leftOver();
 	expect(left).toMatchObject({ baseRevision: 1, after: sent[0]!.saveId, recipe: { name: 'second' } });
 	expect(beacons).toHaveLength(1);
 });
 test('what an earlier visit left is handed over; where the server went on, theirs is the newer', async () => {
 	const left = { saveId: 'save-left', baseRevision: 3, recipe: named('left') };
-	expect(await new Saver('d', 3).resume(left)).toBe(true);
+	expect(await new Saver(d, 3).resume(left)).toBe(true);
 	answers = [json({ revision: 4 })];
-	const late = new Saver('d', 9);
+	const late = new Saver(d, 9);
 	expect(await late.resume(left)).toBe(false);
 	expect(late.revision).toBe(9);
+});
+test('every step is written down as it is made; once it is saved nothing is left', async () => {
+	const saver = new Saver(d, 1);
+	answers = [() => Promise.reject(new Error('gone')), () => Promise.reject(new Error('gone'))];
+	for (const name of ['a', 'ab']) saver.want(named(name));
+	// The tab is gone before anything was sent.
+	expect(await saver.leftOver()).toMatchObject([{ baseRevision: 1, recipe: { name: 'ab' } }]);
+	await saver.flush();
+	expect([saver.state, saver.keptHere]).toEqual(['offline', true]);
+	await vi.advanceTimersByTimeAsync(3100);
+	await vi.advanceTimersByTimeAsync(3100);
+	await saver.flush();
+	expect(saver.state).toBe('saved');
+	expect(await saver.leftOver()).toEqual([]);
+});
+test('two tabs keep theirs apart; one that is gone is taken over, one that is open is not', async () => {
+	const other = new Keeper<string>(d);
+	await other.put('of this tab');
+	const db = await openDB('bright-tally', 1);
+	for (const tab of ['gone', 'open'])
+		await db.put('unsaved', { about: d, tab, at: tab === 'gone' ? 1 : 2, value: `of a tab that is ${tab}` });
+	vi.stubGlobal('navigator', {
+		locks: { query: () => Promise.resolve({ held: [{ name: 'bright-tally:tab:open' }] }) }
+	});
+	expect(await other.takeOver()).toEqual(['of a tab that is gone', 'of this tab']);
+	await other.dropGone('of a tab that is gone');
+	await other.drop();
+	expect(await other.takeOver()).toEqual([]);
+});
+test('a store without room is said, and “saved” only when it is', async () => {
+	const saver = new Saver(d, 1);
+	const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+		throw new DOMException('full', 'QuotaExceededError');
+	});
+	answers = [() => Promise.reject(new Error('gone'))];
+	saver.want(named('a'));
+	await saver.flush();
+	await vi.waitFor(() => expect(saver.keptHere).toBe(false));
+	expect(saveWords(saver)).toMatch(/no room to keep it, so leave this page open/);
+	put.mockRestore();
+	await vi.advanceTimersByTimeAsync(3100);
+	await saver.flush();
+	expect(saveWords(saver)).toBe('working copy saved');
 });

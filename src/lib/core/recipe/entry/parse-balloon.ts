@@ -88,7 +88,7 @@ export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 
 function rangeOf(a: Rational, b: Rational, unit: LengthUnit, nominal: Micrometres): Parsed<Size> {
 	const [low, high] = [a, b].map((v) => typedLength(v, unit));
-	if (low! >= high!)
+	if (low! < inches(0.5) || low! >= high!)
 		return refuse('too-small', 'A range goes from the smaller size to the larger, like “at 8 to 9”.');
 	return checked({ kind: 'range', low: low!, high: high!, unit, origin: 'typed' }, high!, nominal);
 }

@@ -3,6 +3,7 @@ import { inches, MICROMETRES, um, typedLength, type Micrometres } from '../../un
 import { mixed, rational, rationalText } from '../../units/rational.ts';
 import { fitPitch } from '../../structures/run.ts';
 import { lengthOfRun } from '../../structures/run-path.ts';
+import { LONGEST, MOST_OF_A_LINE } from '../limits.ts';
 import { JOININGS, MOST_REPEATS } from '../recipe.ts';
 import { HANGINGS, THICKER, WALL_HOLDS, WALLS, type Hung, type Organic } from '../run.ts';
 import type { Entry } from './entry.ts';
@@ -145,12 +146,14 @@ function spine(r: Reader): Parsed<Entry> | undefined {
 		if (r.now?.kind !== 'number') break;
 		const n = r.number()!;
 		if (r.word('loops', 'loop')) {
-			if (n.compare(2) > 0) return refuse('too-big', 'A spine has two ends: 0, 1 or 2 loops.');
+			if (n.d !== 1n || n.compare(2) > 0) return refuse('too-big', 'A spine has two ends: 0, 1 or 2 loops.');
 			loops = n.valueOf() as 0 | 1 | 2;
 		} else if (r.word('ties', 'tie')) {
 			r.word('a', 'per');
 			const perFoot = r.word('foot', 'ft');
 			if (!perFoot) r.word('metre', 'meter', 'm');
+			if (n.compare(MOST_OF_A_LINE) > 0)
+				return refuse('too-big', `At most ${MOST_OF_A_LINE} ties for each of them, like “4 ties a metre”.`);
 			ties = rationalText(perFoot ? n.mul(rational(10_000, 3048)) : n);
 		} else
 			return refuse(
@@ -248,6 +251,7 @@ function numbered(r: Reader): Parsed<Entry> | undefined {
 	if (unit && r.word('took')) {
 		const length = typedLength(value, unit);
 		if (length < inches(3)) return refuse('too-small', 'A piece to learn from is 3 in or longer.');
+		if (length > LONGEST) return refuse('too-big', TOO_LONG);
 		return took(r, length);
 	}
 	r.at = from;

@@ -4,6 +4,7 @@ import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../build
 import { ON_THE_FLOOR, type Section, type Stand } from '../recipe.ts';
 import { designsCalled } from './find-design.ts';
 import { KEYWORDS, type Entry, type SaidSection } from './entry.ts';
+import { MOST_IN_NAME } from '../limits.ts';
 import { wordsMatch } from './name-colour.ts';
 import { rowOf } from './parse-piece.ts';
 import { lengthOf, type Reader } from './reader.ts';
@@ -21,6 +22,8 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 			'missing',
 			verb === 'use' ? 'Use which design? Name one of the Shelf.' : `Name the ${verb}, like “${verb} arm”.`
 		);
+	if (name.length > MOST_IN_NAME)
+		return refuse('too-big', `A name has at most ${MOST_IN_NAME} letters. Take some out.`);
 	const used = designsCalled(words, designs);
 	if (verb === 'use' && used.length !== 1) {
 		const some = used.slice(0, 3).map((d) => d.name);

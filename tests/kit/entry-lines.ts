@@ -1,0 +1,97 @@
+import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
+import { designOf, entryContext, floating } from './studio.ts';
+
+export const PUMPS = [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }];
+export const USED = [{ id: 'whisk', name: 'whisk' }];
+export const STOCK = [
+	...floating,
+	{ ...floating.at(-1)!, kind: 'accent' as const, mark: null, id: 'stake', name: 'stake' },
+	{ ...floating.at(-1)!, kind: 'adhesive' as const, mark: null, id: 'strip', name: 'adhesive strip' }
+];
+
+/** What stands there before a line is typed. */
+export const COLUMN = ['4 11 at 9 white', '4 11 at 9 red', '1 star card swappable'];
+export const BUNCH = [...COLUMN, 'bunch moons'];
+export const FORM = [...COLUMN, 'form arms'];
+export const RUN = ['run pipe', 'corners up 6 ft, right 8 ft, down 6 ft', 'run garland'];
+export const MIX = [...RUN, 'line 20 ft', '60 % 11 at 9 of white', '40 % 5 at 4 of red'];
+const WEAVE = ['weave panel', 'panel of 10 links at 9'];
+const BASE = ['weave stand', 'base of 10 links at 9, 8 by 4'];
+const TWO = [...COLUMN, 'section arm', '4 5 at 4 white'];
+
+/** Lines for every production of the document, each with what is there before it. */
+export const LINES: Readonly<Record<string, readonly (readonly [readonly string[], ...string[]])[]>> = {
+	line: [
+		[COLUMN, '4 11 at 9 white', 'section leg', 'use whisk', 'bunch tops', 'form legs', 'run rope', 'weave wall', 'pole 7 ft', 'put 1 11 at 9 white on row 1', '2 stake', 'size 4 ft', 'swap white and red', 'each strip takes 2 stake', 'priced by margin 40 %', 'step cover it'],
+		[BUNCH, '3 11 at 10 white'],
+		[FORM, '6 260 red'],
+		[RUN, 'line 8 ft'],
+		[WEAVE, 'row 8 red']
+	],
+	layer: [[COLUMN, '4 11 at 9 white', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
+	cluster: [[COLUMN, 'a quad of elevens at 9 white', 'two quads of 11 at 9 white', '4 x 11 at 9 white', '3 11 at 9 white with 1 11 at 7 red', '4 11 at 9 white filled with sand', '4 11 at 9 white front', '2 5 at 4 red back tier 1', '1 5 at 4 red left tier 2', '1 5 at 4 red right tier 0']],
+	balloon: [[COLUMN, '4 11 white', '4 11 hearts at 9 white', '4 11 at 9 by eye white']],
+	side: [[COLUMN, '1 11 at 9 white front', '1 11 at 9 white back', '1 11 at 9 white left', '1 11 at 9 white right']],
+	size: [
+		[COLUMN, '4 11 at 9 white', '4 11 at 9 in white', '4 11 at 8 to 9 white', '1 11 at 4 strokes of hand pump white', '4 11 at loose white', '4 11 at soft white', '4 11 at full white', '4 11 at random white', '4 11 at by look white', '4 11 at ? white'],
+		[COLUMN, 'size 4 ft', 'size small 4 ft scaled']
+	],
+	colours: [[COLUMN, '4 11 at 9 white / red', '4 11 at 9 spiral white / red', '4 11 at 9 spiral left white / red', '4 11 at 9 spiral right white / red', '4 11 at 9 rings white / red', '4 11 at 9 checker white / red', '4 11 at 9 gradient white / red', '4 11 at 9 blocks 2 white / 1 red']],
+	tail: [[COLUMN, '4 11 at 9 white x 3', '4 11 at 9 white 3 times', '4 11 at 9 white times 3', '4 11 at 9 white to 5 ft', '4 11 at 9 white straight', '4 11 at 9 white joined line']],
+	joining: [[COLUMN, '4 11 at 9 white joined twisted on', '4 11 at 9 white joined line', '4 11 at 9 white joined necks', '4 11 at 9 white joined modelling balloon', '4 11 at 9 white joined cluster to cluster']],
+	section: [[COLUMN, 'section arm', 'section arm x2 mirrored left of column']],
+	bunch: [[COLUMN, 'bunch tops', 'bunch tops on column']],
+	form: [[COLUMN, 'form arms', 'form arms on column']],
+	item: [[BUNCH, '3 11 at 10 white', '2 moon foil in helium', '2 moon foil in air firm', '1 moon foil on ribbon', '1 moon foil on 4 ft thin ribbon as moon swappable', 'letters TIDE of red', '2 letters TIDE at 34 of red', 'weight sack', 'weight 2 sack', 'weight 5 at 3 white filled with sand', 'no weight']],
+	limb: [[FORM, '6 260 red', '6 260 at 1½ red 7 + 6', '6 260 red 7 as leg on column row 2 round']],
+	model: [[FORM, '1 160 red', '1 260 red', '1 350 red', '1 360 red']],
+	shape: [[FORM, '8 260 red 40 wound', '8 260 red 20 trained', '5 260 red 12 bent 180', '5 260 red 12 growing 9½', '2 260 red 20 3 together', '2 260 red 20 softened', '2 260 red 20 neck cut', '2 260 red whole', '2 260 red 20 part used', '2 260 red 12 cut in 2', '2 260 red 9 scrap', '4 260 red tie']],
+	run: [[COLUMN, 'run rope', 'run rope left of column at 4 ft']],
+	along: [
+		[RUN, 'line 8 ft', 'line 8 ft lifted 4 ft', 'line 8 ft lifted floor', '4 5 at 4 white x 2', '4 5 at 4 white apart 3 in', '4 5 at 4 white joined line', '60 % 11 at 9 of white', '60 % 11 at 9 of 2 white / 1 red', 'all round', 'against a wall', 'on a table'],
+		[MIX, 'fullness 1.2', 'thicker in the middle', 'thicker at the start', 'thicker at the end', 'even along', 'counted by clusters', 'counted by the foot', 'counted by packing', '2 clusters a foot', '7 ft took 96 5 + 30 11', '30 in took 10 clusters', 'infill 2 to 4 a foot 5 at 3 red', 'infill 10 in all 5 at 3 open', 'corner 5 at 3 red', 'spare 2 clusters', 'joined line', 'picture 7', 'spine', 'spine soft line tails 2 ft 2 loops 4 ties a metre', 'spine soft line 4 ties a foot', 'no spine', 'hung on hooks', 'tee at 3 ft left 2 ft']
+	],
+	path: [[RUN, 'line 8 ft', 'arch 8 ft by 7 ft', 'catenary 8 ft by 2 ft', 'corners up 6 ft apart 5 in, right 4 ft', 'helix 5 ft across 2 ft high 3 turns', 'curve 0 by 0, 2 by 3, 4 by 0 ft', 'along pipe']],
+	branch: [[MIX, 'tee at 3 ft left 2 ft', 'cross at 3 ft up 2 ft']],
+	way: [[RUN, 'corners right 1 ft', 'corners left 1 ft', 'corners up 1 ft', 'corners down 1 ft']],
+	hung: [[MIX, 'hung on hooks every 2 ft with wall hook', 'hung on pins', 'hung on stand', 'hung on backdrop', 'hung on fishing line', 'hung on ties', 'hung on plaster wall', 'not hung']],
+	wall: [[MIX, 'hung on plaster wall', 'hung on wood wall', 'hung on fabric wall', 'hung on brick wall', 'hung on tile wall', 'hung on glass wall']],
+	weave: [[COLUMN, 'weave wall', 'weave wall left of column']],
+	woven: [
+		[WEAVE, 'panel of 10 links at 9', 'ribbon of 10 links', 'wall of 10 links', 'ring of 10 links', 'basket of 10 links', 'honeycomb of 10 links', 'panel of 11 rounds at 9', 'base of 10 links at 9, 8 by 4', 'base of 10 links at 9, 8 by 4 with 2 cross pieces', '3 rows 4 white / 4 hidden', 'rows 8 red', 'joined with 5 at 2 white', 'edge none', 'inner single', 'edge duplet', 'edge quad', 'held 1 of 2', 'held 1 of 3 staggered 1', 'bent over 6 ft', 'flat', 'handle of 8 red over 6 ft', 'handle of 8 red over 6 ft to 4 ft', 'no handle', 'hung on backdrop']
+	],
+	joint: [
+		[WEAVE, 'edge quad', 'inner quad', 'handle quad', 'foot quad', 'ends single'],
+		[BASE, 'base none', 'base single', 'base duplet', 'base quad']
+	],
+	fill: [[COLUMN, '1 16 at 12 white filled with sand', '1 16 at 12 white filled with water', '1 16 at 12 white filled with marbles', '1 16 at 12 white filled with 5 at 4 red', '4 11 at 9 white painted']],
+	use: [[COLUMN, 'use whisk', 'use whisk x2 on column', 'use whisk swappable']],
+	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft']],
+	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
+	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole']],
+	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie']],
+	host: [
+		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],
+		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes'],
+		[RUN, 'put 1 5 at 4 white on pipe at 4 ft']
+	],
+	row: [[COLUMN, 'put 1 5 at 4 white on row 2', 'put 1 5 at 4 white on top row']],
+	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`)]],
+	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
+	part: [[COLUMN, '2 stake', '2 to 4 stake']],
+	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
+	choice: [[COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
+	rule: [[COLUMN, 'each strip takes 2 adhesive strip']],
+	pricing: [[COLUMN, 'priced by margin 48', 'priced by markup 90 %']],
+	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps']]
+}; // prettier-ignore
+
+/** What was said so far, and how the next line is read there. */
+export function said(before: readonly string[]) {
+	const recipe: Recipe = designOf(STOCK, 'column', before, PUMPS);
+	const last = recipe.sections.at(-1)!;
+	const section = (last.structure.kind === 'extras' ? recipe.sections[0]! : last).id;
+	const context = { ...entryContext(recipe), materials: STOCK, pumps: PUMPS, designs: USED, section };
+	return { recipe, section, read: (line: string) => parseEntry(line, context) };
+}
