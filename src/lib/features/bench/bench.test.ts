@@ -59,7 +59,10 @@ describe('the entry line of the Bench', () => {
 		]);
 		b.clearEntry();
 		// By a key or a panel: as soon as the screen has followed.
-		b.change((d) => void edits.insertLayer(d, 0, structuredClone(b.layers[0]!) as never));
+		b.change((d) => {
+			const { layers } = edits.stacksIn(d as Recipe)[0]!.stack as unknown as { layers: unknown[] };
+			layers.push({ ...b.layers[0]!, id: 'fourth' });
+		});
 		await vi.waitFor(() => expect(b.layers).toHaveLength(3));
 		expect(b.refusal).toMatch(/set aside/);
 		b.resize(b.layers[1]!.id, 1);
