@@ -60,6 +60,19 @@ const own = new Set(['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:$
 const quality = { [constants.BROTLI_PARAM_QUALITY]: 2 };
 const compress = compression({ level: 3, brotli: { params: quality } });
 let closing = false;
+/** Whether an address is written as one: what stands behind % signs is read as letters. */
+function readable(address) {
+	try {
+		decodeURIComponent(address.split('?')[0]);
+		return true;
+	} catch {
+		return false;
+	}
+}
+
+// A promise that nobody waited for ends nothing that others are at.
+process.on('unhandledRejection', (cause) => console.error('Nobody waited for this:', cause));
+
 /** Requests that are being answered. */
 let asked = 0;
 const server = createServer((request, response) => {
@@ -85,6 +98,11 @@ const server = createServer((request, response) => {
 		request.resume();
 		if (length > 10 * limit) answer();
 		else request.once('end', answer);
+		return;
+	}
+	if (!readable(request.url ?? '/')) {
+		response.writeHead(400, { 'content-type': 'text/plain; charset=utf-8' });
+		response.end('That address cannot be read. Check it, or start from the Shelf.');
 		return;
 	}
 	const called = request.headers.host ?? '';

@@ -33,7 +33,7 @@ describe('what every request is held to', () => {
 		expect(await from({})).toBe(200);
 		expect(await status(() => ask('/x', { method: 'GET', headers: { origin: 'http://elsewhere.example' } }))).toBe(200); // prettier-ignore
 	});
-	test.each(['__proto__', 'constructor', 'toString', 'a/b', '', '%00'])(
+	test.each(['__proto__', 'constructor', 'toString', 'a/b', '', '%00', 'default'])(
 		'no action is called “%s”',
 		async (name) => expect(await status(() => ask(`/stockroom?/${name}`))).toBe(404)
 	);

@@ -27,7 +27,10 @@ export function guard({ request, url, route }: Pick<RequestEvent, 'request' | 'u
 	const elsewhere = (from !== null && from !== url.origin) || site === 'cross-site' || site === 'same-site';
 	if (elsewhere) error(403, { message: 'This was asked by a page elsewhere, so nothing was done.' });
 	const action = /^\?\/([^&=]*)/.exec(url.search)?.[1];
-	if (action !== undefined && (!/^[a-z]\w*$/i.test(action) || action in Object.prototype))
+	if (
+		action !== undefined &&
+		(!/^[a-z]\w*$/i.test(action) || action in Object.prototype || action === 'default')
+	)
 		error(404, { message: 'There is no such thing to do here.' });
 	readForms(request, FILES.has(route.id ?? ''));
 }

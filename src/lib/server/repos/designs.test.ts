@@ -42,6 +42,15 @@ describe('saving a working copy', () => {
 		await save('save-cccc', 3, 'somebody else');
 		expect(await save('save-dddd', 1, 'too late', 'save-bbbb')).toMatchObject({ status: 'stale' });
 	});
+	test('an id that names a save of one design saves nothing in another', async () => {
+		const { repos, save } = await one();
+		await save('save-aaaa', 1, 'here');
+		await repos.designs.create('e', renamed('there'), NOW);
+		expect(
+			await repos.designs.save('e', { saveId: 'save-aaaa', baseRevision: 1, recipe: renamed('x') }, NOW)
+		).toEqual({ status: 'used' });
+		expect((await repos.designs.find('e'))?.recipe.name).toBe('there');
+	});
 	test('a design that is not there is missing, a second create changes nothing', async () => {
 		const { repos, save } = await one();
 		await repos.designs.create('d', renamed('other'), NOW);

@@ -67,7 +67,9 @@ export type SaveOutcome =
 	| { readonly status: 'saved'; readonly revision: number }
 	/** Somebody saved in between: theirs, to show beside yours. */
 	| { readonly status: 'stale'; readonly theirs: Design }
-	| { readonly status: 'missing' };
+	| { readonly status: 'missing' }
+	/** Another design was saved under that id. */
+	| { readonly status: 'used' };
 
 /** Joins a design with its last kept version. */
 export const isLastKept = and(
@@ -182,15 +184,11 @@ export function designs(db: Database, actor: Actor) {
 					tx
 						.select()
 						.from(saveReceipt)
-						.where(
-							and(
-								eq(saveReceipt.workspaceId, workspaceId),
-								eq(saveReceipt.id, of),
-								eq(saveReceipt.designId, id)
-							)
-						)
+						.where(and(eq(saveReceipt.workspaceId, workspaceId), eq(saveReceipt.id, of)))
 						.get();
 				const done = await receipt(saveId);
+				// An id names one save: one that another design has already saves nothing here.
+				if (done && done.designId !== id) return { status: 'used' };
 				if (done) return { status: 'saved', revision: done.revision };
 				const row = await tx.select().from(design).where(one(id)).get();
 				if (!row) return { status: 'missing' };

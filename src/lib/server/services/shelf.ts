@@ -157,15 +157,19 @@ const nameOf = ({ id }: { readonly id: string }) => `shelf/${id}`;
 /** Designs worked out, in their order: a kept version never changes, so until stock or settings do it is worked out once. */
 function worked({ memo }: Repos, port: ShelfPort, rows: readonly Row[]): Promise<(WorkedOut | undefined)[]> {
 	const missing = rows.filter((row) => !memo.has(nameOf(row), row.stamp));
-	const batches = new Map<Row, Promise<WorkedOut | null | undefined>>();
+	const batches = new Map<Row, () => Promise<WorkedOut | null | undefined>>();
 	for (let from = 0; from < missing.length; from += BATCH) {
 		const batch = missing.slice(from, from + BATCH);
 		const asked = batch.map(({ id, versionId, stamp }) => ({ design: id, versionId, stamp }));
 		const made = port('shelf items', asked);
-		for (const [i, row] of batch.entries()) batches.set(row, made.then((all) => all[i])); // prettier-ignore
+		// Each row that waits for it says so; where none does, nothing is left over.
+		made.catch(() => undefined);
+		for (const [i, row] of batch.entries()) batches.set(row, () => made.then((all) => all[i]));
 	}
 	return Promise.all(
-		rows.map((row) => memo.take(nameOf(row), row.stamp, async () => (await batches.get(row)) ?? undefined))
+		rows.map((row) =>
+			memo.take(nameOf(row), row.stamp, async () => (await batches.get(row)?.()) ?? undefined)
+		)
 	);
 }
 

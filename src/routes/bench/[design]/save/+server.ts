@@ -19,6 +19,11 @@ export const POST: RequestHandler = async ({ request, locals, params }) => {
 	const now = new Date();
 	const outcome = await locals.repos.designs.save(params.design, read.value, now);
 	if (outcome.status === 'missing') return json({ message: 'There is no such design.' }, { status: 404 });
+	if (outcome.status === 'used')
+		return json(
+			{ message: 'That save was for another design. Reload the page and try again.' },
+			{ status: 400 }
+		);
 	if (outcome.status === 'stale') {
 		const { recipe, revision } = outcome.theirs;
 		return json({ message: 'It was changed somewhere else.', theirs: { recipe, revision } }, { status: 409 });

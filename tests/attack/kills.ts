@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import { connect } from '../../src/lib/server/db/client.ts';
+import { createRepos } from '../../src/lib/server/repos/index.ts';
+import { ask, type Outcome } from './tally.ts';
+
+const PORT = 4396;
+const url = `http://127.0.0.1:${PORT}`;
+const WRITERS = 4;
+
+async function start(database: string): Promise<ChildProcess> {
+	const env = { ...process.env, PORT: String(PORT), DATABASE_URL: database };
+	const child = spawn(process.execPath, ['scripts/serve.mjs'], { env, stdio: 'ignore' });
+	for (let tries = 0; tries < 300; tries++) {
+		if ((await ask(`${url}/healthz`)).status === 200) return child;
+		await new Promise((resolve) => setTimeout(resolve, 50));
+	}
+	throw new Error('The server did not answer.');
+}
+
+/** A server killed while designs are made in it, started again on the same file: what it acknowledged is there. */
+export async function kills(count: number, seed: number): Promise<Outcome> {
+	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-kills-'));
+	const database = `file:${join(folder, 'tally.db')}`;
+	const told: string[] = [];
+	try {
+		for (const [round, wait] of fc.sample(fc.integer({ min: 5, max: 700 }), { numRuns: count, seed }).entries()) {
+			const child = await start(database);
+			let alive = true;
+			const writer = async (who: number) => {
+				for (let i = 0; alive; i++) {
+					const id = `kill-${round}-${who}-${i}`;
+					const body = new URLSearchParams({ id });
+					const headers = { origin: url, accept: 'application/json' };
+					const { status } = await ask(`${url}/shelf?/create`, { method: 'POST', headers, body });
+					if (status === 200 || status === 303) told.push(id);
+				}
+			};
+			const writing = Array.from({ length: WRITERS }, (_, who) => writer(who));
+			await new Promise((resolve) => setTimeout(resolve, wait));
+			const gone = once(child, 'exit');
+			child.kill('SIGKILL');
+			await gone;
+			alive = false;
+			await Promise.all(writing);
+		} // prettier-ignore
+		const db = connect(database);
+		const { designs } = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+		const there = new Set((await designs.shelf()).map((row) => row.id));
+		const whole = await db.client.execute('PRAGMA integrity_check');
+		db.close();
+		const bad = told.filter((id) => !there.has(id)).map((id) => `lost: ${id}`);
+		if (whole.rows[0]?.[0] !== 'ok') bad.push(`the file is damaged: ${JSON.stringify(whole.rows[0])}`);
+		if (told.length === 0) bad.push('nothing was acknowledged');
+		return { tried: told.length, bad };
+	} finally {
+		rmSync(folder, { recursive: true, force: true });
+	}
+}
