@@ -24,11 +24,11 @@ const CHANGES: readonly Change[] = [
 	(holder) => void (Array.isArray(holder) && holder.length > 0 && holder.push(structuredClone(holder[0])))
 ]; // prettier-ignore
 
-/** Documents made wrong in one to four places, always the same for one seed. */
-export function mutations(documents: readonly Json[], count: number, seed: number): Json[] {
+/** Documents made wrong in one to four places, always the same for one seed; one after the other, because they are large. */
+export function* mutations(documents: readonly Json[], count: number, seed: number): Generator<Json> {
 	const big = fc.nat(1e6);
 	const picks = fc.tuple(big, fc.array(fc.tuple(big, big, big), { minLength: 1, maxLength: 4 }));
-	return fc.sample(picks, { numRuns: count, seed }).map(([which, changes]) => {
+	for (const [which, changes] of fc.sample(picks, { numRuns: count, seed })) {
 		const own: { document: Json } = { document: structuredClone(documents[which % documents.length]) };
 		for (const [at, how, pick] of changes) {
 			const ways = places(own.document, ['document']);
@@ -37,6 +37,6 @@ export function mutations(documents: readonly Json[], count: number, seed: numbe
 			for (const step of way.slice(0, -1)) holder = (holder as Record<string | number, unknown>)[step];
 			CHANGES[how % CHANGES.length]!(holder as Record<string | number, Json>, way.at(-1)!, pick);
 		}
-		return own.document;
-	});
+		yield own.document;
+	}
 }

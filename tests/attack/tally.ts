@@ -41,5 +41,5 @@ export async function tallyRequests(url: string, count: number, seed: number): P
 		const words = [200, 400, 413, 422].includes(status) && text.length > 10;
 		if (!words) bad.push(`${status} ${text.slice(0, 120)} to ${body.slice(0, 300)}`);
 	}
-	return { tried: requests.length, bad };
+	return { tried: count, bad };
 }

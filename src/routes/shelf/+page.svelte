@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Notice from '$lib/ui/notice/Notice.svelte';
 	import { page } from '$app/state';
 	import Button from '$lib/ui/button/Button.svelte';
 	import ShelfView from '$lib/features/shelf/ShelfView.svelte';
@@ -59,6 +60,14 @@
 			</form>
 		</div>
 	</header>
+	{#if data.damaged.length > 0}
+		<Notice level="bad"
+			>{data.damaged.join(', ')} cannot be read any more and {data.damaged.length === 1 ? 'was' : 'were'} left as
+			{data.damaged.length === 1 ? 'it is' : 'they are'}. Everything else is here: put a backup beside it to
+			get
+			{data.damaged.length === 1 ? 'it' : 'them'} back.</Notice
+		>
+	{/if}
 	{#if data.items.length > 0}
 		<ShelfView items={data.items} fresh={data.fresh} />
 	{:else if data.all === 0}

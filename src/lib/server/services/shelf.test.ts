@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { here } from '../../../../tests/kit/here.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
@@ -12,7 +12,7 @@ const put = (name: string, tags: string[], ...lines: string[]): Recipe => ({
 });
 
 async function three() {
-	const { repos } = await tempStudio();
+	const { db, repos } = await tempStudio();
 	const designs: [string, Recipe][] = [
 		['hive', put('Hive column', ['bees'], '4 11 at 9 gold x8')],
 		['lamp', put('Lamp post', ['harbour'], '4 11 at 9 white x4')],
@@ -22,12 +22,12 @@ async function three() {
 		await repos.designs.create(id, recipe, NOW);
 		await repos.designs.keep(id, NOW);
 	}
-	return repos;
+	return { db, repos };
 }
 const names = (found: { items: { name: string }[] }) => found.items.map((i) => i.name);
 
 test('finds by words of name and tags, filters by tag, sorts', async () => {
-	const repos = await three();
+	const { repos } = await three();
 	expect(names(await shelf(repos, here(repos), ask))).toEqual(['Gauge pole', 'Hive column', 'Lamp post']);
 	expect(names(await shelf(repos, here(repos), { ...ask, search: 'harb po' }))).toEqual([
 		'Gauge pole',
@@ -44,7 +44,7 @@ test('finds by words of name and tags, filters by tag, sorts', async () => {
 });
 
 test('shows the last kept version, and says when the working copy is newer', async () => {
-	const repos = await three();
+	const { repos } = await three();
 	const recipe = { ...put('Hive column', ['bees'], '4 11 at 9 gold x20'), name: 'Hive tower' };
 	await repos.designs.save('hive', { saveId: 'save-hive', baseRevision: 1, recipe }, NOW);
 	const one = async () => (await shelf(repos, here(repos), { ...ask, tag: 'bees' })).items[0]!;
@@ -54,7 +54,7 @@ test('shows the last kept version, and says when the working copy is newer', asy
 });
 
 test('prices follow the Stockroom, and a long shelf comes in pages', async () => {
-	const repos = await three();
+	const { repos } = await three();
 	const price = async () => (await shelf(repos, here(repos), { ...ask, tag: 'bees' })).items[0]!.price!.minor;
 	const before = await price();
 	await repos.stock.changePack('p11gold', { count: 50, priceMinor: 5000 });
@@ -65,4 +65,16 @@ test('prices follow the Stockroom, and a long shelf comes in pages', async () =>
 	expect(second).toMatchObject({ page: 2, pages: 2, all: SHELF_PAGE + 3 });
 	expect(second.items).toHaveLength(3);
 	expect((await shelf(repos, here(repos), { ...ask, page: 99 })).page).toBe(2);
+});
+
+test('one that cannot be read any more is named, and keeps nobody from the others', async () => {
+	const { db, repos } = await three();
+	await repos.designs.create('mast', put('Mast', [], '4 11 at 9 white'), NOW);
+	await db.client.execute("UPDATE design SET working = '{\"broken\": true}' WHERE id = 'mast'");
+	const quiet = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+	expect(await shelf(repos, here(repos), ask)).toMatchObject({
+		damaged: ['Mast'],
+		items: [{ name: 'Gauge pole' }, { name: 'Hive column' }, { name: 'Lamp post' }]
+	});
+	quiet.mockRestore();
 });
