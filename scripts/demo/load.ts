@@ -232,7 +232,8 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		};
 		if (!found) await repos.quotes.create(quote.id, draft, now);
 		if (!quote.send) continue;
-		const outcome = await sendQuote(repos, quote.id, {
+		const outcome = await sendQuote(repos, {
+			id: quote.id,
 			token: randomBytes(24).toString('base64url'),
 			evenUnknown: false,
 			now

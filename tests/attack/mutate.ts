@@ -17,9 +17,9 @@ function places(value: Json, way: readonly (string | number)[] = []): (readonly 
 
 type Change = (holder: Record<string | number, Json>, key: string | number, pick: number) => void;
 const CHANGES: readonly Change[] = [
-	(holder, key, pick) => void (holder[key] = ODD[pick % ODD.length]),
+	(holder, key, pick) => void (holder[key] = structuredClone(ODD[pick % ODD.length])),
 	(holder, key) => void (Array.isArray(holder) ? holder.splice(Number(key), 1) : delete holder[key]),
-	(holder, _, pick) => void (Array.isArray(holder) ? holder.push(ODD[pick % ODD.length]) : (holder[`extra${pick}`] = 1)),
+	(holder, _, pick) => void (Array.isArray(holder) ? holder.push(structuredClone(ODD[pick % ODD.length])) : (holder[`extra${pick}`] = 1)),
 	// What is said twice, ids included.
 	(holder) => void (Array.isArray(holder) && holder.length > 0 && holder.push(structuredClone(holder[0])))
 ]; // prettier-ignore

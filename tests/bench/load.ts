@@ -95,6 +95,8 @@ const bad = (result: Result) => result.errors + result.timeouts + result.non2xx;
 const heavy = (recipe: Recipe): Request[] => [
 	{ method: 'GET', path: '/bench/comet-tail-garland/plan.pdf?quantity=3' },
 	{ method: 'GET', path: '/bench/comet-tail-garland/sizes' },
+	{ method: 'GET', path: '/bench/comet-tail-garland' },
+	{ method: 'GET', path: '/bench/comet-tail-garland/count' },
 	{ method: 'GET', path: '/shelf?sort=margin' },
 	{ method: 'GET', path: '/shelf/recipes.json' },
 	post('/api/tally', { recipe, quantity: 999 }),

@@ -34,7 +34,8 @@ async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
 		lines: [line('l1', 2), line('l2', 1)]
 	};
 	await repos.quotes.create('q', draft, NOW);
-	const send = (evenUnknown = false) => sendQuote(repos, 'q', { token: 'token-of-q', evenUnknown, now: NOW });
+	const send = (evenUnknown = false) =>
+		sendQuote(repos, { id: 'q', token: 'token-of-q', evenUnknown, now: NOW });
 	return { db, repos, draft, send };
 }
 
@@ -121,7 +122,7 @@ describe('sending a quote', () => {
 		expect(await unknown.send()).toBe('unknown cost');
 		expect(await unknown.send(true)).toBe('sent');
 		expect((await unknown.repos.quotes.find('q'))!.frozenOwner!.unknown).not.toEqual([]);
-		expect(await sendQuote(unknown.repos, 'none', { token: 't', evenUnknown: false, now: NOW })).toBe(
+		expect(await sendQuote(unknown.repos, { id: 'none', token: 't', evenUnknown: false, now: NOW })).toBe(
 			'missing'
 		);
 	});

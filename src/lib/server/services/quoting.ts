@@ -1,6 +1,6 @@
 import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { freeze } from '../../core/quote/freeze.ts';
-import type { FrozenOwner } from '../../core/quote/frozen.ts';
+import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import { priceQuote, type PricedQuote, type QuoteItem, type QuoteTerms } from '../../core/quote/quote.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
@@ -44,23 +44,37 @@ export function validUntil(now: Date, days: number, zone: string): string {
 	return new CalendarDate(today.year, today.month, today.day).add({ days }).toString();
 }
 
-export type SendOutcome = 'sent' | 'stale' | 'missing' | 'no lines' | 'no price' | 'unknown cost';
+/** Why a draft is not sent. */
+export type NotSent = 'missing' | 'no lines' | 'no price' | 'unknown cost';
+export type SendOutcome = 'sent' | 'stale' | NotSent;
+
+/** A draft as it would be sent: what the client reads, what the owner keeps, and the revision it was made from. */
+export interface Frozen {
+	readonly frozen: FrozenQuote;
+	readonly owner: FrozenOwner;
+	readonly revision: number;
+}
+
+export interface Freezing {
+	readonly id: string;
+	readonly evenUnknown: boolean;
+	readonly now: Date;
+}
 
 /**
- * Freezes a draft as the client will read it and sends it. A quote without lines or price is not sent, nor one
- * with unknown costs unless the owner has said she means it.
+ * Freezes a draft as the client will read it. A quote without lines or price is not sent, nor one with unknown costs unless
+ * the owner has said she means it.
  */
-export async function sendQuote(
+export async function freezeQuote(
 	repos: Repos,
-	id: string,
-	options: { token: string; evenUnknown: boolean; now: Date }
-): Promise<SendOutcome> {
+	{ id, evenUnknown, now }: Freezing
+): Promise<Frozen | NotSent | 'sent'> {
 	const [quote, studio] = await Promise.all([repos.quotes.find(id), loadStudio(repos)]);
 	if (!quote) return 'missing';
 	if (quote.state !== 'draft') return 'sent';
 	if (quote.lines.length === 0) return 'no lines';
 	const priced = await workOutQuote(repos, quote, studio);
-	if (priced.cost.unknown.length > 0 && !options.evenUnknown) return 'unknown cost';
+	if (priced.cost.unknown.length > 0 && !evenUnknown) return 'unknown cost';
 	const { price } = priced;
 	const covers = await coversOf(repos, quote.lines);
 	const frozen = freeze({
@@ -73,8 +87,8 @@ export async function sendQuote(
 		priced,
 		settings: studio.settings,
 		catalogue: catalogue(studio.materials, studio.colours),
-		sentAt: options.now.toISOString(),
-		validUntil: validUntil(options.now, quote.terms.validDays, studio.settings.zone)
+		sentAt: now.toISOString(),
+		validUntil: validUntil(now, quote.terms.validDays, studio.settings.zone)
 	});
 	if (!frozen || price.status === 'refused') return 'no price';
 	const owner: FrozenOwner = {
@@ -84,11 +98,17 @@ export async function sendQuote(
 		profit: price.profit,
 		versions: quote.lines.map((l) => l.versionId)
 	};
-	return repos.quotes.send(
-		id,
-		{ frozen, owner, token: options.token, revision: quote.revision },
-		options.now
-	);
+	return { frozen, owner, revision: quote.revision };
+}
+
+/** Freezes a draft and sends it. @param freezing where that is done: it takes long where garlands are packed */
+export async function sendQuote(
+	repos: Repos,
+	{ token, ...wanted }: Freezing & { readonly token: string },
+	freezing: (wanted: Freezing) => ReturnType<typeof freezeQuote> = (w) => freezeQuote(repos, w)
+): Promise<SendOutcome> {
+	const made = await freezing(wanted);
+	return typeof made === 'string' ? made : repos.quotes.send(wanted.id, { ...made, token }, wanted.now);
 }
 
 /** The photo that stands for the design of each line, by the line's id. */

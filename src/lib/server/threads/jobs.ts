@@ -3,6 +3,8 @@ import { tally } from '../../core/tally/tally.ts';
 import { planPdf } from '../pdf/plan.ts';
 import { quotePdf, type QuoteWords } from '../pdf/quote.ts';
 import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
+import { countPage } from '../pages/count-page.ts';
+import { freezeQuote, type Freezing } from '../services/quoting.ts';
 import { coloursPage } from '../pages/colours-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
@@ -24,6 +26,8 @@ import type { Micrometres } from '../../core/units/length.ts';
 
 /** What is worked out on a thread of its own: each reads through its own connection, and answers with plain data. */
 export const JOBS = {
+	'count page': countPage,
+	'frozen quote': (repos: Repos, wanted: Freezing) => freezeQuote(repos, wanted),
 	'plan page': planPage,
 	'lists page': listsPage,
 	'colours page': coloursPage,

@@ -43,11 +43,16 @@ const WHY = {
 export const actions: Actions = {
 	send: async ({ request, locals, params }) => {
 		const form = await request.formData();
-		const outcome = await sendQuote(locals.repos, params.quote, {
-			token: randomBytes(24).toString('base64url'),
-			evenUnknown: form.get('even') === 'yes',
-			now: new Date()
-		});
+		const outcome = await sendQuote(
+			locals.repos,
+			{
+				id: params.quote,
+				token: randomBytes(24).toString('base64url'),
+				evenUnknown: form.get('even') === 'yes',
+				now: new Date()
+			},
+			(wanted) => locals.work('frozen quote', wanted)
+		);
 		if (outcome === 'sent') return { sent: true };
 		return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
 	},

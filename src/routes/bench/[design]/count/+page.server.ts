@@ -1,57 +1,19 @@
 import { fail } from '@sveltejs/kit';
-import { DomainError } from '$lib/core/errors.ts';
-import { countLines, type CountLine } from '$lib/core/recipe/count-lines.ts';
 import { parseBounded, parseCount } from '$lib/core/units/number.ts';
-import { printNumber } from '$lib/core/units/print-number.ts';
 import { mixed, rational, ZERO, type Rational } from '$lib/core/units/rational.ts';
-import { asked, askedFor, type Asked } from '$lib/server/services/asked.ts';
+import { linesOf } from '$lib/server/pages/count-page.ts';
+import { asked, askedFor } from '$lib/server/services/asked.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
+import { stampOf } from '$lib/server/services/stamp.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-function linesOf({ design, context, colourway, size, quantity }: Asked): {
-	lines: CountLine[];
-	refused: string;
-} {
-	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
-	try {
-		return { lines: countLines(design.recipe, choice, context), refused: '' };
-	} catch (error) {
-		if (!(error instanceof DomainError)) throw error;
-		return { lines: [], refused: `This design cannot be counted: ${error.message}.` };
-	}
-}
-
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-	const wanted = await asked(locals.repos, askedFor(params, url));
-	const { design, studio, colourway, size } = wanted;
-	const { lines, refused } = linesOf(wanted);
-	const style = { decimal: studio.settings.decimal };
-	const day = new Intl.DateTimeFormat('en-US', {
-		dateStyle: 'medium',
-		timeStyle: 'short',
-		timeZone: studio.settings.zone
-	});
+	const stamp = await stampOf(locals.repos, params.design);
+	const { zone, ...page } = await locals.work('count page', askedFor(params, url), stamp);
+	const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });
 	return {
-		id: design.id,
-		name: design.recipe.name,
-		colourwayId: colourway.id,
-		colourway: colourway.name,
-		sizeId: size?.id ?? '',
-		size: size?.name ?? null,
-		quantity: wanted.quantity,
-		typed: wanted.typed,
-		trouble: wanted.trouble,
-		refused,
-		lines: lines.map(({ key, what, label, recipe, inside }) => ({
-			key,
-			what,
-			label,
-			recipe: recipe.toFraction(true),
-			/** The field filled: read back it is exactly what the recipe says. */
-			prefilled: printNumber(recipe, style),
-			inside: inside.equals(0) ? '' : inside.toFraction(true)
-		})),
-		counts: (await locals.repos.countBacks.list(design.id)).map((c) => ({
+		...page,
+		counts: (await locals.repos.countBacks.list(page.id)).map((c) => ({
 			id: c.id,
 			when: day.format(c.countedAt),
 			quantity: c.quantity,

@@ -1,0 +1,49 @@
+import { DomainError } from '../../core/errors.ts';
+import { countLines, type CountLine } from '../../core/recipe/count-lines.ts';
+import { printNumber } from '../../core/units/print-number.ts';
+import type { Repos } from '../repos/index.ts';
+import { asked, type Asked, type AskedFor } from '../services/asked.ts';
+
+/** The lines a design is counted back by, or why it cannot be. */
+export function linesOf({ design, context, colourway, size, quantity }: Asked): {
+	lines: CountLine[];
+	refused: string;
+} {
+	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
+	try {
+		return { lines: countLines(design.recipe, choice, context), refused: '' };
+	} catch (error) {
+		if (!(error instanceof DomainError)) throw error;
+		return { lines: [], refused: `This design cannot be counted: ${error.message}.` };
+	}
+}
+
+/** What the page of a count back starts with: every line with what the recipe says. */
+export async function countPage(repos: Repos, wanted: AskedFor) {
+	const found = await asked(repos, wanted);
+	const { design, studio, colourway, size, quantity, typed, trouble } = found;
+	const { lines, refused } = linesOf(found);
+	const style = { decimal: studio.settings.decimal };
+	return {
+		id: design.id,
+		name: design.recipe.name,
+		zone: studio.settings.zone,
+		colourwayId: colourway.id,
+		colourway: colourway.name,
+		sizeId: size?.id ?? '',
+		size: size?.name ?? null,
+		quantity,
+		typed,
+		trouble,
+		refused,
+		lines: lines.map(({ key, what, label, recipe, inside }) => ({
+			key,
+			what,
+			label,
+			recipe: recipe.toFraction(true),
+			/** The field filled: read back it is exactly what the recipe says. */
+			prefilled: printNumber(recipe, style),
+			inside: inside.equals(0) ? '' : inside.toFraction(true)
+		}))
+	};
+}
