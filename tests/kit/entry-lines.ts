@@ -87,9 +87,8 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps']]
 }; // prettier-ignore
 
-/** What was said so far, and how the next line is read there. */
-export function said(before: readonly string[]) {
-	const recipe: Recipe = designOf(STOCK, 'column', before, PUMPS);
+/** What was said so far, and how the next line is read there. @param recipe where more was said since */
+export function said(before: readonly string[], recipe: Recipe = designOf(STOCK, 'column', before, PUMPS)) {
 	const last = recipe.sections.at(-1)!;
 	const section = (last.structure.kind === 'extras' ? recipe.sections[0]! : last).id;
 	const context = { ...entryContext(recipe), materials: STOCK, pumps: PUMPS, designs: USED, section };

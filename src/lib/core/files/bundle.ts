@@ -1,6 +1,7 @@
 import type { Colour, Material } from '../materials/material.ts';
-import { slotsOf } from '../recipe/pattern.ts';
+import { matchKey } from '../materials/catalogue.ts';
 import type { Id, Recipe } from '../recipe/recipe.ts';
+import { needsOf } from '../structures/registry.ts';
 import { namesIn } from './remap.ts';
 
 export const BUNDLE_FORMAT = 'bright-tally/recipes';
@@ -29,7 +30,7 @@ export function bundleOf(
 	const colours = new Set(named.flatMap((n) => [...n.colours]));
 	const balloons = new Set(designs.flatMap(({ recipe }) => balloonsIn(recipe)));
 	const materials = stock.materials.filter(
-		(m) => wanted.has(m.id) || balloons.has(`${m.kind}/${m.nominal ?? ''}/${m.colour ?? ''}`)
+		(m) => wanted.has(m.id) || balloons.has(matchKey(m.kind, m.nominal, m.colour, m.mark))
 	);
 	for (const { colour } of materials) if (colour !== null) colours.add(colour);
 	return {
@@ -41,21 +42,13 @@ export function bundleOf(
 	};
 }
 
-/** Kind, size and colour of every balloon in every colourway: materials are found by these. */
+/** Keys of every balloon in every colourway, of whatever structure: materials are found by these. */
 function balloonsIn(recipe: Recipe): string[] {
 	const found = new Set<string>();
-	const put = (kind: string, nominal: number, slots: readonly Id[]) => {
-		for (const { fills } of recipe.colourways)
-			for (const slot of slots) found.add(`${kind}/${nominal}/${fills[slot] ?? ''}`);
-	};
-	for (const { structure } of recipe.sections) {
-		if (structure.kind === 'stack')
-			for (const { pattern, places } of structure.layers.flatMap((l) => l.clusters))
-				for (const { kind, nominal, slot } of places)
-					put(kind, nominal, slot === null ? slotsOf(pattern) : [slot]);
-		if (structure.kind === 'applied')
-			for (const { what } of structure.pieces)
-				if (what.kind === 'balloon') put(what.balloon.kind, what.balloon.nominal, [what.balloon.slot]);
-	}
+	for (const { structure } of recipe.sections)
+		for (const colourway of recipe.colourways)
+			for (const need of needsOf(structure, colourway))
+				if (need.what === 'balloon')
+					found.add(matchKey(need.kind, need.nominal, need.colour, need.mark ?? null));
 	return [...found];
 }

@@ -1,5 +1,6 @@
 import { slotsOf } from './pattern.ts';
-import type { BunchThing, Cluster, OwnBalloon, Recipe, Run, Section, Weave } from './recipe.ts';
+import { slotsOfStructure } from './map-refs.ts';
+import type { Cluster, Recipe, Section } from './recipe.ts';
 
 /** A part of a recipe that names another which is not there. */
 export interface BrokenLink {
@@ -32,56 +33,7 @@ export function brokenLinks(recipe: Recipe): BrokenLink[] {
 }
 
 /** Every slot a section names, as often as it does. */
-export function slotsIn({ structure }: Section): string[] {
-	switch (structure.kind) {
-		case 'stack':
-			return structure.layers.flatMap((l) => l.clusters.flatMap(slotsOfCluster));
-		case 'applied':
-			return structure.pieces.flatMap(({ what }) =>
-				what.kind === 'balloon' ? slotsOfBalloon(what.balloon) : []
-			);
-		case 'bunch': {
-			const { weight } = structure;
-			const held = weight?.kind === 'balloon' ? slotsOfBalloon(weight.balloon) : [];
-			return [...structure.items.flatMap(({ what }) => slotsOfThing(what)), ...held];
-		}
-		case 'form':
-			return structure.pieces.map((p) => p.slot);
-		case 'run':
-			return slotsOfRun(structure);
-		case 'weave':
-			return slotsOfWeave(structure);
-		default:
-			return [];
-	}
-}
-
-/** A balloon's own slot, and that of the balloon in it. */
-const slotsOfBalloon = ({ slot, inside }: OwnBalloon): string[] =>
-	inside?.kind === 'balloon' ? [slot, inside.slot] : [slot];
-
-/** Slots of what an item of a bunch is. */
-export function slotsOfThing(what: BunchThing): string[] {
-	if (what.kind === 'balloon') return slotsOfBalloon(what.balloon);
-	return what.kind === 'letters' ? [what.slot] : [];
-}
-
-function slotsOfRun({ rows, mix, infill, corner }: Run): string[] {
-	return [
-		...rows.flatMap((r) => slotsOfCluster(r.cluster)),
-		...mix.flatMap((p) => p.colours.map((c) => c.slot)),
-		...infill.flatMap((i) => (i.slot === null ? [] : [i.slot])),
-		...(corner ? slotsOfBalloon(corner) : [])
-	];
-}
-
-function slotsOfWeave({ rows, joiner, handle }: Weave): string[] {
-	return [
-		...rows.flatMap((r) => r.blocks.flatMap((b) => (b.slot === null ? [] : [b.slot]))),
-		...(joiner ? slotsOfBalloon(joiner) : []),
-		...(handle ? [handle.slot] : [])
-	];
-}
+export const slotsIn = ({ structure }: Section): string[] => slotsOfStructure(structure);
 
 /** Slots of a cluster's pattern and of its places, each as often as it is named. */
 export function slotsOfCluster({ pattern, places }: Cluster): string[] {

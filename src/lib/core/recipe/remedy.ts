@@ -4,11 +4,12 @@ import { placeStack } from '../structures/stack.ts';
 import type { Levelling, Remedy } from '../tally/finding.ts';
 import { inches } from '../units/length.ts';
 import { newPlace, type NewId } from './build.ts';
-import { layerWith, stackOf, stacksIn, type Mutable, type RecipeDraft } from './edit.ts';
+import { layerWith, stackOf, type Mutable, type RecipeDraft } from './edit.ts';
 import { chooseLine } from './edit-lines.ts';
 import { changePiece } from './edit-pieces.ts';
-import { slotsOf, type Pattern } from './pattern.ts';
-import type { Cluster, Layer, Recipe, Stack } from './recipe.ts';
+import { KEEP, mapRefs } from './map-refs.ts';
+import { slotsOf } from './pattern.ts';
+import type { Cluster, Layer, Stack, Structure } from './recipe.ts';
 
 const LEVEL_SIDES: readonly Exclude<Side, 'all'>[] = ['front', 'back', 'left', 'right'];
 const LEVEL_COUNTS = [4, 2, 3];
@@ -118,24 +119,9 @@ export function applyRemedy(
 
 /** Everything that named one slot names the other; the first one goes. */
 function mergeSlot(draft: RecipeDraft, { from, to }: { from: string; to: string }) {
-	const named = (slot: string) => (slot === from ? to : slot);
-	const renamed = (pattern: Pattern): Pattern => {
-		if (pattern.kind === 'same') return { ...pattern, slot: named(pattern.slot) };
-		if (pattern.kind === 'blocks')
-			return { ...pattern, blocks: pattern.blocks.map((b) => ({ ...b, slot: named(b.slot) })) };
-		return { ...pattern, slots: pattern.slots.map(named) };
-	};
-	for (const { stack } of stacksIn(draft as Recipe)) {
-		for (const cluster of stack.layers.flatMap((l) => l.clusters) as Mutable<Cluster>[]) {
-			cluster.pattern = renamed(cluster.pattern as Pattern) as Mutable<Pattern>;
-			for (const place of cluster.places) if (place.slot === from) place.slot = to;
-		}
-	}
-	for (const { structure } of draft.sections) {
-		if (structure.kind !== 'applied') continue;
-		for (const { what } of structure.pieces)
-			if (what.kind === 'balloon') what.balloon.slot = named(what.balloon.slot);
-	}
+	const slot = (id: string) => (id === from ? to : id);
+	for (const section of draft.sections)
+		section.structure = mapRefs(section.structure as Structure, { ...KEEP, slot }) as Mutable<Structure>;
 	draft.slots = draft.slots.filter((s) => s.id !== from);
 	for (const colourway of draft.colourways) {
 		delete colourway.fills[from];

@@ -1,0 +1,124 @@
+import { describe, expect, test } from 'vitest';
+import { LINES, PUMPS, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
+import { bundleOf } from '../files/bundle.ts';
+import { namesIn } from '../files/remap.ts';
+import { colours } from '../../../../tests/kit/studio.ts';
+import { needsOf } from '../structures/registry.ts';
+import { applyEntry } from './apply-entry.ts';
+import { swapSlots, type RecipeDraft } from './edit.ts';
+import { slotsIn } from './links.ts';
+import type { Recipe, Section } from './recipe.ts';
+import { recipeSchema } from './recipe.schema.ts';
+import { applyRemedy } from './remedy.ts';
+import { runsBy, scaleBy } from './scale.ts';
+import { withoutSlots } from './without.ts';
+
+/** Documents of every kind of structure, each with all that was said to it one after the other. */
+const documents = new Map<string, Recipe>();
+for (const [name, groups] of Object.entries(LINES)) {
+	for (const [before, ...lines] of groups) {
+		const { recipe, section } = said(before);
+		const draft = structuredClone(recipe) as RecipeDraft;
+		let n = 0;
+		for (const line of lines) {
+			// Each is read as it is said: with what stands there by then.
+			const parsed = said(before, draft as Recipe).read(line);
+			if (parsed.ok) applyEntry(draft, parsed.value, { section }, () => `id-${n++}`);
+		}
+		documents.set(`${name}: ${lines[0]}`, draft as Recipe);
+	}
+}
+const all = [...documents];
+const newId = () => 'fresh';
+
+/** Everything under one key, wherever it stands in a document: asked of the JSON itself. */
+function under(value: unknown, keys: ReadonlySet<string>, found: string[] = []): string[] {
+	if (Array.isArray(value)) for (const v of value) under(v, keys, found);
+	else if (typeof value === 'object' && value !== null)
+		for (const [key, v] of Object.entries(value)) {
+			if (keys.has(key)) found.push(...[v].flat().filter((x): x is string => typeof x === 'string'));
+			under(v, keys, found);
+		}
+	return found;
+}
+const SLOTS = new Set(['slot', 'slots']);
+const sorted = (ids: Iterable<string>) => [...new Set(ids)].sort();
+const partIds = ({ sections }: Recipe) =>
+	sorted(sections.flatMap((s) => under(s.structure, new Set(['id']))));
+
+test('the documents hold every kind', () => {
+	const kinds = sorted(all.flatMap(([, r]) => r.sections.map((s: Section) => s.structure.kind)));
+	expect(kinds).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'run', 'stack', 'weave']);
+	for (const [name, recipe] of all) expect([name, recipeSchema.safeParse(recipe).error?.message]).toEqual([name, undefined]); // prettier-ignore
+});
+
+describe.each(all)('%s', (_, recipe) => {
+	const slots = sorted(recipe.sections.flatMap((s) => under(s.structure, SLOTS)));
+	test('every slot, material and design it names is found', () => {
+		expect(sorted(recipe.sections.flatMap(slotsIn))).toEqual(slots);
+		const { materials, designs } = namesIn(recipe);
+		expect(sorted(materials)).toEqual(
+			sorted([
+				...under(recipe.sections, new Set(['material', 'tie'])).filter((id) => id !== ''),
+				...recipe.rules.flatMap((r) => r.material ?? []),
+				...recipe.sizes.flatMap((s) => Object.values(s.swaps))
+			])
+		);
+		expect(sorted(designs)).toEqual(sorted(under(recipe.sections, new Set(['design']))));
+	});
+	test('merging any slot into another leaves a recipe that can be kept, and the slot nowhere', () => {
+		for (const from of slots) {
+			const to = slots.find((s) => s !== from);
+			if (to === undefined) continue;
+			const draft = structuredClone(recipe) as RecipeDraft;
+			applyRemedy(draft, { kind: 'slot', from, to }, { newId, pumps: PUMPS });
+			expect([from, recipeSchema.safeParse(draft).error?.message]).toEqual([from, undefined]);
+			expect(JSON.stringify(draft)).not.toContain(`"${from}"`);
+		}
+	});
+	test('swapping two colours changes nothing but colours', () => {
+		const [a, b] = slots;
+		if (a === undefined || b === undefined) return;
+		const draft = structuredClone(recipe) as RecipeDraft;
+		swapSlots(draft, recipe.colourways[0]!.id, [a, b]);
+		expect(draft.sections).toEqual(recipe.sections);
+		expect(recipeSchema.safeParse(draft).success).toBe(true);
+	});
+	test('leaving out any slot leaves a recipe that can be kept, and nothing in that colour', () => {
+		for (const slot of slots) {
+			const left = withoutSlots(recipe, new Set([slot]));
+			expect([slot, recipeSchema.safeParse(left).error?.message]).toEqual([slot, undefined]);
+			for (const { structure } of left.sections) {
+				const needs = needsOf(structure, recipe.colourways[0]);
+				const behind = needs.flatMap((n) => (n.what === 'balloon' && !n.any && n.slot === slot ? [n] : []));
+				expect([slot, structure.kind, behind]).toEqual([slot, structure.kind, []]);
+			}
+		}
+	});
+	test('larger, smaller, longer or shorter, it loses no part', () => {
+		const parts = partIds(recipe);
+		for (const factor of [0.3, 0.5, 0.9, 1.5, 3]) {
+			for (const scaled of [scaleBy(recipe, factor).recipe, runsBy(recipe, factor)]) {
+				expect([factor, partIds(scaled)]).toEqual([factor, parts]);
+				expect([factor, recipeSchema.safeParse(scaled).error?.message]).toEqual([factor, undefined]);
+			}
+		}
+	});
+	test('a file of it has every balloon and material it needs', () => {
+		const file = bundleOf([{ id: 'd', recipe }], { materials: STOCK, colours });
+		const filed = new Set(file.materials.map((m) => m.id));
+		const keyOf = (kind: string, nominal: unknown, colour: unknown, mark: unknown) => JSON.stringify([kind, nominal ?? null, colour ?? null, mark ?? null]); // prettier-ignore
+		const here = new Map(STOCK.map((m) => [keyOf(m.kind, m.nominal, m.colour, m.mark), m.id]));
+		for (const { structure } of recipe.sections)
+			for (const colourway of recipe.colourways)
+				for (const need of needsOf(structure, colourway)) {
+					const id =
+						need.what === 'balloon'
+							? here.get(keyOf(need.kind, need.nominal, need.colour, need.mark))
+							: need.what === 'material'
+								? STOCK.find((m) => m.id === need.material)?.id
+								: undefined;
+					if (id !== undefined) expect([id, filed.has(id)]).toEqual([id, true]);
+				}
+	});
+});
