@@ -70,11 +70,12 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
 	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole']],
-	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie']],
+	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],
 	host: [
 		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],
 		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes'],
-		[RUN, 'put 1 5 at 4 white on pipe at 4 ft']
+		[[...RUN, 'line 8 ft', 'section spare'], 'put 1 5 at 4 white on garland at 4 ft'],
+		[[...RUN, 'line 8 ft', 'form legs on garland'], '1 260 red 7 as leg on garland at 7 ft']
 	],
 	row: [[COLUMN, 'put 1 5 at 4 white on row 2', 'put 1 5 at 4 white on top row']],
 	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`)]],

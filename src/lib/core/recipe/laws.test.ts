@@ -3,6 +3,8 @@ import { LINES, PUMPS, said, STOCK } from '../../../../tests/kit/entry-lines.ts'
 import { bundleOf } from '../files/bundle.ts';
 import { namesIn } from '../files/remap.ts';
 import { colours } from '../../../../tests/kit/studio.ts';
+import { lengthOfRun } from '../structures/run-path.ts';
+import { withPaths } from './lent.ts';
 import { needsOf } from '../structures/registry.ts';
 import { applyEntry } from './apply-entry.ts';
 import { swapSlots, type RecipeDraft } from './edit.ts';
@@ -103,6 +105,20 @@ describe.each(all)('%s', (_, recipe) => {
 				expect([factor, recipeSchema.safeParse(scaled).error?.message]).toEqual([factor, undefined]);
 			}
 		}
+	});
+	test('what sits along a run sits on it still, and as far along', () => {
+		const along = (r: Recipe) =>
+			withPaths(r).sections.flatMap(({ structure, stand }) => {
+				const by = withPaths(r).sections.find((s) => s.id === stand.by)?.structure;
+				const hosts = structure.kind === 'form' ? structure.pieces.flatMap((p) => p.at ?? []) : structure.kind === 'applied' ? structure.pieces.flatMap((p) => p.on.map((o) => o.host)) : []; // prettier-ignore
+				return by?.kind === 'run'
+					? hosts.flatMap((h) => (h.on === 'path' ? [h.at / 1000 / lengthOfRun(by)] : []))
+					: [];
+			});
+		const before = along(recipe);
+		for (const factor of [0.5, 2])
+			for (const scaled of [scaleBy(recipe, factor).recipe, runsBy(recipe, factor)])
+				for (const [i, at] of along(scaled).entries()) expect([factor, at]).toEqual([factor, expect.closeTo(before[i]!, 1)]); // prettier-ignore
 	});
 	test('a file of it has every balloon and material it needs', () => {
 		const file = bundleOf([{ id: 'd', recipe }], { materials: STOCK, colours });

@@ -5,7 +5,7 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { reachOf } from '../structures/run-path.ts';
 import { placeStack } from '../structures/stack.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
-import type { AppliedPiece, Recipe, Run, Section, Stack, Stand } from './recipe.ts';
+import type { AppliedPiece, Host, Recipe, Run, Section, Stack, Stand, Structure } from './recipe.ts';
 import type { RunPath } from './run.ts';
 
 export interface Scaled {
@@ -46,12 +46,14 @@ export function leadHeight(recipe: Pick<Recipe, 'sections'>, pumps: readonly Pum
 	return lead.kind === 'run' ? reachOf(lead) : placeStack(lead, pumps).body.usual;
 }
 
-/** Runs longer or shorter by the same factor, everything else as it is. */
+/** Runs longer or shorter by the same factor, with what sits along them; everything else as it is. */
 export function runsBy(recipe: Recipe, factor: number): Recipe {
 	const notes = new Set<string>();
 	const sections = recipe.sections.map((section): Section => {
 		const { structure } = section;
-		return structure.kind === 'run' ? { ...section, structure: scaleRun(structure, factor, notes) } : section;
+		const along = (host: Host) => (host.on === 'path' ? scaleHost(host, factor) : host);
+		if (structure.kind === 'run') return { ...section, structure: scaleRun(structure, factor, notes) };
+		return { ...section, structure: onHosts(structure, along) };
 	});
 	return { ...recipe, sections };
 }
@@ -82,7 +84,7 @@ export function scaleBy(recipe: Recipe, factor: number): Scaled {
 				notes.add(
 					`${section.name} stays as large as it is: foils and modelling balloons come in sizes of their own.`
 				);
-				return { ...section, stand };
+				return { ...section, stand, structure: onHosts(structure, (host) => scaleHost(host, factor)) };
 			case 'run':
 				return { ...section, stand, structure: scaleRun(structure, factor, notes) };
 			case 'weave':
@@ -152,16 +154,24 @@ function scalePath(path: RunPath, by: (length: number) => Micrometres): RunPath 
 	}
 }
 
+/** A place on a wall or along a path moves with its size; a row, a place or a piece is where it is. */
+function scaleHost(host: Host, factor: number): Host {
+	if (host.on === 'wall')
+		return { ...host, height: toEighth(host.height * factor), across: Math.round(host.across * factor) };
+	return host.on === 'path' ? { ...host, at: toEighth(host.at * factor) } : host;
+}
+
+/** What a structure sits on, each exchanged; one that sits on nothing is as it was. */
+function onHosts<S extends Structure>(structure: S, by: (host: Host) => Host): S {
+	if (structure.kind === 'form')
+		return { ...structure, pieces: structure.pieces.map((p) => ({ ...p, at: p.at && by(p.at) })) };
+	if (structure.kind !== 'applied') return structure;
+	const pieces = structure.pieces.map((p) => ({ ...p, on: p.on.map((o) => ({ ...o, host: by(o.host) })) }));
+	return { ...structure, pieces };
+}
+
 function scalePiece(piece: AppliedPiece, factor: number, notes: Set<string>): AppliedPiece {
-	const on = piece.on.map(({ host, count }) => ({
-		count,
-		host:
-			host.on === 'wall'
-				? { ...host, height: toEighth(host.height * factor), across: Math.round(host.across * factor) }
-				: host.on === 'path'
-					? { ...host, at: toEighth(host.at * factor) }
-					: host
-	}));
+	const on = piece.on.map((o) => ({ ...o, host: scaleHost(o.host, factor) }));
 	if (piece.what.kind === 'balloon') {
 		const { balloon } = piece.what;
 		return {

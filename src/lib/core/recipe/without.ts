@@ -89,7 +89,7 @@ function runWithout(run: Run, out: ReadonlySet<Id>): Run {
 			return colours.length > 0 ? [{ ...part, colours }] : [];
 		}),
 		infill: run.infill.filter((i) => i.slot === null || !out.has(i.slot)),
-		corner: run.corner && out.has(run.corner.slot) ? null : run.corner
+		corner: run.corner && (out.has(run.corner.slot) ? null : hollow(run.corner, out))
 	};
 }
 
@@ -101,7 +101,7 @@ function weaveWithout(weave: Weave, out: ReadonlySet<Id>): Weave {
 			const blocks = row.blocks.filter((b) => b.slot === null || !out.has(b.slot));
 			return blocks.length > 0 ? [{ ...row, blocks }] : [];
 		}),
-		joiner: weave.joiner && out.has(weave.joiner.slot) ? null : weave.joiner,
+		joiner: weave.joiner && (out.has(weave.joiner.slot) ? null : hollow(weave.joiner, out)),
 		handle: weave.handle && out.has(weave.handle.slot) ? null : weave.handle
 	};
 }
@@ -116,7 +116,8 @@ function bunchWithout(bunch: Bunch, out: ReadonlySet<Id>): Bunch {
 	});
 	const { weight } = bunch;
 	const gone = weight?.kind === 'balloon' && out.has(weight.balloon.slot);
-	return { ...bunch, items, weight: gone ? null : weight };
+	const held = weight?.kind === 'balloon' ? { ...weight, balloon: hollow(weight.balloon, out) } : weight;
+	return { ...bunch, items, weight: gone ? null : held };
 }
 
 const rowsOf = ({ structure }: Section): Id[] =>
@@ -130,7 +131,9 @@ function piecesWithout(
 	let left = pieces.flatMap((piece) => {
 		if (piece.what.kind === 'balloon' && out.has(piece.what.balloon.slot)) return [];
 		const on = piece.on.filter(({ host }) => isThere(host));
-		return on.length === 0 ? [] : [{ ...piece, on }];
+		const { what } = piece;
+		const thing = what.kind === 'balloon' ? { ...what, balloon: hollow(what.balloon, out) } : what;
+		return on.length === 0 ? [] : [{ ...piece, on, what: thing }];
 	});
 	// A piece that sat on one of those goes with it, and so on outwards.
 	for (;;) {
