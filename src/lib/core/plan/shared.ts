@@ -4,7 +4,7 @@ import type { Recipe } from '../recipe/recipe.ts';
 import type { MadeStep } from './made-step.ts';
 
 /** Kinds of steps at which a line that serves several things is met. */
-const MET = /^(row|piece|join|set up):/;
+export const MET = /^(row|piece|join|set up):/;
 
 /** Says at each row, piece and section what line holds it too: it is counted once and met at each. */
 export function shared(steps: readonly MadeStep[], recipe: Recipe, { materials }: Catalogue): MadeStep[] {

@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { LINES, PUMPS, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
 import { bundleOf } from '../files/bundle.ts';
 import { namesIn } from '../files/remap.ts';
-import { colours } from '../../../../tests/kit/studio.ts';
+import { catalogueOf, colours, rates } from '../../../../tests/kit/studio.ts';
+import { madeSteps } from '../plan/plan.ts';
+import { MET } from '../plan/shared.ts';
 import { lengthOfRun } from '../structures/run-path.ts';
 import { withPaths } from './lent.ts';
 import { needsOf } from '../structures/registry.ts';
@@ -13,6 +15,7 @@ import type { Recipe, Section } from './recipe.ts';
 import { recipeSchema } from './recipe.schema.ts';
 import { applyRemedy } from './remedy.ts';
 import { runsBy, scaleBy } from './scale.ts';
+import { servable } from './served.ts';
 import { withoutSlots } from './without.ts';
 
 /** Documents of every kind of structure, each with all that was said to it one after the other. */
@@ -31,6 +34,11 @@ for (const [name, groups] of Object.entries(LINES)) {
 	}
 }
 const all = [...documents];
+const context = {
+	catalogue: catalogueOf(STOCK, colours),
+	rates: { ...rates, pumps: PUMPS },
+	library: () => said([]).recipe
+};
 const newId = () => 'fresh';
 
 /** Everything under one key, wherever it stands in a document: asked of the JSON itself. */
@@ -119,6 +127,13 @@ describe.each(all)('%s', (_, recipe) => {
 		for (const factor of [0.5, 2])
 			for (const scaled of [scaleBy(recipe, factor).recipe, runsBy(recipe, factor)])
 				for (const [i, at] of along(scaled).entries()) expect([factor, at]).toEqual([factor, expect.closeTo(before[i]!, 1)]); // prettier-ignore
+	});
+	test('what its plan meets, a line can serve', () => {
+		const can = new Set(servable(recipe).map(([id]) => id));
+		const met = madeSteps(recipe, context).flatMap(({ key, about }) =>
+			about !== null && MET.test(key) && !can.has(about) ? [key] : []
+		);
+		expect(met).toEqual([]);
 	});
 	test('a file of it has every balloon and material it needs', () => {
 		const file = bundleOf([{ id: 'd', recipe }], { materials: STOCK, colours });

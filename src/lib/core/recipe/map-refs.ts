@@ -169,3 +169,39 @@ export function slotsOfStructure(structure: Structure): Id[] {
 	});
 	return found;
 }
+
+/** What each row, piece, item or size of a structure names: a part at a time. */
+export function slotsOfParts(s: Structure): Id[][] {
+	const each = <P>(parts: readonly P[], alone: (part: P) => Structure) =>
+		parts.map((part) => slotsOfStructure(alone(part)));
+	switch (s.kind) {
+		case 'stack':
+			return each(s.layers, (layer) => ({ ...s, layers: [layer] }));
+		case 'applied':
+			return each(s.pieces, (piece) => ({ ...s, pieces: [piece] }));
+		case 'form':
+			return each(s.pieces, (piece) => ({ ...s, pieces: [piece] }));
+		case 'bunch':
+			return [
+				...each(s.items, (item) => ({ ...s, items: [item], weight: null })),
+				slotsOfStructure({ ...s, items: [] })
+			];
+		case 'run': {
+			const bare = { ...s, rows: [], mix: [], infill: [], corner: null };
+			return [
+				...each(s.rows, (row) => ({ ...bare, rows: [row] })),
+				...each(s.mix, (part) => ({ ...bare, mix: [part] })),
+				...each(s.infill, (part) => ({ ...bare, infill: [part] })),
+				slotsOfStructure({ ...bare, corner: s.corner })
+			];
+		}
+		case 'weave':
+			return [
+				...each(s.rows, (row) => ({ ...s, rows: [row], joiner: null, handle: null })),
+				slotsOfStructure({ ...s, rows: [] })
+			];
+		case 'extras':
+		case 'design':
+			return [];
+	}
+}

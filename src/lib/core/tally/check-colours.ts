@@ -1,8 +1,7 @@
 import { differenceCiede2000, modeLab65, modeRgb, useMode } from 'culori/fn';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { slotsIn, slotsOfCluster } from '../recipe/links.ts';
+import { slotsOfParts } from '../recipe/map-refs.ts';
 import type { Colourway, Recipe } from '../recipe/recipe.ts';
-import { stacksIn } from '../recipe/edit.ts';
 import type { Finding } from './finding.ts';
 
 useMode(modeRgb);
@@ -13,7 +12,7 @@ const difference = differenceCiede2000();
 /** Two colours nearer than this are taken for one. Common practice. */
 export const ALIKE = 5;
 
-/** Slots named by one row only whose colour can hardly be told from another slot's. */
+/** Slots named by one row, piece or item only whose colour can hardly be told from another slot's. */
 export function checkColours(
 	recipe: Recipe,
 	colourway: Colourway | undefined,
@@ -21,12 +20,8 @@ export function checkColours(
 ): Finding[] {
 	if (!colourway) return [];
 	const rows = new Map<string, number>();
-	const count = (slots: readonly string[]) => {
+	for (const slots of recipe.sections.flatMap((s) => slotsOfParts(s.structure)))
 		for (const slot of new Set(slots)) rows.set(slot, (rows.get(slot) ?? 0) + 1);
-	};
-	for (const layer of stacksIn(recipe).flatMap(({ stack }) => stack.layers))
-		count(layer.clusters.flatMap(slotsOfCluster));
-	for (const section of recipe.sections) if (section.structure.kind === 'applied') count(slotsIn(section));
 	const seen = recipe.slots.flatMap((slot) => {
 		const colour = catalogue.colours.get(colourway.fills[slot.id] ?? '');
 		return colour ? [{ slot, colour, rows: rows.get(slot.id) ?? 0 }] : [];

@@ -83,6 +83,17 @@ describe('slots that look alike', () => {
 		expect(after.slots.map((s) => s.name)).toEqual(['white', 'gold']);
 		expect(codes(after)).not.toContain('slots-alike');
 	});
+	test('in whatever it is used: a bunch, a run and a weave count as rows do', () => {
+		const both = (...lines: string[]) => pale(design('both', '4 11 at 9 white x2', '4 11 at 9 white', '4 11 at 9 red', ...lines), 'red'); // prettier-ignore
+		expect(codes(both())).toContain('slots-alike');
+		for (const lines of [
+			['bunch tops', '3 11 at 9 red'],
+			['weave wall', 'panel of 11 rounds at 9', 'row 8 red'],
+			['run rope', 'line 8 ft', '4 11 at 9 red']
+		])
+			// prettier-ignore
+			expect([lines, codes(both(...lines)).includes('slots-alike')]).toEqual([lines, false]);
+	});
 	test('colours well apart, or one used again, are not', () => {
 		expect(codes(column)).not.toContain('slots-alike');
 		const twice = design('twice', '4 11 at 9 white', '4 11 at 9 red', '4 11 at 8 red');

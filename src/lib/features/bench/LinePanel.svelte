@@ -11,7 +11,7 @@
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
 	import type { Bench } from './bench.svelte.ts';
-	import { servable } from './section-words.ts';
+	import { servable } from '../../core/recipe/served.ts';
 
 	interface Props {
 		bench: Bench;

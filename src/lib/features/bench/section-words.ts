@@ -1,5 +1,6 @@
 import type { ExtraLine, Host, Recipe, Section, Structure } from '../../core/recipe/recipe.ts';
 import { findHost } from '../../core/recipe/find-host.ts';
+import { servable } from '../../core/recipe/served.ts';
 import { printRun, printWeave } from '../../core/recipe/entry/print-run.ts';
 import { printLayer } from '../../core/recipe/entry/print-entry.ts';
 import { partsOf } from '../../core/plan/bunch-steps.ts';
@@ -52,20 +53,6 @@ export function hostWords(host: Host, recipe: Recipe): string {
 		case 'gone':
 			return found.what === 'piece' ? 'on a piece that is gone' : `a ${found.what} that is gone`;
 	}
-}
-
-/** What a line may serve, by its id: sections, then the rows, pieces and items in each. */
-export function servable({ sections }: Pick<Recipe, 'sections'>): [id: string, words: string][] {
-	return sections.flatMap(({ id, name, structure }): [string, string][] => {
-		if (structure.kind === 'extras') return [];
-		const inner: [string, string][] =
-			structure.kind === 'stack'
-				? structure.layers.map((l, i) => [l.id, `  ${name} row ${i + 1}`])
-				: structure.kind === 'applied'
-					? structure.pieces.map((p) => [p.id, `  ${p.name}`])
-					: partsOf(structure).map((p) => [p.id, `  ${p.name}`]);
-		return [[id, name], ...inner];
-	});
 }
 
 /** An extra line in words: how many, of what, and what becomes of it. */
