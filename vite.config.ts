@@ -6,6 +6,9 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
 		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-		environment: 'node'
+		environment: 'node',
+		// A loaded machine is slower; none of these tests is about the clock.
+		testTimeout: 60_000,
+		hookTimeout: 60_000
 	}
 });

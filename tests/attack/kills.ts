@@ -42,6 +42,10 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 				}
 			};
 			const writing = Array.from({ length: WRITERS }, (_, who) => writer(who));
+			// From the first that was acknowledged on: a slow machine is killed in the middle of its work too.
+			const before = told.length;
+			while (told.length === before && child.exitCode === null)
+				await new Promise((resolve) => setTimeout(resolve, 5));
 			await new Promise((resolve) => setTimeout(resolve, wait));
 			const gone = once(child, 'exit');
 			child.kill('SIGKILL');

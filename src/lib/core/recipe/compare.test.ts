@@ -61,6 +61,19 @@ describe('two versions of a design', () => {
 		expect(found.cost.minor).toBe(second.tally.cost.total.known.minor - first.tally.cost.total.known.minor);
 		expect(found.seconds).toBeGreaterThan(0);
 	});
+	test('a longer pole and another place of a section are differences', () => {
+		const lines = ['4 11 at 9 white x4', 'pole 7 ft', 'section arm left of column at 4 ft', '4 5 at 4 white'];
+		const before = worked(design('figure', ...lines));
+		const texts = (where: string, changed: readonly string[]) =>
+			compare(before, worked(design('figure', ...changed)))
+				.lines.filter((l) => l.where === where)
+				.map((l) => l.text);
+		const pole = lines.map((l) => l.replace('7 ft', '8 ft'));
+		expect(texts('second', pole)).toEqual(['pole 8′ 0″, tied 2 in over the top']);
+		const place = lines.map((l) => l.replace('left of column at 4 ft', 'right of column at 5 ft'));
+		expect(texts('first', place)).toEqual(['arm left of column at 4′ 0″']);
+		expect(texts('second', place)).toEqual(['arm right of column at 5′ 0″']);
+	});
 	test('a version against itself differs in nothing; the other way round every sign turns', () => {
 		const same = compare(first, first);
 		expect([same.materials, same.cost.minor, same.seconds, same.price!.minor]).toEqual([[], 0, 0, 0]);
@@ -79,8 +92,8 @@ describe('two versions of a design', () => {
 		);
 		expect(sayRecipe(rich, (id) => id.toUpperCase())).toEqual([
 			'4 × 11 at 9 white',
-			'put 2 5 at 4 red as eyes with glue',
-			'put 1 + 2 FOIL STAR as foil star with strip',
+			'put 5 at 4 red as eyes, 2 on column row 1 front with glue',
+			'put FOIL STAR (18 in flat) as foil star, 1 on column row 1 front, 2 on column row 1 back with strip',
 			'2 to 3 × FAIRY LIGHTS optional, not taken',
 			'size tall 6′ 0″ scaled',
 			'each strip takes 2 PATCH',

@@ -15,6 +15,7 @@ import type { Recipe, Section } from './recipe.ts';
 import { recipeSchema } from './recipe.schema.ts';
 import { applyRemedy } from './remedy.ts';
 import { runsBy, scaleBy } from './scale.ts';
+import { sayRecipe } from './say-recipe.ts';
 import { servable } from './served.ts';
 import { withoutSlots } from './without.ts';
 
@@ -60,6 +61,71 @@ test('the documents hold every kind', () => {
 	const kinds = sorted(all.flatMap(([, r]) => r.sections.map((s: Section) => s.structure.kind)));
 	expect(kinds).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'run', 'stack', 'weave']);
 	for (const [name, recipe] of all) expect([name, recipeSchema.safeParse(recipe).error?.message]).toEqual([name, undefined]); // prettier-ignore
+});
+
+/** Keys that no line says: names of parts, how a size came to be known, what packing came to, another picture of the same. */
+const UNSAID = new Set(
+	'id origin unit seed packed format version key tags notes name silenced credit role steps slot across'.split(
+		' '
+	)
+);
+/** What says nothing as things are: the length of no pole, the fill of a run without a mix, the count an estimate has ends of. */
+const isIdle = (holder: Record<string, unknown>, key: string): boolean =>
+	(key === 'upright' && (holder[key] as { kind: string }).kind === 'none') ||
+	(key === 'organic' && (holder['mix'] as unknown[]).length === 0) ||
+	(key === 'quantity' && holder['range'] !== null && 'range' in holder) ||
+	(key === 'height' && (holder['path'] as { kind?: string } | undefined)?.kind === 'lent');
+/** Values seen under each key: what an enumeration may say instead. */
+const seen = new Map<string, Set<unknown>>();
+(function look(value: unknown, key = '') {
+	if (Array.isArray(value)) for (const v of value) look(v, key);
+	else if (typeof value === 'object' && value !== null)
+		for (const [k, v] of Object.entries(value)) look(v, k);
+	else seen.set(key, (seen.get(key) ?? new Set()).add(value));
+})(all.map(([, r]) => r));
+
+/** A document changed in one place, again and again; only those that could be kept. */
+function* changes(recipe: Recipe): Generator<[string, Recipe]> {
+	const walk = function* (holder: Record<string, unknown>, way: string): Generator<string> {
+		for (const [key, value] of Object.entries(holder)) {
+			if (UNSAID.has(key) || isIdle(holder, key)) continue;
+			if (typeof value === 'object' && value !== null) {
+				yield* walk(value as Record<string, unknown>, `${way} ${key}`);
+				continue;
+			}
+			const others: unknown[] = typeof value === 'number' ? [value === 0 ? 300_000 : value * 2, value === 1 ? 3 : Math.ceil(value / 2)] : typeof value === 'boolean' ? [!value] : [...(seen.get(key) ?? [])].slice(0, 3); // prettier-ignore
+			for (const other of others) {
+				if (other === value) continue;
+				holder[key] = other;
+				yield `${way} ${key}: ${String(value)} → ${String(other)}`;
+				holder[key] = value;
+			}
+		}
+	};
+	const draft = structuredClone(recipe) as RecipeDraft;
+	for (const section of draft.sections) {
+		const { kind } = section.structure;
+		// Lines and pieces say themselves what they serve and sit on.
+		const held = kind === 'extras' || kind === 'applied' ? section.structure : section;
+		for (const what of walk(held as unknown as Record<string, unknown>, kind)) {
+			// Of a run and a weave no line says where a single balloon looks.
+			if (/^(run|weave).* (side|material|squash): /.test(what)) continue;
+			if (recipeSchema.safeParse(draft).success) yield [what, draft as Recipe];
+		}
+	}
+}
+
+test('no two documents that differ are said alike', () => {
+	const alike: string[] = [];
+	// One document of each kind, with the most that is said of it.
+	const rich = /^(layer|upright|piece|item|shape|along|woven|role|where|use): /;
+	for (const [name, recipe] of all) {
+		if (!rich.test(name)) continue;
+		const before = sayRecipe(recipe, String).join('\n');
+		for (const [what, changed] of changes(recipe))
+			if (sayRecipe(changed, String).join('\n') === before) alike.push(what);
+	}
+	expect(alike).toEqual([]);
 });
 
 describe.each(all)('%s', (_, recipe) => {

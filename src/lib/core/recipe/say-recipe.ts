@@ -1,10 +1,11 @@
 import { formatFeet, toMillimetres } from '../units/length.ts';
 import { piecesIn } from './edit-pieces.ts';
 import { stacksIn } from './edit.ts';
-import { printBalloon, printLayer } from './entry/print-entry.ts';
+import { printBalloon, printFill, printLayer } from './entry/print-entry.ts';
 import { printRun, printWeave } from './entry/print-run.ts';
-import { printFormPiece, printItem, printWeight } from './entry/print-parts.ts';
-import type { Recipe } from './recipe.ts';
+import { printFormPiece, printHost, printItem, printWeight } from './entry/print-parts.ts';
+import { printFoil, printLine, printPlaces, printSection, printStack } from './entry/print-section.ts';
+import type { DesignUse, Recipe, Section } from './recipe.ts';
 
 /** Finds the name of a material or a colour by its id. */
 export type NameOf = (id: string) => string;
@@ -19,19 +20,29 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 	const several = stacks.length + used.length > 1;
 	const slotName = (id: string) => recipe.slots.find((s) => s.id === id)?.name ?? 'no slot';
 	const named = (id: string) => ({ name: nameOf(id) });
-	const times = (n: number) => (n > 1 ? ` ×${n}` : '');
+	const head = (section: Section) => printSection(section, recipe, nameOf);
+	/** A section that is only there says its name where there are several, or where more is said of it. */
+	const heading = (section: Section) => (several || head(section) !== section.name ? [head(section)] : []);
 	return [
 		...stacks.flatMap(({ section, stack }) => [
-			...(several ? [`${section.name}${times(section.times)}`] : []),
-			...stack.layers.map((layer) => printLayer(layer, recipe.slots))
+			...heading(section),
+			...stack.layers.map(
+				(layer) =>
+					`${printLayer(layer, recipe.slots)}${layer.clusters.map((c) => printPlaces(c.places, nameOf)).join('')}`
+			),
+			...printStack(stack, nameOf)
 		]),
-		...recipe.sections.flatMap(({ name, structure, times: n }) => {
+		...recipe.sections.flatMap((section) => {
+			const { structure } = section;
 			if (structure.kind === 'bunch') {
 				const held = structure.weight ? [printWeight(structure.weight, recipe.slots, named)] : [];
 				return [
-					`${name}${times(n)}`,
+					head(section),
 					...held,
-					...structure.items.map((i) => printItem(i, recipe.slots, named))
+					...structure.items.map(
+						(i) =>
+							`${printItem(i, recipe.slots, named)}${i.what.kind === 'balloon' ? printPlaces([i.what.balloon], nameOf) : printFoil(i.what)}`
+					)
 				];
 			}
 			if (structure.kind === 'run' || structure.kind === 'weave') {
@@ -39,33 +50,32 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 					structure.kind === 'run'
 						? printRun(structure, recipe, named)
 						: printWeave(structure, recipe, named);
-				return [`${name}${times(n)}`, ...lines.map((l) => l.text)];
+				return [head(section), ...lines.map((l) => l.text)];
 			}
 			if (structure.kind !== 'form') return [];
-			return [`${name}${times(n)}`, ...structure.pieces.map((p) => printFormPiece(p, recipe.slots, recipe))];
+			return [head(section), ...structure.pieces.map((p) => printFormPiece(p, recipe.slots, recipe))];
 		}),
-		...used.map((s) => `${s.name}${times(s.times)}`),
-		...piecesIn(recipe).map(({ piece: { name, what, on, fixing } }) => {
+		...used.map((s) => {
+			const { quantity, colourway, size } = s.structure as DesignUse;
+			return `${head(s)}${quantity === '1' ? '' : `, ${quantity} of it`}${colourway ? ', in colours of its own' : ''}${size ? ', in another size' : ''}`;
+		}),
+		...piecesIn(recipe).map(({ piece: { name, what, on, fixing, each, swappable } }) => {
 			const thing =
 				what.kind === 'balloon'
-					? `${printBalloon(what.balloon)} ${slotName(what.balloon.slot)}`
+					? `${printBalloon(what.balloon)} ${slotName(what.balloon.slot)}${printFill(what.balloon, recipe.slots)}${printPlaces([what.balloon], nameOf)}`
 					: what.material === null
 						? 'not chosen yet'
-						: nameOf(what.material);
-			return `put ${on.map((o) => o.count).join(' + ')} ${thing} as ${name} with ${fixing}`;
+						: `${nameOf(what.material)}${printFoil(what)}`;
+			const hosts = on.map((o) => `${o.count} on ${printHost(o.host, recipe)}`).join(', ');
+			return `put ${thing} as ${name}, ${hosts} with ${each === '1' ? '' : `${each} `}${fixing}${swappable ? ', swappable' : ''}`;
 		}),
 		...recipe.sections.flatMap(({ structure }) =>
-			structure.kind !== 'extras'
-				? []
-				: structure.lines.map((l) => {
-						const count = l.range ? `${l.range.low} to ${l.range.high}` : l.quantity;
-						const role = l.role === 'always' ? '' : ` ${l.role}`;
-						return `${count} × ${nameOf(l.material)}${role}${l.taken ? '' : ', not taken'}`;
-					})
+			structure.kind === 'extras' ? structure.lines.map((l) => printLine(l, nameOf)) : []
 		),
 		...recipe.sizes.map((s) => {
 			const height = s.height === null ? '' : ` ${formatFeet(toMillimetres(s.height))}`;
-			return `size ${s.name}${height}${s.by === 'scale' ? ' scaled' : ''}`;
+			const swaps = Object.values(s.swaps).map((to) => `, with ${nameOf(to)}`);
+			return `size ${s.name}${height}${s.by === 'scale' ? ' scaled' : ''}${swaps.join('')}`;
 		}),
 		...recipe.rules.map(
 			(r) =>

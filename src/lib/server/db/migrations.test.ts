@@ -62,7 +62,9 @@ test.each(fixtures)(
 		const before = await counts(db);
 		await migrateTo(db, 'drizzle');
 		const after = await counts(db);
-		for (const [table, n] of Object.entries(before)) expect([table, after[table]]).toEqual([table, n]);
+		// The index holds designs only since 0006: it is worked out from the recipes.
+		for (const [table, n] of Object.entries(before))
+			if (table !== 'version_ref') expect([table, after[table]]).toEqual([table, n]);
 		expect(await db.read.all(sql`PRAGMA foreign_key_check`)).toEqual([]);
 		expect(await shape(db)).toEqual(await shape(await tempDatabase()));
 		const repos = createRepos(db, owner);

@@ -30,6 +30,9 @@ export const LIMITS: Limits = {
 	kept: 128 * 1024 * 1024
 };
 
+/** A thread beyond the first that has had nothing to do for so long goes, ms. */
+const IDLE = 60_000;
+
 const FULL = 'Too much is being worked out just now. Try again in a moment.';
 const TOO_LONG =
 	'That took too long, so it was stopped. Make it smaller, or try again when less is going on.';
@@ -49,7 +52,8 @@ export interface Threads {
 export function openThreads({ file, url }: { file: string; url: string }, limits: Limits = LIMITS): Threads {
 	const pool = new Tinypool({
 		filename: file,
-		minThreads: limits.threads,
+		minThreads: 1,
+		idleTimeout: IDLE,
 		maxThreads: limits.threads,
 		maxQueue: limits.queue,
 		resourceLimits: { maxOldGenerationSizeMb: limits.memory }

@@ -109,7 +109,7 @@ export function printFormPiece(piece: FormPiece, slots: readonly Slot[], recipe:
 }
 
 /** `column row 3 round`, `bell`, `wall at 5′ 0″`: what a piece is on, by names. */
-function printHost(host: Host, recipe: Recipe): string {
+export function printHost(host: Host, recipe: Recipe): string {
 	const found = findHost(host, recipe);
 	switch (found.kind) {
 		case 'row':

@@ -83,14 +83,14 @@ export const versionName = sqliteTable(
 	]
 );
 
-/** What a kept version refers to: an index, rebuilt and compared by `npm run refs`. */
+/** The designs a kept version uses, an index: read for what a change reaches; rebuilt and compared by `npm run refs`. */
 export const versionRef = sqliteTable(
 	'version_ref',
 	{
 		workspaceId: text('workspace_id').notNull(),
 		versionId: text('version_id').notNull(),
-		kind: text({ enum: ['material', 'colour', 'slot', 'design'] }).notNull(),
-		/** Id of the material, colour or design; name of the slot. */
+		kind: text({ enum: ['design'] }).notNull(),
+		/** Id of the design. */
 		refId: text('ref_id').notNull()
 	},
 	(t) => [
