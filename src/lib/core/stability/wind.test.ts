@@ -39,6 +39,13 @@ describe('wind', () => {
 			)
 		);
 	});
+	test('on a smooth floor it slides before it tips, and the ballast is what keeps it from sliding: 11 kg, by hand', () => {
+		// 28.811 N at 1.5 over μ g: 1.5 × 28.811 / (0.2 × 9.80665) = 22.034 kg; a wide base tips at a tenth of that.
+		const smooth = { ...column, toEdge: 2, friction: 0.2, weight: 11 };
+		const { more, tipsAt, slidesAt, holds } = standsWind(smooth, 10);
+		expect(more).toBeCloseTo(11.034, 2);
+		expect([slidesAt < tipsAt, holds]).toEqual([true, false]);
+	});
 	test('Beaufort by the WMO’s speeds: 3.3 m/s is a light breeze (2), 11 a strong one (6), 33 a hurricane', () => {
 		expect([0, 3.3, 5, 11, 33].map(beaufort)).toEqual([0, 2, 3, 6, 12]);
 	});

@@ -204,7 +204,21 @@ describe('whether it floats', () => {
 	});
 });
 
+test('three weights filled with sand take three times the sand of one', () => {
+	const sand = (n: number) => used(made('bunch b', `weight ${n > 1 ? `${n} ` : ''}sack`, `${n} 11 at 9 white filled with sand`))['dry sand']!; // prettier-ignore
+	expect(sand(1)).toBeGreaterThan(1);
+	expect(sand(3)).toBeCloseTo(3 * sand(1), 1);
+});
+
 describe('letters', () => {
+	test('nobody has weighed one: two sheets of 28 g/m² over 0.62 of its height squared; 34 in is 25.9 g, by hand', () => {
+		// 2 × 28 × 0.62 × 0.8636² = 25.89
+		expect(WEIGHS.letter(inches(34))).toBeCloseTo(25.89, 1);
+		expect(WEIGHS.letter(inches(16)) * 4).toBeCloseTo(WEIGHS.letter(inches(32)), 6);
+		const grams = (text: string) =>
+			lift(made('bunch b', `letters ${text} at 34 of gold`)).parts.reduce((a, p) => a + p.grams, 0);
+		expect(grams('XX')).toBeCloseTo(2 * grams('X'), 6);
+	});
 	test('TIDIT is T 2, I 2, D 1; every letter a foil of its own, in the colour of its slot', () => {
 		expect([...letterCounts('tid it')]).toEqual([
 			['T', 2],

@@ -101,6 +101,18 @@ describe('slots that look alike', () => {
 	});
 });
 
+test('a layer is said to lean from four degrees on, and not before', () => {
+	const seen = new Set<boolean>();
+	for (let eighths = 48; eighths <= 72; eighths++) {
+		const recipe = design('lean', `3 11 at 9 white with 1 11 at ${eighths / 8} gold`, '4 11 at 9 white');
+		const { tilt } = look(recipe).stacks[0]!.placed.layers[0]!;
+		const leans = codes(recipe).includes('tilted');
+		expect([eighths, leans]).toEqual([eighths, tilt > 4]);
+		seen.add(leans);
+	}
+	expect(seen.size).toBe(2);
+});
+
 describe('remedies', () => {
 	test('a pole that is too short becomes one of the next whole foot that reaches', () => {
 		const tall = design('tall', '4 11 at 9 white x12', 'pole 4 ft');

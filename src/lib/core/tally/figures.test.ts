@@ -1,5 +1,13 @@
 import { describe, expect, test } from 'vitest';
-import { catalogueOf, colours, design, designOf, floating, rates } from '../../../../tests/kit/studio.ts';
+import {
+	catalogueOf,
+	colours,
+	design,
+	designOf,
+	floating,
+	materials,
+	rates
+} from '../../../../tests/kit/studio.ts';
 import { binomialAtMost, sparesTogether } from '../bom/spares.ts';
 import { modellingLength, modellingLitres } from '../gas/volume.ts';
 import { planOf } from '../plan/plan.ts';
@@ -19,6 +27,15 @@ const used = (recipe: Recipe, label: string, ctx = context()) =>
 	count(recipe, 1, ctx)
 		.bill.lines.filter((l) => l.label.includes(label))
 		.reduce((a, l) => a + l.used.valueOf(), 0);
+
+test('overhead by per cent is of materials and labour, by the hour of labour alone', () => {
+	const column = design('column', '4 11 at 9 white x4');
+	const { materialsTotal, labourTotal, seconds, overhead } = count(column, 1, context({ overhead: { kind: 'percent', percent: '10' } }, materials)).cost; // prettier-ignore
+	expect(labourTotal.minor).toBeGreaterThan(materialsTotal.known.minor / 4);
+	expect(overhead.minor).toBe(Math.round((materialsTotal.known.minor + labourTotal.minor) / 10));
+	const byHour = count(column, 1, context({ overhead: { kind: 'hour', minor: 600 } }, materials)).cost;
+	expect(byHour.overhead.minor).toBe(Math.round((seconds.valueOf() * 600) / 3600));
+});
 
 describe('loss and spares are two things', () => {
 	const lossy = floating.map((m) => (m.kind === 'modelling' ? { ...m, loss: '1/25' } : m));
