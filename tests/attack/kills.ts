@@ -1,4 +1,3 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -7,21 +6,12 @@ import fc from 'fast-check';
 import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
 import { connect } from '../../src/lib/server/db/client.ts';
 import { createRepos } from '../../src/lib/server/repos/index.ts';
+import { serve } from '../kit/serve.ts';
 import { ask, type Outcome } from './tally.ts';
 
 const PORT = 4396;
 const url = `http://127.0.0.1:${PORT}`;
 const WRITERS = 4;
-
-async function start(database: string): Promise<ChildProcess> {
-	const env = { ...process.env, PORT: String(PORT), DATABASE_URL: database };
-	const child = spawn(process.execPath, ['scripts/serve.mjs'], { env, stdio: 'ignore' });
-	for (let tries = 0; tries < 300; tries++) {
-		if ((await ask(`${url}/healthz`)).status === 200) return child;
-		await new Promise((resolve) => setTimeout(resolve, 50));
-	}
-	throw new Error('The server did not answer.');
-}
 
 /** A server killed while designs are made in it, started again on the same file: what it acknowledged is there. */
 export async function kills(count: number, seed: number): Promise<Outcome> {
@@ -30,7 +20,7 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 	const told: string[] = [];
 	try {
 		for (const [round, wait] of fc.sample(fc.integer({ min: 5, max: 700 }), { numRuns: count, seed }).entries()) {
-			const child = await start(database);
+			const child = await serve({ port: PORT, database });
 			let alive = true;
 			const writer = async (who: number) => {
 				for (let i = 0; alive; i++) {

@@ -1,7 +1,8 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { serve } from '../kit/serve.ts';
 import { loadDemo } from '../../scripts/demo/load.ts';
 import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
 import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
@@ -26,18 +27,9 @@ export async function withStudio<T>(
 	await loadDemo(db, new Date());
 	await fill(createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' }));
 	db.close();
-	const env = { ...process.env, PORT: String(port), DATABASE_URL: database };
-	const server = spawn(process.execPath, [...args, 'scripts/serve.mjs'], {
-		env,
-		stdio: ['ignore', 'ignore', 'inherit', 'ipc']
-	});
-	const url = `http://127.0.0.1:${port}`;
+	const server = await serve({ port, database, args, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 	try {
-		for (let tries = 0; tries < 100; tries++) {
-			if ((await fetch(`${url}/healthz`).catch(() => undefined))?.ok) return await work(url, server);
-			await new Promise((resolve) => setTimeout(resolve, 100));
-		}
-		throw new Error('The server did not answer.');
+		return await work(`http://127.0.0.1:${port}`, server);
 	} finally {
 		server.kill('SIGTERM');
 		await new Promise((resolve) => server.once('exit', resolve));

@@ -1,8 +1,9 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
+import { serve } from '../kit/serve.ts';
 
 /** The filled demo database that workers copy. */
 export const TEMPLATE = join(tmpdir(), 'bright-tally-e2e.db');
@@ -14,19 +15,8 @@ export interface App {
 	restart(): Promise<void>;
 }
 
-async function start(port: number, database: string): Promise<ChildProcess> {
-	const child = spawn(process.execPath, ['scripts/serve.mjs'], {
-		env: { ...process.env, PORT: String(port), DATABASE_URL: `file:${database}` },
-		stdio: ['ignore', 'inherit', 'inherit']
-	});
-	for (let tries = 0; tries < 100; tries++) {
-		const answer = await fetch(`http://127.0.0.1:${port}/healthz`).catch(() => undefined);
-		if (answer?.ok) return child;
-		if (child.exitCode !== null) throw new Error('The server ended before it answered.');
-		await new Promise((resolve) => setTimeout(resolve, 100));
-	}
-	throw new Error('The server did not answer within 10 s.');
-}
+const start = (port: number, database: string) =>
+	serve({ port, database: `file:${database}`, stdio: ['ignore', 'inherit', 'inherit'] });
 
 const end = (child: ChildProcess) =>
 	new Promise<void>((resolve) => {

@@ -7,3 +7,18 @@ export function firstIssue(error: z.ZodError): string {
 	const place = issue.path.map((p) => (typeof p === 'number' ? p + 1 : String(p))).join(' ');
 	return place ? `${place}: ${issue.message}` : issue.message;
 }
+
+/** What a document is read as, or what is wrong with it, in words. */
+export type ReadAs<T> = { readonly value: T } | { readonly say: string };
+
+/** Reads JSON through a schema. */
+export function readAs<T>(text: string, schema: z.ZodType<T, unknown>): ReadAs<T> {
+	let said: unknown;
+	try {
+		said = JSON.parse(text);
+	} catch {
+		return { say: 'That is not JSON.' };
+	}
+	const read = schema.safeParse(said);
+	return read.success ? { value: read.data } : { say: firstIssue(read.error) };
+}

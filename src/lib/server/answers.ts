@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
-import { firstIssue } from '../core/first-issue.schema.ts';
+import { firstIssue, readAs } from '../core/first-issue.schema.ts';
 
 export { firstIssue };
 
@@ -25,12 +25,6 @@ export async function readText(request: Request): Promise<Read<string>> {
 export async function readJson<T>(request: Request, schema: z.ZodType<T, unknown>): Promise<Read<T>> {
 	const text = await readText(request);
 	if ('answer' in text) return text;
-	let body: unknown;
-	try {
-		body = JSON.parse(text.value);
-	} catch {
-		return refused(400, 'That is not JSON.');
-	}
-	const parsed = schema.safeParse(body);
-	return parsed.success ? { value: parsed.data } : refused(400, firstIssue(parsed.error));
+	const read = readAs(text.value, schema);
+	return 'value' in read ? read : refused(400, read.say);
 }

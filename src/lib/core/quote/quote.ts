@@ -55,6 +55,20 @@ export interface QuoteItem {
 	readonly way?: LineWay | null;
 }
 
+/** Lines of a quote with the recipes they read; one whose recipe is not there is left out. */
+export const quoteItems = (
+	lines: readonly (Pick<QuoteItem, 'id' | 'quantity' | 'way'> & {
+		readonly versionId: string;
+		readonly colourwayId: string | null;
+		readonly sizeId: string | null;
+	})[],
+	recipeOf: (versionId: string) => Recipe | undefined
+): QuoteItem[] =>
+	lines.flatMap(({ id, versionId, colourwayId: colourway, sizeId: size, quantity, way }) => {
+		const recipe = recipeOf(versionId);
+		return recipe ? [{ id, recipe, colourway, size, quantity, way }] : [];
+	});
+
 /** A way said for one line: that of the quote though its design has one of its own, or one for this line only. */
 export type LineWay = 'quote' | Way;
 

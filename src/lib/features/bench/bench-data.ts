@@ -3,9 +3,6 @@ import type { UsableDesign } from '../../core/recipe/entry/entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 
-/** Why a recipe could not be kept; nothing where it can. */
-export type Judge = (recipe: Recipe) => string;
-
 export interface BenchData {
 	readonly id: string;
 	readonly recipe: Recipe;

@@ -21,7 +21,8 @@ import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './histor
 import { ghosted, isSeen, type Seen } from './ghost.ts';
 import { Packer } from './packer.svelte.ts';
 import { Saver } from './saver.svelte.ts';
-import type { BenchData, Judge } from './bench-data.ts';
+import type { BenchData } from './bench-data.ts';
+import { Rules, type Judge } from './rules.ts';
 
 const newId = () => crypto.randomUUID();
 /** Air between sections drawn apart, mm. */
@@ -30,7 +31,7 @@ const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height:
 
 /** One design being edited. Holds choices and history; every number comes from the core. */
 export class Bench {
-	readonly #data: BenchData;
+	readonly data: BenchData;
 	readonly catalogue: Catalogue;
 	readonly packer = new Packer();
 	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
@@ -38,7 +39,7 @@ export class Bench {
 		const library = this.#library;
 		return {
 			catalogue: this.catalogue,
-			rates: this.#data.settings.rates,
+			rates: this.data.settings.rates,
 			library: (id: string) => library.get(id),
 			packed: this.packer.packed
 		};
@@ -76,7 +77,7 @@ export class Bench {
 	apart = $state(false);
 
 	constructor(data: BenchData) {
-		this.#data = data;
+		this.data = data;
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);
 		this.#library = new Map(data.library);
@@ -105,14 +106,14 @@ export class Bench {
 	readonly entryContext: EntryContext = $derived.by(() => ({
 		slots: this.recipe.slots,
 		colourway: this.chosen,
-		colours: this.#data.colours,
-		materials: this.#data.materials,
+		colours: this.data.colours,
+		materials: this.data.materials,
 		sections: this.recipe.sections,
 		recipe: this.recipe,
-		pumps: this.#data.settings.rates.pumps,
+		pumps: this.data.settings.rates.pumps,
 		...(this.current ? { section: this.current.id } : {}),
-		designs: this.#data.designs,
-		style: { decimal: this.#data.settings.decimal }
+		designs: this.data.designs,
+		style: { decimal: this.data.settings.decimal }
 	}));
 	readonly parsed: Parsed<Entry> | null = $derived(
 		this.text.trim() === '' ? null : parseEntry(this.text, this.entryContext)
@@ -178,9 +179,6 @@ export class Bench {
 	get history() {
 		return this.#history;
 	}
-	get data(): BenchData {
-		return this.#data;
-	}
 
 	/** What the server has just kept: every part stands in it with the version it was computed with. */
 	markKept(number: number) {
@@ -189,17 +187,16 @@ export class Bench {
 			s.structure.kind === 'design'
 				? {
 						...s,
-						structure: { ...s.structure, version: this.#data.partVersions[s.structure.design] ?? null }
+						structure: { ...s.structure, version: this.data.partVersions[s.structure.design] ?? null }
 					}
 				: s
 		);
 		this.kept = { ...this.recipe, sections };
 	}
-	/** Says why a recipe could not be kept; its rules are read when the page stands. */
-	#judge: Judge | null = null;
+	readonly #rules = new Rules();
 	/** From now on nothing is taken that could not be kept. */
 	judgeBy(judge: Judge) {
-		this.#judge = judge;
+		this.#rules.use(judge);
 		this.#weigh();
 	}
 	/** Every change of the recipe goes through here: history, saving, and nothing else. */
@@ -213,9 +210,11 @@ export class Bench {
 	}
 	/** Sets aside what could not be kept, and says so: the rest goes on. @returns whether all of it can be kept */
 	#weigh(): boolean {
-		const why = this.#judge?.(this.recipe) ?? '';
+		const why = this.#rules.broken(this.recipe);
 		if (!why) return true;
-		while (this.canUndo && this.#judge!(this.recipe)) this.undo();
+		while (this.canUndo && this.#rules.broken(this.recipe)) this.undo();
+		// Set aside is not undone: it cannot be done again.
+		this.#history = { ...this.#history, future: [] };
 		this.refusal = `That cannot be kept, so it was set aside: ${why}`;
 		return false;
 	}

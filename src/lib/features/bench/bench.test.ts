@@ -57,6 +57,7 @@ describe('the entry line of the Bench', () => {
 			'That cannot be kept, so it was set aside: layers: At most 3.',
 			3
 		]);
+		expect(b.canRedo).toBe(false);
 		b.clearEntry();
 		// By a key or a panel: as soon as the screen has followed.
 		b.change((d) => {

@@ -1,7 +1,7 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
-import { priceQuote, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
+import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
@@ -76,12 +76,7 @@ export class QuoteDraft {
 	readonly #readSoFar = $derived(this.#read(this.#good).value);
 	readonly terms = $derived.by(() => this.#readSoFar?.terms ?? this.data.quote.terms);
 	readonly priced = $derived.by(() => {
-		const items = (this.#readSoFar?.lines ?? []).flatMap(
-			({ id, versionId, colourwayId: colourway, sizeId: size, quantity, way }) => {
-				const recipe = this.#book.version(versionId);
-				return recipe ? [{ id, recipe, colourway, size, quantity, way }] : [];
-			}
-		);
+		const items = quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id));
 		return priceQuote(items, this.terms, this.context);
 	});
 	#read(raw: RawQuote) {

@@ -2,7 +2,7 @@ import { DomainError } from '../../core/errors.ts';
 import { countLines, type CountLine } from '../../core/recipe/count-lines.ts';
 import { printNumber } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type Asked, type AskedFor } from '../services/asked.ts';
+import { asked, headOf, type Asked, type AskedFor } from '../services/asked.ts';
 
 /** The lines a design is counted back by, or why it cannot be. */
 export function linesOf({ design, context, colourway, size, quantity }: Asked): {
@@ -21,20 +21,12 @@ export function linesOf({ design, context, colourway, size, quantity }: Asked): 
 /** What the page of a count back starts with: every line with what the recipe says. */
 export async function countPage(repos: Repos, wanted: AskedFor) {
 	const found = await asked(repos, wanted);
-	const { design, studio, colourway, size, quantity, typed, trouble } = found;
+	const { studio } = found;
 	const { lines, refused } = linesOf(found);
 	const style = { decimal: studio.settings.decimal };
 	return {
-		id: design.id,
-		name: design.recipe.name,
+		...headOf(found),
 		zone: studio.settings.zone,
-		colourwayId: colourway.id,
-		colourway: colourway.name,
-		sizeId: size?.id ?? '',
-		size: size?.name ?? null,
-		quantity,
-		typed,
-		trouble,
 		refused,
 		lines: lines.map(({ key, what, label, recipe, inside }) => ({
 			key,

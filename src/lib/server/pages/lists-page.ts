@@ -2,22 +2,15 @@ import { quantityText } from '../../core/cost/cost.ts';
 import { printSize } from '../../core/sizing/size.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
+import { asked, headOf, type AskedFor } from '../services/asked.ts';
 
 /** To buy and to inflate: two lists from one bill. */
 export async function listsPage(repos: Repos, wanted: AskedFor) {
-	const { design, context, colourway, size, quantity, typed, trouble } = await asked(repos, wanted);
+	const found = await asked(repos, wanted);
+	const { design, context, colourway, size, quantity } = found;
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	return {
-		id: design.id,
-		name: design.recipe.name,
-		colourway: colourway.name,
-		colourwayId: colourway.id,
-		size: size?.name ?? null,
-		sizeId: size?.id ?? '',
-		typed,
-		trouble,
-		quantity,
+		...headOf(found),
 		balloons: bill.balloons,
 		spares: bill.spares,
 		toBuy: bill.lines.map((line) => ({

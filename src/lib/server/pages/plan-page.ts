@@ -1,23 +1,15 @@
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
+import { asked, headOf, type AskedFor } from '../services/asked.ts';
 import { listsOf, planPictures, workOutPlan } from '../services/plan.ts';
 
 /** The plan as the page shows it. */
 export async function planPage(repos: Repos, wanted: AskedFor) {
 	const found = await asked(repos, wanted);
-	const { design, context, colourway, size, quantity, typed, trouble } = found;
+	const { design, context } = found;
 	const plan = workOutPlan(found);
 	return {
-		id: design.id,
-		name: design.recipe.name,
-		colourway: colourway.name,
-		colourwayId: colourway.id,
-		size: size?.name ?? null,
-		sizeId: size?.id ?? '',
-		quantity,
-		typed,
-		trouble,
+		...headOf(found),
 		parts: plan.parts,
 		seconds: plan.parts.reduce((a, p) => a + p.seconds, 0),
 		balloons: plan.worked.bill.balloons,

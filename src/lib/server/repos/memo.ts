@@ -9,8 +9,21 @@ export interface Memo {
 	 * finds nothing leaves nothing behind. Values are shared: nobody may change them.
 	 */
 	take<T>(name: string, stamp: string, make: () => Promise<T>): Promise<T>;
-	/** Whether one is there, or being made. */
-	has(name: string, stamp: string): boolean;
+	/**
+	 * The same for several, in their order: those that are not there are made together.
+	 * @param make a maker's promise for each that is missing, in the order it is given them
+	 */
+	takeAll<K extends Wanted, T>(
+		wanted: readonly K[],
+		make: (missing: readonly K[]) => readonly Promise<T>[]
+	): Promise<T[]>;
+	/** What was made at this very stamp, where it is there still. */
+	had<T>(name: string, stamp: string): Promise<T> | undefined;
+}
+
+export interface Wanted {
+	readonly name: string;
+	readonly stamp: string;
 }
 
 const MOST = 5000;
@@ -25,20 +38,41 @@ export function memoOf({ client }: Database, actor: Actor): Memo {
 	return memo;
 }
 
-export function newMemo(): Memo {
+function newMemo(): Memo {
 	const held = new LRUCache<string, { readonly stamp: string; readonly value: Promise<unknown> }>({
 		max: MOST
 	});
+	const had = <T>(name: string, stamp: string): Promise<T> | undefined => {
+		const found = held.get(name);
+		return found?.stamp === stamp ? (found.value as Promise<T>) : undefined;
+	};
+	const hold = <T>(name: string, stamp: string, value: Promise<T>): Promise<T> => {
+		const made = { stamp, value };
+		held.set(name, made);
+		const drop = () => held.peek(name) === made && held.delete(name);
+		void value.then((v) => v === undefined && drop(), drop);
+		return value;
+	};
 	return {
-		has: (name, stamp) => held.peek(name)?.stamp === stamp,
-		async take<T>(name: string, stamp: string, make: () => Promise<T>): Promise<T> {
-			const before = held.get(name);
-			if (before?.stamp === stamp) return before.value as Promise<T>;
-			const made = { stamp, value: make() };
-			held.set(name, made);
-			const drop = () => held.peek(name) === made && held.delete(name);
-			void made.value.then((value) => value === undefined && drop(), drop);
-			return made.value;
+		had,
+		async take(name, stamp, make) {
+			return had(name, stamp) ?? hold(name, stamp, make());
+		},
+		takeAll<K extends Wanted, T>(
+			wanted: readonly K[],
+			make: (missing: readonly K[]) => readonly Promise<T>[]
+		): Promise<T[]> {
+			const found = new Map<K, Promise<T>>();
+			for (const one of wanted) {
+				const before = had<T>(one.name, one.stamp);
+				if (before) found.set(one, before);
+			}
+			const missing = wanted.filter((one) => !found.has(one));
+			for (const [i, value] of make(missing).entries()) {
+				const one = missing[i]!;
+				found.set(one, hold(one.name, one.stamp, value));
+			}
+			return Promise.all(wanted.map((one) => found.get(one)!));
 		}
 	};
 }

@@ -30,32 +30,29 @@ export async function wordsOf(
 ): Promise<{ name: string; tags: string[] }[]> {
 	const { workspace: workspaceId } = actor;
 	const memo = memoOf(db, actor);
-	const keyOf = (row: Row) => row.versionId ?? `${row.id}~${row.revision}`;
-	const missing = rows.filter((row) => !memo.has(`words/${row.id}`, keyOf(row)));
-	const found = new Map<string, Promise<Words[]>>();
-	for (const [table, recipe, ids] of [
-		[designVersion, designVersion.recipe, missing.flatMap((r) => r.versionId ?? [])],
-		[design, design.working, missing.filter((r) => r.versionId === null).map((r) => r.id)]
-	] as const) {
-		if (ids.length === 0) continue;
-		const said = db.read
-			.select({
-				id: table.id,
-				name: inJson(recipe, '$.name'),
-				tags: inJson(recipe, '$.tags')
-			})
-			.from(table)
-			.where(and(eq(table.workspaceId, workspaceId), inArray(table.id, ids)));
-		const read = said.then((all) => all);
-		for (const id of ids) found.set(id, read);
-	}
-	return Promise.all(
-		rows.map((row) =>
-			memo.take(`words/${row.id}`, keyOf(row), async () => {
-				const id = row.versionId ?? row.id;
-				const said = (await found.get(id))?.find((w) => w.id === id);
-				return { name: said?.name ?? row.name, tags: JSON.parse(said?.tags ?? '[]') as string[] };
-			})
-		)
-	);
+	const wanted = rows.map((row) => ({
+		row,
+		name: `words/${row.id}`,
+		stamp: row.versionId ?? `${row.id}~${row.revision}`
+	}));
+	return memo.takeAll(wanted, (missing) => {
+		const asked = new Map<string, Promise<Words[]>>();
+		for (const [table, recipe, ids] of [
+			[designVersion, designVersion.recipe, missing.flatMap(({ row }) => row.versionId ?? [])],
+			[design, design.working, missing.flatMap(({ row }) => (row.versionId === null ? row.id : []))]
+		] as const) {
+			if (ids.length === 0) continue;
+			const said = db.read
+				.select({ id: table.id, name: inJson(recipe, '$.name'), tags: inJson(recipe, '$.tags') })
+				.from(table)
+				.where(and(eq(table.workspaceId, workspaceId), inArray(table.id, ids)))
+				.execute();
+			for (const id of ids) asked.set(id, said);
+		}
+		return missing.map(async ({ row }) => {
+			const id = row.versionId ?? row.id;
+			const said = (await asked.get(id))?.find((w) => w.id === id);
+			return { name: said?.name ?? row.name, tags: JSON.parse(said?.tags ?? '[]') as string[] };
+		});
+	});
 }

@@ -50,3 +50,16 @@ export async function asked(repos: Repos, wanted: AskedFor): Promise<Asked> {
 		trouble: parsed.ok ? '' : parsed.say
 	};
 }
+
+/** What every page of a design says first: which it is, and in which colours, size and number it was asked for. */
+export const headOf = ({ design, colourway, size, quantity, typed, trouble }: Asked) => ({
+	id: design.id,
+	name: design.recipe.name,
+	colourway: colourway.name,
+	colourwayId: colourway.id,
+	size: size?.name ?? null,
+	sizeId: size?.id ?? '',
+	quantity,
+	typed,
+	trouble
+});

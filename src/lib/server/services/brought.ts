@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { firstIssue } from '../../core/first-issue.schema.ts';
+import { readAs, type ReadAs } from '../../core/first-issue.schema.ts';
 import { colourSchema, filedMaterialSchema } from '../../core/materials/material.schema.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 
@@ -11,13 +11,4 @@ const brought = z.strictObject({
 export type Brought = z.infer<typeof brought>;
 
 /** Reads a part of a file of designs, megabytes long; or says what is wrong with it. */
-export function readBrought(body: string): { readonly value: Brought } | { readonly say: string } {
-	let said: unknown;
-	try {
-		said = JSON.parse(body);
-	} catch {
-		return { say: 'That is not JSON.' };
-	}
-	const read = brought.safeParse(said);
-	return read.success ? { value: read.data } : { say: firstIssue(read.error) };
-}
+export const readBrought = (body: string): ReadAs<Brought> => readAs(body, brought);

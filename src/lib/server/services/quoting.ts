@@ -1,27 +1,13 @@
 import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { freeze } from '../../core/quote/freeze.ts';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
-import { priceQuote, type PricedQuote, type QuoteItem, type QuoteTerms } from '../../core/quote/quote.ts';
+import { priceQuote, quoteItems, type PricedQuote, type QuoteTerms } from '../../core/quote/quote.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote, QuoteLine } from '../repos/quotes.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
-
-/** A quote's lines with the recipes they read, and every design inside those. */
-export async function quoteRecipes(repos: Repos, lines: readonly QuoteLine[]) {
-	const items: QuoteItem[] = [];
-	const library = new Map<string, Recipe>();
-	for (const line of lines) {
-		const version = await repos.designs.version(line.versionId);
-		if (!version) continue;
-		const { id, colourwayId: colourway, sizeId: size, quantity, way } = line;
-		items.push({ id, recipe: version.recipe, colourway, size, quantity, way });
-		for (const [key, recipe] of await loadLibrary(repos, version.recipe)) library.set(key, recipe);
-	}
-	return { items, library };
-}
 
 /** Recipes of kept versions and all inside them, as plain data for a page; those that are gone are left out. */
 export async function recipePage(repos: Repos, versionIds: readonly string[]) {
@@ -34,8 +20,13 @@ export async function recipePage(repos: Repos, versionIds: readonly string[]) {
 }
 
 export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
-	const { items, library } = await quoteRecipes(repos, quote.lines);
-	return priceQuote(items, quote.terms, contextOf(studio, library));
+	const page = await recipePage(
+		repos,
+		quote.lines.map((l) => l.versionId)
+	);
+	const recipes = new Map(page.recipes);
+	const items = quoteItems(quote.lines, (id) => recipes.get(id));
+	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)));
 }
 
 /** The last calendar day an offer stands, where the business is. */

@@ -156,22 +156,18 @@ const nameOf = ({ id }: { readonly id: string }) => `shelf/${id}`;
 
 /** Designs worked out, in their order: a kept version never changes, so until stock or settings do it is worked out once. */
 function worked({ memo }: Repos, port: ShelfPort, rows: readonly Row[]): Promise<(WorkedOut | undefined)[]> {
-	const missing = rows.filter((row) => !memo.has(nameOf(row), row.stamp));
-	const batches = new Map<Row, () => Promise<WorkedOut | null | undefined>>();
-	for (let from = 0; from < missing.length; from += BATCH) {
-		const batch = missing.slice(from, from + BATCH);
-		const asked = batch.map(({ id, versionId, stamp }) => ({ design: id, versionId, stamp }));
-		const made = port('shelf items', asked);
-		// Each row that waits for it says so; where none does, nothing is left over.
-		made.catch(() => undefined);
-		for (const [i, row] of batch.entries()) batches.set(row, () => made.then((all) => all[i]));
-	}
-	return Promise.all(
-		rows.map((row) =>
-			memo.take(nameOf(row), row.stamp, async () => (await batches.get(row)?.()) ?? undefined)
-		)
+	const wanted = rows.map((row) => ({ row, name: nameOf(row), stamp: row.stamp }));
+	return memo.takeAll(wanted, (missing) =>
+		chunks(missing, BATCH).flatMap((batch) => {
+			const asked = batch.map(({ row: { id, versionId, stamp } }) => ({ design: id, versionId, stamp }));
+			const made = port('shelf items', asked);
+			return batch.map(async (_, i) => (await made)[i] ?? undefined);
+		})
 	);
 }
+
+const chunks = <T>(all: readonly T[], size: number): T[][] =>
+	Array.from({ length: Math.ceil(all.length / size) }, (_, i) => all.slice(i * size, (i + 1) * size));
 
 /** Works out designs of the Shelf, on a thread; null where one cannot be read any more. */
 export const shelfItems = (repos: Repos, rows: readonly ShelfWork[]): Promise<(WorkedOut | null)[]> =>
@@ -218,11 +214,8 @@ export async function shelfPicture(
 	port: ShelfPort,
 	{ design, at }: { design: string; at: string }
 ): Promise<string | undefined> {
-	const name = nameOf({ id: design });
-	if (repos.memo.has(name, at)) {
-		const made = await repos.memo.take<WorkedOut | undefined>(name, at, () => Promise.resolve(undefined));
-		if (made) return made.svg ?? undefined;
-	}
+	const before = await repos.memo.had<WorkedOut | undefined>(nameOf({ id: design }), at);
+	if (before) return before.svg ?? undefined;
 	const row = (await shelfRows(repos)).find((r) => r.id === design);
 	if (!row) return undefined;
 	const [made] = await worked(repos, port, [row]);

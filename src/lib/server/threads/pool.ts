@@ -94,7 +94,7 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 	const workFor =
 		(actor: Actor): Work =>
 		async <J extends Job>(job: J, asked: Asked<J>, stamp?: string) => {
-			const task: Task<J> = { url, actor, job, asked };
+			const task: Task<J> = { url, actor, job, asked, kept: stamp !== undefined };
 			if (stamp === undefined) return (await make(task as Task)).answer as Answer<J>;
 			const key = JSON.stringify([actor.workspace, job, asked, stamp]);
 			let found = kept.get(key);

@@ -10,8 +10,10 @@ export interface Task<J extends Job = Job> {
 	readonly actor: Actor;
 	readonly job: J;
 	readonly asked: Asked<J>;
+	/** Whether the answer is kept, and so has to be weighed. */
+	readonly kept: boolean;
 }
-/** What came of a task: an answer with about how many bytes it takes, or a refusal in words. */
+/** What came of a task: an answer, with about how many bytes it takes where it is kept, or a refusal in words. */
 export type Outcome =
 	| { readonly answer: unknown; readonly size: number }
 	| { readonly refused: { readonly status: number; readonly body: App.Error } };
@@ -19,12 +21,12 @@ export type Outcome =
 const open = new Map<string, Database>();
 
 /** Runs on a thread of the pool. */
-export default async function run({ url, actor, job, asked }: Task): Promise<Outcome> {
+export default async function run({ url, actor, job, asked, kept }: Task): Promise<Outcome> {
 	let db = open.get(url);
 	if (!db) open.set(url, (db = connect(url)));
 	try {
 		const answer = await work(createRepos(db, actor), job, asked);
-		return { answer, size: serialize(answer).length };
+		return { answer, size: kept ? serialize(answer).length : 0 };
 	} catch (cause) {
 		if (isHttpError(cause)) return { refused: { status: cause.status, body: cause.body } };
 		throw cause;

@@ -1,19 +1,18 @@
 import { fail } from '@sveltejs/kit';
 import { parseBounded, parseCount } from '$lib/core/units/number.ts';
 import { mixed, rational, ZERO, type Rational } from '$lib/core/units/rational.ts';
+import { designWork } from '$lib/server/design-work.ts';
 import { linesOf } from '$lib/server/pages/count-page.ts';
 import { asked, askedFor } from '$lib/server/services/asked.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
-import { stampOf } from '$lib/server/services/stamp.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params, url }) => {
-	const stamp = await stampOf(locals.repos, params.design);
-	const { zone, ...page } = await locals.work('count page', askedFor(params, url), stamp);
+export const load: PageServerLoad = async (event) => {
+	const { zone, ...page } = await designWork(event, 'count page');
 	const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });
 	return {
 		...page,
-		counts: (await locals.repos.countBacks.list(page.id)).map((c) => ({
+		counts: (await event.locals.repos.countBacks.list(page.id)).map((c) => ({
 			id: c.id,
 			when: day.format(c.countedAt),
 			quantity: c.quantity,

@@ -1,6 +1,4 @@
-import { askedFor } from '$lib/server/services/asked.ts';
-import { stampOf } from '$lib/server/services/stamp.ts';
+import { designWork } from '$lib/server/design-work.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params, url }) =>
-	locals.work('lists page', askedFor(params, url), await stampOf(locals.repos, params.design));
+export const load: PageServerLoad = (event) => designWork(event, 'lists page');

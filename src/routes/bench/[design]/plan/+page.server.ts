@@ -4,14 +4,13 @@ import { mergeFields, startedFrom, type Fields } from '$lib/core/forms/merge-fie
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
 import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
-import { askedFor } from '$lib/server/services/asked.ts';
+import { designWork } from '$lib/server/design-work.ts';
 import { changePlan, stepNow } from '$lib/server/services/plan.ts';
-import { stampOf } from '$lib/server/services/stamp.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params, url }) => ({
-	...(await locals.work('plan page', askedFor(params, url), await stampOf(locals.repos, params.design))),
+export const load: PageServerLoad = async (event) => ({
+	...(await designWork(event, 'plan page')),
 	fresh: crypto.randomUUID()
 });
 
