@@ -48,6 +48,7 @@
 				class="control min-h-11! w-full min-w-0"
 				value={quick.design}
 				onchange={async (e) => {
+					copied = '';
 					const select = e.currentTarget;
 					await quick.choose(select.value);
 					// What could not be read is not what stands below.
@@ -131,7 +132,7 @@
 			height={176}
 		/>
 		<Tape label="Price">
-			{#if margin && price.status === 'priced'}
+			{#if margin && quick.ok && price.status === 'priced'}
 				<TapeLine label="cost" amount={sumText(quick.tally.cost.total)} name="cost" />
 				<TapeLine
 					label={atMost('margin', unknown)}
@@ -140,7 +141,7 @@
 					name="margin"
 				/>
 			{/if}
-			{#if price.status === 'priced' && price.steps.some((s) => s.id === 'minimum order')}
+			{#if quick.ok && price.status === 'priced' && price.steps.some((s) => s.id === 'minimum order')}
 				<PriceRows
 					rows={priceTape(price, quick.tally.terms).filter((r) => r.as === 'line' && r.id !== 'tax')}
 				/>
@@ -176,6 +177,8 @@
 			onclick={copy}>Copy as text</button
 		>
 	</div>
-	<p class="text-[13px] text-muted" aria-live="polite">{copied}</p>
+	<p class="text-[13px] text-muted" aria-live="polite">
+		{quick.waiting ? 'reading that design …' : copied}
+	</p>
 	{#if copied && quick.ok}<p class="text-[13px] select-all" data-name="copied">{quick.text}</p>{/if}
 </div>

@@ -138,8 +138,11 @@ export class Quick {
 	/** Of an order of just these, with what belongs to an order. */
 	readonly price = $derived(this.tally.order);
 	/** Costs that nobody knows, by their names: the price is at least what it says. */
-	readonly unknown = $derived(this.tally.cost.total.unknown);
-	readonly ok = $derived(Object.keys(this.errors).length === 0 && this.price.status === 'priced');
+	readonly unknown = $derived(this.waiting ? [] : this.tally.cost.total.unknown);
+	/** Whether the figures are of what is chosen: not while another design is on its way. */
+	readonly ok = $derived(
+		this.waiting === '' && Object.keys(this.errors).length === 0 && this.price.status === 'priced'
+	);
 	readonly body = $derived(
 		this.size
 			? this.#sized
@@ -148,10 +151,12 @@ export class Quick {
 				: this.stands
 	);
 	readonly picture = $derived.by(() => {
+		if (this.waiting) return null;
 		const { assembly } = this.tally;
 		return !isBare(assembly) ? drawAssembly(assembly, { catalogue: this.#catalogue, view: 'front' }) : null;
 	});
 	get bad() {
+		if (this.waiting) return [];
 		return this.tally.findings.filter((f) => f.level === 'bad' || f.code === 'unlisted');
 	}
 	/** What she sends from the venue. */

@@ -93,7 +93,10 @@ test('a design that did not come with the page is asked for; where nobody answer
 	});
 	await q.choose('far');
 	expect([q.design, q.trouble]).toEqual(['tall', expect.stringContaining('Try again in a moment')]);
-	await q.choose('far');
-	expect([q.design, q.recipe.name, q.trouble]).toEqual(['far', 'Pair', '']);
+	const chosen = q.choose('far');
+	// No figure stands under a name it does not belong to.
+	expect([q.waiting, q.ok, q.picture]).toEqual(['far', false, null]);
+	await chosen;
+	expect([q.design, q.recipe.name, q.trouble, q.ok]).toEqual(['far', 'Pair', '', true]);
 	vi.unstubAllGlobals();
 });
