@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 import { catalogue } from '../src/lib/core/materials/catalogue.ts';
 import { drawAssembly } from '../src/lib/core/scene/draw-list.ts';
 import { boxHeight, svgOf } from '../src/lib/core/scene/svg.ts';
-import { assemble } from '../src/lib/core/structures/assemble.ts';
+import { assemble } from '../src/lib/core/assembly/assemble.ts';
 import { demoDesigns, PHOTOGRAPHED } from './demo/designs.ts';
 import { demoRecipe } from './demo/load.ts';
 import { colours, stockRows } from './demo/stock.ts';

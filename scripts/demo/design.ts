@@ -1,4 +1,4 @@
-import type { SlotRole } from '../../src/lib/core/recipe/recipe.ts';
+import type { SlotRole } from '../../src/lib/core/document/slot.ts';
 
 /** The demo's designs, keyed as an owner would key them: one line of the entry line a layer, floor first. */
 export interface DemoDesign {

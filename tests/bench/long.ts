@@ -1,9 +1,9 @@
 import { colours, designOf, floating, rates } from '../kit/studio.ts';
 import { catalogue } from '../../src/lib/core/materials/catalogue.ts';
-import type { Run } from '../../src/lib/core/recipe/recipe.ts';
+import type { Run } from '../../src/lib/core/structures/run/document.ts';
 import { drawAssembly } from '../../src/lib/core/scene/draw-list.ts';
-import { packJob } from '../../src/lib/core/structures/organic.ts';
-import { packNow, packRoughly } from '../../src/lib/core/structures/pack-run.ts';
+import { packJob } from '../../src/lib/core/structures/run/organic.ts';
+import { packNow, packRoughly } from '../../src/lib/core/structures/run/pack-run.ts';
 import { tally } from '../../src/lib/core/tally/tally.ts';
 import { quantile, report } from './studio.ts';
 

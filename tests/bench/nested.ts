@@ -1,5 +1,6 @@
 import { designUse, newSection } from '../../src/lib/core/recipe/build.ts';
-import { ON_THE_FLOOR, type Recipe, type Section } from '../../src/lib/core/recipe/recipe.ts';
+import { ON_THE_FLOOR } from '../../src/lib/core/document/stand.ts';
+import type { Recipe, Section } from '../../src/lib/core/recipe/recipe.ts';
 
 /** Makes a column of so many layers; the bench of the core and the one of the browser have each their own colours. */
 export type MakeColumn = (name: string, layers: number, shift: number) => Recipe;

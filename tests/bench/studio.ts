@@ -9,7 +9,7 @@ import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
 import { insertLayer, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
-import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import { parseEntry } from '../../src/lib/core/language/read.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 

@@ -1,4 +1,4 @@
-import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import { parseEntry } from '../../src/lib/core/language/read.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 import { designOf, entryContext, floating } from './studio.ts';
 

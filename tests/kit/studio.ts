@@ -4,11 +4,11 @@ import { PLAIN_MATERIAL, type Colour, type Material } from '../../src/lib/core/m
 import type { Rates } from '../../src/lib/core/cost/rates.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
-import { applyEntry } from '../../src/lib/core/recipe/apply-entry.ts';
+import { applyEntry } from '../../src/lib/core/language/apply.ts';
 import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
 import type { RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
-import type { EntryContext } from '../../src/lib/core/recipe/entry/entry.ts';
-import { parseEntry } from '../../src/lib/core/recipe/entry/parse-entry.ts';
+import type { EntryContext } from '../../src/lib/core/language/entry.ts';
+import { parseEntry } from '../../src/lib/core/language/read.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 
 /** A small invented studio for tests: round figures that can be worked out by hand. */

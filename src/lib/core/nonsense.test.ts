@@ -4,14 +4,13 @@ import { design, entryContext, rates, studio } from '../../../tests/kit/studio.t
 import { parseMoney } from './money/money.ts';
 import { rawQuoteSchema } from './quote/raw.schema.ts';
 import { readQuote, type RawQuote } from './quote/read-form.ts';
-import { parseEntry } from './recipe/entry/parse-entry.ts';
-import { parseSizeText } from './recipe/entry/parse-balloon.ts';
+import { parseEntry } from './language/read.ts';
+import { parseSizeText } from './language/balloon.ts';
 import { parseWait } from './units/duration.ts';
-import { inches } from './units/length.ts';
+import { inches, parseLength } from './units/length.ts';
 import { recipeSchema } from './recipe/recipe.schema.ts';
 import type { Recipe } from './recipe/recipe.ts';
 import { tally } from './tally/tally.ts';
-import { parseLength } from './units/length.ts';
 import { parseNumber, POINT } from './units/number.ts';
 
 const column = design('column', '4 16 at 13 grey', '4 11 at 9 white / gold x3', 'pole 6 ft', '1 fairy');

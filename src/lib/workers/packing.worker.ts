@@ -1,5 +1,5 @@
-import { type Packing, type PackJob } from '../core/structures/pack-job.ts';
-import { packing } from '../core/structures/pack-run.ts';
+import { type Packing, type PackJob } from '../core/structures/run/pack-job.ts';
+import { packing } from '../core/structures/run/pack-run.ts';
 
 /** What the worker tells: how far it is, 0 to 1, then the packing. */
 export type PackingTell = { readonly share: number } | { readonly done: Packing };

@@ -1,8 +1,7 @@
-import type { Catalogue } from '../materials/catalogue.ts';
-import { matchKey } from '../materials/catalogue.ts';
+import { type Catalogue, matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { unitCost } from '../materials/unit-cost.ts';
-import type { LineRole } from '../recipe/recipe.ts';
+import type { LineRole } from '../structures/extras/document.ts';
 import {
 	addFoil,
 	addInflate,
@@ -12,11 +11,12 @@ import {
 	type MaterialNeed
 } from './inflate-list.ts';
 import { litresHeld } from '../gas/volume.ts';
-import { hundredths } from '../structures/inside.ts';
+import { hundredths } from '../structures/kit/filled.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
-import { NEVER_NOTHING, rulesFor, type CountOf, type FollowOnRule } from './follow-on.ts';
+import { NEVER_NOTHING, rulesFor } from './follow-on.ts';
+import type { CountOf, FollowOnRule } from '../document/rule.ts';
 import { sparesFor, sparesTogether } from './spares.ts';
 
 export interface BillContext {

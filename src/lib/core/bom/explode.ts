@@ -1,5 +1,8 @@
 import { DomainError } from '../errors.ts';
-import { standsOnFloor, type Colourway, type Id, type Recipe, type Section } from '../recipe/recipe.ts';
+import { standsOnFloor } from '../recipe/sections.ts';
+import type { Colourway } from '../document/slot.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe, Section } from '../recipe/recipe.ts';
 import { copiesOf } from '../recipe/copies.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -13,7 +16,7 @@ import {
 	sectionTasks
 } from '../structures/registry.ts';
 import type { TaskCount } from '../labour/task.ts';
-import type { Need } from '../structures/structure.ts';
+import type { Need } from '../structures/kit/need.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 
 /** Most balloons a bill may hold; more is a slip or a runaway nest. */

@@ -1,10 +1,7 @@
-import type { RationalText } from '../units/rational.ts';
+import type { CountOf, FollowOnRule } from '../document/rule.ts';
 
-/** What structures count that follow-on rules turn into lines. */
-export const COUNTS = [
-	'floor contact',
-	'cluster tied with a modelling balloon',
-	'layer tied with line',
+/** Counts whose lines are missed where no rule says what they are: a piece that is stuck on takes a strip. */
+export const NEVER_NOTHING: ReadonlySet<CountOf> = new Set<CountOf>([
 	'strip',
 	'dash of adhesive',
 	'dab of glue',
@@ -15,26 +12,8 @@ export const COUNTS = [
 	'litre of helium',
 	'painted balloon',
 	'litre of sand',
-	'litre of water',
-	'litre of marbles',
-	'tie to the spine',
-	'infill balloon'
-] as const;
-export type CountOf = (typeof COUNTS)[number];
-
-/** Counts whose lines are missed where no rule says what they are: a piece that is stuck on takes a strip. */
-export const NEVER_NOTHING: ReadonlySet<CountOf> = new Set<CountOf>([
-	'strip', 'dash of adhesive', 'dab of glue', 'tape patch', 'tied piece', 'trial loop',
-	'attachment point', 'litre of helium', 'painted balloon', 'litre of sand', 'litre of marbles'
-]); // prettier-ignore
-
-/** A line that follows from a count: a patch a floor contact, one modelling balloon for four clusters. Data, editable. */
-export interface FollowOnRule {
-	readonly of: CountOf;
-	/** Pieces a count. */
-	readonly each: RationalText;
-	readonly material: string | null;
-}
+	'litre of marbles'
+]);
 
 /** A design's own rules stand in for the workspace's of the same count. */
 export function rulesFor(

@@ -3,7 +3,7 @@ import type { Method } from '../labour/task.ts';
 import { KIND_WORDS, type Material, type MaterialKind } from '../materials/material.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { printSize, sizeKey, type Size } from '../sizing/size.ts';
-import { lookWords } from '../structures/bunch.ts';
+import { lookWords } from '../structures/bunch/count.ts';
 import { formatInches, type Micrometres } from '../units/length.ts';
 import { ZERO, type Rational } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';

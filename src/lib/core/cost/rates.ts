@@ -1,4 +1,4 @@
-import type { FollowOnRule } from '../bom/follow-on.ts';
+import type { FollowOnRule } from '../document/rule.ts';
 import type { Standards } from '../labour/standards.ts';
 import type { Currency } from '../money/money.ts';
 import type { PriceTerms } from '../pricing/terms.ts';

@@ -1,6 +1,7 @@
 import type { Colour, Material } from '../materials/material.ts';
 import { matchKey } from '../materials/catalogue.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import { needsOf } from '../structures/registry.ts';
 import { namesIn } from './remap.ts';
 

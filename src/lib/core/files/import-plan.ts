@@ -1,5 +1,6 @@
 import type { Colour, Material } from '../materials/material.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import type { Bundle, FiledMaterial } from './bundle.ts';
 import { namesIn, remap, type Renames } from './remap.ts';
 

@@ -1,5 +1,6 @@
 import { KEEP, mapRecipeRefs } from '../recipe/map-refs.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 
 /** New ids in place of old ones; what is not named keeps its own. */
 export interface Renames {

@@ -1,11 +1,8 @@
+import type { Side } from '../document/side.ts';
 import { ownPitch } from './antiprism.ts';
 import { fitPlane, tiltDegrees } from './plane.ts';
 import { restingHeight } from './resting.ts';
 import { unequalRing, type Ball } from './ring.ts';
-
-/** Which side of the stack a cluster is tucked into; `all` is a ring about the axis. */
-export const SIDES = ['all', 'front', 'back', 'left', 'right'] as const;
-export type Side = (typeof SIDES)[number];
 
 export interface RingSpec {
 	/** mm, in order round the ring, counter-clockwise seen from above */

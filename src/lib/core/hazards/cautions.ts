@@ -1,6 +1,7 @@
 import type { Bill } from '../bom/bill.ts';
 import type { MaterialKind } from '../materials/material.ts';
-import type { Recipe, Structure } from '../recipe/recipe.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Structure } from '../structures/kinds.ts';
 import { inches } from '../units/length.ts';
 
 /** What of a piece can hurt somebody, as its bill and its recipe show it. */

@@ -1,6 +1,5 @@
-import type { Micrometres } from '../units/length.ts';
-import { inches } from '../units/length.ts';
-import type { Place } from '../recipe/recipe.ts';
+import { type Micrometres, inches } from '../units/length.ts';
+import type { Place } from '../document/cluster.ts';
 import { sizeKey, type Size } from '../sizing/size.ts';
 
 /** Kinds of work with a time standard. */

@@ -1,5 +1,6 @@
-import type { Id, Recipe } from '../recipe/recipe.ts';
-import type { Step, StepWords } from '../recipe/step.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Step, StepWords } from '../document/step.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
 import { aboutOf, idsIn, isLost, type MadeStep, type StepLine } from './made-step.ts';
 

@@ -1,8 +1,13 @@
 import type { TaskCount } from '../labour/task.ts';
-import { countOfPiece } from '../structures/applied.ts';
-import type { AppliedPiece, Bunch, Form, FormPiece, Id, Recipe, Structure } from '../recipe/recipe.ts';
-import { inflatedIn, letterCounts, LOOKS, ON_SPOT, ribbonsOf } from '../structures/bunch.ts';
-import { bubbleWords, pieceTasks, strokeWords } from '../structures/form.ts';
+import { countOfPiece } from '../structures/applied/count.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import type { Bunch } from '../structures/bunch/document.ts';
+import type { Form, FormPiece } from '../structures/form/document.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Structure } from '../structures/kinds.ts';
+import { inflatedIn, letterCounts, LOOKS, ON_SPOT, ribbonsOf } from '../structures/bunch/count.ts';
+import { bubbleWords, pieceTasks, strokeWords } from '../structures/form/count.ts';
 import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
 import type { MadeStep, StepContext, StepKind, StepLine } from './made-step.ts';
 import { FOIL_TOOL, hostOf, PAINT_WAIT } from './step-words.ts';

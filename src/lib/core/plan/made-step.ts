@@ -2,8 +2,9 @@ import type { Library } from '../bom/explode.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import type { TaskCount } from '../labour/task.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
-import type { Step, StepPlace } from '../recipe/step.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Step, StepPlace } from '../document/step.ts';
 
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [

@@ -1,24 +1,19 @@
 import type { DesignCount } from '../bom/explode.ts';
 import type { TaskCount } from '../labour/task.ts';
 import { copiesOf } from '../recipe/copies.ts';
-import { printLayer } from '../recipe/entry/print-entry.ts';
-import {
-	standsOnFloor,
-	type AppliedPiece,
-	type Colourway,
-	type ExtraLine,
-	type Id,
-	type Layer,
-	type Recipe,
-	type Section,
-	type Slot,
-	type Stack
-} from '../recipe/recipe.ts';
+import { printLayer } from '../language/print-entry.ts';
+import { standsOnFloor } from '../recipe/sections.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import type { Colourway, Slot } from '../document/slot.ts';
+import type { ExtraLine } from '../structures/extras/document.ts';
+import type { Id } from '../document/id.ts';
+import type { Layer, Stack } from '../structures/stack/document.ts';
+import type { Recipe, Section } from '../recipe/recipe.ts';
 import { printSize } from '../sizing/size.ts';
-import { countOfPiece } from '../structures/applied.ts';
-import { countedLines } from '../structures/extras.ts';
+import { countOfPiece } from '../structures/applied/count.ts';
+import { countedLines } from '../structures/extras/count.ts';
 import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks, tasksOf } from '../structures/registry.ts';
-import { placeStack } from '../structures/stack.ts';
+import { placeStack } from '../structures/stack/count.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import {

@@ -1,13 +1,13 @@
 import { countDesigns, type DesignCount } from '../bom/explode.ts';
 import { timeOf, type Standards } from '../labour/standards.ts';
 import type { TaskCount } from '../labour/task.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { rational } from '../units/rational.ts';
 import { arrange, type PlanStep } from './arrange.ts';
-import type { StepContext } from './made-step.ts';
+import type { StepContext, MadeStep } from './made-step.ts';
 import { makeSteps } from './make-steps.ts';
-import type { MadeStep } from './made-step.ts';
 
 /** The steps of one design, and how many of it they build. */
 export interface PlanPart {

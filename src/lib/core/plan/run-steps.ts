@@ -1,7 +1,8 @@
-import { printCluster } from '../recipe/entry/print-entry.ts';
-import type { Run, Weave } from '../recipe/recipe.ts';
-import type { Hung } from '../recipe/run.ts';
-import { estimateUsed, IN_CLUSTER } from '../structures/organic.ts';
+import { printCluster } from '../language/print-entry.ts';
+import type { Run } from '../structures/run/document.ts';
+import type { Weave } from '../structures/weave/document.ts';
+import type { Hung } from '../document/hung.ts';
+import { estimateUsed, IN_CLUSTER } from '../structures/run/organic.ts';
 import {
 	clustersByRow,
 	cornerPairs,
@@ -10,11 +11,11 @@ import {
 	pitchOf,
 	spineLength,
 	sparesOf
-} from '../structures/run.ts';
-import { hangersOf } from '../structures/hung.ts';
-import { lengthOfRun } from '../structures/run-path.ts';
-import { graphOf } from '../structures/weave-graph.ts';
-import { sizeOfWeave } from '../structures/weave.ts';
+} from '../structures/run/count.ts';
+import { hangersOf } from '../structures/kit/hung.ts';
+import { lengthOfRun } from '../structures/run/path.ts';
+import { graphOf } from '../structures/weave/graph.ts';
+import { sizeOfWeave } from '../structures/weave/count.ts';
 import { formatFeet, formatInches, formatQuarters, mm, toMillimetres } from '../units/length.ts';
 import { inflateSteps, type StepKit } from './bunch-steps.ts';
 import type { MadeStep, StepLine } from './made-step.ts';

@@ -1,6 +1,11 @@
 import type { MaterialKind } from '../materials/material.ts';
 import { slotsOfCluster } from '../recipe/links.ts';
-import type { Colourway, Fixing, Host, Joining, Layer, Recipe } from '../recipe/recipe.ts';
+import type { Colourway } from '../document/slot.ts';
+import type { Fixing } from '../structures/applied/document.ts';
+import type { Host } from '../document/host.ts';
+import type { Joining } from '../document/cluster.ts';
+import type { Layer } from '../structures/stack/document.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import { findHost } from '../recipe/find-host.ts';
 import { formatFeet, toMillimetres } from '../units/length.ts';
 

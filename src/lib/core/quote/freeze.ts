@@ -1,10 +1,9 @@
-import { isBare } from '../structures/assemble.ts';
+import { isBare, type Assembly } from '../assembly/assemble.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
 import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
-import type { Assembly } from '../structures/assemble.ts';
 import { clientCautions, hazardsOf } from '../hazards/cautions.ts';
 import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';

@@ -1,11 +1,11 @@
 import { buildLayer, type NewId } from './build.ts';
-import { ownBalloon, slotFor } from './apply-bunch.ts';
+import { ownBalloon, slotFor } from '../structures/bunch/apply.ts';
 import { addSlots, dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
-import type { Entry, OwnSaid } from './entry/entry.ts';
-import type { SaidRun, SaidWeave } from './entry/said-run.ts';
-import type { Id, Run, Weave } from './recipe.ts';
-import type { Infill, MixPart, RunRow } from './run.ts';
-import type { WeaveRow } from './weave.ts';
+import type { Entry, OwnSaid } from '../language/entry.ts';
+import type { SaidRun, SaidWeave } from '../language/said-run.ts';
+import type { Id } from '../document/id.ts';
+import type { Run, Infill, MixPart, RunRow } from '../structures/run/document.ts';
+import type { Weave, WeaveRow } from '../structures/weave/document.ts';
 
 const sectionOf = (recipe: RecipeDraft, id: Id | undefined) => recipe.sections.find((s) => s.id === id);
 

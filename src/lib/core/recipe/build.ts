@@ -1,34 +1,33 @@
-import type { Inside } from './inside.ts';
+import type { Inside } from '../document/inside.ts';
 import { layersForHeight, ownPitch } from '../geometry/antiprism.ts';
 import { SQUASH } from '../geometry/heights.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import { feet, inches, type Micrometres } from '../units/length.ts';
 import type { RationalText } from '../units/rational.ts';
-import type { ColourRef, SaidBalloon, SaidCluster, SaidFill, SaidLayer, SaidPattern } from './entry/entry.ts';
-import type { Pattern } from './pattern.ts';
-import {
-	MOST_REPEATS,
-	ON_THE_FLOOR,
-	RECIPE_FORMAT,
-	RECIPE_VERSION,
-	type Bunch,
-	type Cluster,
-	type Colourway,
-	type DesignUse,
-	type ExtraLine,
-	type Form,
-	type Layer,
-	type Id,
-	type Place,
-	type Recipe,
-	type Run,
-	type Section,
-	type Slot,
-	type Stack,
-	type Structure,
-	type Weave
-} from './recipe.ts';
+import type {
+	ColourRef,
+	SaidBalloon,
+	SaidCluster,
+	SaidFill,
+	SaidLayer,
+	SaidPattern
+} from '../language/entry.ts';
+import type { Pattern } from '../document/pattern.ts';
+import { MOST_REPEATS } from '../document/limits.ts';
+import { ON_THE_FLOOR } from '../document/stand.ts';
+import { RECIPE_FORMAT, RECIPE_VERSION, type Recipe, type Section } from './recipe.ts';
+import type { Bunch } from '../structures/bunch/document.ts';
+import type { Cluster, Place } from '../document/cluster.ts';
+import type { Colourway, Slot } from '../document/slot.ts';
+import type { DesignUse } from '../structures/design/document.ts';
+import type { ExtraLine } from '../structures/extras/document.ts';
+import type { Form } from '../structures/form/document.ts';
+import type { Layer, Stack } from '../structures/stack/document.ts';
+import type { Id } from '../document/id.ts';
+import type { Run } from '../structures/run/document.ts';
+import type { Structure } from '../structures/kinds.ts';
+import type { Weave } from '../structures/weave/document.ts';
 
 /** Makes ids; the client hands in `crypto.randomUUID`. */
 export type NewId = () => string;

@@ -1,5 +1,5 @@
 import type { Mutable, RecipeDraft } from './edit.ts';
-import type { ExtraLine } from './recipe.ts';
+import type { ExtraLine } from '../structures/extras/document.ts';
 
 /** Every line of a design, whatever section holds it. */
 export const linesIn = (recipe: RecipeDraft): Mutable<ExtraLine>[] =>

@@ -1,17 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { counter, design, rates, studio, entryContext } from '../../../../tests/kit/studio.ts';
 import { tally } from '../tally/tally.ts';
 import { inches } from '../units/length.ts';
 import { changeLine, chooseLine, linesIn } from './edit-lines.ts';
 import { changePiece, piecesIn, removePiece } from './edit-pieces.ts';
 import { addCluster, addPlace, changePlaces, moveCluster, removePlaces } from './edit-places.ts';
 import { hostsFor, removeSection, replaceLayer, stackIn, type RecipeDraft } from './edit.ts';
-import { parseEntry } from './entry/parse-entry.ts';
+import { parseEntry } from '../language/read.ts';
 import { buildLayer } from './build.ts';
-import { entryContext } from '../../../../tests/kit/studio.ts';
 import { recipeSchema } from './recipe.schema.ts';
-import { applyRemedy } from './remedy.ts';
+import { applyRemedy } from '../checks/remedy.ts';
 import type { Recipe } from './recipe.ts';
 
 const face = design(

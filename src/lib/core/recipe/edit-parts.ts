@@ -1,8 +1,12 @@
 import type { NewId } from './build.ts';
-import { applyBunch, slotFor } from './apply-bunch.ts';
+import { applyBunch, slotFor } from '../structures/bunch/apply.ts';
 import { dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
-import type { Entry } from './entry/entry.ts';
-import type { BunchItem, FormPiece, Id, Run, Weave } from './recipe.ts';
+import type { Entry } from '../language/entry.ts';
+import type { BunchItem } from '../structures/bunch/document.ts';
+import type { FormPiece } from '../structures/form/document.ts';
+import type { Id } from '../document/id.ts';
+import type { Run } from '../structures/run/document.ts';
+import type { Weave } from '../structures/weave/document.ts';
 
 type Part = Mutable<BunchItem> | Mutable<FormPiece>;
 /** Everything of a section that can be moved and taken out by itself. */

@@ -1,6 +1,9 @@
 import { newSection, type NewId } from './build.ts';
 import { addSection, dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
-import { ON_THE_FLOOR, type AppliedPiece, type Id, type Recipe } from './recipe.ts';
+import { ON_THE_FLOOR } from '../document/stand.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from './recipe.ts';
 
 /** Every applied piece of a design with the section that carries it, which its section stands by. */
 export const piecesIn = (recipe: Recipe): { piece: AppliedPiece; section: Id; host: Id | null }[] =>

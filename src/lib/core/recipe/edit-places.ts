@@ -1,7 +1,9 @@
-import type { Side } from '../geometry/layers.ts';
+import type { Side } from '../document/side.ts';
 import { newPlace, type NewId } from './build.ts';
 import { dropUnusedSlots, layerWith, type Mutable, type RecipeDraft } from './edit.ts';
-import { MOST_IN_CLUSTER, type Cluster, type Id, type Place } from './recipe.ts';
+import { MOST_IN_CLUSTER } from '../document/limits.ts';
+import type { Cluster, Place } from '../document/cluster.ts';
+import type { Id } from '../document/id.ts';
 
 /** Changes some places of a row, all alike. */
 export function changePlaces(

@@ -1,21 +1,15 @@
-import type { Parsed } from '../errors.ts';
-import { got } from '../errors.ts';
+import { type Parsed, got } from '../errors.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { newSection, type BuiltLayer, type NewId } from './build.ts';
 import { wayDown } from './copies.ts';
-import { checked } from './entry/parse-balloon.ts';
+import { checked } from '../language/balloon.ts';
 import { slotsIn } from './links.ts';
-import {
-	MOST_REPEATS,
-	type ExtraLine,
-	type Extras,
-	type Layer,
-	type Recipe,
-	type Section,
-	type Stack
-} from './recipe.ts';
+import { MOST_REPEATS } from '../document/limits.ts';
+import type { ExtraLine, Extras } from '../structures/extras/document.ts';
+import type { Layer, Stack } from '../structures/stack/document.ts';
+import type { Recipe, Section } from './recipe.ts';
 
 /** The same shape, open to writing: edits change a draft in place, so that an undo can hold the difference alone. */
 export type Mutable<T> = T extends string | number | boolean | null | undefined

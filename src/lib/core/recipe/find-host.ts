@@ -1,6 +1,7 @@
-import type { Side } from '../geometry/layers.ts';
+import type { Side } from '../document/side.ts';
 import type { Micrometres } from '../units/length.ts';
-import type { Host, Recipe } from './recipe.ts';
+import type { Host } from '../document/host.ts';
+import type { Recipe } from './recipe.ts';
 
 /** What a host is in its recipe, rows and places counted from 1; each screen says it in its own words. */
 export type FoundHost =

@@ -1,6 +1,7 @@
-import { slotsOf } from './pattern.ts';
+import { slotsOf } from '../document/pattern.ts';
 import { slotsOfStructure } from './map-refs.ts';
-import type { Cluster, Recipe, Section } from './recipe.ts';
+import type { Cluster } from '../document/cluster.ts';
+import type { Recipe, Section } from './recipe.ts';
 
 /** A part of a recipe that names another which is not there. */
 export interface BrokenLink {

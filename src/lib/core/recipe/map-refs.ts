@@ -1,16 +1,12 @@
-import type { Inside } from './inside.ts';
-import type { Pattern } from './pattern.ts';
-import type {
-	BunchThing,
-	Cluster,
-	Id,
-	PieceThing,
-	Place,
-	Recipe,
-	Run,
-	Section,
-	Structure
-} from './recipe.ts';
+import type { Inside } from '../document/inside.ts';
+import type { Pattern } from '../document/pattern.ts';
+import type { BunchThing } from '../structures/bunch/document.ts';
+import type { Cluster, Place } from '../document/cluster.ts';
+import type { Id } from '../document/id.ts';
+import type { PieceThing } from '../structures/applied/document.ts';
+import type { Recipe, Section } from './recipe.ts';
+import type { Run } from '../structures/run/document.ts';
+import type { Structure } from '../structures/kinds.ts';
 
 /** Another name for each that a recipe names. */
 export interface RefMap {

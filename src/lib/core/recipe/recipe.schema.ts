@@ -1,19 +1,14 @@
 import { z } from 'zod';
 import type { Micrometres } from '../units/length.ts';
-import { COUNTS } from '../bom/follow-on.ts';
-import {
-	FIXINGS,
-	FOIL_LOOKS,
-	LINE_ROLES,
-	MODELS,
-	RECIPE_FORMAT,
-	RECIPE_VERSION,
-	SHAPINGS,
-	SLOT_ROLES,
-	STANDINGS,
-	UPRIGHTS,
-	type Recipe
-} from './recipe.ts';
+import { COUNTS } from '../document/rule.ts';
+import { FIXINGS } from '../structures/applied/document.ts';
+import { FOIL_LOOKS } from '../document/foil-look.ts';
+import { LINE_ROLES } from '../structures/extras/document.ts';
+import { MODELS, SHAPINGS } from '../structures/form/document.ts';
+import { RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
+import { SLOT_ROLES } from '../document/slot.ts';
+import { STANDINGS } from '../document/stand.ts';
+import { UPRIGHTS } from '../structures/stack/document.ts';
 import {
 	amount,
 	cluster,
@@ -26,11 +21,11 @@ import {
 	positive,
 	side,
 	size
-} from './cluster.schema.ts';
-import { MOST_ALIKE, MOST_FIXINGS, MOST_LETTERS, MOST_OF_A_LINE } from './limits.ts';
-import { run } from './run.schema.ts';
-import { weave } from './weave.schema.ts';
-import { MOST_STEPS, STEP_PLACES } from './step.ts';
+} from '../document/fields.schema.ts';
+import { MOST_ALIKE, MOST_FIXINGS, MOST_LETTERS, MOST_OF_A_LINE } from '../document/limits.ts';
+import { run } from '../structures/run/document.schema.ts';
+import { weave } from '../structures/weave/document.schema.ts';
+import { MOST_STEPS, STEP_PLACES } from '../document/step.ts';
 import { brokenLinks } from './links.ts';
 import { upgrade } from './upgrade.ts';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { counter, design, rates } from '../../../../tests/kit/studio.ts';
 import { bodyHeight } from '../geometry/heights.ts';
-import { placeStack } from '../structures/stack.ts';
+import { placeStack } from '../structures/stack/count.ts';
 import { emptyRecipe, newLine } from './build.ts';
 import {
 	addExtra,
@@ -21,7 +21,8 @@ import {
 	type RecipeDraft
 } from './edit.ts';
 import { recipeSchema } from './recipe.schema.ts';
-import { balloonCount, layerCount, type Recipe } from './recipe.ts';
+import { balloonCount, layerCount } from '../structures/stack/document.ts';
+import type { Recipe } from './recipe.ts';
 import { toHeight } from './to-height.ts';
 
 const column = design(

@@ -5,7 +5,8 @@ import { scaleToHeight } from './scale.ts';
 import { toHeight } from './to-height.ts';
 import { withoutSlots } from './without.ts';
 import { saysStrokes, withPumps } from './with-pumps.ts';
-import type { Id, Recipe, SizeOption } from './recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe, SizeOption } from './recipe.ts';
 
 /** Which of the things a design can be is meant. */
 export interface Choice {

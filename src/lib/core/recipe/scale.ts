@@ -2,11 +2,16 @@ import { ROUND_NOMINALS } from '../materials/material.ts';
 import { FILL_EDGES } from '../sizing/fill.ts';
 import type { Size } from '../sizing/size.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { reachOf } from '../structures/run-path.ts';
-import { placeStack } from '../structures/stack.ts';
+import { reachOf } from '../structures/run/path.ts';
+import { placeStack } from '../structures/stack/count.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
-import type { AppliedPiece, Host, Recipe, Run, Section, Stack, Stand, Structure } from './recipe.ts';
-import type { RunPath } from './run.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import type { Host } from '../document/host.ts';
+import type { Recipe, Section } from './recipe.ts';
+import type { Run, RunPath } from '../structures/run/document.ts';
+import type { Stack } from '../structures/stack/document.ts';
+import type { Stand } from '../document/stand.ts';
+import type { Structure } from '../structures/kinds.ts';
 
 export interface Scaled {
 	readonly recipe: Recipe;

@@ -1,5 +1,6 @@
-import { countedLines } from '../structures/extras.ts';
-import type { Id, Recipe, Section } from './recipe.ts';
+import { countedLines } from '../structures/extras/count.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe, Section } from './recipe.ts';
 
 /** What is served by lines that are counted: the names of their materials, by the id of what they serve. */
 export function servedBy(

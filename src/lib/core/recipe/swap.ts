@@ -1,4 +1,5 @@
-import type { Id, Recipe, Section } from './recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe, Section } from './recipe.ts';
 
 /** An element of a design that may be exchanged in one step, and what it is now. */
 export interface Swappable {

@@ -1,8 +1,10 @@
-import { reachOf } from '../structures/run-path.ts';
-import { placeStack } from '../structures/stack.ts';
+import { reachOf } from '../structures/run/path.ts';
+import { placeStack } from '../structures/stack/count.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { leadOf, runsBy } from './scale.ts';
-import { MOST_REPEATS, type Recipe, type Stack } from './recipe.ts';
+import { MOST_REPEATS } from '../document/limits.ts';
+import type { Recipe } from './recipe.ts';
+import type { Stack } from '../structures/stack/document.ts';
 
 export interface ToHeight {
 	readonly recipe: Recipe;

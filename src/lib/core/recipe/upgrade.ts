@@ -1,4 +1,5 @@
-import { ON_THE_FLOOR, RECIPE_VERSION } from './recipe.ts';
+import { ON_THE_FLOOR } from '../document/stand.ts';
+import { RECIPE_VERSION } from './recipe.ts';
 
 type Loose = Readonly<Record<string, unknown>>;
 

@@ -1,9 +1,10 @@
 import { modellingLength } from '../gas/volume.ts';
 import type { Size } from '../sizing/size.ts';
 import { calibrate, diameterAfter, type PumpProfile } from '../sizing/strokes.ts';
-import { isWhole, MODEL_SIZE } from '../structures/form.ts';
+import { isWhole, MODEL_SIZE } from '../structures/form/count.ts';
 import { um } from '../units/length.ts';
-import type { FormPiece, Recipe, Section } from './recipe.ts';
+import type { FormPiece } from '../structures/form/document.ts';
+import type { Recipe, Section } from './recipe.ts';
 
 const counted = new WeakMap<Section, boolean>();
 

@@ -1,18 +1,13 @@
-import { slotAt, slotsOf, type Pattern } from './pattern.ts';
-import type {
-	AppliedPiece,
-	Bunch,
-	BunchItem,
-	Cluster,
-	Host,
-	Id,
-	Layer,
-	Place,
-	Recipe,
-	Run,
-	Section,
-	Weave
-} from './recipe.ts';
+import { slotAt, slotsOf, type Pattern } from '../document/pattern.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import type { Bunch, BunchItem } from '../structures/bunch/document.ts';
+import type { Cluster, Place } from '../document/cluster.ts';
+import type { Host } from '../document/host.ts';
+import type { Id } from '../document/id.ts';
+import type { Layer } from '../structures/stack/document.ts';
+import type { Recipe, Section } from './recipe.ts';
+import type { Run } from '../structures/run/document.ts';
+import type { Weave } from '../structures/weave/document.ts';
 
 /**
  * A design with slots left out. What they colour goes: rows of one colour, rings and blocks of a row, places of a

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
-import { assemble } from '../structures/assemble.ts';
+import { assemble } from '../assembly/assemble.ts';
 import { CAMERA, projector } from './camera.ts';
 import { drawAssembly } from './draw-list.ts';
 import { tubesOf } from './svg.ts';

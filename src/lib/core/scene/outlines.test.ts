@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
-import { assemble } from '../structures/assemble.ts';
+import { assemble } from '../assembly/assemble.ts';
 import { projector } from './camera.ts';
 import { drawAssembly } from './draw-list.ts';
 import { leanOf, lookOf, OUTLINE, OUTLINES } from './outlines.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { colours, designOf, floating } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
-import { assemble } from '../structures/assemble.ts';
+import { assemble } from '../assembly/assemble.ts';
 import { drawAssembly } from './draw-list.ts';
 import { awayFrom, ropePath, ropeStrokes } from './rope.ts';
 import { svgOf } from './svg.ts';

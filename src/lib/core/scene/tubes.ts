@@ -1,4 +1,4 @@
-import type { Upright } from '../recipe/recipe.ts';
+import type { Upright } from '../structures/stack/document.ts';
 
 /** A pole, stick or line between two points of the picture, mm; y up from the floor. */
 export interface Tube {

@@ -1,22 +1,19 @@
-import {
-	standsOnFloor,
-	type Applied,
-	type Colourway,
-	type Extras,
-	type Recipe,
-	type Section,
-	type Structure
-} from '../recipe/recipe.ts';
+import { standsOnFloor } from '../recipe/sections.ts';
+import type { Applied } from './applied/document.ts';
+import type { Colourway } from '../document/slot.ts';
+import type { Extras } from './extras/document.ts';
+import type { Recipe, Section } from '../recipe/recipe.ts';
+import type { Structure } from './kinds.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 import type { TaskCount } from '../labour/task.ts';
-import { applied, countOfPiece } from './applied.ts';
-import { bunch } from './bunch.ts';
-import { extras } from './extras.ts';
-import { form } from './form.ts';
-import { run } from './run.ts';
-import { weave } from './weave.ts';
-import { stack } from './stack.ts';
-import type { Need } from './structure.ts';
+import { applied, countOfPiece } from './applied/count.ts';
+import { bunch } from './bunch/count.ts';
+import { extras } from './extras/count.ts';
+import { form } from './form/count.ts';
+import { run } from './run/count.ts';
+import { weave } from './weave/count.ts';
+import { stack } from './stack/count.ts';
+import type { Need } from './kit/need.ts';
 
 /** The structures a section can have. Another design as a part is no structure: the bill nests it. */
 export const STRUCTURES = { stack, applied, extras, bunch, form, run, weave } as const;

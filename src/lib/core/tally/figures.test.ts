@@ -13,7 +13,8 @@ import { modellingLength, modellingLitres } from '../gas/volume.ts';
 import { planOf } from '../plan/plan.ts';
 import { addSection, type RecipeDraft } from '../recipe/edit.ts';
 import { newSection } from '../recipe/build.ts';
-import { ON_THE_FLOOR, type Recipe, type Section } from '../recipe/recipe.ts';
+import { ON_THE_FLOOR } from '../document/stand.ts';
+import type { Recipe, Section } from '../recipe/recipe.ts';
 import { sphereLitres } from '../sizing/strokes.ts';
 import { tally, type TallyContext } from './tally.ts';
 

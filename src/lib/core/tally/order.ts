@@ -5,7 +5,8 @@ import { cost, type Cost } from '../cost/cost.ts';
 import { splitCost } from '../cost/split-cost.ts';
 import { DomainError } from '../errors.ts';
 import { timeAll } from '../labour/standards.ts';
-import type { Id, Recipe } from '../recipe/recipe.ts';
+import type { Id } from '../document/id.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
 import type { TallyContext } from './tally.ts';
 

@@ -2,9 +2,10 @@ import type { CostLine } from '../cost/cost.ts';
 import type { Method, Task } from '../labour/task.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Money } from '../money/money.ts';
-import type { LineRole, Recipe } from '../recipe/recipe.ts';
+import type { LineRole } from '../structures/extras/document.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import { rationalText, type RationalText } from '../units/rational.ts';
-import type { Finding } from './finding.ts';
+import type { Finding } from '../checks/finding.ts';
 import type { Tally } from './tally.ts';
 
 export const REPORT_FORMAT = 'bright-tally/tally';

@@ -14,7 +14,7 @@ import {
 	stackIn,
 	type RecipeDraft
 } from '../recipe/edit.ts';
-import { printLayer } from '../recipe/entry/print-entry.ts';
+import { printLayer } from '../language/print-entry.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { toHeight } from '../recipe/to-height.ts';

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { POINT } from '../units/number.ts';
 import { readInputs } from './calculator.ts';
 import { design, entryContext, floating } from '../../../../tests/kit/studio.ts';
-import { parseEntry } from '../recipe/entry/parse-entry.ts';
+import { parseEntry } from '../language/read.ts';
 import { CALCULATORS, sizingSheet } from './calculators.ts';
 
 const find = (id: string) => CALCULATORS.find((c) => c.id === id)!;

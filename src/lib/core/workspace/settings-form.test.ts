@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { floating, rates } from '../../../../tests/kit/studio.ts';
 import { settings as demoSettings } from '../../../../scripts/demo/settings.ts';
-import { COUNTS } from '../bom/follow-on.ts';
+import { COUNTS } from '../document/rule.ts';
 import { printNumber } from '../units/print-number.ts';
 import { parseNumber } from '../units/number.ts';
 import { rational, rationalText } from '../units/rational.ts';

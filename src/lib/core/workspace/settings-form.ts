@@ -1,4 +1,4 @@
-import { COUNTS, type CountOf, type FollowOnRule } from '../bom/follow-on.ts';
+import { COUNTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { parseMoney } from '../money/money.ts';

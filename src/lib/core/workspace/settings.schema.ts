@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
 import { STARTING_STANDARDS, type Standards } from '../labour/standards.ts';
 import { TASKS } from '../labour/task.ts';
-import { COUNTS } from '../bom/follow-on.ts';
+import { COUNTS } from '../document/rule.ts';
 import type { Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);

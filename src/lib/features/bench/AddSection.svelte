@@ -1,5 +1,9 @@
 <script lang="ts">
-	import { ON_THE_FLOOR, type Bunch, type Form, type Run, type Weave } from '../../core/recipe/recipe.ts';
+	import { ON_THE_FLOOR } from '../../core/document/stand.ts';
+	import type { Bunch } from '../../core/structures/bunch/document.ts';
+	import type { Form } from '../../core/structures/form/document.ts';
+	import type { Run } from '../../core/structures/run/document.ts';
+	import type { Weave } from '../../core/structures/weave/document.ts';
 	import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../../core/recipe/build.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';

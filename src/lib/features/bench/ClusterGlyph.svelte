@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
-	import type { Colourway, Layer } from '../../core/recipe/recipe.ts';
+	import type { Colourway } from '../../core/document/slot.ts';
+	import type { Layer } from '../../core/structures/stack/document.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { resolveSize } from '../../core/sizing/resolve.ts';
-	import { slotOfPlace } from '../../core/structures/stack.ts';
+	import { slotOfPlace } from '../../core/structures/stack/count.ts';
 
 	interface Props {
 		layer: Layer;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { swapSlots } from '../../core/recipe/edit.ts';
-	import { SLOT_ROLES } from '../../core/recipe/recipe.ts';
+	import { SLOT_ROLES } from '../../core/document/slot.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import type { Bench } from './bench.svelte.ts';

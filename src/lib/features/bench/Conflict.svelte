@@ -2,7 +2,7 @@
 	import { leastText, priceText } from './tape-words.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
-	import { sayRecipe } from '../../core/recipe/say-recipe.ts';
+	import { sayRecipe } from '../../core/compare/say-recipe.ts';
 	import { tally } from '../../core/tally/tally.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Dialog from '../../ui/dialog/Dialog.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { MOST_OF_A_LINE } from '../../core/recipe/limits.ts';
-	import { COUNTS } from '../../core/bom/follow-on.ts';
+	import { MOST_OF_A_LINE } from '../../core/document/limits.ts';
+	import { COUNTS } from '../../core/document/rule.ts';
 	import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { rational, rationalText } from '../../core/units/rational.ts';

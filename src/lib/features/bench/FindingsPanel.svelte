@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { applyRemedy } from '../../core/recipe/remedy.ts';
-	import { findingKey, type Finding } from '../../core/tally/finding.ts';
+	import { applyRemedy } from '../../core/checks/remedy.ts';
+	import { findingKey, type Finding } from '../../core/checks/finding.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Notice from '../../ui/notice/Notice.svelte';
 	import type { Bench } from './bench.svelte.ts';

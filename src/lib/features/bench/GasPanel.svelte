@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { leastText, priceText } from './tape-words.ts';
-	import type { Bunch, Section } from '../../core/recipe/recipe.ts';
+	import type { Bunch } from '../../core/structures/bunch/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
 	import { VENUE_AIR, VENUE_HEIGHT } from '../../core/gas/venue.ts';
 	import { formatMoney } from '../../core/money/money.ts';
-	import { floats, liftOf } from '../../core/structures/bunch-lift.ts';
-	import { inGas, keepingOf } from '../../core/structures/in-gas.ts';
-	import { USUAL_PLACE } from '../../core/tally/check-parts.ts';
+	import { floats, liftOf } from '../../core/structures/bunch/lift.ts';
+	import { inGas, keepingOf } from '../../core/structures/bunch/gas.ts';
+	import { USUAL_PLACE } from '../../core/checks/parts.ts';
 	import { tally, type Tally } from '../../core/tally/tally.ts';
 	import { inUnit, parseQuantity } from '../../core/units/quantity.ts';
 	import Popover from '../../ui/popover/Popover.svelte';

@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { MOST_ALIKE } from '../../core/recipe/limits.ts';
+	import { MOST_ALIKE } from '../../core/document/limits.ts';
 	import { changeItem } from '../../core/recipe/edit-parts.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
-	import { FOIL_LOOKS, type BunchItem, type FoilLook, type Ribbon } from '../../core/recipe/recipe.ts';
-	import { inflatedIn, LOOKS } from '../../core/structures/bunch.ts';
+	import { FOIL_LOOKS, type FoilLook } from '../../core/document/foil-look.ts';
+	import type { BunchItem, Ribbon } from '../../core/structures/bunch/document.ts';
+	import { inflatedIn, LOOKS } from '../../core/structures/bunch/count.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseCount } from '../../core/units/number.ts';
 	import Pick from '../../ui/pick/Pick.svelte';

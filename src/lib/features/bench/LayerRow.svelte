@@ -12,9 +12,10 @@
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import { slotsOfCluster } from '../../core/recipe/links.ts';
-	import { printBalloon, printShort } from '../../core/recipe/entry/print-entry.ts';
-	import type { Colourway, Layer, Slot } from '../../core/recipe/recipe.ts';
-	import { runsOf } from '../../core/structures/stack.ts';
+	import { printBalloon, printShort } from '../../core/language/print-entry.ts';
+	import type { Colourway, Slot } from '../../core/document/slot.ts';
+	import type { Layer } from '../../core/structures/stack/document.ts';
+	import { runsOf } from '../../core/structures/stack/count.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
 
 	export type RowAct =

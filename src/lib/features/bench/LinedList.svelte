@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { movePart, removePart } from '../../core/recipe/edit-parts.ts';
-	import { printRun, printWeave, type SaidLineOf } from '../../core/recipe/entry/print-run.ts';
-	import type { Run, Section, Weave } from '../../core/recipe/recipe.ts';
+	import { printRun, printWeave, type SaidLineOf } from '../../core/language/print-run.ts';
+	import type { Run } from '../../core/structures/run/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
+	import type { Weave } from '../../core/structures/weave/document.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import PartRow from './PartRow.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { removeExtra } from '../../core/recipe/edit.ts';
-	import { countedLines } from '../../core/structures/extras.ts';
+	import { countedLines } from '../../core/structures/extras/count.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { lineWords } from './section-words.ts';
 	import LinePanel from './LinePanel.svelte';

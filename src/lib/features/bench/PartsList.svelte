@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { countPart, movePart, removePart } from '../../core/recipe/edit-parts.ts';
-	import { printFormPiece, printItem, printWeight } from '../../core/recipe/entry/print-parts.ts';
-	import type { Bunch, BunchItem, Form, FormPiece, Section } from '../../core/recipe/recipe.ts';
+	import { printFormPiece, printItem, printWeight } from '../../core/language/print-parts.ts';
+	import type { Bunch, BunchItem } from '../../core/structures/bunch/document.ts';
+	import type { Form, FormPiece } from '../../core/structures/form/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import ItemPanel from './ItemPanel.svelte';
 	import { pieceWords } from './part-words.ts';

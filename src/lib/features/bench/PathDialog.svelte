@@ -8,14 +8,15 @@
 		kindOf,
 		type DrawnKind,
 		type Grip
-	} from '../../core/recipe/edit-path.ts';
+	} from '../../core/structures/run/edit-path.ts';
 	import { changeRun } from '../../core/recipe/edit-parts.ts';
-	import { parseEntry } from '../../core/recipe/entry/parse-entry.ts';
-	import { printBranch, printPath } from '../../core/recipe/entry/print-run.ts';
+	import { parseEntry } from '../../core/language/read.ts';
+	import { printBranch, printPath } from '../../core/language/print-run.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
-	import type { Run, Section } from '../../core/recipe/recipe.ts';
-	import type { RunPath } from '../../core/recipe/run.ts';
-	import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
+	import type { Run } from '../../core/structures/run/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
+	import type { RunPath } from '../../core/structures/run/document.ts';
+	import { lengthOfRun, stretchesOf } from '../../core/structures/run/path.ts';
 	import {
 		formatFeet,
 		formatInches,

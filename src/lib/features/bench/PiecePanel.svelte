@@ -1,13 +1,15 @@
 <script lang="ts">
-	import { MOST_ALIKE, MOST_FIXINGS } from '../../core/recipe/limits.ts';
+	import { MOST_ALIKE, MOST_FIXINGS } from '../../core/document/limits.ts';
 	import { flatOf } from '../../core/materials/material.ts';
-	import { SIDES, type Side } from '../../core/geometry/layers.ts';
+	import { SIDES, type Side } from '../../core/document/side.ts';
 	import { changePiece } from '../../core/recipe/edit-pieces.ts';
 	import type { Mutable } from '../../core/recipe/edit.ts';
-	import { parseSizeText } from '../../core/recipe/entry/parse-balloon.ts';
-	import { FIXINGS, type AppliedPiece, type Fixing, type Host, type Id } from '../../core/recipe/recipe.ts';
+	import { parseSizeText } from '../../core/language/balloon.ts';
+	import { FIXINGS, type AppliedPiece, type Fixing } from '../../core/structures/applied/document.ts';
+	import type { Host } from '../../core/document/host.ts';
+	import type { Id } from '../../core/document/id.ts';
 	import { printSize } from '../../core/sizing/size.ts';
-	import { FIXING_COUNTS } from '../../core/structures/applied.ts';
+	import { FIXING_COUNTS } from '../../core/structures/applied/count.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';
 	import { rational, rationalText } from '../../core/units/rational.ts';
 	import Button from '../../ui/button/Button.svelte';

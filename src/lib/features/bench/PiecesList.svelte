@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { removePiece } from '../../core/recipe/edit-pieces.ts';
-	import { printBalloon } from '../../core/recipe/entry/print-entry.ts';
-	import type { Applied, AppliedPiece, Section } from '../../core/recipe/recipe.ts';
-	import { countOfPiece } from '../../core/structures/applied.ts';
+	import { printBalloon } from '../../core/language/print-entry.ts';
+	import type { Applied, AppliedPiece } from '../../core/structures/applied/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
+	import { countOfPiece } from '../../core/structures/applied/count.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { hostWords } from './section-words.ts';
 	import PartRow from './PartRow.svelte';

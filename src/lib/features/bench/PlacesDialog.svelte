@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { MATERIAL_KINDS, ROUND_NOMINALS } from '../../core/materials/material.ts';
-	import { SIDES, type Side } from '../../core/geometry/layers.ts';
+	import { SIDES, type Side } from '../../core/document/side.ts';
 	import {
 		addCluster,
 		addPlace,
@@ -8,12 +8,12 @@
 		moveCluster,
 		removePlaces
 	} from '../../core/recipe/edit-places.ts';
-	import { parseSizeText } from '../../core/recipe/entry/parse-balloon.ts';
-	import { printBalloon } from '../../core/recipe/entry/print-entry.ts';
-	import type { Place } from '../../core/recipe/recipe.ts';
+	import { parseSizeText } from '../../core/language/balloon.ts';
+	import { printBalloon } from '../../core/language/print-entry.ts';
+	import type { Place } from '../../core/document/cluster.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { printSize } from '../../core/sizing/size.ts';
-	import { slotOfPlace } from '../../core/structures/stack.ts';
+	import { slotOfPlace } from '../../core/structures/stack/count.ts';
 	import { formatInches, inches, type Micrometres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Dialog from '../../ui/dialog/Dialog.svelte';

@@ -10,7 +10,8 @@
 		repeatLayer,
 		stacksIn
 	} from '../../core/recipe/edit.ts';
-	import type { Layer, Section } from '../../core/recipe/recipe.ts';
+	import type { Layer } from '../../core/structures/stack/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
 	import { resolveSize } from '../../core/sizing/resolve.ts';
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import type { Bench } from './bench.svelte.ts';

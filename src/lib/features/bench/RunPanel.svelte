@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { EstimateBy } from '../../core/recipe/run.ts';
-	import type { Run, Section } from '../../core/recipe/recipe.ts';
+	import type { EstimateBy } from '../../core/structures/run/document.ts';
+	import type { Run } from '../../core/structures/run/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
 	import { changeRun } from '../../core/recipe/edit-parts.ts';
 	import { withPaths } from '../../core/recipe/lent.ts';
 	import { withPumps } from '../../core/recipe/with-pumps.ts';
@@ -14,10 +15,10 @@
 		packJob,
 		packKey,
 		sizesOf
-	} from '../../core/structures/organic.ts';
-	import { jobOf } from '../../core/structures/place-run.ts';
-	import { layRun } from '../../core/structures/run.ts';
-	import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
+	} from '../../core/structures/run/organic.ts';
+	import { jobOf } from '../../core/structures/run/place.ts';
+	import { layRun } from '../../core/structures/run/count.ts';
+	import { lengthOfRun, stretchesOf } from '../../core/structures/run/path.ts';
 	import { formatInches, formatQuarters, um } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';

@@ -1,13 +1,8 @@
 <script lang="ts">
 	import { hostsFor, moveSection, removeSection, type Mutable } from '../../core/recipe/edit.ts';
-	import {
-		ON_THE_FLOOR,
-		STANDINGS,
-		type DesignUse,
-		type Section,
-		type Stand,
-		type Standing
-	} from '../../core/recipe/recipe.ts';
+	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
+	import type { DesignUse } from '../../core/structures/design/document.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
 	import { isOnHosts } from '../../core/structures/registry.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { fitSquash, bodyHeight } from '../../core/geometry/heights.ts';
 	import { stackOf } from '../../core/recipe/edit.ts';
-	import { JOININGS, UPRIGHTS, type Joining, type Upright } from '../../core/recipe/recipe.ts';
-	import { placeStack } from '../../core/structures/stack.ts';
+	import { JOININGS, type Joining } from '../../core/document/cluster.ts';
+	import { UPRIGHTS, type Upright } from '../../core/structures/stack/document.ts';
+	import { placeStack } from '../../core/structures/stack/count.ts';
 	import { formatFeet, formatLength, parseLength, type Millimetres } from '../../core/units/length.ts';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';

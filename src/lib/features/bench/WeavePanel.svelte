@@ -1,8 +1,9 @@
 <script lang="ts">
-	import type { Section, Weave } from '../../core/recipe/recipe.ts';
-	import { IN_CONNECTOR, joinersOf, sizeOfWeave } from '../../core/structures/weave.ts';
-	import { graphOf } from '../../core/structures/weave-graph.ts';
-	import { CONNECTORS, JOINTS, type Connector, type Joint } from '../../core/recipe/weave.ts';
+	import type { Section } from '../../core/recipe/recipe.ts';
+	import type { Weave } from '../../core/structures/weave/document.ts';
+	import { IN_CONNECTOR, joinersOf, sizeOfWeave } from '../../core/structures/weave/count.ts';
+	import { graphOf } from '../../core/structures/weave/graph.ts';
+	import { CONNECTORS, JOINTS, type Connector, type Joint } from '../../core/structures/weave/document.ts';
 	import { changeWeave } from '../../core/recipe/edit-parts.ts';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';

@@ -4,7 +4,7 @@ import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, designOf, floating, materials, rates } from '../../../../tests/kit/studio.ts';
 import { newSection, designUse } from '../../core/recipe/build.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
-import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import { printLayer } from '../../core/language/print-entry.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { benchCommands } from './bench-commands.ts';
 import { Bench } from './bench.svelte.ts';

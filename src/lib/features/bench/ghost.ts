@@ -1,9 +1,9 @@
-import { applyEntry } from '../../core/recipe/apply-entry.ts';
+import { applyEntry } from '../../core/language/apply.ts';
 import { applyLined } from '../../core/recipe/apply-run.ts';
 import { buildLayer } from '../../core/recipe/build.ts';
 import { insertLayer, replaceLayer } from '../../core/recipe/edit.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
-import type { Entry } from '../../core/recipe/entry/entry.ts';
+import type { Entry } from '../../core/language/entry.ts';
 import { idsIn } from '../../core/plan/made-step.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY } from './history.ts';

@@ -1,6 +1,6 @@
 import { beforeEach, expect, test, vi } from 'vitest';
-import { type PackJob } from '../../core/structures/pack-job.ts';
-import { packNow } from '../../core/structures/pack-run.ts';
+import { type PackJob } from '../../core/structures/run/pack-job.ts';
+import { packNow } from '../../core/structures/run/pack-run.ts';
 import { stretchOf } from '../../core/geometry/path.ts';
 
 /** A worker that answers when it is told to, and knows whether it was ended. */

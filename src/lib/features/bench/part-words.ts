@@ -1,6 +1,6 @@
-import type { FormPiece } from '../../core/recipe/recipe.ts';
+import type { FormPiece } from '../../core/structures/form/document.ts';
 import type { PumpProfile } from '../../core/sizing/strokes.ts';
-import { nestingOf, strokeWords } from '../../core/structures/form.ts';
+import { nestingOf, strokeWords } from '../../core/structures/form/count.ts';
 import { formatQuarters } from '../../core/units/length.ts';
 
 /** What follows from a piece of a form: strokes of each pump that was measured, and how a set of bands lies. */

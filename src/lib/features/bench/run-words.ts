@@ -1,11 +1,12 @@
 import { formatFeet, mm } from '../../core/units/length.ts';
 import { extentOf } from '../../core/geometry/path.ts';
-import type { Run, Weave } from '../../core/recipe/recipe.ts';
-import { estimateUsed } from '../../core/structures/organic.ts';
-import { layRun } from '../../core/structures/run.ts';
-import { lengthOfRun, stretchesOf } from '../../core/structures/run-path.ts';
-import { sizeOfWeave } from '../../core/structures/weave.ts';
-import { graphOf } from '../../core/structures/weave-graph.ts';
+import type { Run } from '../../core/structures/run/document.ts';
+import type { Weave } from '../../core/structures/weave/document.ts';
+import { estimateUsed } from '../../core/structures/run/organic.ts';
+import { layRun } from '../../core/structures/run/count.ts';
+import { lengthOfRun, stretchesOf } from '../../core/structures/run/path.ts';
+import { sizeOfWeave } from '../../core/structures/weave/count.ts';
+import { graphOf } from '../../core/structures/weave/graph.ts';
 
 export const feetWords = (length: number): string => formatFeet(mm(length));
 

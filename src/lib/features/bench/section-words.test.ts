@@ -1,12 +1,15 @@
 import { expect, test } from 'vitest';
 import { design, designOf, floating } from '../../../../tests/kit/studio.ts';
-import { emptyStack, newSection } from '../../core/recipe/build.ts';
-import { ON_THE_FLOOR, type Run, type Section, type Weave } from '../../core/recipe/recipe.ts';
+import { emptyStack, newSection, newLine } from '../../core/recipe/build.ts';
+import { ON_THE_FLOOR } from '../../core/document/stand.ts';
+import type { Run } from '../../core/structures/run/document.ts';
+import type { Section } from '../../core/recipe/recipe.ts';
+import type { Weave } from '../../core/structures/weave/document.ts';
 import { piecesIn } from '../../core/recipe/edit-pieces.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { feet } from '../../core/units/length.ts';
-import { newLine } from '../../core/recipe/build.ts';
-import type { ExtraLine, Host } from '../../core/recipe/recipe.ts';
+import type { ExtraLine } from '../../core/structures/extras/document.ts';
+import type { Host } from '../../core/document/host.ts';
 import { aboutWords, hostWords, lineWords, standingWords } from './section-words.ts';
 
 const base = design('figure', '4 11 at 9 white');

@@ -1,10 +1,13 @@
-import type { ExtraLine, Host, Recipe, Section, Structure } from '../../core/recipe/recipe.ts';
+import type { ExtraLine } from '../../core/structures/extras/document.ts';
+import type { Host } from '../../core/document/host.ts';
+import type { Recipe, Section } from '../../core/recipe/recipe.ts';
+import type { Structure } from '../../core/structures/kinds.ts';
 import { findHost } from '../../core/recipe/find-host.ts';
 import { servable } from '../../core/recipe/served.ts';
-import { printRun, printWeave } from '../../core/recipe/entry/print-run.ts';
-import { printLayer } from '../../core/recipe/entry/print-entry.ts';
+import { printRun, printWeave } from '../../core/language/print-run.ts';
+import { printLayer } from '../../core/language/print-entry.ts';
 import { partsOf } from '../../core/plan/bunch-steps.ts';
-import { countOfPiece } from '../../core/structures/applied.ts';
+import { countOfPiece } from '../../core/structures/applied/count.ts';
 import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatHours } from '../../core/labour/standards.ts';
-	import type { Comparison } from '../../core/recipe/compare.ts';
+	import type { Comparison } from '../../core/compare/compare.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import { changeText } from '../bench/tape-words.ts';

@@ -1,4 +1,4 @@
-import type { StepPlace } from '../../core/recipe/step.ts';
+import type { StepPlace } from '../../core/document/step.ts';
 
 /** What a step can show and be about. */
 export interface StepChoices {

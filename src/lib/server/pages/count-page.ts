@@ -1,5 +1,5 @@
 import { DomainError } from '../../core/errors.ts';
-import { countLines, type CountLine } from '../../core/recipe/count-lines.ts';
+import { countLines, type CountLine } from '../../core/count-back/count-lines.ts';
 import { printNumber } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
 import { asked, headOf, type Asked, type AskedFor } from '../services/asked.ts';

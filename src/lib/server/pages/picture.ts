@@ -4,7 +4,7 @@ import { DomainError } from '../../core/errors.ts';
 import { VIEWS } from '../../core/scene/camera.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { svgOf } from '../../core/scene/svg.ts';
-import { assemble, isBare } from '../../core/structures/assemble.ts';
+import { assemble, isBare } from '../../core/assembly/assemble.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import { asked, type AskedFor } from '../services/asked.ts';

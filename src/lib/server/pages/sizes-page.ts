@@ -1,4 +1,4 @@
-import { isBare } from '../../core/structures/assemble.ts';
+import { isBare } from '../../core/assembly/assemble.ts';
 import { leadHeight, leadOf } from '../../core/recipe/scale.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally } from '../../core/tally/tally.ts';

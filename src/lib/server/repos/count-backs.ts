@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { countedLinesSchema, type CountedLine } from '../../core/recipe/counted.schema.ts';
+import { countedLinesSchema, type CountedLine } from '../../core/count-back/counted.schema.ts';
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { countBack } from '../db/tables/count-back.ts';

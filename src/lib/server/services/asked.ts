@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
-import type { Colourway, SizeOption } from '../../core/recipe/recipe.ts';
+import type { Colourway } from '../../core/document/slot.ts';
+import type { SizeOption } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import { parseCount } from '../../core/units/number.ts';
 import type { Design } from '../repos/designs.ts';

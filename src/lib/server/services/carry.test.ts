@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { designUse, newSection } from '../../core/recipe/build.ts';
-import { countLines } from '../../core/recipe/count-lines.ts';
+import { countLines } from '../../core/count-back/count-lines.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
 import { asked } from './asked.ts';

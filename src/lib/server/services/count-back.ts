@@ -1,6 +1,6 @@
-import { asCounted } from '../../core/recipe/as-counted.ts';
-import { countLines } from '../../core/recipe/count-lines.ts';
-import type { CountedLine } from '../../core/recipe/counted.schema.ts';
+import { asCounted } from '../../core/count-back/as-counted.ts';
+import { countLines } from '../../core/count-back/count-lines.ts';
+import type { CountedLine } from '../../core/count-back/counted.schema.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import { mixed, rationalText, type Rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';

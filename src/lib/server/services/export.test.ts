@@ -7,7 +7,7 @@ import { bundleOf } from '../../core/files/bundle.ts';
 import { namesIn } from '../../core/files/remap.ts';
 import type { Material } from '../../core/materials/material.ts';
 import { parseBounded } from '../../core/units/number.ts';
-import { applyEntry } from '../../core/recipe/apply-entry.ts';
+import { applyEntry } from '../../core/language/apply.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { rationalText } from '../../core/units/rational.ts';

@@ -1,9 +1,9 @@
 import { expect, test } from 'vitest';
 import { demoDesigns } from '../../../../scripts/demo/designs.ts';
 import { demoRecipe } from '../../../../scripts/demo/load.ts';
-import type { Run } from '../../core/recipe/recipe.ts';
-import { packJob, packKey } from '../../core/structures/organic.ts';
-import { packNow } from '../../core/structures/pack-run.ts';
+import type { Run } from '../../core/structures/run/document.ts';
+import { packJob, packKey } from '../../core/structures/run/organic.ts';
+import { packNow } from '../../core/structures/run/pack-run.ts';
 import { packAtOnce } from './packings.ts';
 
 const tail = demoRecipe(demoDesigns.find((d) => d.id === 'comet-tail-garland')!).sections[0]!

@@ -1,4 +1,4 @@
-import { isBare } from '../../core/structures/assemble.ts';
+import { isBare } from '../../core/assembly/assemble.ts';
 import { arrange, editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
 import type { Fields } from '../../core/forms/merge-fields.ts';
 import { stepFields } from '../../core/plan/step-fields.ts';
@@ -6,8 +6,8 @@ import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
 import type { RecipeDraft } from '../../core/recipe/edit.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
-import { type Recipe } from '../../core/recipe/recipe.ts';
-import { MOST_STEPS } from '../../core/recipe/step.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { MOST_STEPS } from '../../core/document/step.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { DomainError } from '../../core/errors.ts';
 import { printSize } from '../../core/sizing/size.ts';

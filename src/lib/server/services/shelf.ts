@@ -1,4 +1,4 @@
-import { isBare } from '../../core/structures/assemble.ts';
+import { isBare } from '../../core/assembly/assemble.ts';
 import type { Amount } from '../../core/cost/amount.ts';
 import type { Money } from '../../core/money/money.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';

@@ -1,7 +1,7 @@
-import { isBare } from '../../core/structures/assemble.ts';
+import { isBare } from '../../core/assembly/assemble.ts';
 import { formatFeet, type Millimetres } from '../../core/units/length.ts';
-import { asClusters, CLUSTER_COUNTS, type ClusterCount } from '../../core/recipe/as-clusters.ts';
-import { compare, type Comparison } from '../../core/recipe/compare.ts';
+import { asClusters, CLUSTER_COUNTS, type ClusterCount } from '../../core/rebuild/as-clusters.ts';
+import { compare, type Comparison } from '../../core/compare/compare.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { tally, type Tally } from '../../core/tally/tally.ts';

@@ -1,4 +1,4 @@
-import { compare, type Comparison } from '../../core/recipe/compare.ts';
+import { compare, type Comparison } from '../../core/compare/compare.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';

@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { mergeFields, startedFrom, type Fields } from '$lib/core/forms/merge-fields.ts';
 import type { PlanEdit } from '$lib/core/plan/arrange.ts';
-import { STEP_PLACES, type StepWords } from '$lib/core/recipe/step.ts';
+import { STEP_PLACES, type StepWords } from '$lib/core/document/step.ts';
 import { parseWait } from '$lib/core/units/duration.ts';
 import { designWork } from '$lib/server/design-work.ts';
 import { changePlan, stepNow } from '$lib/server/services/plan.ts';

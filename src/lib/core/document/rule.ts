@@ -1,0 +1,34 @@
+import type { RationalText } from '../units/rational.ts';
+
+/** What structures count that follow-on rules turn into lines. */
+export const COUNTS = [
+	'floor contact',
+	'cluster tied with a modelling balloon',
+	'layer tied with line',
+	'strip',
+	'dash of adhesive',
+	'dab of glue',
+	'tape patch',
+	'tied piece',
+	'trial loop',
+	'attachment point',
+	'litre of helium',
+	'painted balloon',
+	'litre of sand',
+	'litre of water',
+	'litre of marbles',
+	'tie to the spine',
+	'infill balloon'
+] as const;
+
+export type CountOf = (typeof COUNTS)[number];
+
+// prettier-ignore
+
+/** A line that follows from a count: a patch a floor contact, one modelling balloon for four clusters. Data, editable. */
+export interface FollowOnRule {
+	readonly of: CountOf;
+	/** Pieces a count. */
+	readonly each: RationalText;
+	readonly material: string | null;
+}

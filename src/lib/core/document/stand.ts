@@ -1,0 +1,24 @@
+import type { Id } from './id.ts';
+import type { Micrometres } from '../units/length.ts';
+
+/** Sides a section may stand on by another, on top of it, and evenly round it: arms, petals. */
+export const STANDINGS = ['on top', 'left', 'right', 'front', 'back', 'round'] as const;
+
+export type Standing = (typeof STANDINGS)[number];
+
+/** Where a section stands: on the floor at the middle, or by another section. */
+export interface Stand {
+	/** The section it stands by; null is the floor. It stands by every copy of that one. */
+	readonly by: Id | null;
+	readonly how: Standing;
+	/** Height of its foot over the floor, beside another; null is the foot of that one. */
+	readonly height: Micrometres | null;
+	/** A row of that section whose height it is fixed at, beside it; `height` then says nothing. */
+	readonly layer: Id | null;
+	/** Air between the two, beside another. */
+	readonly gap: Micrometres | 0;
+	/** What ties it on, a material of the Stockroom; null is nothing. */
+	readonly tie: string | null;
+}
+
+export const ON_THE_FLOOR: Stand = { by: null, how: 'on top', height: null, layer: null, gap: 0, tie: null };

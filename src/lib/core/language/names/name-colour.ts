@@ -1,0 +1,85 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import type { Colour } from '../../materials/material.ts';
+import { shorten } from '../../units/number.ts';
+import { type ColourRef, type EntryContext, KEYWORDS } from '../entry.ts';
+
+/** Every typed word begins a word of the name, in order: `gold` and `hi go` both find “hive gold”, `lamp-out` “lamp-out navy”. */
+export function wordsMatch(typed: readonly string[], name: string): boolean {
+	const words = name.toLowerCase().split(/[\s-]+/);
+	let from = 0;
+	for (const piece of typed.flatMap((t) => t.split('-'))) {
+		const at = words.findIndex((w, i) => i >= from && w.startsWith(piece));
+		if (at < 0) return false;
+		from = at + 1;
+	}
+	return typed.length > 0;
+}
+
+/**
+ * What a colour word means: a slot of the design by name, then a colour already in the colourway, then any
+ * colour of the Stockroom (matte where only the finish differs), for which a slot is to be made.
+ */
+export function nameColour(typed: readonly string[], context: EntryContext): Parsed<ColourRef> {
+	const said = typed.join(' ');
+	const exact = context.slots.find((s) => s.name.toLowerCase() === said);
+	// A colour said in full is that colour, whatever a slot of its name holds now.
+	const full = inFull(said, context.colours);
+	const held = exact && context.colourway?.fills[exact.id];
+	if (full && (!exact || (held != null && held !== full.id))) {
+		const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) => c === full.id);
+		return got(filled ? { slot: filled[0] } : { name: slotName(full, context), colour: full.id });
+	}
+	if (exact) return got({ slot: exact.id });
+	const begun = context.slots.filter((s) => s.name.toLowerCase().startsWith(said));
+	if (begun.length === 1) return got({ slot: begun[0]!.id });
+	const inRole = context.slots.filter((s) => s.role === said);
+	if (inRole.length === 1) return got({ slot: inRole[0]!.id });
+	const found = findColours(typed, context.colours);
+	const filled = Object.entries(context.colourway?.fills ?? {}).find(([, c]) =>
+		found.some((f) => f.id === c)
+	);
+	if (filled) return got({ slot: filled[0] });
+	if (found.length === 0) return refuse('unknown-word', unknown(said, context));
+	const [only, second] = found;
+	if (second && !found.every((f) => f.name === only!.name)) {
+		const names = [...new Set(found.map((f) => f.name))].slice(0, 4).join(', ');
+		return refuse('ambiguous', `“${shorten(said)}” could be ${names}. Type a little more of it.`);
+	}
+	const colour = found.find((f) => f.finish === 'matte') ?? only!;
+	return got({ name: slotName(colour, context), colour: colour.id });
+}
+
+/** The colour that a text names whole, its finish said where that is not matte. */
+function inFull(said: string, colours: readonly Colour[]): Colour | undefined {
+	const named = colours.filter((c) => c.name.toLowerCase() === said);
+	const withFinish = colours.find((c) => `${c.name} ${c.finish}`.toLowerCase() === said);
+	return withFinish ?? named.find((c) => c.finish === 'matte') ?? (named.length === 1 ? named[0] : undefined);
+}
+
+function findColours(typed: readonly string[], colours: readonly Colour[]): Colour[] {
+	const said = typed.join(' ');
+	const exact = colours.filter(
+		(c) => c.name.toLowerCase() === said || `${c.name} ${c.finish}`.toLowerCase() === said
+	);
+	return exact.length > 0 ? exact : colours.filter((c) => wordsMatch(typed, `${c.name} ${c.finish}`));
+}
+
+/** A new slot is called by the last word of its colour where that is free: “gold” for hive gold. */
+function slotName(colour: Colour, { slots, colours }: EntryContext): string {
+	const free = (name: string) => !KEYWORDS.has(name) && !slots.some((s) => s.name.toLowerCase() === name);
+	const name = colour.name.toLowerCase();
+	const last = name.split(/\s+/).at(-1)!;
+	const whole = `${name} ${colour.finish}`;
+	const alone = colours.filter((c) => c.name.toLowerCase() === name).length < 2;
+	const candidates = [last, ...(alone ? [name] : []), whole];
+	return candidates.find(free) ?? `${last} ${'again '.repeat(slots.length).trim()}`.slice(0, 60);
+}
+
+function unknown(said: string, { slots, colours }: EntryContext): string {
+	const near = [...slots.map((s) => s.name), ...colours.map((c) => c.name)].filter(
+		(n) => n[0]?.toLowerCase() === said[0]
+	);
+	const some = [...new Set(near)].slice(0, 3);
+	const hint = some.length > 0 ? ` Did you mean ${some.join(', ')}?` : '';
+	return `“${shorten(said)}” is neither a slot of this design nor a colour in the Stockroom.${hint}`;
+}

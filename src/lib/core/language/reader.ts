@@ -1,0 +1,83 @@
+import { MICROMETRES, um, type LengthUnit, type Micrometres } from '../units/length.ts';
+import type { Rational } from '../units/rational.ts';
+import { KEYWORDS, type EntryContext } from './entry.ts';
+import { isMark, isWord, type Token } from './tokens.ts';
+
+const UNITS: Readonly<Record<string, LengthUnit>> = {
+	in: 'in',
+	inch: 'in',
+	inches: 'in',
+	ft: 'ft',
+	foot: 'ft',
+	feet: 'ft',
+	cm: 'cm',
+	mm: 'mm',
+	m: 'm',
+	'"': 'in',
+	'″': 'in',
+	"'": 'ft',
+	'′': 'ft'
+};
+
+/** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
+export class Reader {
+	at = 0;
+	/** Layers said by “two quads of …”. */
+	layersSaid = 1;
+	constructor(
+		readonly all: readonly Token[],
+		readonly context: EntryContext
+	) {}
+	get now(): Token | undefined {
+		return this.all[this.at];
+	}
+	get next(): Token | undefined {
+		return this.all[this.at + 1];
+	}
+	word(...words: string[]): string | undefined {
+		if (!isWord(this.now, ...words)) return undefined;
+		return this.all[this.at++]!.text;
+	}
+	mark(mark: string): boolean {
+		const found = isMark(this.now, mark);
+		if (found) this.at++;
+		return found;
+	}
+	/** Several words in a row, or nothing. */
+	phrase(phrase: string): boolean {
+		const words = phrase.split(' ');
+		if (!words.every((w, i) => isWord(this.all[this.at + i], w))) return false;
+		this.at += words.length;
+		return true;
+	}
+	/** Words of a name, up to one of these, a keyword or something that is no word. */
+	words(...until: string[]): string[] {
+		const found: string[] = [];
+		while (this.now?.kind === 'word' && !KEYWORDS.has(this.now.text) && !until.includes(this.now.text))
+			found.push(this.all[this.at++]!.text);
+		return found;
+	}
+	number(): Rational | undefined {
+		const { now } = this;
+		if (now?.kind !== 'number') return undefined;
+		this.at++;
+		return now.value;
+	}
+	unit(): LengthUnit | undefined {
+		const unit = this.now && this.now.kind !== 'number' ? UNITS[this.now.text] : undefined;
+		if (unit) this.at++;
+		return unit;
+	}
+	rest(): string {
+		return this.all
+			.slice(this.at)
+			.map((t) => t.text)
+			.join(' ');
+	}
+}
+
+/** A height or an upright: between 6 in and 100 ft, else undefined. */
+export function lengthOf(value: Rational, unit: LengthUnit): Micrometres | undefined {
+	const length = Math.round(value.mul(MICROMETRES[unit]).valueOf());
+	return length >= MICROMETRES.in * 6 && length <= MICROMETRES.ft * 100 ? um(length) : undefined;
+}

@@ -1,0 +1,130 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import { COUNTS, type CountOf } from '../../document/rule.ts';
+import { shorten } from '../../units/number.ts';
+import { rationalText } from '../../units/rational.ts';
+import type { Slot } from '../../document/slot.ts';
+import { swappables } from '../../recipe/swap.ts';
+import type { Entry } from '../entry.ts';
+import { designsCalled } from '../names/find-design.ts';
+import { findMaterial } from '../names/find-material.ts';
+import { wordsMatch } from '../names/name-colour.ts';
+import { lengthOf, type Reader } from '../reader.ts';
+
+/** `size small 4 ft`, `size 6 ft scaled`. */
+export function size(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('size')) return undefined;
+	const words: string[] = [];
+	while (r.now?.kind === 'word') words.push(r.all[r.at++]!.text);
+	const value = r.number();
+	const unit = r.unit() ?? 'ft';
+	const height = value && lengthOf(value, unit);
+	if (height === undefined)
+		return refuse('not-a-length', 'How tall is the body in that size? Type it like “size small 4 ft”.');
+	const by = r.word('scaled') ? 'scale' : 'layers';
+	return got({
+		kind: 'size',
+		size: { name: words.join(' ') || `${value!.toFraction(true)} ${unit}`, height, by }
+	});
+}
+
+/** `priced by margin 48 %`, `priced by markup 90 %`: this design its own way. */
+export function pricing(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('priced')) return undefined;
+	r.word('by', 'at');
+	const method = r.word('margin', 'markup') as 'margin' | 'markup' | undefined;
+	const value = method && r.number();
+	if (!method || !value)
+		return refuse('missing', 'Priced how? Type it like “priced by margin 48 %” or “priced by markup 90 %”.');
+	r.mark('%');
+	if (method === 'margin' && value.compare(100) >= 0)
+		return refuse('too-big', 'No price leaves a margin of 100 % or more. Type less than 100.');
+	if (value.compare(10_000) > 0) return refuse('too-big', 'A markup is at most 10,000 %.');
+	return got({ kind: 'pricing', pricing: { method, percent: rationalText(value) } });
+}
+
+/** `leave out spots`, `put back spots`. */
+export function leave(r: Reader): Parsed<Entry> | undefined {
+	const out = r.phrase('leave out') ? true : r.phrase('put back') ? false : undefined;
+	if (out === undefined) return undefined;
+	const slot = slotOf(r, r.words());
+	return slot.ok ? got({ kind: 'leave', slot: slot.value.id, out }) : slot;
+}
+
+/** `swap main and pop` exchanges two colours; `swap topper for whisk` exchanges what is swappable. */
+export function swap(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('swap')) return undefined;
+	const first = r.words('and', 'for');
+	if (r.word('and')) {
+		const [a, b] = [slotOf(r, first), slotOf(r, r.words())];
+		if (!a.ok) return a;
+		if (!b.ok) return b;
+		return got({ kind: 'swap slots', slots: [a.value.id, b.value.id] });
+	}
+	if (!r.word('for') || first.length === 0)
+		return refuse(
+			'missing',
+			'Swap what? Type “swap main and pop” for colours, or “swap star for moon” for a piece.'
+		);
+	const { recipe, materials, designs = [] } = r.context;
+	const names = new Map([...materials, ...designs].map((m) => [m.id, m.name]));
+	const elements = recipe ? swappables(recipe, (id) => names.get(id) ?? '') : [];
+	const said = first.join(' ');
+	const element =
+		elements.find((e) => e.name.toLowerCase() === said) ??
+		elements.find((e) => wordsMatch(first, e.name) || wordsMatch(first, names.get(e.now) ?? ''));
+	if (!element)
+		return refuse(
+			'unknown-word',
+			`Nothing called “${shorten(said)}” is marked swappable here. Mark it first.`
+		);
+	const to = r.words();
+	if (element.what === 'design') {
+		const found = designsCalled(to, designs);
+		if (found.length !== 1)
+			return refuse('unknown-word', `No one kept design is called “${shorten(to.join(' '))}”.`);
+		return got({ kind: 'exchange', element: element.element, to: found[0]!.id, design: true });
+	}
+	const found = findMaterial(to, materials);
+	return found.ok
+		? got({ kind: 'exchange', element: element.element, to: found.value.id, design: false })
+		: found;
+}
+
+/** `each strip takes 2 adhesive strip`: a follow-on rule of this design. */
+export function rule(r: Reader): Parsed<Entry> | undefined {
+	if (!r.word('each')) return undefined;
+	const rest = r.rest();
+	const of: CountOf | undefined = [...COUNTS]
+		.sort((a, b) => b.length - a.length)
+		.find((c) => rest.startsWith(`${c} `));
+	if (!of) return refuse('unknown-word', `Each of what? There is ${COUNTS.join(', ')}.`);
+	r.at += of.split(' ').length;
+	const each = r.word('takes') ? r.number() : undefined;
+	if (!each || each.compare(0) < 0 || each.compare(10_000) > 0)
+		return refuse('missing', `How many does it take? Type it like “each ${of} takes 2 strip”.`);
+	const found = findMaterial(nameToTheEnd(r), r.context.materials, '', true);
+	return found.ok
+		? got({ kind: 'rule', rule: { of, each: rationalText(each), material: found.value.id } })
+		: found;
+}
+
+/** A name with its figures and marks, to the end of the line: “5 in round, gull white”. */
+function nameToTheEnd(r: Reader): string[] {
+	const words: string[] = [];
+	while (r.now) words.push(r.all[r.at++]!.text.trim());
+	return words.filter((w) => w !== ',');
+}
+
+function slotOf(r: Reader, words: readonly string[]): Parsed<Slot> {
+	const said = words.join(' ');
+	const { slots } = r.context;
+	const found =
+		slots.find((s) => s.name.toLowerCase() === said) ??
+		slots.find((s) => s.role === said) ??
+		slots.find((s) => s.name.toLowerCase().startsWith(said));
+	if (said !== '' && found) return got(found);
+	return refuse(
+		'unknown-word',
+		`“${shorten(said)}” is no slot here. There is ${slots.map((s) => s.name).join(', ') || 'none yet'}.`
+	);
+}

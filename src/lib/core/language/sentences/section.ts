@@ -1,0 +1,124 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import { shorten } from '../../units/number.ts';
+import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../../recipe/build.ts';
+import { ON_THE_FLOOR, type Stand } from '../../document/stand.ts';
+import type { Section } from '../../recipe/recipe.ts';
+import { designsCalled } from '../names/find-design.ts';
+import { KEYWORDS, type Entry, type SaidSection } from '../entry.ts';
+import { MOST_IN_NAME } from '../../document/limits.ts';
+import { wordsMatch } from '../names/name-colour.ts';
+import { rowOf } from '../../structures/applied/read.ts';
+import { lengthOf, type Reader } from '../reader.ts';
+import { isWord } from '../tokens.ts';
+
+/** `section arm x2 mirrored left of column at 4 ft`; `use whisk on column`. Words of a name run up to the next keyword. */
+export function section(r: Reader): Parsed<Entry> | undefined {
+	const verb = r.word('section', 'use', 'bunch', 'form', 'run', 'weave');
+	if (!verb) return undefined;
+	const { sections = [], designs = [] } = r.context;
+	const words = [...sideWord(r), ...nameWords(r)];
+	const name = words.join(' ');
+	if (name === '')
+		return refuse(
+			'missing',
+			verb === 'use' ? 'Use which design? Name one of the Shelf.' : `Name the ${verb}, like “${verb} arm”.`
+		);
+	if (name.length > MOST_IN_NAME)
+		return refuse('too-big', `A name has at most ${MOST_IN_NAME} letters. Take some out.`);
+	const used = designsCalled(words, designs);
+	if (verb === 'use' && used.length !== 1) {
+		const some = used.slice(0, 3).map((d) => d.name);
+		return some.length > 0
+			? refuse('ambiguous', `“${shorten(name)}” could be ${some.join(', ')}. Type more of it.`)
+			: refuse('unknown-word', `No kept design that may stand here is called “${shorten(name)}”.`);
+	}
+	const again = verb === 'use' ? undefined : sections.find((s) => s.name.toLowerCase() === name);
+	if (again) return goOn(r, verb, again);
+	let times = 1;
+	let mirror = false;
+	let swappable = false;
+	let stand: Stand = ON_THE_FLOOR;
+	for (;;) {
+		if (r.word('mirrored')) mirror = true;
+		else if (verb === 'use' && r.word('swappable')) swappable = true;
+		else if (r.word('x', 'times')) {
+			times = r.number()?.valueOf() ?? 0;
+			if (!Number.isInteger(times) || times < 1 || times > 24)
+				return refuse('too-big', 'A section stands 1 to 24 times.');
+		} else if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) {
+			const said = r.all[r.at++]!.text;
+			r.word('of');
+			const host = nameWords(r);
+			const by =
+				sections.find((s) => s.name.toLowerCase() === host.join(' ')) ??
+				sections.find((s) => wordsMatch(host, s.name));
+			if (!by)
+				return refuse(
+					'unknown-word',
+					`There is no section “${shorten(host.join(' '))}” to stand by. There is ${sections.map((s) => s.name).join(', ')}.`
+				);
+			stand = { ...stand, by: by.id, how: said === 'on' ? 'on top' : (said as Stand['how']) };
+		} else if (r.word('gap')) {
+			const value = r.number();
+			const gap = value && lengthOf(value, r.unit() ?? 'ft');
+			if (gap === undefined)
+				return refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.');
+			stand = { ...stand, gap };
+		} else if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) {
+			r.at++;
+			const host = sections.find((s) => s.id === stand.by);
+			if (!host || stand.how === 'on top')
+				return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
+			const row = rowOf(r, host);
+			if (!row.ok) return row;
+			stand = { ...stand, layer: row.value.layer.id };
+		} else if (r.word('at')) {
+			const value = r.number();
+			const height = value && lengthOf(value, r.unit() ?? 'ft');
+			if (height === undefined)
+				return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
+			if (stand.by === null || stand.how === 'on top')
+				return refuse('refused', 'A height is for a section beside another, like “left of column at 4 ft”.');
+			stand = { ...stand, height };
+		} else break;
+	}
+	const [design] = used;
+	const structure = structureFor(verb, design?.id ?? '');
+	return got({
+		kind: 'section',
+		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, ...structure }
+	});
+}
+
+/** A section that is there already is taken in hand again; another of its name needs a name of its own. */
+function goOn(r: Reader, verb: string, own: Section): Parsed<Entry> {
+	const kind = own.structure.kind;
+	if (r.now || (verb !== 'section' && verb !== kind))
+		return refuse(
+			'refused',
+			`There is a section “${own.name}” already. Give this one a name of its own, like “${verb} other ${own.name}”; “section ${own.name}” alone goes on in the one that is there.`
+		);
+	return got({ kind: 'go on', section: own.id });
+}
+
+function structureFor(verb: string, design: string): Pick<SaidSection, 'structure'> {
+	if (verb === 'use') return { structure: designUse(design) };
+	if (verb === 'bunch') return { structure: emptyBunch() };
+	if (verb === 'run') return { structure: emptyRun() };
+	if (verb === 'weave') return { structure: emptyWeave() };
+	return verb === 'form' ? { structure: emptyForm() } : {};
+}
+
+function nameWords(r: Reader): string[] {
+	const words: string[] = [];
+	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text) && r.now.text !== 'round')
+		words.push(r.all[r.at++]!.text);
+	return words;
+}
+
+/** “left wing” is a name: a side with a word of its own behind it, not “left of”. */
+function sideWord(r: Reader): string[] {
+	const { now, next } = r;
+	if (next?.kind !== 'word' || next.text === 'of' || KEYWORDS.has(next.text)) return [];
+	return isWord(now, 'left', 'right', 'front', 'back') ? [r.all[r.at++]!.text] : [];
+}

@@ -1,0 +1,45 @@
+import type { Id } from '../../document/id.ts';
+import type { Host } from '../../document/host.ts';
+import type { RationalText } from '../../units/rational.ts';
+import type { OwnBalloon } from '../../document/cluster.ts';
+import type { Micrometres } from '../../units/length.ts';
+
+/** Pieces on a host: a face, wings, spots. The section it stands by is the host. */
+export interface Applied {
+	readonly kind: 'applied';
+	readonly pieces: readonly AppliedPiece[];
+}
+
+/** An `attachment point` is the knotted scrap of a balloon given up for it, tied between the others. */
+export const FIXINGS = [
+	'strip',
+	'dash',
+	'glue',
+	'patch and strip',
+	'tie',
+	'tucked',
+	'trial loop',
+	'attachment point'
+] as const;
+
+// prettier-ignore
+export type Fixing = (typeof FIXINGS)[number];
+
+export interface AppliedPiece {
+	readonly id: Id;
+	/** “eye”, “spot”. */
+	readonly name: string;
+	readonly what: PieceThing;
+	/** How many on which host: tier by tier. */
+	readonly on: readonly { readonly host: Host; readonly count: number }[];
+	/** How one piece is fixed, and how many fixings it takes. */
+	readonly fixing: Fixing;
+	readonly each: RationalText;
+	/** May be exchanged in one step: the same piece with another foil. */
+	readonly swappable: boolean;
+}
+
+export type PieceThing =
+	| { readonly kind: 'balloon'; readonly balloon: OwnBalloon }
+	/** `flat` is the flat diameter of a foil, null for what is not inflated. */
+	| { readonly kind: 'material'; readonly material: Id | null; readonly flat: Micrometres | null };

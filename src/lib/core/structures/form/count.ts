@@ -1,0 +1,185 @@
+import { nesting, type Nesting } from '../../geometry/bands.ts';
+import { modellingLitres } from '../../gas/volume.ts';
+import type { Task, TaskCount } from '../../labour/task.ts';
+import type { Colourway } from '../../document/slot.ts';
+import type { Form, FormPiece, Model } from './document.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import { printSize, sizeKey } from '../../sizing/size.ts';
+import { calibrate, type PumpProfile } from '../../sizing/strokes.ts';
+import { formatInches, formatQuarters, inches, um, type Micrometres } from '../../units/length.ts';
+import { rational, ZERO, type Rational } from '../../units/rational.ts';
+import type { Need, StructureDefinition } from '../kit/need.ts';
+
+/** Width and length when full, as the bag says. Common practice: the first figure is inches across, the rest long. */
+export const MODEL_SIZE: Readonly<
+	Record<Model, { readonly width: Micrometres; readonly length: Micrometres }>
+> = {
+	'160': { width: inches(1), length: inches(60) },
+	'260': { width: inches(2), length: inches(60) },
+	'350': { width: inches(3), length: inches(50) },
+	'360': { width: inches(3), length: inches(60) }
+};
+
+/** Every twist and the knot take so much of the tail. Common practice. */
+export const TWIST_TAKES = inches(1);
+
+/** Inflated width, mm: strokes fill more of its length, not more of its width. */
+export const widthOf = ({ model, size }: Pick<FormPiece, 'model' | 'size'>): number =>
+	size.kind === 'unknown' || size.kind === 'strokes'
+		? MODEL_SIZE[model].width / 1000
+		: resolveSize(size, MODEL_SIZE[model].width).assumed;
+
+/** One bubble filled to the last inch, as a limb is until its lengths are said. */
+export const wholeLength = (model: Model): Micrometres => um(MODEL_SIZE[model].length - TWIST_TAKES);
+export const isWhole = ({ model, bubbles }: Pick<FormPiece, 'model' | 'bubbles'>): boolean =>
+	bubbles.length === 1 && bubbles[0] === wholeLength(model);
+
+/** Said in strokes of a pump that nobody measured: how long it gets is not known. */
+export const isLengthUnknown = (piece: FormPiece): boolean =>
+	piece.size.kind === 'strokes' && piece.size.reaches === undefined && isWhole(piece);
+
+/** Inflated length of one of the pieces, mm: each of a set that grows is longer than the one before. */
+export const lengthOf = ({ bubbles, grows }: FormPiece, index = 0): number =>
+	bubbles.length === 0 ? 0 : bubbles.reduce((a, b) => a + b, 0) / 1000 + (index * grows) / 1000;
+
+/** How much of a whole balloon the longest of them fills, its twists included; over 1 it does not reach. */
+export function fillOf(piece: FormPiece): number {
+	const twists = piece.bubbles.length * (TWIST_TAKES / 1000);
+	return (lengthOf(piece, piece.count - 1) + twists) / (MODEL_SIZE[piece.model].length / 1000);
+}
+
+/** Why bubbles do not go into a balloon; every twist takes some of its tail. */
+export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
+	const long = bubbles.reduce((a, b) => a + b, 0) + growth;
+	const most = MODEL_SIZE[model].length;
+	if (long + bubbles.length * TWIST_TAKES <= most || bubbles.length === 0) return undefined;
+	return `A ${model} is ${formatInches(most)} in long when full, and each twist takes an inch: ${formatInches(um(long))} in do not go into it. Make it shorter.`;
+}
+
+/** `25 strokes of hand pump`, for every pump that was measured; what was said of a pump is what is printed for it. */
+export const strokeWords = (piece: FormPiece, pumps: readonly PumpProfile[]): string[] =>
+	pumps.flatMap((pump) => {
+		const { size } = piece;
+		if (size.kind === 'strokes' && size.pump === pump.id) return [`${printSize(size)} of ${pump.name}`];
+		const strokes = strokesOf(piece, pump);
+		return strokes === undefined ? [] : [`${Math.max(1, Math.round(strokes))} strokes of ${pump.name}`];
+	});
+
+/**
+ * Strokes of a calibrated pump that fill one piece: its air, twice where it is wound, shared by nothing.
+ * @returns undefined for what is not inflated, and for a pump without a measured pair
+ */
+export function strokesOf(piece: FormPiece, pump: PumpProfile): number | undefined {
+	if (piece.bubbles.length === 0 || pump.pairs.length === 0) return undefined;
+	return (litresOf(piece) / calibrate(pump.pairs).k) * (piece.shaping === 'wound' ? 2 : 1);
+}
+
+/** Litres of one piece, filled once: every bubble a tube with round ends. */
+export function litresOf(piece: FormPiece): number {
+	const width = widthOf(piece);
+	return piece.bubbles.reduce((a, b) => a + modellingLitres(Math.max(width, b / 1000), width), 0);
+}
+
+/**
+ * Left-over ends: what pieces that use a part leave, less those that scraps are made of. Below 0 whole ones are opened.
+ * Where no piece leaves any, scraps come from another job: 0.
+ */
+export const leftOvers = ({ pieces }: Form): number =>
+	!pieces.some((p) => p.take.kind === 'part')
+		? 0
+		: pieces.reduce(
+				(a, p) => a + (p.take.kind === 'part' ? each(p) : p.take.kind === 'scrap' ? -each(p) : 0),
+				0
+			);
+
+const each = ({ count, strands }: FormPiece): number => count * strands;
+
+/** Balloons a piece takes, whole ones where it is cut from them. */
+function balloonsFor(piece: FormPiece): Rational {
+	if (piece.take.kind === 'scrap') return ZERO;
+	return piece.take.kind === 'cut' ? rational(each(piece), piece.take.pieces) : rational(each(piece));
+}
+
+/** A set of bands: whether it lies flat, from the inside out. Undefined for what is no set. */
+export function nestingOf(piece: FormPiece): Nesting | undefined {
+	if (piece.shaping !== 'bent' || piece.count < 2 || piece.bubbles.length === 0 || !(piece.angle > 0))
+		return undefined;
+	const width = widthOf(piece);
+	const bands = Array.from({ length: piece.count }, (_, i) => ({ length: lengthOf(piece, i), width }));
+	return nesting(bands, (piece.angle * Math.PI) / 180);
+}
+
+/** `10 + 8 in`, `2 in wide`; as they are read at the bench. */
+export function bubbleWords(piece: FormPiece): string {
+	const { bubbles, size, grows } = piece;
+	if (bubbles.length === 0) return 'not inflated';
+	if (isLengthUnknown(piece)) return `${printSize(size)}, length not known: measure the pump`;
+	const lengths = bubbles
+		.map((b) => (b % 3175 === 0 ? formatInches(b) : formatQuarters(b / 1000)))
+		.join(' + ');
+	const wide = size.kind === 'value' ? `, ${formatInches(size.um)} wide` : '';
+	const said = size.kind === 'strokes' ? `${printSize(size)}, about ` : '';
+	return `${said}${lengths} in${grows > 0 ? `, each ${formatInches(um(grows))} longer` : ''}${wide}`;
+}
+
+function needs(form: Form, colourway: Colourway | undefined): Need[] {
+	const found: Need[] = [];
+	const short = Math.max(0, -leftOvers(form));
+	let opened = short;
+	for (const piece of form.pieces) {
+		const more = piece.take.kind === 'scrap' ? Math.min(opened, each(piece)) : 0;
+		opened -= more;
+		const quantity = balloonsFor(piece).add(more);
+		if (quantity.equals(0)) continue;
+		found.push({
+			what: 'balloon',
+			kind: 'modelling',
+			nominal: MODEL_SIZE[piece.model].width,
+			slot: piece.slot,
+			colour: colourway?.fills[piece.slot] ?? null,
+			material: null,
+			mark: piece.model,
+			size: piece.size,
+			method: piece.size.kind === 'strokes' ? 'strokes' : 'eye',
+			...(piece.bubbles.length === 0 ? { tie: true as const } : {}),
+			look: `${bubbleWords(piece)}${piece.shaping === 'wound' ? ', wound, filled twice' : ''}`,
+			quantity
+		});
+	}
+	return found;
+}
+
+/** The work of one kind of piece, in the order it is done. */
+export function pieceTasks(piece: FormPiece): TaskCount[] {
+	const found: TaskCount[] = [];
+	const push = (task: Task, count: number, ...batches: string[]) => {
+		if (count > 0) found.push({ task, method: 'hole', count, batches });
+	};
+	const { count, strands, bubbles, shaping } = piece;
+	const all = count * strands;
+	if (bubbles.length > 0) {
+		push('inflate modelling', all * (shaping === 'wound' ? 2 : 1), `${piece.model}/${sizeKey(piece.size)}`);
+		push('tie', all);
+		push('twist', count * (strands * (bubbles.length - 1) + strands - 1));
+	}
+	push('shape', (shaping === 'plain' ? 0 : all) + (piece.softened ? all : 0));
+	push('cut', (piece.take.kind === 'cut' ? all : 0) + (piece.neckOff ? all : 0));
+	if (piece.at !== null) push('fix', count);
+	return found;
+}
+
+const onSite = (task: Task): TaskCount => ({ task, method: 'hole', count: 1, batches: [] });
+
+function tasks({ pieces }: Form): TaskCount[] {
+	if (pieces.length === 0) return [];
+	return [...pieces.flatMap(pieceTasks), onSite('set up'), onSite('strike')];
+}
+
+/** Limbs, bands, curls, bows. */
+export const form = {
+	id: 'form',
+	words: 'form',
+	balloons: ({ pieces }) => pieces.reduce((a, p) => a + Math.ceil(balloonsFor(p).valueOf()), 0),
+	needs,
+	tasks
+} satisfies StructureDefinition<Form>;

@@ -1,0 +1,23 @@
+import type { Stack } from './stack/document.ts';
+import type { Applied } from './applied/document.ts';
+import type { Extras } from './extras/document.ts';
+import type { DesignUse } from './design/document.ts';
+import type { Bunch } from './bunch/document.ts';
+import type { Form } from './form/document.ts';
+import type { Run } from './run/document.ts';
+import type { Weave } from './weave/document.ts';
+
+/** The one list of kinds: everything that asks about all of them is made from it, so that a kind left out does not compile. */
+export interface StructureOf {
+	readonly stack: Stack;
+	readonly applied: Applied;
+	readonly extras: Extras;
+	readonly bunch: Bunch;
+	readonly form: Form;
+	readonly run: Run;
+	readonly weave: Weave;
+	readonly design: DesignUse;
+}
+export type Kind = keyof StructureOf;
+/** How a section is built. */
+export type Structure = StructureOf[Kind];

@@ -1,0 +1,19 @@
+import type { Id } from '../../document/id.ts';
+
+/** A point of a copy, mm: x to the right, y away from the audience, z up. */
+export interface Point {
+	readonly x: number;
+	readonly y: number;
+	readonly z: number;
+}
+
+/** Something long: a bubble of a modelling balloon, a ribbon, a stroke of a foil letter. */
+export interface Strand {
+	/** Piece, item or row it is of; empty is the section itself. */
+	readonly piece: Id;
+	readonly path: readonly Point[];
+	/** Thickness, mm. */
+	readonly d: number;
+	readonly slot: Id | null;
+	readonly material: Id | null;
+}

@@ -1,0 +1,364 @@
+import { ownPitch } from '../../geometry/antiprism.ts';
+import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
+import { slotAt } from '../../document/pattern.ts';
+import type { Colourway } from '../../document/slot.ts';
+import type { Id } from '../../document/id.ts';
+import type { Place } from '../../document/cluster.ts';
+import type { Infill, Run, RunRow } from './document.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import { sizeKey } from '../../sizing/size.ts';
+import { inches, um, type Micrometres } from '../../units/length.ts';
+import { rational, type Rational } from '../../units/rational.ts';
+import { hangersOf, hungNeeds } from '../kit/hung.ts';
+import { insideNeeds, insideTasks, ownNeed, ownTasks } from '../kit/filled.ts';
+import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
+import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
+import { runsOf } from '../stack/count.ts';
+import type { Need, StructureDefinition } from '../kit/need.ts';
+
+const FOOT = 304.8;
+/** What one knotted loop at the end of a spine takes. House rule. */
+const LOOP = inches(6);
+
+/** A cluster where it stands along a run. */
+export interface LaidCluster {
+	readonly row: RunRow;
+	/** Of its row, and of the whole run, from 0. */
+	readonly ringOfRow: number;
+	readonly ring: number;
+	readonly stretch: number;
+	/** Along its stretch, mm. */
+	readonly at: number;
+}
+
+/** From cluster to cluster of a row, mm: what it says, else what its size takes nested. */
+export function pitchOf(row: RunRow, squash: number): number {
+	if (row.pitch !== null) return row.pitch / 1000;
+	const { places } = row.cluster;
+	const mean = places.reduce((a, p) => a + resolveSize(p.size, p.nominal).assumed, 0) / places.length;
+	return ownPitch(places.length, mean, squash);
+}
+
+const laid = new WeakMap<Run, readonly LaidCluster[]>();
+
+/**
+ * Clusters along a run: its rows follow each other over and over; a stretch takes as many as fit it to the nearest
+ * half pitch, and they are spread evenly over it. A leg's own pitch goes before that of the row.
+ */
+export function layRun(run: Run): readonly LaidCluster[] {
+	const clusters = laid.get(run) ?? lay(run);
+	laid.set(run, clusters);
+	return clusters;
+}
+
+function lay(run: Run): LaidCluster[] {
+	const { rows, squash } = run;
+	if (rows.length === 0) return [];
+	const pitches = rows.map((row) => pitchOf(row, squash));
+	const ofRow = rows.map(() => 0);
+	const clusters: LaidCluster[] = [];
+	let [row, inRow, ring] = [0, 0, 0];
+	stretchesOf(run).forEach((stretch, index) => {
+		const here: LaidCluster[] = [];
+		let from = 0;
+		for (;;) {
+			const pitch = stretch.pitch ?? pitches[row]!;
+			// To the nearest whole cluster: length / pitch, rounded, where all are alike.
+			if (from + pitch / 2 > stretch.length + 1e-6) break;
+			here.push({
+				row: rows[row]!,
+				ringOfRow: ofRow[row]!++,
+				ring: ring++,
+				stretch: index,
+				at: from + pitch / 2
+			});
+			from += pitch;
+			if (++inRow >= rows[row]!.repeat) [row, inRow] = [(row + 1) % rows.length, 0];
+		}
+		const spread = from > 0 ? stretch.length / from : 1;
+		clusters.push(...here.map((c) => ({ ...c, at: c.at * spread })));
+	});
+	return clusters;
+}
+
+/** Clusters of each row, by its id. */
+export function clustersByRow(run: Run): ReadonlyMap<Id, number> {
+	const counts = new Map<Id, number>();
+	for (const { row } of layRun(run)) counts.set(row.id, (counts.get(row.id) ?? 0) + 1);
+	return counts;
+}
+
+/** Clusters of a row that are kept aside: those of the run are of its rows in turn. */
+export function sparesOf({ rows, spare }: Run, row: RunRow): number {
+	const index = rows.indexOf(row);
+	return Math.floor(spare / rows.length) + (index < spare % rows.length ? 1 : 0);
+}
+
+/** The slot of a place in a laid cluster. */
+export function slotOfLaid({ row, ringOfRow, ring }: LaidCluster, place: number, rings: number): Id {
+	const { places, pattern } = row.cluster;
+	return (
+		places[place]!.slot ??
+		slotAt(pattern, { place, ringOfRow, ringOfStack: ring, rings, places: places.length })
+	);
+}
+
+/** Small ones set after hanging: the likely count and its ends, for the whole length. */
+export function infillCount(run: Run, { low, high }: Infill): { usual: number; low: number; high: number } {
+	const feet = lengthOfRun(run) / FOOT;
+	const [least, most] = [low, high].map((v) => Math.round(rational(v).valueOf() * feet));
+	return { usual: Math.round((least! + most!) / 2), low: least!, high: most! };
+}
+
+/** Length of the spine: the path, its tails and loops. */
+export function spineLength(run: Run): Micrometres {
+	const tails = 2 * (run.spine?.tails ?? 0) + (run.spine?.loops ?? 0) * LOOP;
+	return um(Math.round(lengthOfRun(run) * 1000) + tails);
+}
+
+const colourOf = (colourway: Colourway | undefined, slot: Id): string | null =>
+	colourway?.fills[slot] ?? null;
+
+/** Balloons of the rows: alike ones together, slot by slot; clusters kept aside take the slots of the first of their row. */
+function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
+	const found = new Map<string, { place: Place; slot: Id; count: number }>();
+	const needs: Need[] = [];
+	const byRow = clustersByRow(run);
+	const put = (place: Place, slot: Id, count: number) => {
+		const key = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${slot}`;
+		const had = found.get(key);
+		if (had) had.count += count;
+		else found.set(key, { place, slot, count });
+	};
+	for (const row of run.rows) {
+		const count = byRow.get(row.id) ?? 0;
+		const { places, pattern } = row.cluster;
+		const spare = sparesOf(run, row);
+		for (const { place, count: alike } of runsOf(row.cluster))
+			if (place.inside ?? place.painted)
+				needs.push(...insideNeeds(place, colourway, alike * (count + spare)));
+		if (pattern.kind === 'same') places.forEach((p) => put(p, p.slot ?? pattern.slot, count));
+		else
+			for (const cluster of layRun(run))
+				if (cluster.row === row) places.forEach((p, i) => put(p, slotOfLaid(cluster, i, count), 1));
+		if (spare > 0)
+			places.forEach((p, i) =>
+				put(p, slotOfLaid({ row, ringOfRow: 0, ring: 0, stretch: 0, at: 0 }, i, count), spare)
+			);
+	}
+	for (const { place, slot, count } of found.values())
+		if (count > 0)
+			needs.push({
+				what: 'balloon',
+				kind: place.kind,
+				nominal: place.nominal,
+				slot,
+				colour: colourOf(colourway, slot),
+				material: place.material,
+				size: place.size,
+				method: methodOfPlace(place),
+				quantity: rational(count)
+			});
+	return needs;
+}
+
+/** Balloons of the mix: by the school it is counted by, then by the parts of each colour. */
+function mixNeeds(run: Run, colourway: Colourway | undefined): Need[] {
+	const { counts } = estimateUsed(run);
+	const ends = endsOf(run);
+	return run.mix.flatMap((part, i) => {
+		const parts = part.colours.map((c) => c.parts);
+		const split = splitCount(counts?.[i] ?? 0, parts);
+		const low = splitCount(Math.min(ends?.low[i] ?? 0, counts?.[i] ?? 0), parts);
+		const high = splitCount(Math.max(ends?.high[i] ?? 0, counts?.[i] ?? 0), parts);
+		return part.colours.flatMap(({ slot }, k): Need[] =>
+			split[k] === 0
+				? []
+				: [
+						{
+							what: 'balloon',
+							kind: part.kind,
+							nominal: part.nominal,
+							slot,
+							colour: colourOf(colourway, slot),
+							material: null,
+							size: part.size,
+							method: methodOfPlace(part),
+							quantity: rational(split[k]!),
+							...(ends
+								? {
+										range: {
+											low: rational(Math.min(low[k]!, split[k]!)),
+											high: rational(Math.max(high[k]!, split[k]!))
+										}
+									}
+								: {})
+						}
+					]
+		);
+	});
+}
+
+function infillNeeds(run: Run, colourway: Colourway | undefined): Need[] {
+	return run.infill.flatMap((infill): Need[] => {
+		const { usual, low, high } = infillCount(run, infill);
+		if (high === 0) return [];
+		return [
+			{
+				what: 'balloon',
+				kind: infill.kind,
+				nominal: infill.nominal,
+				slot: infill.slot ?? '',
+				colour: infill.slot === null ? null : colourOf(colourway, infill.slot),
+				material: null,
+				size: infill.size,
+				method: methodOfPlace(infill),
+				quantity: rational(usual),
+				...(low === high ? {} : { range: { low: rational(low), high: rational(high) } })
+			},
+			{ what: 'count', of: 'infill balloon', quantity: rational(usual) }
+		];
+	});
+}
+
+/** Ties to the spine, whole ones. */
+const tiesOf = (run: Run): Rational =>
+	run.spine === null
+		? rational(0)
+		: rational(Math.round(rational(run.spine.ties).valueOf() * (lengthOfRun(run) / 1000)));
+
+function needs(run: Run, colourway: Colourway | undefined): Need[] {
+	const found = [...rowNeeds(run, colourway), ...mixNeeds(run, colourway), ...infillNeeds(run, colourway)];
+	const pairs = cornerPairs(run);
+	if (run.corner && pairs > 0) found.push(ownNeed(run.corner, colourway, 2 * pairs));
+	if (run.spine) {
+		found.push({
+			what: 'material',
+			material: run.spine.material,
+			label: 'spine',
+			quantity: rational(1),
+			length: { um: spineLength(run) }
+		});
+		const ties = tiesOf(run);
+		if (!ties.equals(0)) found.push({ what: 'count', of: 'tie to the spine', quantity: ties });
+	}
+	found.push(...hungNeeds(run, lengthOfRun(run)));
+	const clusters = layRun(run);
+	const joined = (how: 'modelling balloon' | 'line') =>
+		clusters.filter((c, i) => i > 0 && (c.row.joining ?? run.joining) === how).length;
+	// What is joined by a line along a spine is joined by the spine.
+	const [tied, lined] = [joined('modelling balloon'), run.spine === null ? joined('line') : 0];
+	if (tied > 0)
+		found.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
+	if (lined > 0) found.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
+	return found;
+}
+
+/** Pairs that stand on the inside of elbows. */
+export const cornerPairs = (run: Run): number => (run.corner ? elbowsOf(run) : 0);
+
+/** Clusters of an organic run as they are tied before they go on. */
+export const mixClusters = (run: Run, total = estimateUsed(run).total): number =>
+	Math.ceil((total ?? 0) / IN_CLUSTER[run.organic.seen]);
+
+type Ends = TaskCount['ends'];
+const total = (counts: readonly number[]): number => counts.reduce((a, c) => a + c, 0);
+/** How far the ends of an estimate lie from what is reckoned with. */
+const between = (usual: number, low: number, high: number): Ends =>
+	low === high ? undefined : { less: Math.max(0, usual - low), more: Math.max(0, high - usual) };
+
+function tasks(run: Run): TaskCount[] {
+	const found: TaskCount[] = [];
+	const push = (task: Task, count: number, ends?: Ends) => {
+		if (count > 0) found.push({ task, method: 'hole', count, batches: [], ends });
+	};
+	const byRow = clustersByRow(run);
+	for (const row of run.rows) {
+		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
+		for (const { place, count: alike } of runsOf(row.cluster)) {
+			found.push({
+				task: inflateTask(place.nominal),
+				method: methodOfPlace(place),
+				count: alike * count,
+				batches: [sizeBatch(place)]
+			});
+			push('tie', alike * count);
+			if (place.inside ?? place.painted) found.push(...insideTasks(place, alike * count));
+		}
+		if (row.cluster.places.length > 1) push('cluster', count);
+	}
+	push('attach', layRun(run).length);
+	const { counts } = estimateUsed(run);
+	const mixEnds = endsOf(run);
+	run.mix.forEach((part, i) => {
+		const count = counts?.[i] ?? 0;
+		if (count === 0) return;
+		const ends = mixEnds && between(count, mixEnds.low[i]!, mixEnds.high[i]!);
+		found.push({
+			task: inflateTask(part.nominal),
+			method: methodOfPlace(part),
+			count,
+			batches: [sizeBatch(part)],
+			ends
+		});
+		push('tie', count, ends);
+	});
+	const tied = mixClusters(run);
+	const tiedEnds =
+		mixEnds && between(tied, mixClusters(run, total(mixEnds.low)), mixClusters(run, total(mixEnds.high)));
+	push('cluster', tied, tiedEnds);
+	push('attach', tied, tiedEnds);
+	for (const infill of run.infill) {
+		const { usual, low, high } = infillCount(run, infill);
+		const ends = between(usual, low, high);
+		if (usual > 0)
+			found.push({
+				task: inflateTask(infill.nominal),
+				method: methodOfPlace(infill),
+				count: usual,
+				batches: [sizeBatch(infill)],
+				ends
+			});
+		push('tie', usual, ends);
+		push('infill', usual, ends);
+	}
+	if (run.corner && cornerPairs(run) > 0) {
+		found.push(...ownTasks(run.corner, 2 * cornerPairs(run)));
+		push('cluster', cornerPairs(run));
+		push('attach', cornerPairs(run));
+	}
+	if (run.spine) push('thread', 1);
+	push('hang', hangersOf(run, lengthOfRun(run)));
+	if (found.length > 0) {
+		push('set up', 1);
+		push('strike', 1);
+	}
+	return found;
+}
+
+/** Balloons of one run, for the guard against absurd sizes. */
+function balloonsOfRun(run: Run): number {
+	const byRow = clustersByRow(run);
+	const rows = run.rows.reduce(
+		(a, row) => a + row.cluster.places.length * ((byRow.get(row.id) ?? 0) + sparesOf(run, row)),
+		0
+	);
+	const infill = run.infill.reduce((a, i) => a + infillCount(run, i).usual, 0);
+	return rows + (estimateUsed(run).total ?? 0) + infill + 2 * cornerPairs(run);
+}
+
+/** Garland, arch, table runner, framed pipe. */
+export const run = {
+	id: 'run',
+	words: 'run',
+	balloons: balloonsOfRun,
+	needs,
+	tasks
+} satisfies StructureDefinition<Run>;
+
+/**
+ * The pitch a leg that was built really has: other legs are predicted with it.
+ * @param built length of the leg, and the clusters it took @returns in the unit of the length
+ */
+export const fitPitch = (built: { readonly length: number; readonly clusters: number }): number =>
+	built.length / built.clusters;

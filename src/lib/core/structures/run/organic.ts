@@ -1,0 +1,198 @@
+import { ownPitch } from '../../geometry/antiprism.ts';
+import { SQUASH } from '../../geometry/heights.ts';
+import type { EstimateBy, MixPart, Run, Seen } from './document.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import { rational } from '../../units/rational.ts';
+import { firstCount, MOST_PACKED, type PackJob } from './pack-job.ts';
+import { lengthOfRun, stretchesOf } from './path.ts';
+
+const FOOT = 304.8;
+/** Balloons in a cluster of an organic run: where a side is not seen, one fewer. House rule. */
+export const IN_CLUSTER: Readonly<Record<Seen, number>> = { 'all round': 4, wall: 3, table: 3 };
+
+/** What one school says a run takes. */
+export interface Estimate {
+	readonly by: EstimateBy;
+	/** Balloons of each part of the mix; null where the school knows nothing yet. */
+	readonly counts: readonly number[] | null;
+	readonly total: number | null;
+	/** Packed for another shape than the run has now: counted by its length. */
+	readonly stale: boolean;
+}
+
+/**
+ * Diameters the parts of a mix are drawn and counted with, mm. Counts do not hang on a pump: sizes said in strokes are
+ * reckoned at a usual fill, here as in the picture.
+ */
+export const sizesOf = (run: Pick<Run, 'mix'>): number[] =>
+	run.mix.map((part) => resolveSize(part.size, part.nominal).assumed);
+
+/**
+ * Splits a count by weights so that the parts always add up to it: the largest remainder, ties to the earlier.
+ * @param weights 0 or more, at least one above 0
+ */
+export function splitCount(count: number, weights: readonly number[]): number[] {
+	const all = weights.reduce((a, w) => a + w, 0);
+	if (!(all > 0)) return weights.map(() => 0);
+	const exact = weights.map((w) => (count * w) / all);
+	const given = exact.map(Math.floor);
+	let left = count - given.reduce((a, g) => a + g, 0);
+	const order = exact
+		.map((e, i) => [e - Math.floor(e), i] as const)
+		.sort((a, b) => b[0] - a[0] || a[1] - b[1]);
+	for (const [, i] of order) if (left-- > 0) given[i]!++;
+	return given;
+}
+
+const sharesOf = (mix: readonly MixPart[]): number[] => mix.map((p) => rational(p.share).valueOf());
+
+/** Clusters a foot that the sizes of the mix take at the default squash: what the school of clusters starts from. */
+function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
+	const sizes = sizesOf(run);
+	const shares = sharesOf(run.mix);
+	const all = shares.reduce((a, s) => a + s, 0);
+	if (!(all > 0)) return 0;
+	const mean = sizes.reduce((a, d, i) => a + (d * shares[i]!) / all, 0);
+	return FOOT / ownPitch(4, mean, SQUASH.usual);
+}
+
+/**
+ * The three schools side by side. Clusters a foot: so many clusters, split by the shares. By the foot: what a finished
+ * piece took, by the length of this one. Packed: what packing came to.
+ */
+export function estimatesOf(run: Run): readonly Estimate[] {
+	const { mix, organic } = run;
+	const feet = lengthOfRun(run) / FOOT;
+	const fullness = rational(organic.fullness).valueOf();
+	const estimate = (by: EstimateBy, counts: readonly number[] | null, stale = false): Estimate => ({
+		by,
+		counts,
+		total: counts === null ? null : counts.reduce((a, c) => a + c, 0),
+		stale
+	});
+	const aFoot = organic.clusters === null ? usualClusters(run) : rational(organic.clusters).valueOf();
+	const clusters = Math.round(aFoot * feet * fullness) * IN_CLUSTER[organic.seen];
+	const { taught, packed } = organic;
+	return [
+		estimate('clusters', mix.length === 0 ? [] : splitCount(clusters, sharesOf(mix))),
+		estimate('by the foot', taught && byTheFoot(mix, taught, feet)),
+		estimate(
+			'packed',
+			packed && packed.counts.length === mix.length
+				? scaled(packed.counts, lengthOfRun(run) / (packed.length / 1000))
+				: null,
+			packed !== null && packed.key !== packKey(run)
+		)
+	];
+}
+
+/** What a finished piece took of each size, by the length of this one; parts of one size share it as they stand. */
+function byTheFoot(
+	mix: readonly MixPart[],
+	{ length, counts }: NonNullable<Run['organic']['taught']>,
+	feet: number
+): number[] {
+	const longer = (feet * FOOT * 1000) / length;
+	const found = mix.map(() => 0);
+	for (const { nominal, count } of counts) {
+		const own = mix.map((p) => (p.nominal === nominal ? rational(p.share).valueOf() : 0));
+		splitCount(Math.round(count * longer), own).forEach((c, i) => (found[i]! += c));
+	}
+	return found;
+}
+
+const scaled = (counts: readonly number[], by: number): number[] =>
+	Math.abs(by - 1) < 1e-6 ? [...counts] : counts.map((c) => Math.round(c * by));
+
+/** The estimate a run is counted by; where its school knows nothing yet, the school of clusters stands in. */
+export function estimateUsed(run: Run): Estimate {
+	const all = estimatesOf(run);
+	const wanted = all.find((e) => e.by === run.organic.by)!;
+	return wanted.counts === null ? all[0]! : wanted;
+}
+
+/** Schools that lie further apart than this make the count a range. House rule. */
+const FAR = 0.2;
+
+/**
+ * The ends of a count where the schools lie far apart: the least and the most of them, part by part of the mix. None
+ * where they agree, where one speaks alone, and where a finished piece of this length was counted: that is no estimate.
+ */
+export function endsOf(
+	run: Run
+): { readonly low: readonly number[]; readonly high: readonly number[] } | undefined {
+	const all = estimatesOf(run).filter((e) => e.counts !== null && e.total);
+	const { taught } = run.organic;
+	const measured = taught !== null && Math.abs(taught.length / 1000 - lengthOfRun(run)) < 1;
+	const apart = apartBy(all);
+	if (apart === undefined || apart <= FAR || (measured && run.organic.by === 'by the foot')) return undefined;
+	const totals = all.map((e) => e.total!);
+	return {
+		low: all[totals.indexOf(Math.min(...totals))]!.counts!,
+		high: all[totals.indexOf(Math.max(...totals))]!.counts!
+	};
+}
+
+/** How far the schools lie apart: the largest of them over the smallest, less 1. Undefined where one speaks alone. */
+export function apartBy(estimates: readonly Estimate[]): number | undefined {
+	const totals = estimates.flatMap((e) => (e.total ? [e.total] : []));
+	return totals.length < 2 ? undefined : Math.max(...totals) / Math.min(...totals) - 1;
+}
+
+/** Which part is most by count, and which by size: the air it takes. Index in the mix. */
+export function dominant(
+	sizes: readonly number[],
+	counts: readonly number[]
+): { readonly byCount: number; readonly bySize: number } {
+	const most = (values: readonly number[]) => values.indexOf(Math.max(...values));
+	return { byCount: most(counts), bySize: most(sizes.map((d, i) => d ** 3 * counts[i]!)) };
+}
+
+/** Goes up when packing would come to another count: what was packed before is packed again. */
+const PACKED_AS = 2;
+
+/** Everything a packing hangs on, in few letters: FNV-1a, 64 bits in two halves (from memory). */
+export function packKey(run: Run): string {
+	const { organic, path, height, branches } = run;
+	const said = JSON.stringify([
+		PACKED_AS,
+		path,
+		height,
+		branches.map(({ kind, at, way, length }) => [kind, at, way, length]),
+		sizesOf(run),
+		sharesOf(run.mix),
+		organic.seen,
+		organic.fullness,
+		organic.thicker,
+		organic.seed
+	]);
+	let [a, b] = [0x811c9dc5, 0x01000193];
+	for (let i = 0; i < said.length; i++) {
+		const c = said.charCodeAt(i);
+		a = Math.imul(a ^ c, 0x01000193);
+		b = Math.imul(b ^ (c + i), 0x85ebca6b);
+	}
+	return [a, b].map((v) => (v >>> 0).toString(16).padStart(8, '0')).join('');
+}
+
+/**
+ * What is to be packed of a run; undefined where there is nothing to pack or too much to draw.
+ * @param counts so many of each part and no more; null fills the gaps
+ */
+export function packJob(run: Run, counts: readonly number[] | null): PackJob | undefined {
+	const stretches = stretchesOf(run);
+	if (run.mix.length === 0 || stretches.length === 0) return undefined;
+	const { seen, fullness, thicker, seed } = run.organic;
+	const job = {
+		stretches,
+		sizes: sizesOf(run),
+		shares: sharesOf(run.mix),
+		seen,
+		fullness: rational(fullness).valueOf(),
+		thicker,
+		seed,
+		counts
+	};
+	if (firstCount(job) > MOST_PACKED) return undefined;
+	return { ...job, key: `${packKey(run)}${counts ? `:${counts.join('.')}` : ''}` };
+}

@@ -1,0 +1,207 @@
+import { across, pointOf } from '../../geometry/path.ts';
+import { unequalRing } from '../../geometry/ring.ts';
+import { seeded } from '../../geometry/random.ts';
+import type { Id } from '../../document/id.ts';
+import type { MixPart, Run } from './document.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import type { AppliedBall } from '../applied/count.ts';
+import { innerBall } from '../kit/filled.ts';
+import { estimateUsed, packJob, splitCount } from './organic.ts';
+import { type Packing, type PackJob, type Placed } from './pack-job.ts';
+import { packRoughly } from './pack-run.ts';
+import { layRun, clustersByRow, infillCount, slotOfLaid } from './count.ts';
+import { stretchesOf } from './path.ts';
+import type { Strand } from '../kit/strand.ts';
+
+/** Packs a job where somebody has the time: a worker's result, or all of it at once; undefined is a rough picture. */
+export type Packed = (job: PackJob) => Packing | undefined;
+
+export interface PlacedRun {
+	readonly balls: readonly AppliedBall[];
+	readonly strands: readonly Strand[];
+}
+
+/** What holds a run is drawn so thick, mm. */
+const SPINE = 6;
+
+/** What is packed for the picture: so many as are counted; counted by packing, as packing fills it. */
+export function jobOf(run: Run): PackJob | undefined {
+	const { counts } = estimateUsed(run);
+	const byPacking = run.organic.by === 'packed';
+	return packJob(run, byPacking ? null : counts);
+}
+
+/** Where everything of a run is: clusters in rings about the path, the mix packed along it, small ones outside. */
+export function placeRun(run: Run, pumps: readonly PumpProfile[] = [], packed?: Packed): PlacedRun {
+	const balls = [...clusterBalls(run, pumps), ...mixBalls(run, packed), ...cornerBalls(run, pumps)];
+	balls.push(...infillBalls(run, balls, pumps));
+	const strands = run.spine
+		? stretchesOf(run).map((s): Strand => ({
+				piece: '',
+				path: s.points.filter((_, i) => i % 4 === 0 || i === s.points.length - 1),
+				d: SPINE,
+				slot: null,
+				material: run.spine!.material
+			}))
+		: [];
+	return { balls, strands };
+}
+
+const LOOKS = [0, -1] as const;
+
+function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
+	const stretches = stretchesOf(run);
+	const byRow = clustersByRow(run);
+	const rings = new Map(
+		run.rows.map((row) => {
+			const diameters = row.cluster.places.map((p) => resolveSize(p.size, p.nominal, pumps).assumed);
+			return [row.id, { diameters, ...unequalRing(diameters) }];
+		})
+	);
+	return layRun(run).flatMap((cluster) => {
+		const { row, at, stretch, ring } = cluster;
+		const { diameters, radius, angles } = rings.get(row.id)!;
+		const { point, way } = pointOf(stretches[stretch]!, at);
+		const [away, over] = across(way);
+		// Every second one turned by half a place, to nest.
+		const turn = Math.PI / 4 + (ring % 2 === 0 ? 0 : Math.PI / diameters.length);
+		return row.cluster.places.map((place, i): AppliedBall => {
+			const [u, v] = [radius * Math.cos(turn + angles[i]!), radius * Math.sin(turn + angles[i]!)];
+			return {
+				piece: row.id,
+				ball: {
+					x: point.x + u * away.x + v * over.x,
+					y: point.y + u * away.y + v * over.y,
+					z: Math.max(diameters[i]! / 2, point.z + u * away.z + v * over.z),
+					d: diameters[i]!
+				},
+				slot: slotOfLaid(cluster, i, byRow.get(row.id) ?? 1),
+				material: place.material,
+				kind: place.kind,
+				looks: LOOKS,
+				inside: innerBall(place, pumps),
+				hides: 0
+			};
+		});
+	});
+}
+
+/** A pair in the inside of each elbow, one before the other. */
+function cornerBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
+	const { corner, path } = run;
+	if (!corner || path.kind !== 'corners') return [];
+	const d = resolveSize(corner.size, corner.nominal, pumps).assumed;
+	const legs = stretchesOf(run).filter((s) => !s.arm);
+	return legs.slice(1).flatMap((leg, i): AppliedBall[] => {
+		if (path.legs[i]!.way === path.legs[i + 1]!.way) return [];
+		const { way: came } = pointOf(legs[i]!, legs[i]!.length);
+		const { point, way: goes } = pointOf(leg, 0);
+		const into = { x: goes.x - came.x, z: goes.z - came.z };
+		const far = (d * 0.75) / Math.hypot(into.x, into.z);
+		return [-1, 1].map((side): AppliedBall => ({
+			piece: '',
+			ball: { x: point.x + into.x * far, y: (side * d) / 2, z: Math.max(d / 2, point.z + into.z * far), d },
+			slot: corner.slot,
+			material: corner.material,
+			kind: corner.kind,
+			looks: LOOKS,
+			inside: innerBall(corner, pumps),
+			hides: 0
+		}));
+	});
+}
+
+/** Of a run too long to pack so many are drawn, spread over all of it. */
+const DRAWN = 1500;
+function thinned(run: Run): PackJob | undefined {
+	const { counts } = estimateUsed(run);
+	return counts ? packJob(run, splitCount(DRAWN, counts)) : undefined;
+}
+
+const rough = new WeakMap<Run, Placed>();
+
+/** The packing a run is drawn with: what somebody packed, else a rough one at once. */
+function packingOf(run: Run, packed?: Packed): Placed | undefined {
+	const whole = jobOf(run);
+	const done = whole && packed?.(whole);
+	if (done) return done;
+	const job = whole ?? thinned(run);
+	if (!job) return undefined;
+	const had = rough.get(run);
+	if (had?.key === job.key) return had;
+	const placed = packRoughly(job);
+	rough.set(run, placed);
+	return placed;
+}
+
+function mixBalls(run: Run, packed?: Packed): AppliedBall[] {
+	const packing = packingOf(run, packed);
+	if (!packing) return [];
+	const slots = run.mix.map((part, i) => coloursAlong(part, packing.counts[i] ?? 0, run.organic.seed + i));
+	const next = run.mix.map(() => 0);
+	return packing.balls
+		.toSorted((a, b) => a.at - b.at)
+		.map(({ part, x, y, z, d }): AppliedBall => {
+			const { id, kind } = run.mix[part]!;
+			return {
+				piece: id,
+				ball: { x, y, z, d },
+				slot: slots[part]![next[part]!++]!,
+				material: null,
+				kind,
+				looks: LOOKS,
+				hides: 0
+			};
+		});
+}
+
+/** The colours of a part from the beginning of a run to its end: each as often as it is counted, well mixed. */
+function coloursAlong({ colours }: MixPart, count: number, seed: number): Id[] {
+	const left = splitCount(
+		count,
+		colours.map((c) => c.parts)
+	);
+	const whole = [...left];
+	const chance = seeded(seed);
+	return Array.from({ length: count }, () => {
+		// The colour that is furthest behind, give or take a little: no two runs of one colour are alike.
+		let [best, most] = [0, -Infinity];
+		left.forEach((l, i) => {
+			const share = l === 0 ? -Infinity : l / whole[i]! + chance() * 0.25;
+			if (share > most) [best, most] = [i, share];
+		});
+		left[best]!--;
+		return colours[best]!.slot;
+	});
+}
+
+/** Small ones on the outside, towards the audience: where they go is decided at the job, the picture shows how many. */
+function infillBalls(run: Run, balls: readonly AppliedBall[], pumps: readonly PumpProfile[]): AppliedBall[] {
+	const hosts = balls.filter((b) => b.ball.y <= 0);
+	if (hosts.length === 0) return [];
+	return run.infill.flatMap((infill, n) => {
+		const { usual } = infillCount(run, infill);
+		const d = resolveSize(infill.size, infill.nominal, pumps).assumed;
+		const chance = seeded(run.organic.seed + 1000 + n);
+		return Array.from({ length: Math.min(usual, 2000) }, (_, i): AppliedBall => {
+			const { ball } = hosts[Math.floor(((i + 0.5) / usual) * hosts.length) % hosts.length]!;
+			const [angle, lift] = [(chance() - 0.5) * Math.PI * 0.8, (chance() - 0.5) * 1.2];
+			const out = (ball.d + d) / 2;
+			return {
+				piece: infill.id,
+				ball: {
+					x: ball.x + out * Math.sin(angle) * Math.cos(lift),
+					y: ball.y - out * Math.cos(angle) * Math.cos(lift),
+					z: Math.max(d / 2, ball.z + out * Math.sin(lift)),
+					d
+				},
+				slot: infill.slot,
+				material: null,
+				kind: infill.kind,
+				looks: LOOKS,
+				hides: 0
+			};
+		});
+	});
+}

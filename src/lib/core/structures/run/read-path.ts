@@ -1,0 +1,190 @@
+import { got, refuse, type Parsed } from '../../errors.ts';
+import { inches, MICROMETRES, um, type LengthUnit, type Micrometres } from '../../units/length.ts';
+import type { Rational } from '../../units/rational.ts';
+import { WAYS, type PathLeg, type RunPath } from './document.ts';
+import type { Entry } from '../../language/entry.ts';
+import { wordsMatch } from '../../language/names/name-colour.ts';
+import type { Reader } from '../../language/reader.ts';
+import type { SaidRun } from '../../language/said-run.ts';
+import { isWord } from '../../language/tokens.ts';
+
+/** A path is at most so long: 650 ft. */
+const LONGEST = 650;
+export const TOO_LONG = `A path is between 3 in and ${LONGEST} ft long.`;
+const said = (run: SaidRun): Parsed<Entry> => got({ kind: 'run', said: run });
+
+/** A length of a path; feet where no unit is said. */
+export function pathLength(
+	r: Reader,
+	unit: LengthUnit = 'ft',
+	least: Micrometres = inches(3)
+): Micrometres | undefined {
+	const value = r.number();
+	if (!value) return undefined;
+	const long = Math.round(value.mul(MICROMETRES[r.unit() ?? unit]).valueOf());
+	return long >= least && long <= MICROMETRES.ft * LONGEST ? um(long) : undefined;
+}
+
+/** Where a run goes: `line 20 ft`, `arch 8 ft by 7`, `corners up 7, right 8, down 7`, `along pipe`; and how high it hangs. */
+export function path(r: Reader): Parsed<Entry> | undefined {
+	const verb = r.word('line', 'arch', 'catenary', 'corners', 'helix', 'curve', 'along', 'lifted');
+	if (!verb) return undefined;
+	if (verb === 'lifted') {
+		const height = r.word('floor') ? (0 as const) : pathLength(r);
+		const now = r.context.sections?.find((s) => s.id === r.context.section)?.structure;
+		if (height === undefined || now?.kind !== 'run')
+			return refuse(
+				'not-a-length',
+				'How high over the floor? Type it like “lifted 6 ft”, or “lifted floor”.'
+			);
+		return said({ set: 'path', path: now.path, height });
+	}
+	const path = shape(r, verb);
+	if (!path.ok) return path;
+	let height: Micrometres | 0 | null = null;
+	if (r.word('lifted')) {
+		const found = r.word('floor') ? (0 as const) : pathLength(r);
+		height = found ?? null;
+		if (height === null)
+			return refuse('not-a-length', 'How high over the floor? Type it like “lifted 6 ft”.');
+	}
+	return said({ set: 'path', path: path.value, height });
+}
+
+function shape(r: Reader, verb: string): Parsed<RunPath> {
+	switch (verb) {
+		case 'line': {
+			const length = pathLength(r);
+			return length
+				? got({ kind: 'line', length })
+				: refuse('not-a-length', `${TOO_LONG} Type it like “line 20 ft”.`);
+		}
+		case 'along': {
+			const words = r.words();
+			const runs = (r.context.sections ?? []).filter(
+				(s) => s.structure.kind === 'run' && s.id !== r.context.section && s.structure.path.kind !== 'lent'
+			);
+			const by =
+				runs.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				runs.find((s) => wordsMatch(words, s.name));
+			return by && words.length > 0
+				? got({ kind: 'lent', by: by.id })
+				: refuse(
+						'unknown-word',
+						`Along which run? ${runs.length > 0 ? `There is ${runs.map((s) => s.name).join(', ')}.` : 'There is no other run in this design.'}`
+					);
+		}
+		case 'corners':
+			return corners(r);
+		case 'helix':
+			return helix(r);
+		case 'curve':
+			return curve(r);
+		default: {
+			const span = pathLength(r);
+			r.word('wide', 'across');
+			if (!r.word('by', 'x', 'and')) r.mark(',');
+			const rise = pathLength(r);
+			r.word('high', 'tall');
+			return span && rise
+				? got({ kind: 'arch', span, rise, curve: verb === 'arch' ? 'ellipse' : 'catenary' })
+				: refuse(
+						'not-a-length',
+						`How wide and how high? Type it like “${verb} 8 ft by 7 ft”, each up to ${LONGEST} ft.`
+					);
+		}
+	}
+}
+
+function corners(r: Reader): Parsed<RunPath> {
+	const legs: PathLeg[] = [];
+	do {
+		const way = WAYS.find((w) => r.word(w));
+		const length = way && pathLength(r);
+		if (!way || !length)
+			return refuse(
+				'missing',
+				'Say each leg as a way and a length, like “corners up 7 ft, right 8 ft, down 7 ft”.'
+			);
+		let pitch: Micrometres | null = null;
+		if (r.word('apart')) {
+			pitch = pathLength(r, 'in', inches(0.5)) ?? null;
+			if (pitch === null) return refuse('not-a-length', 'How far apart? Type it like “apart 3 in”.');
+		}
+		legs.push({ way, length, pitch });
+		if (legs.length > 40) return refuse('too-big', 'A path has at most 40 legs.');
+	} while (r.mark(','));
+	return got({ kind: 'corners', legs });
+}
+
+function helix(r: Reader): Parsed<RunPath> {
+	let across: Micrometres | undefined;
+	let height: Micrometres | undefined;
+	let turns: number | undefined;
+	for (let i = 0; i < 3 && r.now?.kind === 'number'; i++) {
+		if (isWord(r.next, 'turns', 'turn')) {
+			turns = r.number()!.valueOf();
+			r.at++;
+			continue;
+		}
+		const length = pathLength(r);
+		if (r.word('across', 'wide')) across = length;
+		else if (r.word('high', 'tall')) height = length;
+		else break;
+		r.mark(',');
+	}
+	if (!across || !height || !turns || turns <= 0 || turns > 100)
+		return refuse(
+			'missing',
+			'Say how wide, how high and how many turns, like “helix 1 ft across 7 ft high 3 turns”.'
+		);
+	return got({ kind: 'helix', across, height, turns });
+}
+
+/** Points to the right and up, feet: `curve 0 by 0, 3 by 2, 6 by 1 ft`. */
+function curve(r: Reader): Parsed<RunPath> {
+	const points: [Rational, Rational][] = [];
+	const signed = () => {
+		const minus = r.mark('-') || r.mark('−');
+		const value = r.number();
+		return value && (minus ? value.neg() : value);
+	};
+	do {
+		const x = signed();
+		const comma = r.word('by', 'x');
+		const z = comma ? signed() : undefined;
+		if (!x || !z)
+			return refuse(
+				'missing',
+				'Say its points as so far right by so far up, like “curve 0 by 0, 3 by 2, 6 by 1 ft”.'
+			);
+		points.push([x, z]);
+	} while (r.mark(','));
+	const unit = MICROMETRES[r.unit() ?? 'ft'];
+	const whole = points.map(
+		([x, z]) => [x, z].map((v) => Math.round(v!.mul(unit).valueOf())) as [number, number]
+	);
+	const far = MICROMETRES.ft * LONGEST;
+	if (points.length < 2 || points.length > 60) return refuse('too-big', 'A curve has 2 to 60 points.');
+	if (whole.flat().some((v) => Math.abs(v) > far)) return refuse('too-big', TOO_LONG);
+	if (whole.every(([x, z]) => x === whole[0]![0] && z === whole[0]![1]))
+		return refuse('too-small', 'All its points are one: a path has a length. Move one of them.');
+	return got({ kind: 'curve', points: whole });
+}
+
+/** `tee at 4 ft up 3 ft`, `cross at 4 ft up 3 ft`. */
+export function branch(r: Reader): Parsed<Entry> | undefined {
+	const kind = r.word('tee', 'cross') as 'tee' | 'cross' | undefined;
+	if (!kind) return undefined;
+	r.word('at');
+	const at = pathLength(r);
+	const way = WAYS.find((w) => r.word(w));
+	const length = pathLength(r);
+	if (!at || !way || !length)
+		return refuse(
+			'missing',
+			`Where along the path, which way and how long? Type it like “${kind} at 4 ft up 3 ft”.`
+		);
+	const pitch = r.word('apart') ? (pathLength(r, 'in', inches(0.5)) ?? null) : null;
+	return said({ set: 'branch', branch: { kind, at, way, length, pitch } });
+}

@@ -1,0 +1,212 @@
+import { FILL_EDGES, fillBand } from '../../sizing/fill.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { Rates } from '../../cost/rates.ts';
+import { type Catalogue, matchKey } from '../../materials/catalogue.ts';
+import type { Stack, Layer } from './document.ts';
+import type { Colourway } from '../../document/slot.ts';
+import type { Id } from '../../document/id.ts';
+import { slotsOf } from '../../document/pattern.ts';
+import {
+	formatFeet,
+	formatInches,
+	inches,
+	MICROMETRES,
+	um,
+	type Millimetres,
+	type Micrometres
+} from '../../units/length.ts';
+import { runsOf, type PlacedStack } from './count.ts';
+import type { Finding } from '../../checks/finding.ts';
+import { overSafe } from '../kit/over-safe.ts';
+
+/** A ring tilted by more than this deserves a levelling cluster. House rule, degrees. */
+export const TILT_LIMIT = 4;
+
+/** A step of size over this much inside a graded run of three layers or more is seen as a jump. Common practice. */
+export const STEP_LIMIT = inches(1.5);
+
+/** A step over this much parts one thing from another: feet from the rest. It is no slope that went wrong. House rule. */
+const ANOTHER_PART = inches(3.5);
+
+/** So much the top cluster hides of an upright that ends in it, mm: an inch. Common practice. */
+const HIDDEN = 25.4;
+/** A layer of which less than this share of a balloon stands out over the one below sits inside it. House rule. */
+const STANDS_OUT = 0.25;
+
+/** What is wrong or worth a look in one stack. */
+export function checkStack(
+	section: Id,
+	stack: Stack,
+	placed: PlacedStack,
+	{ catalogue, colourway, rates }: { catalogue: Catalogue; colourway: Colourway | undefined; rates: Rates }
+): Finding[] {
+	const findings: Finding[] = [];
+	const { upright } = stack;
+	const short = upright.length === null ? 0 : placed.upright.usual - upright.length / 1000;
+	if (upright.kind !== 'none' && upright.length !== null && short > HIDDEN) {
+		const [needed, has] = [placed.upright.usual, upright.length / 1000].map((v) =>
+			formatFeet(v as Millimetres)
+		);
+		findings.push({
+			code: 'upright-short',
+			level: 'bad',
+			say: `The stack needs ${needed} of ${upright.kind}, and this one is ${has}. Take a longer ${upright.kind} or fewer layers.`,
+			why: 'The top layers would hang over the end of it and lean.',
+			remedy: remedyUpright(section, placed.upright.usual, upright.kind)
+		});
+	}
+	for (const layer of stack.layers) findings.push(...checkSizes(layer, catalogue, colourway, rates));
+	/** The lean that is known of: said already, or held level by a small cluster tucked in. */
+	let lean = 0;
+	placed.layers.forEach((at, index) => {
+		const { layer, ringOfRow } = placed.rings[index]!;
+		const below = placed.layers[index - 1];
+		const largest = at.rings.flat().reduce((a, b) => Math.max(a, b.d), 0);
+		if (below && at.status === 'resting' && ringOfRow === 0 && at.top - below.top < STANDS_OUT * largest) {
+			const out = formatInches(um(Math.round(Math.max(0, at.top - below.top) / 6.35) * 6350));
+			findings.push({
+				code: 'sunk',
+				level: 'watch',
+				layer: layer.id,
+				say: `This layer sits down inside the ring below it: ${out === '0' ? 'nothing' : `${out} in`} of it stands out. Use more or larger balloons, or tie it to the upright higher up.`,
+				why: 'Seen from the side it is hidden, and what stands on it sinks with it.'
+			});
+		}
+		if (at.status === 'sunk' && ringOfRow === 0) {
+			findings.push({
+				code: 'sunk',
+				level: 'watch',
+				layer: layer.id,
+				say: 'This layer touches nothing below it and sinks into the ring. Use more or larger balloons, or tie it to the upright at its height.',
+				why: 'Seen from the side it is half hidden, and it can slip further down.'
+			});
+		}
+		const levelled = layer.clusters.some((c) => c.side !== 'all');
+		const leans = ringOfRow === 0 && !levelled && at.tilt - lean > TILT_LIMIT;
+		// What stands on a leaning layer takes the lean over: it is said once, where it begins.
+		if (levelled || leans) lean = at.tilt;
+		if (leans) {
+			findings.push({
+				code: 'tilted',
+				level: 'watch',
+				layer: layer.id,
+				say: `This layer leans by ${Math.round(at.tilt)}°. Tuck a small cluster under its low side to level it.`,
+				why: 'Every layer above takes the lean over, and the whole piece looks crooked.',
+				remedy: { label: 'Level it', act: { kind: 'level', section, layer: layer.id } }
+			});
+		}
+	});
+	findings.push(...checkSteps(stack, rates), ...checkJoinings(stack, rates));
+	return findings;
+}
+
+/** Line round soft latex: the layers above the lowest that are joined with it and are not firm. */
+function checkJoinings(stack: Stack, { pumps }: Rates): Finding[] {
+	return stack.layers.flatMap((layer, row): Finding[] => {
+		const lined = (layer.joining ?? stack.joining) === 'line' && (row > 0 || layer.repeat > 1);
+		if (!lined) return [];
+		const soft = layer.clusters.some(({ places }) =>
+			places.some(({ size, nominal }) => {
+				const { assumed, known } = resolveSize(size, nominal, pumps);
+				return known && assumed / (nominal / 1000) < FILL_EDGES.soft;
+			})
+		);
+		if (!soft) return [];
+		return [
+			{
+				code: 'line-on-soft',
+				level: 'watch',
+				layer: layer.id,
+				say: 'Soft balloons joined with line. Twist them on, or take a decorating strip or a modelling balloon.',
+				why: 'Thin strong line cuts into soft latex, at once or in the night.',
+				remedy: {
+					label: 'Twist it on',
+					act: { kind: 'join', layer: layer.id, joining: 'twisted on' }
+				}
+			}
+		];
+	});
+}
+
+/** A length of upright that reaches, up to the next whole foot. */
+function remedyUpright(section: Id, needed: number, kind: string): Finding['remedy'] {
+	const length = um(Math.ceil((needed * 1000) / MICROMETRES.ft) * MICROMETRES.ft);
+	return {
+		label: `${kind} of ${formatFeet((length / 1000) as Millimetres)}`,
+		act: { kind: 'upright', section, length }
+	};
+}
+
+/** Jumps of size inside graded runs: three rows or more of one bag size that only shrink, or only grow. */
+function checkSteps(stack: Stack, { pumps }: Rates): Finding[] {
+	const rows = stack.layers.map((layer) => {
+		const place = layer.clusters[0]!.places[0]!;
+		const { assumed, known } = resolveSize(place.size, place.nominal, pumps);
+		return { layer, nominal: place.nominal, size: assumed, known };
+	});
+	const findings: Finding[] = [];
+	const sign = (i: number): number => {
+		const [a, b] = [rows[i]!, rows[i + 1]];
+		return b && a.known && b.known && a.nominal === b.nominal ? Math.sign(b.size - a.size) : 0;
+	};
+	for (let i = 0; i + 1 < rows.length; i++) {
+		const [a, b] = [rows[i]!, rows[i + 1]!];
+		const graded = sign(i) !== 0 && ((i > 0 && sign(i - 1) === sign(i)) || sign(i + 1) === sign(i));
+		const step = Math.abs(b.size - a.size) * 1000;
+		if (!graded || step <= STEP_LIMIT || step > ANOTHER_PART) continue;
+		const [from, to, by] = [a.size * 1000, b.size * 1000, step].map((v) =>
+			formatInches(Math.round(v) as Micrometres)
+		);
+		findings.push({
+			code: 'size-step',
+			level: 'watch',
+			layer: b.layer.id,
+			say: `From ${from} to ${to} in is a step of ${by} in inside a graded run. Put a layer between, or size one of them nearer.`,
+			why: 'Over 1½ in the eye stops reading a slope and sees a ledge.'
+		});
+	}
+	return findings;
+}
+
+function checkSizes(
+	layer: Layer,
+	catalogue: Catalogue,
+	colourway: Colourway | undefined,
+	rates: Rates
+): Finding[] {
+	const seen = new Set<string>();
+	const findings: Finding[] = [];
+	for (const cluster of layer.clusters) {
+		const slot = slotsOf(cluster.pattern)[0];
+		for (const { place } of runsOf(cluster)) {
+			const colour = colourway?.fills[place.slot ?? slot ?? ''] ?? null;
+			const safe = catalogue.byMatch.get(matchKey(place.kind, place.nominal, colour))?.safe ?? place.nominal;
+			const { high, assumed, known } = resolveSize(place.size, place.nominal, rates.pumps);
+			const key = `${place.nominal}/${high}`;
+			if (!known || seen.has(key)) continue;
+			seen.add(key);
+			const over = overSafe(place.nominal, safe, high);
+			if (!over && fillBand(assumed / (place.nominal / 1000)) !== 'pear-shaped') continue;
+			const [bag, limit] = [place.nominal, safe].map(formatInches);
+			if (over) {
+				findings.push({
+					...over,
+					layer: layer.id,
+					remedy: {
+						label: `Size it to ${limit}`,
+						act: { kind: 'size', layer: layer.id, nominal: place.nominal, size: um(safe) }
+					}
+				});
+			} else {
+				findings.push({
+					code: 'pear-shaped',
+					level: 'watch',
+					layer: layer.id,
+					say: `Under half its size a ${bag} in balloon is pear-shaped. Take a smaller balloon for a round one.`,
+					why: 'The neck stays thick and dark, and clusters of them do not close.'
+				});
+			}
+		}
+	}
+	return findings;
+}

@@ -1,0 +1,297 @@
+import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../../geometry/heights.ts';
+import { placeLayers, type LayerSpec, type PlacedLayer, type RingSpec } from '../../geometry/layers.ts';
+import {
+	inflateTask,
+	methodOfPlace,
+	sizeBatch,
+	type Method,
+	type Task,
+	type TaskCount
+} from '../../labour/task.ts';
+import { slotAt } from '../../document/pattern.ts';
+import { balloonCount, layerCount, type Layer, type Stack } from './document.ts';
+import type { Cluster, Place } from '../../document/cluster.ts';
+import type { Colourway } from '../../document/slot.ts';
+import { resolveSize, type Diameter } from '../../sizing/resolve.ts';
+import { sizeKey } from '../../sizing/size.ts';
+
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import { rational } from '../../units/rational.ts';
+import { insideNeeds, insideTasks, sameInside } from '../kit/filled.ts';
+import type { Need, StructureDefinition } from '../kit/need.ts';
+
+/** One ring of a placed layer and the row it came from. */
+export interface StackRing {
+	readonly layer: Layer;
+	readonly row: number;
+	readonly ringOfRow: number;
+	readonly ringOfStack: number;
+}
+
+/** A figure that hangs on squash and sizes: as computed, and the range it may lie in. mm */
+export interface Interval {
+	readonly usual: number;
+	readonly low: number;
+	readonly high: number;
+	/** False where a size is not known: print a dash. */
+	readonly known: boolean;
+}
+
+export interface PlacedStack {
+	/** As assumed for the picture, floor first, repeats written out. */
+	readonly layers: readonly PlacedLayer[];
+	readonly rings: readonly StackRing[];
+	readonly body: Interval;
+	readonly upright: Interval;
+	readonly overall: Interval;
+}
+
+/** The first place that shall look to a side, and to which: its ring is turned so. */
+function facingOf({ places }: Cluster): RingSpec['facing'] {
+	const place = places.findIndex((p) => p.side !== null);
+	return place < 0 ? undefined : { place, side: places[place]!.side! };
+}
+
+/** Each row's repeats written out, floor first. */
+export function ringsOf(stack: Stack): StackRing[] {
+	const rings: StackRing[] = [];
+	stack.layers.forEach((layer, row) => {
+		for (let k = 0; k < layer.repeat; k++) {
+			rings.push({ layer, row, ringOfRow: k, ringOfStack: rings.length });
+		}
+	});
+	return rings;
+}
+
+/** A slot's place in a cluster: the place's own word first, then the pattern's. */
+export const slotOfPlace = (cluster: Cluster, place: number, ring: StackRing): string =>
+	cluster.places[place]!.slot ??
+	slotAt(cluster.pattern, {
+		place,
+		ringOfRow: ring.ringOfRow,
+		ringOfStack: ring.ringOfStack,
+		rings: ring.layer.repeat,
+		places: cluster.places.length
+	});
+
+/** Places a stack as assumed, and at both ends of sizes and squash where those are asked for. */
+export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): PlacedStack {
+	const rings = ringsOf(stack);
+	const diameters = new Map<Place, Diameter>();
+	let known = true;
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const place of cluster.places) {
+				const d = resolveSize(place.size, place.nominal, pumps);
+				diameters.set(place, d);
+				known &&= d.known;
+			}
+		}
+	}
+	const at = (end: 'assumed' | 'low' | 'high', squash: number) => {
+		const spec = new Map<Layer, LayerSpec>();
+		for (const layer of stack.layers) {
+			spec.set(layer, {
+				turn: layer.turn,
+				rings: layer.clusters.map((cluster) => ({
+					diameters: cluster.places.map((place) => diameters.get(place)![end]),
+					side: cluster.side,
+					tier: cluster.tier,
+					facing: facingOf(cluster)
+				}))
+			});
+		}
+		return placeLayers(
+			rings.map((ring) => spec.get(ring.layer)!),
+			squash
+		);
+	};
+	const layers = at('assumed', stack.squash);
+	// The ends are asked for now and then, the height at every keystroke: they are placed when somebody asks.
+	let ends: readonly (readonly PlacedLayer[])[] | undefined;
+	const interval = (height: (layers: readonly PlacedLayer[]) => number): Interval => {
+		const usual = height(layers);
+		const both = () => {
+			ends ??= [
+				at('low', Math.min(SQUASH.low, stack.squash)),
+				at('high', Math.max(SQUASH.high, stack.squash))
+			];
+			return ends.map(height);
+		};
+		return {
+			usual,
+			get low() {
+				return Math.min(usual, ...both());
+			},
+			get high() {
+				return Math.max(usual, ...both());
+			},
+			known: known && layers.length > 0
+		};
+	};
+	const tie = stack.upright.tie / 1000;
+	return {
+		layers,
+		rings,
+		body: interval(bodyHeight),
+		upright: interval((l) => uprightNeeded(l, tie)),
+		overall: interval(overallHeight)
+	};
+}
+
+/** Neighbouring places of a cluster that are alike, and how many: most clusters are one run. */
+export interface PlaceRun {
+	readonly place: Place;
+	/** Index of the first of them in the cluster. */
+	readonly from: number;
+	readonly count: number;
+}
+
+export function runsOf({ places }: Cluster): PlaceRun[] {
+	const runs: { place: Place; from: number; count: number }[] = [];
+	places.forEach((place, from) => {
+		const last = runs.at(-1);
+		if (last && samePlace(last.place, place)) last.count++;
+		else runs.push({ place, from, count: 1 });
+	});
+	return runs;
+}
+
+const samePlace = (a: Place, b: Place): boolean =>
+	a.nominal === b.nominal &&
+	a.kind === b.kind &&
+	a.slot === b.slot &&
+	a.method === b.method &&
+	a.material === b.material &&
+	sameInside(a, b) &&
+	(a.size === b.size || (a.size.kind === b.size.kind && sizeKey(a.size) === sizeKey(b.size)));
+
+function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
+	const found = new Map<string, { place: Place; slot: string; count: number }>();
+	const filled: Need[] = [];
+	let ringOfStack = 0;
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const run of runsOf(cluster)) {
+				const { place } = run;
+				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/`;
+				if (place.inside ?? place.painted)
+					filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
+				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
+					const key = alike + slot;
+					const had = found.get(key);
+					if (had) had.count += count;
+					else found.set(key, { place, slot, count });
+				}
+			}
+		}
+		ringOfStack += layer.repeat;
+	}
+	const balloons = [...found.values()].map(({ place, slot, count }): Need => ({
+		what: 'balloon',
+		kind: place.kind,
+		nominal: place.nominal,
+		slot,
+		colour: colourway?.fills[slot] ?? null,
+		material: place.material,
+		size: place.size,
+		method: methodOfPlace(place),
+		quantity: rational(count)
+	}));
+	return [...balloons, ...filled, ...uprightNeeds(stack), ...joiningNeeds(stack)];
+}
+
+/** How often a run of places takes each slot over the repeats of its row. */
+function slotCounts(
+	layer: Layer,
+	{ pattern, places }: Cluster,
+	run: PlaceRun,
+	ringOfStack: number
+): Map<string, number> {
+	const said = run.place.slot ?? (pattern.kind === 'same' ? pattern.slot : null);
+	if (said !== null) return new Map([[said, layer.repeat * run.count]]);
+	const counts = new Map<string, number>();
+	for (let k = 0; k < layer.repeat; k++) {
+		for (let place = run.from; place < run.from + run.count; place++) {
+			const slot = slotAt(pattern, {
+				place,
+				ringOfRow: k,
+				ringOfStack: ringOfStack + k,
+				rings: layer.repeat,
+				places: places.length
+			});
+			counts.set(slot, (counts.get(slot) ?? 0) + 1);
+		}
+	}
+	return counts;
+}
+
+function uprightNeeds({ upright }: Stack): Need[] {
+	if (upright.kind === 'none') return [];
+	return [{ what: 'material', material: upright.material, label: upright.kind, quantity: rational(1) }];
+}
+
+/** Balloons that touch the floor: the lower tier of the first row. Bill, plan and labour count from here. */
+export function floorContacts({ layers, onFloor }: Stack): number {
+	const first = layers[0];
+	if (!first || !onFloor) return 0;
+	return first.clusters.reduce((a, c) => a + (c.tier === 0 ? c.places.length : 0), 0);
+}
+
+function joiningNeeds(stack: Stack): Need[] {
+	const needs: Need[] = [];
+	const contacts = floorContacts(stack);
+	if (contacts > 0) needs.push({ what: 'count', of: 'floor contact', quantity: rational(contacts) });
+	let [tied, lined] = [0, 0];
+	stack.layers.forEach((layer, row) => {
+		const joined = layer.repeat - (row === 0 ? 1 : 0);
+		const joining = layer.joining ?? stack.joining;
+		if (joining === 'modelling balloon') tied += joined * layer.clusters.length;
+		if (joining === 'line') lined += joined;
+	});
+	if (tied > 0)
+		needs.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
+	if (lined > 0) needs.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
+	return needs;
+}
+
+function tasks(stack: Stack): TaskCount[] {
+	const counts = new Map<string, { task: Task; method: Method; count: number; batches: Set<string> }>();
+	const bump = (task: Task, method: Method, by: number, batches: readonly string[] = []) => {
+		const key = `${task}/${method}`;
+		let had = counts.get(key);
+		if (!had) counts.set(key, (had = { task, method, count: 0, batches: new Set() }));
+		had.count += by;
+		for (const batch of batches) had.batches.add(batch);
+	};
+	for (const layer of stack.layers) {
+		for (const cluster of layer.clusters) {
+			for (const { place, count } of runsOf(cluster)) {
+				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, [sizeBatch(place)]);
+				bump('tie', 'hole', layer.repeat * count);
+				if (place.inside ?? place.painted)
+					for (const t of insideTasks(place, layer.repeat * count))
+						bump(t.task, t.method, t.count, t.batches);
+			}
+			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat);
+		}
+	}
+	const layers = layerCount(stack);
+	if (layers > 1) bump('attach', 'hole', layers - 1);
+	if (floorContacts(stack) > 0) bump('patch', 'hole', floorContacts(stack));
+	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1);
+	if (layers > 0) {
+		bump('set up', 'hole', 1);
+		bump('strike', 'hole', 1);
+	}
+	return [...counts.values()].map((c) => ({ ...c, batches: [...c.batches] }));
+}
+
+/** Column, pillar, figure: layers from the floor up, with or without an upright. */
+export const stack = {
+	id: 'stack',
+	words: 'stack',
+	balloons: balloonCount,
+	needs,
+	tasks
+} satisfies StructureDefinition<Stack>;

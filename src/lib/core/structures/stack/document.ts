@@ -1,0 +1,42 @@
+import type { Joining, Cluster } from '../../document/cluster.ts';
+import type { Id } from '../../document/id.ts';
+import type { Micrometres } from '../../units/length.ts';
+
+export interface Stack {
+	readonly kind: 'stack';
+	/** Floor first. */
+	readonly layers: readonly Layer[];
+	readonly upright: Upright;
+	/** How a layer is joined to the one below, where the layer says nothing. */
+	readonly joining: Joining;
+	/** Share of the rigid rise kept, 0.5 to 1.2. */
+	readonly squash: number;
+	/** Whether the lowest balls touch a bare floor: each then takes a patch. */
+	readonly onFloor: boolean;
+}
+
+export interface Layer {
+	readonly id: Id;
+	readonly clusters: readonly Cluster[];
+	/** So many layers alike, one on the other. */
+	readonly repeat: number;
+	readonly turn: 'half' | 'none';
+	readonly joining: Joining | null;
+}
+
+export const UPRIGHTS = ['none', 'pole', 'stick', 'mast balloon', 'line'] as const;
+
+export interface Upright {
+	readonly kind: (typeof UPRIGHTS)[number];
+	readonly length: Micrometres | null;
+	/** The stand, pole or line in the Stockroom; null is not chosen yet. */
+	readonly material: string | null;
+	/** What the tie takes above the centre of the top ring. */
+	readonly tie: Micrometres;
+}
+
+/** The layers a stack really has, each row's repeats written out, floor first. */
+export const layerCount = (stack: Stack): number => stack.layers.reduce((a, layer) => a + layer.repeat, 0);
+
+export const balloonCount = (stack: Stack): number =>
+	stack.layers.reduce((a, l) => a + l.repeat * l.clusters.reduce((b, c) => b + c.places.length, 0), 0);

@@ -1,0 +1,130 @@
+import { bowOver, type Bow } from '../../geometry/arc.ts';
+import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
+import type { Colourway } from '../../document/slot.ts';
+import type { Connector, Weave, WovenKind } from './document.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import { rational } from '../../units/rational.ts';
+import { ownNeed, ownTasks } from '../kit/filled.ts';
+import { hangersOf, hungNeeds } from '../kit/hung.ts';
+import type { Need, StructureDefinition } from '../kit/need.ts';
+import { graphOf, wovenCount } from './graph.ts';
+
+/** From knot to knot over the inflated size. Links: common practice, eight 10-inch links make about 8 ft. Rounds: house rule. */
+const PITCH: Readonly<Record<WovenKind, number>> = { 'latex-link': 1.2, 'latex-round': 0.9 };
+/** From row to row over the inflated size. House rule: small connectors keep rows of links a little apart. */
+const ROW: Readonly<Record<WovenKind, number>> = { 'latex-link': 1, 'latex-round': 0.9 };
+
+/** Balloons in a connector. */
+export const IN_CONNECTOR: Readonly<Record<Connector, number>> = { none: 0, single: 1, duplet: 2, quad: 4 };
+
+/** How large a weave is, mm. */
+export interface WeaveSize {
+	/** From knot to knot, and from row to row. */
+	readonly pitch: number;
+	readonly row: number;
+	/** Of the lowest row over where it would be, so that its balloons stand on the floor. */
+	readonly lift: number;
+	readonly width: number;
+	readonly height: number;
+	/** Of a ring: its width across. */
+	readonly across: number | null;
+	/** Bent over a chord; undefined where the chord is longer than the weave, null where it is flat. */
+	readonly bow: Bow | undefined | null;
+	readonly handle: (Bow & { readonly wanted: number | null }) | undefined | null;
+}
+
+export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): WeaveSize {
+	const { woven, shape, chord, handle } = weave;
+	const d = resolveSize(woven.size, woven.nominal, pumps).assumed;
+	const graph = graphOf(weave);
+	const pitch = d * PITCH[woven.kind];
+	// A honeycomb and a base go by the balloon both ways.
+	const row = shape === 'honeycomb' || shape === 'base' ? pitch : d * ROW[woven.kind];
+	const width = graph.width * pitch;
+	const bow = handle && bowOver(Math.max(1, handle.links) * pitch, handle.chord / 1000);
+	return {
+		pitch,
+		row,
+		lift: Math.max(0, (d - row) / 2),
+		width,
+		height: graph.height * row,
+		across: shape === 'ring' ? width / Math.PI : null,
+		bow: chord === null || width === 0 ? null : bowOver(width, chord / 1000),
+		handle:
+			handle === null ? null : bow && { ...bow, wanted: handle.rise === null ? null : handle.rise / 1000 }
+	};
+}
+
+/** Small balloons of all connectors. */
+export const joinersOf = (weave: Weave): number =>
+	graphOf(weave).places.reduce((a, p) => a + IN_CONNECTOR[weave.joints[p.joint]], 0);
+
+/** Links by slot; null is hidden. */
+function bySlot(weave: Weave): Map<string | null, number> {
+	const counts = new Map<string | null, number>();
+	for (const { slot } of graphOf(weave).woven) counts.set(slot, (counts.get(slot) ?? 0) + 1);
+	return counts;
+}
+
+function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
+	const { woven, joiner } = weave;
+	const found: Need[] = [];
+	for (const [slot, count] of bySlot(weave))
+		found.push({
+			what: 'balloon',
+			kind: woven.kind,
+			nominal: woven.nominal,
+			slot: slot ?? '',
+			colour: slot === null ? null : (colourway?.fills[slot] ?? null),
+			material: null,
+			size: woven.size,
+			method: methodOfPlace(woven),
+			...(slot === null ? { any: true as const } : {}),
+			quantity: rational(count)
+		});
+	const joiners = joinersOf(weave);
+	if (joiner && joiners > 0) found.push(ownNeed(joiner, colourway, joiners));
+	found.push(...hungNeeds(weave, sizeOfWeave(weave).width));
+	return found;
+}
+
+function tasks(weave: Weave): TaskCount[] {
+	const { woven, joiner } = weave;
+	const { woven: links, places } = graphOf(weave);
+	const found: TaskCount[] = [];
+	const push = (task: Task, count: number) => {
+		if (count > 0) found.push({ task, method: 'hole', count, batches: [] });
+	};
+	if (links.length > 0)
+		found.push({
+			task: inflateTask(woven.nominal),
+			method: methodOfPlace(woven),
+			count: links.length,
+			batches: [sizeBatch(woven)]
+		});
+	// Every balloon is tied to the one before it.
+	push('tie', links.length);
+	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
+	const joiners = joinersOf(weave);
+	if (joiner && joiners > 0) {
+		found.push(...ownTasks(joiner, joiners));
+		push('cluster', held.filter((p) => IN_CONNECTOR[weave.joints[p.joint]] > 1).length);
+	}
+	push('weave', held.length);
+	push('hang', hangersOf(weave, sizeOfWeave(weave).width));
+	if (links.length > 0) {
+		push('set up', 1);
+		push('strike', 1);
+	}
+	return found;
+}
+
+/** Panel, basket, wall, ring. */
+export const weave = {
+	id: 'weave',
+	words: 'weave',
+	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0),
+	needs,
+	tasks
+} satisfies StructureDefinition<Weave>;
