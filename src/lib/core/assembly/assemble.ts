@@ -1,49 +1,32 @@
-import type { Stretch } from '../geometry/path.ts';
 import type { Ball } from '../geometry/ring.ts';
-import { stretchesOf } from '../structures/run/path.ts';
-import type { Library } from '../bom/explode.ts';
+import type { Library } from '../recipe/library.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
-import type { Run } from '../structures/run/document.ts';
-import type { Stack } from '../structures/stack/document.ts';
-import type { Weave } from '../structures/weave/document.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
-import { placeApplied, type AppliedBall, type HostShape } from '../structures/applied/count.ts';
-import { placeBunch } from '../structures/bunch/place.ts';
-import { placeForm } from '../structures/form/place.ts';
-import { placeRun, type Packed } from '../structures/run/place.ts';
-import { placeWeave } from '../structures/weave/place.ts';
-import { isOnHosts } from '../structures/registry.ts';
-import { placeStack, type PlacedStack } from '../structures/stack/count.ts';
-import { pointAt, type Room, type Spot } from './spot.ts';
+import type { DesignUse } from '../structures/design/document.ts';
+import type { LoosePart, Placed, StackPart } from '../structures/facets/picture.ts';
+import type { Structure } from '../structures/kinds.ts';
+import type { HostShape } from '../structures/kit/seats.ts';
+import { NOTHING_PLACED } from '../structures/kit/placed.ts';
+import { ORIGIN, pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
+import { isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
+import { nestedIn } from '../structures/registry/refs.ts';
+import type { Packed } from '../structures/run/pack-job.ts';
 import { inRow, standBy } from './stand-by.ts';
-import type { Strand } from '../structures/kit/strand.ts';
 
-/** A stack with the places of all its copies. */
-export interface Piece {
+/** Whose part it is. */
+interface OfSection {
 	/** Section of the design itself; null inside a design that it uses. */
 	readonly section: Id | null;
 	/** The section of the design itself that it belongs to, at any depth. */
 	readonly of: Id;
-	readonly stack: Stack;
-	readonly placed: PlacedStack;
-	readonly colourway: Colourway | undefined;
-	readonly spots: readonly Spot[];
 }
-
-/** Pieces, bunches and forms of one section with the places of all its copies. */
-export interface AppliedGroup {
-	/** Section of the design itself; null inside a design that it uses. */
-	readonly section: Id | null;
-	readonly of: Id;
-	readonly balls: readonly AppliedBall[];
-	/** Bubbles of modelling balloons, ribbons, strokes of letters. */
-	readonly strands: readonly Strand[];
-	readonly colourway: Colourway | undefined;
-	readonly spots: readonly Spot[];
-}
+/** A stack with the places of all its copies. */
+export interface Piece extends StackPart, OfSection {}
+/** Everything else of one section with the places of all its copies. */
+export interface AppliedGroup extends LoosePart, OfSection {}
 
 export interface Assembly {
 	readonly pieces: readonly Piece[];
@@ -63,15 +46,8 @@ export const isBare = ({ pieces, applied }: Pick<Assembly, 'pieces' | 'applied'>
 /** Designs inside designs are drawn this deep; the bill has no such end. */
 const DEEPEST = 6;
 const NO_PUMPS: readonly PumpProfile[] = [];
-const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false, turn: 0 };
-type Part = Omit<Piece, 'section' | 'of'>;
-type AppliedPart = Omit<AppliedGroup, 'section' | 'of'>;
-
 /** What one copy of a section is made of, in its own coordinates, and the room it takes. */
-interface Shape extends Room {
-	readonly parts: readonly Part[];
-	readonly applied: readonly AppliedPart[];
-}
+interface Shape extends Room, Placed {}
 
 /**
  * Stands all sections of a design by each other, designs inside it included.
@@ -101,80 +77,65 @@ interface Context {
 
 function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 	const { recipe } = resolve(plain, choice, context.pumps);
-	const chosen = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
-	const lost: Id[] = [];
+	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
+	const { shapes, spots } = standAll(recipe, colourway, context);
+	const all = <P extends StackPart | LoosePart>(partsOf: (shape: Shape) => readonly P[]) =>
+		recipe.sections.flatMap(({ id, structure }): (P & OfSection)[] =>
+			partsOf(shapes.get(id)!).map((part) => ({
+				...part,
+				section: nestedIn(structure) ? null : id,
+				of: id,
+				spots: spots.get(id)!.flatMap((at) => part.spots.map((inner) => compose(at, inner)))
+			}))
+		);
+	const pieces = all((shape) => shape.stacks);
+	const applied = all((shape) => shape.loose);
+	return {
+		pieces,
+		applied,
+		lost: recipe.sections.flatMap(({ id }) => shapes.get(id)!.lost ?? []),
+		feet: new Map(recipe.sections.map((s) => [s.id, spots.get(s.id)![0] ?? ORIGIN])),
+		overall: { usual: highest(pieces, applied), known: pieces.every((p) => p.placed.overall.known) }
+	};
+}
+
+/** Every section with what it is made of and where its copies stand, what carries others before those. */
+function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Context) {
 	const shapes = new Map<Id, Shape>();
 	const spots = new Map<Id, readonly Spot[]>();
 	const stand = (section: Section): readonly Spot[] => {
-		const had = spots.get(section.id);
-		if (had) return had;
+		const stood = spots.get(section.id);
+		if (stood) return stood;
 		spots.set(section.id, [ORIGIN]); // A section that stands by itself, which no schema lets through, ends here.
 		const { by } = section.stand;
 		const host = by === null ? undefined : recipe.sections.find((s) => s.id === by);
 		const hostSpots = host && stand(host);
 		const hostShape = host && shapes.get(host.id);
-		const { structure } = section;
-		if (structure.kind === 'applied') {
-			const { balls, lost: gone } = placeApplied(structure, hostShape?.host ?? NO_HOST, context.pumps);
-			lost.push(...gone);
-			shapes.set(section.id, bounded([], [{ balls, strands: [], colourway: chosen, spots: [ORIGIN] }]));
-			const own = hostSpots ?? [ORIGIN];
-			spots.set(section.id, own);
-			return own;
-		}
-		if (structure.kind === 'form') {
-			const { strands, lost: gone } = placeForm(structure, hostShape?.host ?? NO_HOST);
-			lost.push(...gone);
-			const placed = bounded([], [{ balls: [], strands, colourway: chosen, spots: [ORIGIN] }]);
-			shapes.set(section.id, placed);
-			if (isOnHosts(structure)) {
-				spots.set(section.id, hostSpots ?? [ORIGIN]);
-				return spots.get(section.id)!;
-			}
-		}
-		const shape = shapes.get(section.id) ?? shapeOf(section, chosen, context);
+		const shape = shapeOf(section, hostShape, colourway, context);
 		shapes.set(section.id, shape);
-		const own = hostSpots
-			? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape ?? bounded([])))
-			: inRow(section, shape, ORIGIN, [1, 0], 0);
+		const own = isOnHosts(section.structure)
+			? (hostSpots ?? [ORIGIN])
+			: hostSpots
+				? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape ?? bounded(NOTHING_PLACED)))
+				: inRow(section, shape, ORIGIN, [1, 0], 0);
 		spots.set(section.id, own);
 		return own;
 	};
-	const pieces = recipe.sections.flatMap((section): Piece[] => {
-		const own = stand(section);
-		const isStack = section.structure.kind === 'stack';
-		return shapes.get(section.id)!.parts.map((part) => ({
-			...part,
-			section: isStack ? section.id : null,
-			of: section.id,
-			spots: own.flatMap((at) => part.spots.map((inner) => compose(at, inner)))
-		}));
-	});
-	const applied = recipe.sections.flatMap((section): AppliedGroup[] => {
-		const own = spots.get(section.id)!;
-		return shapes.get(section.id)!.applied.map((group) => ({
-			...group,
-			section: section.structure.kind === 'design' ? null : section.id,
-			of: section.id,
-			spots: own.flatMap((at) => group.spots.map((inner) => compose(at, inner)))
-		}));
-	});
+	for (const section of recipe.sections) stand(section);
+	return { shapes, spots };
+}
+
+/** Highest point of all, mm over the floor. */
+function highest(pieces: readonly Piece[], applied: readonly AppliedGroup[]): number {
 	let usual = 0;
-	for (const { placed, spots: at } of pieces)
-		for (const { z } of at) usual = Math.max(usual, z + placed.overall.usual);
-	const feet = new Map(recipe.sections.map((s) => [s.id, spots.get(s.id)![0] ?? ORIGIN]));
-	for (const { balls, strands, spots: at } of applied)
-		for (const { z } of at) {
+	for (const { placed, spots } of pieces)
+		for (const { z } of spots) usual = Math.max(usual, z + placed.overall.usual);
+	for (const { balls, strands, spots } of applied)
+		for (const { z } of spots) {
 			for (const { ball } of balls) usual = Math.max(usual, z + ball.z + ball.d / 2);
 			for (const { path, d } of strands) for (const p of path) usual = Math.max(usual, z + p.z + d / 2);
 		}
-	return {
-		pieces,
-		applied,
-		lost,
-		feet,
-		overall: { usual, known: pieces.every((p) => p.placed.overall.known) }
-	};
+	return usual;
 }
 
 /** A spot inside a copy, seen from outside. */
@@ -184,56 +145,43 @@ const compose = (outer: Spot, inner: Spot): Spot => ({
 	turn: outer.turn + (outer.mirrored ? -inner.turn : inner.turn)
 });
 
-function shapeOf(section: Section, colourway: Colourway | undefined, context: Context): Shape {
-	const { structure } = section;
-	if (structure.kind === 'stack' && structure.layers.length > 0) {
-		return shapeOfStack(structure, colourway, context.pumps);
-	}
-	if (structure.kind === 'bunch') {
-		const { balls, strands } = placeBunch(structure, section.id, context.pumps);
-		return bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }]);
-	}
-	if (structure.kind === 'run' || structure.kind === 'weave')
-		return shapeOfLong(structure, colourway, context);
-	if (structure.kind !== 'design' || context.depth >= DEEPEST) return bounded([]);
-	const child = context.library(structure.design);
-	if (!child) return bounded([]);
-	return shapeOfDesign(child, structure, context);
-}
-
-interface KeptLong extends Pick<Context, 'pumps' | 'packed'> {
+interface KeptShape extends Pick<Context, 'pumps' | 'packed'> {
 	readonly colourway: Colourway | undefined;
+	readonly section: Id;
 	readonly shape: Shape;
 }
-/** Shapes of runs and weaves, as those of stacks. */
-const keptLong = new WeakMap<Run | Weave, KeptLong>();
+/** Shapes of what hangs on nothing but itself: of a design being edited all but one stay what they are. */
+const keptShapes = new WeakMap<Structure, KeptShape>();
 
-function shapeOfLong(structure: Run | Weave, colourway: Colourway | undefined, context: Context): Shape {
+function shapeOf(
+	{ id: section, structure }: Section,
+	host: Shape | undefined,
+	colourway: Colourway | undefined,
+	context: Context
+): Shape {
 	const { pumps, packed } = context;
-	const had = keptLong.get(structure);
-	if (had && had.pumps === pumps && had.packed === packed && had.colourway === colourway) return had.shape;
-	const { balls, strands } =
-		structure.kind === 'run' ? placeRun(structure, pumps, packed) : placeWeave(structure, pumps);
-	const path = structure.kind === 'run' ? stretchesOf(structure) : undefined;
-	const shape = bounded([], [{ balls, strands, colourway, spots: [ORIGIN] }], path);
-	keptLong.set(structure, { pumps, packed, colourway, shape });
-	return shape;
-}
-
-interface KeptStack {
-	readonly pumps: readonly PumpProfile[];
-	readonly colourway: Colourway | undefined;
-	readonly shape: Shape;
-}
-/** Shapes of stacks: of a design being edited all but one stay what they are. */
-const keptStacks = new WeakMap<Stack, KeptStack>();
-
-function shapeOfStack(stack: Stack, colourway: Colourway | undefined, pumps: readonly PumpProfile[]): Shape {
-	const had = keptStacks.get(stack);
-	if (had && had.pumps === pumps && had.colourway === colourway) return had.shape;
-	const placed = placeStack(stack, pumps);
-	const shape = bounded([{ stack, placed, colourway, spots: [ORIGIN] }]);
-	keptStacks.set(stack, { pumps, colourway, shape });
+	const cached = keptShapes.get(structure);
+	if (
+		cached?.section === section &&
+		cached.pumps === pumps &&
+		cached.packed === packed &&
+		cached.colourway === colourway
+	)
+		return cached.shape;
+	const nested = (use: DesignUse): Placed => {
+		const child = context.depth < DEEPEST ? context.library(use.design) : undefined;
+		return child ? shapeOfDesign(child, use, context) : NOTHING_PLACED;
+	};
+	const placed = place(structure, {
+		section,
+		host: host?.host ?? NO_HOST,
+		colourway,
+		pumps,
+		packed,
+		nested
+	});
+	const shape = 'host' in placed ? (placed as Shape) : bounded(placed);
+	if (standsAlone(structure)) keptShapes.set(structure, { section, pumps, packed, colourway, shape });
 	return shape;
 }
 
@@ -249,25 +197,20 @@ function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
 	byRecipe.set(child, byChoice);
 	// How deep it lies says how much of it is still drawn.
 	const key = `${choice.colourway ?? ''}/${choice.size ?? ''}/${depth}`;
-	const had = byChoice.get(key);
-	if (had && had.pumps === pumps && had.packed === packed) return had.shape;
+	const cached = byChoice.get(key);
+	if (cached && cached.pumps === pumps && cached.packed === packed) return cached.shape;
 	const inner = assembleAt(child, choice, { ...context, depth: depth + 1 });
-	const shape = bounded(inner.pieces, inner.applied);
+	const shape = bounded({ stacks: inner.pieces, loose: inner.applied });
 	byChoice.set(key, { pumps, packed, shape });
 	return shape;
 }
 
 /** Room is measured only where something stands by it: most designs are one stack. */
-function bounded(
-	parts: readonly Part[],
-	applied: readonly AppliedPart[] = [],
-	path?: readonly Stretch[]
-): Shape {
-	let measured: Omit<Shape, 'parts' | 'applied'> | undefined;
-	const room = () => (measured ??= measure(parts, applied, path));
+function bounded(placed: Placed): Shape {
+	let measured: Room | undefined;
+	const room = () => (measured ??= measure(placed));
 	return {
-		parts,
-		applied,
+		...placed,
 		get host() {
 			return room().host;
 		},
@@ -283,11 +226,7 @@ function bounded(
 	};
 }
 
-function measure(
-	parts: readonly Part[],
-	applied: readonly AppliedPart[],
-	path?: readonly Stretch[]
-): Omit<Shape, 'parts' | 'applied'> {
+function measure({ stacks, loose, path }: Placed): Room {
 	const balls: Ball[] = [];
 	const rows = new Map<Id, (readonly Ball[])[]>();
 	const places = new Map<Id, Ball>();
@@ -301,7 +240,7 @@ function measure(
 		top = Math.max(top, at.z + at.d / 2);
 		return at;
 	};
-	for (const { placed, spots } of parts) {
+	for (const { placed, spots } of stacks) {
 		for (const spot of spots) {
 			placed.layers.forEach(({ rings }, index) => {
 				const { layer } = placed.rings[index]!;
@@ -319,7 +258,7 @@ function measure(
 			});
 		}
 	}
-	for (const { balls: own, strands, spots } of applied)
+	for (const { balls: own, strands, spots } of loose)
 		for (const spot of spots) {
 			for (const { ball, piece } of own) {
 				const at = seen(ball, spot);

@@ -2,7 +2,7 @@ import { restingHeight } from '../geometry/resting.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Section } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
-import { pointAt, type Room, type Spot } from './spot.ts';
+import { pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
 
 const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 	left: [-1, 0],

@@ -1,7 +1,7 @@
 import { type Catalogue, matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { unitCost } from '../materials/unit-cost.ts';
-import type { LineRole } from '../structures/extras/document.ts';
+import type { LineRole } from '../document/line-role.ts';
 import {
 	addFoil,
 	addInflate,

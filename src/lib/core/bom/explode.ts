@@ -1,3 +1,4 @@
+import type { Library } from '../recipe/library.ts';
 import { DomainError } from '../errors.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
 import type { Colourway } from '../document/slot.ts';
@@ -6,15 +7,9 @@ import type { Recipe, Section } from '../recipe/recipe.ts';
 import { copiesOf } from '../recipe/copies.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import {
-	balloonsOf,
-	isFloorContact,
-	isOnSite,
-	isPatching,
-	piecesOf,
-	sectionNeeds,
-	sectionTasks
-} from '../structures/registry.ts';
+import { balloonsOf, piecesOf, placedIn } from '../structures/registry/count.ts';
+import { nestedIn } from '../structures/registry/refs.ts';
+import { isFloorContact, isOnSite, isPatching, sectionNeeds, sectionTasks } from '../recipe/section-work.ts';
 import type { TaskCount } from '../labour/task.ts';
 import type { Need } from '../structures/kit/need.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
@@ -50,9 +45,6 @@ export interface Exploded {
 	readonly line?: number;
 }
 
-/** Finds the last kept version of a design used inside another. */
-export type Library = (design: string) => Recipe | undefined;
-
 /** A design in one colourway with how many of it there are, however many paths lead to it. */
 export interface DesignCount {
 	readonly key: string;
@@ -84,11 +76,11 @@ export function countDesigns(wanted: Wanted, library: Library): DesignCount[] {
 			const { structure } = section;
 			const here = copies(node, section);
 			balloons = balloons.add(here.all.mul(balloonsOf(structure)));
-			if (structure.kind === 'extras' || structure.kind === 'applied')
-				pieces = pieces.add(here.all.mul(piecesOf(structure)));
-			if (structure.kind !== 'design') continue;
-			const child = order.find((n) => n.key === keyOf(structure.design, structure))!;
-			const used = rational(structure.quantity);
+			pieces = pieces.add(here.all.mul(piecesOf(structure)));
+			const use = nestedIn(structure);
+			if (!use) continue;
+			const child = order.find((n) => n.key === keyOf(use.design, use))!;
+			const used = rational(use.quantity);
 			child.quantity = child.quantity.add(here.all.mul(used));
 			child.alone = child.alone.add(here.alone.mul(used));
 			child.grounded = child.grounded.add(here.grounded.mul(used));
@@ -108,9 +100,7 @@ export function drawable(order: DesignCount[], wanted: Wanted): DesignCount[] {
 	let parts = ZERO;
 	for (const node of order) {
 		for (const section of node.recipe.sections) {
-			const { structure } = section;
-			const each = structure.kind === 'applied' ? piecesOf(structure).add(1) : ONE;
-			parts = parts.add(copies(node, section).all.mul(each));
+			parts = parts.add(copies(node, section).all.mul(placedIn(section.structure)));
 		}
 		refuseOver(parts.div(wanted.quantity), MOST_PARTS, 'parts', node, wanted);
 	}
@@ -208,10 +198,11 @@ function topological(wanted: Wanted, library: Library): DesignCount[] {
 		}
 		path.push({ key, name: recipe.name });
 		for (const { structure } of recipe.sections) {
-			if (structure.kind !== 'design') continue;
-			const child = library(structure.design);
+			const use = nestedIn(structure);
+			if (!use) continue;
+			const child = library(use.design);
 			if (!child) throw new DomainError('not-found', `${recipe.name} uses a design that is not kept`);
-			visit(keyOf(structure.design, structure), child, structure, ZERO);
+			visit(keyOf(use.design, use), child, use, ZERO);
 		}
 		path.pop();
 		const node: DesignCount = {

@@ -1,6 +1,6 @@
 import { differenceCiede2000, modeLab65, modeRgb, useMode } from 'culori/fn';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { slotsOfParts } from '../recipe/map-refs.ts';
+import { slotsOfParts } from '../structures/registry/refs.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Finding } from './finding.ts';

@@ -1,13 +1,15 @@
 import type { Side } from '../document/side.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import type { Levelling, Remedy } from './finding.ts';
 import { inches } from '../units/length.ts';
 import { newPlace, type NewId } from '../recipe/build.ts';
-import { layerWith, stackOf, type Mutable, type RecipeDraft } from '../recipe/edit.ts';
+import { layerWith, stackOf, type RecipeDraft } from '../recipe/edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import { chooseLine } from '../recipe/edit-lines.ts';
 import { changePiece } from '../recipe/edit-pieces.ts';
-import { KEEP, mapRefs } from '../recipe/map-refs.ts';
+import { KEEP } from '../document/refs.ts';
+import { mapRefs } from '../structures/registry/refs.ts';
 import { slotsOf } from '../document/pattern.ts';
 import type { Cluster } from '../document/cluster.ts';
 import type { Layer, Stack } from '../structures/stack/document.ts';

@@ -1,4 +1,5 @@
-import { aboutOf, idsIn, isLost } from '../plan/made-step.ts';
+import { aboutOf } from '../plan/made-step.ts';
+import { idsIn, isLost } from '../plan/lost-step.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Step } from '../document/step.ts';
 import type { Finding } from './finding.ts';

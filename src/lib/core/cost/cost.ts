@@ -5,7 +5,7 @@ import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
 import { money, rounded, total, type Money } from '../money/money.ts';
 import { mixed, ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
-import type { LineRole } from '../structures/extras/document.ts';
+import type { LineRole } from '../document/line-role.ts';
 import type { Rates } from './rates.ts';
 
 /** A line of the tape; `amount` undefined is an unknown cost. */

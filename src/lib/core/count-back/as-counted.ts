@@ -1,6 +1,6 @@
 import { estimateUsed, splitCount } from '../structures/run/organic.ts';
-import { needsOf } from '../structures/registry.ts';
-import { slotOfPlace } from '../structures/stack/count.ts';
+import { needsOf } from '../structures/registry/count.ts';
+import { slotOfPlace } from '../structures/stack/place.ts';
 import { countOfPiece } from '../structures/applied/count.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { mixed, rational, rationalText, type Rational } from '../units/rational.ts';
@@ -10,7 +10,8 @@ import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
 import { fitMix } from './fit-mix.ts';
 import { withPumps } from '../recipe/with-pumps.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { addExtra, dropUnusedSlots, removeExtra, type Mutable, type RecipeDraft } from '../recipe/edit.ts';
+import { addExtra, dropUnusedSlots, removeExtra, type RecipeDraft } from '../recipe/edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import { linesIn } from '../recipe/edit-lines.ts';
 import { addPiece, removePiece } from '../recipe/edit-pieces.ts';
 import { MOST_REPEATS } from '../document/limits.ts';

@@ -2,7 +2,7 @@ import type { Colour, Material } from '../materials/material.ts';
 import { matchKey } from '../materials/catalogue.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { needsOf } from '../structures/registry.ts';
+import { needsOf } from '../structures/registry/count.ts';
 import { namesIn } from './remap.ts';
 
 export const BUNDLE_FORMAT = 'bright-tally/recipes';

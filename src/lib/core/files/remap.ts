@@ -1,4 +1,5 @@
-import { KEEP, mapRecipeRefs } from '../recipe/map-refs.ts';
+import { KEEP } from '../document/refs.ts';
+import { mapRecipeRefs } from '../recipe/map-refs.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 

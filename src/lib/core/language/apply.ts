@@ -6,9 +6,9 @@ import {
 	stackOf,
 	stacksIn,
 	swapSlots,
-	type Mutable,
 	type RecipeDraft
 } from '../recipe/edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import { addPiece } from '../recipe/edit-pieces.ts';
 import type { Entry } from './entry.ts';
 import { exchange } from '../recipe/swap.ts';

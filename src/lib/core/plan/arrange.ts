@@ -2,7 +2,8 @@ import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Step, StepWords } from '../document/step.ts';
 import type { RecipeDraft } from '../recipe/edit.ts';
-import { aboutOf, idsIn, isLost, type MadeStep, type StepLine } from './made-step.ts';
+import { aboutOf, type MadeStep, type StepLine } from './made-step.ts';
+import { idsIn, isLost } from './lost-step.ts';
 
 /** A step as the plan shows it: what is made, with what the owner said over it. */
 export interface PlanStep extends Omit<MadeStep, 'key' | 'about'> {

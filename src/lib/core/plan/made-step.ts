@@ -1,10 +1,9 @@
-import type { Library } from '../bom/explode.ts';
+import type { Library } from '../recipe/library.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import type { TaskCount } from '../labour/task.ts';
 import type { Id } from '../document/id.ts';
-import type { Recipe } from '../recipe/recipe.ts';
-import type { Step, StepPlace } from '../document/step.ts';
+import type { StepPlace } from '../document/step.ts';
 
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [
@@ -51,31 +50,6 @@ export const stepKey = (kind: StepKind, about: Id | null): string => `${kind}:${
 export function aboutOf(key: string): Id | undefined {
 	const at = key.indexOf(':');
 	return at < 0 ? undefined : key.slice(at + 1);
-}
-
-/** Everything of a recipe that a step can be about. */
-export function idsIn(recipe: Recipe): ReadonlySet<Id> {
-	const ids = new Set<Id>();
-	for (const { id, structure } of recipe.sections) {
-		ids.add(id);
-		if (structure.kind === 'stack') for (const layer of structure.layers) ids.add(layer.id);
-		if (structure.kind === 'applied') for (const piece of structure.pieces) ids.add(piece.id);
-		if (structure.kind === 'bunch') for (const item of structure.items) ids.add(item.id);
-		if (structure.kind === 'run' || structure.kind === 'weave')
-			for (const row of structure.rows) ids.add(row.id);
-		if (structure.kind === 'run')
-			for (const part of [...structure.mix, ...structure.infill, ...structure.branches]) ids.add(part.id);
-		if (structure.kind === 'form') for (const piece of structure.pieces) ids.add(piece.id);
-		if (structure.kind === 'extras') for (const line of structure.lines) ids.add(line.id);
-	}
-	return ids;
-}
-
-/** Whether everything a stored step is about is gone from its recipe. @param ids what is there, by {@link idsIn} */
-export function isLost({ id, own, uses }: Pick<Step, 'id' | 'own' | 'uses'>, ids: ReadonlySet<Id>): boolean {
-	if (own) return uses.length > 0 && uses.every((u) => !ids.has(u));
-	const about = aboutOf(id);
-	return about !== undefined && about !== '' && !ids.has(about);
 }
 
 /** What is said of a step; what is not said is nothing. */

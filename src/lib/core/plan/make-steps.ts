@@ -12,8 +12,10 @@ import type { Recipe, Section } from '../recipe/recipe.ts';
 import { printSize } from '../sizing/size.ts';
 import { countOfPiece } from '../structures/applied/count.ts';
 import { countedLines } from '../structures/extras/count.ts';
-import { isOnHosts, isOnSite, isPatching, needsOf, sectionTasks, tasksOf } from '../structures/registry.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { isOnHosts } from '../structures/registry/picture.ts';
+import { needsOf, tasksOf } from '../structures/registry/count.ts';
+import { isOnSite, isPatching, sectionTasks } from '../recipe/section-work.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import {
@@ -28,8 +30,12 @@ import {
 	SIZE_TOOL
 } from './step-words.ts';
 import { shared } from './shared.ts';
-import { bunchSteps, formSteps, inflateSteps, pieceFoils, type StepKit } from './bunch-steps.ts';
-import { runSteps, weaveSteps } from './run-steps.ts';
+import { bunchSteps } from '../structures/bunch/plan.ts';
+import { formSteps } from '../structures/form/plan.ts';
+import { pieceFoils } from '../structures/applied/plan.ts';
+import { inflateSteps, type StepKit } from '../structures/kit/step-kit.ts';
+import { runSteps } from '../structures/run/plan.ts';
+import { weaveSteps } from '../structures/weave/plan.ts';
 import {
 	made,
 	type Draft,

@@ -1,7 +1,7 @@
 import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
-import { isOnHosts } from '../structures/registry.ts';
+import { isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';

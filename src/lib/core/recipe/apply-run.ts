@@ -1,6 +1,7 @@
 import { buildLayer, type NewId } from './build.ts';
 import { ownBalloon, slotFor } from '../structures/bunch/apply.ts';
-import { addSlots, dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
+import { addSlots, dropUnusedSlots, type RecipeDraft } from './edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import type { Entry, OwnSaid } from '../language/entry.ts';
 import type { SaidRun, SaidWeave } from '../language/said-run.ts';
 import type { Id } from '../document/id.ts';

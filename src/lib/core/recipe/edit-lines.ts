@@ -1,4 +1,5 @@
-import type { Mutable, RecipeDraft } from './edit.ts';
+import type { Mutable } from '../document/mutable.ts';
+import type { RecipeDraft } from './edit.ts';
 import type { ExtraLine } from '../structures/extras/document.ts';
 
 /** Every line of a design, whatever section holds it. */

@@ -1,6 +1,7 @@
 import type { NewId } from './build.ts';
 import { applyBunch, slotFor } from '../structures/bunch/apply.ts';
-import { dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
+import { dropUnusedSlots, type RecipeDraft } from './edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import type { Entry } from '../language/entry.ts';
 import type { BunchItem } from '../structures/bunch/document.ts';
 import type { FormPiece } from '../structures/form/document.ts';

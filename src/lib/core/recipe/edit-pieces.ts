@@ -1,5 +1,6 @@
 import { newSection, type NewId } from './build.ts';
-import { addSection, dropUnusedSlots, type Mutable, type RecipeDraft } from './edit.ts';
+import { addSection, dropUnusedSlots, type RecipeDraft } from './edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import { ON_THE_FLOOR } from '../document/stand.ts';
 import type { AppliedPiece } from '../structures/applied/document.ts';
 import type { Id } from '../document/id.ts';

@@ -1,6 +1,7 @@
 import type { Side } from '../document/side.ts';
 import { newPlace, type NewId } from './build.ts';
-import { dropUnusedSlots, layerWith, type Mutable, type RecipeDraft } from './edit.ts';
+import { dropUnusedSlots, layerWith, type RecipeDraft } from './edit.ts';
+import type { Mutable } from '../document/mutable.ts';
 import { MOST_IN_CLUSTER } from '../document/limits.ts';
 import type { Cluster, Place } from '../document/cluster.ts';
 import type { Id } from '../document/id.ts';

@@ -1,3 +1,4 @@
+import type { Mutable } from '../document/mutable.ts';
 import { type Parsed, got } from '../errors.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { Size } from '../sizing/size.ts';
@@ -11,10 +12,6 @@ import type { ExtraLine, Extras } from '../structures/extras/document.ts';
 import type { Layer, Stack } from '../structures/stack/document.ts';
 import type { Recipe, Section } from './recipe.ts';
 
-/** The same shape, open to writing: edits change a draft in place, so that an undo can hold the difference alone. */
-export type Mutable<T> = T extends string | number | boolean | null | undefined
-	? T
-	: { -readonly [K in keyof T]: Mutable<T[K]> };
 export type RecipeDraft = Mutable<Recipe>;
 
 const HALF_INCH = inches(0.5);

@@ -1,6 +1,7 @@
 import type { Side } from '../document/side.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { Host } from '../document/host.ts';
+import { hostPartOf } from '../structures/registry/refs.ts';
 import type { Recipe } from './recipe.ts';
 
 /** What a host is in its recipe, rows and places counted from 1; each screen says it in its own words. */
@@ -18,23 +19,10 @@ export function findHost(host: Host, { sections }: Pick<Recipe, 'sections'>): Fo
 	if (host.on === 'wall') return { kind: 'wall', height: host.height };
 	if (host.on === 'path') return { kind: 'path', at: host.at };
 	for (const { name: section, structure } of sections) {
-		if (structure.kind === 'stack') {
-			for (const [at, layer] of structure.layers.entries()) {
-				const row = at + 1;
-				if (host.on === 'layer' && layer.id === host.layer)
-					return { kind: 'row', section, row, side: host.side };
-				if (host.on !== 'place') continue;
-				const place = layer.clusters.flatMap((c) => c.places).findIndex((p) => p.id === host.place) + 1;
-				if (place > 0) return { kind: 'place', section, row, place };
-			}
-		}
-		const part =
-			structure.kind === 'applied' && host.on === 'piece'
-				? structure.pieces.find((p) => p.id === host.piece)
-				: structure.kind === 'bunch' && host.on === 'place'
-					? structure.items.find((i) => i.id === host.place)
-					: undefined;
-		if (part) return { kind: 'part', name: part.name };
+		const found = hostPartOf(structure, host);
+		if (found?.kind === 'row' && host.on === 'layer') return { ...found, section, side: host.side };
+		if (found?.kind === 'place') return { ...found, section };
+		if (found?.kind === 'part') return found;
 	}
 	return { kind: 'gone', what: host.on === 'layer' ? 'row' : host.on };
 }

@@ -7,7 +7,7 @@ import { madeSteps } from '../plan/plan.ts';
 import { MET } from '../plan/shared.ts';
 import { lengthOfRun } from '../structures/run/path.ts';
 import { withPaths } from './lent.ts';
-import { needsOf } from '../structures/registry.ts';
+import { needsOf } from '../structures/registry/count.ts';
 import { applyEntry } from '../language/apply.ts';
 import { swapSlots, type RecipeDraft } from './edit.ts';
 import { slotsIn } from './links.ts';

@@ -1,5 +1,5 @@
 import { slotsOf } from '../document/pattern.ts';
-import { slotsOfStructure } from './map-refs.ts';
+import { partWord, slotsOfStructure } from '../structures/registry/refs.ts';
 import type { Cluster } from '../document/cluster.ts';
 import type { Recipe, Section } from './recipe.ts';
 
@@ -25,9 +25,7 @@ export function brokenLinks(recipe: Recipe): BrokenLink[] {
 	}
 	recipe.sections.forEach((section, at) => {
 		if (slotsIn(section).every((slot) => known.has(slot))) return;
-		const { kind } = section.structure;
-		const what = kind === 'stack' ? 'A layer' : kind === 'bunch' ? 'An item' : 'A piece';
-		const message = `${what} names a slot the recipe does not have.`;
+		const message = `${partWord(section.structure)} names a slot the recipe does not have.`;
 		broken.push({ path: ['sections', at], message });
 	});
 	return broken;

@@ -3,7 +3,7 @@ import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../document/rule.ts';
 import { FIXINGS } from '../structures/applied/document.ts';
 import { FOIL_LOOKS } from '../document/foil-look.ts';
-import { LINE_ROLES } from '../structures/extras/document.ts';
+import { LINE_ROLES } from '../document/line-role.ts';
 import { MODELS, SHAPINGS } from '../structures/form/document.ts';
 import { RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
 import { SLOT_ROLES } from '../document/slot.ts';

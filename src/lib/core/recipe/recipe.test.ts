@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { counter, design, rates } from '../../../../tests/kit/studio.ts';
 import { bodyHeight } from '../geometry/heights.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import { emptyRecipe, newLine } from './build.ts';
 import {
 	addExtra,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import { tally } from '../tally/tally.ts';
 import { inches, MICROMETRES } from '../units/length.ts';
 import { printLayer } from '../language/print-entry.ts';

@@ -3,7 +3,7 @@ import { FILL_EDGES } from '../sizing/fill.ts';
 import type { Size } from '../sizing/size.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { reachOf } from '../structures/run/path.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import { formatInches, inches, um, type Micrometres } from '../units/length.ts';
 import type { AppliedPiece } from '../structures/applied/document.ts';
 import type { Host } from '../document/host.ts';

@@ -1,6 +1,8 @@
 import { countedLines } from '../structures/extras/count.ts';
 import type { Id } from '../document/id.ts';
-import type { Recipe, Section } from './recipe.ts';
+import { isSeen } from '../structures/registry/picture.ts';
+import { partsOf } from '../structures/registry/refs.ts';
+import type { Recipe } from './recipe.ts';
 
 /** What is served by lines that are counted: the names of their materials, by the id of what they serve. */
 export function servedBy(
@@ -18,30 +20,9 @@ export function servedBy(
 
 /** What a line may serve, by its id: sections, then the rows, pieces and items in each. What a plan meets, a line can serve. */
 export function servable({ sections }: Pick<Recipe, 'sections'>): [id: Id, words: string][] {
-	return sections.flatMap((section): [Id, string][] =>
-		section.structure.kind === 'extras' ? [] : [[section.id, section.name], ...partsIn(section)]
-	);
-}
-
-function partsIn({ name, structure: s }: Section): [Id, string][] {
-	const named = (parts: readonly { id: Id; name: string }[]) =>
-		parts.map((p): [Id, string] => [p.id, `  ${p.name}`]);
-	const rows = (parts: readonly { id: Id }[]) =>
-		parts.map((r, i): [Id, string] => [r.id, `  ${name} row ${i + 1}`]);
-	switch (s.kind) {
-		case 'stack':
-			return rows(s.layers);
-		case 'weave':
-			return rows(s.rows);
-		case 'run':
-			return [...rows(s.rows), ...named(s.branches.map(({ id, kind }) => ({ id, name: `${name} ${kind}` })))];
-		case 'bunch':
-			return named(s.items);
-		case 'applied':
-		case 'form':
-			return named(s.pieces);
-		case 'extras':
-		case 'design':
-			return [];
-	}
+	return sections.flatMap(({ id, name, structure }): [Id, string][] => {
+		const parts = partsOf(structure, name).filter((p) => p.served);
+		const words = parts.map((p, i): [Id, string] => [p.id, `  ${p.name ?? `${name} row ${i + 1}`}`]);
+		return isSeen(structure) ? [[id, name], ...words] : [];
+	});
 }

@@ -1,5 +1,5 @@
 import { reachOf } from '../structures/run/path.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { leadOf, runsBy } from './scale.ts';
 import { MOST_REPEATS } from '../document/limits.ts';

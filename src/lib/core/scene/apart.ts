@@ -1,7 +1,7 @@
 import type { Id } from '../document/id.ts';
 import type { Section } from '../recipe/recipe.ts';
 import type { Assembly } from '../assembly/assemble.ts';
-import type { Spot } from '../assembly/spot.ts';
+import type { Spot } from '../structures/kit/spot.ts';
 
 /** How far a thing is moved from where it stands, mm. */
 export type Shift = readonly [x: number, y: number, z: number];

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
 import { stackIn } from '../recipe/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { placeStack } from '../structures/stack/count.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import type { View } from './camera.ts';
 import { drawStack } from './draw-list.ts';
 import { boxHeight, svgOf, tubesOf } from './svg.ts';

@@ -21,3 +21,9 @@ export interface StructureOf {
 export type Kind = keyof StructureOf;
 /** How a section is built. */
 export type Structure = StructureOf[Kind];
+/** A structure of one kind, as a table of all kinds takes it. */
+export type Of<K extends Kind> = { readonly kind: K } & StructureOf[K];
+
+/** A structure as one certain kind; undefined where it is another. For what is about that kind alone. */
+export const asKind = <K extends Kind>(s: Structure, kind: K): StructureOf[K] | undefined =>
+	s.kind === kind ? (s as StructureOf[K]) : undefined;

@@ -2,7 +2,7 @@ import type { CostLine } from '../cost/cost.ts';
 import type { Method, Task } from '../labour/task.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Money } from '../money/money.ts';
-import type { LineRole } from '../structures/extras/document.ts';
+import type { LineRole } from '../document/line-role.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { rationalText, type RationalText } from '../units/rational.ts';
 import type { Finding } from '../checks/finding.ts';

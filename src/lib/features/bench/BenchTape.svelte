@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { CostLine, LabourLine } from '../../core/cost/cost.ts';
-	import type { LineRole } from '../../core/structures/extras/document.ts';
+	import type { LineRole } from '../../core/document/line-role.ts';
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Tape from '../../ui/tape/Tape.svelte';

@@ -4,7 +4,7 @@
 	import type { Layer } from '../../core/structures/stack/document.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { resolveSize } from '../../core/sizing/resolve.ts';
-	import { slotOfPlace } from '../../core/structures/stack/count.ts';
+	import { slotOfPlace } from '../../core/structures/stack/place.ts';
 
 	interface Props {
 		layer: Layer;

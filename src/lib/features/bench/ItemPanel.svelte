@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { MOST_ALIKE } from '../../core/document/limits.ts';
 	import { changeItem } from '../../core/recipe/edit-parts.ts';
-	import type { Mutable } from '../../core/recipe/edit.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
 	import { FOIL_LOOKS, type FoilLook } from '../../core/document/foil-look.ts';
 	import type { BunchItem, Ribbon } from '../../core/structures/bunch/document.ts';
 	import { inflatedIn, LOOKS } from '../../core/structures/bunch/count.ts';

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { MOST_OF_A_LINE } from '../../core/document/limits.ts';
 	import { changeLine, chooseLine } from '../../core/recipe/edit-lines.ts';
-	import type { Mutable } from '../../core/recipe/edit.ts';
-	import { LINE_ROLES, type ExtraLine, type LineRole } from '../../core/structures/extras/document.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
+	import { LINE_ROLES, type LineRole } from '../../core/document/line-role.ts';
+	import type { ExtraLine } from '../../core/structures/extras/document.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { rational, rationalText, type Rational } from '../../core/units/rational.ts';
 	import Button from '../../ui/button/Button.svelte';

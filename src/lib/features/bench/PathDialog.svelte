@@ -12,7 +12,7 @@
 	import { changeRun } from '../../core/recipe/edit-parts.ts';
 	import { parseEntry } from '../../core/language/read.ts';
 	import { printBranch, printPath } from '../../core/language/print-run.ts';
-	import type { Mutable } from '../../core/recipe/edit.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
 	import type { Run } from '../../core/structures/run/document.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import type { RunPath } from '../../core/structures/run/document.ts';

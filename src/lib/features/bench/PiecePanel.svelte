@@ -3,7 +3,7 @@
 	import { flatOf } from '../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../core/document/side.ts';
 	import { changePiece } from '../../core/recipe/edit-pieces.ts';
-	import type { Mutable } from '../../core/recipe/edit.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
 	import { parseSizeText } from '../../core/language/balloon.ts';
 	import { FIXINGS, type AppliedPiece, type Fixing } from '../../core/structures/applied/document.ts';
 	import type { Host } from '../../core/document/host.ts';

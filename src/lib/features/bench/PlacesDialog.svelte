@@ -13,7 +13,7 @@
 	import type { Place } from '../../core/document/cluster.ts';
 	import { shade } from '../../core/scene/shade.ts';
 	import { printSize } from '../../core/sizing/size.ts';
-	import { slotOfPlace } from '../../core/structures/stack/count.ts';
+	import { slotOfPlace } from '../../core/structures/stack/place.ts';
 	import { formatInches, inches, type Micrometres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Dialog from '../../ui/dialog/Dialog.svelte';

@@ -3,7 +3,7 @@
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import { LINED } from '../../core/recipe/edit.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
-	import { isOnHosts } from '../../core/structures/registry.ts';
+	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { standingWords } from './section-words.ts';
 	import GasPanel from './GasPanel.svelte';

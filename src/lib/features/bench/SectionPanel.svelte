@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { hostsFor, moveSection, removeSection, type Mutable } from '../../core/recipe/edit.ts';
+	import { hostsFor, moveSection, removeSection } from '../../core/recipe/edit.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
 	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
 	import type { DesignUse } from '../../core/structures/design/document.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
-	import { isOnHosts } from '../../core/structures/registry.ts';
+	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';
 	import { rational, rationalText } from '../../core/units/rational.ts';

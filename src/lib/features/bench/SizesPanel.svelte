@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { swappables } from '../../core/recipe/swap.ts';
-	import type { Mutable } from '../../core/recipe/edit.ts';
+	import type { Mutable } from '../../core/document/mutable.ts';
 	import type { SizeOption } from '../../core/recipe/recipe.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';

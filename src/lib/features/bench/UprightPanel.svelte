@@ -3,7 +3,7 @@
 	import { stackOf } from '../../core/recipe/edit.ts';
 	import { JOININGS, type Joining } from '../../core/document/cluster.ts';
 	import { UPRIGHTS, type Upright } from '../../core/structures/stack/document.ts';
-	import { placeStack } from '../../core/structures/stack/count.ts';
+	import { placeStack } from '../../core/structures/stack/place.ts';
 	import { formatFeet, formatLength, parseLength, type Millimetres } from '../../core/units/length.ts';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';

@@ -4,7 +4,7 @@ import { buildLayer } from '../../core/recipe/build.ts';
 import { insertLayer, replaceLayer } from '../../core/recipe/edit.ts';
 import { replacePart } from '../../core/recipe/edit-parts.ts';
 import type { Entry } from '../../core/language/entry.ts';
-import { idsIn } from '../../core/plan/made-step.ts';
+import { idsIn } from '../../core/plan/lost-step.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY } from './history.ts';
 

@@ -1,5 +1,4 @@
-import { type Packing, type PackJob } from '../../core/structures/run/pack-job.ts';
-import type { Packed } from '../../core/structures/run/place.ts';
+import type { Packing, PackJob, Packed } from '../../core/structures/run/pack-job.ts';
 import type { PackingTell } from '../../workers/packing.worker.ts';
 import PackingWorker from '../../workers/packing.worker.ts?worker';
 

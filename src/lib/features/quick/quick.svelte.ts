@@ -6,7 +6,7 @@ import { stackIn } from '../../core/recipe/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { toHeight } from '../../core/recipe/to-height.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
-import { placeStack } from '../../core/structures/stack/count.ts';
+import { placeStack } from '../../core/structures/stack/place.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
 import { parseCount } from '../../core/units/number.ts';

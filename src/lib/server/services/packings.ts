@@ -1,6 +1,5 @@
-import { type Packing } from '../../core/structures/run/pack-job.ts';
+import type { Packing, Packed } from '../../core/structures/run/pack-job.ts';
 import { packNow } from '../../core/structures/run/pack-run.ts';
-import type { Packed } from '../../core/structures/run/place.ts';
 
 /** Packings kept in memory: a Shelf shows the same runs again and again. */
 const MOST_KEPT = 200;

@@ -1,5 +1,6 @@
 import { emptyBunch, filled, newSection, saidPlace, type NewId } from '../../recipe/build.ts';
-import { addSection, addSlots, type Mutable, type RecipeDraft } from '../../recipe/edit.ts';
+import { addSection, addSlots, type RecipeDraft } from '../../recipe/edit.ts';
+import type { Mutable } from '../../document/mutable.ts';
 import type { ColourRef, Entry, OwnSaid, SaidItem } from '../../language/entry.ts';
 import type { BunchItem, BunchThing, BunchWeight } from './document.ts';
 import type { Id } from '../../document/id.ts';

@@ -1,3 +1,4 @@
+import { ONE_THING } from '../kit/one-thing.ts';
 import { matchKey } from '../../materials/catalogue.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import { foilLitres, litresHeld, SHAPE_FACTOR, type GasRoom } from '../../gas/volume.ts';
@@ -10,7 +11,8 @@ import { resolveSize } from '../../sizing/resolve.ts';
 import { feet, type Micrometres } from '../../units/length.ts';
 import { rational } from '../../units/rational.ts';
 import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from '../kit/filled.ts';
-import type { Need, StructureDefinition } from '../kit/need.ts';
+import type { Need } from '../kit/need.ts';
+import type { CountFacet } from '../facets/count.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
 export const FOIL_FILL: Readonly<Record<FoilLook, number>> = { creased: 0.9, firm: 1 };
@@ -157,11 +159,10 @@ function tasks({ items, weight }: Bunch): TaskCount[] {
 }
 
 /** Bouquet, centrepiece, foil on ribbon, a word of foils. */
-export const bunch = {
-	id: 'bunch',
-	words: 'bunch',
+export const count: CountFacet<Bunch> = {
 	balloons: ({ items, weight }) =>
 		items.reduce((a, i) => a + inflatedIn(i), 0) + (weight?.kind === 'balloon' ? 1 : 0),
+	...ONE_THING,
 	needs,
 	tasks
-} satisfies StructureDefinition<Bunch>;
+};

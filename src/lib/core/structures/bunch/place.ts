@@ -1,9 +1,11 @@
+import type { PictureFacet } from '../facets/picture.ts';
+import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import { ringRadius } from '../../geometry/ring.ts';
 import type { Bunch, BunchItem } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
-import { FOIL_RADIUS, type AppliedBall } from '../applied/count.ts';
+import { FOIL_RADIUS, type AppliedBall } from '../kit/seats.ts';
 import { inflatedIn, ON_SPOT } from './count.ts';
 import { innerBall } from '../kit/filled.ts';
 import { STROKES } from './letters.ts';
@@ -150,3 +152,8 @@ function write(item: BunchItem, foot: number, strands: Strand[]): number[] {
 	});
 	return middles;
 }
+
+export const picture: PictureFacet<Bunch> = {
+	...BY_ITSELF,
+	place: (bunch, context) => loosely(placeBunch(bunch, context.section, context.pumps), context)
+};

@@ -1,6 +1,6 @@
 import type { ExtraLine, Extras } from './document.ts';
-import { rational } from '../../units/rational.ts';
-import type { StructureDefinition } from '../kit/need.ts';
+import { ONE, rational, ZERO } from '../../units/rational.ts';
+import type { CountFacet } from '../facets/count.ts';
 
 /**
  * The lines that count: of a choice the one taken (the first where none is), of optional ones those taken.
@@ -17,10 +17,10 @@ export function countedLines(lines: readonly ExtraLine[]): ExtraLine[] {
 }
 
 /** Florals, fabric, paint, print, hire: lines that nothing works out. */
-export const extras = {
-	id: 'extras',
-	words: 'extras',
+export const count: CountFacet<Extras> = {
 	balloons: () => 0,
+	pieces: ({ lines }) => lines.reduce((a, l) => a.add(rational(l.range?.high ?? l.quantity)), ZERO),
+	placed: () => ONE,
 	needs: ({ lines }) =>
 		countedLines(lines).map((line) => ({
 			what: 'material' as const,
@@ -36,4 +36,4 @@ export const extras = {
 			? []
 			: [{ task: 'place extras', method: 'hole', count: placed.length, batches: [] }];
 	}
-} satisfies StructureDefinition<Extras>;
+};

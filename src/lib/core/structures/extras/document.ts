@@ -1,3 +1,4 @@
+import type { LineRole } from '../../document/line-role.ts';
 import type { Id } from '../../document/id.ts';
 import type { RationalText } from '../../units/rational.ts';
 
@@ -6,14 +7,6 @@ export interface Extras {
 	readonly kind: 'extras';
 	readonly lines: readonly ExtraLine[];
 }
-
-export const LINE_ROLES = ['always', 'optional', 'taken along', 'reused', 'by-product'] as const;
-
-/**
- * `optional` counts where it is taken; `taken along` is packed and charged only if used; `reused` comes off the
- * shelf; a `by-product` is left over by the work and never bought.
- */
-export type LineRole = (typeof LINE_ROLES)[number];
 
 export interface ExtraLine {
 	readonly id: Id;

@@ -1,6 +1,6 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { rationalText, type Rational } from '../../units/rational.ts';
-import type { LineRole } from './document.ts';
+import type { LineRole } from '../../document/line-role.ts';
 import { KEYWORDS, type Entry, type SaidLine } from '../../language/entry.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import type { Reader } from '../../language/reader.ts';

@@ -1,3 +1,4 @@
+import { ONE_THING } from '../kit/one-thing.ts';
 import { nesting, type Nesting } from '../../geometry/bands.ts';
 import { modellingLitres } from '../../gas/volume.ts';
 import type { Task, TaskCount } from '../../labour/task.ts';
@@ -8,7 +9,8 @@ import { printSize, sizeKey } from '../../sizing/size.ts';
 import { calibrate, type PumpProfile } from '../../sizing/strokes.ts';
 import { formatInches, formatQuarters, inches, um, type Micrometres } from '../../units/length.ts';
 import { rational, ZERO, type Rational } from '../../units/rational.ts';
-import type { Need, StructureDefinition } from '../kit/need.ts';
+import type { Need } from '../kit/need.ts';
+import type { CountFacet } from '../facets/count.ts';
 
 /** Width and length when full, as the bag says. Common practice: the first figure is inches across, the rest long. */
 export const MODEL_SIZE: Readonly<
@@ -176,10 +178,9 @@ function tasks({ pieces }: Form): TaskCount[] {
 }
 
 /** Limbs, bands, curls, bows. */
-export const form = {
-	id: 'form',
-	words: 'form',
+export const count: CountFacet<Form> = {
 	balloons: ({ pieces }) => pieces.reduce((a, p) => a + Math.ceil(balloonsFor(p).valueOf()), 0),
+	...ONE_THING,
 	needs,
 	tasks
-} satisfies StructureDefinition<Form>;
+};

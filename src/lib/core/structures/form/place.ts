@@ -1,7 +1,9 @@
+import type { PictureFacet } from '../facets/picture.ts';
+import { loosely } from '../kit/placed.ts';
 import type { Ball } from '../../geometry/ring.ts';
 import type { Form, FormPiece } from './document.ts';
 import type { Id } from '../../document/id.ts';
-import { seatsOn, type HostShape } from '../applied/count.ts';
+import { seatsOn, type HostShape } from '../kit/seats.ts';
 import { lengthOf, nestingOf, widthOf } from './count.ts';
 import type { Point, Strand } from '../kit/strand.ts';
 
@@ -232,3 +234,12 @@ function bent(
 		})
 	];
 }
+
+export const picture: PictureFacet<Form> = {
+	stands: ({ pieces }) => (pieces.some((p) => p.at !== null) ? 'on its host' : 'by itself'),
+	alone: false,
+	place(form, context) {
+		const { strands, lost } = placeForm(form, context.host);
+		return { ...loosely({ balls: [], strands }, context), lost };
+	}
+};

@@ -1,14 +1,12 @@
 import type { CountOf } from '../../document/rule.ts';
 import type { Gas } from '../../gas/atmosphere.ts';
 import type { GasRoom } from '../../gas/volume.ts';
-import type { Colourway } from '../../document/slot.ts';
 import type { FoilLook } from '../../document/foil-look.ts';
 import type { Id } from '../../document/id.ts';
-import type { LineRole } from '../extras/document.ts';
-import type { Structure } from '../kinds.ts';
+import type { LineRole } from '../../document/line-role.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import type { Size } from '../../sizing/size.ts';
-import type { Method, TaskCount } from '../../labour/task.ts';
+import type { Method } from '../../labour/task.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { Rational } from '../../units/rational.ts';
 
@@ -62,14 +60,3 @@ export type Need =
 			/** Litres of gas: by the maker's figure of what holds it, where the Stockroom has one. */
 			readonly holds?: { readonly key: string; readonly pieces: Rational; readonly room: GasRoom };
 	  };
-
-/** What every structure of the registry can answer. */
-export interface StructureDefinition<S extends Structure> {
-	readonly id: S['kind'];
-	/** In the trade's words. */
-	readonly words: string;
-	/** Balloons in one of it, before anything is worked out: guards against absurd sizes. */
-	balloons(structure: S): number;
-	needs(structure: S, colourway: Colourway | undefined): Need[];
-	tasks(structure: S): TaskCount[];
-}

@@ -1,3 +1,4 @@
+import { ONE_THING } from '../kit/one-thing.ts';
 import { ownPitch } from '../../geometry/antiprism.ts';
 import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
 import { slotAt } from '../../document/pattern.ts';
@@ -14,7 +15,8 @@ import { insideNeeds, insideTasks, ownNeed, ownTasks } from '../kit/filled.ts';
 import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
 import { runsOf } from '../stack/count.ts';
-import type { Need, StructureDefinition } from '../kit/need.ts';
+import type { Need } from '../kit/need.ts';
+import type { CountFacet } from '../facets/count.ts';
 
 const FOOT = 304.8;
 /** What one knotted loop at the end of a spine takes. House rule. */
@@ -348,13 +350,12 @@ function balloonsOfRun(run: Run): number {
 }
 
 /** Garland, arch, table runner, framed pipe. */
-export const run = {
-	id: 'run',
-	words: 'run',
+export const count: CountFacet<Run> = {
 	balloons: balloonsOfRun,
+	...ONE_THING,
 	needs,
 	tasks
-} satisfies StructureDefinition<Run>;
+};
 
 /**
  * The pitch a leg that was built really has: other legs are predicted with it.

@@ -77,3 +77,6 @@ export function firstCount({
 	const mean = sizes.reduce((a, d, i) => a + (d * shares[i]!) / all, 0);
 	return Math.max(1, Math.round((fullness * SHOWN[seen] * ROUND * lengthOf(stretches)) / mean));
 }
+
+/** Packs a job where somebody has the time: a worker's result, or all of it at once; undefined is a rough picture. */
+export type Packed = (job: PackJob) => Packing | undefined;

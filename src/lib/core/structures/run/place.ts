@@ -1,3 +1,6 @@
+import type { Packed, PackJob, Placed } from './pack-job.ts';
+import type { PictureFacet } from '../facets/picture.ts';
+import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import { across, pointOf } from '../../geometry/path.ts';
 import { unequalRing } from '../../geometry/ring.ts';
 import { seeded } from '../../geometry/random.ts';
@@ -5,17 +8,13 @@ import type { Id } from '../../document/id.ts';
 import type { MixPart, Run } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
-import type { AppliedBall } from '../applied/count.ts';
+import type { AppliedBall } from '../kit/seats.ts';
 import { innerBall } from '../kit/filled.ts';
 import { estimateUsed, packJob, splitCount } from './organic.ts';
-import { type Packing, type PackJob, type Placed } from './pack-job.ts';
 import { packRoughly } from './pack-run.ts';
 import { layRun, clustersByRow, infillCount, slotOfLaid } from './count.ts';
 import { stretchesOf } from './path.ts';
 import type { Strand } from '../kit/strand.ts';
-
-/** Packs a job where somebody has the time: a worker's result, or all of it at once; undefined is a rough picture. */
-export type Packed = (job: PackJob) => Packing | undefined;
 
 export interface PlacedRun {
 	readonly balls: readonly AppliedBall[];
@@ -205,3 +204,11 @@ function infillBalls(run: Run, balls: readonly AppliedBall[], pumps: readonly Pu
 		});
 	});
 }
+
+export const picture: PictureFacet<Run> = {
+	...BY_ITSELF,
+	place: (run, context) => ({
+		...loosely(placeRun(run, context.pumps, context.packed), context),
+		path: stretchesOf(run)
+	})
+};

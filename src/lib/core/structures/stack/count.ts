@@ -1,5 +1,4 @@
-import { bodyHeight, overallHeight, SQUASH, uprightNeeded } from '../../geometry/heights.ts';
-import { placeLayers, type LayerSpec, type PlacedLayer, type RingSpec } from '../../geometry/layers.ts';
+import { ONE_THING } from '../kit/one-thing.ts';
 import {
 	inflateTask,
 	methodOfPlace,
@@ -12,132 +11,11 @@ import { slotAt } from '../../document/pattern.ts';
 import { balloonCount, layerCount, type Layer, type Stack } from './document.ts';
 import type { Cluster, Place } from '../../document/cluster.ts';
 import type { Colourway } from '../../document/slot.ts';
-import { resolveSize, type Diameter } from '../../sizing/resolve.ts';
 import { sizeKey } from '../../sizing/size.ts';
-
-import type { PumpProfile } from '../../sizing/strokes.ts';
 import { rational } from '../../units/rational.ts';
 import { insideNeeds, insideTasks, sameInside } from '../kit/filled.ts';
-import type { Need, StructureDefinition } from '../kit/need.ts';
-
-/** One ring of a placed layer and the row it came from. */
-export interface StackRing {
-	readonly layer: Layer;
-	readonly row: number;
-	readonly ringOfRow: number;
-	readonly ringOfStack: number;
-}
-
-/** A figure that hangs on squash and sizes: as computed, and the range it may lie in. mm */
-export interface Interval {
-	readonly usual: number;
-	readonly low: number;
-	readonly high: number;
-	/** False where a size is not known: print a dash. */
-	readonly known: boolean;
-}
-
-export interface PlacedStack {
-	/** As assumed for the picture, floor first, repeats written out. */
-	readonly layers: readonly PlacedLayer[];
-	readonly rings: readonly StackRing[];
-	readonly body: Interval;
-	readonly upright: Interval;
-	readonly overall: Interval;
-}
-
-/** The first place that shall look to a side, and to which: its ring is turned so. */
-function facingOf({ places }: Cluster): RingSpec['facing'] {
-	const place = places.findIndex((p) => p.side !== null);
-	return place < 0 ? undefined : { place, side: places[place]!.side! };
-}
-
-/** Each row's repeats written out, floor first. */
-export function ringsOf(stack: Stack): StackRing[] {
-	const rings: StackRing[] = [];
-	stack.layers.forEach((layer, row) => {
-		for (let k = 0; k < layer.repeat; k++) {
-			rings.push({ layer, row, ringOfRow: k, ringOfStack: rings.length });
-		}
-	});
-	return rings;
-}
-
-/** A slot's place in a cluster: the place's own word first, then the pattern's. */
-export const slotOfPlace = (cluster: Cluster, place: number, ring: StackRing): string =>
-	cluster.places[place]!.slot ??
-	slotAt(cluster.pattern, {
-		place,
-		ringOfRow: ring.ringOfRow,
-		ringOfStack: ring.ringOfStack,
-		rings: ring.layer.repeat,
-		places: cluster.places.length
-	});
-
-/** Places a stack as assumed, and at both ends of sizes and squash where those are asked for. */
-export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): PlacedStack {
-	const rings = ringsOf(stack);
-	const diameters = new Map<Place, Diameter>();
-	let known = true;
-	for (const layer of stack.layers) {
-		for (const cluster of layer.clusters) {
-			for (const place of cluster.places) {
-				const d = resolveSize(place.size, place.nominal, pumps);
-				diameters.set(place, d);
-				known &&= d.known;
-			}
-		}
-	}
-	const at = (end: 'assumed' | 'low' | 'high', squash: number) => {
-		const spec = new Map<Layer, LayerSpec>();
-		for (const layer of stack.layers) {
-			spec.set(layer, {
-				turn: layer.turn,
-				rings: layer.clusters.map((cluster) => ({
-					diameters: cluster.places.map((place) => diameters.get(place)![end]),
-					side: cluster.side,
-					tier: cluster.tier,
-					facing: facingOf(cluster)
-				}))
-			});
-		}
-		return placeLayers(
-			rings.map((ring) => spec.get(ring.layer)!),
-			squash
-		);
-	};
-	const layers = at('assumed', stack.squash);
-	// The ends are asked for now and then, the height at every keystroke: they are placed when somebody asks.
-	let ends: readonly (readonly PlacedLayer[])[] | undefined;
-	const interval = (height: (layers: readonly PlacedLayer[]) => number): Interval => {
-		const usual = height(layers);
-		const both = () => {
-			ends ??= [
-				at('low', Math.min(SQUASH.low, stack.squash)),
-				at('high', Math.max(SQUASH.high, stack.squash))
-			];
-			return ends.map(height);
-		};
-		return {
-			usual,
-			get low() {
-				return Math.min(usual, ...both());
-			},
-			get high() {
-				return Math.max(usual, ...both());
-			},
-			known: known && layers.length > 0
-		};
-	};
-	const tie = stack.upright.tie / 1000;
-	return {
-		layers,
-		rings,
-		body: interval(bodyHeight),
-		upright: interval((l) => uprightNeeded(l, tie)),
-		overall: interval(overallHeight)
-	};
-}
+import type { Need } from '../kit/need.ts';
+import type { CountFacet } from '../facets/count.ts';
 
 /** Neighbouring places of a cluster that are alike, and how many: most clusters are one run. */
 export interface PlaceRun {
@@ -288,10 +166,9 @@ function tasks(stack: Stack): TaskCount[] {
 }
 
 /** Column, pillar, figure: layers from the floor up, with or without an upright. */
-export const stack = {
-	id: 'stack',
-	words: 'stack',
+export const count: CountFacet<Stack> = {
 	balloons: balloonCount,
+	...ONE_THING,
 	needs,
 	tasks
-} satisfies StructureDefinition<Stack>;
+};

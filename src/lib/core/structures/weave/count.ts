@@ -1,3 +1,4 @@
+import { ONE_THING } from '../kit/one-thing.ts';
 import { bowOver, type Bow } from '../../geometry/arc.ts';
 import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
@@ -7,7 +8,8 @@ import type { PumpProfile } from '../../sizing/strokes.ts';
 import { rational } from '../../units/rational.ts';
 import { ownNeed, ownTasks } from '../kit/filled.ts';
 import { hangersOf, hungNeeds } from '../kit/hung.ts';
-import type { Need, StructureDefinition } from '../kit/need.ts';
+import type { Need } from '../kit/need.ts';
+import type { CountFacet } from '../facets/count.ts';
 import { graphOf, wovenCount } from './graph.ts';
 
 /** From knot to knot over the inflated size. Links: common practice, eight 10-inch links make about 8 ft. Rounds: house rule. */
@@ -121,10 +123,9 @@ function tasks(weave: Weave): TaskCount[] {
 }
 
 /** Panel, basket, wall, ring. */
-export const weave = {
-	id: 'weave',
-	words: 'weave',
+export const count: CountFacet<Weave> = {
 	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0),
+	...ONE_THING,
 	needs,
 	tasks
-} satisfies StructureDefinition<Weave>;
+};

@@ -1,7 +1,9 @@
+import type { PictureFacet } from '../facets/picture.ts';
+import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import type { Weave } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
-import type { AppliedBall } from '../applied/count.ts';
+import type { AppliedBall } from '../kit/seats.ts';
 import type { Point, Strand } from '../kit/strand.ts';
 import { graphOf } from './graph.ts';
 import { IN_CONNECTOR, sizeOfWeave, type WeaveSize } from './count.ts';
@@ -121,3 +123,8 @@ function handleSeat(
 		};
 	};
 }
+
+export const picture: PictureFacet<Weave> = {
+	...BY_ITSELF,
+	place: (weave, context) => loosely(placeWeave(weave, context.pumps), context)
+};

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { colours, designOf, floating, rates } from '../../../../tests/kit/studio.ts';
-import { catalogue } from '../materials/catalogue.ts';
-import { tally } from '../tally/tally.ts';
-import { planOf } from './plan.ts';
+import { colours, designOf, floating, rates } from '../../../../../tests/kit/studio.ts';
+import { catalogue } from '../../materials/catalogue.ts';
+import { tally } from '../../tally/tally.ts';
+import { planOf } from '../../plan/plan.ts';
 
 const context = { catalogue: catalogue(floating, colours), rates, library: () => undefined };
 const steps = (quantity: number, ...lines: string[]) =>

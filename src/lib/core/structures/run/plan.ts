@@ -1,8 +1,8 @@
-import { printCluster } from '../language/print-entry.ts';
-import type { Run } from '../structures/run/document.ts';
-import type { Weave } from '../structures/weave/document.ts';
-import type { Hung } from '../document/hung.ts';
-import { estimateUsed, IN_CLUSTER } from '../structures/run/organic.ts';
+import { feet, inch } from '../kit/words.ts';
+import { hangStep, inflateSteps, type StepKit } from '../kit/step-kit.ts';
+import { printCluster } from '../../language/print-entry.ts';
+import type { Run } from './document.ts';
+import { estimateUsed, IN_CLUSTER } from './organic.ts';
 import {
 	clustersByRow,
 	cornerPairs,
@@ -11,18 +11,11 @@ import {
 	pitchOf,
 	spineLength,
 	sparesOf
-} from '../structures/run/count.ts';
-import { hangersOf } from '../structures/kit/hung.ts';
-import { lengthOfRun } from '../structures/run/path.ts';
-import { graphOf } from '../structures/weave/graph.ts';
-import { sizeOfWeave } from '../structures/weave/count.ts';
-import { formatFeet, formatInches, formatQuarters, mm, toMillimetres } from '../units/length.ts';
-import { inflateSteps, type StepKit } from './bunch-steps.ts';
-import type { MadeStep, StepLine } from './made-step.ts';
-import { JOINED } from './step-words.ts';
-
-const feet = (length: number): string => formatFeet(mm(length));
-const inch = (length: number): string => `${formatQuarters(length)} in`;
+} from './count.ts';
+import { lengthOfRun } from './path.ts';
+import { formatInches, toMillimetres } from '../../units/length.ts';
+import type { MadeStep, StepLine } from '../../plan/made-step.ts';
+import { JOINED } from '../../plan/step-words.ts';
 
 /** A run: what it is tied to, its clusters, one after the other along the path, hanging, and small ones last. */
 export function runSteps(kit: StepKit, run: Run): MadeStep[] {
@@ -122,59 +115,4 @@ function clusterLines(kit: StepKit, run: Run): StepLine[] {
 			colours: []
 		}
 	];
-}
-
-function hangStep(kit: StepKit, hung: Hung | null, length: number): MadeStep[] {
-	if (!hung) return [];
-	const named = kit.context.catalogue.materials.get(hung.material ?? '')?.name;
-	const many = hangersOf({ hung }, length) * kit.all;
-	return [
-		kit.made(
-			'hang',
-			`Hang ${kit.name} on ${many} × ${named ?? hung.by}${hung.wall ? ` on the ${hung.wall} wall` : ''}${many > kit.all ? `, one every ${feet(hung.every / 1000)}` : ''}.`,
-			{
-				place: 'site',
-				tool: 'ladder, somebody to hold it',
-				check: 'each holds when it is pulled lightly; ways out, signs and sprinklers stay free',
-				work: kit.share('hang')
-			}
-		)
-	];
-}
-
-/** A weave: its balloons, the small ones that hold it, row by row, hanging. */
-export function weaveSteps(kit: StepKit, weave: Weave): MadeStep[] {
-	const { places } = graphOf(weave);
-	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
-	const { width, height, across } = sizeOfWeave(weave, kit.context.pumps);
-	const wide = across === null ? `${feet(width)} wide` : `${feet(across)} across`;
-	const joints = new Map<string, number>();
-	for (const { joint } of held) {
-		const words = `${weave.joints[joint]}, ${joint}`;
-		joints.set(words, (joints.get(words) ?? 0) + 1);
-	}
-	const steps = inflateSteps(kit);
-	if (kit.share('cluster').length > 0)
-		steps.push(
-			kit.made('clusters', `Tie the small balloons that hold ${kit.name}.`, {
-				lines: [...joints].map(([text, count]) => ({ count: count * kit.all, text, colours: [] })),
-				work: kit.share('cluster')
-			})
-		);
-	steps.push(
-		kit.made(
-			'weave',
-			`Weave ${kit.name}: each tail tied to the next nozzle, row on row, ${wide} and ${feet(height)} high.`,
-			{
-				lines: weave.rows.toReversed().map((row): StepLine => ({
-					count: row.repeat * kit.all,
-					text: `${row.repeat > 1 ? 'rows' : 'row'} of ${row.blocks.map((b) => `${b.count} ${b.slot === null ? 'hidden, any colour' : kit.colour(b.slot).name}`).join(', ')}`,
-					colours: row.blocks.flatMap((b) => (b.slot === null ? [] : (kit.colour(b.slot).id ?? [])))
-				})),
-				check: 'rows as long as each other, every held joint tight',
-				work: kit.share('weave')
-			}
-		)
-	);
-	return [...steps, ...hangStep(kit, weave.hung, width)];
 }

@@ -1,5 +1,5 @@
-import type { Ball } from '../geometry/ring.ts';
-import type { HostShape } from '../structures/applied/count.ts';
+import type { Ball } from '../../geometry/ring.ts';
+import type { HostShape } from './seats.ts';
 
 /**
  * Where one of a section's copies stands, mm from the middle of the design's floor; mirrored left for right, then
@@ -12,6 +12,8 @@ export interface Spot {
 	readonly mirrored: boolean;
 	readonly turn: number;
 }
+
+export const ORIGIN: Spot = { x: 0, y: 0, z: 0, mirrored: false, turn: 0 };
 
 /** A point of a copy as it stands at a spot. */
 export function pointAt({ x, y, z, mirrored, turn }: Spot, p: { x: number; y: number; z: number }) {

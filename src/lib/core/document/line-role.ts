@@ -1,0 +1,7 @@
+export const LINE_ROLES = ['always', 'optional', 'taken along', 'reused', 'by-product'] as const;
+
+/**
+ * `optional` counts where it is taken; `taken along` is packed and charged only if used; `reused` comes off the
+ * shelf; a `by-product` is left over by the work and never bought.
+ */
+export type LineRole = (typeof LINE_ROLES)[number];

@@ -1,0 +1,103 @@
+import type { PictureFacet } from '../facets/picture.ts';
+import { loosely } from '../kit/placed.ts';
+import { type AppliedBall, FOIL_RADIUS, type HostShape, seatsOn } from '../kit/seats.ts';
+import type { Id } from '../../document/id.ts';
+import type { AppliedPiece, Applied } from './document.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { Ball } from '../../geometry/ring.ts';
+import { innerBall } from '../kit/filled.ts';
+import type { Host } from '../../document/host.ts';
+
+export interface PlacedApplied {
+	readonly balls: readonly AppliedBall[];
+	/** Pieces with a host that is not there. */
+	readonly lost: readonly Id[];
+}
+
+/** Diameter a piece is drawn at, mm; 60 for what is not inflated and has no size: a card, a flower. House rule. */
+export function widthOf({ what }: AppliedPiece, pumps: readonly PumpProfile[]): number {
+	if (what.kind === 'balloon') return resolveSize(what.balloon.size, what.balloon.nominal, pumps).assumed;
+	return what.flat === null ? 60 : (what.flat / 1000) * FOIL_RADIUS;
+}
+
+/**
+ * Seats every piece on its host: against the outside of a row, side by side on the side asked for or evenly round it;
+ * outward on a place or on another piece; on a wall where it is said. House rules: the picture shows them.
+ */
+export function placeApplied(
+	{ pieces }: Applied,
+	host: HostShape,
+	pumps: readonly PumpProfile[] = []
+): PlacedApplied {
+	const balls: AppliedBall[] = [];
+	const lost = new Set<Id>();
+	const seated = new Map<Id, Ball[]>();
+	// Pieces on other pieces come after those that carry them.
+	for (const piece of inOrder(pieces)) {
+		const d = widthOf(piece, pumps);
+		const slot = piece.what.kind === 'balloon' ? piece.what.balloon.slot : null;
+		const material = piece.what.kind === 'balloon' ? piece.what.balloon.material : piece.what.material;
+		const kind = piece.what.kind === 'balloon' ? piece.what.balloon.kind : null;
+		const inside = piece.what.kind === 'balloon' ? innerBall(piece.what.balloon, pumps) : undefined;
+		for (const { host: at, count } of piece.on) {
+			const seats = seatsOn(at, count, d, host, seated);
+			if (!seats) lost.add(piece.id);
+			for (const ball of seats ?? []) {
+				seated.set(piece.id, [...(seated.get(piece.id) ?? []), ball]);
+				const looks = looksTo(at, ball);
+				balls.push({
+					piece: piece.id,
+					ball,
+					slot,
+					material,
+					kind,
+					looks,
+					inside,
+					hides: hiddenBy(ball, host.balls)
+				});
+			}
+		}
+	}
+	return { balls, lost: [...lost] };
+}
+
+/** House rule: flat pieces look to the audience, behind the piece away from it, and outwards where they go round. */
+export function looksTo(host: Host, ball: Ball): readonly [number, number] {
+	if (host.on !== 'layer' || host.side === 'front') return [0, -1];
+	if (host.side === 'back') return [0, 1];
+	const out = Math.hypot(ball.x, ball.y);
+	return host.side === 'all' && out > 1e-6 ? [ball.x / out, ball.y / out] : [0, -1];
+}
+
+export function inOrder(pieces: readonly AppliedPiece[]): AppliedPiece[] {
+	const depth = (piece: AppliedPiece, seen = 0): number => {
+		if (seen > pieces.length) return seen;
+		const under = piece.on.flatMap(({ host }) => (host.on === 'piece' ? [host.piece] : []));
+		const below = pieces.filter((p) => under.includes(p.id));
+		return below.length === 0 ? seen : Math.max(...below.map((p) => depth(p, seen + 1)));
+	};
+	return [...pieces].sort((a, b) => depth(a) - depth(b));
+}
+
+/** Balls of the host whose middle lies behind a piece, looking straight at it from outside. */
+export function hiddenBy(piece: Ball, balls: readonly Ball[]): number {
+	const radius = Math.hypot(piece.x, piece.y);
+	if (radius < 1e-6) return 0;
+	const [ux, uy] = [piece.x / radius, piece.y / radius];
+	return balls.filter((b) => {
+		const out = b.x * ux + b.y * uy;
+		if (out <= 0 || out >= radius) return false;
+		const across = b.x * -uy + b.y * ux;
+		return Math.hypot(across, b.z - piece.z) < piece.d / 2;
+	}).length;
+}
+
+export const picture: PictureFacet<Applied> = {
+	stands: () => 'on its host',
+	alone: false,
+	place(applied, context) {
+		const { balls, lost } = placeApplied(applied, context.host, context.pumps);
+		return { ...loosely({ balls, strands: [] }, context), lost };
+	}
+};

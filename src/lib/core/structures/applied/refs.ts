@@ -1,0 +1,17 @@
+import type { Movable, RefsFacet } from '../facets/refs.ts';
+import { mapThing, namedParts, NO_DESIGN } from '../kit/refs.ts';
+import type { Applied } from './document.ts';
+
+export const refs: RefsFacet<Applied> = {
+	part: 'A piece',
+	accompanies: true,
+	...NO_DESIGN,
+	mapRefs: (s, map) => ({ ...s, pieces: s.pieces.map((p) => ({ ...p, what: mapThing(p.what, map) })) }),
+	alone: (s) => s.pieces.map((piece) => ({ ...s, pieces: [piece] })),
+	parts: ({ pieces }) => namedParts(pieces),
+	lists: ({ pieces }) => [pieces as Movable[]],
+	hostPart({ pieces }, host) {
+		const found = host.on === 'piece' ? pieces.find((p) => p.id === host.piece) : undefined;
+		return found && { kind: 'part', name: found.name };
+	}
+};

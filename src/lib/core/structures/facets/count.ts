@@ -1,0 +1,16 @@
+import type { Colourway } from '../../document/slot.ts';
+import type { TaskCount } from '../../labour/task.ts';
+import type { Rational } from '../../units/rational.ts';
+import type { Need } from '../kit/need.ts';
+
+/** What a kind takes and asks of hands. */
+export interface CountFacet<S> {
+	/** Balloons in one of it, before anything is worked out: guards against absurd sizes. */
+	balloons(structure: S): number;
+	/** What is counted besides balloons: applied pieces, lines. The same guard. */
+	pieces(structure: S): Rational;
+	/** Things the picture places one by one. */
+	placed(structure: S): Rational;
+	needs(structure: S, colourway: Colourway | undefined): Need[];
+	tasks(structure: S): TaskCount[];
+}

@@ -1,0 +1,46 @@
+import type { Host } from '../../document/host.ts';
+import type { Id } from '../../document/id.ts';
+import type { Mutable } from '../../document/mutable.ts';
+import type { RefMap } from '../../document/refs.ts';
+import type { DesignUse } from '../design/document.ts';
+
+/** A row, piece, item, size, arm or line of a section: what a step, a line or a pointer may be about. */
+export interface Part {
+	readonly id: Id;
+	/** By its own name; null is counted: row 1, row 2. */
+	readonly name: string | null;
+	/** The plan meets it, so a line can serve it. */
+	readonly served: boolean;
+}
+
+/** What of a section a piece sits on, rows and places counted from 1. */
+export type HostPart =
+	| { readonly kind: 'row'; readonly row: number }
+	| { readonly kind: 'place'; readonly row: number; readonly place: number }
+	| { readonly kind: 'part'; readonly name: string };
+
+/** Something of a draft that can be moved, counted and taken out by itself. */
+export interface Movable {
+	readonly id: Id;
+	count?: number;
+}
+
+/** What a kind says as a document. */
+export interface RefsFacet<S> {
+	/** One of its parts, at the beginning of a sentence. */
+	readonly part: string;
+	/** Comes only with what carries it: pieces, lines. Nothing stands by it. */
+	readonly accompanies: boolean;
+	/** The one walk over what it names; what it never asks the map for, it does not name. */
+	mapRefs(structure: S, map: RefMap): S;
+	/** The structure cut into its parts, each as if it were alone: what each of them names. */
+	alone(structure: S): readonly S[];
+	/** Everything of it with an id of its own. @param section name of the section */
+	parts(structure: S, section: string): readonly Part[];
+	/** Lists whose parts have an order, can be counted and taken out. */
+	lists(draft: Mutable<S>): Movable[][];
+	/** What a host names of it; undefined where it has nothing of the kind. */
+	hostPart(structure: S, host: Host): HostPart | undefined;
+	/** The design it is, where it is one; null where nothing is inside. */
+	nested(structure: S): DesignUse | null;
+}

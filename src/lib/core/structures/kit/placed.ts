@@ -1,0 +1,13 @@
+import type { LoosePart, PlaceContext, Placed } from '../facets/picture.ts';
+import { ORIGIN } from './spot.ts';
+
+export const NOTHING_PLACED: Placed = { stacks: [], loose: [] };
+
+/** Balls and strands of one copy, where they are. */
+export const loosely = (
+	{ balls, strands }: Pick<LoosePart, 'balls' | 'strands'>,
+	{ colourway }: Pick<PlaceContext, 'colourway'>
+): Placed => ({ stacks: [], loose: [{ balls, strands, colourway, spots: [ORIGIN] }] });
+
+/** How most kinds stand. */
+export const BY_ITSELF = { stands: () => 'by itself' as const, alone: true };

@@ -1,0 +1,142 @@
+import type { Id } from '../../document/id.ts';
+import type { Ball } from '../../geometry/ring.ts';
+import type { MaterialKind } from '../../materials/material.ts';
+import type { InnerBall } from './filled.ts';
+import { type Stretch, pointOf } from '../../geometry/path.ts';
+import type { Side } from '../../document/side.ts';
+import type { AppliedPiece } from '../applied/document.ts';
+
+/** A piece where it sits on its host, mm in the coordinates of the host. */
+export interface AppliedBall {
+	/** Empty is the section itself. */
+	readonly piece: Id;
+	readonly ball: Ball;
+	readonly slot: Id | null;
+	readonly material: Id | null;
+	readonly kind: MaterialKind | null;
+	/** Which way its face looks in plan, a direction of length 1: to the audience, or outwards where it goes round. */
+	readonly looks: readonly [number, number];
+	/** A balloon inside it, seen where the outer one is see-through. */
+	readonly inside?: InnerBall | undefined;
+	/** Balloons of the host that it covers, seen from where it looks to. */
+	readonly hides: number;
+}
+
+/** What a host can answer: its rows and places, by their ids, and all its balls. */
+export interface HostShape {
+	/** Rings of a row, floor first. */
+	readonly rows: ReadonlyMap<Id, readonly (readonly Ball[])[]>;
+	readonly places: ReadonlyMap<Id, Ball>;
+	readonly balls: readonly Ball[];
+	/** Items of a bunch, by their ids too: what is fixed to one of them hangs. */
+	readonly items: ReadonlySet<Id>;
+	/** Where a run goes: pieces sit on a point of it. */
+	readonly path?: readonly Stretch[] | undefined;
+}
+
+/** Inflated radius of a two-disc foil over its flat radius. Source: Paulsen, Amer. Math. Monthly 101 (1994). */
+export const FOIL_RADIUS = 0.7627;
+
+/** Directions of the four sides in plan; the audience stands at negative y. */
+export const ANGLE: Readonly<Record<Exclude<Side, 'all'>, number>> = {
+	front: -Math.PI / 2,
+	back: Math.PI / 2,
+	left: Math.PI,
+	right: 0
+};
+
+/** Where so many pieces of a width sit on a host; undefined where it is not there. */
+export function seatsOn(
+	host: AppliedPiece['on'][number]['host'],
+	count: number,
+	d: number,
+	shape: HostShape,
+	seated: ReadonlyMap<Id, readonly Ball[]>
+): Ball[] | undefined {
+	switch (host.on) {
+		case 'wall':
+			return row(count, d).map((x) => ({ x: host.across / 1000 + x, y: 0, z: host.height / 1000, d }));
+		case 'path':
+			return onPath(host.at / 1000, count, d, shape);
+		case 'place': {
+			const under = shape.places.get(host.place);
+			return under && outward(under, count, d);
+		}
+		case 'piece': {
+			// Two pupils on two eyes: one on each, in turn.
+			const under = seated.get(host.piece);
+			return under?.flatMap((ball, i) => {
+				const own = Math.floor(count / under.length) + (i < count % under.length ? 1 : 0);
+				return outward(ball, own, d);
+			});
+		}
+		case 'layer': {
+			const rings = shape.rows.get(host.layer);
+			if (!rings || rings.length === 0) return undefined;
+			// Over a row of several rings the pieces are spread from the lowest to the highest.
+			return Array.from({ length: count }, (_, i) => {
+				const ring = rings[Math.min(rings.length - 1, Math.floor((i * rings.length) / count))]!;
+				return againstRing(ring, host.side, i, count, d);
+			});
+		}
+	}
+}
+
+/** Before the audience on what is thickest about a point of a run, several side by side along it. */
+export function onPath(
+	at: number,
+	count: number,
+	d: number,
+	{ path = [], balls }: HostShape
+): Ball[] | undefined {
+	let left = at;
+	const stretch = path.find((s) => {
+		if (left <= s.length + 1e-6) return true;
+		left -= s.length;
+		return false;
+	});
+	if (!stretch) return undefined;
+	return row(count, d).map((along) => {
+		const { point } = pointOf(stretch, left + along);
+		const front = balls.reduce((a, b) => {
+			const near = Math.hypot(b.x - point.x, b.z - point.z) < (b.d + d) / 2;
+			return near ? Math.min(a, b.y - b.d / 2) : a;
+		}, point.y);
+		// Pressed a little into what carries it.
+		return { x: point.x, y: front - d * 0.35, z: point.z, d };
+	});
+}
+
+/** Places of a row side by side about the middle, mm. */
+export const row = (count: number, d: number): number[] =>
+	Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * d);
+
+/** Against a ball, away from the axis; a ball on the axis is met from the front. Several stand side by side. */
+export function outward(under: Ball, count: number, d: number): Ball[] {
+	const radius = Math.hypot(under.x, under.y);
+	const [ux, uy] = radius < 1e-6 ? [0, -1] : [under.x / radius, under.y / radius];
+	const reach = (under.d + d) / 2;
+	return row(count, d).map((along) => {
+		const out = Math.sqrt(Math.max(0, reach * reach - along * along));
+		return { x: under.x + ux * out - uy * along, y: under.y + uy * out + ux * along, z: under.z, d };
+	});
+}
+
+export function againstRing(
+	ring: readonly Ball[],
+	side: Side,
+	index: number,
+	count: number,
+	d: number
+): Ball {
+	const z = ring.reduce((a, b) => a + b.z, 0) / ring.length;
+	const reach = Math.max(...ring.map((b) => Math.hypot(b.x, b.y) + b.d / 2)) + d / 2;
+	if (side === 'all') {
+		const angle = ANGLE.front + (2 * Math.PI * index) / count;
+		return { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z, d };
+	}
+	const along = row(count, d)[index]!;
+	const turn = Math.asin(Math.max(-1, Math.min(1, along / reach)));
+	const angle = ANGLE[side] + turn;
+	return { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z, d };
+}

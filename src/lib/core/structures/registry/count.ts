@@ -1,0 +1,60 @@
+import type { Colourway } from '../../document/slot.ts';
+import type { TaskCount } from '../../labour/task.ts';
+import type { Rational } from '../../units/rational.ts';
+import { count as applied } from '../applied/count.ts';
+import { count as bunch } from '../bunch/count.ts';
+import { count as design } from '../design/count.ts';
+import { count as extras } from '../extras/count.ts';
+import type { CountFacet } from '../facets/count.ts';
+import { count as form } from '../form/count.ts';
+import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
+import type { Need } from '../kit/need.ts';
+import { count as run } from '../run/count.ts';
+import { count as stack } from '../stack/count.ts';
+import { count as weave } from '../weave/count.ts';
+
+const COUNTS: { readonly [K in Kind]: CountFacet<StructureOf[K]> } = {
+	stack,
+	applied,
+	extras,
+	bunch,
+	form,
+	run,
+	weave,
+	design
+};
+
+/** Balloons of one, before anything is worked out. */
+export const balloonsOf = <K extends Kind>(s: Of<K>): number => COUNTS[s.kind].balloons(s);
+
+/** What is counted in one besides balloons: pieces, lines. */
+export const piecesOf = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].pieces(s);
+
+/** Things of one that the picture places one by one, at least one. */
+export const placedIn = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].placed(s);
+
+const workOutNeeds = <K extends Kind>(s: Of<K>, colourway: Colourway | undefined): Need[] =>
+	COUNTS[s.kind].needs(s, colourway);
+const workOutTasks = <K extends Kind>(s: Of<K>): TaskCount[] => COUNTS[s.kind].tasks(s);
+
+const needsKept = new WeakMap<
+	Structure,
+	{ readonly colourway: Colourway | undefined; readonly needs: readonly Need[] }
+>();
+const tasksKept = new WeakMap<Structure, readonly TaskCount[]>();
+
+/** What one takes. Structures never change: kept until it is asked for in other colours. */
+export function needsOf(s: Structure, colourway: Colourway | undefined): readonly Need[] {
+	const cached = needsKept.get(s);
+	if (cached && cached.colourway === colourway) return cached.needs;
+	const needs = workOutNeeds(s, colourway);
+	needsKept.set(s, { colourway, needs });
+	return needs;
+}
+
+/** The work of one, kept as its needs are. */
+export function tasksOf(s: Structure): readonly TaskCount[] {
+	const tasks = tasksKept.get(s) ?? workOutTasks(s);
+	tasksKept.set(s, tasks);
+	return tasks;
+}

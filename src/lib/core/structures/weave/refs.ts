@@ -1,0 +1,27 @@
+import { mapHung, mapPlace, maybe } from '../../document/refs.ts';
+import type { Movable, RefsFacet } from '../facets/refs.ts';
+import { CARRIES_NOTHING, NO_DESIGN, rowParts } from '../kit/refs.ts';
+import type { Weave } from './document.ts';
+
+export const refs: RefsFacet<Weave> = {
+	part: 'A piece',
+	accompanies: false,
+	...CARRIES_NOTHING,
+	...NO_DESIGN,
+	mapRefs: (s, map) => ({
+		...s,
+		rows: s.rows.map((r) => ({
+			...r,
+			blocks: r.blocks.map((b) => ({ ...b, slot: maybe(b.slot, map.slot) }))
+		})),
+		joiner: s.joiner && mapPlace(s.joiner, map),
+		handle: s.handle && { ...s.handle, slot: map.slot(s.handle.slot) },
+		hung: mapHung(s.hung, map)
+	}),
+	alone: (s) => [
+		...s.rows.map((row) => ({ ...s, rows: [row], joiner: null, handle: null })),
+		{ ...s, rows: [] }
+	],
+	parts: ({ rows }) => rowParts(rows),
+	lists: ({ rows }) => [rows as Movable[]]
+};
