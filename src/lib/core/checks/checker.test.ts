@@ -10,7 +10,7 @@ import {
 	rates
 } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
-import { piecesIn } from '../recipe/edit-pieces.ts';
+import { piecesIn } from '../structures/applied/edit.ts';
 import { stackIn, type RecipeDraft } from '../recipe/edit.ts';
 import { printLayer } from '../language/print-entry.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';

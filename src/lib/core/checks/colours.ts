@@ -41,6 +41,7 @@ export function checkColours(
 		if (!near) return [];
 		return [
 			{
+				about: a.slot.id,
 				code: 'slots-alike' as const,
 				level: 'watch' as const,
 				say: `${a.slot.name}: ${a.colour.name} is used in one row and can hardly be told from ${near.colour.name}.`,

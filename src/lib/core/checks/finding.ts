@@ -78,9 +78,17 @@ export interface Finding {
 	readonly why?: string;
 	/** The row it concerns, where there is one. */
 	readonly layer?: Id;
+	/** What it is about: a section, row, piece, slot, step, or a line of the bill by its key; the whole design where nothing is said. */
+	readonly about?: string;
+	/** Which of several of its code about the same thing. */
+	readonly tell?: string;
 	readonly remedy?: { readonly label: string; readonly act: Remedy };
 }
 
-/** What a silenced finding is known by: its code and the row or the words it is about. */
-export const findingKey = ({ code, layer, say }: Finding): string =>
+/** What a silenced finding is known by: its code, what it is about, and which of several it is. Never its words. */
+export const findingKey = ({ code, about, tell }: Finding): string =>
+	[code, about ?? '', ...(tell === undefined ? [] : [tell])].join('/').slice(0, 120);
+
+/** How it was known before: by the words it began with. What was silenced then is read once more by it. */
+export const wordKey = ({ code, layer, say }: Finding): string =>
 	`${code}/${layer ?? say.split(':')[0]!}`.slice(0, 120);

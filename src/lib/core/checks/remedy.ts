@@ -7,7 +7,7 @@ import { newPlace, type NewId } from '../recipe/build.ts';
 import { layerWith, stackOf, type RecipeDraft } from '../recipe/edit.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { chooseLine } from '../recipe/edit-lines.ts';
-import { changePiece } from '../recipe/edit-pieces.ts';
+import { changePiece } from '../structures/applied/edit.ts';
 import { KEEP } from '../document/refs.ts';
 import { mapRefs } from '../structures/registry/refs.ts';
 import { slotsOf } from '../document/pattern.ts';

@@ -8,7 +8,9 @@ import type { Finding } from './finding.ts';
 export function checkSteps(recipe: Recipe): Finding[] {
 	if (recipe.steps.length === 0) return [];
 	const ids = idsIn(recipe);
-	return recipe.steps.flatMap((step) => [...lost(step, ids), ...hasty(step, recipe)]);
+	return recipe.steps.flatMap((step) =>
+		[...lost(step, ids), ...hasty(step, recipe)].map((f) => ({ ...f, about: step.id }))
+	);
 }
 
 function lost(step: Step, ids: ReadonlySet<string>): Finding[] {

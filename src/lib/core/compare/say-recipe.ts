@@ -1,5 +1,5 @@
 import { formatFeet, toMillimetres } from '../units/length.ts';
-import { piecesIn } from '../recipe/edit-pieces.ts';
+import { piecesIn } from '../structures/applied/edit.ts';
 import { stacksIn } from '../recipe/edit.ts';
 import { printBalloon, printFill, printLayer } from '../language/print-entry.ts';
 import { printRun, printWeave } from '../language/print-run.ts';

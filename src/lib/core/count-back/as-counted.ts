@@ -13,7 +13,7 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { addExtra, dropUnusedSlots, removeExtra, type RecipeDraft } from '../recipe/edit.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { linesIn } from '../recipe/edit-lines.ts';
-import { addPiece, removePiece } from '../recipe/edit-pieces.ts';
+import { addPiece, removePiece } from '../structures/applied/edit.ts';
 import { MOST_REPEATS } from '../document/limits.ts';
 import type { Cluster } from '../document/cluster.ts';
 import type { Colourway } from '../document/slot.ts';

@@ -9,7 +9,7 @@ import {
 	type RecipeDraft
 } from '../recipe/edit.ts';
 import type { Mutable } from '../document/mutable.ts';
-import { addPiece } from '../recipe/edit-pieces.ts';
+import { addPiece } from '../structures/applied/edit.ts';
 import type { Entry } from './entry.ts';
 import { exchange } from '../recipe/swap.ts';
 import { applyLined } from '../recipe/apply-run.ts';

@@ -4,7 +4,7 @@ import { counter, design, rates, studio, entryContext } from '../../../../tests/
 import { tally } from '../tally/tally.ts';
 import { inches } from '../units/length.ts';
 import { changeLine, chooseLine, linesIn } from './edit-lines.ts';
-import { changePiece, piecesIn, removePiece } from './edit-pieces.ts';
+import { changePiece, piecesIn, removePiece } from '../structures/applied/edit.ts';
 import { addCluster, addPlace, changePlaces, moveCluster, removePlaces } from './edit-places.ts';
 import { hostsFor, removeSection, replaceLayer, stackIn, type RecipeDraft } from './edit.ts';
 import { parseEntry } from '../language/read.ts';

@@ -13,7 +13,9 @@ import { swapSlots, type RecipeDraft } from './edit.ts';
 import { slotsIn } from './links.ts';
 import type { Recipe, Section } from './recipe.ts';
 import { recipeSchema } from './recipe.schema.ts';
+import { findingKey } from '../checks/finding.ts';
 import { applyRemedy } from '../checks/remedy.ts';
+import { tally } from '../tally/tally.ts';
 import { runsBy, scaleBy } from './scale.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
 import { servable } from './served.ts';
@@ -217,5 +219,13 @@ describe.each(all)('%s', (_, recipe) => {
 								: undefined;
 					if (id !== undefined) expect([id, filed.has(id)]).toEqual([id, true]);
 				}
+	});
+});
+
+describe('a finding is known by what it is about', () => {
+	test.each(all)('%s: no two of a design share a key', (_, recipe) => {
+		const { findings } = tally(recipe, recipe.colourways[0]!.id, 1, context);
+		const keys = findings.map((f) => findingKey(f));
+		expect(keys).toEqual([...new Set(keys)]);
 	});
 });

@@ -1,3 +1,4 @@
+import { checkBill } from '../checks/bill.ts';
 import { bill, type Bill } from '../bom/bill.ts';
 import { countDesigns, drawable, explode, workOf } from '../bom/explode.ts';
 import type { Library } from '../recipe/library.ts';
@@ -16,13 +17,12 @@ import type { Packed } from '../structures/run/pack-job.ts';
 import { assemble, type Assembly } from '../assembly/assemble.ts';
 import type { PlacedStack } from '../structures/stack/placed.ts';
 import { rational } from '../units/rational.ts';
-import { checkStack } from '../structures/stack/check.ts';
-import { checkParts } from '../checks/parts.ts';
-import { checkPieces } from '../checks/pieces.ts';
-import { checkRuns } from '../checks/runs.ts';
 import { checkColours } from '../checks/colours.ts';
 import { checkSteps } from '../checks/steps.ts';
-import { findingKey, type Finding } from '../checks/finding.ts';
+import type { Finding } from '../checks/finding.ts';
+import { isSilenced } from '../checks/silence.ts';
+import { checkStanding } from '../checks/standing.ts';
+import { check } from '../structures/registry/check.ts';
 
 export interface TallyContext {
 	readonly catalogue: Catalogue;
@@ -92,24 +92,28 @@ export function tally(
 		section === null ? [] : [{ section, placed }]
 	);
 	const chosen = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
-	for (const { section, placed } of stacks) {
-		const structure = recipe.sections.find((s) => s.id === section)!.structure;
-		if (structure.kind !== 'stack') continue;
-		findings.push(...checkStack(section, structure, placed, { catalogue, colourway: chosen, rates }));
-	}
 	const costed = cost(counted, tasks, rates);
 	// What cannot be counted costs nobody knows what: never nothing.
 	const made = designs ? costed : { ...costed, total: { ...costed.total, unknown: [recipe.name] } };
 	const terms = termsFor(recipe, rates);
 	findings.push(
+		...recipe.sections.flatMap((section) =>
+			check(section.structure, {
+				recipe,
+				section,
+				catalogue,
+				colourway: chosen,
+				rates,
+				lost: assembly.lost,
+				placed: stacks.find((s) => s.section === section.id)?.placed
+			})
+		),
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
-		...checkParts(recipe, assembly, { catalogue, colourway: chosen, rates }),
-		...checkRuns(recipe, { catalogue, colourway: chosen, rates }),
-		...checkPieces(recipe, assembly, { catalogue, rates, bill: counted }),
+		...checkStanding(recipe, assembly, counted, rates),
 		...checkSteps(plain)
 	);
-	const hushed = new Set(recipe.silenced.map((s) => s.finding));
+	const silenced = recipe.silenced.length === 0 ? [] : findings.filter((f) => isSilenced(f, recipe.silenced));
 	return {
 		assembly,
 		stacks,
@@ -122,8 +126,8 @@ export function tally(
 		price: price(made.total, pieceTerms(terms)),
 		order: price(made.total, terms),
 		ends: endsOf(made, pieceTerms(terms)),
-		findings: findings.filter((f) => f.level === 'bad' || !hushed.has(findingKey(f))),
-		silenced: findings.filter((f) => f.level !== 'bad' && hushed.has(findingKey(f)))
+		findings: silenced.length === 0 ? findings : findings.filter((f) => !silenced.includes(f)),
+		silenced
 	};
 }
 
@@ -157,47 +161,4 @@ function attempt<T>(work: () => T, findings: Finding[]): T | undefined {
 		findings.push({ code, level: 'bad', say: say[error.code] ?? error.message });
 		return undefined;
 	}
-}
-
-function checkBill(counted: Bill, made: Cost): Finding[] {
-	if (counted.lines.length === 0) {
-		return [
-			{
-				code: 'empty',
-				level: 'watch',
-				say: 'Nothing in this design yet. Say the lowest layer, like “4 16 at 13 grey”.'
-			}
-		];
-	}
-	const findings: Finding[] = [];
-	for (const line of counted.lines) {
-		if (line.balloon && line.status === 'listed' && line.loss === 0) {
-			findings.push({
-				code: 'no-spare',
-				level: 'watch',
-				say: `${line.label}: its loss is set to 0, so not one spare is counted. Say what you lose of it at the Stockroom.`,
-				why: 'One that bursts on the day is missing in the piece.'
-			});
-		}
-		if (line.status === 'open' && line.balloon) {
-			findings.push({
-				code: 'open-slot',
-				level: 'watch',
-				say: `${line.label}: no colour chosen in this colourway, so its cost is unknown.`
-			});
-		} else if (line.status !== 'listed') {
-			findings.push({
-				code: 'unlisted',
-				level: 'watch',
-				say: `${line.label} is not in the Stockroom, so its cost is unknown. Add it there.`
-			});
-		} else if (made.total.unknown.includes(line.label)) {
-			findings.push({
-				code: 'unknown-cost',
-				level: 'watch',
-				say: `${line.label} has no pack price, so its cost is unknown. Fill it in at the Stockroom.`
-			});
-		}
-	}
-	return findings;
 }

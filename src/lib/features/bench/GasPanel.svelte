@@ -6,7 +6,7 @@
 	import { formatMoney } from '../../core/money/money.ts';
 	import { floats, liftOf } from '../../core/structures/bunch/lift.ts';
 	import { inGas, keepingOf } from '../../core/structures/bunch/gas.ts';
-	import { USUAL_PLACE } from '../../core/checks/parts.ts';
+	import { USUAL_PLACE } from '../../core/structures/bunch/lift.ts';
 	import { tally, type Tally } from '../../core/tally/tally.ts';
 	import { inUnit, parseQuantity } from '../../core/units/quantity.ts';
 	import Popover from '../../ui/popover/Popover.svelte';

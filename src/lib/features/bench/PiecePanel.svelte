@@ -2,7 +2,7 @@
 	import { MOST_ALIKE, MOST_FIXINGS } from '../../core/document/limits.ts';
 	import { flatOf } from '../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../core/document/side.ts';
-	import { changePiece } from '../../core/recipe/edit-pieces.ts';
+	import { changePiece } from '../../core/structures/applied/edit.ts';
 	import type { Mutable } from '../../core/document/mutable.ts';
 	import { parseSizeText } from '../../core/language/balloon.ts';
 	import { FIXINGS, type AppliedPiece, type Fixing } from '../../core/structures/applied/document.ts';

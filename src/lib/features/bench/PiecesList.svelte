@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { removePiece } from '../../core/recipe/edit-pieces.ts';
+	import { removePiece } from '../../core/structures/applied/edit.ts';
 	import { printBalloon } from '../../core/language/print-entry.ts';
 	import type { Applied, AppliedPiece } from '../../core/structures/applied/document.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';

@@ -2,7 +2,14 @@
 	import { tick } from 'svelte';
 	import { fromAction } from 'svelte/attachments';
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
-	import { duplicateLayer, moveLayer, orderLayers, removeLayer, repeatLayer, stacksIn } from '../../core/recipe/edit.ts';
+	import {
+		duplicateLayer,
+		moveLayer,
+		orderLayers,
+		removeLayer,
+		repeatLayer,
+		stacksIn
+	} from '../../core/recipe/edit.ts';
 	import type { Layer } from '../../core/structures/stack/document.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import { resolveSize } from '../../core/sizing/resolve.ts';

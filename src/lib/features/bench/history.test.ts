@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { counter, design } from '../../../../tests/kit/studio.ts';
-import { duplicateLayer, moveLayer, removeLayer, repeatLayer, resizeLayer, type RecipeDraft, stackIn } from '../../core/recipe/edit.ts';
+import {
+	duplicateLayer,
+	moveLayer,
+	removeLayer,
+	repeatLayer,
+	resizeLayer,
+	type RecipeDraft,
+	stackIn
+} from '../../core/recipe/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY, MOST_STEPS, stepBack, stepForth } from './history.ts';
 

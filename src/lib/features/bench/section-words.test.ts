@@ -5,7 +5,7 @@ import { ON_THE_FLOOR } from '../../core/document/stand.ts';
 import type { Run } from '../../core/structures/run/document.ts';
 import type { Section } from '../../core/recipe/recipe.ts';
 import type { Weave } from '../../core/structures/weave/document.ts';
-import { piecesIn } from '../../core/recipe/edit-pieces.ts';
+import { piecesIn } from '../../core/structures/applied/edit.ts';
 import { stackIn } from '../../core/recipe/edit.ts';
 import { feet } from '../../core/units/length.ts';
 import type { ExtraLine } from '../../core/structures/extras/document.ts';

@@ -6,6 +6,7 @@ import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
 import { photos } from './photos.ts';
 import { quotes, sentQuotes } from './quotes.ts';
+import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
 import { workspaces } from './workspaces.ts';
 
@@ -20,6 +21,7 @@ export function createRepos(db: Database, actor: Actor) {
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
 		sentQuotes: sentQuotes(db, actor),
+		silenced: silenced(db, actor),
 		memo: memoOf(db, actor)
 	};
 }

@@ -19,6 +19,8 @@ export interface Memo {
 	): Promise<T[]>;
 	/** What was made at this very stamp, where it is there still. */
 	had<T>(name: string, stamp: string): Promise<T> | undefined;
+	/** Lets go of what changed though its stamp did not. */
+	forget(name: string): void;
 }
 
 export interface Wanted {
@@ -55,6 +57,7 @@ function newMemo(): Memo {
 	};
 	return {
 		had,
+		forget: (name) => void held.delete(name),
 		async take(name, stamp, make) {
 			return had(name, stamp) ?? hold(name, stamp, make());
 		},

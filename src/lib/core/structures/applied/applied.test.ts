@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../../tests/kit/studio.ts';
 import { placeLayers } from '../../geometry/layers.ts';
-import { piecesIn } from '../../recipe/edit-pieces.ts';
+import { piecesIn } from './edit.ts';
 import { recipeSchema } from '../../recipe/recipe.schema.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import { drawAssembly } from '../../scene/draw-list.ts';

@@ -8,7 +8,7 @@ import type { Id } from '../../document/id.ts';
 import type { Layer } from '../stack/document.ts';
 import type { Section } from '../../recipe/recipe.ts';
 import { MEANT, type Entry, type SaidPiece } from '../../language/entry.ts';
-import { piecesIn } from '../../recipe/edit-pieces.ts';
+import { piecesIn } from './edit.ts';
 import { flatOf } from '../../materials/material.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { wordsMatch } from '../../language/names/name-colour.ts';

@@ -167,3 +167,6 @@ function heldBy({ weight }: Bunch, { materials }: Catalogue): number | null {
 /** Whether anything of it is filled with helium. */
 export const floats = ({ items }: Bunch): boolean =>
 	items.some((i) => i.gas === 'helium' && inflatedIn(i) > 0);
+
+/** A mild room at the sea: where a design is judged until a quote says where it goes. */
+export const USUAL_PLACE = { temperature: 293.15, height: 0 } as const;

@@ -1,3 +1,6 @@
+import type { CheckFacet } from '../facets/check.ts';
+import { feet } from '../kit/words.ts';
+import type { PlacedLayer } from '../../geometry/layers.ts';
 import { FILL_EDGES, fillBand } from '../../sizing/fill.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { Rates } from '../../cost/rates.ts';
@@ -34,59 +37,51 @@ const HIDDEN = 25.4;
 /** A layer of which less than this share of a balloon stands out over the one below sits inside it. House rule. */
 const STANDS_OUT = 0.25;
 
-/** What is wrong or worth a look in one stack. */
-export function checkStack(
-	section: Id,
-	stack: Stack,
-	placed: PlacedStack,
-	{ catalogue, colourway, rates }: { catalogue: Catalogue; colourway: Colourway | undefined; rates: Rates }
-): Finding[] {
-	const findings: Finding[] = [];
-	const { upright } = stack;
-	const short = upright.length === null ? 0 : placed.upright.usual - upright.length / 1000;
-	if (upright.kind !== 'none' && upright.length !== null && short > HIDDEN) {
-		const [needed, has] = [placed.upright.usual, upright.length / 1000].map((v) =>
-			formatFeet(v as Millimetres)
-		);
-		findings.push({
+export const check: CheckFacet<Stack> = {
+	held: ({ layers }) =>
+		layers.some((l) => l.clusters.some((c) => c.places.some((p) => p.inside?.kind === 'filling'))),
+	check(stack, { section, placed, catalogue, colourway, rates }) {
+		if (!placed) return [];
+		return [
+			...checkUpright(section.id, stack, placed),
+			...stack.layers.flatMap((layer) => checkSizes(layer, catalogue, colourway, rates)),
+			...checkSeats(section.id, placed),
+			...checkSteps(stack, rates),
+			...checkJoinings(stack, rates)
+		];
+	}
+};
+
+/** An upright that does not reach up to what is tied to it. */
+function checkUpright(section: Id, { upright }: Stack, placed: PlacedStack): Finding[] {
+	if (upright.kind === 'none' || upright.length === null) return [];
+	const has = upright.length / 1000;
+	if (placed.upright.usual - has <= HIDDEN) return [];
+	return [
+		{
 			code: 'upright-short',
 			level: 'bad',
-			say: `The stack needs ${needed} of ${upright.kind}, and this one is ${has}. Take a longer ${upright.kind} or fewer layers.`,
+			say: `The stack needs ${feet(placed.upright.usual)} of ${upright.kind}, and this one is ${feet(has)}. Take a longer ${upright.kind} or fewer layers.`,
 			why: 'The top layers would hang over the end of it and lean.',
 			remedy: remedyUpright(section, placed.upright.usual, upright.kind)
-		});
-	}
-	for (const layer of stack.layers) findings.push(...checkSizes(layer, catalogue, colourway, rates));
+		}
+	];
+}
+
+/** Layers that sink into what is below, and those that lean: each said once, where it begins. */
+function checkSeats(section: Id, placed: PlacedStack): Finding[] {
+	const findings: Finding[] = [];
 	/** The lean that is known of: said already, or held level by a small cluster tucked in. */
 	let lean = 0;
 	placed.layers.forEach((at, index) => {
 		const { layer, ringOfRow } = placed.rings[index]!;
-		const below = placed.layers[index - 1];
-		const largest = at.rings.flat().reduce((a, b) => Math.max(a, b.d), 0);
-		if (below && at.status === 'resting' && ringOfRow === 0 && at.top - below.top < STANDS_OUT * largest) {
-			const out = formatInches(um(Math.round(Math.max(0, at.top - below.top) / 6.35) * 6350));
-			findings.push({
-				code: 'sunk',
-				level: 'watch',
-				layer: layer.id,
-				say: `This layer sits down inside the ring below it: ${out === '0' ? 'nothing' : `${out} in`} of it stands out. Use more or larger balloons, or tie it to the upright higher up.`,
-				why: 'Seen from the side it is hidden, and what stands on it sinks with it.'
-			});
-		}
-		if (at.status === 'sunk' && ringOfRow === 0) {
-			findings.push({
-				code: 'sunk',
-				level: 'watch',
-				layer: layer.id,
-				say: 'This layer touches nothing below it and sinks into the ring. Use more or larger balloons, or tie it to the upright at its height.',
-				why: 'Seen from the side it is half hidden, and it can slip further down.'
-			});
-		}
+		const first = ringOfRow === 0;
+		if (first) findings.push(...checkSunk(layer.id, at, placed.layers[index - 1]));
 		const levelled = layer.clusters.some((c) => c.side !== 'all');
-		const leans = ringOfRow === 0 && !levelled && at.tilt - lean > TILT_LIMIT;
-		// What stands on a leaning layer takes the lean over: it is said once, where it begins.
+		const leans = first && !levelled && at.tilt - lean > TILT_LIMIT;
+		// What stands on a leaning layer takes the lean over.
 		if (levelled || leans) lean = at.tilt;
-		if (leans) {
+		if (leans)
 			findings.push({
 				code: 'tilted',
 				level: 'watch',
@@ -95,10 +90,34 @@ export function checkStack(
 				why: 'Every layer above takes the lean over, and the whole piece looks crooked.',
 				remedy: { label: 'Level it', act: { kind: 'level', section, layer: layer.id } }
 			});
-		}
 	});
-	findings.push(...checkSteps(stack, rates), ...checkJoinings(stack, rates));
 	return findings;
+}
+
+/** A layer that drops into the ring below it, wholly or nearly. */
+function checkSunk(layer: Id, at: PlacedLayer, below: PlacedLayer | undefined): Finding[] {
+	if (at.status === 'sunk')
+		return [
+			{
+				code: 'sunk',
+				level: 'watch',
+				layer,
+				say: 'This layer touches nothing below it and sinks into the ring. Use more or larger balloons, or tie it to the upright at its height.',
+				why: 'Seen from the side it is half hidden, and it can slip further down.'
+			}
+		];
+	const largest = at.rings.flat().reduce((a, b) => Math.max(a, b.d), 0);
+	if (!below || at.status !== 'resting' || at.top - below.top >= STANDS_OUT * largest) return [];
+	const out = formatInches(um(Math.round(Math.max(0, at.top - below.top) / 6.35) * 6350));
+	return [
+		{
+			code: 'sunk',
+			level: 'watch',
+			layer,
+			say: `This layer sits down inside the ring below it: ${out === '0' ? 'nothing' : `${out} in`} of it stands out. Use more or larger balloons, or tie it to the upright higher up.`,
+			why: 'Seen from the side it is hidden, and what stands on it sinks with it.'
+		}
+	];
 }
 
 /** Line round soft latex: the layers above the lowest that are joined with it and are not firm. */
@@ -193,6 +212,7 @@ function checkSizes(
 				findings.push({
 					...over,
 					layer: layer.id,
+					tell: `${place.nominal}`,
 					remedy: {
 						label: `Size it to ${limit}`,
 						act: { kind: 'size', layer: layer.id, nominal: place.nominal, size: um(safe) }
@@ -203,6 +223,7 @@ function checkSizes(
 					code: 'pear-shaped',
 					level: 'watch',
 					layer: layer.id,
+					tell: `${place.nominal}`,
 					say: `Under half its size a ${bag} in balloon is pear-shaped. Take a smaller balloon for a round one.`,
 					why: 'The neck stays thick and dark, and clusters of them do not close.'
 				});

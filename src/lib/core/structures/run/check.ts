@@ -1,31 +1,27 @@
-import { crossingOf } from '../geometry/path.ts';
-import { matchKey } from '../materials/catalogue.ts';
-import type { Id } from '../document/id.ts';
-import type { Recipe } from '../recipe/recipe.ts';
-import type { Run } from '../structures/run/document.ts';
-import type { Weave } from '../structures/weave/document.ts';
-import { resolveSize } from '../sizing/resolve.ts';
-import { estimatesOf } from '../structures/run/organic.ts';
-import { stretchesOf } from '../structures/run/path.ts';
-import { graphOf } from '../structures/weave/graph.ts';
-import { IN_CONNECTOR, joinersOf, sizeOfWeave } from '../structures/weave/count.ts';
-import { formatFeet, formatInches, mm } from '../units/length.ts';
-import { mixed, rational, ZERO } from '../units/rational.ts';
-import type { PartContext } from './parts.ts';
-import type { Finding } from './finding.ts';
-import { overSafe } from '../structures/kit/over-safe.ts';
+import type { CheckContext, CheckFacet } from '../facets/check.ts';
+import { feet } from '../kit/words.ts';
+import type { Run } from './document.ts';
+import type { Finding } from '../../checks/finding.ts';
+import { stretchesOf } from './path.ts';
+import { watch } from '../kit/watch.ts';
+import { crossingOf } from '../../geometry/path.ts';
+import { rational, ZERO, mixed } from '../../units/rational.ts';
+import { formatInches } from '../../units/length.ts';
+import { estimatesOf } from './organic.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { Id } from '../../document/id.ts';
+import { matchKey } from '../../materials/catalogue.ts';
+import { overSafe } from '../kit/over-safe.ts';
 
-const feet = (length: number): string => formatFeet(mm(length));
-const watch = (code: Finding['code'], say: string, why?: string): Finding => ({ code, level: 'watch', say, ...(why ? { why } : {}) }); // prettier-ignore
-
-/** What a maker would say of runs and weaves. @param recipe as it is built: paths that are lent are there */
-export function checkRuns(recipe: Recipe, context: PartContext): Finding[] {
-	return recipe.sections.flatMap(({ structure, name }): Finding[] => {
-		if (structure.kind === 'run')
-			return [...checkPath(structure, name), ...checkMix(structure, name), ...checkSizes(structure, context)];
-		return structure.kind === 'weave' ? checkWeave(structure, name, context) : [];
-	});
-}
+export const check: CheckFacet<Run> = {
+	// What hangs, or goes along a wall, does not stand.
+	held: ({ hung, height }) => hung !== null || height > 0,
+	check: (run, context) => [
+		...checkPath(run, context.section.name),
+		...checkMix(run, context.section.name),
+		...checkSizes(run, context)
+	]
+};
 
 function checkPath(run: Run, name: string): Finding[] {
 	const found: Finding[] = [];
@@ -106,7 +102,7 @@ function checkMix(run: Run, name: string): Finding[] {
 }
 
 /** Balloons of a run over their safe size. */
-function checkSizes(run: Run, { catalogue, colourway, rates }: PartContext): Finding[] {
+function checkSizes(run: Run, { catalogue, colourway, rates }: CheckContext): Finding[] {
 	const places = run.rows.flatMap(({ cluster }) =>
 		cluster.places.map((p) => ({ ...p, slots: p.slot === null ? [] : [p.slot] }))
 	);
@@ -122,44 +118,4 @@ function checkSizes(run: Run, { catalogue, colourway, rates }: PartContext): Fin
 		seen.add(over.say);
 		return [over];
 	});
-}
-
-function checkWeave(weave: Weave, name: string, { rates }: PartContext): Finding[] {
-	const found: Finding[] = [];
-	const { joiner, chord, handle } = weave;
-	if (joiner === null && joinersOf(weave) > 0)
-		found.push(
-			watch(
-				'no-joiner',
-				`${name}: ${joinersOf(weave)} small balloons hold it and none is chosen. Say “joined with 5 at 2 gold”.`
-			)
-		);
-	const size = sizeOfWeave(weave, rates.pumps);
-	if (chord !== null && size.bow === undefined && size.width > 0)
-		found.push(
-			watch(
-				'too-short',
-				`${name}: it is ${feet(size.width)} long and cannot be bent over ${feet(chord / 1000)}. Take more balloons along a row, or a shorter chord.`
-			)
-		);
-	if (!handle) return found;
-	if (size.handle === undefined)
-		found.push(
-			watch(
-				'too-short',
-				`${name}: its handle of ${handle.links} does not reach from foot to foot over ${feet(handle.chord / 1000)}. Take more balloons.`
-			)
-		);
-	else if (size.handle?.wanted && size.handle.rise < size.handle.wanted)
-		found.push(
-			watch(
-				'too-short',
-				`${name}: a handle of ${handle.links} over ${feet(handle.chord / 1000)} rises ${feet(size.handle.rise)}, not ${feet(size.handle.wanted)}. Take more balloons, or set its feet closer.`,
-				'It is a bow of a certain length: what it gains in width it loses in height.'
-			)
-		);
-	const top = graphOf(weave).places.filter((p) => p.joint === 'foot').length;
-	if (top > 0 && IN_CONNECTOR[weave.joints.foot] === 0)
-		found.push(watch('no-joiner', `${name}: nothing holds the feet of its handle. Say “foot quad”.`));
-	return found;
 }

@@ -1,10 +1,10 @@
-import { newSection, type NewId } from './build.ts';
-import { addSection, dropUnusedSlots, type RecipeDraft } from './edit.ts';
-import type { Mutable } from '../document/mutable.ts';
-import { ON_THE_FLOOR } from '../document/stand.ts';
-import type { AppliedPiece } from '../structures/applied/document.ts';
-import type { Id } from '../document/id.ts';
-import type { Recipe } from './recipe.ts';
+import type { Recipe } from '../../recipe/recipe.ts';
+import type { AppliedPiece } from './document.ts';
+import type { Id } from '../../document/id.ts';
+import { type RecipeDraft, addSection, dropUnusedSlots } from '../../recipe/edit.ts';
+import { type NewId, newSection } from '../../recipe/build.ts';
+import { ON_THE_FLOOR } from '../../document/stand.ts';
+import type { Mutable } from '../../document/mutable.ts';
 
 /** Every applied piece of a design with the section that carries it, which its section stands by. */
 export const piecesIn = (recipe: Recipe): { piece: AppliedPiece; section: Id; host: Id | null }[] =>

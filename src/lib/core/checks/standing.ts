@@ -1,0 +1,48 @@
+import type { Recipe } from '../recipe/recipe.ts';
+import type { Assembly } from '../assembly/assemble.ts';
+import type { Bill } from '../bom/bill.ts';
+import type { Rates } from '../cost/rates.ts';
+import type { Finding } from './finding.ts';
+import { isFloorContact } from '../recipe/section-work.ts';
+import { isHeld } from '../structures/registry/check.ts';
+import { needsOf } from '../structures/registry/count.ts';
+import { standsOnFloor } from '../recipe/sections.ts';
+import { rulesFor } from '../bom/follow-on.ts';
+import { formatFeet, type Millimetres } from '../units/length.ts';
+
+/** Higher than this without a base or a weight a piece is easily knocked over, mm. House rule. */
+const TALL = 1500;
+
+/** What stands on the floor: latex on bare ground, and tall pieces that nothing holds down. */
+export function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill, rates: Rates): Finding[] {
+	const findings: Finding[] = [];
+	const onFloor = recipe.sections.some(
+		(s) => needsOf(s.structure, undefined).some(isFloorContact) && standsOnFloor(recipe, s)
+	);
+	const patched = rulesFor(recipe.rules, rates.rules).some((r) => r.of === 'floor contact' && r.each !== '0');
+	if (onFloor && !patched) {
+		findings.push({
+			code: 'bare-floor',
+			level: 'watch',
+			say: 'Latex on a bare floor: no rule puts a patch under what touches it. Set one, or raise the base.',
+			why: 'Grit and static burst the lowest layer first, and it holds all the others.'
+		});
+	}
+	const held =
+		recipe.sections.some((s) => isHeld(s.structure)) ||
+		bill.lines.some(
+			({ material, status, key }) =>
+				material?.kind === 'base' ||
+				material?.kind === 'weight' ||
+				(status === 'open' && key.startsWith('material:'))
+		);
+	if (overall.usual > TALL && !held && bill.balloons > 0) {
+		findings.push({
+			code: 'light-base',
+			level: 'watch',
+			say: `It stands ${formatFeet(overall.usual as Millimetres)} tall and nothing holds it down. Give it a stand, or a weight in the lowest cluster.`,
+			why: 'A tall light piece tips over when somebody brushes past it, and in the first gust outdoors.'
+		});
+	}
+	return findings;
+}

@@ -1,0 +1,49 @@
+import type { CheckContext, CheckFacet } from '../facets/check.ts';
+import { feet } from '../kit/words.ts';
+import type { Weave } from './document.ts';
+import type { Finding } from '../../checks/finding.ts';
+import { joinersOf, sizeOfWeave, IN_CONNECTOR } from './count.ts';
+import { watch } from '../kit/watch.ts';
+import { graphOf } from './graph.ts';
+
+export const check: CheckFacet<Weave> = { held: ({ hung }) => hung !== null, check: checkWeave };
+
+function checkWeave(weave: Weave, { section: { name }, rates }: CheckContext): Finding[] {
+	const found: Finding[] = [];
+	const { joiner, chord, handle } = weave;
+	if (joiner === null && joinersOf(weave) > 0)
+		found.push(
+			watch(
+				'no-joiner',
+				`${name}: ${joinersOf(weave)} small balloons hold it and none is chosen. Say “joined with 5 at 2 gold”.`
+			)
+		);
+	const size = sizeOfWeave(weave, rates.pumps);
+	if (chord !== null && size.bow === undefined && size.width > 0)
+		found.push(
+			watch(
+				'too-short',
+				`${name}: it is ${feet(size.width)} long and cannot be bent over ${feet(chord / 1000)}. Take more balloons along a row, or a shorter chord.`
+			)
+		);
+	if (!handle) return found;
+	if (size.handle === undefined)
+		found.push(
+			watch(
+				'too-short',
+				`${name}: its handle of ${handle.links} does not reach from foot to foot over ${feet(handle.chord / 1000)}. Take more balloons.`
+			)
+		);
+	else if (size.handle?.wanted && size.handle.rise < size.handle.wanted)
+		found.push(
+			watch(
+				'too-short',
+				`${name}: a handle of ${handle.links} over ${feet(handle.chord / 1000)} rises ${feet(size.handle.rise)}, not ${feet(size.handle.wanted)}. Take more balloons, or set its feet closer.`,
+				'It is a bow of a certain length: what it gains in width it loses in height.'
+			)
+		);
+	const top = graphOf(weave).places.filter((p) => p.joint === 'foot').length;
+	if (top > 0 && IN_CONNECTOR[weave.joints.foot] === 0)
+		found.push(watch('no-joiner', `${name}: nothing holds the feet of its handle. Say “foot quad”.`));
+	return found;
+}
