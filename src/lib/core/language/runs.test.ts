@@ -16,7 +16,7 @@ import type { Run, RunPath } from '../structures/run/document.ts';
 import type { Weave } from '../structures/weave/document.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
-import { leadHeight, leadOf, scaleBy, scaleToHeight } from '../recipe/scale.ts';
+import { leadSize, leadOf, scaleBy, scaleToHeight } from '../recipe/scale.ts';
 import { toHeight } from '../recipe/to-height.ts';
 import { inches } from '../units/length.ts';
 import { withoutSlots } from '../recipe/without.ts';
@@ -268,7 +268,7 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		// What was said first is what a size is the size of: a plinth beside a frame stays as it is.
 		const mixed = made('run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white', 'section plinth right of arch', '4 16 at 12 grey'); // prettier-ignore
 		const grown = toHeight(mixed, 8 * 304.8, pumps).recipe;
-		expect(leadHeight(grown)).toBeCloseTo(8 * 304.8, 0);
+		expect(leadSize(grown).mm).toBeCloseTo(8 * 304.8, 0);
 		expect(grown.sections[1]).toEqual(mixed.sections[1]);
 		const column = made('4 11 at 9 white x8', 'run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white');
 		expect(leadOf(column)?.kind).toBe('stack');

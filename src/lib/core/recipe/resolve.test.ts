@@ -11,7 +11,8 @@ import { recipeSchema } from './recipe.schema.ts';
 import { copiesOf } from './copies.ts';
 import type { Recipe, SizeOption } from './recipe.ts';
 import { resolve } from './resolve.ts';
-import { bagFor, scaleBy } from './scale.ts';
+import { bagFor } from '../structures/kit/scale.ts';
+import { scaleBy } from './scale.ts';
 import { exchange, swappables } from './swap.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };

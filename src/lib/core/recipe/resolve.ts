@@ -1,3 +1,4 @@
+import { nestedIn } from '../structures/registry/refs.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { lendsPath, withPaths } from './lent.ts';
 import { exchange } from './swap.ts';
@@ -38,8 +39,8 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
 	kept.set(recipe, byChoice);
 	const key = `${colourway?.id ?? ''}/${size?.id ?? ''}`;
-	const had = byChoice.get(key);
-	if (had && had.pumps === pumps) return had.resolved;
+	const cached = byChoice.get(key);
+	if (cached && cached.pumps === pumps) return cached.resolved;
 	const closed = withPumps(withoutSlots(recipe, new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withPaths(sized.recipe) };
@@ -52,9 +53,8 @@ function inSize(recipe: Recipe, size: SizeOption, pumps: readonly PumpProfile[])
 	const swapped = Object.entries(size.swaps).reduce((r, [element, to]) => exchange(r, element, to), recipe);
 	const sections = swapped.sections.map((s) => {
 		const part = size.parts[s.id];
-		return part !== undefined && s.structure.kind === 'design'
-			? { ...s, structure: { ...s.structure, size: part } }
-			: s;
+		const use = nestedIn(s.structure);
+		return part !== undefined && use ? { ...s, structure: { ...use, size: part } } : s;
 	});
 	const parts = { ...swapped, sections };
 	if (size.height === null) return { recipe: parts, notes: [] };

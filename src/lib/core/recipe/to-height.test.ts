@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
-import { leadHeight } from './scale.ts';
+import { leadSize } from './scale.ts';
 import { toHeight } from './to-height.ts';
 
 test('of the bodies that can be built the nearest is taken, above or below what was asked for', () => {
 	const column = design('column', '4 16 at 12 grey', '4 11 at 9 white x4');
-	const bodies = [3, 4, 5, 6, 7].map((n) =>
-		leadHeight(design('c', '4 16 at 12 grey', `4 11 at 9 white x${n}`))
+	const bodies = [3, 4, 5, 6, 7].map(
+		(n) => leadSize(design('c', '4 16 at 12 grey', `4 11 at 9 white x${n}`)).mm
 	);
 	for (const [i, body] of bodies.slice(0, -1).entries()) {
 		const step = bodies[i + 1]! - body;

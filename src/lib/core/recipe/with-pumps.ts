@@ -1,9 +1,7 @@
-import { modellingLength } from '../gas/volume.ts';
+import { pumped } from '../structures/registry/variant.ts';
 import type { Size } from '../sizing/size.ts';
 import { calibrate, diameterAfter, type PumpProfile } from '../sizing/strokes.ts';
-import { isWhole, MODEL_SIZE } from '../structures/form/count.ts';
 import { um } from '../units/length.ts';
-import type { FormPiece } from '../structures/form/document.ts';
 import type { Recipe, Section } from './recipe.ts';
 
 const counted = new WeakMap<Section, boolean>();
@@ -26,7 +24,11 @@ export const saysStrokes = ({ sections }: Pick<Recipe, 'sections'>): boolean => 
 export function withPumps(recipe: Recipe, pumps: readonly PumpProfile[]): Recipe {
 	const stroke = new Map(pumps.filter((p) => p.pairs.length > 0).map((p) => [p.id, calibrate(p.pairs).k]));
 	if (stroke.size === 0 || !saysStrokes(recipe)) return recipe;
-	const sections = recipe.sections.map((s) => (hasStrokes(s) ? (reached(s, stroke) as Section) : s));
+	const sections = recipe.sections.map((s) => {
+		if (!hasStrokes(s)) return s;
+		const section = reached(s, stroke) as Section;
+		return { ...section, structure: pumped(section.structure, stroke) };
+	});
 	return { ...recipe, sections };
 }
 
@@ -40,17 +42,5 @@ function reached(value: unknown, stroke: ReadonlyMap<string, number>): unknown {
 			? value
 			: { ...size, reaches: um(Math.round(1000 * diameterAfter(size.strokes, k))) };
 	}
-	const own = Object.fromEntries(Object.entries(value).map(([key, v]) => [key, reached(v, stroke)]));
-	return 'model' in own && 'bubbles' in own ? limbReached(own as unknown as FormPiece, stroke) : own;
-}
-
-/** Strokes fill a modelling balloon to a length, at its own width; lengths that were said stay. */
-function limbReached(piece: FormPiece, stroke: ReadonlyMap<string, number>): FormPiece {
-	const { size, model } = piece;
-	const k = size.kind === 'strokes' ? stroke.get(size.pump ?? '') : undefined;
-	if (size.kind !== 'strokes' || k === undefined || !isWhole(piece)) return piece;
-	const width = MODEL_SIZE[model].width / 1000;
-	const filled = modellingLength(k * size.strokes, width);
-	const most = piece.bubbles[0]!;
-	return { ...piece, bubbles: [um(Math.min(most, Math.round(filled * 1000)))] };
+	return Object.fromEntries(Object.entries(value).map(([key, v]) => [key, reached(v, stroke)]));
 }

@@ -1,5 +1,5 @@
 import { isBare } from '../../core/assembly/assemble.ts';
-import { leadHeight, leadOf } from '../../core/recipe/scale.ts';
+import { leadSize } from '../../core/recipe/scale.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
@@ -15,15 +15,15 @@ export async function sizesPage(repos: Repos, wanted: AskedFor) {
 		colourway: colourway.name,
 		sizes: [{ id: null, name: 'as it stands' }, ...recipe.sizes].map(({ id, name }) => {
 			const counted = tally(recipe, colourway.id, 1, context, id);
-			const { assembly, built, price, cost, stacks, notes, findings, bill } = counted;
-			const known = leadOf(built)?.kind === 'run' || stacks[0]?.placed.body.known;
+			const { assembly, built, price, cost, notes, findings, bill } = counted;
+			const lead = leadSize(built, context.rates.pumps);
 			return {
 				id: id ?? '',
 				name,
 				picture: !isBare(assembly)
 					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
 					: null,
-				body: known ? leadHeight(built, context.rates.pumps) : null,
+				body: lead.known ? lead.mm : null,
 				overall: assembly.overall.known ? assembly.overall.usual : null,
 				balloons: bill.balloons,
 				seconds: cost.seconds.valueOf(),
