@@ -1,4 +1,5 @@
-import { designUse, newSection } from '../../src/lib/core/recipe/build.ts';
+import { newSection } from '../../src/lib/core/recipe/build.ts';
+import { designUse } from '../../src/lib/core/structures/design/empty.ts';
 import { ON_THE_FLOOR } from '../../src/lib/core/document/stand.ts';
 import type { Recipe, Section } from '../../src/lib/core/recipe/recipe.ts';
 

@@ -7,8 +7,9 @@ import { loadDemo } from '../../scripts/demo/load.ts';
 import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
 import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
-import { buildLayer, emptyRecipe } from '../../src/lib/core/recipe/build.ts';
-import { insertLayer, type RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
+import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
+import { applyEntry } from '../../src/lib/core/language/apply.ts';
+import { type RecipeDraft } from '../../src/lib/core/recipe/draft.ts';
 import { parseEntry } from '../../src/lib/core/language/read.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
@@ -52,12 +53,8 @@ export async function column(repos: Repos, name: string, layers: number, shift =
 		const line = `4 11 at ${(70 + ((i + shift) % 17)) / 8} ${says[(i + shift) % says.length]}`;
 		const { slots, colourways } = recipe as Recipe;
 		const said = parseEntry(line, { slots, colourway: colourways[0], colours, materials, style: POINT });
-		if (!said.ok || said.value.kind !== 'layer') throw new Error(said.ok ? line : said.say);
-		insertLayer(
-			recipe,
-			i,
-			buildLayer(said.value.layer, 0.8, () => crypto.randomUUID())
-		);
+		if (!said.ok) throw new Error(said.say);
+		applyEntry(recipe, said.value, {}, () => crypto.randomUUID());
 	}
 	return recipe as Recipe;
 }

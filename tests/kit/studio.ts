@@ -6,8 +6,8 @@ import { POINT } from '../../src/lib/core/units/number.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
 import { applyEntry } from '../../src/lib/core/language/apply.ts';
 import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
-import type { RecipeDraft } from '../../src/lib/core/recipe/edit.ts';
-import type { EntryContext } from '../../src/lib/core/language/entry.ts';
+import type { RecipeDraft } from '../../src/lib/core/recipe/draft.ts';
+import type { EntryContext } from '../../src/lib/core/language/context.ts';
 import { parseEntry } from '../../src/lib/core/language/read.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 

@@ -1,17 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, entryContext, rates, studio } from '../../../../tests/kit/studio.ts';
-import { newSection, designUse } from '../recipe/build.ts';
-import {
-	addSection,
-	hostsFor,
-	insertLayer,
-	moveSection,
-	removeSection,
-	stackIn,
-	stackOf,
-	type RecipeDraft
-} from '../recipe/edit.ts';
+import { newSection } from '../recipe/build.ts';
+import { designUse } from '../structures/design/empty.ts';
+import { addSection, hostsFor, moveSection, removeSection } from '../recipe/edit.ts';
+import { stackIn, stackOf } from '../structures/stack/edit.ts';
+import { type RecipeDraft } from '../recipe/draft.ts';
 import { parseEntry } from '../language/read.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { ON_THE_FLOOR, type Stand } from '../document/stand.ts';
@@ -249,7 +243,7 @@ describe('sections of a recipe', () => {
 		const d = structuredClone(base) as RecipeDraft;
 		addSection(d, part('arm', { ...ball, layers: [] }, { stand: by(main!.id, { how: 'left' }) }));
 		addSection(d, part('hand', ball, { stand: by('arm', { tie: 'patch' }) }));
-		insertLayer(d, 0, { layer: { ...ball.layers[0]!, id: 'fresh' }, newSlots: [] }, 'arm');
+		stackOf(d, 'arm')!.layers.push({ ...structuredClone(ball.layers[0]!), id: 'fresh' } as never);
 		expect(stackOf(d, 'arm')!.layers).toHaveLength(1);
 		expect(hostsFor(d as Recipe, 'arm').map((s) => s.id)).toEqual([main!.id]);
 		moveSection(d, 'hand', -5);

@@ -11,8 +11,9 @@ import {
 } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import { piecesIn } from '../structures/applied/edit.ts';
-import { stackIn, type RecipeDraft } from '../recipe/edit.ts';
-import { printLayer } from '../language/print-entry.ts';
+import { stackIn } from '../structures/stack/edit.ts';
+import { type RecipeDraft } from '../recipe/draft.ts';
+import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { applyRemedy, findLevelling } from './remedy.ts';

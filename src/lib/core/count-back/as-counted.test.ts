@@ -3,10 +3,11 @@ import { describe, expect, test } from 'vitest';
 import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { rational } from '../units/rational.ts';
 import { asCounted } from './as-counted.ts';
-import { designUse, newSection } from '../recipe/build.ts';
+import { newSection } from '../recipe/build.ts';
+import { designUse } from '../structures/design/empty.ts';
 import { countLines } from './count-lines.ts';
-import { stackIn } from '../recipe/edit.ts';
-import { printLayer } from '../language/print-entry.ts';
+import { stackIn } from '../structures/stack/edit.ts';
+import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 

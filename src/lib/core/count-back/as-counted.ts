@@ -4,16 +4,17 @@ import { slotOfPlace } from '../structures/stack/place.ts';
 import { countOfPiece } from '../structures/applied/count.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { mixed, rational, rationalText, type Rational } from '../units/rational.ts';
-import { newLine, type NewId } from '../recipe/build.ts';
+import { type NewId } from '../document/id.ts';
+import { newLine } from '../structures/extras/empty.ts';
 import { copiesOf } from '../recipe/copies.ts';
 import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
 import { fitMix } from './fit-mix.ts';
 import { withPumps } from '../recipe/with-pumps.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { addExtra, dropUnusedSlots, removeExtra, type RecipeDraft } from '../recipe/edit.ts';
+import { dropUnusedSlots, type RecipeDraft } from '../recipe/draft.ts';
 import type { Mutable } from '../document/mutable.ts';
-import { linesIn } from '../recipe/edit-lines.ts';
-import { addPiece, removePiece } from '../structures/applied/edit.ts';
+import { linesIn } from '../structures/extras/edit.ts';
+import { addExtra, addPiece, removePart } from '../recipe/edit-parts.ts';
 import { MOST_REPEATS } from '../document/limits.ts';
 import type { Cluster } from '../document/cluster.ts';
 import type { Colourway } from '../document/slot.ts';
@@ -268,7 +269,7 @@ function takeOut(draft: RecipeDraft, key: string, count: number, newId: NewId) {
 				left -= out * copies;
 			}
 			piece.on = piece.on.filter((o) => o.count > 0);
-			if (countOfPiece(piece as never) === 0) removePiece(draft, piece.id);
+			if (countOfPiece(piece as never) === 0) removePart(draft, piece.id);
 		}
 	}
 }
@@ -390,7 +391,7 @@ function changeLines(draft: RecipeDraft, key: string, by: Rational, newId: NewId
 		return;
 	}
 	const now = rational(line.quantity).add(by);
-	if (now.compare(0) <= 0) removeExtra(draft, line.id);
+	if (now.compare(0) <= 0) removePart(draft, line.id);
 	else {
 		line.quantity = rationalText(now);
 		line.range = null;

@@ -2,7 +2,7 @@ import { bill } from '../bom/bill.ts';
 import { countDesigns, explode, type Exploded } from '../bom/explode.ts';
 import { KIND_WORDS } from '../materials/material.ts';
 import { formatInches } from '../units/length.ts';
-import { printBalloon } from '../language/print-entry.ts';
+import { printBalloon } from '../structures/kit/print-balloon.ts';
 import { sizeKey } from '../sizing/size.ts';
 import type { Need } from '../structures/kit/need.ts';
 import type { TallyContext } from '../tally/tally.ts';

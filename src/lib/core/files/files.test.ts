@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { counter, colours, design, materials } from '../../../../tests/kit/studio.ts';
-import { designUse, newSection } from '../recipe/build.ts';
+import { newSection } from '../recipe/build.ts';
+import { designUse } from '../structures/design/empty.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { bundleSchema, LARGEST_FILE, readRecipeFile } from './bundle.schema.ts';
 import { bundleOf, type Bundle } from './bundle.ts';

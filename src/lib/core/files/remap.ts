@@ -1,3 +1,4 @@
+import { withVersions } from '../structures/design/edit.ts';
 import { KEEP } from '../document/refs.ts';
 import { mapRecipeRefs } from '../recipe/map-refs.ts';
 import type { Id } from '../document/id.ts';
@@ -19,13 +20,8 @@ export function remap(recipe: Recipe, renames: Renames): Recipe {
 		material: by(renames.materials),
 		design: by(renames.designs)
 	});
-	return {
-		...named,
-		sections: named.sections.map((s) =>
-			// It was counted with a version of another workspace: that number says nothing here.
-			s.structure.kind === 'design' ? { ...s, structure: { ...s.structure, version: null } } : s
-		)
-	};
+	// It was counted with a version of another workspace: that number says nothing here.
+	return withVersions(named, () => null);
 }
 
 /** Every colour, material and design a recipe names by id. */

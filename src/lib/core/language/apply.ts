@@ -1,148 +1,109 @@
-import { buildLayer, emptyStack, newLine, newSection, type NewId } from '../recipe/build.ts';
-import {
-	addExtra,
-	addSection,
-	insertLayer,
-	stackOf,
-	stacksIn,
-	swapSlots,
-	type RecipeDraft
-} from '../recipe/edit.ts';
+import type { Id, NewId } from '../document/id.ts';
 import type { Mutable } from '../document/mutable.ts';
-import { addPiece } from '../structures/applied/edit.ts';
-import type { Entry } from './entry.ts';
-import { exchange } from '../recipe/swap.ts';
-import { applyLined } from '../recipe/apply-run.ts';
-import { applyBunch, ownBalloon, slotFor } from '../structures/bunch/apply.ts';
-import type { AppliedPiece } from '../structures/applied/document.ts';
-import type { FormPiece } from '../structures/form/document.ts';
+import { newSection } from '../recipe/build.ts';
+import { addSlots, dropUnusedSlots, slotFor, type RecipeDraft } from '../recipe/draft.ts';
+import { addSection, settle, swapSlots } from '../recipe/edit.ts';
 import type { Recipe, SizeOption } from '../recipe/recipe.ts';
+import { exchange } from '../recipe/swap.ts';
+import type { EditKit, EntryPlace } from '../structures/facets/language.ts';
+import { ownBalloon } from '../structures/kit/own-balloon.ts';
+import { holdsLines, homeOf, isSaid, take } from '../structures/registry/language.ts';
+import { accompanies, nestedIn } from '../structures/registry/refs.ts';
+import type { Said } from '../structures/registry/said.ts';
+import { emptyStack } from '../structures/stack/empty.ts';
+import type { DesignSaid, Entry } from './entry.ts';
 
-/** Where what was said goes. */
-export interface EntryPlace {
-	/** Section whose stack takes layers and uprights; without one, the newest stack. */
-	readonly section?: string | undefined;
-	/** Place in it, 0 lowest; without one, on top. */
-	readonly index?: number;
-	readonly colourway?: string;
+export type { EntryPlace } from '../structures/facets/language.ts';
+
+/** The kept design that must be at hand before it is done; undefined where none is. */
+export function designNeeded(entry: Entry): Id | undefined {
+	if (entry.kind === 'exchange') return entry.design ? entry.to : undefined;
+	if (entry.kind !== 'section' || !entry.section.structure) return undefined;
+	return nestedIn(entry.section.structure)?.design;
 }
 
-const newestStack = (recipe: RecipeDraft): string | undefined =>
-	stacksIn(recipe as Recipe).at(-1)?.section.id;
+/** Why it cannot be done here, as a sentence; undefined where it can. */
+export const whyNot = (recipe: Recipe, entry: Entry, place: EntryPlace): string | undefined =>
+	isSaid(entry) && homeOf(recipe.sections, entry, place) === undefined
+		? 'No section here holds layers. Say one first, like “section column”.'
+		: undefined;
 
 /**
- * Does what a line of the entry line says to a recipe, as one edit.
- * @returns the section it made, for the next lines to go there
+ * Does what a line of the entry line says to a recipe, as one edit: the one way in.
+ * @returns the section that takes the next lines, where it is another than the one in hand
  */
 export function applyEntry(
 	recipe: RecipeDraft,
 	entry: Entry,
 	place: EntryPlace,
 	newId: NewId
-): string | undefined {
-	switch (entry.kind) {
-		case 'layer': {
-			const stack = place.section ?? newestStack(recipe);
-			const own = stackOf(recipe, stack);
-			if (!own) return undefined;
-			const built = buildLayer(entry.layer, own.squash, newId);
-			insertLayer(recipe, place.index ?? own.layers.length, built, stack);
-			return undefined;
-		}
-		case 'upright': {
-			const own = stackOf(recipe, place.section ?? newestStack(recipe));
-			if (own) Object.assign(own.upright, entry.upright);
-			return undefined;
-		}
-		case 'stands': {
-			const own = stackOf(recipe, place.section ?? newestStack(recipe));
-			if (own) own.onFloor = entry.onFloor;
-			return undefined;
-		}
-		case 'section': {
-			const { name, structure, ...where } = entry.section;
-			const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
-			addSection(recipe, section);
-			return section.structure.kind === 'design' ? undefined : section.id;
-		}
-		case 'go on':
-			return entry.section;
-		case 'item':
-		case 'weight':
-			return applyBunch(recipe, entry, place.section, newId);
-		case 'run':
-		case 'weave':
-			applyLined(recipe, entry, place.section, newId);
-			return undefined;
-		case 'form piece': {
-			const own = recipe.sections.find((s) => s.id === place.section);
-			if (own?.structure.kind !== 'form') return undefined;
-			const { colour, ...said } = entry.piece;
-			const slot = slotFor(recipe, newId)(colour);
-			own.structure.pieces.push({ ...said, id: newId(), slot } as Mutable<FormPiece>);
-			if (entry.section !== null && own.stand.by === null) own.stand = { ...own.stand, by: entry.section };
-			return undefined;
-		}
-		case 'lines': {
-			const group =
-				entry.lines.length > 1
-					? entry.lines
-							.map((l) => l.name)
-							.join(' or ')
-							.slice(0, 80)
-					: null;
-			entry.lines.forEach(({ material, quantity, range, onSpot }, i) => {
-				const line = newLine(newId(), material, quantity);
-				const choice = group === null ? null : { group, when: '' };
-				const { role, swappable } = entry;
-				const taken = group === null ? role !== 'optional' : i === 0;
-				const spot = onSpot ? { onSpot } : {};
-				addExtra(recipe, { ...line, range, role, swappable, choice, taken, ...spot }, newId);
-			});
-			return undefined;
-		}
-		case 'piece': {
-			const { what, section, ...said } = entry.piece;
-			const piece: AppliedPiece = {
-				...said,
-				id: newId(),
-				each: '1',
-				swappable: false,
-				what: what.kind === 'material' ? what : ownBalloon(recipe, what, newId)
-			};
-			addPiece(recipe, piece, section, newId);
-			return undefined;
-		}
-		case 'size': {
-			const size: SizeOption = { id: newId(), swaps: {}, parts: {}, ...entry.size };
-			recipe.sizes.push(size as Mutable<SizeOption>);
-			return undefined;
-		}
-		case 'leave': {
-			const way = recipe.colourways.find((c) => c.id === place.colourway) ?? recipe.colourways[0]!;
-			way.without = way.without.filter((s) => s !== entry.slot);
-			if (entry.out) way.without.push(entry.slot);
-			return undefined;
-		}
-		case 'swap slots':
-			swapSlots(recipe, place.colourway ?? recipe.colourways[0]!.id, entry.slots);
-			return undefined;
-		case 'exchange':
-			recipe.sections = exchange(recipe as Recipe, entry.element, entry.to).sections as Mutable<
-				Recipe['sections']
-			>;
-			return undefined;
-		case 'step': {
-			const uses = place.section === undefined ? [] : [place.section];
-			const says = { text: entry.text, place: entry.place, ...(entry.wait > 0 ? { wait: entry.wait } : {}) };
-			recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
-			return undefined;
-		}
-		case 'pricing':
-			recipe.pricing = { ...entry.pricing };
-			return undefined;
-		case 'rule':
-			recipe.rules = [...recipe.rules.filter((r) => r.of !== entry.rule.of), { ...entry.rule }];
-			return undefined;
-	}
+): Id | undefined {
+	return isSaid(entry)
+		? applySaid(recipe, entry, place, newId)
+		: DO[entry.kind](recipe, entry as never, place, newId);
 }
+
+/** Does what is said of a structure to the section that takes it. */
+function applySaid(recipe: RecipeDraft, said: Said, place: EntryPlace, newId: NewId): Id | undefined {
+	const section = settle(recipe, homeOf(recipe.sections as Recipe['sections'], said, place), newId);
+	if (!section) return undefined;
+	const slot = slotFor(recipe, newId);
+	const kit: EditKit = {
+		newId,
+		slot,
+		addSlots: (built) => addSlots(recipe, built),
+		own: (own) => ownBalloon(own, newId, slot)
+	};
+	const elsewhere = section.id !== place.section;
+	// A place among the layers is one of the section in hand.
+	const at = elsewhere && place.section !== undefined ? { ...place, index: undefined } : place;
+	take(section, said, at, kit);
+	// What was replaced, and what a run or a weave gives up for it, may have been the last of its colour.
+	dropUnusedSlots(recipe);
+	return elsewhere && !accompanies(section.structure) ? section.id : undefined;
+}
+
+type Do<E> = (recipe: RecipeDraft, entry: E, place: EntryPlace, newId: NewId) => Id | undefined;
+
+/** What is said of the design as a whole. */
+const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K }>> } = {
+	section(recipe, { section: { name, structure, ...where } }, _place, newId) {
+		const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
+		addSection(recipe, section);
+		return holdsLines(section.structure) ? section.id : undefined;
+	},
+	'go on': (_recipe, { section }) => section,
+	size(recipe, { size: said }, _place, newId) {
+		const size: SizeOption = { id: newId(), swaps: {}, parts: {}, ...said };
+		recipe.sizes.push(size as Mutable<SizeOption>);
+		return undefined;
+	},
+	leave(recipe, { slot, out }, place) {
+		const way = recipe.colourways.find((c) => c.id === place.colourway) ?? recipe.colourways[0]!;
+		way.without = way.without.filter((s) => s !== slot);
+		if (out) way.without.push(slot);
+		return undefined;
+	},
+	'swap slots'(recipe, { slots }, place) {
+		swapSlots(recipe, place.colourway ?? recipe.colourways[0]!.id, slots);
+		return undefined;
+	},
+	exchange(recipe, { element, to }) {
+		recipe.sections = exchange(recipe as Recipe, element, to).sections as Mutable<Recipe['sections']>;
+		return undefined;
+	},
+	step(recipe, { text, place: where, wait }, place, newId) {
+		const uses = place.section === undefined ? [] : [place.section];
+		const says = { text, place: where, ...(wait > 0 ? { wait } : {}) };
+		recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
+		return undefined;
+	},
+	pricing(recipe, { pricing }) {
+		recipe.pricing = { ...pricing };
+		return undefined;
+	},
+	rule(recipe, { rule }) {
+		recipe.rules = [...recipe.rules.filter((r) => r.of !== rule.of), { ...rule }];
+		return undefined;
+	}
+};

@@ -13,7 +13,8 @@ import {
 } from '../units/length.ts';
 import { MOST_TYPED } from '../units/number.ts';
 import type { Rational } from '../units/rational.ts';
-import type { EntryContext, SaidBalloon } from './entry.ts';
+import type { SaidBalloon } from './said.ts';
+import type { EntryContext } from './context.ts';
 import { wordsMatch } from './names/name-colour.ts';
 import { Reader } from './reader.ts';
 import { isMark, isWord, tokens } from './tokens.ts';

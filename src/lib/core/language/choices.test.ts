@@ -4,13 +4,18 @@ import { SAYINGS } from '../../features/bench/sayings.ts';
 import { colours, counter, design, entryContext, floating, materials } from '../../../../tests/kit/studio.ts';
 import { inches } from '../units/length.ts';
 import { applyEntry } from './apply.ts';
-import { buildLayer, emptyBunch, emptyForm, emptyRun, emptyWeave, newSection } from '../recipe/build.ts';
-import type { RecipeDraft } from '../recipe/edit.ts';
+import { newSection } from '../recipe/build.ts';
+import { buildLayer } from '../structures/kit/build-layer.ts';
+import { emptyWeave } from '../structures/weave/empty.ts';
+import { emptyRun } from '../structures/run/empty.ts';
+import { emptyForm } from '../structures/form/empty.ts';
+import { emptyBunch } from '../structures/bunch/empty.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { designsCalled } from './names/find-design.ts';
 import { parseEntry } from './read.ts';
-import { printLayer } from './print-entry.ts';
+import { printLayer } from '../structures/stack/print.ts';
 
 const column = design(
 	'column',

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { counter, design, entryContext } from '../../../../tests/kit/studio.ts';
 import { inches } from '../units/length.ts';
-import { buildLayer } from '../recipe/build.ts';
-import { stackIn } from '../recipe/edit.ts';
+import { buildLayer } from '../structures/kit/build-layer.ts';
+import { stackIn } from '../structures/stack/edit.ts';
 import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { parseEntry } from './read.ts';
-import { printLayer } from './print-entry.ts';
+import { printLayer } from '../structures/stack/print.ts';
 
 const empty = design('empty');
 const column = design('column', '4 16 at 13 grey', '4 11 at 9 white', '4 11 at 9 gold');

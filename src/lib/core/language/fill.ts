@@ -1,6 +1,6 @@
 import { FILLINGS } from '../document/inside.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
-import type { ColourRef, OwnSaid, SaidFill } from './entry.ts';
+import type { ColourRef, OwnSaid, SaidFill } from './said.ts';
 import { nameColour } from './names/name-colour.ts';
 import { balloonOf } from './balloon.ts';
 import type { Reader } from './reader.ts';

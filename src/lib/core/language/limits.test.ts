@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { LINES, said } from '../../../../tests/kit/entry-lines.ts';
 import { applyEntry } from './apply.ts';
-import type { RecipeDraft } from '../recipe/edit.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 
 /** Figures beyond what anybody means, and at the edges of what is kept. */

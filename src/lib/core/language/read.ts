@@ -1,19 +1,14 @@
 import { got, refuse, type Parsed } from '../errors.ts';
 import { parseWait } from '../units/duration.ts';
-import { MOST_TYPED, shorten, type NumberStyle } from '../units/number.ts';
-import { UPRIGHTS } from '../structures/stack/document.ts';
-import type { Entry, EntryContext } from './entry.ts';
-import { item } from '../structures/bunch/read.ts';
+import { MOST_TYPED, type NumberStyle } from '../units/number.ts';
+import { readAnywhere, readInHand } from '../structures/registry/language.ts';
+import type { Entry } from './entry.ts';
+import type { EntryContext } from './context.ts';
 import { leave, pricing, rule, size, swap } from './sentences/choices.ts';
-import { formPiece } from '../structures/form/read.ts';
-import { layer, START } from '../structures/stack/read.ts';
-import { lines } from '../structures/extras/read.ts';
-import { piece } from '../structures/applied/read.ts';
-import { runLine } from '../structures/run/read.ts';
-import { weaveLine } from '../structures/weave/read.ts';
+import { START } from './cluster.ts';
 import { section } from './sentences/section.ts';
-import { lengthOf, Reader } from './reader.ts';
-import { isMark, isWord, tokens } from './tokens.ts';
+import { leftOver, Reader } from './reader.ts';
+import { isMark, tokens } from './tokens.ts';
 
 /**
  * Reads one line of the entry line. The grammar is documented in `docs/ENTRY-LINE.md`.
@@ -28,29 +23,18 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
-	const entry =
+	const entry: Parsed<Entry> =
 		section(reader) ??
-		item(reader) ??
-		formPiece(reader) ??
-		runLine(reader) ??
-		weaveLine(reader) ??
-		stands(reader) ??
-		upright(reader) ??
+		readInHand(reader) ??
 		size(reader) ??
 		pricing(reader) ??
 		leave(reader) ??
 		swap(reader) ??
 		rule(reader) ??
-		piece(reader) ??
-		lines(reader) ??
-		layer(reader);
+		readAnywhere(reader) ??
+		refuse('missing', START);
 	if (!entry.ok) return entry;
-	if (reader.now)
-		return refuse(
-			'unknown-word',
-			`I read all but “${shorten(reader.rest())}”. Take it out, or see the shorthand page.`
-		);
-	return entry;
+	return leftOver(reader) ?? entry;
 }
 
 /** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */
@@ -68,34 +52,4 @@ function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const wait = waited ? parseWait(waited[1]!, style) : got(null);
 	// A wait in words that are no time is only words: “wait for the client”.
 	return got({ kind: 'step', text: words, place, wait: wait.ok ? (wait.value ?? 0) : 0 });
-}
-
-/** `stands on a table`: its lowest balloons touch no floor, so no patch is put under them; `stands on the floor`. */
-function stands(r: Reader): Parsed<Entry> | undefined {
-	if (!isWord(r.now, 'stands') || !isWord(r.next, 'on')) return undefined;
-	r.at += 2;
-	r.word('a', 'the');
-	if (r.word('floor', 'ground')) return got({ kind: 'stands', onFloor: true });
-	if (r.word('table', 'board', 'box', 'shelf', 'plinth')) return got({ kind: 'stands', onFloor: false });
-	return refuse(
-		'unknown-word',
-		'Stands on what? Type “stands on the floor”, “stands on a table”, “a board” or “a box”.'
-	);
-}
-
-function upright(r: Reader): Parsed<Entry> | undefined {
-	if (r.word('no')) {
-		if (r.word('pole', 'stick', 'mast', 'line', 'upright'))
-			return got({ kind: 'upright', upright: { kind: 'none', length: null } });
-		r.at--;
-	}
-	const kind = UPRIGHTS.find((u) => u !== 'none' && isWord(r.now, u.split(' ')[0]!));
-	if (!kind) return undefined;
-	r.at++;
-	r.word('balloon');
-	const value = r.number();
-	if (!value) return refuse('missing', `Say how long the ${kind} is, like “${kind} 7 ft”.`);
-	const length = lengthOf(value, r.unit() ?? 'ft');
-	if (length === undefined) return refuse('too-big', `A ${kind} is between 6 in and 100 ft long.`);
-	return got({ kind: 'upright', upright: { kind, length } });
 }

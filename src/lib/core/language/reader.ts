@@ -1,6 +1,8 @@
 import { MICROMETRES, um, type LengthUnit, type Micrometres } from '../units/length.ts';
 import type { Rational } from '../units/rational.ts';
-import { KEYWORDS, type EntryContext } from './entry.ts';
+import { refuse } from '../errors.ts';
+import { shorten } from '../units/number.ts';
+import { KEYWORDS, type EntryContext } from './context.ts';
 import { isMark, isWord, type Token } from './tokens.ts';
 
 const UNITS: Readonly<Record<string, LengthUnit>> = {
@@ -81,3 +83,11 @@ export function lengthOf(value: Rational, unit: LengthUnit): Micrometres | undef
 	const length = Math.round(value.mul(MICROMETRES[unit]).valueOf());
 	return length >= MICROMETRES.in * 6 && length <= MICROMETRES.ft * 100 ? um(length) : undefined;
 }
+
+/** A refusal of what was not read; undefined where all of it was. */
+export const leftOver = (reader: Reader): ReturnType<typeof refuse> | undefined =>
+	reader.now &&
+	refuse(
+		'unknown-word',
+		`I read all but “${shorten(reader.rest())}”. Take it out, or see the shorthand page.`
+	);

@@ -4,13 +4,12 @@ import { colours, counter, designOf, entryContext, floating, rates } from '../..
 import { namesIn, remap } from '../files/remap.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
-import { applyLined } from '../recipe/apply-run.ts';
 import { asCounted } from '../count-back/as-counted.ts';
 import { compare } from '../compare/compare.ts';
 import { countLines } from '../count-back/count-lines.ts';
 import { movePart, removePart } from '../recipe/edit-parts.ts';
-import { asKind, dragged, DRAWN_KINDS, gripsOf, kindOf } from '../structures/run/edit-path.ts';
-import type { RecipeDraft } from '../recipe/edit.ts';
+import { pathAs, dragged, DRAWN_KINDS, gripsOf, kindOf } from '../structures/run/edit-path.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Run, RunPath } from '../structures/run/document.ts';
 import type { Weave } from '../structures/weave/document.ts';
@@ -21,7 +20,9 @@ import { toHeight } from '../recipe/to-height.ts';
 import { inches } from '../units/length.ts';
 import { withoutSlots } from '../recipe/without.ts';
 import { parseEntry } from './read.ts';
-import { printPath, printRun, printWeave, type SaidLineOf } from './print-run.ts';
+import { applyEntry } from './apply.ts';
+import { printLines } from './print.ts';
+import { printPath } from '../structures/run/print.ts';
 
 const stock = catalogue(floating, colours);
 const made = (...lines: string[]): Recipe =>
@@ -29,17 +30,12 @@ const made = (...lines: string[]): Recipe =>
 const materialOf = (id: string) => stock.materials.get(id);
 const parse = (recipe: Recipe, text: string) =>
 	parseEntry(text, { ...entryContext(recipe), materials: floating, section: recipe.sections[0]!.id });
-const printed = (recipe: Recipe): SaidLineOf[] => {
-	const { structure } = recipe.sections[0]!;
-	return structure.kind === 'run'
-		? printRun(structure, recipe, materialOf)
-		: printWeave(structure as Weave, recipe, materialOf);
-};
+const printed = (recipe: Recipe) => printLines(recipe.sections[0]!, recipe, materialOf);
 const say = (recipe: Recipe, text: string, editing?: string): Recipe => {
 	const entry = parse(recipe, text);
 	if (!entry.ok) throw new Error(`${text}: ${entry.say}`);
 	const draft = structuredClone(recipe) as RecipeDraft;
-	applyLined(draft, entry.value as never, recipe.sections[0]!.id, counter('n'), editing);
+	applyEntry(draft, entry.value, { section: recipe.sections[0]!.id, editing }, counter('n'));
 	return recipeSchema.parse(JSON.parse(JSON.stringify(draft)));
 };
 const plain = (recipe: Recipe): string =>
@@ -294,7 +290,7 @@ describe('what changes a recipe changes runs and weaves too', () => {
 describe('a path that is dragged', () => {
 	test('every kind has a path of about the room there was, and what is dragged can be said', () => {
 		for (const kind of DRAWN_KINDS) {
-			const path = asKind(kind, 2400, 2100);
+			const path = pathAs(kind, 2400, 2100);
 			expect(kindOf(path)).toBe(kind);
 			expect(parse(garland, printPath(path, garland))).toMatchObject({ ok: true });
 		}
@@ -306,7 +302,7 @@ describe('a path that is dragged', () => {
 				fc.integer({ min: -200, max: 200 }),
 				fc.integer({ min: -200, max: 200 }),
 				(kind, x, z) => {
-					const path = asKind(kind, 2400, 2100);
+					const path = pathAs(kind, 2400, 2100);
 					for (const grip of gripsOf(path, { x: 0, z: 0 })) {
 						const moved = dragged(path, grip.index, { x: x * 25.4, z: z * 25.4 });
 						const [after] = gripsOf(moved, { x: 0, z: 0 }).slice(grip.index);

@@ -1,7 +1,7 @@
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Step, StepWords } from '../document/step.ts';
-import type { RecipeDraft } from '../recipe/edit.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
 import { aboutOf, type MadeStep, type StepLine } from './made-step.ts';
 import { idsIn, isLost } from './lost-step.ts';
 

@@ -1,41 +1,21 @@
+import { isLast, stepsOf } from '../structures/registry/plan.ts';
+import { hostPartOf } from '../structures/registry/refs.ts';
+import { isSeen } from '../structures/registry/picture.ts';
 import type { DesignCount } from '../bom/explode.ts';
 import type { TaskCount } from '../labour/task.ts';
 import { copiesOf } from '../recipe/copies.ts';
-import { printLayer } from '../language/print-entry.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
-import type { AppliedPiece } from '../structures/applied/document.ts';
 import type { Colourway, Slot } from '../document/slot.ts';
-import type { ExtraLine } from '../structures/extras/document.ts';
 import type { Id } from '../document/id.ts';
-import type { Layer, Stack } from '../structures/stack/document.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
 import { printSize } from '../sizing/size.ts';
-import { countOfPiece } from '../structures/applied/count.ts';
-import { countedLines } from '../structures/extras/count.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { needsOf, tasksOf } from '../structures/registry/count.ts';
 import { isOnSite, isPatching, sectionTasks } from '../recipe/section-work.ts';
-import { placeStack } from '../structures/stack/place.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
-import { rational } from '../units/rational.ts';
-import {
-	coloursOf,
-	FIXING_TOOL,
-	FIXING_WAIT,
-	hostOf,
-	JOINED,
-	ON_SITE,
-	PAINT_WAIT,
-	SIZE_CHECK,
-	SIZE_TOOL
-} from './step-words.ts';
+import { SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
 import { shared } from './shared.ts';
-import { bunchSteps } from '../structures/bunch/plan.ts';
-import { formSteps } from '../structures/form/plan.ts';
-import { pieceFoils } from '../structures/applied/plan.ts';
-import { inflateSteps, type StepKit } from '../structures/kit/step-kit.ts';
-import { runSteps } from '../structures/run/plan.ts';
-import { weaveSteps } from '../structures/weave/plan.ts';
+import type { StepKit } from '../structures/kit/step-kit.ts';
 import {
 	made,
 	type Draft,
@@ -55,10 +35,10 @@ import {
  */
 export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
 	const sections = node.recipe.sections.map((section) => new SectionSteps(node, section, context));
-	const built = sections.flatMap((s) => s.bench());
+	const built = sections.flatMap((s) => s.built(false));
 	const steps = [...built.filter((s) => s.place === 'bench'), ...sections.flatMap((s) => s.joining())];
 	const site = sections.flatMap((s) => s.site('set up'));
-	const lines = sections.flatMap((s) => s.lines());
+	const lines = sections.flatMap((s) => s.built(true));
 	steps.push(
 		...lines.filter((s) => s.place === 'bench'),
 		...site,
@@ -101,48 +81,25 @@ class SectionSteps {
 		this.#tasks = sectionTasks(node.recipe, section);
 	}
 
-	bench(): MadeStep[] {
+	/** What builds it by itself. @param last what is added once everything stands together, or what is not */
+	built(last: boolean): MadeStep[] {
 		const { structure } = this.section;
-		switch (structure.kind) {
-			case 'stack':
-				return structure.layers.length === 0
-					? this.#upright(structure, this.section.id)
-					: this.#stack(structure);
-			case 'applied':
-				return [
-					...inflateSteps(this.#kit),
-					...pieceFoils(this.#kit, structure.pieces),
-					...structure.pieces.map((p) => this.#piece(p))
-				];
-			case 'design': {
-				const name = this.context.library(structure.design)?.name ?? 'a design that is not kept';
-				const each = rational(structure.quantity).valueOf();
-				return [this.#made('design', `Build ${this.#all * each} × ${name}: its own plan stands below.`)];
-			}
-			case 'bunch':
-				return bunchSteps(this.#kit, structure);
-			case 'form':
-				return formSteps(this.#kit, structure);
-			case 'run':
-				return runSteps(this.#kit, structure);
-			case 'weave':
-				return weaveSteps(this.#kit, structure);
-			case 'extras':
-				return [];
-		}
+		return isLast(structure) === last ? stepsOf(structure, this.#kit) : [];
 	}
 
 	/** What stands on another, or hangs beside it. */
 	joining(): MadeStep[] {
 		const { stand, name, structure } = this.section;
 		const host = this.#recipe.sections.find((s) => s.id === stand.by);
-		if (!host || isOnHosts(structure) || structure.kind === 'extras') return [];
+		if (!host || isOnHosts(structure) || !isSeen(structure)) return [];
 		const how = stand.how === 'on top' ? 'on' : stand.how === 'round' ? 'evenly round' : `${stand.how} of`;
 		const row =
-			host.structure.kind === 'stack' ? host.structure.layers.findIndex((l) => l.id === stand.layer) : -1;
+			stand.layer === null
+				? undefined
+				: hostPartOf(host.structure, { on: 'layer', layer: stand.layer, side: 'all' });
 		const at =
-			row >= 0
-				? ` at row ${row + 1}`
+			row?.kind === 'row'
+				? ` at row ${row.row}`
 				: stand.height
 					? ` at ${formatFeet((stand.height / 1000) as Millimetres)}`
 					: '';
@@ -205,12 +162,6 @@ class SectionSteps {
 		];
 	}
 
-	lines(): MadeStep[] {
-		const { structure } = this.section;
-		if (structure.kind !== 'extras') return [];
-		return countedLines(structure.lines).flatMap((line) => this.#line(line));
-	}
-
 	#made(kind: StepKind, text: string, draft: Draft = {}, about: Id = this.section.id): MadeStep {
 		return made(kind, about, text, draft, this.section.difficulty);
 	}
@@ -223,6 +174,9 @@ class SectionSteps {
 	get #kit(): StepKit {
 		return {
 			name: this.section.name,
+			id: this.section.id,
+			slots: this.#slots,
+			colourway: this.#colourway,
 			recipe: this.#recipe,
 			context: this.context,
 			all: this.#all,
@@ -272,120 +226,13 @@ class SectionSteps {
 		return [
 			this.#made(
 				'inflate',
-				`Inflate, size and tie the balloons ${structure.kind === 'applied' ? `that go ${name}` : `of ${name}`}.`,
+				`Inflate, size and tie the balloons ${isOnHosts(structure) ? `that go ${name}` : `of ${name}`}.`,
 				{
 					lines,
 					tool: methods.map((m) => SIZE_TOOL[m]).join(', '),
 					check: methods.map((m) => SIZE_CHECK[m]).join('; '),
 					work: [...this.#share('inflate'), ...this.#share('tie')]
 				}
-			)
-		];
-	}
-
-	#stack(stack: Stack): MadeStep[] {
-		const { name, id } = this.section;
-		const slots = this.#slots;
-		const words = (layer: Layer) => printLayer({ ...layer, repeat: 1, joining: null, turn: 'half' }, slots);
-		const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
-		const clusters = this.#share('cluster');
-		const steps = inflateSteps(this.#kit);
-		if (clusters.length > 0)
-			steps.push(
-				this.#made('clusters', `Tie the clusters of ${name}.`, {
-					lines: tied.map((l) => ({
-						count: l.repeat * this.#all,
-						text: words(l),
-						colours: coloursOf(l, this.#colourway)
-					})),
-					method: 'two and two tied neck to neck, then twisted together',
-					check: 'no balloon turns in its cluster',
-					work: clusters
-				})
-			);
-		steps.push(...this.#upright(stack, id));
-		const placed = placeStack(stack, this.context.pumps);
-		stack.layers.forEach((layer, row) => {
-			const last = placed.rings.findLastIndex((r) => r.layer.id === layer.id);
-			const top = placed.overall.known ? placed.layers[last]?.top : undefined;
-			const alike = layer.repeat > 1 ? `, ${layer.repeat} layers alike` : '';
-			const turn = layer.turn === 'none' ? 'straight over' : 'turned half a place over';
-			const many = layer.clusters.some((c) => c.places.length > 1);
-			const each = layer.repeat > 1 ? 'each ' : '';
-			const how = !many || (row === 0 && layer.repeat === 1) ? '' : `; ${each}${turn} the one below`;
-			const attached = (layer.repeat - (row === 0 ? 1 : 0)) * this.#all;
-			steps.push(
-				this.#made(
-					'row',
-					`${row === 0 ? `${name}, from the floor up. ` : ''}Row ${row + 1}${alike}: ${words(layer)}${how}.`,
-					{
-						lines: [],
-						method: attached > 0 ? JOINED[layer.joining ?? stack.joining] : '',
-						check: top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
-						work: attached > 0 ? [{ task: 'attach', method: 'hole', count: attached, batches: [] }] : []
-					},
-					layer.id
-				)
-			);
-		});
-		return steps;
-	}
-
-	#upright(stack: Stack, id: Id): MadeStep[] {
-		const { kind, length, material } = stack.upright;
-		if (kind === 'none') return [];
-		const named = material === null ? undefined : this.context.catalogue.materials.get(material)?.name;
-		const long = length === null ? '' : ` of ${formatFeet((length / 1000) as Millimetres)}`;
-		const several = this.#all > 1 ? ` (${this.#all} times)` : '';
-		return [
-			this.#made(
-				'upright',
-				`Make the ${kind}${long} ready${named ? `: ${named}` : ''}${several}.`,
-				{ check: 'it stands by itself and does not wobble', work: this.#share('upright') },
-				id
-			)
-		];
-	}
-
-	#piece(piece: AppliedPiece): MadeStep {
-		const count = countOfPiece(piece) * this.#all;
-		const where = piece.on.map(({ host, count: own }) => {
-			const share = piece.on.length > 1 ? `${own * this.#all} ` : '';
-			return `${share}${hostOf(host, this.#recipe)}`;
-		});
-		return this.#made(
-			'piece',
-			`Fix ${count} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
-			{
-				method: piece.fixing === 'tucked' ? 'tucked in' : `with ${piece.fixing}`,
-				tool: FIXING_TOOL[piece.fixing] ?? '',
-				wait: FIXING_WAIT[piece.fixing] ?? 0,
-				check: 'it holds when it is pulled lightly',
-				work: [{ task: 'fix', method: 'hole', count, batches: [] }]
-			},
-			piece.id
-		);
-	}
-	#line(line: ExtraLine): MadeStep[] {
-		if (line.role === 'by-product') return [];
-		const material = this.context.catalogue.materials.get(line.material);
-		const name = material?.name ?? 'something that is not in the Stockroom';
-		const count = line.range ? `${line.range.low} to ${line.range.high}` : line.quantity;
-		if (line.role === 'taken along')
-			return [this.#made('line', `Take along ${count} × ${name}.`, { place: 'site' }, line.id)];
-		const work = [{ task: 'place extras' as const, method: 'hole' as const, count: this.#all, batches: [] }];
-		const paint = material?.kind === 'paint';
-		return [
-			this.#made(
-				'line',
-				`${paint ? 'Paint with' : 'Add'} ${count} × ${name}${line.onSpot ? ', measured on the spot' : ''}.`,
-				{
-					place: material && ON_SITE.has(material.kind) ? 'site' : 'bench',
-					wait: paint ? PAINT_WAIT : 0,
-					check: paint ? 'dry to a light touch' : '',
-					work
-				},
-				line.id
 			)
 		];
 	}

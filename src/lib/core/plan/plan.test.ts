@@ -6,7 +6,7 @@ import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours as demoColours, stockRows } from '../../../../scripts/demo/stock.ts';
 import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
-import type { RecipeDraft } from '../recipe/edit.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { tally } from '../tally/tally.ts';

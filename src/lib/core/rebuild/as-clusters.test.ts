@@ -3,8 +3,8 @@ import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts'
 import { tally } from '../tally/tally.ts';
 import { ringWidth } from '../geometry/ring.ts';
 import { asClusters } from './as-clusters.ts';
-import { stackIn } from '../recipe/edit.ts';
-import { printLayer } from '../language/print-entry.ts';
+import { stackIn } from '../structures/stack/edit.ts';
+import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 

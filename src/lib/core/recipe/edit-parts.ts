@@ -1,68 +1,31 @@
-import type { NewId } from './build.ts';
-import { applyBunch, slotFor } from '../structures/bunch/apply.ts';
-import { dropUnusedSlots, type RecipeDraft } from './edit.ts';
-import type { Mutable } from '../document/mutable.ts';
-import type { Entry } from '../language/entry.ts';
-import type { BunchItem } from '../structures/bunch/document.ts';
-import type { FormPiece } from '../structures/form/document.ts';
-import type { Id } from '../document/id.ts';
-import type { Run } from '../structures/run/document.ts';
-import type { Weave } from '../structures/weave/document.ts';
+import type { Id, NewId } from '../document/id.ts';
+import type { AppliedPiece } from '../structures/applied/document.ts';
+import { sectionFor } from '../structures/applied/edit.ts';
+import type { ExtraLine } from '../structures/extras/document.ts';
+import { sectionOfLines } from '../structures/extras/edit.ts';
+import type { Movable } from '../structures/facets/refs.ts';
+import type { Home } from '../structures/facets/language.ts';
+import type { Structure } from '../structures/kinds.ts';
+import { accompanies, listsOf } from '../structures/registry/refs.ts';
+import { MOST_ALIKE } from '../document/limits.ts';
+import { dropUnusedSlots, type RecipeDraft } from './draft.ts';
+import { settle } from './edit.ts';
+import type { Recipe } from './recipe.ts';
 
-type Part = Mutable<BunchItem> | Mutable<FormPiece>;
-/** Everything of a section that can be moved and taken out by itself. */
-type Movable = { readonly id: Id };
-
-/** Lists that hold items of bunches and pieces of forms. */
-const listsOf = (recipe: RecipeDraft): { list: Part[]; section: Id }[] =>
-	recipe.sections.flatMap(({ id, structure }) =>
-		structure.kind === 'bunch'
-			? [{ list: structure.items as Part[], section: id }]
-			: structure.kind === 'form'
-				? [{ list: structure.pieces as Part[], section: id }]
-				: []
-	);
-
-export function changeItem(recipe: RecipeDraft, id: Id, work: (item: Mutable<BunchItem>) => void) {
-	for (const { structure } of recipe.sections) {
-		const item = structure.kind === 'bunch' ? structure.items.find((i) => i.id === id) : undefined;
-		if (item) work(item);
-	}
-}
-
-export function changeRun(recipe: RecipeDraft, section: Id, work: (run: Mutable<Run>) => void) {
-	const own = recipe.sections.find((s) => s.id === section)?.structure;
-	if (own?.kind === 'run') work(own as Mutable<Run>);
-}
-
-export function changeWeave(recipe: RecipeDraft, section: Id, work: (weave: Mutable<Weave>) => void) {
-	const own = recipe.sections.find((s) => s.id === section)?.structure;
-	if (own?.kind === 'weave') work(own as Mutable<Weave>);
-}
+/** Lists whose parts have an order, of every section. */
+const allLists = (recipe: RecipeDraft): Movable[][] => recipe.sections.flatMap((s) => listsOf(s.structure));
 
 /** One more or one fewer of an item or a piece; one is the least. */
 export function countPart(recipe: RecipeDraft, id: Id, by: number) {
-	const part = listsOf(recipe)
-		.flatMap(({ list }) => list)
+	const part = allLists(recipe)
+		.flat()
 		.find((p) => p.id === id);
-	if (part) part.count = Math.max(1, Math.min(200, part.count + by));
+	if (part?.count !== undefined) part.count = Math.max(1, Math.min(MOST_ALIKE, part.count + by));
 }
-
-/** Lists whose parts have an order: those, and what runs and weaves are made of. */
-const ordered = (recipe: RecipeDraft): Movable[][] => [
-	...listsOf(recipe).map(({ list }) => list as Movable[]),
-	...recipe.sections.flatMap(({ structure }): Movable[][] =>
-		structure.kind === 'run'
-			? [structure.rows, structure.mix, structure.infill, structure.branches]
-			: structure.kind === 'weave'
-				? [structure.rows]
-				: []
-	)
-];
 
 /** @param by +1 is one up, away from the floor; of runs one later along the path */
 export function movePart(recipe: RecipeDraft, id: Id, by: number) {
-	for (const list of ordered(recipe)) {
+	for (const list of allLists(recipe)) {
 		const from = list.findIndex((p) => p.id === id);
 		const to = Math.max(0, Math.min(list.length - 1, from + by));
 		if (from < 0 || from === to) continue;
@@ -70,30 +33,28 @@ export function movePart(recipe: RecipeDraft, id: Id, by: number) {
 	}
 }
 
+/** Takes a part out; what comes only with something, its pieces or lines, goes with the last of them. */
 export function removePart(recipe: RecipeDraft, id: Id) {
-	for (const list of ordered(recipe)) {
-		const at = list.findIndex((p) => p.id === id);
-		if (at >= 0) list.splice(at, 1);
-	}
+	for (const section of recipe.sections)
+		for (const list of listsOf(section.structure)) {
+			const at = list.findIndex((p) => p.id === id);
+			if (at < 0) continue;
+			list.splice(at, 1);
+			const empty = accompanies(section.structure) && list.length === 0;
+			if (empty && recipe.sections.length > 1) recipe.sections = recipe.sections.filter((s) => s !== section);
+		}
 	dropUnusedSlots(recipe);
 }
 
-/** An item or a piece said anew: it keeps its id, and what hangs on it. */
-export function replacePart(
-	recipe: RecipeDraft,
-	id: Id,
-	entry: Extract<Entry, { kind: 'item' | 'form piece' }>,
-	newId: NewId
-) {
-	const found = listsOf(recipe).find(({ list }) => list.some((p) => p.id === id));
-	if (!found) return;
-	const at = found.list.findIndex((p) => p.id === id);
-	if (entry.kind === 'item') applyBunch(recipe, entry, found.section, newId);
-	else {
-		const { colour, ...said } = entry.piece;
-		found.list.push({ ...said, id: newId(), slot: slotFor(recipe, newId)(colour) } as Mutable<FormPiece>);
-	}
-	const made = found.list.pop()!;
-	found.list[at] = { ...made, id };
-	dropUnusedSlots(recipe);
+/** Adds a piece to the pieces of its host, making the section for them where it is the first. */
+export const addPiece = (recipe: RecipeDraft, piece: AppliedPiece, host: Id | null, newId: NewId) =>
+	addPart(recipe, sectionFor(recipe.sections as Recipe['sections'], host), piece, newId);
+
+/** Adds a line to the lines of a design. */
+export const addExtra = (recipe: RecipeDraft, line: ExtraLine, newId: NewId) =>
+	addPart(recipe, sectionOfLines(recipe.sections as Recipe['sections']), line, newId);
+
+function addPart(recipe: RecipeDraft, home: Home<Structure>, part: Movable, newId: NewId) {
+	const section = settle(recipe, home, newId);
+	if (section) listsOf(section.structure)[0]!.push(structuredClone(part));
 }

@@ -1,6 +1,8 @@
 import type { Side } from '../document/side.ts';
-import { newPlace, type NewId } from './build.ts';
-import { dropUnusedSlots, layerWith, type RecipeDraft } from './edit.ts';
+import { newPlace } from '../structures/kit/build-cluster.ts';
+import { type NewId } from '../document/id.ts';
+import { layerWith } from '../structures/stack/edit.ts';
+import { dropUnusedSlots, type RecipeDraft } from './draft.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { MOST_IN_CLUSTER } from '../document/limits.ts';
 import type { Cluster, Place } from '../document/cluster.ts';

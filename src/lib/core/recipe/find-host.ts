@@ -1,5 +1,7 @@
 import type { Side } from '../document/side.ts';
 import type { Micrometres } from '../units/length.ts';
+import type { Id } from '../document/id.ts';
+import type { Structure } from '../structures/kinds.ts';
 import type { Host } from '../document/host.ts';
 import { hostPartOf } from '../structures/registry/refs.ts';
 import type { Recipe } from './recipe.ts';
@@ -14,6 +16,12 @@ export type FoundHost =
 	/** A point of a run, so far along it. */
 	| { readonly kind: 'path'; readonly at: Micrometres }
 	| { readonly kind: 'gone'; readonly what: 'row' | 'place' | 'piece' };
+
+/** Which row of a structure a layer is, counted from 1; undefined where it has none of that id. */
+export function rowOf(structure: Structure, layer: Id): number | undefined {
+	const found = hostPartOf(structure, { on: 'layer', layer, side: 'all' });
+	return found?.kind === 'row' ? found.row : undefined;
+}
 
 export function findHost(host: Host, { sections }: Pick<Recipe, 'sections'>): FoundHost {
 	if (host.on === 'wall') return { kind: 'wall', height: host.height };

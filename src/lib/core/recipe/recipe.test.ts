@@ -1,25 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { counter, design, rates } from '../../../../tests/kit/studio.ts';
+import { applyEntry } from '../language/apply.ts';
+import { parseEntry } from '../language/read.ts';
+import { counter, design, entryContext, rates } from '../../../../tests/kit/studio.ts';
 import { bodyHeight } from '../geometry/heights.ts';
 import { placeStack } from '../structures/stack/place.ts';
-import { emptyRecipe, newLine } from './build.ts';
+import { emptyRecipe } from './build.ts';
+import { newLine } from '../structures/extras/empty.ts';
+import { swapSlots } from './edit.ts';
+import { extrasIn } from '../structures/extras/edit.ts';
+import { addExtra, removePart } from './edit-parts.ts';
 import {
-	addExtra,
 	duplicateLayer,
-	extrasIn,
-	insertLayer,
 	moveLayer,
 	orderLayers,
-	removeExtra,
 	removeLayer,
 	repeatLayer,
-	replaceLayer,
 	resizeLayer,
-	stackIn,
-	swapSlots,
-	type RecipeDraft
-} from './edit.ts';
+	stackIn
+} from '../structures/stack/edit.ts';
+import { type RecipeDraft } from './draft.ts';
 import { recipeSchema } from './recipe.schema.ts';
 import { balloonCount, layerCount } from '../structures/stack/document.ts';
 import type { Recipe } from './recipe.ts';
@@ -130,16 +130,16 @@ describe('edits of a recipe', () => {
 	test('a row replaced keeps its id and place; a copy stands above with ids of its own', () => {
 		const d = draft();
 		const [, second] = ids(d);
-		const built = { layer: { ...layers(column)[3]!, id: 'fresh' }, newSlots: [] };
-		replaceLayer(d, second!, built);
-		expect(ids(d)[1]).toBe(second);
+		const said = parseEntry('1 11 at 10 gold', entryContext(d as Recipe));
+		if (!said.ok) throw new Error(said.say);
+		applyEntry(d, said.value, { editing: second }, counter('r'));
+		expect([ids(d)[1], ids(d).length]).toEqual([second, 4]);
 		expect(layers(d)[1]!.clusters[0]!.places).toHaveLength(1);
-		replaceLayer(d, 'nobody', built);
 		const copy = duplicateLayer(d, second!, counter('c'));
 		expect(ids(d)[2]).toBe(copy);
 		expect(duplicateLayer(d, 'nobody', counter())).toBeUndefined();
-		insertLayer(d, 0, built);
-		expect(ids(d)[0]).toBe('fresh');
+		applyEntry(d, said.value, { index: 0 }, counter('floor'));
+		expect([ids(d)[1], ids(d).length]).toEqual([ids(column)[0], 6]);
 	});
 	test('repeats stay between 1 and 200, and count in layers and balloons', () => {
 		const d = draft();
@@ -180,7 +180,7 @@ describe('edits of a recipe', () => {
 		const d = draft();
 		addExtra(d, newLine('x', 'fairy lights', '2'), counter('s'));
 		expect(extrasIn(d as Recipe)!.lines).toHaveLength(1);
-		removeExtra(d, 'x');
+		removePart(d, 'x');
 		expect(extrasIn(d as Recipe)).toBeUndefined();
 	});
 });

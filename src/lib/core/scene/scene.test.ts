@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
-import { stackIn } from '../recipe/edit.ts';
+import { stackIn } from '../structures/stack/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { placeStack } from '../structures/stack/place.ts';
 import type { View } from './camera.ts';

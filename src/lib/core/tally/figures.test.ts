@@ -11,7 +11,8 @@ import {
 import { binomialAtMost, sparesTogether } from '../bom/spares.ts';
 import { modellingLength, modellingLitres } from '../gas/volume.ts';
 import { planOf } from '../plan/plan.ts';
-import { addSection, type RecipeDraft } from '../recipe/edit.ts';
+import { addSection } from '../recipe/edit.ts';
+import { type RecipeDraft } from '../recipe/draft.ts';
 import { newSection } from '../recipe/build.ts';
 import { ON_THE_FLOOR } from '../document/stand.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';

@@ -11,8 +11,10 @@ import {
 } from '../../../../tests/kit/studio.ts';
 import { add, zero } from '../money/money.ts';
 import { rational } from '../units/rational.ts';
-import { addSection, type RecipeDraft } from '../recipe/edit.ts';
-import { designUse, newSection } from '../recipe/build.ts';
+import { addSection } from '../recipe/edit.ts';
+import { type RecipeDraft } from '../recipe/draft.ts';
+import { newSection } from '../recipe/build.ts';
+import { designUse } from '../structures/design/empty.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tallyOrder } from './order.ts';
 import { tally, type TallyContext } from './tally.ts';

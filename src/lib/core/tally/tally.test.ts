@@ -1,20 +1,20 @@
-import { newLine } from '../recipe/build.ts';
+import { newLine } from '../structures/extras/empty.ts';
 import { describe, expect, test } from 'vitest';
 import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { elapsedSeconds, formatHours } from '../labour/standards.ts';
 import { formatAmount } from '../money/money.ts';
+import { addExtra } from '../recipe/edit-parts.ts';
 import {
-	addExtra,
 	duplicateLayer,
 	moveLayer,
 	orderLayers,
 	removeLayer,
 	repeatLayer,
 	resizeLayer,
-	stackIn,
-	type RecipeDraft
-} from '../recipe/edit.ts';
-import { printLayer } from '../language/print-entry.ts';
+	stackIn
+} from '../structures/stack/edit.ts';
+import { type RecipeDraft } from '../recipe/draft.ts';
+import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { toHeight } from '../recipe/to-height.ts';

@@ -1,36 +1,22 @@
 <script lang="ts">
 	import { ON_THE_FLOOR } from '../../core/document/stand.ts';
-	import type { Bunch } from '../../core/structures/bunch/document.ts';
-	import type { Form } from '../../core/structures/form/document.ts';
-	import type { Run } from '../../core/structures/run/document.ts';
-	import type { Weave } from '../../core/structures/weave/document.ts';
-	import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../../core/recipe/build.ts';
+	import { STARTS } from '../../core/structures/registry/language.ts';
+	import { designUse } from '../../core/structures/design/empty.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import type { Bench } from './bench.svelte.ts';
+	import { SCREENS } from './structures/screens.ts';
 
 	interface Props {
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
-	const KINDS = [
-		['layers', 'of layers: a column, a figure'],
-		['bunch', 'a bunch: balloons and foils on ribbon'],
-		['run', 'a run: garland, arch, runner, pipe'],
-		['weave', 'a weave: panel, wall, basket, ring'],
-		['form', 'a form: modelling balloons']
-	] as const;
-	const EMPTY: Readonly<Record<string, () => Bunch | Form | Run | Weave>> = {
-		bunch: emptyBunch,
-		form: emptyForm,
-		run: emptyRun,
-		weave: emptyWeave
-	};
+	const KINDS = Object.values(SCREENS).flatMap((s) => (s.starts ? [s.starts] : []));
 	let open = $state(false);
 	let name = $state('');
-	let kind = $state('layers');
+	let kind = $state<string>(KINDS[0]![0]);
 	let design = $state('');
 	const designs = $derived(bench.entryContext.designs ?? []);
 	/** The newest section with something in it: a new one stands on top of it until told otherwise. */
@@ -40,15 +26,14 @@
 	});
 
 	function add() {
-		const structure = EMPTY[kind]?.();
-		const said = { name: name.trim() || (structure?.kind ?? 'section'), times: 1, mirror: false, stand };
-		bench.addSection(structure ? { ...said, structure } : said);
+		const structure = STARTS.get(kind)!();
+		void bench.addSection({ name: name.trim() || kind, times: 1, mirror: false, stand, structure });
 		done();
 	}
 	function use() {
 		const chosen = designs.find((d) => d.id === design);
 		if (!chosen) return;
-		void bench.useDesign({
+		void bench.addSection({
 			name: chosen.name,
 			times: 1,
 			mirror: false,

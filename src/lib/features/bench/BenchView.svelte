@@ -11,7 +11,7 @@
 	import DesignPanel from './DesignPanel.svelte';
 	import SizesPanel from './SizesPanel.svelte';
 	import Conflict from './Conflict.svelte';
-	import PlacesDialog from './PlacesDialog.svelte';
+	import PlacesDialog from './structures/stack/PlacesDialog.svelte';
 	import RecipePanel from './RecipePanel.svelte';
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { commands } from '../commands/commands.svelte.ts';

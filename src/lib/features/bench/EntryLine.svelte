@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { examplesOf } from '../../core/structures/registry/language.ts';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -16,14 +17,8 @@
 	export function focus() {
 		input?.focus();
 	}
-	/** How a line of what is in hand begins. */
-	const LIKE: Partial<Record<string, string>> = {
-		stack: '4 11 at 9 white',
-		bunch: '3 11 at full white',
-		form: '6 260 black 24 wound',
-		run: '4 5 at 4 white',
-		weave: '3 rows 8 white'
-	};
+	/** How a line of what is in hand begins; of a stack where nothing is. */
+	const like = $derived(examplesOf(bench.current?.structure ?? { kind: 'stack' })[0]);
 	/** Past this many characters a hint would stand on the words. */
 	const ROOM = 23;
 	const hint = $derived(
@@ -74,7 +69,7 @@
 		aria-label="Say a layer"
 		aria-describedby="{id}-hint {id}-trouble"
 		aria-invalid={trouble !== ''}
-		placeholder={LIKE[bench.current?.structure.kind ?? 'stack'] ?? LIKE.stack}
+		placeholder={like}
 	/>
 	<span class="hint" id="{id}-hint">{hint}</span>
 </div>

@@ -1,15 +1,14 @@
 <script lang="ts">
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
-	import { LINED } from '../../core/recipe/edit.ts';
+	import { holdsLines } from '../../core/structures/registry/language.ts';
+	import { nestedIn, partsOf } from '../../core/structures/registry/refs.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { standingWords } from './section-words.ts';
-	import GasPanel from './GasPanel.svelte';
-	import RunPanel from './RunPanel.svelte';
+	import { screenOf } from './structures/screens.ts';
 	import SectionPanel from './SectionPanel.svelte';
-	import WeavePanel from './WeavePanel.svelte';
 
 	interface Props {
 		bench: Bench;
@@ -19,36 +18,22 @@
 	}
 	let { bench, section, inHand }: Props = $props();
 	const folded = $derived(bench.folded.has(section.id));
-	const isStack = $derived(section.structure.kind === 'stack');
+	const { structure } = $derived(section);
 	/** What the entry line can stand in. */
-	const holds = $derived(isStack || LINED.has(section.structure.kind));
-	const kind = $derived(section.structure.kind);
+	const holds = $derived(holdsLines(structure));
+	const inside = $derived(nestedIn(structure));
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by)?.name ?? 'the wall');
-	const pieces = $derived.by(() => {
-		const { structure } = section;
-		const n = structure.kind === 'applied' || structure.kind === 'form' ? structure.pieces.length : 0;
-		return `${n} ${n === 1 ? 'kind of piece' : 'kinds of pieces'}`;
+	/** Pieces are told by what they sit on, anything else by where it stands. */
+	const where = $derived.by(() => {
+		if (!isOnHosts(structure)) return standingWords(section, bench.recipe);
+		const n = partsOf(structure, section.name).length;
+		return `${n} ${n === 1 ? 'kind of piece' : 'kinds of pieces'} on ${host}`;
 	});
-	const sizeName = $derived.by(() => {
-		if (section.structure.kind !== 'design' || section.structure.size === null) return '';
-		const { design, size } = section.structure;
-		return `, ${bench.context.library(design)?.sizes.find((s) => s.id === size)?.name ?? 'a size that is gone'}`;
-	});
-	/** What this design was last kept with, where the part has been kept again since. */
-	const versionWords = $derived.by(() => {
-		const kept = bench.kept?.sections.find((s) => s.id === section.id)?.structure;
-		if (kept?.kind !== 'design' || kept.version === null) return '';
-		const now = bench.data.partVersions[kept.design];
-		return now !== undefined && now !== kept.version
-			? ` · version ${now}, kept with version ${kept.version}`
-			: ` · version ${kept.version}`;
-	});
-	const layers = $derived(
-		section.structure.kind === 'stack' ? section.structure.layers.reduce((a, l) => a + l.repeat, 0) : 0
-	);
+	const { Panel, aside } = $derived(screenOf(structure));
+	const served = $derived((bench.served.get(section.id) ?? []).join(', '));
 </script>
 
-<div class="head" class:in-hand={inHand} data-about={kind === 'design' ? section.id : undefined}>
+<div class="head" class:in-hand={inHand} data-about={inside ? section.id : undefined}>
 	{#if holds}
 		<button
 			type="button"
@@ -66,33 +51,15 @@
 			aria-label="Take {section.name} in hand"
 			onclick={() => bench.take(section.id)}>{section.name}</button
 		>
-	{:else if section.structure.kind === 'applied'}
+	{:else if inside}
+		<a class="name" href="/bench/{inside.design}" aria-label="Open {section.name}">{section.name}</a>
+	{:else}
 		<span class="name">{section.name}</span>
-	{:else if section.structure.kind === 'design'}
-		<a class="name" href="/bench/{section.structure.design}" aria-label="Open {section.name}"
-			>{section.name}</a
-		>
 	{/if}
 	<span class="where">
-		{kind === 'applied' || isOnHosts(section.structure)
-			? `${pieces} on ${host}`
-			: standingWords(section, bench.recipe)}{folded && isStack ? ` · ${layers} layers` : ''}{kind ===
-		'design'
-			? `${sizeName}${versionWords} · a design of its own`
-			: ''}{bench.served.has(section.id) ? ` · ${bench.served.get(section.id)!.join(', ')}` : ''}
+		{where}{aside(structure, bench, section.id)}{served === '' ? '' : ` · ${served}`}
 	</span>
-	{#if section.structure.kind === 'bunch'}<GasPanel
-			{bench}
-			section={{ ...section, structure: section.structure }}
-		/>{/if}
-	{#if section.structure.kind === 'run'}<RunPanel
-			{bench}
-			section={{ ...section, structure: section.structure }}
-		/>{/if}
-	{#if section.structure.kind === 'weave'}<WeavePanel
-			{bench}
-			section={{ ...section, structure: section.structure }}
-		/>{/if}
+	{#if Panel}<Panel {bench} {section} />{/if}
 	<SectionPanel {bench} {section} />
 </div>
 

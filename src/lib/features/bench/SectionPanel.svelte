@@ -4,6 +4,8 @@
 	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
 	import type { DesignUse } from '../../core/structures/design/document.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
+	import { asKind } from '../../core/structures/kinds.ts';
+	import { carriesPieces, hostsOf, nestedIn } from '../../core/structures/registry/refs.ts';
 	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';
@@ -23,10 +25,7 @@
 	let open = $state(false);
 	/** Pieces sit on rows; other sections stand by whatever stands. */
 	const hosts = $derived(
-		hostsFor(bench.recipe, section.id).filter(
-			(h) =>
-				!applied || h.structure.kind === 'stack' || h.structure.kind === 'bunch' || h.structure.kind === 'run'
-		)
+		hostsFor(bench.recipe, section.id).filter((h) => !applied || carriesPieces(h.structure))
 	);
 	const ties = $derived([
 		['', 'nothing'] as const,
@@ -36,10 +35,10 @@
 	]);
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by));
 	const beside = $derived(host !== undefined && section.stand.how !== 'on top');
-	const rows = $derived(host?.structure.kind === 'stack' ? host.structure.layers : []);
+	const rows = $derived((host && hostsOf(host.structure).rows) ?? []);
 	/** Its pieces sit on what it stands by, each where it says. */
 	const applied = $derived(isOnHosts(section.structure));
-	const use = $derived(section.structure.kind === 'design' ? section.structure : undefined);
+	const use = $derived(nestedIn(section.structure));
 	const inner = $derived(use && bench.context.library(use.design));
 
 	const change = (work: (s: Mutable<Section>) => void) =>
@@ -50,7 +49,8 @@
 	const stand = (to: Partial<Stand>) => change((s) => (s.stand = { ...s.stand, ...to }));
 	const part = (to: Partial<DesignUse>) =>
 		change((s) => {
-			if (s.structure.kind === 'design') Object.assign(s.structure, to);
+			const own = asKind(s.structure, 'design');
+			if (own) Object.assign(own, to);
 		});
 	const times = (text: string) => {
 		const parsed = parseCount(text, { what: 'How many', min: 1, max: 24 });

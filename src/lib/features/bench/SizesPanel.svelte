@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { swappables } from '../../core/recipe/swap.ts';
+	import { nestedIn } from '../../core/structures/registry/refs.ts';
 	import type { Mutable } from '../../core/document/mutable.ts';
 	import type { SizeOption } from '../../core/recipe/recipe.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
@@ -23,7 +24,7 @@
 	/** Designs inside that come in sizes themselves. */
 	const parts = $derived(
 		bench.recipe.sections.flatMap((s) => {
-			const inner = s.structure.kind === 'design' ? bench.context.library(s.structure.design) : undefined;
+			const inner = bench.context.library(nestedIn(s.structure)?.design ?? '');
 			return inner && inner.sizes.length > 0 ? [{ section: s, sizes: inner.sizes }] : [];
 		})
 	);

@@ -1,5 +1,5 @@
 import type { Colour, Material } from '../../core/materials/material.ts';
-import type { UsableDesign } from '../../core/language/entry.ts';
+import type { UsableDesign } from '../../core/language/context.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 

@@ -1,20 +1,21 @@
 import { isBare } from '../../core/assembly/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
-import { applyEntry } from '../../core/language/apply.ts';
-import { applyLined } from '../../core/recipe/apply-run.ts';
-import { buildLayer, emptyStack, newSection } from '../../core/recipe/build.ts';
-import * as edits from '../../core/recipe/edit.ts';
-import type { RecipeDraft } from '../../core/recipe/edit.ts';
-import type { Entry, EntryContext, SaidSection } from '../../core/language/entry.ts';
-import { replacePart } from '../../core/recipe/edit-parts.ts';
+import { applyEntry, designNeeded, whyNot, type EntryPlace } from '../../core/language/apply.ts';
+import type { EntryContext } from '../../core/language/context.ts';
+import type { Entry, SaidSection } from '../../core/language/entry.ts';
 import { parseEntry } from '../../core/language/read.ts';
 import { applyRemedy } from '../../core/checks/remedy.ts';
-import { servedBy } from '../../core/recipe/served.ts';
-import { exchange } from '../../core/recipe/swap.ts';
-import { printLayer } from '../../core/language/print-entry.ts';
-import type { Layer } from '../../core/structures/stack/document.ts';
+import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
+import { servedBy } from '../../core/recipe/served.ts';
+import { withVersions } from '../../core/structures/design/edit.ts';
+import type { Layer } from '../../core/structures/stack/document.ts';
+import { extrasIn } from '../../core/structures/extras/edit.ts';
+import { resizeLayer, stacksIn } from '../../core/structures/stack/edit.ts';
+import { asKind } from '../../core/structures/kinds.ts';
+import { holdsLines } from '../../core/structures/registry/language.ts';
+import { printLayer } from '../../core/structures/stack/print.ts';
 import { CAMERA, turned, type Camera, type View } from '../../core/scene/camera.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
@@ -91,15 +92,15 @@ export class Bench {
 
 	readonly current = $derived(
 		this.recipe.sections.find((s) => s.id === this.section) ??
-			this.recipe.sections.find((s) => s.structure.kind === 'stack') ??
-			this.recipe.sections.find((s) => edits.LINED.has(s.structure.kind))
+			stacksIn(this.recipe)[0]?.section ??
+			this.recipe.sections.find((s) => holdsLines(s.structure))
 	);
-	readonly stack = $derived(this.current?.structure.kind === 'stack' ? this.current.structure : undefined);
+	readonly stack = $derived(this.current && asKind(this.current.structure, 'stack'));
 	/** Rows of the section in hand, lowest first. */
 	readonly layers = $derived(this.stack?.layers ?? []);
 	/** Every row of the design, section after section: what the picture numbers. */
-	readonly allRows = $derived(edits.stacksIn(this.recipe).flatMap(({ stack }) => stack.layers));
-	readonly extras = $derived(edits.extrasIn(this.recipe)?.lines ?? []);
+	readonly allRows = $derived(stacksIn(this.recipe).flatMap(({ stack }) => stack.layers));
+	readonly extras = $derived(extrasIn(this.recipe)?.lines ?? []);
 	readonly chosen = $derived(
 		this.recipe.colourways.find((c) => c.id === this.colourway) ?? this.recipe.colourways[0]!
 	);
@@ -125,12 +126,17 @@ export class Bench {
 	readonly #said = $derived(
 		this.parsed?.ok && isSeen(this.parsed.value) ? JSON.stringify(this.parsed.value) : ''
 	);
+	/** Where what is said goes. */
+	readonly #place = $derived.by((): EntryPlace => ({
+		section: this.current?.id,
+		index: this.entryIndex,
+		editing: this.editing ?? this.editingPart,
+		colourway: this.chosen.id
+	}));
 	/** The recipe with what is being typed in its place, not yet put there. */
 	readonly #ghosted = $derived.by(() => {
 		if (this.#said === '') return { recipe: this.recipe, ghost: null };
-		const { editing, editingPart, entryIndex: index } = this;
-		const where = { section: this.current?.id, index, editing, editingPart, squash: this.stack?.squash };
-		return ghosted(this.recipe, JSON.parse(this.#said) as Seen, where);
+		return ghosted(this.recipe, JSON.parse(this.#said) as Seen, this.#place);
 	});
 	readonly shown = $derived(this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);
@@ -184,15 +190,7 @@ export class Bench {
 	/** What the server has just kept: every part stands in it with the version it was computed with. */
 	markKept(number: number) {
 		this.keptNumber = number;
-		const sections = this.recipe.sections.map((s) =>
-			s.structure.kind === 'design'
-				? {
-						...s,
-						structure: { ...s.structure, version: this.data.partVersions[s.structure.design] ?? null }
-					}
-				: s
-		);
-		this.kept = { ...this.recipe, sections };
+		this.kept = withVersions(this.recipe, (design) => this.data.partVersions[design] ?? null);
 	}
 	readonly #rules = new Rules();
 	/** From now on nothing is taken that could not be kept. */
@@ -262,45 +260,38 @@ export class Bench {
 			this.refusal = parsed.say;
 			return false;
 		}
-		const { value } = parsed;
-		if (['layer', 'upright', 'stands'].includes(value.kind) && !this.#ensureStack()) {
-			this.refusal = 'No section here holds layers. Say one first, like “section column”.';
-			return false;
-		}
-		if ((value.kind === 'item' || value.kind === 'form piece') && this.editingPart) {
-			const part = this.editingPart;
-			this.change((d) => replacePart(d, part, value, newId));
-		} else if (value.kind === 'run' || value.kind === 'weave') {
-			const [own, part] = [this.current?.id, this.editingPart ?? undefined];
-			this.change((d) => applyLined(d, value, own, newId, part));
-		} else if (value.kind === 'go on') this.take(value.section);
-		else if (value.kind === 'section') void this.useDesign(value.section);
-		else if (value.kind === 'exchange') void this.exchange(value.element, value.to, value.design);
-		else if (value.kind === 'layer' && this.editing) {
-			const built = buildLayer(value.layer, this.stack?.squash ?? 0.8, newId);
-			this.change((d) => edits.replaceLayer(d, this.editing!, built));
-		} else {
-			const place = { section: this.current?.id, index: this.entryIndex, colourway: this.chosen.id };
-			let made: string | undefined;
-			this.change((d) => void (made = applyEntry(d, value, place, newId)));
-			// What was typed stays where it could not be kept.
-			if (!this.#weigh()) return false;
-			if (made !== undefined) this.take(made);
-			if (value.kind === 'layer') {
-				if (this.at !== null) this.at += 1;
-				this.selected = null;
-			}
-		}
-		if (!this.#weigh()) return false;
+		if (!this.#put(parsed.value)) return false;
 		this.clearEntry();
 		return true;
 	}
-	/** Where the section in hand holds no layers of its own, the nearest stack takes what is said. */
-	#ensureStack(): boolean {
-		if (this.stack) return true;
-		const first = edits.stacksIn(this.recipe)[0];
-		if (first) this.section = first.section.id;
-		return first !== undefined;
+	/** Does what was said, as one step. @returns false where it was refused, or what it names must be fetched first and is awaited */
+	#put(entry: Entry): boolean {
+		const why = whyNot(this.recipe, entry, this.#place);
+		if (why) {
+			this.refusal = why;
+			return false;
+		}
+		const design = designNeeded(entry);
+		if (design !== undefined && !this.#library.has(design)) {
+			this.#fetching = this.#fetchFor(entry, design);
+			return true;
+		}
+		const [place, before] = [this.#place, this.recipe];
+		let made: string | undefined;
+		if (entry.kind === 'go on') made = entry.section;
+		else this.change((d) => void (made = applyEntry(d, entry, place, newId)));
+		// What was typed stays where it could not be kept.
+		if (!this.#weigh()) return false;
+		if (made !== undefined) this.take(made);
+		if (this.at !== null && this.recipe !== before && entry.kind === 'layer' && !place.editing) this.at += 1;
+		if (entry.kind === 'layer' && !place.editing) this.selected = null;
+		return true;
+	}
+	/** Does it once the design it names is here. */
+	#fetching: Promise<void> | undefined;
+	async #fetchFor(entry: Entry, design: string) {
+		if (await this.#fetchDesign(design)) this.#put(entry);
+		else this.refusal = 'That design cannot be reached just now. Try again in a moment.';
 	}
 	/** Fetches a kept design with all it uses, so that it can be counted here. */
 	async #fetchDesign(design: string): Promise<boolean> {
@@ -312,23 +303,16 @@ export class Bench {
 		this.#library = new Map([...this.#library, ...((await response.json()) as [string, Recipe][])]);
 		return true;
 	}
-	/** A kept design as a section of this one. */
-	async useDesign(said: SaidSection): Promise<void> {
-		if (said.structure?.kind === 'design' && !(await this.#fetchDesign(said.structure.design))) {
-			this.refusal = 'That design cannot be reached just now. Try again in a moment.';
-			return;
-		}
-		this.addSection(said);
+	/** Does what a panel says as the entry line would; what stands on the line stays. */
+	async say(entry: Entry): Promise<void> {
+		this.#put(entry);
+		await this.#fetching;
 	}
 	/** Exchanges what is swappable, in one step of undo. */
-	async exchange(element: string, to: string, design: boolean): Promise<void> {
-		if (design && !(await this.#fetchDesign(to))) {
-			this.refusal = 'That design cannot be reached just now. Try again in a moment.';
-			return;
-		}
-		const { sections } = exchange(this.recipe, element, to);
-		this.change((d) => (d.sections = sections as typeof d.sections));
-	}
+	exchange = (element: string, to: string, design: boolean) =>
+		this.say({ kind: 'exchange', element, to, design });
+	/** A new section, in hand from then on. */
+	addSection = (section: SaidSection) => this.say({ kind: 'section', section });
 	/** In one size only: another in the place of what is swappable; nothing is as it stands. */
 	async swapInSize(size: string, element: string, to: string, design: boolean): Promise<void> {
 		if (design && to && !(await this.#fetchDesign(to))) return;
@@ -337,12 +321,6 @@ export class Bench {
 			if (own && to) own.swaps[element] = to;
 			else if (own) delete own.swaps[element];
 		});
-	}
-	/** A new section, in hand from then on. */
-	addSection({ name, structure, ...where }: SaidSection) {
-		const section = { ...newSection(newId(), name, structure ?? emptyStack()), ...where };
-		this.change((d) => edits.addSection(d, section));
-		if (section.structure.kind !== 'design') this.take(section.id);
 	}
 	/** Takes a section in hand: the entry line stands on top of it. */
 	take(section: string) {
@@ -393,7 +371,7 @@ export class Bench {
 	resize(id: string, halves: number): Parsed<null> {
 		let outcome: Parsed<null> = got(null);
 		this.change((draft) => {
-			outcome = edits.resizeLayer(draft, id, halves);
+			outcome = resizeLayer(draft, id, halves);
 		});
 		return outcome;
 	}

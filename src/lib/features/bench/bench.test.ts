@@ -1,10 +1,10 @@
-import * as edits from '../../core/recipe/edit.ts';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, designOf, floating, materials, rates } from '../../../../tests/kit/studio.ts';
-import { newSection, designUse } from '../../core/recipe/build.ts';
-import { stackIn } from '../../core/recipe/edit.ts';
-import { printLayer } from '../../core/language/print-entry.ts';
+import { newSection } from '../../core/recipe/build.ts';
+import { designUse } from '../../core/structures/design/empty.ts';
+import { stackIn, stacksIn } from '../../core/structures/stack/edit.ts';
+import { printLayer } from '../../core/structures/stack/print.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { benchCommands } from './bench-commands.ts';
 import { Bench } from './bench.svelte.ts';
@@ -61,7 +61,7 @@ describe('the entry line of the Bench', () => {
 		b.clearEntry();
 		// By a key or a panel: as soon as the screen has followed.
 		b.change((d) => {
-			const { layers } = edits.stacksIn(d as Recipe)[0]!.stack as unknown as { layers: unknown[] };
+			const { layers } = stacksIn(d as Recipe)[0]!.stack as unknown as { layers: unknown[] };
 			layers.push({ ...b.layers[0]!, id: 'fourth' });
 		});
 		await vi.waitFor(() => expect(b.layers).toHaveLength(3));

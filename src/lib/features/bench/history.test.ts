@@ -7,9 +7,9 @@ import {
 	removeLayer,
 	repeatLayer,
 	resizeLayer,
-	type RecipeDraft,
 	stackIn
-} from '../../core/recipe/edit.ts';
+} from '../../core/structures/stack/edit.ts';
+import { type RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY, MOST_STEPS, stepBack, stepForth } from './history.ts';
 

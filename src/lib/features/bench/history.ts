@@ -1,5 +1,5 @@
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
-import type { RecipeDraft } from '../../core/recipe/edit.ts';
+import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 
 enablePatches();

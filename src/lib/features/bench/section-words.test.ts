@@ -1,12 +1,14 @@
 import { expect, test } from 'vitest';
 import { design, designOf, floating } from '../../../../tests/kit/studio.ts';
-import { emptyStack, newSection, newLine } from '../../core/recipe/build.ts';
+import { newSection } from '../../core/recipe/build.ts';
+import { newLine } from '../../core/structures/extras/empty.ts';
+import { emptyStack } from '../../core/structures/stack/empty.ts';
 import { ON_THE_FLOOR } from '../../core/document/stand.ts';
 import type { Run } from '../../core/structures/run/document.ts';
 import type { Section } from '../../core/recipe/recipe.ts';
 import type { Weave } from '../../core/structures/weave/document.ts';
 import { piecesIn } from '../../core/structures/applied/edit.ts';
-import { stackIn } from '../../core/recipe/edit.ts';
+import { stackIn } from '../../core/structures/stack/edit.ts';
 import { feet } from '../../core/units/length.ts';
 import type { ExtraLine } from '../../core/structures/extras/document.ts';
 import type { Host } from '../../core/document/host.ts';

@@ -1,22 +1,21 @@
 import type { ExtraLine } from '../../core/structures/extras/document.ts';
 import type { Host } from '../../core/document/host.ts';
 import type { Recipe, Section } from '../../core/recipe/recipe.ts';
-import type { Structure } from '../../core/structures/kinds.ts';
-import { findHost } from '../../core/recipe/find-host.ts';
+import { findHost, rowOf } from '../../core/recipe/find-host.ts';
+import { printing } from '../../core/language/print.ts';
+import { partIn } from '../../core/structures/registry/print.ts';
+import { wayOf } from '../../core/structures/registry/variant.ts';
 import { servable } from '../../core/recipe/served.ts';
-import { printRun, printWeave } from '../../core/language/print-run.ts';
-import { printLayer } from '../../core/language/print-entry.ts';
-import { partsOf } from '../../core/plan/bunch-steps.ts';
-import { countOfPiece } from '../../core/structures/applied/count.ts';
 import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 
 /** Where a section stands and how many there are, as the row above its layers says it. */
 export function standingWords({ stand, times, mirror, structure }: Section, { sections }: Recipe): string {
 	const host = sections.find((s) => s.id === stand.by)?.name;
+	const up = wayOf(structure)?.height ?? 0;
 	const where = !host
-		? structure.kind === 'run' && structure.height > 0
-			? `${formatFeet(toMillimetres(um(structure.height)))} up`
+		? up > 0
+			? `${formatFeet(toMillimetres(um(up)))} up`
 			: 'on the floor'
 		: stand.how === 'on top'
 			? `on top of ${host}`
@@ -33,8 +32,8 @@ export function standingWords({ stand, times, mirror, structure }: Section, { se
 /** `row 3`, counted from the floor of its section. */
 function rowWords(layer: string, sections: readonly Section[]): string {
 	for (const { structure } of sections) {
-		const at = structure.kind === 'stack' ? structure.layers.findIndex((l) => l.id === layer) : -1;
-		if (at >= 0) return `row ${at + 1}`;
+		const row = rowOf(structure, layer);
+		if (row !== undefined) return `row ${row}`;
 	}
 	return 'a row that is gone';
 }
@@ -77,43 +76,17 @@ export function lineWords(line: ExtraLine, name: string, { sections }: Recipe): 
 		.join(' · ');
 }
 
-/** A row, a size or an arm of a run or a weave, as it is said. */
-function lineOf(
-	structure: Structure,
-	about: string,
-	recipe: Pick<Recipe, 'sections' | 'slots'>
-): string | undefined {
-	const lines =
-		structure.kind === 'run'
-			? printRun(structure, recipe, () => undefined)
-			: structure.kind === 'weave'
-				? printWeave(structure, recipe, () => undefined)
-				: [];
-	return lines.find((l) => l.id === about)?.text;
-}
-
 /** The line a balloon of the picture belongs to: its row, its piece, or the design inside that it is part of. */
 export function aboutWords(
 	about: string,
-	{ sections, slots }: Recipe,
+	recipe: Recipe,
 	served: ReadonlyMap<string, readonly string[]> = new Map()
 ): string {
-	for (const { id, name, structure } of sections) {
+	const context = printing(recipe, () => undefined);
+	for (const { id, name, structure } of recipe.sections) {
 		if (id === about) return name;
-		if (structure.kind === 'stack') {
-			const at = structure.layers.findIndex((l) => l.id === about);
-			if (at >= 0) {
-				const held = served.get(about);
-				const row = `${name}, row ${at + 1}: ${printLayer(structure.layers[at]!, slots)}`;
-				return held ? `${row}, ${held.join(', ')}` : row;
-			}
-		}
-		const part = partsOf(structure).find((p) => p.id === about);
-		if (part) return `${name}: ${part.count} × ${part.name}`;
-		const line = lineOf(structure, about, { sections, slots });
-		if (line !== undefined) return `${name}: ${line}`;
-		const piece = structure.kind === 'applied' && structure.pieces.find((p) => p.id === about);
-		if (piece) return `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
+		const part = partIn(structure, about, name, context);
+		if (part !== undefined) return [part, ...(served.get(about) ?? [])].join(', ');
 	}
 	return '';
 }

@@ -2,7 +2,7 @@ import { isBare } from '../../core/assembly/assemble.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { formatMoney } from '../../core/money/money.ts';
-import { stackIn } from '../../core/recipe/edit.ts';
+import { stackIn } from '../../core/structures/stack/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { toHeight } from '../../core/recipe/to-height.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { designUse, newSection } from '../../core/recipe/build.ts';
+import { newSection } from '../../core/recipe/build.ts';
+import { designUse } from '../../core/structures/design/empty.ts';
 import { design, designVersion, saveReceipt, versionRef } from '../db/tables/design.ts';
 import { createRepos } from './index.ts';
 

@@ -1,5 +1,6 @@
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import type { Recipe } from '../../core/recipe/recipe.ts';
+import { usesIn, withVersions } from '../../core/structures/design/edit.ts';
 import type { Writer } from '../db/client.ts';
 import { design, designVersion, saveReceipt, versionRef } from '../db/tables/design.ts';
 import { refsOf, type Ref } from './refs.ts';
@@ -19,19 +20,14 @@ export async function putVersion(
 
 /** Each design inside with the number of the version that is its last just now. */
 export async function withPartVersions(tx: Writer, workspaceId: string, recipe: Recipe): Promise<Recipe> {
-	const used = recipe.sections.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : []));
+	const used = usesIn(recipe).map(({ use }) => use.design);
 	if (used.length === 0) return recipe;
 	const rows = await tx
 		.select({ id: design.id, number: design.keptNumber })
 		.from(design)
 		.where(and(eq(design.workspaceId, workspaceId), inArray(design.id, used)));
 	const numbers = new Map(rows.map((r) => [r.id, r.number]));
-	const sections = recipe.sections.map((s) =>
-		s.structure.kind === 'design'
-			? { ...s, structure: { ...s.structure, version: numbers.get(s.structure.design) || null } }
-			: s
-	);
-	return { ...recipe, sections };
+	return withVersions(recipe, (design) => numbers.get(design) || null);
 }
 
 /** Days a save can be repeated by its id: longer than any tab stays offline. */

@@ -8,7 +8,7 @@ import { namesIn } from '../../core/files/remap.ts';
 import type { Material } from '../../core/materials/material.ts';
 import { parseBounded } from '../../core/units/number.ts';
 import { applyEntry } from '../../core/language/apply.ts';
-import type { RecipeDraft } from '../../core/recipe/edit.ts';
+import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { rationalText } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';

@@ -4,7 +4,7 @@ import type { Fields } from '../../core/forms/merge-fields.ts';
 import { stepFields } from '../../core/plan/step-fields.ts';
 import { hazardsOf, makerCautions } from '../../core/hazards/cautions.ts';
 import { madeSteps, planOf, secondsOf, type PlanPart } from '../../core/plan/plan.ts';
-import type { RecipeDraft } from '../../core/recipe/edit.ts';
+import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { MOST_STEPS } from '../../core/document/step.ts';

@@ -1,6 +1,7 @@
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
+import { designsIn } from '../../core/structures/design/edit.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { KeptVersion } from '../repos/designs.ts';
@@ -29,10 +30,10 @@ export async function loadStudio(repos: Repos): Promise<Studio> {
 /** The last kept versions of all designs used by a recipe, at any depth. */
 export async function loadKept(repos: Repos, recipe: Recipe): Promise<KeptVersion[]> {
 	const found = new Map<string, KeptVersion>();
-	for (let wanted = usedBy(recipe); wanted.length > 0;) {
+	for (let wanted = designsIn(recipe); wanted.length > 0;) {
 		const kept = await repos.designs.lastKeptOf([...new Set(wanted)].filter((id) => !found.has(id)));
 		for (const version of kept) found.set(version.design, version);
-		wanted = kept.flatMap(({ recipe: inner }) => usedBy(inner));
+		wanted = kept.flatMap(({ recipe: inner }) => designsIn(inner));
 	}
 	return [...found.values()];
 }
@@ -40,13 +41,6 @@ export async function loadKept(repos: Repos, recipe: Recipe): Promise<KeptVersio
 /** Their recipes, by the ids of the designs. */
 export const loadLibrary = async (repos: Repos, recipe: Recipe): Promise<Map<string, Recipe>> =>
 	new Map((await loadKept(repos, recipe)).map(({ design, recipe: inner }) => [design, inner]));
-
-/** Designs a recipe uses as it stands, or in one of its sizes. */
-function usedBy(recipe: Recipe): string[] {
-	const parts = recipe.sections.filter((s) => s.structure.kind === 'design');
-	const swaps = recipe.sizes.flatMap((size) => parts.flatMap((s) => size.swaps[s.id] ?? []));
-	return [...parts.flatMap((s) => (s.structure.kind === 'design' ? [s.structure.design] : [])), ...swaps];
-}
 
 const catalogues = new WeakMap<Studio, Catalogue>();
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { colours, design, materials } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
-import { designUse, newSection } from '../../core/recipe/build.ts';
+import { newSection } from '../../core/recipe/build.ts';
+import { designUse } from '../../core/structures/design/empty.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyReport } from '../../core/tally/report.ts';
 import { tallyRequestSchema } from '../../core/tally/request.schema.ts';

@@ -1,4 +1,4 @@
-import type { UsableDesign } from '../entry.ts';
+import type { UsableDesign } from '../context.ts';
 import { wordsMatch } from './name-colour.ts';
 
 /** Kept designs that words may mean: the one called exactly so, else all whose names go on like that. */

@@ -1,7 +1,8 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import type { Colour } from '../../materials/material.ts';
 import { shorten } from '../../units/number.ts';
-import { type ColourRef, type EntryContext, KEYWORDS } from '../entry.ts';
+import type { ColourRef } from '../said.ts';
+import { type EntryContext, KEYWORDS } from '../context.ts';
 
 /** Every typed word begins a word of the name, in order: `gold` and `hi go` both find “hive gold”, `lamp-out` “lamp-out navy”. */
 export function wordsMatch(typed: readonly string[], name: string): boolean {

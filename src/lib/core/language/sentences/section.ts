@@ -1,19 +1,21 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
-import { designUse, emptyBunch, emptyForm, emptyRun, emptyWeave } from '../../recipe/build.ts';
+import { designUse } from '../../structures/design/empty.ts';
 import { ON_THE_FLOOR, type Stand } from '../../document/stand.ts';
 import type { Section } from '../../recipe/recipe.ts';
 import { designsCalled } from '../names/find-design.ts';
-import { KEYWORDS, type Entry, type SaidSection } from '../entry.ts';
+import type { Entry } from '../entry.ts';
+import { KEYWORDS } from '../context.ts';
 import { MOST_IN_NAME } from '../../document/limits.ts';
 import { wordsMatch } from '../names/name-colour.ts';
-import { rowOf } from '../../structures/applied/read.ts';
+import { rowOf } from '../host.ts';
+import { STARTS } from '../../structures/registry/language.ts';
 import { lengthOf, type Reader } from '../reader.ts';
 import { isWord } from '../tokens.ts';
 
 /** `section arm x2 mirrored left of column at 4 ft`; `use whisk on column`. Words of a name run up to the next keyword. */
 export function section(r: Reader): Parsed<Entry> | undefined {
-	const verb = r.word('section', 'use', 'bunch', 'form', 'run', 'weave');
+	const verb = r.word('use', ...STARTS.keys());
 	if (!verb) return undefined;
 	const { sections = [], designs = [] } = r.context;
 	const words = [...sideWord(r), ...nameWords(r)];
@@ -71,7 +73,7 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 				return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
 			const row = rowOf(r, host);
 			if (!row.ok) return row;
-			stand = { ...stand, layer: row.value.layer.id };
+			stand = { ...stand, layer: row.value.id };
 		} else if (r.word('at')) {
 			const value = r.number();
 			const height = value && lengthOf(value, r.unit() ?? 'ft');
@@ -83,10 +85,10 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 		} else break;
 	}
 	const [design] = used;
-	const structure = structureFor(verb, design?.id ?? '');
+	const structure = verb === 'use' ? designUse(design!.id) : STARTS.get(verb)!();
 	return got({
 		kind: 'section',
-		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, ...structure }
+		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, structure }
 	});
 }
 
@@ -99,14 +101,6 @@ function goOn(r: Reader, verb: string, own: Section): Parsed<Entry> {
 			`There is a section “${own.name}” already. Give this one a name of its own, like “${verb} other ${own.name}”; “section ${own.name}” alone goes on in the one that is there.`
 		);
 	return got({ kind: 'go on', section: own.id });
-}
-
-function structureFor(verb: string, design: string): Pick<SaidSection, 'structure'> {
-	if (verb === 'use') return { structure: designUse(design) };
-	if (verb === 'bunch') return { structure: emptyBunch() };
-	if (verb === 'run') return { structure: emptyRun() };
-	if (verb === 'weave') return { structure: emptyWeave() };
-	return verb === 'form' ? { structure: emptyForm() } : {};
 }
 
 function nameWords(r: Reader): string[] {

@@ -1,13 +1,17 @@
+import { inflateSteps } from '../kit/step-kit.ts';
+import { FIXING_TOOL, FIXING_WAIT, hostOf } from '../../plan/step-words.ts';
+import type { Applied } from './document.ts';
+import type { PlanFacet } from '../facets/plan.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { AppliedPiece } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { formatInches } from '../../units/length.ts';
 import { countOfPiece } from './count.ts';
 import { FOIL_TOOL } from '../../plan/step-words.ts';
-import { LOOKS } from '../bunch/count.ts';
+import { LOOKS } from '../../document/foil-look.ts';
 
 /** Foils among the pieces of a face, told by their look. */
-export function pieceFoils(kit: StepKit, pieces: readonly AppliedPiece[]): MadeStep[] {
+function pieceFoils(kit: StepKit, pieces: readonly AppliedPiece[]): MadeStep[] {
 	const lines = pieces.flatMap((piece): StepLine[] => {
 		const { what } = piece;
 		if (what.kind !== 'material' || what.flat === null) return [];
@@ -20,4 +24,33 @@ export function pieceFoils(kit: StepKit, pieces: readonly AppliedPiece[]): MadeS
 	return [
 		kit.made('foils', `Fill the foils with air.`, { lines, tool: FOIL_TOOL, check: LOOKS.creased, work })
 	];
+}
+
+export const plan: PlanFacet<Applied> = {
+	last: false,
+	steps: ({ pieces }, kit) => [
+		...inflateSteps(kit),
+		...pieceFoils(kit, pieces),
+		...pieces.map((p) => pieceStep(p, kit))
+	]
+};
+
+function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
+	const count = countOfPiece(piece) * kit.all;
+	const where = piece.on.map(({ host, count: own }) => {
+		const share = piece.on.length > 1 ? `${own * kit.all} ` : '';
+		return `${share}${hostOf(host, kit.recipe)}`;
+	});
+	return kit.made(
+		'piece',
+		`Fix ${count} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
+		{
+			method: piece.fixing === 'tucked' ? 'tucked in' : `with ${piece.fixing}`,
+			tool: FIXING_TOOL[piece.fixing] ?? '',
+			wait: FIXING_WAIT[piece.fixing] ?? 0,
+			check: 'it holds when it is pulled lightly',
+			work: [{ task: 'fix', method: 'hole', count, batches: [] }]
+		},
+		piece.id
+	);
 }

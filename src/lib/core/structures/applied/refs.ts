@@ -1,5 +1,5 @@
 import type { Movable, RefsFacet } from '../facets/refs.ts';
-import { mapThing, namedParts, NO_DESIGN } from '../kit/refs.ts';
+import { mapThing, namedParts, NO_DESIGN, NO_HOSTS } from '../kit/refs.ts';
 import type { Applied } from './document.ts';
 
 export const refs: RefsFacet<Applied> = {
@@ -10,8 +10,8 @@ export const refs: RefsFacet<Applied> = {
 	alone: (s) => s.pieces.map((piece) => ({ ...s, pieces: [piece] })),
 	parts: ({ pieces }) => namedParts(pieces),
 	lists: ({ pieces }) => [pieces as Movable[]],
-	hostPart({ pieces }, host) {
-		const found = host.on === 'piece' ? pieces.find((p) => p.id === host.piece) : undefined;
-		return found && { kind: 'part', name: found.name };
-	}
+	hosts: ({ pieces }) => ({
+		...NO_HOSTS,
+		named: pieces.map(({ id, name }) => ({ name, host: { on: 'piece', piece: id } }))
+	})
 };

@@ -5,7 +5,7 @@ import { foilLitres, litresHeld, SHAPE_FACTOR, type GasRoom } from '../../gas/vo
 import type { Task, TaskCount } from '../../labour/task.ts';
 import type { Bunch, BunchItem, BunchThing } from './document.ts';
 import type { Colourway } from '../../document/slot.ts';
-import type { FoilLook } from '../../document/foil-look.ts';
+import { type FoilLook, LOOKS } from '../../document/foil-look.ts';
 import { fillBand } from '../../sizing/fill.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import { feet, type Micrometres } from '../../units/length.ts';
@@ -16,11 +16,6 @@ import type { CountFacet } from '../facets/count.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
 export const FOIL_FILL: Readonly<Record<FoilLook, number>> = { creased: 0.9, firm: 1 };
-/** How it looks then, as it is checked at the bench. */
-export const LOOKS: Readonly<Record<FoilLook, string>> = {
-	creased: 'creases left at the rim, springs back',
-	firm: 'firm, no creases'
-};
 export const lookWords = (look: FoilLook): string => `by look: ${LOOKS[look]}`;
 
 /** A ribbon measured on the spot: what is reckoned with, and between what. House rule. */

@@ -1,12 +1,16 @@
+import type { PlanFacet } from '../facets/plan.ts';
 import { type StepKit, inflateSteps } from '../kit/step-kit.ts';
 import type { Bunch } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
-import { letterCounts, ON_SPOT, ribbonsOf, inflatedIn, LOOKS } from './count.ts';
+import { letterCounts, ON_SPOT, ribbonsOf, inflatedIn } from './count.ts';
+import { LOOKS } from '../../document/foil-look.ts';
 import { formatInches, formatFeet, toMillimetres } from '../../units/length.ts';
 import { FOIL_TOOL } from '../../plan/step-words.ts';
 
-/** A bunch: balloons and foils, what hangs on them, ribbons. */
-export function bunchSteps(kit: StepKit, bunch: Bunch): MadeStep[] {
+export const plan: PlanFacet<Bunch> = { last: false, steps: bunchSteps };
+
+/** Balloons and foils, what hangs on them, ribbons. */
+function bunchSteps(bunch: Bunch, kit: StepKit): MadeStep[] {
 	const { catalogue } = kit.context;
 	const foils = bunch.items.flatMap(({ what, count, gas, name }): StepLine[] => {
 		const of = gas === 'helium' ? ', helium' : '';

@@ -7,11 +7,13 @@ import { shorten } from '../../units/number.ts';
 import { MOST_LETTERS } from '../../document/limits.ts';
 import type { FoilLook } from '../../document/foil-look.ts';
 import type { Ribbon } from './document.ts';
-import { KEYWORDS, MEANT, type Entry, type SaidItem } from '../../language/entry.ts';
+import type { BunchSaid } from './said.ts';
+import { KEYWORDS, MEANT } from '../../language/context.ts';
+import { type SaidItem } from './said.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { nameColour, wordsMatch } from '../../language/names/name-colour.ts';
 import { saidBalloon } from '../../language/fill.ts';
-import { wholeCount } from '../applied/read.ts';
+import { wholeCount } from '../../language/host.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 
@@ -27,7 +29,7 @@ const LETTER_HEIGHT = inches(34);
  * `weight sandbag`, `weight 5 at 3 gold filled with sand`; and of any section `letters TIDEWICK gold`.
  * Undefined where no bunch is in hand and no wording begins.
  */
-export function item(r: Reader): Parsed<Entry> | undefined {
+export function item(r: Reader): Parsed<BunchSaid> | undefined {
 	if (isWord(r.now, 'letters') || (r.now?.kind === 'number' && isWord(r.next, 'letters'))) return letters(r);
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'bunch') return undefined;
@@ -99,7 +101,7 @@ function withTails(
 	said: SaidItem['what'],
 	named: string,
 	material?: Material
-): Parsed<Entry> {
+): Parsed<BunchSaid> {
 	let gas: SaidItem['gas'] = 'air';
 	let ribbon: Ribbon | null = null;
 	let name = named;
@@ -161,7 +163,7 @@ function ribbonOf(r: Reader): Parsed<Ribbon> {
 	return found.ok ? got({ material: found.value.id, length }) : found;
 }
 
-function weight(r: Reader): Parsed<Entry> {
+function weight(r: Reader): Parsed<BunchSaid> {
 	if (r.now?.kind === 'number' && isWord(r.next, 'at')) {
 		const balloon = saidBalloon(r, AFTER);
 		if (!balloon.ok) return balloon;
@@ -178,7 +180,7 @@ function weight(r: Reader): Parsed<Entry> {
 }
 
 /** `letters TIDEWICK at 34 gold in air`: every letter a foil of its own. */
-function letters(r: Reader): Parsed<Entry> {
+function letters(r: Reader): Parsed<BunchSaid> {
 	const count = r.now?.kind === 'number' ? (wholeCount(r) ?? 0) : 1;
 	r.word('letters');
 	const written: string[] = [];

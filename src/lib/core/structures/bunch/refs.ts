@@ -1,6 +1,6 @@
 import { mapPlace, maybe } from '../../document/refs.ts';
 import type { Movable, RefsFacet } from '../facets/refs.ts';
-import { mapThing, namedParts, NO_DESIGN } from '../kit/refs.ts';
+import { mapThing, namedParts, NO_DESIGN, NO_HOSTS } from '../kit/refs.ts';
 import type { Bunch } from './document.ts';
 
 export const refs: RefsFacet<Bunch> = {
@@ -25,8 +25,8 @@ export const refs: RefsFacet<Bunch> = {
 	],
 	parts: ({ items }) => namedParts(items),
 	lists: ({ items }) => [items as Movable[]],
-	hostPart({ items }, host) {
-		const found = host.on === 'place' ? items.find((i) => i.id === host.place) : undefined;
-		return found && { kind: 'part', name: found.name };
-	}
+	hosts: ({ items }) => ({
+		...NO_HOSTS,
+		named: items.map(({ id, name }) => ({ name, host: { on: 'place', place: id } }))
+	})
 };

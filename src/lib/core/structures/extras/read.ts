@@ -1,7 +1,9 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { rationalText, type Rational } from '../../units/rational.ts';
 import type { LineRole } from '../../document/line-role.ts';
-import { KEYWORDS, type Entry, type SaidLine } from '../../language/entry.ts';
+import type { ExtrasSaid } from './said.ts';
+import { KEYWORDS } from '../../language/context.ts';
+import { type SaidLine } from './said.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import type { Reader } from '../../language/reader.ts';
 
@@ -12,7 +14,7 @@ const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 
  * `2 moss mat`; `2 to 4 reeds`; `1 sandbag or 4 stakes`; and how it is meant at its end: optional, taken along,
  * reused, left over, swappable. Undefined where it does not begin like a line.
  */
-export function lines(r: Reader): Parsed<Entry> | undefined {
+export function lines(r: Reader): Parsed<ExtrasSaid> | undefined {
 	const from = r.at;
 	const first = oneLine(r);
 	if (first === undefined) {

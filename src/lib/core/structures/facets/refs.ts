@@ -19,6 +19,21 @@ export type HostPart =
 	| { readonly kind: 'place'; readonly row: number; readonly place: number }
 	| { readonly kind: 'part'; readonly name: string };
 
+export interface HostRow {
+	readonly id: Id;
+	places(): readonly Id[];
+}
+
+/** What of a section pieces may sit on. */
+export interface Hosts {
+	/** Rows, lowest first, with the places in each; null where it is not built of rows. */
+	readonly rows: readonly HostRow[] | null;
+	/** What is called by a name of its own. */
+	readonly named: readonly { readonly name: string; readonly host: Host }[];
+	/** Any point along it. */
+	readonly along: boolean;
+}
+
 /** Something of a draft that can be moved, counted and taken out by itself. */
 export interface Movable {
 	readonly id: Id;
@@ -39,8 +54,8 @@ export interface RefsFacet<S> {
 	parts(structure: S, section: string): readonly Part[];
 	/** Lists whose parts have an order, can be counted and taken out. */
 	lists(draft: Mutable<S>): Movable[][];
-	/** What a host names of it; undefined where it has nothing of the kind. */
-	hostPart(structure: S, host: Host): HostPart | undefined;
+	/** What pieces may sit on. */
+	hosts(structure: S): Hosts;
 	/** The design it is, where it is one; null where nothing is inside. */
 	nested(structure: S): DesignUse | null;
 }

@@ -1,3 +1,4 @@
+import type { PlanFacet } from '../facets/plan.ts';
 import type { FormPiece, Form } from './document.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
@@ -5,7 +6,7 @@ import { strokeWords, bubbleWords, pieceTasks } from './count.ts';
 import { hostOf } from '../../plan/step-words.ts';
 
 /** How a piece is made, in the order it is done. */
-export function shapingWords(piece: FormPiece): string {
+function shapingWords(piece: FormPiece): string {
 	return [
 		piece.take.kind === 'cut' ? `cut one in ${piece.take.pieces}` : '',
 		piece.take.kind === 'scrap' ? 'of left-over ends' : '',
@@ -22,8 +23,10 @@ export function shapingWords(piece: FormPiece): string {
 		.join(', ');
 }
 
-/** A form: modelling balloons filled, then piece by piece. */
-export function formSteps(kit: StepKit, form: Form): MadeStep[] {
+export const plan: PlanFacet<Form> = { last: false, steps: formSteps };
+
+/** Modelling balloons filled, then piece by piece. */
+function formSteps(form: Form, kit: StepKit): MadeStep[] {
 	const lines = form.pieces.flatMap((piece): StepLine[] => {
 		if (piece.bubbles.length === 0) return [];
 		const colour = kit.colour(piece.slot);

@@ -5,10 +5,12 @@ import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { MODELS, type FormPiece, type Model } from './document.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
-import { MEANT, type ColourRef, type Entry } from '../../language/entry.ts';
+import type { FormSaid } from './said.ts';
+import type { ColourRef } from '../../language/said.ts';
+import { MEANT } from '../../language/context.ts';
 import { sizeOf } from '../../language/balloon.ts';
 import { saidColour } from '../../language/fill.ts';
-import { hostOf, wholeCount } from '../applied/read.ts';
+import { hostOf, wholeCount } from '../../language/host.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 
@@ -31,7 +33,7 @@ const SHAPED = [
  * A line of a form in hand: `6 260 black 7 + 6 as leg on row 3 round`, `8 260 pink 40 wound`, `5 260 brown 12 growing 9½ bent 180`,
  * `4 260 clear tie`, `2 160 gold 12 trained softened cut in 2`. Undefined where no form is in hand.
  */
-export function formPiece(r: Reader): Parsed<Entry> | undefined {
+export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'form' || r.now?.kind !== 'number') return undefined;
 	// “2 moss mat” is a line of extras.

@@ -1,7 +1,7 @@
 import { type RefMap, mapPlace, maybe } from '../../document/refs.ts';
 import type { OwnBalloon } from '../../document/cluster.ts';
 import type { Id } from '../../document/id.ts';
-import type { Part } from '../facets/refs.ts';
+import type { Hosts, Part } from '../facets/refs.ts';
 
 /** What pieces and items are: a balloon, a material, a wording in a slot. */
 type Thing =
@@ -31,5 +31,6 @@ export const namedParts = (parts: readonly { readonly id: Id; readonly name: str
 	parts.map(({ id, name }) => ({ id, name, served: true }));
 
 /** What most kinds answer: nothing sits on a part of it, no design is inside. */
-export const CARRIES_NOTHING = { hostPart: () => undefined } as const;
+export const NO_HOSTS: Hosts = { rows: null, named: [], along: false };
+export const CARRIES_NOTHING = { hosts: () => NO_HOSTS } as const;
 export const NO_DESIGN = { nested: () => null } as const;

@@ -1,3 +1,4 @@
+import type { Colourway, Slot } from '../../document/slot.ts';
 import type { Hung } from '../../document/hung.ts';
 import type { MadeStep, StepContext, StepKind } from '../../plan/made-step.ts';
 import { hangersOf } from './hung.ts';
@@ -17,7 +18,7 @@ export interface StepKit {
 	made(
 		kind: StepKind,
 		text: string,
-		draft: Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] },
+		draft?: Partial<Omit<MadeStep, 'key' | 'about' | 'text' | 'work'>> & { work?: readonly TaskCount[] },
 		about?: Id
 	): MadeStep;
 	/** Tasks of a kind, for all copies. */
@@ -26,6 +27,10 @@ export interface StepKit {
 	own(task: string): TaskCount[];
 	/** The balloons to inflate, sized and tied. */
 	inflate(): MadeStep[];
+	/** Slots under the names of their colours, as crew read them, and what fills them. */
+	readonly slots: readonly Slot[];
+	readonly colourway: Colourway | undefined;
+	readonly id: Id;
 	/** Name of a slot's colour, and the colour. */
 	colour(slot: Id): { readonly name: string; readonly id: string | null };
 }

@@ -7,7 +7,7 @@ import { refs as bunch } from '../bunch/refs.ts';
 import { refs as design } from '../design/refs.ts';
 import type { DesignUse } from '../design/document.ts';
 import { refs as extras } from '../extras/refs.ts';
-import type { HostPart, Movable, Part, RefsFacet } from '../facets/refs.ts';
+import type { HostPart, Hosts, Movable, Part, RefsFacet } from '../facets/refs.ts';
 import { refs as form } from '../form/refs.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
 import { refs as run } from '../run/refs.ts';
@@ -39,9 +39,38 @@ export const partsOf = <K extends Kind>(s: Of<K>, section: string): readonly Par
 export const listsOf = (s: Mutable<Structure>): Movable[][] =>
 	(REFS[s.kind] as RefsFacet<Structure>).lists(s);
 
+/** What of a structure pieces may sit on. */
+export const hostsOf = <K extends Kind>(s: Of<K>): Hosts => REFS[s.kind].hosts(s);
+
 /** What a host names of a structure; undefined where it has nothing of the kind. */
-export const hostPartOf = <K extends Kind>(s: Of<K>, host: Host): HostPart | undefined =>
-	REFS[s.kind].hostPart(s, host);
+export function hostPartOf(s: Structure, host: Host): HostPart | undefined {
+	const { named, ...own } = hostsOf(s);
+	const rows = own.rows ?? [];
+	if (host.on === 'layer') {
+		const row = rows.findIndex((r) => r.id === host.layer) + 1;
+		return row > 0 ? { kind: 'row', row } : undefined;
+	}
+	if (host.on !== 'place' && host.on !== 'piece') return undefined;
+	const part = named.find((n) => isSame(n.host, host));
+	if (part) return { kind: 'part', name: part.name };
+	if (host.on === 'piece') return undefined;
+	for (const [at, row] of rows.entries()) {
+		const place = row.places().indexOf(host.place) + 1;
+		if (place > 0) return { kind: 'place', row: at + 1, place };
+	}
+	return undefined;
+}
+
+/** Whether two hosts are the same place or the same piece. */
+const isSame = (a: Host, b: Host): boolean =>
+	(a.on === 'place' && b.on === 'place' && a.place === b.place) ||
+	(a.on === 'piece' && b.on === 'piece' && a.piece === b.piece);
+
+/** Whether pieces may sit on it. */
+export function carriesPieces(s: Structure): boolean {
+	const { rows, named, along } = hostsOf(s);
+	return !accompanies(s) && (rows !== null || named.length > 0 || along);
+}
 
 /** The design a structure is, with its colourway and size; null where it is none. */
 export const nestedIn = <K extends Kind>(s: Of<K>): DesignUse | null => REFS[s.kind].nested(s);

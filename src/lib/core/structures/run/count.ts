@@ -14,7 +14,7 @@ import { hangersOf, hungNeeds } from '../kit/hung.ts';
 import { insideNeeds, insideTasks, ownNeed, ownTasks } from '../kit/filled.ts';
 import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
-import { runsOf } from '../stack/count.ts';
+import { runsOf } from '../kit/alike.ts';
 import type { Need } from '../kit/need.ts';
 import type { CountFacet } from '../facets/count.ts';
 

@@ -11,7 +11,7 @@ import {
 	slots
 } from '../../document/fields.schema.ts';
 import { ESTIMATES, SEEN, THICKER, WAYS, type Run } from './document.ts';
-import { HANGINGS, WALLS } from '../../document/hung.ts';
+import { hung } from '../../document/hung.schema.ts';
 
 /** A run is at most so long: 650 ft. */
 const way = z.enum(WAYS);
@@ -78,16 +78,6 @@ const organic = z.strictObject({
 		.nullable(),
 	seed: z.number().int().min(0).max(1_000_000)
 });
-
-export const hung = z
-	.strictObject({
-		by: z.enum(HANGINGS),
-		material: id.nullable(),
-		every: length,
-		wall: z.enum(WALLS).optional()
-	})
-	.nullable();
-
 /** Guards {@link Run}. */
 export const run = z.strictObject({
 	kind: z.literal('run'),

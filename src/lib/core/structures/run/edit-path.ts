@@ -9,7 +9,7 @@ export const kindOf = (path: RunPath): DrawnKind | 'lent' =>
 	path.kind === 'arch' ? (path.curve === 'catenary' ? 'catenary' : 'arch') : path.kind;
 
 /** A path of another kind that takes about the same room: what a run starts with when its kind is changed. mm */
-export function asKind(kind: DrawnKind, span: number, height: number): RunPath {
+export function pathAs(kind: DrawnKind, span: number, height: number): RunPath {
 	const wide = atLeast(span * 1000, feet(2));
 	const high = atLeast(height * 1000, feet(2));
 	switch (kind) {

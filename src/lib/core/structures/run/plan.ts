@@ -1,6 +1,7 @@
+import type { PlanFacet } from '../facets/plan.ts';
 import { feet, inch } from '../kit/words.ts';
 import { hangStep, inflateSteps, type StepKit } from '../kit/step-kit.ts';
-import { printCluster } from '../../language/print-entry.ts';
+import { printCluster } from '../kit/print-balloon.ts';
 import type { Run } from './document.ts';
 import { estimateUsed, IN_CLUSTER } from './organic.ts';
 import {
@@ -17,8 +18,10 @@ import { formatInches, toMillimetres } from '../../units/length.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { JOINED } from '../../plan/step-words.ts';
 
-/** A run: what it is tied to, its clusters, one after the other along the path, hanging, and small ones last. */
-export function runSteps(kit: StepKit, run: Run): MadeStep[] {
+export const plan: PlanFacet<Run> = { last: false, steps: runSteps };
+
+/** What it is tied to, its clusters, one after the other along the path, hanging, and small ones last. */
+function runSteps(run: Run, kit: StepKit): MadeStep[] {
 	const steps: MadeStep[] = [];
 	const { spine } = run;
 	if (spine) {

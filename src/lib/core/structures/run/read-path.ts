@@ -1,32 +1,18 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { inches, MICROMETRES, um, type LengthUnit, type Micrometres } from '../../units/length.ts';
+import { inches, MICROMETRES, type Micrometres } from '../../units/length.ts';
 import type { Rational } from '../../units/rational.ts';
 import { WAYS, type PathLeg, type RunPath } from './document.ts';
-import type { Entry } from '../../language/entry.ts';
 import { wordsMatch } from '../../language/names/name-colour.ts';
-import type { Reader } from '../../language/reader.ts';
-import type { SaidRun } from '../../language/said-run.ts';
-import { isWord } from '../../language/tokens.ts';
+import type { EntryContext } from '../../language/context.ts';
+import { leftOver, Reader } from '../../language/reader.ts';
+import type { SaidRun, RunSaid } from './said.ts';
+import { isWord, tokens } from '../../language/tokens.ts';
+import { LONGEST, TOO_LONG, pathLength } from '../../language/path-length.ts';
 
-/** A path is at most so long: 650 ft. */
-const LONGEST = 650;
-export const TOO_LONG = `A path is between 3 in and ${LONGEST} ft long.`;
-const said = (run: SaidRun): Parsed<Entry> => got({ kind: 'run', said: run });
-
-/** A length of a path; feet where no unit is said. */
-export function pathLength(
-	r: Reader,
-	unit: LengthUnit = 'ft',
-	least: Micrometres = inches(3)
-): Micrometres | undefined {
-	const value = r.number();
-	if (!value) return undefined;
-	const long = Math.round(value.mul(MICROMETRES[r.unit() ?? unit]).valueOf());
-	return long >= least && long <= MICROMETRES.ft * LONGEST ? um(long) : undefined;
-}
+const said = (run: SaidRun): Parsed<RunSaid> => got({ kind: 'run', said: run });
 
 /** Where a run goes: `line 20 ft`, `arch 8 ft by 7`, `corners up 7, right 8, down 7`, `along pipe`; and how high it hangs. */
-export function path(r: Reader): Parsed<Entry> | undefined {
+export function path(r: Reader): Parsed<RunSaid> | undefined {
 	const verb = r.word('line', 'arch', 'catenary', 'corners', 'helix', 'curve', 'along', 'lifted');
 	if (!verb) return undefined;
 	if (verb === 'lifted') {
@@ -49,6 +35,16 @@ export function path(r: Reader): Parsed<Entry> | undefined {
 			return refuse('not-a-length', 'How high over the floor? Type it like “lifted 6 ft”.');
 	}
 	return said({ set: 'path', path: path.value, height });
+}
+
+/** A path by itself, as a panel takes it: `curve 0 by 0, 4 by 2 ft`. */
+export function parsePath(text: string, context: EntryContext): Parsed<RunPath> {
+	const reader = new Reader(tokens(text, context.style), context);
+	const found = path(reader);
+	if (found === undefined) return refuse('not-a-length', TOO_LONG);
+	if (!found.ok) return found;
+	const { said: run } = found.value;
+	return leftOver(reader) ?? (run.set === 'path' ? got(run.path) : refuse('not-a-length', TOO_LONG));
 }
 
 function shape(r: Reader, verb: string): Parsed<RunPath> {
@@ -173,7 +169,7 @@ function curve(r: Reader): Parsed<RunPath> {
 }
 
 /** `tee at 4 ft up 3 ft`, `cross at 4 ft up 3 ft`. */
-export function branch(r: Reader): Parsed<Entry> | undefined {
+export function branch(r: Reader): Parsed<RunSaid> | undefined {
 	const kind = r.word('tee', 'cross') as 'tee' | 'cross' | undefined;
 	if (!kind) return undefined;
 	r.word('at');

@@ -1,31 +1,31 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { inches, MICROMETRES, um, typedLength, type Micrometres } from '../../units/length.ts';
+import { inches, um, typedLength, type Micrometres } from '../../units/length.ts';
 import { mixed, rational, rationalText } from '../../units/rational.ts';
 import { fitPitch } from './count.ts';
 import { lengthOfRun } from './path.ts';
 import { LONGEST, MOST_OF_A_LINE, MOST_REPEATS } from '../../document/limits.ts';
 import { JOININGS } from '../../document/cluster.ts';
-import { HANGINGS, WALL_HOLDS, WALLS, type Hung } from '../../document/hung.ts';
 import { THICKER, type Organic } from './document.ts';
-import type { Entry } from '../../language/entry.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { nameColour } from '../../language/names/name-colour.ts';
 import { balloonOf } from '../../language/balloon.ts';
 import { saidBalloon } from '../../language/fill.ts';
-import { clusterOf, tailOf } from '../stack/read.ts';
-import { branch, path, pathLength, TOO_LONG } from './read-path.ts';
+import { clusterOf, tailOf } from '../../language/cluster.ts';
+import { branch, path } from './read-path.ts';
+import { pathLength, TOO_LONG } from '../../language/path-length.ts';
 import type { Reader } from '../../language/reader.ts';
-import type { SaidRun } from '../../language/said-run.ts';
+import type { SaidRun, RunSaid } from './said.ts';
 import { isMark, isWord } from '../../language/tokens.ts';
+import { hungOf } from '../../language/hung.ts';
 
-const said = (run: SaidRun): Parsed<Entry> => got({ kind: 'run', said: run });
+const said = (run: SaidRun): Parsed<RunSaid> => got({ kind: 'run', said: run });
 
 /**
  * A line of a run in hand: where it goes (`arch 8 ft by 7`, `corners up 7, right 8, down 7`), clusters (`4 5 at 4 gold
  * apart 3 in`), a mix (`60 % 5 at 4½ of 2 blue / 1 white`), what it is tied to and hung by. Undefined where no run is in
  * hand or something else is said.
  */
-export function runLine(r: Reader): Parsed<Entry> | undefined {
+export function runLine(r: Reader): Parsed<RunSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'run') return undefined;
 	return (
@@ -42,11 +42,11 @@ export function runLine(r: Reader): Parsed<Entry> | undefined {
 }
 
 /** How it is seen, filled and counted. */
-function look(r: Reader): Parsed<Entry> | undefined {
+function look(r: Reader): Parsed<RunSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section)?.structure;
 	// Clusters at a pitch are alike all along: only a mix of sizes can be fuller, thicker or counted another way.
 	const alike = own?.kind === 'run' && own.rows.length > 0 && own.mix.length === 0;
-	const organic = (o: Partial<Organic>): Parsed<Entry> =>
+	const organic = (o: Partial<Organic>): Parsed<RunSaid> =>
 		alike && o.seen === undefined
 			? refuse(
 					'refused',
@@ -92,7 +92,7 @@ function look(r: Reader): Parsed<Entry> | undefined {
 }
 
 /** `infill 2 to 4 a foot 5 at 3 gold`; without a colour it stays open until the job. */
-function infill(r: Reader): Parsed<Entry> | undefined {
+function infill(r: Reader): Parsed<RunSaid> | undefined {
 	if (!r.word('infill')) return undefined;
 	const low = r.number();
 	const high = low && r.word('to') ? r.number() : low;
@@ -126,7 +126,7 @@ function feetInHand({ context: { sections, section } }: Reader): number {
 }
 
 /** `spine decorating strip, tails 2 ft, 2 loops, 4 ties a metre`; `no spine`. */
-function spine(r: Reader): Parsed<Entry> | undefined {
+function spine(r: Reader): Parsed<RunSaid> | undefined {
 	if (isWord(r.now, 'no') && isWord(r.next, 'spine')) {
 		r.at += 2;
 		return said({ set: 'spine', spine: null });
@@ -165,39 +165,14 @@ function spine(r: Reader): Parsed<Entry> | undefined {
 	return said({ set: 'spine', spine: { material: found.value?.id ?? null, tails, loops, ties } });
 }
 
-/** `hung on hooks every 2 ft with wall hook`; `not hung`. */
-export function hungOf(r: Reader): Parsed<Hung | null> | undefined {
-	if (r.phrase('not hung')) return got(null);
-	if (!r.word('hung')) return undefined;
-	r.word('on', 'by', 'from');
-	r.word('a', 'the');
-	const wall = WALLS.find((w) => r.phrase(`${w} wall`) || r.phrase(`${w}`));
-	const by = wall ? WALL_HOLDS[wall] : HANGINGS.find((h) => r.phrase(h));
-	if (!by)
-		return refuse(
-			'unknown-word',
-			`Hung on what? ${HANGINGS.join(', ')}, or a ${WALLS.join(', ')} wall, like “hung on hooks every 2 ft”.`
-		);
-	let every: Micrometres = um(MICROMETRES.ft * 2);
-	if (r.word('every')) {
-		const long = pathLength(r);
-		if (!long) return refuse('not-a-length', 'How far from one to the next? Type it like “every 2 ft”.');
-		every = long;
-	}
-	const against = wall ? { wall } : {};
-	if (!r.word('with')) return got({ by, material: null, every, ...against });
-	const found = findMaterial(r.words(), r.context.materials);
-	return found.ok ? got({ by, material: found.value.id, every, ...against }) : found;
-}
-
-function hung(r: Reader): Parsed<Entry> | undefined {
+function hung(r: Reader): Parsed<RunSaid> | undefined {
 	const found = hungOf(r);
 	if (!found) return undefined;
 	return found.ok ? said({ set: 'hung', hung: found.value }) : found;
 }
 
 /** `corner 5 at 3 gold`: a pair on the inside of each elbow. */
-function corner(r: Reader): Parsed<Entry> | undefined {
+function corner(r: Reader): Parsed<RunSaid> | undefined {
 	if (isWord(r.now, 'no') && isWord(r.next, 'corner')) {
 		r.at += 2;
 		return said({ set: 'corner', balloon: null });
@@ -207,7 +182,7 @@ function corner(r: Reader): Parsed<Entry> | undefined {
 	return balloon.ok ? said({ set: 'corner', balloon: balloon.value.what }) : balloon;
 }
 
-function small(r: Reader): Parsed<Entry> | undefined {
+function small(r: Reader): Parsed<RunSaid> | undefined {
 	if (r.word('spare')) {
 		const spare = r.number()?.valueOf();
 		r.word('clusters', 'cluster');
@@ -230,7 +205,7 @@ function small(r: Reader): Parsed<Entry> | undefined {
 }
 
 /** What begins with a number: a share of a mix, clusters, what a finished piece took. */
-function numbered(r: Reader): Parsed<Entry> | undefined {
+function numbered(r: Reader): Parsed<RunSaid> | undefined {
 	if (r.now?.kind !== 'number') return undefined;
 	if (isMark(r.next, '%')) return mix(r);
 	const from = r.at;
@@ -260,7 +235,7 @@ function numbered(r: Reader): Parsed<Entry> | undefined {
 }
 
 /** `30 in took 10 clusters`; `7 ft took 96 5 + 30 11`. */
-function took(r: Reader, length: Micrometres): Parsed<Entry> {
+function took(r: Reader, length: Micrometres): Parsed<RunSaid> {
 	const counts: { nominal: Micrometres; count: number }[] = [];
 	do {
 		const count = r.number()?.valueOf();
@@ -280,7 +255,7 @@ function took(r: Reader, length: Micrometres): Parsed<Entry> {
 }
 
 /** `60 % 5 at 4½ of 2 blue / 1 white`. */
-function mix(r: Reader): Parsed<Entry> {
+function mix(r: Reader): Parsed<RunSaid> {
 	const share = r.number()!;
 	r.mark('%');
 	if (share.compare(0) <= 0 || share.compare(100) > 0)
@@ -304,7 +279,7 @@ function mix(r: Reader): Parsed<Entry> {
 	return said({ set: 'mix', balloon: balloon.value, share: rationalText(share), colours });
 }
 
-function cluster(r: Reader): Parsed<Entry> | undefined {
+function cluster(r: Reader): Parsed<RunSaid> | undefined {
 	// “2 moss mat” is a line of extras.
 	if (r.next?.kind === 'word' && !isWord(r.next, 'x', 'of')) return undefined;
 	const found = clusterOf(r);

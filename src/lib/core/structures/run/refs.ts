@@ -1,12 +1,12 @@
 import { mapCluster, mapHung, mapPlace, maybe } from '../../document/refs.ts';
 import type { Movable, Part, RefsFacet } from '../facets/refs.ts';
-import { CARRIES_NOTHING, NO_DESIGN, rowParts } from '../kit/refs.ts';
+import { NO_DESIGN, rowParts, NO_HOSTS } from '../kit/refs.ts';
 import type { Run } from './document.ts';
 
 export const refs: RefsFacet<Run> = {
 	part: 'A piece',
 	accompanies: false,
-	...CARRIES_NOTHING,
+	hosts: () => ({ ...NO_HOSTS, along: true }),
 	...NO_DESIGN,
 	mapRefs: (s, map) => ({
 		...s,

@@ -18,7 +18,7 @@ import {
 	type Millimetres,
 	type Micrometres
 } from '../../units/length.ts';
-import { runsOf } from './count.ts';
+import { runsOf } from '../kit/alike.ts';
 import type { PlacedStack } from './placed.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { overSafe } from '../kit/over-safe.ts';

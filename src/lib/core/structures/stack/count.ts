@@ -1,3 +1,4 @@
+import { type PlaceRun, runsOf } from '../kit/alike.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import {
 	inflateTask,
@@ -13,36 +14,9 @@ import type { Cluster, Place } from '../../document/cluster.ts';
 import type { Colourway } from '../../document/slot.ts';
 import { sizeKey } from '../../sizing/size.ts';
 import { rational } from '../../units/rational.ts';
-import { insideNeeds, insideTasks, sameInside } from '../kit/filled.ts';
+import { insideNeeds, insideTasks } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
 import type { CountFacet } from '../facets/count.ts';
-
-/** Neighbouring places of a cluster that are alike, and how many: most clusters are one run. */
-export interface PlaceRun {
-	readonly place: Place;
-	/** Index of the first of them in the cluster. */
-	readonly from: number;
-	readonly count: number;
-}
-
-export function runsOf({ places }: Cluster): PlaceRun[] {
-	const runs: { place: Place; from: number; count: number }[] = [];
-	places.forEach((place, from) => {
-		const last = runs.at(-1);
-		if (last && samePlace(last.place, place)) last.count++;
-		else runs.push({ place, from, count: 1 });
-	});
-	return runs;
-}
-
-const samePlace = (a: Place, b: Place): boolean =>
-	a.nominal === b.nominal &&
-	a.kind === b.kind &&
-	a.slot === b.slot &&
-	a.method === b.method &&
-	a.material === b.material &&
-	sameInside(a, b) &&
-	(a.size === b.size || (a.size.kind === b.size.kind && sizeKey(a.size) === sizeKey(b.size)));
 
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 	const found = new Map<string, { place: Place; slot: string; count: number }>();

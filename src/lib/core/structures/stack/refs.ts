@@ -1,6 +1,6 @@
 import { mapCluster, maybe } from '../../document/refs.ts';
 import type { Movable, RefsFacet } from '../facets/refs.ts';
-import { NO_DESIGN, rowParts } from '../kit/refs.ts';
+import { NO_DESIGN, rowParts, NO_HOSTS } from '../kit/refs.ts';
 import type { Stack } from './document.ts';
 
 export const refs: RefsFacet<Stack> = {
@@ -15,16 +15,11 @@ export const refs: RefsFacet<Stack> = {
 	alone: (s) => s.layers.map((layer) => ({ ...s, layers: [layer] })),
 	parts: ({ layers }) => rowParts(layers),
 	lists: ({ layers }) => [layers as Movable[]],
-	hostPart({ layers }, host) {
-		if (host.on === 'layer') {
-			const row = layers.findIndex((l) => l.id === host.layer) + 1;
-			return row > 0 ? { kind: 'row', row } : undefined;
-		}
-		if (host.on !== 'place') return undefined;
-		for (const [at, { clusters }] of layers.entries()) {
-			const place = clusters.flatMap((c) => c.places).findIndex((p) => p.id === host.place) + 1;
-			if (place > 0) return { kind: 'place', row: at + 1, place };
-		}
-		return undefined;
-	}
+	hosts: ({ layers }) => ({
+		...NO_HOSTS,
+		rows: layers.map(({ id, clusters }) => ({
+			id,
+			places: () => clusters.flatMap((c) => c.places.map((p) => p.id))
+		}))
+	})
 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { balloon, id, length, ownBalloon } from '../../document/fields.schema.ts';
-import { hung } from '../run/document.schema.ts';
+import { hung } from '../../document/hung.schema.ts';
 import { CONNECTORS, WEAVES, WOVEN_KINDS, type Weave } from './document.ts';
 
 const connector = z.enum(CONNECTORS);

@@ -1,3 +1,4 @@
+import type { PlanFacet } from '../facets/plan.ts';
 import { type StepKit, inflateSteps, hangStep } from '../kit/step-kit.ts';
 import type { Weave } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
@@ -5,8 +6,10 @@ import { graphOf } from './graph.ts';
 import { sizeOfWeave } from './count.ts';
 import { feet } from '../kit/words.ts';
 
-/** A weave: its balloons, the small ones that hold it, row by row, hanging. */
-export function weaveSteps(kit: StepKit, weave: Weave): MadeStep[] {
+export const plan: PlanFacet<Weave> = { last: false, steps: weaveSteps };
+
+/** Its balloons, the small ones that hold it, row by row, hanging. */
+function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 	const { places } = graphOf(weave);
 	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
 	const { width, height, across } = sizeOfWeave(weave, kit.context.pumps);

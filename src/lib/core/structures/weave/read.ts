@@ -2,17 +2,17 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
 import { MICROMETRES, typedLength, type Micrometres } from '../../units/length.ts';
 import { CONNECTORS, JOINTS, WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
-import type { ColourRef, Entry } from '../../language/entry.ts';
+import type { ColourRef } from '../../language/said.ts';
 import { nameColour } from '../../language/names/name-colour.ts';
 import { sizeOf } from '../../language/balloon.ts';
 import { saidBalloon } from '../../language/fill.ts';
-import { pathLength } from '../run/read-path.ts';
-import { hungOf } from '../run/read.ts';
+import { pathLength } from '../../language/path-length.ts';
+import { hungOf } from '../../language/hung.ts';
 import type { Reader } from '../../language/reader.ts';
-import type { SaidWeave } from '../../language/said-run.ts';
+import type { SaidWeave, WeaveSaid } from './said.ts';
 import { isWord } from '../../language/tokens.ts';
 
-const said = (weave: SaidWeave): Parsed<Entry> => got({ kind: 'weave', said: weave });
+const said = (weave: SaidWeave): Parsed<WeaveSaid> => got({ kind: 'weave', said: weave });
 
 /** A whole number of something, up to so many. */
 function whole(r: Reader, most: number, least = 1): number | undefined {
@@ -25,13 +25,13 @@ function whole(r: Reader, most: number, least = 1): number | undefined {
  * rows from below (`3 rows 4 blue / 4 white`), what holds it (`joined with 5 at 2 gold`, `edge duplet`, `held 1 of 2`), a
  * handle, how it is hung. Undefined where no weave is in hand.
  */
-export function weaveLine(r: Reader): Parsed<Entry> | undefined {
+export function weaveLine(r: Reader): Parsed<WeaveSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'weave') return undefined;
 	return shape(r) ?? joints(r) ?? bent(r) ?? handle(r) ?? hung(r) ?? row(r);
 }
 
-function shape(r: Reader): Parsed<Entry> | undefined {
+function shape(r: Reader): Parsed<WeaveSaid> | undefined {
 	// “base duplet” says what holds the joints of a base.
 	if (isWord(r.now, 'base') && (isWord(r.next, ...CONNECTORS, 'with') || r.next?.kind === 'number'))
 		return undefined;
@@ -91,7 +91,7 @@ function alsoCalled(r: Reader): WeaveShape | undefined {
 }
 
 /** `joined with 5 at 2 gold`; `edge duplet`; `held 1 of 2 staggered 1`. */
-function joints(r: Reader): Parsed<Entry> | undefined {
+function joints(r: Reader): Parsed<WeaveSaid> | undefined {
 	if (r.phrase('joined with')) {
 		if (r.word('nothing')) return said({ set: 'joiner', balloon: null });
 		const balloon = saidBalloon(r, []);
@@ -125,7 +125,7 @@ function byCount(r: Reader): (typeof CONNECTORS)[number] | undefined {
 	return n === 1 ? 'single' : n === 2 ? 'duplet' : n === 4 ? 'quad' : undefined;
 }
 
-function bent(r: Reader): Parsed<Entry> | undefined {
+function bent(r: Reader): Parsed<WeaveSaid> | undefined {
 	if (r.word('flat')) return said({ set: 'chord', chord: null });
 	if (!r.word('bent', 'bend')) return undefined;
 	r.word('over');
@@ -136,7 +136,7 @@ function bent(r: Reader): Parsed<Entry> | undefined {
 }
 
 /** `handle of 8 blue over 6 ft to 4 ft`; `no handle`. */
-function handle(r: Reader): Parsed<Entry> | undefined {
+function handle(r: Reader): Parsed<WeaveSaid> | undefined {
 	if (isWord(r.now, 'no') && isWord(r.next, 'handle')) {
 		r.at += 2;
 		return said({ set: 'handle', handle: null });
@@ -161,14 +161,14 @@ function handle(r: Reader): Parsed<Entry> | undefined {
 	return said({ set: 'handle', handle: { links, colour: colour.value, chord, rise } });
 }
 
-function hung(r: Reader): Parsed<Entry> | undefined {
+function hung(r: Reader): Parsed<WeaveSaid> | undefined {
 	const found = hungOf(r);
 	if (!found) return undefined;
 	return found.ok ? said({ set: 'hung', hung: found.value }) : found;
 }
 
 /** `3 rows 4 blue / 4 white / 2 hidden`; `row 8 blue`. */
-function row(r: Reader): Parsed<Entry> | undefined {
+function row(r: Reader): Parsed<WeaveSaid> | undefined {
 	let repeat = 1;
 	if (r.now?.kind === 'number' && isWord(r.next, 'rows', 'row')) {
 		const n = whole(r, 200);

@@ -5,7 +5,7 @@ import { bowOver } from '../../geometry/arc.ts';
 import { catalogue } from '../../materials/catalogue.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { Weave } from './document.ts';
-import { emptyWeave } from '../../recipe/build.ts';
+import { emptyWeave } from './empty.ts';
 import { tally, type Tally } from '../../tally/tally.ts';
 import { placeWeave } from './place.ts';
 import { graphOf, wovenCount } from './graph.ts';

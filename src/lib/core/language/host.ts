@@ -1,0 +1,134 @@
+import { got, refuse, type Parsed } from '../errors.ts';
+import type { Side } from '../document/side.ts';
+import { inches } from '../units/length.ts';
+import { shorten } from '../units/number.ts';
+import type { Host } from '../document/host.ts';
+import type { Id } from '../document/id.ts';
+import type { HostRow } from '../structures/facets/refs.ts';
+import { accompanies, hostsOf } from '../structures/registry/refs.ts';
+import type { Section } from '../recipe/recipe.ts';
+import { wordsMatch } from './names/name-colour.ts';
+import { pathLength } from './path-length.ts';
+import { lengthOf, type Reader } from './reader.ts';
+import { isWord } from './tokens.ts';
+
+export function wholeCount(r: Reader): number | undefined {
+	const from = r.at;
+	const count = r.number()?.valueOf();
+	if (count !== undefined && Number.isInteger(count) && count >= 1 && count <= 200) return count;
+	r.at = from;
+	return undefined;
+}
+
+/** @param same the section the last host was in: `, 5 on row 5` goes on there */
+export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | null }> {
+	if (!r.word('on'))
+		return refuse('missing', 'What does it sit on? Say “on row 3 front”, “on top row” or “on wall at 5 ft”.');
+	if (r.word('wall')) {
+		const value = r.word('at') ? r.number() : undefined;
+		const height = value && lengthOf(value, r.unit() ?? 'ft');
+		if (height === undefined)
+			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
+		return got({ host: { on: 'wall', height, across: 0 }, section: null });
+	}
+	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	if (isWord(r.now, 'top') && !isWord(r.next, 'row', 'front', 'back', 'left', 'right', 'round', 'place')) {
+		const stacks = withRows(r);
+		const own = stacks.find((s) => s.id === r.context.section) ?? stacks[0];
+		const host = words.join(' ') || own?.name;
+		return refuse(
+			'refused',
+			`What stands on top is a part of its own: type “bunch topper on ${host ?? 'column'}”, then what it is. On the front of the topmost row it sits “on top row”.`
+		);
+	}
+	const along = onRun(r, words, same);
+	if (along) return along;
+	const part = words.length > 0 && !isWord(r.now, 'row', 'top') ? partCalled(words, r) : undefined;
+	if (part) return got(part);
+	const stacks = withRows(r);
+	const host =
+		words.length > 0
+			? (stacks.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				stacks.find((s) => wordsMatch(words, s.name)))
+			: (stacks.find((s) => s.id === same) ?? stacks.find((s) => s.id === r.context.section) ?? stacks[0]);
+	if (!host)
+		return refuse(
+			'unknown-word',
+			words.length > 0
+				? `There is no section “${shorten(words.join(' '))}” with rows.`
+				: 'There is no row to put it on yet. Say a layer first.'
+		);
+	return onRow(r, host);
+}
+
+/** `on orbit at 4 ft`: a point of a run, so far along it. Undefined where no run is meant. */
+function onRun(
+	r: Reader,
+	words: readonly string[],
+	same: Id | null
+): Parsed<{ host: Host; section: Id }> | undefined {
+	if (!isWord(r.now, 'at')) return undefined;
+	const runs = (r.context.sections ?? []).filter((s) => hostsOf(s.structure).along);
+	const run =
+		words.length > 0
+			? (runs.find((s) => s.name.toLowerCase() === words.join(' ')) ??
+				runs.find((s) => wordsMatch(words, s.name)))
+			: runs.find((s) => s.id === (same ?? r.context.section));
+	if (!run) return undefined;
+	r.at++;
+	const at = pathLength(r, 'ft', inches(1));
+	return at === undefined
+		? refuse('not-a-length', `How far along ${run.name}? Type it like “on ${run.name} at 4 ft”.`)
+		: got({ host: { on: 'path', at }, section: run.id });
+}
+
+/** Sections with rows a piece can sit on. */
+const withRows = ({ context: { sections = [] } }: Reader) =>
+	sections.filter((s) => hostsOf(s.structure).rows !== null);
+
+/** A piece or an item that is there already, by its name: a pupil sits on an eye, tentacles hang on the jellyfish. */
+function partCalled(words: readonly string[], { context: { recipe } }: Reader) {
+	const all = (recipe?.sections ?? []).flatMap(({ id, structure, stand }) =>
+		// Pieces are on the section that carries them.
+		hostsOf(structure).named.map((n) => ({ ...n, section: accompanies(structure) ? stand.by : id }))
+	);
+	const called = words.join(' ');
+	return all.find((n) => n.name.toLowerCase() === called) ?? all.find((n) => wordsMatch(words, n.name));
+}
+
+function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }> {
+	const row = rowOf(r, section);
+	if (!row.ok) return row;
+	if (r.word('place')) {
+		const places = row.value.places();
+		const place = places[(r.number()?.valueOf() ?? 0) - 1];
+		return place !== undefined
+			? got({ host: { on: 'place', place }, section: section.id })
+			: refuse('too-big', `On which place? The row has places 1 to ${places.length}.`);
+	}
+	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
+	const { id: layer } = row.value;
+	return got({
+		host: { on: 'layer', layer, side: side === 'round' ? 'all' : side },
+		section: section.id
+	});
+}
+
+/** `row 3` or `top row` of a section, counted from the floor. */
+export function rowOf(r: Reader, section: Section): Parsed<HostRow> {
+	const layers = hostsOf(section.structure).rows ?? [];
+	let at: number | undefined;
+	if (r.word('top')) {
+		r.word('row');
+		at = layers.length;
+	} else if (r.word('row')) at = r.number()?.valueOf();
+	if (at === undefined)
+		return refuse(
+			'missing',
+			`On which row of ${section.name}? Count from the floor, like “on row 3”, or “on top row”.`
+		);
+	const layer = layers[at - 1];
+	if (layer) return got(layer);
+	const rows = `${layers.length} ${layers.length === 1 ? 'row' : 'rows'}`;
+	return refuse('too-big', `${section.name} has ${rows}: there is no row ${at}.`);
+}

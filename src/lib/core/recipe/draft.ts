@@ -1,0 +1,42 @@
+import type { Mutable } from '../document/mutable.ts';
+import type { BuiltLayer } from '../structures/kit/build-layer.ts';
+import { slotsIn } from './links.ts';
+import type { Recipe, Section } from './recipe.ts';
+import type { NewId, Id } from '../document/id.ts';
+import type { ColourRef } from '../language/said.ts';
+
+export type RecipeDraft = Mutable<Recipe>;
+
+/** Makes the slots something new needs, and fills them in every colourway. */
+export function addSlots(recipe: RecipeDraft, { newSlots }: Pick<BuiltLayer, 'newSlots'>) {
+	for (const { slot, colour } of newSlots) {
+		recipe.slots.push({ ...slot });
+		for (const colourway of recipe.colourways) colourway.fills[slot.id] = colour;
+	}
+}
+
+/** Slots nobody names any more go with the last layer that named them. */
+export function dropUnusedSlots(recipe: RecipeDraft) {
+	const used = new Set<string>();
+	for (const section of recipe.sections) for (const slot of slotsIn(section as Section)) used.add(slot);
+	recipe.slots = recipe.slots.filter((s) => used.has(s.id));
+	for (const colourway of recipe.colourways) {
+		for (const id of Object.keys(colourway.fills)) if (!used.has(id)) delete colourway.fills[id];
+		colourway.without = colourway.without.filter((id) => used.has(id));
+	}
+}
+
+/** Finds the slot a colour word means in a recipe, and makes it where there is none. */
+export const slotFor =
+	(recipe: RecipeDraft, newId: NewId) =>
+	(ref: ColourRef): Id => {
+		if ('slot' in ref) return ref.slot;
+		// Said twice in one line it is one slot.
+		const had = recipe.slots.find(
+			(s) => s.name === ref.name && recipe.colourways.every((c) => c.fills[s.id] === ref.colour)
+		);
+		if (had) return had.id;
+		const slot = { id: newId(), name: ref.name, role: null };
+		addSlots(recipe, { newSlots: [{ slot, colour: ref.colour }] });
+		return slot.id;
+	};

@@ -1,0 +1,28 @@
+import type { Mutable } from '../../document/mutable.ts';
+import type { LanguageFacet } from '../facets/language.ts';
+import type { Applied, AppliedPiece } from './document.ts';
+import { sectionFor } from './edit.ts';
+import { piece } from './read.ts';
+import type { AppliedSaid } from './said.ts';
+
+export const language: LanguageFacet<Applied, AppliedSaid> = {
+	starts: null,
+	examples: ['put 2 5 at 4 white as eyes on row 1 front', 'put 3 5 at 3 gold as dots on wall at 5 ft'],
+	shown: false,
+	read: () => undefined,
+	readAnywhere: piece,
+	/** The pieces of one host are together. */
+	home: (sections, { piece: { section: by } }) => sectionFor(sections, by),
+	take: {
+		piece({ structure }, { piece: { what, section: _section, ...said } }, _place, kit) {
+			const made: AppliedPiece = {
+				...said,
+				id: kit.newId(),
+				each: '1',
+				swappable: false,
+				what: what.kind === 'material' ? what : kit.own(what)
+			};
+			structure.pieces.push(made as Mutable<AppliedPiece>);
+		}
+	}
+};

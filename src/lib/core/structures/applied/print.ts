@@ -1,0 +1,27 @@
+import type { PrintContext, PrintFacet } from '../facets/print.ts';
+import { nameIn, printFoil, printOwn, printPlaces } from '../kit/print-words.ts';
+import { countOfPiece } from './count.ts';
+import type { Applied, AppliedPiece } from './document.ts';
+
+/** `put 5 at 4 white as eyes, 2 on body row 3 front with strip`: a piece with all that is said of it. */
+function printPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintContext): string {
+	const { name, what, on, fixing, each, swappable } = piece;
+	const nameOf = nameIn(materialOf);
+	const thing =
+		what.kind === 'balloon'
+			? `${printOwn(what.balloon, slots)}${printPlaces([what.balloon], nameOf)}`
+			: what.material === null
+				? 'not chosen yet'
+				: `${nameOf(what.material)}${printFoil(what)}`;
+	const hosts = on.map((o) => `${o.count} on ${hostName(o.host)}`).join(', ');
+	return `put ${thing} as ${name}, ${hosts} with ${each === '1' ? '' : `${each} `}${fixing}${swappable ? ', swappable' : ''}`;
+}
+
+export const print: PrintFacet<Applied> = {
+	lines: () => [],
+	said: ({ pieces }, _heading, context) => pieces.map((p) => printPiece(p, context)),
+	part({ pieces }, id) {
+		const piece = pieces.find((p) => p.id === id);
+		return piece && `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
+	}
+};

@@ -1,0 +1,3 @@
+import type { Form } from './document.ts';
+
+export const emptyForm = (): Form => ({ kind: 'form', pieces: [] });

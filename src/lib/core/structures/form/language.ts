@@ -1,0 +1,23 @@
+import type { Mutable } from '../../document/mutable.ts';
+import { inHand, type LanguageFacet } from '../facets/language.ts';
+import { put } from '../kit/put.ts';
+import type { Form, FormPiece } from './document.ts';
+import { emptyForm } from './empty.ts';
+import { formPiece } from './read.ts';
+import type { FormSaid } from './said.ts';
+
+export const language: LanguageFacet<Form, FormSaid> = {
+	starts: { word: 'form', empty: emptyForm },
+	examples: ['6 260 black 24 wound', '6 260 black 7 + 6 as leg', '4 260 clear tie'],
+	shown: true,
+	read: formPiece,
+	readAnywhere: () => undefined,
+	home: (sections, _said, place) => inHand(sections, place, 'form'),
+	take: {
+		'form piece': (section, { piece: { colour, ...said }, section: host }, { editing }, kit) => {
+			const made: FormPiece = { ...said, id: kit.newId(), slot: kit.slot(colour) };
+			put(section.structure.pieces, made as Mutable<FormPiece>, editing);
+			if (host !== null && section.stand.by === null) section.stand = { ...section.stand, by: host };
+		}
+	}
+};

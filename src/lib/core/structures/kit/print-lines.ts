@@ -1,0 +1,37 @@
+import type { Id } from '../../document/id.ts';
+import type { Hung } from '../../document/hung.ts';
+import type { MaterialOf, PrintedLine } from '../facets/print.ts';
+import { printLong } from './print-words.ts';
+
+export function printHung({ by, material, every, wall }: Hung, materialOf: MaterialOf): string {
+	const named = material === null ? '' : ` with ${materialOf(material)?.name ?? 'what is gone'}`;
+	return `hung on ${wall ? `${wall} wall` : by} every ${printLong(every)}${named}`;
+}
+
+/** Lines as they are said one after the other. */
+export function collected() {
+	const lines: PrintedLine[] = [];
+	const say = (
+		text: string,
+		about: PrintedLine['about'] = 'more',
+		id: Id | null = null,
+		slot: Id | null = null
+	) => lines.push({ id, about, text, slot });
+	return { lines, say };
+}
+
+/** A part among lines, as it is pointed at. @param section its name */
+export function partAmong(lines: readonly PrintedLine[], id: Id, section: string): string | undefined {
+	const line = lines.find((l) => l.id === id);
+	return line && `${section}: ${line.text}`;
+}
+
+/** An item or a piece with a count, as it is pointed at. @param section its name */
+export function countedPart(
+	parts: readonly { readonly id: Id; readonly name: string; readonly count: number }[],
+	id: Id,
+	section: string
+): string | undefined {
+	const part = parts.find((p) => p.id === id);
+	return part && `${section}: ${part.count} × ${part.name}`;
+}

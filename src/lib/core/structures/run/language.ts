@@ -1,0 +1,70 @@
+import type { Mutable } from '../../document/mutable.ts';
+import type { Id } from '../../document/id.ts';
+import { inHand, type EditKit, type LanguageFacet } from '../facets/language.ts';
+import { buildLayer } from '../kit/build-layer.ts';
+import { put } from '../kit/put.ts';
+import type { Infill, MixPart, Run, RunRow } from './document.ts';
+import { emptyRun } from './empty.ts';
+import { runLine } from './read.ts';
+import type { RunSaid, SaidRun } from './said.ts';
+
+/** Does one thing that is said of a run. @param editing a row, size or arm it takes the place of */
+type Set<K extends SaidRun['set']> = (
+	run: Mutable<Run>,
+	said: Extract<SaidRun, { set: K }>,
+	editing: Id | null | undefined,
+	kit: EditKit
+) => void;
+
+const STANDING: ReadonlySet<Run['path']['kind']> = new Set(['arch', 'corners', 'helix'] as const);
+
+const SETS: { readonly [K in SaidRun['set']]: Set<K> } = {
+	path(run, { path, height }) {
+		const before = run.path.kind;
+		run.path = path as Mutable<Run['path']>;
+		if (height !== null) run.height = height;
+		// Arches and frames stand on their feet until they are said to be lifted.
+		else if (STANDING.has(path.kind) && !STANDING.has(before)) run.height = 0;
+	},
+	branch: (run, { branch }, editing, { newId }) => put(run.branches, { ...branch, id: newId() }, editing),
+	row(run, { cluster, row: said }, editing, kit) {
+		const layer = { clusters: [cluster], repeat: 1, toHeight: null, turn: 'half', joining: null } as const;
+		const built = buildLayer(layer, run.squash, kit.newId);
+		kit.addSlots(built);
+		const row: RunRow = { id: kit.newId(), cluster: built.layer.clusters[0]!, ...said };
+		put(run.rows as RunRow[], row, editing);
+	},
+	corner: (run, { balloon }, _editing, kit) =>
+		void (run.corner = balloon && (kit.own(balloon).balloon as Mutable<Run['corner']>)),
+	mix(run, { balloon: { kind, nominal, size, method }, share, colours: said }, editing, kit) {
+		const colours = said.map(({ ref, parts }) => ({ slot: kit.slot(ref), parts }));
+		const part: MixPart = { id: kit.newId(), share, kind, nominal, size, method, colours };
+		put(run.mix as MixPart[], part, editing);
+	},
+	organic: (run, { organic }) =>
+		void (run.organic = { ...run.organic, ...organic } as Mutable<Run['organic']>),
+	infill(run, { balloon: { kind, nominal, size, method }, colour, a }, editing, kit) {
+		const slot = colour === null ? null : kit.slot(colour);
+		put(run.infill as Infill[], { id: kit.newId(), ...a, kind, nominal, size, method, slot }, editing);
+	},
+	fitted(run, { pitch }) {
+		for (const row of run.rows) row.pitch = pitch;
+	},
+	spine: (run, { spine }) => void (run.spine = spine && { ...spine }),
+	hung: (run, { hung }) => void (run.hung = hung && { ...hung }),
+	joining: (run, { joining }) => void (run.joining = joining),
+	spare: (run, { spare }) => void (run.spare = spare)
+};
+
+export const language: LanguageFacet<Run, RunSaid> = {
+	starts: { word: 'run', empty: emptyRun },
+	examples: ['4 5 at 4 white', 'arch 20 ft by 8 ft', '60 % 5 at 4½ of 2 blue / 1 white', 'spare 2 clusters'],
+	shown: true,
+	read: runLine,
+	readAnywhere: () => undefined,
+	home: (sections, _said, place) => inHand(sections, place, 'run'),
+	take: {
+		run: ({ structure }, { said }, { editing }, kit) =>
+			(SETS[said.set] as Set<typeof said.set>)(structure, said as never, editing, kit)
+	}
+};

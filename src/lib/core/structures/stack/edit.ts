@@ -1,0 +1,148 @@
+import type { Mutable } from '../../document/mutable.ts';
+import { type Parsed, got } from '../../errors.ts';
+import { resolveSize } from '../../sizing/resolve.ts';
+import type { Size } from '../../sizing/size.ts';
+import { inches, um, type Micrometres } from '../../units/length.ts';
+import type { NewId } from '../../document/id.ts';
+import { checked } from '../../language/balloon.ts';
+import { MOST_REPEATS } from '../../document/limits.ts';
+import type { Layer, Stack } from './document.ts';
+import type { Structure } from '../kinds.ts';
+import type { Recipe, Section } from '../../recipe/recipe.ts';
+import { type RecipeDraft, dropUnusedSlots } from '../../recipe/draft.ts';
+
+const HALF_INCH = inches(0.5);
+
+/** The stack of a section; without one said, the first stack of the design. */
+export function stackOf(recipe: RecipeDraft, section?: string): Mutable<Stack> | undefined {
+	const found = recipe.sections.find((s) =>
+		section === undefined ? s.structure.kind === 'stack' : s.id === section
+	);
+	return found?.structure.kind === 'stack' ? found.structure : undefined;
+}
+
+/** The stack that holds a layer: rows have ids that are met once in a design. */
+function stackWith(recipe: RecipeDraft, layer: string): Mutable<Stack> | undefined {
+	for (const { structure } of recipe.sections)
+		if (structure.kind === 'stack' && structure.layers.some((l) => l.id === layer)) return structure;
+	return undefined;
+}
+
+/** A row by its id, whatever section holds it. */
+export const layerWith = (recipe: RecipeDraft, id: string): Mutable<Layer> | undefined =>
+	stackWith(recipe, id)?.layers.find((l) => l.id === id);
+
+/** The stack of a stored recipe. */
+export const stackIn = (recipe: Recipe): Stack | undefined =>
+	recipe.sections.map((s) => s.structure).find((s): s is Stack => s.kind === 'stack');
+
+/** Every stack of a stored recipe with its section, in order. */
+export const stacksIn = (recipe: Recipe): { section: Section; stack: Stack }[] =>
+	recipe.sections.flatMap((section) =>
+		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
+	);
+
+/** What the entry line has no words for stays with the places it stood at: a certain material, a side. */
+export function keepUnsaid(next: Mutable<Layer>, replaced: Mutable<Layer>): Mutable<Layer> {
+	next.clusters.forEach((cluster, c) => {
+		const old = replaced.clusters[c];
+		if (old?.places.length !== cluster.places.length) return;
+		cluster.places.forEach((place, p) => {
+			place.side = old.places[p]!.side;
+			if (place.nominal === old.places[p]!.nominal) place.material = old.places[p]!.material;
+		});
+	});
+	return next;
+}
+
+export function removeLayer(recipe: RecipeDraft, id: string) {
+	const stack = stackWith(recipe, id);
+	if (!stack) return;
+	stack.layers = stack.layers.filter((l) => l.id !== id);
+	dropUnusedSlots(recipe);
+}
+
+/** @param by +1 is one up, away from the floor */
+export function moveLayer(recipe: RecipeDraft, id: string, by: number) {
+	const layers = stackWith(recipe, id)?.layers ?? [];
+	const from = layers.findIndex((l) => l.id === id);
+	const to = Math.max(0, Math.min(layers.length - 1, from + by));
+	if (from < 0 || from === to) return;
+	const [layer] = layers.splice(from, 1);
+	layers.splice(to, 0, layer!);
+}
+
+/** Orders the rows as given, floor first; ids that are not rows are passed over. */
+export function orderLayers(recipe: RecipeDraft, ids: readonly string[]) {
+	const stack = ids[0] === undefined ? undefined : stackWith(recipe, ids[0]);
+	if (!stack || ids.length !== stack.layers.length) return;
+	const byId = new Map(stack.layers.map((l) => [l.id, l]));
+	const ordered = ids.flatMap((id) => byId.get(id) ?? []);
+	if (ordered.length === stack.layers.length) stack.layers = ordered;
+}
+
+/** A copy directly above, with ids of its own. */
+export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): string | undefined {
+	const layers = stackWith(recipe, id)?.layers ?? [];
+	const index = layers.findIndex((l) => l.id === id);
+	const layer = layers[index];
+	if (!layer) return undefined;
+	const copy: Mutable<Layer> = {
+		...layer,
+		id: newId(),
+		clusters: layer.clusters.map((c) => ({
+			...c,
+			id: newId(),
+			places: c.places.map((p) => ({ ...p, id: newId() }))
+		}))
+	};
+	layers.splice(index + 1, 0, copy);
+	return copy.id;
+}
+
+export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
+	const layer = layerWith(recipe, id);
+	if (layer) layer.repeat = Math.max(1, Math.min(MOST_REPEATS, layer.repeat + by));
+}
+
+/**
+ * Sizes every balloon of a layer up or down by half an inch (by a stroke where it is pumped by count).
+ * A size nobody said becomes an estimated one. Nothing changes where one of them would be refused.
+ */
+export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Parsed<null> {
+	const layer = layerWith(recipe, id);
+	if (!layer) return got(null);
+	const sizes: { place: { size: Size }; size: Size }[] = [];
+	for (const place of layer.clusters.flatMap((c) => c.places)) {
+		const size = stepSize(place.size as Size, place.nominal, halves);
+		const outcome =
+			size.kind === 'strokes' ? got(size) : checked(size, largest(size, place.nominal), place.nominal);
+		if (!outcome.ok) return outcome;
+		sizes.push({ place: place as { size: Size }, size });
+	}
+	for (const { place, size } of sizes) place.size = size;
+	return got(null);
+}
+
+const largest = (size: Size, nominal: Micrometres): Micrometres =>
+	size.kind === 'value' ? size.um : size.kind === 'range' ? size.high : nominal;
+
+function stepSize(size: Size, nominal: Micrometres, halves: number): Size {
+	const by = halves * HALF_INCH;
+	switch (size.kind) {
+		case 'value':
+			return { ...size, um: um(Math.max(1, size.um + by)) };
+		case 'range':
+			return { ...size, low: um(Math.max(1, size.low + by)), high: um(Math.max(2, size.high + by)) };
+		case 'strokes':
+			return { ...size, strokes: Math.max(1, size.strokes + halves) };
+		default: {
+			const assumed = Math.round((resolveSize(size, nominal).assumed * 1000) / HALF_INCH) * HALF_INCH;
+			return { kind: 'value', um: um(assumed + by), unit: 'in', origin: 'estimated' };
+		}
+	}
+}
+
+/** The empty stack that every new design starts with. */
+export const isBareStack = (structure: Structure): boolean =>
+	structure.kind === 'stack' && structure.layers.length === 0;

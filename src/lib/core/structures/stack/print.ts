@@ -1,0 +1,49 @@
+import type { Stack, Layer } from './document.ts';
+import { formatFeet, toMillimetres, formatInches } from '../../units/length.ts';
+import type { Slot } from '../../document/slot.ts';
+import type { PrintFacet } from '../facets/print.ts';
+import { printCluster } from '../kit/print-balloon.ts';
+import { nameIn, printPlaces } from '../kit/print-words.ts';
+
+/** A layer as the entry line would be given it: parsing it back gives the same layer. */
+export function printLayer(layer: Layer, slots: readonly Slot[]): string {
+	const tail = [
+		layer.repeat > 1 ? `×${layer.repeat}` : '',
+		layer.turn === 'none' ? 'straight' : '',
+		layer.joining ? `joined ${layer.joining}` : ''
+	];
+	return [layer.clusters.map((c) => printCluster(c, slots)).join(' + '), ...tail].filter(Boolean).join(' ');
+}
+
+/** What a stack stands on and is held up by, a line each; what is as it usually is says nothing. */
+function printStack(stack: Stack, nameOf: (id: string) => string): string[] {
+	const { upright, onFloor, joining, squash } = stack;
+	const held = upright.material === null ? '' : `, ${nameOf(upright.material)}`;
+	const length = upright.length === null ? '' : ` ${formatFeet(toMillimetres(upright.length))}`;
+	return [
+		upright.kind === 'none'
+			? ''
+			: `${upright.kind}${length}${held}, tied ${formatInches(upright.tie)} in over the top`,
+		onFloor ? '' : 'stands on a table, board or box',
+		joining === 'twisted on' ? '' : `joined ${joining}`,
+		squash === 0.8 ? '' : `rises by ${squash}`
+	].filter(Boolean);
+}
+
+export const print: PrintFacet<Stack> = {
+	lines: ({ layers }, { slots }) =>
+		layers.map((l) => ({ id: l.id, about: 'row', text: printLayer(l, slots), slot: null })),
+	said(stack, { text, lone }, { slots, materialOf }) {
+		const nameOf = nameIn(materialOf);
+		const places = (layer: Layer) => layer.clusters.map((c) => printPlaces(c.places, nameOf)).join('');
+		return [
+			...(lone ? [] : [text]),
+			...stack.layers.map((layer) => `${printLayer(layer, slots)}${places(layer)}`),
+			...printStack(stack, nameOf)
+		];
+	},
+	part({ layers }, id, section, { slots }) {
+		const at = layers.findIndex((l) => l.id === id);
+		return at < 0 ? undefined : `${section}, row ${at + 1}: ${printLayer(layers[at]!, slots)}`;
+	}
+};

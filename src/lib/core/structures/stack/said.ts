@@ -1,0 +1,19 @@
+import type { Upright } from './document.ts';
+import type { Micrometres } from '../../units/length.ts';
+import type { Joining } from '../../document/cluster.ts';
+import type { SaidCluster } from '../../language/said.ts';
+
+export interface SaidLayer {
+	readonly clusters: readonly SaidCluster[];
+	/** So many, or as many as reach a body height. */
+	readonly repeat: number;
+	readonly toHeight: Micrometres | null;
+	readonly turn: 'half' | 'none';
+	readonly joining: Joining | null;
+}
+
+export type StackSaid =
+	| { readonly kind: 'layer'; readonly layer: SaidLayer }
+	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
+	/** Whether its lowest balloons touch the floor. */
+	| { readonly kind: 'stands'; readonly onFloor: boolean };

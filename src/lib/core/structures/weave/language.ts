@@ -1,0 +1,56 @@
+import type { Mutable } from '../../document/mutable.ts';
+import type { Id } from '../../document/id.ts';
+import { inHand, type EditKit, type LanguageFacet } from '../facets/language.ts';
+import { put } from '../kit/put.ts';
+import type { Weave, WeaveRow } from './document.ts';
+import { emptyWeave } from './empty.ts';
+import { weaveLine } from './read.ts';
+import type { SaidWeave, WeaveSaid } from './said.ts';
+
+/** Does one thing that is said of a weave. @param editing a row it takes the place of */
+type Set<K extends SaidWeave['set']> = (
+	weave: Mutable<Weave>,
+	said: Extract<SaidWeave, { set: K }>,
+	editing: Id | null | undefined,
+	kit: EditKit
+) => void;
+
+const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
+	shape(weave, { shape, woven, base }) {
+		weave.shape = shape;
+		weave.woven = woven as Mutable<Weave['woven']>;
+		weave.base = base && { ...base };
+		// Every corner of a honeycomb is held; along a boundary every second joint is.
+		if (shape === 'honeycomb' || shape === 'base') [weave.take, weave.of] = [1, 1];
+	},
+	row(weave, { repeat, blocks: said }, editing, kit) {
+		const blocks = said.map(({ ref, count }) => ({ slot: ref === null ? null : kit.slot(ref), count }));
+		put(weave.rows as WeaveRow[], { id: kit.newId(), repeat, blocks }, editing);
+	},
+	joiner: (weave, { balloon }, _editing, kit) =>
+		void (weave.joiner = balloon && (kit.own(balloon).balloon as Mutable<Weave['joiner']>)),
+	joint: (weave, { joint, connector }) => void (weave.joints[joint] = connector),
+	held: (weave, { take, of, stagger }) => void Object.assign(weave, { take, of, stagger }),
+	chord: (weave, { chord }) => void (weave.chord = chord),
+	handle(weave, { handle }, _editing, kit) {
+		if (!handle) weave.handle = null;
+		else {
+			const { links, colour, chord, rise } = handle;
+			weave.handle = { links, slot: kit.slot(colour), chord, rise };
+		}
+	},
+	hung: (weave, { hung }) => void (weave.hung = hung && { ...hung })
+};
+
+export const language: LanguageFacet<Weave, WeaveSaid> = {
+	starts: { word: 'weave', empty: emptyWeave },
+	examples: ['3 rows 8 white', 'panel of 10 links at 9', 'edge duplet', 'held 1 of 2'],
+	shown: true,
+	read: weaveLine,
+	readAnywhere: () => undefined,
+	home: (sections, _said, place) => inHand(sections, place, 'weave'),
+	take: {
+		weave: ({ structure }, { said }, { editing }, kit) =>
+			(SETS[said.set] as Set<typeof said.set>)(structure, said as never, editing, kit)
+	}
+};

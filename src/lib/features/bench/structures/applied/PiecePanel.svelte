@@ -1,0 +1,164 @@
+<script lang="ts">
+	import { MOST_ALIKE, MOST_FIXINGS } from '../../../../core/document/limits.ts';
+	import { flatOf } from '../../../../core/materials/material.ts';
+	import { SIDES, type Side } from '../../../../core/document/side.ts';
+	import { changePiece } from '../../../../core/structures/applied/edit.ts';
+	import type { Mutable } from '../../../../core/document/mutable.ts';
+	import { parseSizeText } from '../../../../core/language/balloon.ts';
+	import { FIXINGS, type AppliedPiece, type Fixing } from '../../../../core/structures/applied/document.ts';
+	import type { Host } from '../../../../core/document/host.ts';
+	import type { Id } from '../../../../core/document/id.ts';
+	import { printSize } from '../../../../core/sizing/size.ts';
+	import { FIXING_COUNTS } from '../../../../core/structures/applied/count.ts';
+	import { parseBounded, parseCount } from '../../../../core/units/number.ts';
+	import { rational, rationalText } from '../../../../core/units/rational.ts';
+	import Button from '../../../../ui/button/Button.svelte';
+	import Pick from '../../../../ui/pick/Pick.svelte';
+	import Popover from '../../../../ui/popover/Popover.svelte';
+	import TypedField from '../../../../ui/typed/TypedField.svelte';
+	import { isOnHosts } from '../../../../core/structures/registry/picture.ts';
+	import { hostsOf } from '../../../../core/structures/registry/refs.ts';
+	import type { Bench } from '../../bench.svelte.ts';
+	import { hostWords } from '../../section-words.ts';
+
+	interface Props {
+		bench: Bench;
+		piece: AppliedPiece;
+		/** Section that carries it; null is a wall. */
+		host: Id | null;
+	}
+	let { bench, piece, host }: Props = $props();
+
+	const change = (work: (p: Mutable<AppliedPiece>) => void) =>
+		bench.change((d) => changePiece(d, piece.id, work));
+	const carrier = $derived(bench.recipe.sections.find((s) => s.id === host));
+	/** Hosts it may sit on: rows of its carrier by side, and pieces beside it. */
+	const hosts = $derived.by(() => {
+		const found: [string, Host, string][] = [];
+		const add = (h: Host) => found.push([JSON.stringify(h), h, hostWords(h, bench.recipe)]);
+		for (const { id, places } of (carrier && hostsOf(carrier.structure).rows) ?? []) {
+			for (const side of SIDES) add({ on: 'layer', layer: id, side: side as Side });
+			for (const place of places()) add({ on: 'place', place });
+		}
+		for (const { structure, stand } of bench.recipe.sections)
+			if (isOnHosts(structure) && stand.by === host)
+				for (const { host: other } of hostsOf(structure).named)
+					if (other.on !== 'piece' || other.piece !== piece.id) add(other);
+		for (const { host: own } of piece.on) if (!found.some(([key]) => key === JSON.stringify(own))) add(own);
+		return found;
+	});
+	const foils = $derived(
+		[...bench.catalogue.materials.values()]
+			.filter((m) => m.kind.startsWith('foil') || m.kind === 'accent')
+			.map((m) => [m.id, m.name] as const)
+	);
+	const count = (at: number) => (text: string) => {
+		const parsed = parseCount(text, { what: 'How many', min: 1, max: MOST_ALIKE });
+		if (parsed.ok) change((p) => (p.on[at]!.count = parsed.value));
+		return parsed.ok ? '' : parsed.say;
+	};
+	const each = (text: string) => {
+		const parsed = parseBounded(text, { what: 'Fixings a piece', min: 0, max: MOST_FIXINGS });
+		if (parsed.ok) change((p) => (p.each = rationalText(parsed.value)));
+		return parsed.ok ? '' : parsed.say;
+	};
+	const size = (text: string) => {
+		if (piece.what.kind !== 'balloon') return '';
+		const parsed = parseSizeText(text, piece.what.balloon.nominal, bench.entryContext);
+		if (parsed.ok)
+			change((p) => {
+				if (p.what.kind === 'balloon') p.what.balloon.size = parsed.value;
+			});
+		return parsed.ok ? '' : parsed.say;
+	};
+	function seat(at: number, key: string) {
+		const to = hosts.find(([k]) => k === key)?.[1];
+		if (to) change((p) => (p.on[at]!.host = { ...to }));
+	}
+	const material = (id: string) => {
+		const found = bench.catalogue.materials.get(id);
+		const flat = found ? flatOf(found) : null;
+		change((p) => (p.what = { kind: 'material', material: id, flat }));
+	};
+</script>
+
+<Popover label="Change {piece.name}" slim>
+	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
+	<div class="grid gap-3">
+		<TypedField
+			label="Name"
+			value={piece.name}
+			use={(text) => {
+				const name = text.trim().slice(0, 80);
+				if (name) change((p) => (p.name = name));
+				return name ? '' : 'Give it a name, like “eye”.';
+			}}
+		/>
+		{#if piece.what.kind === 'balloon'}
+			<div class="grid grid-cols-2 gap-3">
+				<TypedField
+					label="Inflated to"
+					value={piece.what.balloon.size.kind === 'unknown' ? '' : printSize(piece.what.balloon.size)}
+					use={size}
+				/>
+				<Pick
+					label="Colour slot"
+					value={piece.what.balloon.slot}
+					options={bench.recipe.slots.map((s) => [s.id, s.name] as const)}
+					onpick={(v) =>
+						change((p) => {
+							if (p.what.kind === 'balloon') p.what.balloon.slot = v;
+						})}
+				/>
+			</div>
+		{:else}
+			<Pick label="Which" value={piece.what.material ?? ''} options={foils} onpick={material} />
+		{/if}
+		<fieldset class="grid gap-2">
+			<legend class="text-[13px] font-medium text-muted">How many, tier by tier</legend>
+			{#each piece.on as seatOf, at (at)}
+				<div class="grid grid-cols-[64px_minmax(0,1fr)] gap-2">
+					<TypedField label="Count" value={String(seatOf.count)} use={count(at)} />
+					<Pick
+						label="on"
+						value={JSON.stringify(seatOf.host)}
+						options={hosts.map(([key, , words]) => [key, words] as const)}
+						onpick={(key) => seat(at, key)}
+					/>
+				</div>
+			{/each}
+			<span class="flex gap-2">
+				<Button
+					onclick={() =>
+						change((p) => {
+							const last = p.on.at(-1)!;
+							p.on.push({ count: last.count, host: { ...last.host } });
+						})}>One more tier</Button
+				>
+				{#if piece.on.length > 1}
+					<Button kind="word" onclick={() => change((p) => void p.on.pop())}>Without the last</Button>
+				{/if}
+			</span>
+		</fieldset>
+		<div class="grid grid-cols-2 gap-3">
+			<Pick
+				label="Fixed with"
+				value={piece.fixing}
+				options={FIXINGS.map((f) => [f, f] as const)}
+				hint={FIXING_COUNTS[piece.fixing].length === 0 ? 'Takes no material.' : ''}
+				onpick={(v) => change((p) => (p.fixing = v as Fixing))}
+			/>
+			<TypedField label="Fixings a piece" value={String(rational(piece.each).valueOf())} use={each} />
+		</div>
+		{#if piece.what.kind === 'material'}
+			<label class="flex items-center gap-2">
+				<input
+					type="checkbox"
+					checked={piece.swappable}
+					onchange={(e) => change((p) => (p.swappable = e.currentTarget.checked))}
+				/>
+				swappable: another in its place, in one step
+			</label>
+		{/if}
+	</div>
+</Popover>

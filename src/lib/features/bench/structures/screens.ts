@@ -1,0 +1,50 @@
+import type { Kind, Of, StructureOf } from '../../../core/structures/kinds.ts';
+import AppliedList from './applied/List.svelte';
+import BunchList from './bunch/List.svelte';
+import BunchPanel from './bunch/Panel.svelte';
+import { aside as ofDesign } from './design/aside.ts';
+import FormList from './form/List.svelte';
+import RunList from './run/List.svelte';
+import RunPanel from './run/Panel.svelte';
+import type { Screen } from './screen.ts';
+import StackList from './stack/List.svelte';
+import WeaveList from './weave/List.svelte';
+import WeavePanel from './weave/Panel.svelte';
+
+const nothing = () => '';
+
+export const SCREENS: { readonly [K in Kind]: Screen<StructureOf[K]> } = {
+	stack: {
+		starts: ['section', 'of layers: a column, a figure'],
+		List: StackList,
+		Panel: null,
+		aside({ layers }, bench, section) {
+			const count = layers.reduce((a, l) => a + l.repeat, 0);
+			return bench.folded.has(section) ? ` · ${count} layers` : '';
+		}
+	},
+	bunch: {
+		starts: ['bunch', 'a bunch: balloons and foils on ribbon'],
+		List: BunchList,
+		Panel: BunchPanel,
+		aside: nothing
+	},
+	run: {
+		starts: ['run', 'a run: garland, arch, runner, pipe'],
+		List: RunList,
+		Panel: RunPanel,
+		aside: nothing
+	},
+	weave: {
+		starts: ['weave', 'a weave: panel, wall, basket, ring'],
+		List: WeaveList,
+		Panel: WeavePanel,
+		aside: nothing
+	},
+	form: { starts: ['form', 'a form: modelling balloons'], List: FormList, Panel: null, aside: nothing },
+	applied: { starts: null, List: AppliedList, Panel: null, aside: nothing },
+	extras: { starts: null, List: null, Panel: null, aside: nothing },
+	design: { starts: null, List: null, Panel: null, aside: ofDesign }
+};
+
+export const screenOf = <K extends Kind>({ kind }: Of<K>): Screen<StructureOf[K]> => SCREENS[kind];

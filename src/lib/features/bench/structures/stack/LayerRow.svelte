@@ -1,0 +1,293 @@
+<script lang="ts">
+	import ArrowDown from '@lucide/svelte/icons/arrow-down';
+	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import CircleDot from '@lucide/svelte/icons/circle-dot';
+	import Copy from '@lucide/svelte/icons/copy';
+	import GripVertical from '@lucide/svelte/icons/grip-vertical';
+	import Minus from '@lucide/svelte/icons/minus';
+	import Pencil from '@lucide/svelte/icons/pencil';
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash from '@lucide/svelte/icons/trash';
+	import type { Attachment } from 'svelte/attachments';
+	import { dragHandle } from 'svelte-dnd-action';
+	import type { Catalogue } from '../../../../core/materials/catalogue.ts';
+	import { slotsOfCluster } from '../../../../core/recipe/links.ts';
+	import { printBalloon, printShort } from '../../../../core/structures/kit/print-balloon.ts';
+	import type { Colourway, Slot } from '../../../../core/document/slot.ts';
+	import type { Layer } from '../../../../core/structures/stack/document.ts';
+	import { runsOf } from '../../../../core/structures/kit/alike.ts';
+	import ClusterGlyph from './ClusterGlyph.svelte';
+
+	export type RowAct =
+		'edit' | 'more' | 'fewer' | 'up' | 'down' | 'copy' | 'remove' | 'larger' | 'smaller' | 'places' | 'level';
+	interface Props {
+		layer: Layer;
+		row: number;
+		slots: readonly Slot[];
+		colourway: Colourway | undefined;
+		catalogue: Catalogue;
+		scale: number;
+		/** Running height at the row's upper edge; a dash where a size is not known. */
+		height: string;
+		selected: boolean;
+		ghost: boolean;
+		/** Its balls are pointed at in the picture. */
+		pointed: boolean;
+		onselect: () => void;
+		onact: (act: RowAct) => void;
+		onkeydown: (event: KeyboardEvent) => void;
+	}
+	let {
+		layer,
+		row,
+		slots,
+		colourway,
+		catalogue,
+		scale,
+		height,
+		selected,
+		ghost,
+		pointed,
+		onselect,
+		onact,
+		onkeydown
+	}: Props = $props();
+
+	/** Every run of like balloons, with what joins it to the one before. */
+	const parts = $derived(
+		layer.clusters.flatMap((cluster, c) =>
+			runsOf(cluster).map(({ place, count }, r) => {
+				const [balloon, size] = printBalloon(place).split(' at ') as [string, string?];
+				return { joint: r > 0 ? 'with' : c > 0 ? '+' : '', count, balloon, size };
+			})
+		)
+	);
+	const named = $derived(
+		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
+			name: slots.find((s) => s.id === id)?.name ?? 'no slot',
+			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
+		}))
+	);
+	const kinds = $derived([
+		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
+	]);
+	const label = $derived(
+		`${layer.clusters.map(printShort).join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
+	);
+	/** Rows far out of sight are a name and a height only: what nobody sees is not drawn. */
+	let near = $state(true);
+	const watch: Attachment<HTMLElement> = (element) => {
+		const options = { root: element.closest('[data-scroll]'), rootMargin: '80px' };
+		const observer = new IntersectionObserver(([seen]) => (near = seen?.isIntersecting ?? true), options);
+		observer.observe(element);
+		return () => observer.disconnect();
+	};
+	const acts: { act: RowAct; label: string; icon: typeof Plus }[] = [
+		{ act: 'edit', label: 'Change its words (Enter)', icon: Pencil },
+		{ act: 'places', label: 'Its places, seen from above (p)', icon: CircleDot },
+		{ act: 'fewer', label: 'One layer fewer (−)', icon: Minus },
+		{ act: 'more', label: 'One layer more (+)', icon: Plus },
+		{ act: 'up', label: 'Move up (Alt ↑)', icon: ArrowUp },
+		{ act: 'down', label: 'Move down (Alt ↓)', icon: ArrowDown },
+		{ act: 'copy', label: 'Copy above (d)', icon: Copy },
+		{ act: 'remove', label: 'Take out (Delete)', icon: Trash }
+	];
+</script>
+
+<div class="row" class:selected class:ghost class:pointed data-about={layer.id} {@attach watch}>
+	{#if near}<span class="height figures" aria-hidden="true">{height}</span>{/if}
+	<span class="tick" aria-hidden="true"></span>
+	{#if !ghost}
+		<span class="handle" use:dragHandle aria-label="Drag {label}"
+			><GripVertical size={14} aria-hidden="true" /></span
+		>
+	{/if}
+	<button
+		type="button"
+		class="main"
+		aria-label="{ghost ? 'Not yet put: ' : ''}{label}"
+		aria-pressed={selected}
+		data-row={layer.id}
+		disabled={ghost}
+		onclick={onselect}
+		ondblclick={() => onact('edit')}
+		{onkeydown}
+	>
+		{#if near}
+			<span class="glyph"><ClusterGlyph {layer} {row} {colourway} {catalogue} {scale} /></span>
+			<span class="words">
+				<span class="figures said" class:several={parts.length > 1}>
+					{#each parts as { joint, count, balloon, size }, index (index)}{#if joint}<i>{joint}</i>{/if}<b
+							>{count}</b
+						>
+						× <b>{balloon}</b>{#if size}<i>at</i><b>{size}</b>{:else}<i>size</i><b>—</b>{/if}
+					{/each}
+				</span>
+				<span class="slots">
+					{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
+					{#if named.length > 2}
+						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
+							></span>{/each}
+						<span class="names">{named.map((n) => n.name).join(', ')}</span>
+					{:else}
+						{#each named as slot, index (index)}
+							{#if index > 0}<span>/</span>{/if}
+							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
+						{/each}
+					{/if}
+				</span>
+			</span>
+			{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
+		{/if}
+	</button>
+	{#if selected && !ghost}
+		<span class="acts">
+			{#each acts as { act, label: says, icon: Icon } (act)}
+				<button type="button" title={says} aria-label={says} tabindex="-1" onclick={() => onact(act)}
+					><Icon size={14} aria-hidden="true" /></button
+				>
+			{/each}
+		</span>
+	{/if}
+</div>
+
+<style>
+	.row {
+		position: relative;
+		display: grid;
+		grid-template-columns: 54px minmax(0, 1fr);
+		height: 52px;
+		contain: layout style;
+	}
+	.height {
+		position: absolute;
+		top: -9px;
+		left: 0;
+		width: 49px;
+		text-align: right;
+		font-size: 12.6px;
+		line-height: 18px;
+		color: var(--muted);
+		pointer-events: none;
+	}
+	.tick {
+		position: absolute;
+		top: 0;
+		left: 54px;
+		width: 12px;
+		height: 52px;
+		border-top: 1px solid var(--muted);
+		border-left: 1px solid var(--muted);
+		opacity: 0.6;
+		pointer-events: none;
+	}
+	.main {
+		grid-column: 2;
+		display: grid;
+		grid-template-columns: 132px minmax(0, 1fr) auto;
+		align-items: center;
+		gap: 14px;
+		height: 52px;
+		padding: 0 10px 0 22px;
+		text-align: left;
+		outline-offset: -3px;
+	}
+	.main:hover:not(:disabled) {
+		background: var(--tint);
+	}
+	.pointed .main,
+	.selected .main {
+		background: var(--tint);
+	}
+	.selected::before {
+		position: absolute;
+		inset: 0 auto 0 0;
+		width: 3px;
+		background: var(--ink);
+		content: '';
+	}
+	.ghost .glyph {
+		opacity: 0.5;
+	}
+	.ghost .main {
+		outline: 1px dashed var(--muted);
+	}
+	.said {
+		font-size: 14.5px;
+		white-space: nowrap;
+	}
+	.several {
+		font-size: 12.6px;
+		line-height: 15px;
+		white-space: normal;
+	}
+	.said i {
+		margin: 0 0.45em;
+		font: 400 12.6px var(--font-text);
+		color: var(--muted);
+	}
+	.words {
+		display: grid;
+		min-width: 0;
+		overflow: hidden;
+	}
+	.slots {
+		display: flex;
+		align-items: center;
+		gap: 5px;
+		font-size: 13px;
+		line-height: 16px;
+		color: var(--muted);
+		white-space: nowrap;
+	}
+	.names {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.dot {
+		flex: none;
+		width: 9px;
+		height: 9px;
+		border-radius: 50%;
+		border: 1px solid rgb(27 35 51 / 0.25);
+	}
+	.repeat {
+		font-size: 14.5px;
+		font-weight: 600;
+	}
+	.handle {
+		position: absolute;
+		left: 58px;
+		top: 14px;
+		z-index: 1;
+		color: var(--muted);
+		opacity: 0;
+		height: 24px;
+		display: grid;
+		place-items: center;
+	}
+	.row:hover .handle,
+	.handle:focus-visible,
+	.selected .handle {
+		opacity: 1;
+	}
+	.acts {
+		position: absolute;
+		right: 6px;
+		bottom: 1px;
+		z-index: 2;
+		display: flex;
+		background: var(--paper);
+		border: 1px solid var(--line);
+		border-radius: 6px;
+	}
+	.acts button {
+		width: 24px;
+		height: 24px;
+		display: grid;
+		place-items: center;
+	}
+	.acts button:hover {
+		background: var(--tint);
+	}
+</style>
