@@ -34,6 +34,39 @@ module.exports = {
 			to: { path: '\\.schema\\.ts$' }
 		},
 		{
+			name: 'a-document-says-only-what-it-says',
+			severity: 'error',
+			from: { path: `${lib}core/document/`, pathNot: '\\.(schema|test)\\.ts$' },
+			to: { pathNot: `${lib}core/(document|units|sizing)/` }
+		},
+		{
+			name: 'what-a-kind-says-imports-only-documents',
+			severity: 'error',
+			from: { path: `${lib}core/structures/[a-z]+/document\\.ts$` },
+			to: { pathNot: `${lib}core/(document|units|sizing)/` }
+		},
+		{
+			name: 'a-kind-knows-no-other-and-no-registry',
+			severity: 'error',
+			from: {
+				path: `${lib}core/structures/(stack|run|weave|bunch|form|applied|extras|design)/`,
+				pathNot: '\\.test\\.ts$'
+			},
+			to: {
+				path: `${lib}core/structures/(stack|run|weave|bunch|form|applied|extras|design|registry)/`,
+				pathNot: `${lib}core/structures/$1/`
+			}
+		},
+		{
+			name: 'screens-of-a-kind-know-no-other',
+			severity: 'error',
+			from: { path: `${lib}features/bench/structures/([a-z]+)/` },
+			to: {
+				path: `${lib}features/bench/structures/([a-z]+)/`,
+				pathNot: `${lib}features/bench/structures/$1/`
+			}
+		},
+		{
 			name: 'ui-knows-no-domain',
 			severity: 'error',
 			from: { path: `${lib}ui/` },

@@ -3,7 +3,8 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { emptyRecipe, newColourway } from '../../src/lib/core/recipe/build.ts';
 import { removeSection } from '../../src/lib/core/recipe/edit.ts';
-import { stacksIn, stackOf } from '../../src/lib/core/structures/stack/edit.ts';
+import { ofKind, type Structure } from '../../src/lib/core/structures/kinds.ts';
+import { isBareStack, stacksIn, stackOf } from '../../src/lib/core/structures/stack/edit.ts';
 import { type RecipeDraft } from '../../src/lib/core/recipe/draft.ts';
 import { applyEntry } from '../../src/lib/core/language/apply.ts';
 import { parseEntry } from '../../src/lib/core/language/read.ts';
@@ -64,8 +65,8 @@ export function demoRecipe(design: DemoDesign): Recipe {
 		if (made !== undefined) inHand = made;
 	}
 	// What is counted by packing is packed, as the Bench does beside the typing.
-	for (const { structure } of recipe.sections) {
-		if (structure.kind !== 'run' || structure.organic.by !== 'packed') continue;
+	for (const { structure } of ofKind(recipe.sections, 'run')) {
+		if (structure.organic.by !== 'packed') continue;
 		const run = structure as Run;
 		const job = packJob(run, null);
 		if (!job) continue;
@@ -75,8 +76,7 @@ export function demoRecipe(design: DemoDesign): Recipe {
 	}
 	// A design made of others only has no use for the empty stack that every new one starts with.
 	const [first] = recipe.sections;
-	if (first?.structure.kind === 'stack' && first.structure.layers.length === 0)
-		removeSection(recipe, first.id);
+	if (first && isBareStack(first.structure as Structure)) removeSection(recipe, first.id);
 	for (const slot of recipe.slots) slot.name = design.slots[slot.name] ?? slot.name;
 	const [colourway] = recipe.colourways;
 	colourway!.name = design.colourway;
@@ -94,10 +94,10 @@ export function demoRecipe(design: DemoDesign): Recipe {
 	recipe.credit = design.credit ?? '';
 	for (const size of recipe.sizes) {
 		for (const [part, name] of Object.entries(design.parts?.[size.name] ?? {})) {
-			const section = recipe.sections.find((s) => s.name === part && s.structure.kind === 'design');
-			const inner = section?.structure.kind === 'design' ? section.structure.design : '';
-			const own = demoRecipe(demoDesigns.find((d) => d.id === inner)!).sizes.find((s) => s.name === name);
-			if (section && own) size.parts[section.id] = own.id;
+			const use = ofKind(recipe.sections, 'design').find((u) => u.section.name === part);
+			const inner = demoDesigns.find((d) => d.id === use?.structure.design);
+			const own = demoRecipe(inner!).sizes.find((s) => s.name === name);
+			if (use && own) size.parts[use.section.id] = own.id;
 		}
 		if (design.parts?.[size.name]) size.height = null;
 	}
@@ -110,9 +110,9 @@ export function demoRecipe(design: DemoDesign): Recipe {
 function sizeFamily(recipe: RecipeDraft) {
 	const figure = demoRecipe(demoDesigns.find((d) => d.id === 'toadstool-figure')!);
 	const sizes = [null, 'small', 'large'].map((name) => figure.sizes.find((s) => s.name === name)?.id ?? null);
-	recipe.sections.forEach((section, i) => {
+	ofKind(recipe.sections, 'design').forEach(({ section, structure }, i) => {
 		section.name = ['middle', 'small', 'large'][i]!;
-		if (section.structure.kind === 'design') section.structure.size = sizes[i]!;
+		structure.size = sizes[i]!;
 	});
 }
 

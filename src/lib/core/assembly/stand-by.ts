@@ -1,3 +1,4 @@
+import { nestedIn } from '../structures/registry/refs.ts';
 import { restingHeight } from '../geometry/resting.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Section } from '../recipe/recipe.ts';
@@ -73,7 +74,7 @@ function inRing(section: Section, from: Spot, reach: number): Spot[] {
 
 /** Designs inside come in a quantity of their own. */
 const eachOf = ({ structure }: Section): number =>
-	structure.kind === 'design' ? Math.max(1, Math.round(rational(structure.quantity).valueOf())) : 1;
+	Math.max(1, Math.round(rational(nestedIn(structure)?.quantity ?? '1').valueOf()));
 
 /** The copies of a section: out to one side in a row; mirrored ones in pairs to both sides. */
 export function inRow(

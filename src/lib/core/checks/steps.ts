@@ -1,3 +1,4 @@
+import { piecesIn } from '../structures/applied/edit.ts';
 import { aboutOf } from '../plan/made-step.ts';
 import { idsIn, isLost } from '../plan/lost-step.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -52,8 +53,7 @@ function hasty({ id, own, says }: Step, { sections }: Recipe): Finding[] {
 			}
 		];
 	if (own || says.wait !== 0 || !id.startsWith('piece:')) return [];
-	const pieces = sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []));
-	const piece = pieces.find((p) => p.id === aboutOf(id));
+	const piece = piecesIn({ sections }).find(({ piece: p }) => p.id === aboutOf(id))?.piece;
 	if (piece?.fixing !== 'glue') return [];
 	return [
 		{

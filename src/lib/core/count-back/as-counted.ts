@@ -15,7 +15,9 @@ import { dropUnusedSlots, type RecipeDraft } from '../recipe/draft.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { linesIn } from '../structures/extras/edit.ts';
 import { addExtra, addPiece, removePart } from '../recipe/edit-parts.ts';
-import { MOST_REPEATS } from '../document/limits.ts';
+import { ofKind } from '../structures/kinds.ts';
+import { listsOf } from '../structures/registry/refs.ts';
+import { MOST_ALIKE, MOST_REPEATS } from '../document/limits.ts';
 import type { Cluster } from '../document/cluster.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
@@ -120,9 +122,7 @@ const countsNow = (draft: RecipeDraft, pumps: Pumps) =>
 	countsOf(withPumps(structuredClone(draft) as Recipe, pumps));
 
 const stacksOf = (draft: RecipeDraft) =>
-	draft.sections.flatMap((section) =>
-		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
-	);
+	ofKind(draft.sections, 'stack').map(({ section, structure }) => ({ section, stack: structure }));
 
 /** How many more, or fewer, of each are wanted; what nobody wants at all is too many. */
 function missingOf(
@@ -200,9 +200,9 @@ function dropEmpty(draft: RecipeDraft) {
 function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {
 	const missing = missingOf(draft, wanted, pumps);
 	if (distance(missing) === 0) return;
-	for (const section of draft.sections) {
-		if (section.structure.kind !== 'run' || section.structure.mix.length === 0) continue;
-		const run = structuredClone(section.structure) as Run;
+	for (const { section, structure } of ofKind(draft.sections, 'run')) {
+		if (structure.mix.length === 0) continue;
+		const run = structuredClone(structure) as Run;
 		const copies = copiesOf(draft as Recipe, section as Section);
 		const { counts } = estimateUsed(run);
 		const fitted = fitMix(run, (part, slot) => {
@@ -213,28 +213,25 @@ function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps
 			// What rows, infill and other sections take of it stays with them.
 			return splitCount(counts?.[run.mix.indexOf(part)] ?? 0, parts)[at]! + (missing.get(key) ?? 0) / copies;
 		});
-		if (fitted) Object.assign(section.structure, fitted);
+		if (fitted) Object.assign(structure, fitted);
 	}
 }
 
 /** Gives items of bunches and pieces of forms that take such a balloon another count, last first; one of each stays. */
 function fitParts(draft: RecipeDraft, key: string, missing: number, pumps: Pumps) {
 	let left = missing;
-	for (const section of draft.sections.toReversed()) {
-		const { structure } = section;
-		if (structure.kind !== 'bunch' && structure.kind !== 'form') continue;
-		const parts = structure.kind === 'bunch' ? structure.items : structure.pieces;
-		for (const part of parts.toReversed()) {
+	for (const { structure } of draft.sections.toReversed())
+		for (const part of listsOf(structure).flat().toReversed()) {
 			if (left === 0) return;
+			if (part.count === undefined) continue;
 			const before = countsNow(draft, pumps).get(key)?.count ?? 0;
-			const had = part.count;
-			part.count = had + 1;
+			const start = part.count;
+			part.count = start + 1;
 			const each = (countsNow(draft, pumps).get(key)?.count ?? 0) - before;
 			const by = each > 0 ? Math.trunc(left / each) : 0;
-			part.count = Math.max(1, Math.min(200, had + by));
-			left -= (part.count - had) * each;
+			part.count = Math.max(1, Math.min(MOST_ALIKE, start + by));
+			left -= (part.count - start) * each;
 		}
-	}
 }
 
 /** Takes balloons out of the topmost layers that have them; of pieces where no layer has any. */
@@ -257,10 +254,9 @@ function takeOut(draft: RecipeDraft, key: string, count: number, newId: NewId) {
 			row = Math.min(row + 2, stack.layers.length);
 		}
 	}
-	for (const section of [...draft.sections]) {
-		if (section.structure.kind !== 'applied') continue;
+	for (const { section, structure } of ofKind(draft.sections, 'applied')) {
 		const copies = copiesOf(draft as Recipe, section as Section);
-		for (const piece of [...section.structure.pieces]) {
+		for (const piece of [...structure.pieces]) {
 			if (piece.what.kind !== 'balloon' || left < copies) continue;
 			if (keyOfPlace(draft, piece.what.balloon as never, piece.what.balloon.slot) !== key) continue;
 			for (const on of piece.on.toReversed()) {
@@ -372,13 +368,11 @@ function changeLines(draft: RecipeDraft, key: string, by: Rational, newId: NewId
 	if (by.equals(0)) return;
 	const [material, role = 'always'] = key.slice('material:'.length).split('/') as [string, string?];
 	// A foil of a bunch is an item of it, no line.
-	for (const { structure } of draft.sections) {
-		const item =
-			structure.kind === 'bunch' &&
-			structure.items.find((i) => i.what.kind === 'material' && i.what.material === material);
+	for (const { structure } of ofKind(draft.sections, 'bunch')) {
+		const item = structure.items.find((i) => i.what.kind === 'material' && i.what.material === material);
 		if (!item || role !== 'always') continue;
 		const count = rational(item.count).add(by);
-		if (count.d === 1n && count.compare(1) >= 0 && count.compare(200) <= 0) {
+		if (count.d === 1n && count.compare(1) >= 0 && count.compare(MOST_ALIKE) <= 0) {
 			item.count = count.valueOf();
 			return;
 		}

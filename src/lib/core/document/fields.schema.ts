@@ -98,3 +98,12 @@ export const cluster = z.strictObject({
 	pattern
 });
 export const joining = z.enum(JOININGS);
+
+/** What a piece sits on. */
+export const host = z.discriminatedUnion('on', [
+	z.strictObject({ on: z.literal('layer'), layer: id, side }),
+	z.strictObject({ on: z.literal('place'), place: id }),
+	z.strictObject({ on: z.literal('piece'), piece: id }),
+	z.strictObject({ on: z.literal('path'), at: length }),
+	z.strictObject({ on: z.literal('wall'), height: length, across: z.number().int().min(-5e7).max(5e7) })
+]);

@@ -2,7 +2,7 @@ import type { Id } from './id.ts';
 import type { Pattern } from './pattern.ts';
 import type { Inside } from './inside.ts';
 import type { Place, Cluster } from './cluster.ts';
-import type { Run } from '../structures/run/document.ts';
+import type { Hung } from './hung.ts';
 
 /** Another name for each that a recipe names. */
 export interface RefMap {
@@ -43,5 +43,5 @@ export const mapCluster = (cluster: Cluster, map: RefMap): Cluster => ({
 	places: cluster.places.map((place) => mapPlace(place, map))
 });
 
-export const mapHung = (hung: Run['hung'], map: RefMap): Run['hung'] =>
+export const mapHung = (hung: Hung | null, map: RefMap): Hung | null =>
 	hung && { ...hung, material: maybe(hung.material, map.material) };

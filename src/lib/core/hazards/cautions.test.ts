@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
-import { clientCautions, hazardsOf, HAZARDS, makerCautions } from './cautions.ts';
+import { clientCautions, hazardsOf, makerCautions } from './cautions.ts';
+import { HAZARDS } from './hazard.ts';
 
 const hazards = (...lines: string[]) => {
 	const worked = tally(design('piece', ...lines), null, 1, {

@@ -1,15 +1,9 @@
+import { hazardsOfStructure } from './of-structure.ts';
 import type { Bill } from '../bom/bill.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import type { Structure } from '../structures/kinds.ts';
 import { inches } from '../units/length.ts';
-
-/** What of a piece can hurt somebody, as its bill and its recipe show it. */
-export const HAZARDS = [
-	'children', 'latex', 'foil', 'burst', 'tall', 'floor', 'glue', 'paint', 'line', 'cutting', 'lifting', 'inflator',
-	'helium', 'scissors', 'driving', 'hung', 'under'
-] as const; // prettier-ignore
-export type Hazard = (typeof HAZARDS)[number];
+import { HAZARDS, type Hazard } from './hazard.ts';
 
 /** What is said of a hazard: to those who build, and to the client where it concerns guests. */
 interface Words {
@@ -104,7 +98,7 @@ export interface Piece {
 export function hazardsOf({ bill, built, overall }: Piece): Hazard[] {
 	const kinds = new Set(bill.lines.flatMap((l) => (l.material ? [l.material.kind] : [])));
 	const has = (test: (kind: MaterialKind) => boolean) => [...kinds].some(test);
-	const fixings = built.sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces.map((p) => p.fixing) : [])); // prettier-ignore
+	const own = new Set(built.sections.flatMap((s) => hazardsOfStructure(s.structure)));
 	const isLatex = bill.inflate.some((l) => !l.kind.startsWith('foil'));
 	const found: Readonly<Record<Hazard, boolean>> = {
 		children: true,
@@ -115,30 +109,18 @@ export function hazardsOf({ bill, built, overall }: Piece): Hazard[] {
 		floor: bill.inflate.length > 0,
 		driving: bill.inflate.length > 0,
 		helium: bill.inflate.some((l) => l.gas === 'helium'),
-		scissors: built.sections.some(
-			(s) => s.structure.kind === 'form' && s.structure.pieces.some((p) => p.neckOff || p.take.kind === 'cut')
-		),
-		glue:
-			fixings.includes('glue') ||
-			bill.lines.some((l) => l.material?.kind === 'adhesive' && /glue/i.test(l.label)),
+		scissors: own.has('scissors'),
+		glue: own.has('glue') || bill.lines.some((l) => l.material?.kind === 'adhesive' && /glue/i.test(l.label)),
 		paint: has((k) => k === 'paint') || bill.lines.some((l) => l.key.includes('painted balloon')),
-		line: has((k) => LINES.has(k)) || fixings.includes('tie'),
+		line: has((k) => LINES.has(k)) || own.has('line'),
 		cutting: has((k) => k === 'pipe'),
 		lifting: overall > REACH,
-		hung: built.sections.some(
-			({ structure: s }) => (s.kind === 'run' || s.kind === 'weave') && s.hung !== null
-		),
-		under: built.sections.some(({ structure: s }) => isWalkedUnder(s)),
+		hung: own.has('hung'),
+		under: own.has('under'),
 		inflator: bill.inflate.some((l) => l.method !== 'strokes' && l.gas === 'air')
 	};
 	return HAZARDS.filter((h) => found[h]);
 }
-
-/** Arches, frames of a doorway, tunnels: what has an inside people go through. */
-const isWalkedUnder = (s: Structure): boolean =>
-	s.kind === 'run'
-		? s.path.kind === 'arch' || (s.path.kind === 'corners' && s.path.legs.length > 2)
-		: s.kind === 'weave' && (s.chord !== null || s.handle !== null);
 
 const OUTDOORS =
 	'Outdoors: wind, heat and sun shorten the life of balloons. We may fix, move or take down a piece for safety. Nothing is released outdoors.';

@@ -1,3 +1,5 @@
+import { ofKind } from '../structures/kinds.ts';
+import { hostsOf } from '../structures/registry/refs.ts';
 import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
@@ -87,8 +89,8 @@ function bunchNotes(line: DayLine, climate: QuoteClimate, catalogue: Catalogue):
 	const { built } = tally;
 	const colourway = built.colourways.find((c) => c.id === item.colourway) ?? built.colourways[0];
 	const where = { temperature: climate.there, height: climate.height };
-	return built.sections.flatMap(({ structure, name }): DayNote[] => {
-		if (structure.kind !== 'bunch' || !floats(structure)) return [];
+	return ofKind(built.sections, 'bunch').flatMap(({ structure, section: { name } }): DayNote[] => {
+		if (!floats(structure)) return [];
 		const lift = liftOf(built, structure, { catalogue, colourway, where });
 		const pulls = `${Math.round(lift.gross)} g of lift for ${Math.round(lift.carried)} g`;
 		if (lift.verdict !== 'floats')
@@ -113,7 +115,7 @@ function bunchNotes(line: DayLine, climate: QuoteClimate, catalogue: Catalogue):
 export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
 	return lines.flatMap(({ item, tally }): DayNote[] => {
 		const { built } = tally;
-		const afloat = built.sections.some(({ structure }) => structure.kind === 'bunch' && floats(structure));
+		const afloat = ofKind(built.sections, 'bunch').some(({ structure }) => floats(structure));
 		const notes: DayNote[] = [];
 		if (afloat)
 			notes.push({
@@ -122,9 +124,8 @@ export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
 			});
 		const topper = built.sections.find(({ stand, structure }) => {
 			const host = built.sections.find((s) => s.id === stand.by)?.structure;
-			return (
-				stand.how === 'on top' && host?.kind === 'stack' && host.layers.length > 2 && !isOnHosts(structure)
-			);
+			const rows = (host && hostsOf(host).rows) ?? [];
+			return stand.how === 'on top' && rows.length > 2 && !isOnHosts(structure);
 		});
 		if (topper)
 			notes.push({

@@ -1,3 +1,4 @@
+import { ofKind } from '../structures/kinds.ts';
 import { layersForHeight, ownPitch } from '../geometry/antiprism.ts';
 import { ringWidth } from '../geometry/ring.ts';
 import { type Catalogue, matchKey } from '../materials/catalogue.ts';
@@ -46,12 +47,11 @@ export function asClusters(
 ): AsClusters {
 	let [changed, left] = [0, 0];
 	const draft = structuredClone(recipe) as RecipeDraft;
-	for (const section of draft.sections) {
-		if (section.structure.kind !== 'stack') continue;
-		const { squash } = section.structure;
+	for (const { structure: stack } of ofKind(draft.sections, 'stack')) {
+		const { squash } = stack;
 		// Height a row came out short of, mm: the next one makes it up.
 		const debt = { height: 0 };
-		section.structure.layers = section.structure.layers.map((layer) => {
+		stack.layers = stack.layers.map((layer) => {
 			const made = rebuilt(layer as Layer, count, { ...context, squash, recipe, newId, debt });
 			if (made) changed++;
 			else left++;

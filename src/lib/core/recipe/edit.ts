@@ -23,7 +23,7 @@ export function addSection(recipe: RecipeDraft, section: Section) {
 	const [only, ...others] = recipe.sections as Recipe['sections'];
 	// The empty stack that every new design starts with gives way to a bunch, a form, a run or a weave said first.
 	const untouched = only !== undefined && others.length === 0 && isBareStack(only.structure);
-	if (untouched && stand.by === null && holdsLines(structure) && structure.kind !== only.structure.kind)
+	if (untouched && stand.by === null && holdsLines(structure) && !isBareStack(structure))
 		recipe.sections = [];
 	recipe.sections.push(section as Mutable<Section>);
 }

@@ -1,3 +1,4 @@
+import { ofKind } from '../structures/kinds.ts';
 import { countedLines } from '../structures/extras/count.ts';
 import type { Id } from '../document/id.ts';
 import { isSeen } from '../structures/registry/picture.ts';
@@ -10,11 +11,9 @@ export function servedBy(
 	nameOf: (material: Id) => string
 ): ReadonlyMap<Id, readonly string[]> {
 	const served = new Map<Id, string[]>();
-	for (const { structure } of sections) {
-		if (structure.kind !== 'extras') continue;
+	for (const { structure } of ofKind(sections, 'extras'))
 		for (const { serves, material } of countedLines(structure.lines))
 			for (const id of serves) served.set(id, [...(served.get(id) ?? []), nameOf(material)]);
-	}
 	return served;
 }
 

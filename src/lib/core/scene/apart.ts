@@ -1,3 +1,4 @@
+import { accompanies } from '../structures/registry/refs.ts';
 import type { Id } from '../document/id.ts';
 import type { Section } from '../recipe/recipe.ts';
 import type { Assembly } from '../assembly/assemble.ts';
@@ -25,7 +26,7 @@ export function apart(
 		const by = section?.stand.by ?? null;
 		if (!section || by === null || depth > sections.length) return { lift: 0, host: null, sideways: false };
 		const below = stepOf(by, depth + 1);
-		const onTop = section.stand.how === 'on top' && section.structure.kind !== 'applied';
+		const onTop = section.stand.how === 'on top' && !accompanies(section.structure);
 		const step = { lift: below.lift + (onTop ? 1 : 0), host: by, sideways: !onTop };
 		steps.set(id, step);
 		return step;

@@ -24,6 +24,19 @@ export type Structure = StructureOf[Kind];
 /** A structure of one kind, as a table of all kinds takes it. */
 export type Of<K extends Kind> = { readonly kind: K } & StructureOf[K];
 
-/** A structure as one certain kind; undefined where it is another. For what is about that kind alone. */
-export const asKind = <K extends Kind>(s: Structure, kind: K): StructureOf[K] | undefined =>
-	s.kind === kind ? (s as StructureOf[K]) : undefined;
+/** A structure, or a draft of one, as one certain kind; undefined where it is another. For what is about that kind alone. */
+export const asKind = <S extends { readonly kind: Kind }, K extends Kind>(
+	s: S,
+	kind: K
+): Extract<S, { readonly kind: K }> | undefined =>
+	s.kind === kind ? (s as Extract<S, { readonly kind: K }>) : undefined;
+
+/** Sections of one certain kind, in their order. For what is about that kind alone. */
+export const ofKind = <S extends { readonly structure: { readonly kind: Kind } }, K extends Kind>(
+	sections: readonly S[],
+	kind: K
+): { readonly section: S; readonly structure: Extract<S['structure'], { readonly kind: K }> }[] =>
+	sections.flatMap((section) => {
+		const structure = asKind<S['structure'], K>(section.structure, kind);
+		return structure === undefined ? [] : [{ section, structure }];
+	});

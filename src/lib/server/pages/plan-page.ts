@@ -1,3 +1,4 @@
+import { partsOf } from '../../core/structures/registry/refs.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
 import { asked, headOf, type AskedFor } from '../services/asked.ts';
@@ -26,10 +27,8 @@ export async function planPage(repos: Repos, wanted: AskedFor) {
 function subjectsOf({ sections }: Recipe): { id: string; name: string }[] {
 	return sections.flatMap(({ id, name, structure }) => [
 		{ id, name },
-		...(structure.kind === 'stack'
-			? structure.layers.map((l, i) => ({ id: l.id, name: `${name}, row ${i + 1}` }))
-			: structure.kind === 'applied'
-				? structure.pieces.map((p) => ({ id: p.id, name: p.name }))
-				: [])
+		...partsOf(structure, name)
+			.filter((p) => p.served)
+			.map((p, i) => ({ id: p.id, name: p.name ?? `${name}, row ${i + 1}` }))
 	]);
 }

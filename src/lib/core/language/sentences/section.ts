@@ -9,7 +9,7 @@ import { KEYWORDS } from '../context.ts';
 import { MOST_IN_NAME } from '../../document/limits.ts';
 import { wordsMatch } from '../names/name-colour.ts';
 import { rowOf } from '../host.ts';
-import { STARTS } from '../../structures/registry/language.ts';
+import { startOf, STARTS } from '../../structures/registry/language.ts';
 import { lengthOf, type Reader } from '../reader.ts';
 import { isWord } from '../tokens.ts';
 
@@ -94,8 +94,7 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 
 /** A section that is there already is taken in hand again; another of its name needs a name of its own. */
 function goOn(r: Reader, verb: string, own: Section): Parsed<Entry> {
-	const kind = own.structure.kind;
-	if (r.now || (verb !== 'section' && verb !== kind))
+	if (r.now || (verb !== 'section' && verb !== startOf(own.structure)))
 		return refuse(
 			'refused',
 			`There is a section “${own.name}” already. Give this one a name of its own, like “${verb} other ${own.name}”; “section ${own.name}” alone goes on in the one that is there.`

@@ -1,3 +1,4 @@
+import { ofKind } from '../kinds.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { Applied, AppliedPiece } from './document.ts';
 import type { Home } from '../facets/language.ts';
@@ -7,11 +8,11 @@ import { ON_THE_FLOOR } from '../../document/stand.ts';
 import type { Mutable } from '../../document/mutable.ts';
 
 /** Every applied piece of a design with the section that carries it, which its section stands by. */
-export const piecesIn = (recipe: Recipe): { piece: AppliedPiece; section: Id; host: Id | null }[] =>
-	recipe.sections.flatMap(({ id, structure, stand }) =>
-		structure.kind === 'applied'
-			? structure.pieces.map((piece) => ({ piece, section: id, host: stand.by }))
-			: []
+export const piecesIn = ({
+	sections
+}: Pick<Recipe, 'sections'>): { piece: AppliedPiece; section: Id; host: Id | null }[] =>
+	ofKind(sections, 'applied').flatMap(({ section: { id, stand }, structure }) =>
+		structure.pieces.map((piece) => ({ piece, section: id, host: stand.by }))
 	);
 
 /** The section of the pieces of a host, or the one to make for them; a host of null is a wall. */

@@ -56,7 +56,14 @@ export const print: PrintFacet<Bunch> = {
 			slot: slotOf(item)
 		})),
 		...(weight
-			? [{ id: null, about: 'more' as const, text: printWeight(weight, slots, materialOf), slot: null }]
+			? [
+					{
+						id: null,
+						about: 'more' as const,
+						text: printWeight(weight, slots, materialOf),
+						slot: weight.kind === 'balloon' ? weight.balloon.slot : null
+					}
+				]
 			: [])
 	],
 	said({ items, weight }, { text }, { slots, materialOf }) {

@@ -79,6 +79,10 @@ export const STARTS: ReadonlyMap<string, () => Structure> = new Map(
 	ALL.flatMap(({ starts }) => (starts ? [[starts.word, starts.empty] as const] : []))
 );
 
+/** The word that begins a section of its kind; null where none does. */
+export const startOf = ({ kind }: Pick<Structure, 'kind'>): string | null =>
+	LANGUAGES[kind].starts?.word ?? null;
+
 /** Whether the entry line can stand in it: what is said goes there. */
 export const holdsLines = ({ kind }: Pick<Structure, 'kind'>): boolean => LANGUAGES[kind].starts !== null;
 

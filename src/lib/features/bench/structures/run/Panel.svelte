@@ -36,13 +36,13 @@
 	/** As it is built: a path that is lent is there. */
 	const run = $derived.by(() => {
 		const built = bench.tally.built.sections.find((s) => s.id === section.id)?.structure;
-		return built?.kind === 'run' ? built : section.structure;
+		return (built && asKind(built, 'run')) ?? section.structure;
 	});
 	/** As it stands in the recipe, in no size and without what is being typed. */
 	const own = $derived.by(() => {
 		const plain = withPumps(withPaths(bench.recipe), bench.context.rates.pumps);
 		const found = plain.sections.find((s) => s.id === section.id)?.structure;
-		return found?.kind === 'run' ? found : undefined;
+		return found && asKind(found, 'run');
 	});
 	const SCHOOLS: Readonly<Record<EstimateBy, string>> = {
 		clusters: 'clusters a foot',

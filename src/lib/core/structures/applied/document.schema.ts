@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { FIXINGS, type Applied } from './document.ts';
+import { amount, id, length, name, ownBalloon, host } from '../../document/fields.schema.ts';
+import { MOST_ALIKE, MOST_FIXINGS } from '../../document/limits.ts';
+
+const piece = z.strictObject({
+	id,
+	name,
+	what: z.discriminatedUnion('kind', [
+		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
+		z.strictObject({ kind: z.literal('material'), material: id.nullable(), flat: length.nullable() })
+	]),
+	on: z
+		.array(z.strictObject({ host, count: z.number().int().min(1).max(MOST_ALIKE) }))
+		.min(1)
+		.max(60),
+	fixing: z.enum(FIXINGS),
+	each: amount('Fixings are a number, 0 or more.', MOST_FIXINGS),
+	swappable: z.boolean()
+});
+export const applied = z.strictObject({
+	kind: z.literal('applied'),
+	pieces: z.array(piece).max(200)
+}) satisfies z.ZodType<Applied, unknown>;

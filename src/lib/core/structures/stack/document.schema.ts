@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { UPRIGHTS, type Stack } from './document.ts';
+import { cluster, id, joining, length } from '../../document/fields.schema.ts';
+
+const layer = z.strictObject({
+	id,
+	clusters: z.array(cluster).min(1).max(8),
+	repeat: z.number().int().min(1).max(200),
+	turn: z.enum(['half', 'none']),
+	joining: joining.nullable()
+});
+
+export const stack = z.strictObject({
+	kind: z.literal('stack'),
+	layers: z.array(layer).max(400),
+	upright: z.strictObject({
+		kind: z.enum(UPRIGHTS),
+		length: length.nullable(),
+		material: id.nullable(),
+		tie: length
+	}),
+	joining,
+	squash: z.number().min(0.5).max(1.2),
+	onFloor: z.boolean()
+}) satisfies z.ZodType<Stack, unknown>;
