@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { money } from '../core/money/money.ts';
 import { POINT } from '../core/units/number.ts';
 import { amountText, changeText, percentText, sumText } from './bench/tape-words.ts';
-import { parsePercent } from './percent.ts';
+import { methodField } from '../core/pricing/methods.ts';
 
 const usd = (minor: number) => money(minor, 'USD');
 
@@ -20,12 +20,16 @@ test('changes carry their sign, with a true minus; nothing changed is 0', () => 
 	expect(percentText(48.04)).toBe('48.0 %');
 });
 test('a margin ends under 100, a markup may go on', () => {
-	expect(parsePercent('99.9', 'margin', POINT).ok).toBe(true);
+	expect(methodField('margin').read('99.9', { style: POINT, currency: 'USD' }).ok).toBe(true);
 	for (const typed of ['100', '250']) {
-		const margin = parsePercent(typed, 'margin', POINT);
+		const margin = methodField('margin').read(typed, { style: POINT, currency: 'USD' });
 		expect(!margin.ok && margin.say).toContain('No price leaves a margin of 100 %');
-		expect(parsePercent(typed, 'markup', POINT).ok).toBe(true);
+		expect(methodField('markup').read(typed, { style: POINT, currency: 'USD' }).ok).toBe(true);
 	}
-	expect(parsePercent('', 'markup', POINT)).toMatchObject({ code: 'missing' });
-	expect(parsePercent('-1', 'margin', POINT)).toMatchObject({ code: 'negative' });
+	expect(methodField('markup').read('', { style: POINT, currency: 'USD' })).toMatchObject({
+		code: 'missing'
+	});
+	expect(methodField('margin').read('-1', { style: POINT, currency: 'USD' })).toMatchObject({
+		code: 'negative'
+	});
 });

@@ -1,7 +1,10 @@
 import { today } from '@internationalized/date';
 import { fail, redirect } from '@sveltejs/kit';
 import { loadStudio } from '$lib/server/services/studio.ts';
-import { newTerms } from '$lib/server/services/quoting.ts';
+import { readForm } from '$lib/core/forms/read-form.ts';
+import { words } from '$lib/core/forms/fields.ts';
+import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
+import { beginQuote } from '$lib/server/services/quoting.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -30,34 +33,27 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 };
 
 /** An id of the form; nothing where it is blank or none. One the version lacks is read as its first, or as it stands. */
-function idIn(form: FormData, name: string): string | null {
-	const said = String(form.get(name) ?? '');
-	return /^[\w-]{1,64}$/.test(said) ? said : null;
-}
+const idIn = (said: string | undefined): string | null =>
+	said !== undefined && /^[\w-]{1,64}$/.test(said) ? said : null;
+
+const CLIENT = { client: words({ what: 'A name', most: 120, missing: 'Who is it for? Type a name.' }) };
 
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
-		const form = await request.formData();
-		const client = String(form.get('client') ?? '').trim();
-		if (client === '') return fail(400, { trouble: 'Who is it for? Type a name.', client });
-		if (client.length > 120)
-			return fail(400, { trouble: 'That name is too long: 120 letters at most.', client });
-		const said = String(form.get('id') ?? '');
-		const id = /^[\w-]{8,64}$/.test(said) ? said : crypto.randomUUID();
-		const design = String(form.get('with') ?? '');
-		const colourwayId = idIn(form, 'colourway');
-		const sizeId = idIn(form, 'size');
+		const typed = await fieldsOf(request);
 		const { settings } = await loadStudio(locals.repos);
-		const line = (await locals.repos.quotes.offered()).find((o) => o.design === design);
-		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
-		const lines = line
-			? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId, sizeId, quantity: 1, way: null }]
-			: [];
-		await locals.repos.quotes.create(
-			id,
-			{ clientId, eventDate: null, zone: settings.zone, terms: newTerms(settings), lines },
-			new Date()
-		);
-		redirect(303, `/quotes/${id}`);
+		const read = readForm(CLIENT, typed, {
+			style: { decimal: settings.decimal },
+			currency: settings.rates.currency
+		});
+		if (!read.ok) return fail(400, { trouble: read.errors.client ?? '', client: typed.client ?? '' });
+		const wanted = {
+			id: sentId(typed),
+			client: read.values.client,
+			design: typed.with ?? '',
+			colourwayId: idIn(typed.colourway),
+			sizeId: idIn(typed.size)
+		};
+		redirect(303, `/quotes/${await beginQuote(locals.repos, wanted, new Date())}`);
 	}
 };

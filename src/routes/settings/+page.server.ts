@@ -4,6 +4,7 @@ import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import { choicesFor, printSettings, readSettings, ruleRows } from '$lib/core/workspace/settings-form.ts';
 import { fitWords } from '$lib/core/sizing/read-pumps.ts';
 import { firstIssue } from '$lib/server/answers.ts';
+import { fieldsOf } from '$lib/server/form-fields.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,7 +25,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
-		const typed = Object.fromEntries(await request.formData()) as Record<string, string>;
+		const typed = await fieldsOf(request);
 		const { settings, materials } = await loadStudio(locals.repos);
 		const now = printSettings(settings);
 		const meanwhile = mergeFields(typed, startedFrom(typed.started), now);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { METHOD_OPTIONS, methodLabel } from '$lib/core/pricing/methods.ts';
 	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
@@ -133,12 +134,8 @@
 		</fieldset>
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
-			{@render choice('Priced by', 'method', [
-				['margin', 'target margin'],
-				['markup', 'markup']
-			])}
-			{@render text('Target margin', 'margin', '%')}
-			{@render text('Markup', 'markup', '%')}
+			{@render choice('Priced by', 'method', METHOD_OPTIONS)}
+			{#each METHOD_OPTIONS as [method] (method)}{@render text(methodLabel(method), method, '%')}{/each}
 			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
 			{@render choice('which one', 'pricePointMode', [
 				['up', 'the next one up'],

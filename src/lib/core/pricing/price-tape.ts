@@ -1,6 +1,7 @@
 import type { Money } from '../money/money.ts';
 import { printNumber } from '../units/print-number.ts';
 import { rational } from '../units/rational.ts';
+import { METHODS } from './methods.ts';
 import type { Priced } from './price.ts';
 import type { PriceTerms, Way } from './terms.ts';
 
@@ -19,8 +20,7 @@ export interface PriceRow {
 export const rateText = (percent: string): string => `${printNumber(rational(percent))} %`;
 
 /** `target margin 48 %`, `markup 90 %`. */
-export const wayText = ({ method, percent }: Way): string =>
-	`${method === 'margin' ? 'target margin' : 'markup'} ${rateText(percent)}`;
+export const wayText = ({ method, percent }: Way): string => `${METHODS[method].called} ${rateText(percent)}`;
 
 /**
  * The price as a tape: lines, each step with what the order leaves after it, delivery, the price as it is said, tax,

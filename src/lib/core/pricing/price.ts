@@ -2,10 +2,8 @@ import { add, allocate, money, rounded, subtract, total, zero, type Money } from
 import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import type { Amount } from '../cost/amount.ts';
 import { rational, sum, ZERO, type Rational } from '../units/rational.ts';
+import { METHODS, type Fee, type PriceRefusal } from './methods.ts';
 import { wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
-
-/** Why no price can be worked out. */
-export type PriceRefusal = 'margin-too-high' | 'margin-negative' | 'markup-too-low';
 
 /** One step of a price, in the order of the tape. */
 export interface PriceStep {
@@ -90,32 +88,6 @@ export function paymentsOf({ fee, deposit }: Pick<PriceTerms, 'fee' | 'deposit'>
 	return part.compare(0) > 0 && part.compare(100) < 0 ? Math.max(2, fee.payments) : fee.payments;
 }
 
-/**
- * Price by target margin: P = (C + fixed · payments) / (1 − m − f).
- * @returns undefined where 1 − m − f is not above 0: no price reaches that margin
- */
-export function priceByMargin(
-	cost: Rational,
-	margin: Rational,
-	fee: { share: Rational; fixed: Rational }
-): Rational | undefined {
-	const left = rational(1).sub(margin).sub(fee.share);
-	return left.compare(0) > 0 ? cost.add(fee.fixed).div(left) : undefined;
-}
-
-/**
- * Price by markup: P = C (1 + k), with fees on top P = (C (1 + k) + fixed · payments) / (1 − f).
- * @returns undefined where 1 − f is not above 0
- */
-export function priceByMarkup(
-	cost: Rational,
-	markup: Rational,
-	fee: { share: Rational; fixed: Rational } = { share: ZERO, fixed: ZERO }
-): Rational | undefined {
-	const left = rational(1).sub(fee.share);
-	return left.compare(0) > 0 ? cost.mul(markup.add(1)).add(fee.fixed).div(left) : undefined;
-}
-
 /** A price moved to its price point, in minor units. */
 export function toPricePoint(minor: number, point: PricePoint | null): number {
 	if (!point || point.step <= 0) return minor;
@@ -198,30 +170,40 @@ export function priceOrder({ lines, delivery }: Order, terms: PriceTerms): Price
 export const price = (cost: Amount, terms: PriceTerms): Price =>
 	priceOrder({ lines: [{ cost, way: wayOf(terms) }], delivery: null }, terms);
 
+const times = (now: number, factor: Rational): number => halfAwayFromZero(factor.mul(now));
+
+/** What each step makes of the pieces, minor units, in their order. @param base before the first of them */
+const STEPS: readonly {
+	readonly id: PriceStep['id'];
+	to(now: number, terms: PriceTerms): number;
+}[] = [
+	{ id: 'rush', to: (now, { rush }) => times(now, share(rush).add(1)) },
+	{ id: 'weekend', to: (now, { weekend }) => times(now, share(weekend).add(1)) },
+	{ id: 'volume', to: (now, { volume }) => times(now, rational(1).sub(share(volume))) },
+	{ id: 'discount', to: (now, terms) => Math.max(0, now - discountOf(now, terms)) },
+	{ id: 'price point', to: (now, { pricePoint }) => toPricePoint(now, pricePoint) },
+	{ id: 'minimum order', to: (now, { minimumMinor }) => Math.max(now, minimumMinor) }
+];
+
 /** Steps that change anything, each from what to what, minor units. */
 function pieceSteps(base: number, terms: PriceTerms) {
 	const steps: { readonly id: PriceStep['id']; readonly from: number; readonly to: number }[] = [];
 	let now = base;
-	const step = (id: PriceStep['id'], to: number) => {
-		if (to !== now) steps.push({ id, from: now, to });
-		now = to;
-	};
-	const times = (factor: Rational) => halfAwayFromZero(factor.mul(now));
-	step('rush', times(share(terms.rush).add(1)));
-	step('weekend', times(share(terms.weekend).add(1)));
-	step('volume', times(rational(1).sub(share(terms.volume))));
-	step('discount', Math.max(0, now - discountOf(now, terms)));
-	// Nothing to pay for stays nothing; a price that its price point takes to 0 does not.
-	const free = now === 0;
-	step('price point', toPricePoint(now, terms.pricePoint));
-	step('minimum order', free ? 0 : Math.max(now, terms.minimumMinor));
+	let free = base === 0;
+	for (const { id, to } of STEPS) {
+		// Nothing to pay for stays nothing; a price that its price point takes to 0 does not.
+		if (id === 'price point') free = now === 0;
+		const next = free ? now : to(now, terms);
+		if (next !== now) steps.push({ id, from: now, to: next });
+		now = next;
+	}
 	return steps;
 }
 
 function basePrices(
 	lines: readonly { readonly cost: Amount; readonly way: Way }[],
 	terms: PriceTerms,
-	fee: { share: Rational; fixed: Rational }
+	fee: Fee
 ): Rational[] | PriceRefusal {
 	const costs = lines.map((l) => rational(l.cost.known.minor));
 	const all = sum(costs);
@@ -229,26 +211,11 @@ function basePrices(
 	for (const [i, { way }] of lines.entries()) {
 		const cost = costs[i]!;
 		const own = { share: fee.share, fixed: all.equals(0) ? ZERO : fee.fixed.mul(cost).div(all) };
-		const base = basePrice(cost, way, terms.feeOnTop, own);
+		const base = METHODS[way.method].price(cost, share(way.percent), own, terms.feeOnTop);
 		if (typeof base === 'string') return base;
 		bases.push(base);
 	}
 	return bases;
-}
-
-function basePrice(
-	cost: Rational,
-	{ method, percent }: Way,
-	feeOnTop: boolean,
-	fee: { share: Rational; fixed: Rational }
-): Rational | PriceRefusal {
-	if (method === 'markup') {
-		const markup = share(percent);
-		if (markup.compare(-1) < 0) return 'markup-too-low';
-		return priceByMarkup(cost, markup, feeOnTop ? fee : undefined) ?? 'margin-too-high';
-	}
-	if (cost.equals(0)) return ZERO;
-	return priceByMargin(cost, share(percent), fee) ?? 'margin-too-high';
 }
 
 function discountOf(now: number, { discount }: PriceTerms): number {

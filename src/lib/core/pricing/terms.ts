@@ -1,3 +1,4 @@
+import type { PriceMethod } from './methods.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** A tidy price: the next multiple up, or the nearest. Minor units. */
@@ -17,7 +18,7 @@ export interface PaymentFee {
 
 /** How a piece is priced: by margin or markup, and at how many per cent. */
 export interface Way {
-	readonly method: 'margin' | 'markup';
+	readonly method: PriceMethod;
 	readonly percent: RationalText;
 }
 
@@ -27,7 +28,7 @@ export type Discount =
 
 /** How a price comes from a cost. Percentages are per cent as rationals; margin and markup are never mixed up. */
 export interface PriceTerms {
-	readonly method: 'margin' | 'markup';
+	readonly method: PriceMethod;
 	/** Target margin, (price − cost) / price, under 100. */
 	readonly margin: RationalText;
 	/** Markup, (price − cost) / cost. */

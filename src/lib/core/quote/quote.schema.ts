@@ -1,3 +1,4 @@
+import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { CURRENCIES, type Money } from '../money/money.ts';
 import { FINISHES } from '../materials/material.ts';
@@ -14,7 +15,7 @@ const minor = z.number().int().min(0).max(1_000_000_000);
 /** Guards {@link LineWay} in the column of a line. */
 export const lineWaySchema = z.union([
 	z.literal('quote'),
-	z.strictObject({ method: z.enum(['margin', 'markup']), percent: percentSchema })
+	z.strictObject({ method: z.enum(PRICE_METHODS), percent: percentSchema })
 ]) satisfies z.ZodType<LineWay, unknown>;
 
 /** Guards {@link QuoteTerms}: the JSON column and the quote builder. */
@@ -24,7 +25,7 @@ export const quoteTermsSchema = z.strictObject({
 	setting: z.enum(['indoor', 'outdoor']),
 	deliveryMinor: minor.nullable(),
 	deliveryCostMinor: minor.nullable(),
-	method: z.enum(['margin', 'markup']),
+	method: z.enum(PRICE_METHODS),
 	margin: percentSchema,
 	markup: percentSchema,
 	rush: percentSchema,

@@ -1,3 +1,4 @@
+import type { PriceMethod } from '../pricing/methods.ts';
 import { join, nothing, plus, type Amount } from '../cost/amount.ts';
 import type { Sun } from '../gas/heat.ts';
 import { add, money, zero, type Money } from '../money/money.ts';
@@ -20,7 +21,7 @@ export interface QuoteTerms {
 	readonly deliveryMinor: number | null;
 	/** What the delivery costs the studio; null is unknown. */
 	readonly deliveryCostMinor: number | null;
-	readonly method: 'margin' | 'markup';
+	readonly method: PriceMethod;
 	readonly margin: RationalText;
 	readonly markup: RationalText;
 	readonly rush: RationalText;

@@ -1,3 +1,4 @@
+import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { SUNS } from '../gas/heat.ts';
 import type { RawQuote } from './read-form.ts';
@@ -14,7 +15,7 @@ export const rawQuoteSchema = z.strictObject({
 	setting: z.enum(['indoor', 'outdoor']),
 	delivery: text(40),
 	deliveryCost: text(40),
-	method: z.enum(['margin', 'markup']),
+	method: z.enum(PRICE_METHODS),
 	margin: text(40),
 	markup: text(40),
 	rush: text(40),
@@ -39,7 +40,7 @@ export const rawQuoteSchema = z.strictObject({
 				sizeId: text(64).default(''),
 				quantity: text(40),
 				/** A page opened before lines had ways of their own says none. */
-				way: z.enum(['own', 'quote', 'margin', 'markup']).default('own'),
+				way: z.enum(['own', 'quote', ...PRICE_METHODS]).default('own'),
 				percent: text(40).default('')
 			})
 		)

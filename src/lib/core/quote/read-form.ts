@@ -1,12 +1,17 @@
-import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
-import { parseMoney, type Currency } from '../money/money.ts';
-import { parseBounded, parseCount, type NumberStyle } from '../units/number.ts';
-import { rational, rationalText } from '../units/rational.ts';
-import type { Discount } from '../pricing/terms.ts';
+import { got } from '../errors.ts';
+import { amount, as, count, held, orBlank, percent, quantity, words, type Field } from '../forms/fields.ts';
+import type { Fields } from '../forms/merge-fields.ts';
+import { readForm } from '../forms/read-form.ts';
 import type { Sun } from '../gas/heat.ts';
-import { inUnit, parseQuantity, type Wanted } from '../units/quantity.ts';
+import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
+import type { Currency } from '../money/money.ts';
+import { methodField, METHODS, type PriceMethod } from '../pricing/methods.ts';
+import type { Discount } from '../pricing/terms.ts';
+import type { NumberStyle } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
-import type { LineWay, QuoteClimate, QuoteTerms } from './quote.ts';
+import { inUnit } from '../units/quantity.ts';
+import { rational, rationalText, type Rational } from '../units/rational.ts';
+import type { LineWay, QuoteTerms } from './quote.ts';
 
 /** A mild room, K: 68 °F. */
 export const ROOM = 293.15;
@@ -21,7 +26,7 @@ export interface RawQuote {
 	readonly setting: 'indoor' | 'outdoor';
 	readonly delivery: string;
 	readonly deliveryCost: string;
-	readonly method: 'margin' | 'markup';
+	readonly method: PriceMethod;
 	readonly margin: string;
 	readonly markup: string;
 	readonly rush: string;
@@ -46,7 +51,7 @@ export interface RawLine {
 	readonly sizeId: string;
 	readonly quantity: string;
 	/** As its design says (or the quote, where that says nothing), as the quote, or its own with its per cent. */
-	readonly way: 'own' | 'quote' | 'margin' | 'markup';
+	readonly way: 'own' | 'quote' | PriceMethod;
 	readonly percent: string;
 }
 
@@ -84,113 +89,115 @@ export function readQuote(
 	raw: RawQuote,
 	{ currency, style }: { currency: Currency; style: NumberStyle }
 ): { errors: Partial<Record<QuoteField, string>>; value?: ReadQuote } {
+	const context = { style, currency };
 	const errors: Partial<Record<QuoteField, string>> = {};
-	const percentOf = (text: string, field: QuoteField, what: string, max: number): string => {
-		const parsed = parseBounded(text, { what, min: 0, max, unit: ' %' }, style);
-		if (parsed.ok) return rationalText(parsed.value);
-		errors[field] = parsed.say;
-		return '0';
-	};
-	const percent = (
-		field: 'margin' | 'markup' | 'rush' | 'tax' | 'deposit' | 'discount',
-		what: string,
-		max: number
-	): string => percentOf(raw[field], field, what, max);
-	const marginOf = (text: string, field: QuoteField, what: string): string => {
-		const margin = percentOf(text, field, what, 1_000_000);
-		if (!errors[field] && rational(margin).compare(100) >= 0)
-			errors[field] = 'No price leaves a margin of 100 % or more. Type less than 100, or price by markup.';
-		return margin;
-	};
-	const amount = (field: 'delivery' | 'deliveryCost' | 'discount', what: string): number => {
-		const parsed = parseMoney(raw[field], currency, style);
-		if (parsed.ok) return parsed.value.minor;
-		errors[field] = parsed.code === 'missing' ? `${what} is blank. Type 0 for none.` : parsed.say;
-		return 0;
-	};
-	if (raw.client.trim() === '') errors.client = 'Who is it for? Type a name.';
-	if (raw.eventDate !== '' && !isCalendarDay(raw.eventDate))
-		errors.eventDate = 'There is no such day. Pick one from the calendar.';
-	const margin =
-		raw.method === 'margin'
-			? marginOf(raw.margin, 'margin', 'The margin')
-			: percent('margin', 'The margin', 1_000_000);
+	const read = readForm(quoteForm(raw), raw as unknown as Fields, context);
+	if (!read.ok) Object.assign(errors, read.errors);
+	const lines = raw.lines.map((line) => {
+		const own = readForm(lineForm(line), line as unknown as Fields, context);
+		if (!own.ok)
+			for (const [field, say] of Object.entries(own.errors))
+				errors[`${field} ${line.id}` as QuoteField] = say;
+		return own.ok ? { ...own.values, line } : undefined;
+	});
+	if (!read.ok || Object.keys(errors).length > 0) return { errors };
+	const v = read.values;
 	const terms: QuoteTerms = {
 		occasion: raw.occasion.trim(),
 		venue: raw.venue.trim(),
 		setting: raw.setting,
-		// A blank charge is worked out from what the delivery costs.
-		deliveryMinor: raw.delivery.trim() === '' ? null : amount('delivery', 'The delivery charge'),
-		// A blank cost is unknown, and shown as such: it is not free.
-		deliveryCostMinor:
-			raw.deliveryCost.trim() === '' ? null : amount('deliveryCost', 'What the delivery costs you'),
+		deliveryMinor: v.delivery,
+		deliveryCostMinor: v.deliveryCost,
 		method: raw.method,
-		margin,
-		markup: percent('markup', 'The markup', 10_000),
-		rush: percent('rush', 'The rush charge', 1000),
-		discount: readDiscount(),
-		tax: percent('tax', 'The tax rate', 100),
-		deposit: percent('deposit', 'The deposit', 100),
-		validDays: days(),
+		margin: rationalText(v.margin),
+		markup: rationalText(v.markup),
+		rush: rationalText(v.rush),
+		discount: v.discount,
+		tax: rationalText(v.tax),
+		deposit: rationalText(v.deposit),
+		validDays: v.validDays,
 		note: raw.note,
-		climate: climate()
+		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height }
 	};
-	function climate(): QuoteClimate | null {
-		if (raw.there.trim() === '') return null;
-		const air = (field: 'here' | 'there', what: string): number => quantity(field, { ...VENUE_AIR, what });
-		const height =
-			raw.height.trim() === ''
-				? 0
-				: quantity('height', { ...VENUE_HEIGHT, what: 'The height above the sea' });
-		const here = raw.here.trim() === '' ? ROOM : air('here', 'The air at your studio');
-		return { here, there: air('there', 'The air there'), sun: raw.sun, height };
-	}
-	function quantity(field: 'here' | 'there' | 'height', wanted: Wanted): number {
-		const parsed = parseQuantity(raw[field], wanted, style);
-		if (parsed.ok) return parsed.value;
-		errors[field] = parsed.say;
-		return wanted.min;
-	}
-	function readDiscount(): Discount | null {
-		if (raw.discountKind === 'none') return null;
-		if (raw.discountKind === 'amount') return { kind: 'amount', minor: amount('discount', 'The discount') };
-		return { kind: 'percent', percent: percent('discount', 'The discount', 100) };
-	}
-	function days(): number {
-		const parsed = parseCount(raw.validDays, { what: 'Days the offer stands', min: 1, max: 365 }, style);
-		if (parsed.ok) return parsed.value;
-		errors.validDays = parsed.say;
-		return 14;
-	}
-	const lines = raw.lines.map((line) => {
-		const parsed = parseCount(line.quantity, { what: 'How many', min: 1, max: 999 }, style);
-		if (!parsed.ok) errors[`quantity ${line.id}`] = parsed.say;
-		const field = `percent ${line.id}` as const;
-		const way =
-			line.way === 'own'
-				? null
-				: line.way === 'quote'
-					? line.way
-					: {
-							method: line.way,
-							percent:
-								line.way === 'margin'
-									? marginOf(line.percent, field, 'The margin of this line')
-									: percentOf(line.percent, field, 'The markup of this line', 10_000)
-						};
-		return {
-			id: line.id,
-			versionId: line.versionId,
-			colourwayId: line.colourwayId || null,
-			sizeId: line.sizeId || null,
-			quantity: parsed.ok ? parsed.value : 1,
-			way
-		};
-	});
-	if (Object.keys(errors).length > 0) return { errors };
 	return {
 		errors,
-		value: { client: raw.client.trim(), eventDate: raw.eventDate || null, zone: raw.zone, terms, lines }
+		value: {
+			client: v.client,
+			eventDate: v.eventDate,
+			zone: raw.zone,
+			terms,
+			lines: lines.flatMap((own) => (own ? [lineOf(own)] : []))
+		}
+	};
+}
+
+/** The fields of a quote with their limits; a discount is an amount or per cent, as is chosen beside it. */
+function quoteForm({ method, discountKind, there }: RawQuote) {
+	const asked = there.trim() !== '';
+	const no = <T>(value: T): Field<T> => ({ read: () => got(value) });
+	return {
+		client: words({ what: 'A name', most: 200, missing: 'Who is it for? Type a name.' }),
+		eventDate: orBlank(
+			held(words({ what: 'A day', most: 40 }), (day) =>
+				isCalendarDay(day) ? undefined : 'There is no such day. Pick one from the calendar.'
+			),
+			null
+		),
+		// A blank charge is worked out from what the delivery costs.
+		delivery: orBlank(amount('The delivery charge'), null),
+		// A blank cost is unknown, and shown as such: it is not free.
+		deliveryCost: orBlank(amount('What the delivery costs you'), null),
+		margin: methodField('margin', undefined, method === 'margin'),
+		markup: methodField('markup', undefined, method === 'markup'),
+		rush: percent('The rush charge', 1000),
+		discount: discountField(discountKind),
+		tax: percent('The tax rate', 100),
+		deposit: percent('The deposit', 100),
+		validDays: count({ what: 'Days the offer stands', min: 1, max: 365 }),
+		// Of the air only what is there is asked: a blank there is no question.
+		there: orBlank(quantity({ ...VENUE_AIR, what: 'The air there' }), null),
+		here: asked ? orBlank(quantity({ ...VENUE_AIR, what: 'The air at your studio' }), ROOM) : no(ROOM),
+		height: asked ? orBlank(quantity({ ...VENUE_HEIGHT, what: 'The height above the sea' }), 0) : no(0)
+	};
+}
+
+const discountField = (kind: RawQuote['discountKind']): Field<Discount | null> =>
+	kind === 'none'
+		? { read: () => got(null) }
+		: kind === 'amount'
+			? as(amount('The discount'), (minor) => ({ kind, minor }))
+			: as(percent('The discount', 100), (value) => ({ kind, percent: rationalText(value) }));
+
+const lineForm = ({ way }: RawLine) => ({
+	quantity: count({ what: 'How many', min: 1, max: 999 }),
+	percent:
+		way === 'own' || way === 'quote'
+			? ({ read: () => got(null) } satisfies Field<null>)
+			: methodField(way, `${METHODS[way].what} of this line`)
+});
+
+function lineOf({
+	line,
+	quantity: many,
+	percent: own
+}: {
+	readonly line: RawLine;
+	readonly quantity: number;
+	readonly percent: Rational | null;
+}): ReadQuote['lines'][number] {
+	const { id, versionId, colourwayId, sizeId, way } = line;
+	return {
+		id,
+		versionId,
+		colourwayId: colourwayId || null,
+		sizeId: sizeId || null,
+		quantity: many,
+		way:
+			way === 'own' || way === 'quote' || own === null
+				? way === 'quote'
+					? way
+					: null
+				: { method: way, percent: rationalText(own) }
 	};
 }
 

@@ -1,3 +1,4 @@
+import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../document/rule.ts';
@@ -66,7 +67,7 @@ export const newestRecipe = z.strictObject({
 		.min(1)
 		.max(60),
 	sections: z.array(section).min(1).max(60),
-	pricing: z.strictObject({ method: z.enum(['margin', 'markup']), percent }).nullable(),
+	pricing: z.strictObject({ method: z.enum(PRICE_METHODS), percent }).nullable(),
 	silenced: z
 		.array(
 			z.strictObject({

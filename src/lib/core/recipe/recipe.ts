@@ -1,3 +1,4 @@
+import type { PriceMethod } from '../pricing/methods.ts';
 import type { Structure } from '../structures/kinds.ts';
 import type { Stand } from '../document/stand.ts';
 import type { Slot, Colourway } from '../document/slot.ts';
@@ -74,7 +75,7 @@ export interface Section {
 }
 
 export interface RecipePricing {
-	readonly method: 'margin' | 'markup';
+	readonly method: PriceMethod;
 	/** Per cent, as a rational. */
 	readonly percent: RationalText;
 }

@@ -1,7 +1,8 @@
-import { got, refuse, type Parsed } from '../errors.ts';
-import { parseBounded, type NumberStyle } from '../units/number.ts';
-import { parseLength } from '../units/length.ts';
-import { parseQuantity, type Dimension, type UnitOf } from '../units/quantity.ts';
+import { as, choice, length, number, orBlank, quantity, type Field } from '../forms/fields.ts';
+import type { Fields } from '../forms/merge-fields.ts';
+import { readForm, type Errors } from '../forms/read-form.ts';
+import type { NumberStyle } from '../units/number.ts';
+import type { Dimension, UnitOf } from '../units/quantity.ts';
 
 /** What is typed into a calculator. */
 export type Input =
@@ -82,49 +83,40 @@ export interface Calculator {
 	readonly limits: string;
 }
 
+/** What reads an input: its kind as a field. */
+function fieldOf(input: Input): Field<number | string> {
+	switch (input.kind) {
+		case 'length':
+			return as(length(input.label, 'in'), (um) => um / 1000);
+		case 'number': {
+			const { label, min, max, unit, blank } = input;
+			const own = as(number({ what: label, min, max, unit: unit ? ` ${unit}` : '' }), (value) =>
+				value.valueOf()
+			);
+			return blank === 'nothing' ? orBlank(own, 0) : own;
+		}
+		case 'quantity':
+			return quantity({ ...input, what: input.label });
+		case 'choice':
+			return choice(
+				input.options.map(([value]) => value),
+				{ as: input.start }
+			);
+	}
+}
+
 /** Reads what was typed. @returns every value, or a sentence for each field that cannot be read */
 export function readInputs(
 	{ inputs }: Calculator,
-	typed: Readonly<Record<string, string>>,
+	typed: Fields,
 	style: NumberStyle
-):
-	| { readonly ok: true; readonly values: Values }
-	| { readonly ok: false; readonly errors: Readonly<Record<string, string>> } {
-	const n: Record<string, number> = {};
-	const s: Record<string, string> = {};
-	const errors: Record<string, string> = {};
-	for (const input of inputs) {
-		const text = typed[input.name] ?? input.start;
-		if (input.kind === 'choice') {
-			s[input.name] = input.options.find(([value]) => value === text)?.[0] ?? input.start;
-			continue;
-		}
-		const read = readOne(input, text, style);
-		if (read.ok) n[input.name] = read.value;
-		else errors[input.name] = read.say;
-	}
-	return Object.keys(errors).length > 0 ? { ok: false, errors } : { ok: true, values: { n, s } };
-}
-
-function readOne(
-	input: Exclude<Input, { kind: 'choice' }>,
-	text: string,
-	style: NumberStyle
-): Parsed<number> {
-	switch (input.kind) {
-		case 'length': {
-			const read = parseLength(text, 'in', style);
-			if (!read.ok) return read;
-			return read.value.um === 0
-				? refuse('too-small', `${input.label} must be above 0.`)
-				: got(read.value.um / 1000);
-		}
-		case 'number': {
-			if (input.blank === 'nothing' && text.trim() === '') return got(0);
-			const read = parseBounded(text, { what: input.label, min: input.min, max: input.max, unit: input.unit ? ` ${input.unit}` : '' }, style); // prettier-ignore
-			return read.ok ? got(read.value.valueOf()) : read;
-		}
-		case 'quantity':
-			return parseQuantity(text, { ...input, what: input.label }, style);
-	}
+): { readonly ok: true; readonly values: Values } | { readonly ok: false; readonly errors: Errors } {
+	const form = Object.fromEntries(inputs.map((input) => [input.name, fieldOf(input)]));
+	const started = Object.fromEntries(inputs.map(({ name, start }) => [name, typed[name] ?? start]));
+	const read = readForm(form, started, { style, currency: 'USD' });
+	if (!read.ok) return read;
+	const all = Object.entries(read.values);
+	const n = Object.fromEntries(all.filter(([, v]) => typeof v === 'number')) as Record<string, number>;
+	const s = Object.fromEntries(all.filter(([, v]) => typeof v === 'string')) as Record<string, string>;
+	return { ok: true, values: { n, s } };
 }

@@ -1,7 +1,9 @@
 import { COUNTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
+import { amount, as, choice, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
+import { readForm } from '../forms/read-form.ts';
+import { methodField, PRICE_METHODS } from '../pricing/methods.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
-import { parseMoney } from '../money/money.ts';
 import { printPairs, readPumps } from '../sizing/read-pumps.ts';
 import { parseBounded } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
@@ -86,7 +88,7 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
  * Reads the settings form over the settings as they are: what the form does not ask for stays.
  * @param typed fields as typed
  * @param materials the Stockroom's
- * @returns the settings it comes to, to be held to their schema; a sentence for each field that cannot be read
+ * @returns the settings it comes to, to be held to their schema, where all can be read; a sentence for each field that cannot be
  */
 export function readSettings(
 	typed: SettingsFields,
@@ -94,31 +96,18 @@ export function readSettings(
 	materials: readonly Pick<Material, 'id'>[]
 ): { readonly next: unknown; readonly errors: Readonly<Record<string, string>> } {
 	const { rates } = settings;
-	const style = { decimal: settings.decimal };
-	const errors: Record<string, string> = {};
-	const percent = (name: string, what: string, max: number) => {
-		const parsed = parseBounded(typed[name] ?? '', { what, min: 0, max, unit: ' %' }, style);
-		if (parsed.ok) return parsed.value;
-		errors[name] = parsed.say;
-		return rational(0);
-	};
-	const amount = (name: string, what: string) => {
-		const parsed = parseMoney(typed[name] ?? '', rates.currency, style);
-		if (parsed.ok) return parsed.value.minor;
-		errors[name] = parsed.code === 'missing' ? `${what} is blank. Type 0 for none.` : parsed.say;
-		return 0;
-	};
-	const step = (typed.pricePoint ?? '').trim() === '' ? null : amount('pricePoint', 'The price point');
-	const margin = percent('margin', 'The margin', 1_000_000);
-	if (!errors.margin && margin.compare(100) >= 0)
-		errors.margin = 'No price leaves a margin of 100 % or more. Type less than 100.';
-	const pumps = readPumps(typed, rates.pumps, style);
+	const context = { style: { decimal: settings.decimal }, currency: rates.currency };
+	const form = settingsForm(typed);
+	const read = readForm(form, typed, context);
+	const pumps = readPumps(typed, rates.pumps, context.style);
 	const rules = readRules(typed, settings, materials);
-	if ((typed.name ?? '').trim() === '') errors.name = 'Give the business a name.';
+	const errors = { ...(read.ok ? {} : read.errors), ...pumps.errors, ...rules.errors };
+	if (!read.ok || Object.keys(errors).length > 0) return { next: undefined, errors };
+	const v = read.values;
 	const next = {
 		...settings,
 		business: {
-			name: typed.name ?? '',
+			name: v.name,
 			address: typed.address ?? '',
 			email: typed.email ?? '',
 			phone: typed.phone ?? '',
@@ -126,39 +115,57 @@ export function readSettings(
 		},
 		rates: {
 			...rates,
-			labourPerHour: amount('labour', 'The hourly rate'),
-			overhead:
-				typed.overheadKind === 'percent'
-					? { kind: 'percent', percent: rationalText(percent('overhead', 'Overhead', 1000)) }
-					: { kind: 'hour', minor: amount('overhead', 'Overhead') },
-			counting: typed.counting === 'bag' ? 'bag' : 'piece',
-			defaultLoss: rationalText(percent('loss', 'The loss', 90).div(100)),
-			service: percent('service', 'The chance that spares are enough', 99.9).div(100).valueOf(),
+			labourPerHour: v.labour,
+			overhead: v.overhead,
+			counting: v.counting,
+			defaultLoss: rationalText(v.loss.div(100)),
+			service: v.service.div(100).valueOf(),
 			rules: rules.rules,
 			pumps: pumps.pumps,
 			price: {
 				...rates.price,
-				method: typed.method === 'markup' ? 'markup' : 'margin',
-				margin: rationalText(margin),
-				markup: rationalText(percent('markup', 'The markup', 10_000)),
-				feeOnTop: typed.feeOnTop !== 'no',
-				pricePoint: step ? { step, mode: typed.pricePointMode === 'nearest' ? 'nearest' : 'up' } : null,
-				minimumMinor: amount('minimum', 'The minimum order'),
-				fee: {
-					...rates.price.fee,
-					percent: rationalText(percent('fee', 'The payment fee', 30)),
-					fixedMinor: amount('feeFixed', 'The fee a payment')
-				},
-				tax: {
-					percent: rationalText(percent('tax', 'The tax rate', 100)),
-					inclusive: typed.taxKind === 'inclusive'
-				},
-				deposit: rationalText(percent('deposit', 'The deposit', 100))
+				method: v.method,
+				margin: rationalText(v.margin),
+				markup: rationalText(v.markup),
+				feeOnTop: v.feeOnTop === 'yes',
+				pricePoint: v.pricePoint ? { step: v.pricePoint, mode: v.pricePointMode } : null,
+				minimumMinor: v.minimum,
+				fee: { ...rates.price.fee, percent: rationalText(v.fee), fixedMinor: v.feeFixed },
+				tax: { percent: rationalText(v.tax), inclusive: v.taxKind === 'inclusive' },
+				deposit: rationalText(v.deposit)
 			}
 		}
 	};
-	return { next, errors: { ...errors, ...pumps.errors, ...rules.errors } };
+	return { next, errors };
 }
+
+/** The fields of the settings with their limits; overhead is per hour or per cent, as is chosen beside it. */
+const settingsForm = ({ overheadKind }: SettingsFields) => ({
+	name: words({ what: 'A name', most: 120, missing: 'Give the business a name.' }),
+	labour: amount('The hourly rate'),
+	overhead:
+		overheadKind === 'percent'
+			? as(percent('Overhead', 1000), (value) => ({
+					kind: 'percent' as const,
+					percent: rationalText(value)
+				}))
+			: as(amount('Overhead'), (minor) => ({ kind: 'hour' as const, minor })),
+	counting: choice(['piece', 'bag'], { as: 'piece' }),
+	loss: percent('The loss', 90),
+	service: percent('The chance that spares are enough', 99.9),
+	method: choice(PRICE_METHODS, { as: 'margin' }),
+	margin: methodField('margin'),
+	markup: methodField('markup'),
+	feeOnTop: choice(['yes', 'no'], { as: 'yes' }),
+	pricePoint: orBlank(amount('The price point'), null),
+	pricePointMode: choice(['up', 'nearest'], { as: 'up' }),
+	minimum: amount('The minimum order'),
+	fee: percent('The payment fee', 30),
+	feeFixed: amount('The fee a payment'),
+	tax: percent('The tax rate', 100),
+	taxKind: choice(['exclusive', 'inclusive'], { as: 'exclusive' }),
+	deposit: percent('The deposit', 100)
+});
 
 /** A blank is no rule: nothing follows from that count. A form that says nothing of rules leaves them as they are. */
 function readRules(

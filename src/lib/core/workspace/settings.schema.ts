@@ -1,3 +1,4 @@
+import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
 import { STARTING_STANDARDS, type Standards } from '../labour/standards.ts';
@@ -22,7 +23,7 @@ export const discountSchema = z.discriminatedUnion('kind', [
 ]);
 
 export const priceTermsSchema = z.strictObject({
-	method: z.enum(['margin', 'markup']),
+	method: z.enum(PRICE_METHODS),
 	margin: percentSchema,
 	markup: percentSchema,
 	fee: z.strictObject({

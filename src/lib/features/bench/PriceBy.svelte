@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { parseBounded } from '../../core/units/number.ts';
 	import { rationalText } from '../../core/units/rational.ts';
-	import { parsePercent } from '../percent.ts';
+	import { METHOD_OPTIONS, methodField, methodLabel, type PriceMethod } from '../../core/pricing/methods.ts';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -23,12 +23,15 @@
 	/** Applied with every keystroke that can be read; what cannot be read stays as typed, with its sentence. */
 	function input(text: string) {
 		typed = text;
-		const parsed = parsePercent(text, terms.method, bench.entryContext.style);
+		const parsed = methodField(terms.method).read(text, {
+			style: bench.entryContext.style,
+			currency: bench.context.rates.currency
+		});
 		trouble = parsed.ok ? '' : parsed.say;
 		if (parsed.ok)
 			bench.change((d) => (d.pricing = { method: terms.method, percent: rationalText(parsed.value) }));
 	}
-	function method(next: 'margin' | 'markup') {
+	function method(next: PriceMethod) {
 		typed = null;
 		trouble = '';
 		bench.change((d) => (d.pricing = { method: next, percent: bench.context.rates.price[next] }));
@@ -41,15 +44,14 @@
 		class="control min-h-6! border-transparent! px-0! py-0!"
 		aria-label="Way of pricing"
 		value={terms.method}
-		onchange={(e) => method(e.currentTarget.value as 'margin' | 'markup')}
+		onchange={(e) => method(e.currentTarget.value as PriceMethod)}
 	>
-		<option value="margin">target margin</option>
-		<option value="markup">markup</option>
+		{#each METHOD_OPTIONS as [value, words] (value)}<option {value}>{words}</option>{/each}
 	</select>
 	<input
 		{id}
 		class="control figures min-h-6! w-14 px-1.5! py-0! text-right"
-		aria-label={terms.method === 'margin' ? 'Target margin, per cent' : 'Markup, per cent'}
+		aria-label="{methodLabel(terms.method)}, per cent"
 		aria-invalid={trouble !== ''}
 		aria-describedby="{id}-trouble"
 		value={shown}

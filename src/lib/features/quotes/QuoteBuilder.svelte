@@ -4,6 +4,7 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Notice from '../../ui/notice/Notice.svelte';
+	import { METHOD_OPTIONS, methodLabel } from '../../core/pricing/methods.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
@@ -47,8 +48,7 @@
 	const waysFor = (recipe: Recipe | undefined): [string, string][] => [
 		['own', recipe?.pricing ? `as its design: ${wayText(recipe.pricing)}` : 'as this quote'],
 		...(recipe?.pricing ? [['quote', 'as this quote'] as [string, string]] : []),
-		['margin', 'by its own target margin'],
-		['markup', 'by its own markup']
+		...METHOD_OPTIONS.map(([method, words]): [string, string] => [method, `by its own ${words}`])
 	];
 	const set = (field: TextField, value: string) => {
 		draft.raw[field] = value;
@@ -209,11 +209,8 @@
 								options={waysFor(recipe)}
 								onpick={(way) => draft.changeLine(line.id, { way: way as RawLine['way'] })}
 							/>
-							{#if line.way === 'margin' || line.way === 'markup'}
-								<Field
-									label={line.way === 'margin' ? 'Target margin' : 'Markup'}
-									error={draft.errors[`percent ${line.id}`]}
-								>
+							{#if line.way !== 'own' && line.way !== 'quote'}
+								<Field label={methodLabel(line.way)} error={draft.errors[`percent ${line.id}`]}>
 									{#snippet children(attributes)}
 										<span class="flex items-center gap-1.5"
 											><input
@@ -265,14 +262,11 @@
 			<Field label="Priced by">
 				{#snippet children(attributes)}
 					<select {...attributes} class="control" bind:value={draft.raw.method} onchange={() => draft.touch()}
-						><option value="margin">target margin</option><option value="markup">markup</option></select
+						>{#each METHOD_OPTIONS as [value, words] (value)}<option {value}>{words}</option>{/each}</select
 					>
 				{/snippet}
 			</Field>
-			{#if draft.raw.method === 'margin'}{@render text('Target margin', 'margin', {
-					narrow: true,
-					unit: '%'
-				})}{:else}{@render text('Markup', 'markup', { narrow: true, unit: '%' })}{/if}
+			{@render text(methodLabel(draft.raw.method), draft.raw.method, { narrow: true, unit: '%' })}
 			{@render text('Rush charge', 'rush', { narrow: true, unit: '%' })}
 			<Field label="Discount">
 				{#snippet children(attributes)}

@@ -2,6 +2,7 @@ import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/
 import { freeze } from '../../core/quote/freeze.ts';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import { priceQuote, quoteItems, type PricedQuote, type QuoteTerms } from '../../core/quote/quote.ts';
+import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
@@ -139,4 +140,79 @@ export function newTerms(settings: Settings): QuoteTerms {
 		note: '',
 		climate: null
 	};
+}
+
+const NOT_SAVED = {
+	stale: {
+		status: 409,
+		message:
+			'This quote was changed somewhere else. Reload the page to see it; what you typed stays in this tab until then.'
+	},
+	sent: { status: 409, message: 'This quote has been sent and does not change any more.' },
+	missing: { status: 404, message: 'There is no such quote.' }
+} as const;
+
+/** Why a quote was not saved: an HTTP status, a sentence, and one for each field that cannot be read. */
+export interface NotSaved {
+	readonly status: number;
+	readonly message: string;
+	readonly errors?: ReturnType<typeof readQuote>['errors'];
+}
+
+/**
+ * Saves a draft as it stands in its fields.
+ * @param save made at the client: the same save sent again is answered, not done again
+ * @returns the revision it has now, or why it was not saved
+ */
+export async function saveQuote(
+	repos: Repos,
+	id: string,
+	{
+		raw,
+		baseRevision,
+		saveId
+	}: { readonly raw: RawQuote; readonly baseRevision: number; readonly saveId: string }
+): Promise<{ readonly revision: number } | NotSaved> {
+	const { settings } = await loadStudio(repos);
+	const { errors, value } = readQuote(raw, {
+		currency: settings.rates.currency,
+		style: { decimal: settings.decimal }
+	});
+	if (!value) return { status: 400, message: 'Some fields cannot be read.', errors };
+	if (!Intl.supportedValuesOf('timeZone').includes(value.zone))
+		return { status: 400, message: 'There is no such time zone.' };
+	for (const { versionId } of value.lines)
+		if (!(await repos.designs.version(versionId)))
+			return { status: 400, message: 'A line names a design that is not kept.' };
+	const outcome = await repos.quotes.save(id, value, { baseRevision, saveId, newId: crypto.randomUUID() });
+	return outcome === 'saved' ? { revision: baseRevision + 1 } : NOT_SAVED[outcome];
+}
+
+/** Begins a quote for a client, with a design on it where one is said. @returns its id */
+export async function beginQuote(
+	repos: Repos,
+	{
+		id,
+		client,
+		design,
+		colourwayId,
+		sizeId
+	}: {
+		readonly id: string;
+		readonly client: string;
+		readonly design: string;
+		readonly colourwayId: string | null;
+		readonly sizeId: string | null;
+	},
+	now: Date
+): Promise<string> {
+	const { settings } = await loadStudio(repos);
+	const line = (await repos.quotes.offered()).find((o) => o.design === design);
+	const clientId = await repos.clients.named(client, crypto.randomUUID());
+	const lines = line
+		? [{ id: crypto.randomUUID(), versionId: line.versionId, colourwayId, sizeId, quantity: 1, way: null }]
+		: [];
+	const terms = newTerms(settings);
+	await repos.quotes.create(id, { clientId, eventDate: null, zone: settings.zone, terms, lines }, now);
+	return id;
 }

@@ -1,3 +1,4 @@
+import { METHODS, PRICE_METHODS, type PriceMethod } from '../../pricing/methods.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { COUNTS, type CountOf } from '../../document/rule.ts';
 import { shorten } from '../../units/number.ts';
@@ -31,15 +32,15 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 export function pricing(r: Reader): Parsed<Entry> | undefined {
 	if (!r.word('priced')) return undefined;
 	r.word('by', 'at');
-	const method = r.word('margin', 'markup') as 'margin' | 'markup' | undefined;
+	const method = r.word(...PRICE_METHODS) as PriceMethod | undefined;
 	const value = method && r.number();
 	if (!method || !value)
 		return refuse('missing', 'Priced how? Type it like “priced by margin 48 %” or “priced by markup 90 %”.');
 	r.mark('%');
-	if (method === 'margin' && value.compare(100) >= 0)
-		return refuse('too-big', 'No price leaves a margin of 100 % or more. Type less than 100.');
-	if (value.compare(10_000) > 0) return refuse('too-big', 'A markup is at most 10,000 %.');
-	return got({ kind: 'pricing', pricing: { method, percent: rationalText(value) } });
+	const trouble = METHODS[method].refused(value);
+	return trouble
+		? refuse('too-big', trouble)
+		: got({ kind: 'pricing', pricing: { method, percent: rationalText(value) } });
 }
 
 /** `leave out spots`, `put back spots`. */

@@ -17,6 +17,7 @@
 		sizesOf
 	} from '../../../../core/structures/run/organic.ts';
 	import { jobOf } from '../../../../core/structures/run/place.ts';
+	import { asKind } from '../../../../core/structures/kinds.ts';
 	import { layRun } from '../../../../core/structures/run/count.ts';
 	import { lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
 	import { formatInches, formatQuarters, um } from '../../../../core/units/length.ts';

@@ -1,0 +1,113 @@
+import { as, amount, choice, count, held, length, number, orBlank, percent, words } from '../forms/fields.ts';
+import type { Fields } from '../forms/merge-fields.ts';
+import { readForm, type Errors } from '../forms/read-form.ts';
+import type { FormContext } from '../forms/fields.ts';
+import { rationalText } from '../units/rational.ts';
+import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material } from './material.ts';
+
+/** What of the Stockroom a form is held to. */
+export interface StockNow {
+	readonly materials: readonly Pick<Material, 'id' | 'name'>[];
+	readonly colours: readonly Pick<Colour, 'id'>[];
+	readonly suppliers: readonly { readonly id: string }[];
+}
+
+/** How a supplier sells it: pieces in a pack and its price. */
+const PACK = {
+	count: count({ what: 'Pieces in a pack', min: 1, max: 100_000 }),
+	/** A blank is not known; 0 is refused, because nothing bought is free. */
+	price: orBlank(
+		held(amount('The price'), (minor) =>
+			minor === 0
+				? 'A price of 0 would make it free. Leave the field blank while the price is not known.'
+				: undefined
+		),
+		null
+	)
+};
+
+/** Reads what a pack holds and costs. @returns pieces, and minor units; null is a price that is not known */
+export const readPack = (typed: Fields, context: FormContext) => readForm(PACK, typed, context);
+
+const figure = (what: string, max: number) =>
+	orBlank(
+		as(number({ what, min: 0.001, max }), (value) => value.valueOf()),
+		null
+	);
+
+const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow) => {
+	const isRound = typed.kind === 'latex-round';
+	return {
+		...PACK,
+		name: held(words({ what: 'A name', most: 120, missing: 'Give the material a name.' }), (name) =>
+			materials.some((m) => m.name === name && m.id !== typed.id)
+				? 'There is a material of that name already.'
+				: undefined
+		),
+		kind: choice(MATERIAL_KINDS, { say: 'Choose a kind.' }),
+		nominal: held(orBlank(length('The size on the bag', 'in'), null), (nominal) =>
+			nominal === null && isRound
+				? `Which size is printed on the bag? ${ROUND_NOMINALS.join(', ')}.`
+				: undefined
+		),
+		colour: held(words({ what: 'A colour', most: 64 }), (colour) =>
+			colour !== '' && !colours.some((c) => c.id === colour)
+				? 'That colour is not in the Stockroom.'
+				: colour === '' && isRound
+					? 'Choose its colour.'
+					: undefined
+		),
+		supplier: held(words({ what: 'A supplier', most: 64 }), (supplier) =>
+			suppliers.some((s) => s.id === supplier) ? undefined : 'Choose a supplier.'
+		),
+		loss: orBlank(
+			as(percent('The loss', 90), (loss) => rationalText(loss.div(100))),
+			null
+		),
+		// What a foil or modelling balloon is known by, and what its maker says of it; blank is not known.
+		litres: figure('Litres one holds', 10_000),
+		grams: figure('Grams one weighs', 100_000),
+		chambers: orBlank(count({ what: 'Chambers', min: 1, max: 8 }), 1),
+		mark: as(
+			held(words({ what: 'A mark', most: 40 }), (mark) =>
+				mark.length > 3 ? 'One letter or figure of a foil, or a model like 260.' : undefined
+			),
+			(mark) => mark.toUpperCase() || null
+		)
+	};
+};
+
+/** A material as it was typed, with its first pack. */
+export type TypedMaterial = Pick<
+	Material,
+	'kind' | 'name' | 'nominal' | 'colour' | 'loss' | 'litres' | 'grams' | 'chambers' | 'mark'
+> & { readonly supplier: string; readonly count: number; readonly price: number | null };
+
+/**
+ * Reads a new material.
+ * @param typed fields as typed; `id` is that of the form, so that it can be sent twice
+ * @returns what it comes to, price in minor units; or a sentence for each field that cannot be read
+ */
+export function readMaterial(
+	typed: Fields,
+	stock: StockNow,
+	context: FormContext
+): { readonly ok: true; readonly values: TypedMaterial } | { readonly ok: false; readonly errors: Errors } {
+	const read = readForm(materialForm(typed, stock), typed, context);
+	return read.ok ? { ok: true, values: { ...read.values, colour: read.values.colour || null } } : read;
+}
+
+const COLOUR = {
+	name: held(words({ what: 'A name', most: 60 }), (name) =>
+		name === '' || /[^\p{L}\s'-]/u.test(name)
+			? 'A colour’s name is made of letters, like “harbour blue”.'
+			: undefined
+	),
+	hex: held(
+		as(words({ what: 'A colour', most: 7 }), (hex) => hex.toLowerCase()),
+		(hex) => (/^#[0-9a-f]{6}$/.test(hex) ? undefined : 'Choose how it looks.')
+	)
+};
+
+/** Reads a new colour: its name, and how it looks as `#rrggbb`. */
+export const readColour = (typed: Fields, context: FormContext) => readForm(COLOUR, typed, context);
