@@ -69,7 +69,10 @@ test('a form gives every value or a sentence for each field that has none (prope
 			else expect(Object.keys(read.errors)).toEqual(['pieces', 'fee'].filter((_, i) => !own[i]!.ok));
 		})
 	);
-	expect(readForm(form, {}, context)).toMatchObject({ ok: false, errors: { pieces: /blank/ } });
+	expect(readForm(form, {}, context)).toMatchObject({
+		ok: false,
+		errors: { pieces: expect.stringMatching(/blank/) }
+	});
 });
 
 describe('forms of the studio', () => {
@@ -103,15 +106,17 @@ describe('forms of the studio', () => {
 		expect(readColour({ name: 'harbour blue', hex: '#3E5C76' }, context)).toMatchObject({
 			values: { hex: '#3e5c76' }
 		});
-		expect(readColour({ name: 'blue 2', hex: 'blue' }, context)).toMatchObject({ errors: { name: /letters/, hex: 'Choose how it looks.' } }); // prettier-ignore
+		expect(readColour({ name: 'blue 2', hex: 'blue' }, context)).toMatchObject({ errors: { name: expect.stringMatching(/letters/), hex: 'Choose how it looks.' } }); // prettier-ignore
 	});
 	test('a count back: a blank line is not counted, and nothing at all is no count', () => {
 		const typed = { 'took.a': '7 1/2', 'lost.a': '', 'took.b': ' ', 'lost.b': '3', note: ' windy ' };
 		const read = readCount(['a', 'b'], typed, context);
 		expect(read).toMatchObject({ ok: true, note: 'windy' });
 		expect(read.ok && [...read.took]).toEqual([['a', { took: rational(15, 2), lost: 0 }]]);
-		expect(readCount(['a'], {}, context)).toMatchObject({ errors: { note: /Nothing was counted/ } });
-		expect(readCount(['a'], { 'took.a': 'many', 'lost.a': '1.5' }, context)).toMatchObject({ errors: { 'took.a': /not a number/, 'lost.a': /whole number/ } }); // prettier-ignore
+		expect(readCount(['a'], {}, context)).toMatchObject({
+			errors: { note: expect.stringMatching(/Nothing was counted/) }
+		});
+		expect(readCount(['a'], { 'took.a': 'many', 'lost.a': '1.5' }, context)).toMatchObject({ errors: { 'took.a': expect.stringMatching(/not a number/), 'lost.a': expect.stringMatching(/whole number/) } }); // prettier-ignore
 	});
 	test('a step of the plan: a blank wait is none, what it is about may be nothing', () => {
 		const typed = { text: 'Fill the base', place: 'site', wait: '', about: '', after: '' };
