@@ -1,41 +1,31 @@
 import { rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
-import { groupOf, TASK_GROUPS, type Method, type Task, type TaskCount, type TaskGroup } from './task.ts';
+import type { Origin } from '../sizing/size.ts';
+import {
+	TASK_DEFINITIONS,
+	TASK_GROUPS,
+	TASKS,
+	type Method,
+	type Task,
+	type TaskCount,
+	type TaskGroup
+} from './task.ts';
 
-/** Seconds a unit and seconds to set up a batch. */
+/** Seconds a unit and seconds to set up a batch, and where they come from. */
 export interface Standard {
 	readonly seconds: number;
 	readonly batch: number;
+	/** Timed by the studio, typed by it, or only the starting figure. */
+	readonly origin: Origin;
 }
 export type Standards = Readonly<Record<Task, Standard>>;
 
 /** Starting standards, from memory: every studio times its own. */
-export const STARTING_STANDARDS: Standards = {
-	'inflate small': { seconds: 10, batch: 40 },
-	'inflate medium': { seconds: 15, batch: 40 },
-	'inflate large': { seconds: 30, batch: 40 },
-	tie: { seconds: 6, batch: 0 },
-	foil: { seconds: 40, batch: 0 },
-	cluster: { seconds: 22, batch: 0 },
-	attach: { seconds: 30, batch: 0 },
-	patch: { seconds: 12, batch: 0 },
-	upright: { seconds: 240, batch: 0 },
-	fix: { seconds: 35, batch: 0 },
-	'place extras': { seconds: 45, batch: 0 },
-	'set up': { seconds: 900, batch: 0 },
-	strike: { seconds: 480, batch: 0 },
-	'inflate modelling': { seconds: 20, batch: 30 },
-	'put inside': { seconds: 40, batch: 0 },
-	'fill weight': { seconds: 60, batch: 120 },
-	ribbon: { seconds: 30, batch: 0 },
-	twist: { seconds: 5, batch: 0 },
-	shape: { seconds: 30, batch: 0 },
-	cut: { seconds: 6, batch: 0 },
-	paint: { seconds: 60, batch: 300 },
-	thread: { seconds: 180, batch: 0 },
-	weave: { seconds: 14, batch: 0 },
-	infill: { seconds: 15, batch: 0 },
-	hang: { seconds: 60, batch: 0 }
-};
+export const STARTING_STANDARDS: Standards = Object.fromEntries(
+	TASKS.map((task): [Task, Standard] => {
+		const { seconds, batch } = TASK_DEFINITIONS[task];
+		return [task, { seconds, batch, origin: 'estimated' }];
+	})
+) as Record<Task, Standard>;
 
 /** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */
 export const METHOD_FACTOR: Readonly<Record<Method, Rational>> = {
@@ -55,10 +45,12 @@ export interface TimedTask extends TaskCount {
 /** Time = count × standard for the method × difficulty + set-up a batch. Seconds, exact. */
 export function timeOf(count: TaskCount, standards: Standards, difficulty: RationalText = '1'): TimedTask {
 	const { seconds, batch } = standards[count.task];
-	const each = rational(seconds).mul(METHOD_FACTOR[count.method]).mul(rational(difficulty));
+	const each = rational(seconds)
+		.mul(count.method === null ? 1 : METHOD_FACTOR[count.method])
+		.mul(rational(difficulty));
 	return {
 		...count,
-		group: groupOf(count.task),
+		group: TASK_DEFINITIONS[count.task].group,
 		seconds: each.mul(count.count).add(batch * count.batches.length),
 		less: count.ends ? each.mul(count.ends.less) : ZERO,
 		more: count.ends ? each.mul(count.ends.more) : ZERO
@@ -105,13 +97,6 @@ export function secondsByGroup(
 		return { group, tasks: own, seconds: own.reduce((a, t) => a.add(t.seconds), ZERO) };
 	}).filter((g) => g.tasks.length > 0);
 }
-
-/**
- * Elapsed seconds for a crew: work shared by `crew` people at `efficiency` (0 to 1) for each after the first.
- * Waits are elapsed, not labour; no structure so far has any.
- */
-export const elapsedSeconds = (labour: number, crew: number, efficiency: number): number =>
-	labour / (1 + Math.max(0, crew - 1) * efficiency);
 
 /** `1:55`, hours and minutes, to the nearest minute. */
 export function formatHours(seconds: number): string {

@@ -2,13 +2,47 @@ import { type Micrometres, inches } from '../units/length.ts';
 import type { Place } from '../document/cluster.ts';
 import { sizeKey, type Size } from '../sizing/size.ts';
 
-/** Kinds of work with a time standard. */
-export const TASKS = [
-	'inflate small', 'inflate medium', 'inflate large', 'tie', 'foil', 'cluster', 'attach', 'patch', 'upright', 'fix',
-	'place extras', 'set up', 'strike', 'inflate modelling', 'put inside', 'fill weight', 'ribbon', 'twist', 'shape', 'cut',
-	'paint', 'thread', 'weave', 'infill', 'hang'
-] as const; // prettier-ignore
-export type Task = (typeof TASKS)[number];
+/** Where a task stands on the tape. */
+export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;
+export type TaskGroup = (typeof TASK_GROUPS)[number];
+
+interface TaskDefinition {
+	readonly group: TaskGroup;
+	/** Seconds a unit, and to set up a batch, where a studio has not timed its own. From memory. */
+	readonly seconds: number;
+	readonly batch: number;
+}
+
+/** Kinds of work: all that is known of one stands here. */
+export const TASK_DEFINITIONS = {
+	'inflate small': { group: 'inflate and size', seconds: 10, batch: 40 },
+	'inflate medium': { group: 'inflate and size', seconds: 15, batch: 40 },
+	'inflate large': { group: 'inflate and size', seconds: 30, batch: 40 },
+	tie: { group: 'inflate and size', seconds: 6, batch: 0 },
+	foil: { group: 'inflate and size', seconds: 40, batch: 0 },
+	cluster: { group: 'build', seconds: 22, batch: 0 },
+	attach: { group: 'build', seconds: 30, batch: 0 },
+	patch: { group: 'build', seconds: 12, batch: 0 },
+	upright: { group: 'build', seconds: 240, batch: 0 },
+	fix: { group: 'build', seconds: 35, batch: 0 },
+	'place extras': { group: 'build', seconds: 45, batch: 0 },
+	'set up': { group: 'set up, strike', seconds: 900, batch: 0 },
+	strike: { group: 'set up, strike', seconds: 480, batch: 0 },
+	'inflate modelling': { group: 'inflate and size', seconds: 20, batch: 30 },
+	'put inside': { group: 'build', seconds: 40, batch: 0 },
+	'fill weight': { group: 'build', seconds: 60, batch: 120 },
+	ribbon: { group: 'build', seconds: 30, batch: 0 },
+	twist: { group: 'build', seconds: 5, batch: 0 },
+	shape: { group: 'build', seconds: 30, batch: 0 },
+	cut: { group: 'build', seconds: 6, batch: 0 },
+	paint: { group: 'build', seconds: 60, batch: 300 },
+	thread: { group: 'build', seconds: 180, batch: 0 },
+	weave: { group: 'build', seconds: 14, batch: 0 },
+	infill: { group: 'build', seconds: 15, batch: 0 },
+	hang: { group: 'build', seconds: 60, batch: 0 }
+} as const satisfies Readonly<Record<string, TaskDefinition>>;
+export type Task = keyof typeof TASK_DEFINITIONS;
+export const TASKS = Object.keys(TASK_DEFINITIONS) as Task[];
 
 /** How a balloon is brought to size. A sizer hole is the default for anything stacked. */
 export const METHODS = ['hole', 'strokes', 'eye'] as const;
@@ -16,8 +50,8 @@ export type Method = (typeof METHODS)[number];
 
 export interface TaskCount {
 	readonly task: Task;
-	/** Of sizing only; other tasks know one method. */
-	readonly method: Method;
+	/** Of sizing; null where a task knows one way alone. */
+	readonly method: Method | null;
 	readonly count: number;
 	/** What the tools are set for, each told by a word: a size, say. Set once for all that is built together. */
 	readonly batches: readonly string[];
@@ -44,11 +78,18 @@ export const methodOfPlace = ({ size, method }: Pick<Place, 'size' | 'method'>):
 export const sizeBatch = ({ nominal, size }: Pick<Place, 'nominal' | 'size'>): string =>
 	`${nominal}/${sizeKey(size)}`;
 
-/** Where a task stands on the tape. */
-export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;
-export type TaskGroup = (typeof TASK_GROUPS)[number];
+/** Work that knows no method of sizing. @param count units of it @param batches what the tools are set for */
+export const plainTask = (task: Task, count: number, ...batches: string[]): TaskCount => ({
+	task,
+	method: null,
+	count,
+	batches
+});
 
-export function groupOf(task: Task): TaskGroup {
-	if (task.startsWith('inflate') || task === 'tie' || task === 'foil') return 'inflate and size';
-	return task === 'set up' || task === 'strike' ? 'set up, strike' : 'build';
-}
+/** Bringing balloons of one bag and size to size. @param place what was said of one of them */
+export const sizingTask = (place: Pick<Place, 'nominal' | 'size' | 'method'>, count: number): TaskCount => ({
+	task: inflateTask(place.nominal),
+	method: methodOfPlace(place),
+	count,
+	batches: [sizeBatch(place)]
+});

@@ -5,7 +5,7 @@ import { needsOf, tasksOf } from '../structures/registry/count.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import { rational } from '../units/rational.ts';
-import type { TaskCount } from '../labour/task.ts';
+import { plainTask, type TaskCount } from '../labour/task.ts';
 import { standsOnFloor } from './sections.ts';
 
 /** What one copy of a section needs; what is tied on takes its tie. Floor contacts count only for copies on the floor. */
@@ -34,7 +34,7 @@ export function sectionTasks(recipe: Recipe, section: Section): readonly TaskCou
 	// Pieces are fixed one by one: their section is no thing of its own to attach.
 	const empty = isOnHosts(section.structure) || (own.length === 0 && !nestedIn(section.structure));
 	if (standsOnFloor(recipe, section) || empty) return own;
-	return [...own, { task: 'attach', method: 'hole', count: 1, batches: [] }];
+	return [...own, plainTask('attach', 1)];
 }
 
 /** Work on the spot, which a design inside another does not take again. */

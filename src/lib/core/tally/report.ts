@@ -48,7 +48,8 @@ export interface TallyReport {
 	}[];
 	readonly tasks: readonly {
 		readonly task: Task;
-		readonly method: Method;
+		/** How it is brought to size; null where that is no question. */
+		readonly method: Method | null;
 		readonly count: number;
 		readonly batches: number;
 		readonly seconds: number;

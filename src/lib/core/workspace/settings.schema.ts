@@ -14,7 +14,9 @@ export const percentSchema = z
 const rational = z.string().regex(/^\d{1,24}(\/[1-9]\d{0,23})?$/);
 const standard = z.strictObject({
 	seconds: z.number().min(0).max(86_400),
-	batch: z.number().min(0).max(86_400)
+	batch: z.number().min(0).max(86_400),
+	/** What was saved before origins were asked is the starting figure. */
+	origin: z.enum(['typed', 'measured', 'estimated', 'derived']).default('estimated')
 });
 
 export const discountSchema = z.discriminatedUnion('kind', [

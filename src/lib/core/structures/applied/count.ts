@@ -1,5 +1,5 @@
 import type { CountOf } from '../../document/rule.ts';
-import type { TaskCount } from '../../labour/task.ts';
+import { plainTask, type TaskCount } from '../../labour/task.ts';
 import type { Applied, AppliedPiece, Fixing } from './document.ts';
 import type { Colourway } from '../../document/slot.ts';
 import { rational } from '../../units/rational.ts';
@@ -47,8 +47,8 @@ function tasks({ pieces }: Applied): TaskCount[] {
 	for (const piece of pieces) {
 		const count = countOfPiece(piece);
 		if (piece.what.kind === 'balloon') found.push(...ownTasks(piece.what.balloon, count));
-		else if (piece.what.flat !== null) found.push({ task: 'foil', method: 'hole', count, batches: [] });
-		found.push({ task: 'fix', method: 'hole', count, batches: [] });
+		else if (piece.what.flat !== null) found.push(plainTask('foil', count));
+		found.push(plainTask('fix', count));
 	}
 	return found;
 }

@@ -1,3 +1,4 @@
+import { plainTask } from '../../labour/task.ts';
 import { inflateSteps } from '../kit/step-kit.ts';
 import { FIXING_TOOL, FIXING_WAIT, hostOf } from '../../plan/step-words.ts';
 import type { Applied } from './document.ts';
@@ -49,7 +50,7 @@ function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
 			tool: FIXING_TOOL[piece.fixing] ?? '',
 			wait: FIXING_WAIT[piece.fixing] ?? 0,
 			check: 'it holds when it is pulled lightly',
-			work: [{ task: 'fix', method: 'hole', count, batches: [] }]
+			work: [plainTask('fix', count)]
 		},
 		piece.id
 	);

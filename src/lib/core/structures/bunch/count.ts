@@ -2,7 +2,7 @@ import { ONE_THING } from '../kit/one-thing.ts';
 import { matchKey } from '../../materials/catalogue.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import { foilLitres, litresHeld, SHAPE_FACTOR, type GasRoom } from '../../gas/volume.ts';
-import type { Task, TaskCount } from '../../labour/task.ts';
+import { plainTask, type Task, type TaskCount } from '../../labour/task.ts';
 import type { Bunch, BunchItem, BunchThing } from './document.ts';
 import type { Colourway } from '../../document/slot.ts';
 import { type FoilLook, LOOKS } from '../../document/foil-look.ts';
@@ -137,7 +137,7 @@ function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need
 
 function tasks({ items, weight }: Bunch): TaskCount[] {
 	const found: TaskCount[] = [];
-	const push = (task: Task, count: number) => found.push({ task, method: 'hole', count, batches: [] });
+	const push = (task: Task, count: number) => found.push(plainTask(task, count));
 	for (const item of items) {
 		if (item.what.kind === 'balloon') found.push(...ownTasks(item.what.balloon, item.count));
 		else if (item.what.kind === 'letters') push('foil', inflatedIn(item));

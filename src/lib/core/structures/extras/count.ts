@@ -1,3 +1,4 @@
+import { plainTask } from '../../labour/task.ts';
 import type { ExtraLine, Extras } from './document.ts';
 import { ONE, rational, ZERO } from '../../units/rational.ts';
 import type { CountFacet } from '../facets/count.ts';
@@ -32,8 +33,6 @@ export const count: CountFacet<Extras> = {
 		})),
 	tasks: ({ lines }) => {
 		const placed = countedLines(lines).filter((l) => l.role !== 'taken along' && l.role !== 'by-product');
-		return placed.length === 0
-			? []
-			: [{ task: 'place extras', method: 'hole', count: placed.length, batches: [] }];
+		return placed.length === 0 ? [] : [plainTask('place extras', placed.length)];
 	}
 };

@@ -1,3 +1,4 @@
+import { plainTask } from '../../labour/task.ts';
 import { ON_SITE, PAINT_WAIT } from '../../plan/step-words.ts';
 import type { MadeStep } from '../../plan/made-step.ts';
 import type { PlanFacet } from '../facets/plan.ts';
@@ -17,7 +18,7 @@ function lineSteps(line: ExtraLine, kit: StepKit): MadeStep[] {
 	const count = line.range ? `${line.range.low} to ${line.range.high}` : line.quantity;
 	if (line.role === 'taken along')
 		return [kit.made('line', `Take along ${count} × ${name}.`, { place: 'site' }, line.id)];
-	const work = [{ task: 'place extras' as const, method: 'hole' as const, count: kit.all, batches: [] }];
+	const work = [plainTask('place extras', kit.all)];
 	const paint = material?.kind === 'paint';
 	return [
 		kit.made(

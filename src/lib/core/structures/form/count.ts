@@ -1,7 +1,7 @@
 import { ONE_THING } from '../kit/one-thing.ts';
 import { nesting, type Nesting } from '../../geometry/bands.ts';
 import { modellingLitres } from '../../gas/volume.ts';
-import type { Task, TaskCount } from '../../labour/task.ts';
+import { plainTask, type Task, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Form, FormPiece, Model } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
@@ -155,7 +155,7 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 export function pieceTasks(piece: FormPiece): TaskCount[] {
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number, ...batches: string[]) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches });
+		if (count > 0) found.push(plainTask(task, count, ...batches));
 	};
 	const { count, strands, bubbles, shaping } = piece;
 	const all = count * strands;
@@ -170,11 +170,9 @@ export function pieceTasks(piece: FormPiece): TaskCount[] {
 	return found;
 }
 
-const onSite = (task: Task): TaskCount => ({ task, method: 'hole', count: 1, batches: [] });
-
 function tasks({ pieces }: Form): TaskCount[] {
 	if (pieces.length === 0) return [];
-	return [...pieces.flatMap(pieceTasks), onSite('set up'), onSite('strike')];
+	return [...pieces.flatMap(pieceTasks), plainTask('set up', 1), plainTask('strike', 1)];
 }
 
 /** Limbs, bands, curls, bows. */

@@ -1,4 +1,4 @@
-import { inflateTask, methodOf, methodOfPlace, sizeBatch, type TaskCount } from '../../labour/task.ts';
+import { plainTask, sizingTask, methodOf, methodOfPlace, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
 import type { OwnBalloon, Place } from '../../document/cluster.ts';
@@ -47,14 +47,9 @@ export function insideNeeds(
 export function insideTasks({ inside, painted }: Filled, count: number): TaskCount[] {
 	const tasks: TaskCount[] = [];
 	const push = (task: TaskCount['task'], ...batches: string[]) =>
-		tasks.push({ task, method: 'hole', count, batches });
+		tasks.push(plainTask(task, count, ...batches));
 	if (inside?.kind === 'balloon') {
-		tasks.push({
-			task: inflateTask(inside.nominal),
-			method: methodOf(inside.size),
-			count,
-			batches: [sizeBatch(inside)]
-		});
+		tasks.push(sizingTask({ ...inside, method: null }, count));
 		push('tie');
 		push('put inside');
 	} else if (inside) push('fill weight', inside.of);
@@ -97,12 +92,7 @@ export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, c
 
 /** The work of them, with what goes in and on. */
 export const ownTasks = (balloon: OwnBalloon, count: number): TaskCount[] => [
-	{
-		task: inflateTask(balloon.nominal),
-		method: methodOfPlace(balloon),
-		count,
-		batches: [sizeBatch(balloon)]
-	},
-	{ task: 'tie', method: 'hole', count, batches: [] },
+	sizingTask(balloon, count),
+	plainTask('tie', count),
 	...insideTasks(balloon, count)
 ];

@@ -1,6 +1,6 @@
 import { ONE_THING } from '../kit/one-thing.ts';
 import { ownPitch } from '../../geometry/antiprism.ts';
-import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
+import { plainTask, sizingTask, methodOfPlace, type Task, type TaskCount } from '../../labour/task.ts';
 import { slotAt } from '../../document/pattern.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
@@ -272,18 +272,13 @@ const between = (usual: number, low: number, high: number): Ends =>
 function tasks(run: Run): TaskCount[] {
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number, ends?: Ends) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches: [], ends });
+		if (count > 0) found.push({ ...plainTask(task, count), ends });
 	};
 	const byRow = clustersByRow(run);
 	for (const row of run.rows) {
 		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster)) {
-			found.push({
-				task: inflateTask(place.nominal),
-				method: methodOfPlace(place),
-				count: alike * count,
-				batches: [sizeBatch(place)]
-			});
+			found.push(sizingTask(place, alike * count));
 			push('tie', alike * count);
 			if (place.inside ?? place.painted) found.push(...insideTasks(place, alike * count));
 		}
@@ -296,13 +291,7 @@ function tasks(run: Run): TaskCount[] {
 		const count = counts?.[i] ?? 0;
 		if (count === 0) return;
 		const ends = mixEnds && between(count, mixEnds.low[i]!, mixEnds.high[i]!);
-		found.push({
-			task: inflateTask(part.nominal),
-			method: methodOfPlace(part),
-			count,
-			batches: [sizeBatch(part)],
-			ends
-		});
+		found.push({ ...sizingTask(part, count), ends });
 		push('tie', count, ends);
 	});
 	const tied = mixClusters(run);
@@ -313,14 +302,7 @@ function tasks(run: Run): TaskCount[] {
 	for (const infill of run.infill) {
 		const { usual, low, high } = infillCount(run, infill);
 		const ends = between(usual, low, high);
-		if (usual > 0)
-			found.push({
-				task: inflateTask(infill.nominal),
-				method: methodOfPlace(infill),
-				count: usual,
-				batches: [sizeBatch(infill)],
-				ends
-			});
+		if (usual > 0) found.push({ ...sizingTask(infill, usual), ends });
 		push('tie', usual, ends);
 		push('infill', usual, ends);
 	}

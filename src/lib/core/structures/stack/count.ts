@@ -1,13 +1,6 @@
 import { type PlaceRun, runsOf } from '../kit/alike.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
-import {
-	inflateTask,
-	methodOfPlace,
-	sizeBatch,
-	type Method,
-	type Task,
-	type TaskCount
-} from '../../labour/task.ts';
+import { plainTask, sizingTask, methodOfPlace, type TaskCount } from '../../labour/task.ts';
 import { slotAt } from '../../document/pattern.ts';
 import { balloonCount, layerCount, type Layer, type Stack } from './document.ts';
 import type { Cluster, Place } from '../../document/cluster.ts';
@@ -108,34 +101,34 @@ function joiningNeeds(stack: Stack): Need[] {
 }
 
 function tasks(stack: Stack): TaskCount[] {
-	const counts = new Map<string, { task: Task; method: Method; count: number; batches: Set<string> }>();
-	const bump = (task: Task, method: Method, by: number, batches: readonly string[] = []) => {
-		const key = `${task}/${method}`;
-		let had = counts.get(key);
-		if (!had) counts.set(key, (had = { task, method, count: 0, batches: new Set() }));
-		had.count += by;
-		for (const batch of batches) had.batches.add(batch);
+	const counts = new Map<
+		string,
+		Omit<TaskCount, 'count' | 'batches'> & { count: number; batches: Set<string> }
+	>();
+	const add = (...all: readonly TaskCount[]) => {
+		for (const { count: by, batches, ...own } of all) {
+			const key = `${own.task}/${own.method}`;
+			const sum = counts.get(key) ?? { ...own, count: 0, batches: new Set<string>() };
+			counts.set(key, sum);
+			sum.count += by;
+			for (const batch of batches) sum.batches.add(batch);
+		}
 	};
 	for (const layer of stack.layers) {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
-				bump(inflateTask(place.nominal), methodOfPlace(place), layer.repeat * count, [sizeBatch(place)]);
-				bump('tie', 'hole', layer.repeat * count);
-				if (place.inside ?? place.painted)
-					for (const t of insideTasks(place, layer.repeat * count))
-						bump(t.task, t.method, t.count, t.batches);
+				const all = layer.repeat * count;
+				add(sizingTask(place, all), plainTask('tie', all));
+				if (place.inside ?? place.painted) add(...insideTasks(place, all));
 			}
-			if (cluster.places.length > 1) bump('cluster', 'hole', layer.repeat);
+			if (cluster.places.length > 1) add(plainTask('cluster', layer.repeat));
 		}
 	}
 	const layers = layerCount(stack);
-	if (layers > 1) bump('attach', 'hole', layers - 1);
-	if (floorContacts(stack) > 0) bump('patch', 'hole', floorContacts(stack));
-	if (stack.upright.kind !== 'none') bump('upright', 'hole', 1);
-	if (layers > 0) {
-		bump('set up', 'hole', 1);
-		bump('strike', 'hole', 1);
-	}
+	if (layers > 1) add(plainTask('attach', layers - 1));
+	if (floorContacts(stack) > 0) add(plainTask('patch', floorContacts(stack)));
+	if (stack.upright.kind !== 'none') add(plainTask('upright', 1));
+	if (layers > 0) add(plainTask('set up', 1), plainTask('strike', 1));
 	return [...counts.values()].map((c) => ({ ...c, batches: [...c.batches] }));
 }
 

@@ -1,3 +1,4 @@
+import { plainTask } from '../../labour/task.ts';
 import { printLayer } from './print.ts';
 import type { MadeStep } from '../../plan/made-step.ts';
 import { coloursOf, JOINED } from '../../plan/step-words.ts';
@@ -50,7 +51,7 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 					lines: [],
 					method: attached > 0 ? JOINED[layer.joining ?? stack.joining] : '',
 					check: top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
-					work: attached > 0 ? [{ task: 'attach', method: 'hole', count: attached, batches: [] }] : []
+					work: attached > 0 ? [plainTask('attach', attached)] : []
 				},
 				layer.id
 			)

@@ -1,6 +1,6 @@
 import { ONE_THING } from '../kit/one-thing.ts';
 import { bowOver, type Bow } from '../../geometry/arc.ts';
-import { inflateTask, methodOfPlace, sizeBatch, type Task, type TaskCount } from '../../labour/task.ts';
+import { plainTask, sizingTask, methodOfPlace, type Task, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Connector, Weave, WovenKind } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
@@ -96,15 +96,9 @@ function tasks(weave: Weave): TaskCount[] {
 	const { woven: links, places } = graphOf(weave);
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number) => {
-		if (count > 0) found.push({ task, method: 'hole', count, batches: [] });
+		if (count > 0) found.push(plainTask(task, count));
 	};
-	if (links.length > 0)
-		found.push({
-			task: inflateTask(woven.nominal),
-			method: methodOfPlace(woven),
-			count: links.length,
-			batches: [sizeBatch(woven)]
-		});
+	if (links.length > 0) found.push(sizingTask(woven, links.length));
 	// Every balloon is tied to the one before it.
 	push('tie', links.length);
 	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
