@@ -16,7 +16,7 @@
 	import KeepDialog, { type Touched } from './KeepDialog.svelte';
 	import { commands } from '../commands/commands.svelte.ts';
 	import { benchCommands } from './bench-commands.ts';
-	import { saveWords } from './save-words.ts';
+	import { saveWords } from '../shell/save-words.ts';
 	import { recall, remember } from './session.ts';
 	import { atLeast, atMost, percentText, priceText } from './tape-words.ts';
 
@@ -61,7 +61,7 @@
 		void import('../../core/recipe/why-not-kept.schema.ts').then((rules) => bench.judgeBy(rules.whyNotKept));
 		const hide = () => {
 			remember(data.id, bench.recipe, bench.history);
-			bench.saver.leave(keeps);
+			bench.leave(keeps);
 		};
 		window.addEventListener('pagehide', hide);
 		return () => window.removeEventListener('pagehide', hide);
@@ -85,7 +85,7 @@
 		const kept = await Promise.race([keeps ? keep('leaving') : bench.saver.flush(), patience]).catch(
 			() => false
 		);
-		if (kept === false) bench.saver.leave(keeps);
+		if (kept === false) bench.leave(keeps);
 	}
 	$effect(() => {
 		const { recipe, history } = bench;
@@ -189,7 +189,7 @@
 			<span
 				data-name="save-state"
 				class:text-bad={bench.saver.state === 'offline' || bench.saver.state === 'refused'}
-				>{saveWords(bench.saver)}</span
+				>{saveWords(bench.saver, 'working copy')}</span
 			>
 		</p>
 		<ColourPanel {bench} />

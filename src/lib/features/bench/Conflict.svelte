@@ -36,7 +36,7 @@
 	}
 	function keepMine() {
 		bench.saver.settle();
-		bench.saver.want(bench.recipe);
+		bench.saver.want({ recipe: bench.recipe });
 	}
 </script>
 

@@ -22,7 +22,7 @@ import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
 import { ghosted, isSeen, type Seen } from './ghost.ts';
 import { Packer } from './packer.svelte.ts';
-import { Saver } from './saver.svelte.ts';
+import { Autosave } from '../shell/autosave.svelte.ts';
 import type { BenchData } from './bench-data.ts';
 import { Rules, type Judge } from './rules.ts';
 
@@ -46,7 +46,7 @@ export class Bench {
 			packed: this.packer.packed
 		};
 	});
-	readonly saver: Saver;
+	readonly saver: Autosave<{ readonly recipe: Recipe }>;
 	readonly id: string;
 	#history = $state.raw<History>(EMPTY_HISTORY);
 	recipe = $state.raw<Recipe>() as Recipe;
@@ -83,7 +83,8 @@ export class Bench {
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);
 		this.#library = new Map(data.library);
-		this.saver = new Saver(data.id, data.revision);
+		const { id, revision } = data;
+		this.saver = new Autosave({ about: id, url: `/bench/${id}/save`, revision });
 		this.recipe = data.recipe;
 		this.kept = data.kept;
 		this.keptNumber = data.keptNumber;
@@ -235,13 +236,17 @@ export class Bench {
 		this.#history = history;
 		if (this.selected && !this.allRows.some((l) => l.id === this.selected)) this.selected = null;
 		if (!recipe.colourways.some((c) => c.id === this.colourway)) this.colourway = recipe.colourways[0]!.id;
-		this.saver.want(recipe);
+		this.saver.want({ recipe });
 	}
 	/** Looks from a named side again. */
 	look = (view: View) => Object.assign(this, { view, camera: null });
 	/** Turns and tilts the picture from where it is, degrees. */
 	turnBy(turn: number, tilt: number) {
 		this.camera = turned(this.camera ?? CAMERA[this.view], turn, tilt);
+	}
+	/** The page goes away. @param keep whether it is kept as a version too */
+	leave(keep: boolean) {
+		if (!this.saver.leave({ keep }) && keep) navigator.sendBeacon(`/bench/${this.id}/keep?on=leaving`);
 	}
 	/** Takes up where this tab left off. */
 	restore(recipe: Recipe, history: History) {

@@ -5,6 +5,7 @@
 	import Field from '../../ui/field/Field.svelte';
 	import Notice from '../../ui/notice/Notice.svelte';
 	import { METHOD_OPTIONS, methodLabel } from '../../core/pricing/methods.ts';
+	import { saveWords } from '../shell/save-words.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
@@ -27,7 +28,7 @@
 	let trouble = $state('');
 
 	onMount(() => {
-		draft.restore();
+		void draft.restore();
 		const leave = () => draft.leave();
 		window.addEventListener('pagehide', leave);
 		return () => {
@@ -35,14 +36,6 @@
 			void draft.flush();
 		};
 	});
-	const WORDS = {
-		saved: 'saved',
-		waiting: 'saving …',
-		saving: 'saving …',
-		fields: 'saved, but for the field below that cannot be read',
-		offline: 'not saved yet: the server does not answer, trying again',
-		refused: ''
-	};
 	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind' | 'sun'>;
 	/** Ways a line may be priced: as its design says where that says one, else as the quote. */
 	const waysFor = (recipe: Recipe | undefined): [string, string][] => [
@@ -90,9 +83,7 @@
 <div class="builder" bind:this={builder}>
 	<div class="grid content-start gap-6">
 		<p class="text-[13px] text-muted" aria-live="polite" data-name="quote-state">
-			{draft.state === 'refused'
-				? draft.refusal
-				: `${WORDS[draft.state]}${draft.refusal ? ` · ${draft.refusal}` : ''}`}
+			{draft.unread ? 'saved, but for the field below that cannot be read' : saveWords(draft.saver)}
 		</p>
 		<section class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1" aria-label="For whom and when">
 			{@render text('Client', 'client', { list: 'clients' })}

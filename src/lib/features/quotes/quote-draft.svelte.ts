@@ -6,6 +6,7 @@ import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/q
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
+import { Autosave } from '../shell/autosave.svelte.ts';
 import { RecipeBook, type RecipePage } from './recipe-book.svelte.ts';
 
 export interface QuoteData extends RecipePage {
@@ -36,25 +37,18 @@ function rawOf({ quote, settings }: QuoteData): RawQuote {
 	return printQuote({ client, eventDate, zone, terms, lines }, { decimal: settings.decimal });
 }
 
-interface Save {
-	readonly saveId: string;
-	readonly baseRevision: number;
+/** What is saved of a quote, and what is typed where that cannot be read. */
+interface QuoteSave {
 	readonly raw: RawQuote;
+	readonly typed: RawQuote;
 }
 
 /** A quote being written. Holds what is typed; every number comes from the core. */
 export class QuoteDraft {
 	raw = $state<RawQuote>() as { -readonly [K in keyof RawQuote]: RawQuote[K] };
-	state = $state<'saved' | 'waiting' | 'saving' | 'fields' | 'offline' | 'refused'>('saved');
-	refusal = $state('');
-	revision: number;
+	readonly saver: Autosave<QuoteSave>;
 	readonly context: TallyContext;
 	readonly #book: RecipeBook;
-	#timer: ReturnType<typeof setTimeout> | undefined;
-	#flying: Promise<void> | null = null;
-	#changed = false;
-	/** Sent, and not answered yet. */
-	#unanswered: Save | null = null;
 	/** Each field as it could be read last: what is saved while it cannot. */
 	#good = $state.raw<RawQuote>() as RawQuote;
 
@@ -65,10 +59,26 @@ export class QuoteDraft {
 			rates: data.settings.rates,
 			library: this.#book.inside
 		};
-		this.revision = data.quote.revision;
+		const { id, revision } = data.quote;
+		this.saver = new Autosave<QuoteSave>({
+			about: `quote ${id}`,
+			url: `/quotes/${id}/save`,
+			revision,
+			body: ({ saveId, baseRevision, raw }) => ({ saveId, baseRevision, raw }),
+			left: () => (Object.keys(this.errors).length > 0 ? this.#document() : null)
+		});
 		this.raw = rawOf(data);
 		this.#good = rawOf(data);
 	}
+
+	/** All is saved but for what cannot be read. */
+	get unread(): boolean {
+		return this.saver.state === 'saved' && Object.keys(this.errors).length > 0;
+	}
+	get revision(): number {
+		return this.saver.revision;
+	}
+	#document = (): QuoteSave => ({ raw: this.#good, typed: $state.snapshot(this.raw) as RawQuote });
 
 	readonly read = $derived(this.#read(this.raw));
 	readonly errors = $derived(this.read.errors);
@@ -92,41 +102,29 @@ export class QuoteDraft {
 	recipe(versionId: string): Recipe | undefined {
 		return this.#book.version(versionId);
 	}
-	get #key() {
-		return `bright-tally:quote:${this.data.quote.id}`;
-	}
-	/** Takes up what was typed here and could not be saved, though the tab was closed. */
-	restore() {
-		try {
-			const stored = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as {
-				revision: number;
-				raw: RawQuote;
-			} | null;
-			if (!stored || stored.revision !== this.revision) return;
+	#begun = false;
+	/** Takes up what was typed here and could not be saved, though the tab was closed; the newest wins, unless she has begun already. */
+	async restore() {
+		const all = await this.saver.leftOver();
+		const mine = all.findLast(({ baseRevision, after }) => {
+			// What went on from a save that was still on its way starts where that one led to.
+			const base = baseRevision + (after === undefined ? 0 : 1);
+			return baseRevision === this.revision || base === this.revision;
+		});
+		if (this.#begun) return;
+		if (mine) {
 			// Typed before a field was there: that one stays as it is.
-			this.raw = { ...this.raw, ...stored.raw };
+			this.raw = { ...this.raw, ...mine.typed };
 			for (const { versionId } of this.raw.lines) void this.#book.need(versionId);
 			this.touch();
-		} catch {
-			localStorage.removeItem(this.#key);
 		}
+		for (const left of all) void this.saver.forget(left);
 	}
 	/** Something was typed: it is saved soon, each field on its own. */
 	touch() {
-		this.#changed = true;
+		this.#begun = true;
 		this.#good = this.#readable();
-		this.#keep();
-		this.state = 'waiting';
-		clearTimeout(this.#timer);
-		this.#timer = setTimeout(() => void this.flush(), 500);
-	}
-	#keep() {
-		try {
-			localStorage.setItem(this.#key, JSON.stringify({ revision: this.revision, raw: this.raw }));
-		} catch {
-			this.refusal =
-				'The browser has no room to keep what you type: leave this page open until it says saved.';
-		}
+		this.saver.want(this.#document());
 	}
 	/** What is typed, with what could be read last in the place of what cannot. */
 	#readable(): RawQuote {
@@ -152,60 +150,14 @@ export class QuoteDraft {
 		});
 		return { ...(fields as unknown as RawQuote), lines };
 	}
+	/** @returns whether all of it is saved */
 	async flush(): Promise<boolean> {
-		clearTimeout(this.#timer);
-		while (
-			this.#flying ||
-			((this.#changed || this.#unanswered) && this.state !== 'offline' && this.state !== 'refused')
-		) {
-			this.#flying ??= this.#save().finally(() => (this.#flying = null));
-			await this.#flying;
-		}
-		return this.state === 'saved';
+		await this.saver.flush();
+		return this.saver.state === 'saved' && !this.unread;
 	}
 	/** The page is left: what is not saved yet is sent on the way out. */
 	leave() {
-		if (!this.#changed && !this.#unanswered) return;
-		const body = this.#unanswered ?? this.#next();
-		void this.#post(body, true).catch(() => undefined);
-	}
-	#next(): Save {
-		return { saveId: crypto.randomUUID(), baseRevision: this.revision, raw: this.#good };
-	}
-	#post = (save: Save, keepalive = false) =>
-		fetch(`/quotes/${this.data.quote.id}/save`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(save),
-			keepalive
-		});
-	async #save(): Promise<void> {
-		// A save whose answer was lost is asked again as it was: the server knows it by its id.
-		const save = this.#unanswered ?? this.#next();
-		if (!this.#unanswered) this.#changed = false;
-		this.#unanswered = save;
-		this.state = 'saving';
-		try {
-			const response = await this.#post(save);
-			const answer = (await response.json()) as { revision?: number; message?: string };
-			this.#unanswered = null;
-			if (response.ok && answer.revision) {
-				this.revision = answer.revision;
-				const unread = Object.keys(this.errors).length > 0;
-				if (this.#changed || unread) this.#keep();
-				else localStorage.removeItem(this.#key);
-				this.state = this.#changed ? 'waiting' : unread ? 'fields' : 'saved';
-			} else {
-				this.refusal = answer.message ?? 'The server refused it.';
-				this.state = 'refused';
-			}
-		} catch {
-			this.state = 'offline';
-			this.#timer = setTimeout(() => {
-				this.state = 'waiting';
-				void this.flush();
-			}, 3000);
-		}
+		this.saver.leave();
 	}
 	/** Puts the forecast for the day and place into the fields. @returns what came of it, in words */
 	async askForecast(): Promise<string> {

@@ -1,3 +1,5 @@
+import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
@@ -7,18 +9,28 @@ import { dayWords, longDayWords } from './day-words.ts';
 
 const column = design('column', '4 11 at 9 white x6');
 const store = new Map<string, string>();
+/** What lies in the browser's store. */
+const stored = async () => (await openDB('bright-tally', 1)).getAll('unsaved');
+const beacons: string[] = [];
 let sent: { saveId: string; baseRevision: number; raw: RawQuote }[] = [];
 let answer: () => Promise<Response>;
 
 beforeEach(() => {
-	vi.useFakeTimers();
+	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
 	store.clear();
+	beacons.length = 0;
 	sent = [];
 	answer = async () => new Response(JSON.stringify({ revision: sent.at(-1)!.baseRevision + 1 }));
-	vi.stubGlobal('localStorage', {
+	vi.stubGlobal('sessionStorage', {
 		getItem: (k: string) => store.get(k) ?? null,
 		setItem: (k: string, v: string) => void store.set(k, v),
 		removeItem: (k: string) => void store.delete(k)
+	});
+	vi.stubGlobal('navigator', {
+		sendBeacon: (_: string, blob: Blob) => {
+			void blob.text().then((text) => beacons.push(text));
+			return true;
+		}
 	});
 	vi.stubGlobal('fetch', (_: string, init: { body: string }) => {
 		sent.push(JSON.parse(init.body));
@@ -26,7 +38,11 @@ beforeEach(() => {
 	});
 });
 
-const data: QuoteData = {
+/** A quote of each test's own. */
+let quotes = 0;
+let data: QuoteData;
+beforeEach(() => (data = { ...DATA, quote: { ...DATA.quote, id: `q${quotes++}` } }));
+const DATA: QuoteData = {
 	quote: {
 		id: 'q',
 		clientName: 'Tidewick Library',
@@ -79,7 +95,8 @@ test('typing is saved once it rests, on the revision it started from; the price 
 	draft.touch();
 	await vi.runAllTimersAsync();
 	expect(sent.map((s) => [s.baseRevision, s.raw.client])).toEqual([[3, 'Somebody else']]);
-	expect([draft.state, draft.revision, store.size]).toEqual(['saved', 4, 0]);
+	expect([draft.saver.state, draft.revision]).toEqual(['saved', 4]);
+	await vi.waitFor(async () => expect(await stored()).toEqual([]));
 });
 test('a field that cannot be read holds back only itself: the others are saved, the typing stays over a closed tab', async () => {
 	const draft = new QuoteDraft(data);
@@ -88,18 +105,19 @@ test('a field that cannot be read holds back only itself: the others are saved, 
 	draft.raw.occasion = 'Reading day';
 	draft.changeLine('l', { quantity: 'two' });
 	expect(await draft.flush()).toBe(false);
-	expect([draft.state, draft.priced.subtotal.minor]).toEqual(['fields', before]);
+	expect([draft.unread, draft.priced.subtotal.minor]).toEqual([true, before]);
 	expect(sent.map((s) => s.raw)).toMatchObject([
 		{ margin: '50', occasion: 'Reading day', lines: [{ quantity: '2' }] }
 	]);
 	draft.changeLine('l', { quantity: '2' });
 	expect(draft.priced.subtotal.minor).toBe(before);
 	await draft.flush();
+	await draft.saver.leftOver();
 	const again = new QuoteDraft({ ...data, quote: { ...data.quote, revision: draft.revision } });
-	again.restore();
+	await again.restore();
 	expect(again.raw.margin).toBe('lots');
 	const elsewhere = new QuoteDraft({ ...data, quote: { ...data.quote, revision: 9 } });
-	elsewhere.restore();
+	await elsewhere.restore();
 	expect(elsewhere.raw.margin).toBe('50');
 });
 test('a save whose answer was lost is asked again as it was, then what was typed since', async () => {
@@ -108,7 +126,7 @@ test('a save whose answer was lost is asked again as it was, then what was typed
 	draft.raw.occasion = 'first';
 	draft.touch();
 	await draft.flush();
-	expect(draft.state).toBe('offline');
+	expect(draft.saver.state).toBe('offline');
 	draft.raw.occasion = 'second';
 	draft.touch();
 	answer = async () => new Response(JSON.stringify({ revision: sent.at(-1)!.baseRevision + 1 }));
@@ -119,27 +137,54 @@ test('a save whose answer was lost is asked again as it was, then what was typed
 		[4, 'second']
 	]);
 	expect(sent[0]!.saveId).toBe(sent[1]!.saveId);
-	expect([draft.state, draft.revision]).toEqual(['saved', 5]);
+	expect([draft.saver.state, draft.revision]).toEqual(['saved', 5]);
 });
-test('a page that is left sends what is not saved yet', () => {
+test('a page that is left sends what is not saved yet, and only what the server takes', async () => {
 	const draft = new QuoteDraft(data);
 	draft.leave();
-	expect(sent).toEqual([]);
 	draft.raw.note = 'the last word';
 	draft.touch();
 	draft.leave();
-	expect(sent.map((s) => s.raw.note)).toEqual(['the last word']);
+	await vi.waitFor(() => expect(beacons).toHaveLength(1));
+	const body = JSON.parse(beacons[0]!) as { raw: RawQuote };
+	expect([Object.keys(body).sort(), body.raw.note]).toEqual([
+		['baseRevision', 'raw', 'saveId'],
+		'the last word'
+	]);
+});
+test('a tab that closed while a save was on its way: the next takes up what was typed after it', async () => {
+	const draft = new QuoteDraft(data);
+	answer = () => new Promise<Response>(() => {});
+	draft.raw.occasion = 'first';
+	draft.touch();
+	void draft.flush();
+	await vi.waitFor(() => expect(sent).toHaveLength(1));
+	draft.raw.occasion = 'first, and second';
+	draft.touch();
+	await draft.saver.leftOver();
+	// The first had arrived after all.
+	const again = new QuoteDraft({ ...data, quote: { ...data.quote, revision: 4 } });
+	answer = async () => new Response(JSON.stringify({ revision: 5 }));
+	await again.restore();
+	expect(again.raw.occasion).toBe('first, and second');
+	// What she has begun to type is not written over.
+	const begun = new QuoteDraft({ ...data, quote: { ...data.quote, revision: 4 } });
+	const restoring = begun.restore();
+	begun.raw.occasion = 'typed meanwhile';
+	begun.touch();
+	await restoring;
+	expect(begun.raw.occasion).toBe('typed meanwhile');
 });
 test('a server that is away is tried again; one that refuses is quoted', async () => {
 	const draft = new QuoteDraft(data);
 	answer = () => Promise.reject(new Error('away'));
 	draft.touch();
 	await draft.flush();
-	expect(draft.state).toBe('offline');
+	expect(draft.saver.state).toBe('offline');
 	answer = async () =>
 		new Response(JSON.stringify({ message: 'This quote has been sent.' }), { status: 409 });
 	await vi.advanceTimersByTimeAsync(3100);
-	expect([draft.state, draft.refusal]).toEqual(['refused', 'This quote has been sent.']);
+	expect([draft.saver.state, draft.saver.refusal]).toEqual(['refused', 'This quote has been sent.']);
 });
 test('lines are added and taken out, and a newer kept version is offered', async () => {
 	const draft = new QuoteDraft(data);

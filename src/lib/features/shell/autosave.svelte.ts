@@ -1,60 +1,63 @@
-import type { Recipe } from '../../core/recipe/recipe.ts';
-import { Keeper } from '../shell/keeper.ts';
+import { Keeper } from './keeper.ts';
 
 /** What the screen says about saving. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused' | 'stale';
 
-export interface Theirs {
-	readonly recipe: Recipe;
-	readonly revision: number;
-}
-
-interface Pending {
+/** What is kept until it is acknowledged: a document, by whatever name it is sent. */
+export type Pending<D> = D & {
 	readonly saveId: string;
 	readonly baseRevision: number;
 	/** The save it follows, where that one was still on its way: its revision counts as the base. */
-	readonly after?: string;
-	readonly recipe: Recipe;
+	readonly after?: string | undefined;
+};
+
+export interface AutosaveOptions<D> {
+	/** What it belongs to in the browser's store. */
+	readonly about: string;
+	/** Takes what is saved. */
+	readonly url: string;
+	readonly revision: number;
+	/** What of it is sent; all of it where nothing is said. */
+	body?(pending: Pending<D>): object;
+	/** What stays in the store after a save, because it could not be sent; null is nothing. */
+	left?(): D | null;
 }
 
 const WAIT = 350;
 const RETRY = 3000;
 
 /**
- * Saves a working copy by itself: one save at a time, each with an id of its own that is kept until it is
- * acknowledged, and with the revision it started from. What is not acknowledged lies in the browser's store from the moment
- * it was made.
+ * Saves a document by itself: one save at a time, each with an id of its own that is kept until it is acknowledged, and with
+ * the revision it started from. What is not acknowledged lies in the browser's store from the moment it was made.
  */
-export class Saver {
+export class Autosave<D extends object> {
 	state = $state<SaveState>('saved');
-	theirs = $state.raw<Theirs | null>(null);
+	/** What somebody else has made of it, where that is newer. */
+	theirs = $state.raw<(D & { readonly revision: number }) | null>(null);
 	/** Why the server refused, in its words. */
 	refusal = $state('');
 	/** Whether what is not saved lies in the browser's store: one that is full keeps nothing. */
 	keptHere = $state(true);
 	revision: number;
-	readonly #keeper: Keeper<Pending>;
+	readonly #keeper: Keeper<Pending<D>>;
 	/** What is sent next, as it lies in the store. */
-	#next: Pending | null = null;
+	#next: Pending<D> | null = null;
 	#flying: Promise<void> | null = null;
-	#pending: Pending | null = null;
+	#pending: Pending<D> | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	/** What the server last said. */
 	#answered = 0;
 
-	constructor(
-		readonly design: string,
-		revision: number
-	) {
-		this.revision = revision;
-		this.#keeper = new Keeper(design);
+	constructor(private readonly options: AutosaveOptions<D>) {
+		this.revision = options.revision;
+		this.#keeper = new Keeper(options.about);
 	}
 
 	/** What earlier visits could not hand over, the oldest first: of this tab, and of tabs that are gone. */
-	leftOver(): Promise<Pending[]> {
+	leftOver(): Promise<Pending<D>[]> {
 		return this.#keeper.takeOver();
 	}
-	async #write(pending: Pending) {
+	async #write(pending: Pending<D>) {
 		this.keptHere = await this.#keeper.put(pending);
 	}
 
@@ -63,7 +66,7 @@ export class Saver {
 	 * where somebody saved in between, both stand side by side.
 	 * @returns false where the server has gone on from it: theirs is the newer
 	 */
-	async resume(left: Pending): Promise<boolean> {
+	async resume(left: Pending<D>): Promise<boolean> {
 		const { revision } = this;
 		this.#pending = left;
 		await this.#write(left);
@@ -73,10 +76,15 @@ export class Saver {
 		return true;
 	}
 
-	/** Asks for this recipe to be saved soon. */
-	want(recipe: Recipe) {
+	/** Forgets what a tab that is gone has left: it was taken up, or somebody has gone on from it. */
+	forget(left: Pending<D>): Promise<void> {
+		return this.#keeper.dropGone(left);
+	}
+
+	/** Asks for this to be saved soon. */
+	want(document: D) {
 		const saveId = this.#next?.saveId ?? crypto.randomUUID();
-		this.#next = { saveId, baseRevision: this.revision, after: this.#pending?.saveId, recipe };
+		this.#next = { ...document, saveId, baseRevision: this.revision, after: this.#pending?.saveId };
 		void this.#write(this.#next);
 		if (this.state === 'stale') return;
 		this.state = 'waiting';
@@ -106,24 +114,24 @@ export class Saver {
 		this.state = 'saving';
 		let response: Response;
 		try {
-			response = await fetch(`/bench/${this.design}/save`, {
+			response = await fetch(this.options.url, {
 				method: 'POST',
 				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify(this.#pending)
+				body: JSON.stringify(this.#bodyOf(this.#pending))
 			});
 		} catch {
 			return this.#later();
 		}
 		const answer = (await response.json().catch(() => ({}))) as {
 			revision?: number;
-			theirs?: Theirs;
+			theirs?: D & { readonly revision: number };
 			message?: string;
 		};
 		if (response.ok && answer.revision !== undefined) {
 			this.#answered = answer.revision;
 			this.revision = Math.max(this.revision, answer.revision);
 			this.#pending = null;
-			if (!this.#next) void this.#keeper.drop();
+			if (!this.#next) void this.#rest();
 			this.state = this.#next ? 'waiting' : 'saved';
 		} else if (response.status === 409 && answer.theirs) {
 			this.theirs = answer.theirs;
@@ -136,6 +144,15 @@ export class Saver {
 			this.#pending = null;
 			this.state = 'refused';
 		} else this.#later();
+	}
+
+	#bodyOf = (pending: Pending<D>): object => this.options.body?.(pending) ?? pending;
+
+	/** All that could be sent is saved: the store is empty, but for what could not. */
+	async #rest() {
+		const left = this.options.left?.() ?? null;
+		if (left === null) await this.#keeper.drop();
+		else await this.#write({ ...left, saveId: crypto.randomUUID(), baseRevision: this.revision });
 	}
 
 	#later() {
@@ -155,12 +172,14 @@ export class Saver {
 		void this.#keeper.drop();
 	}
 
-	/** The page goes away: what is not acknowledged lies in the store, and is handed over on the way out. */
-	leave(keep: boolean) {
+	/**
+	 * The page goes away: what is not acknowledged lies in the store, and is handed over on the way out.
+	 * @param more sent with it @returns whether there was anything
+	 */
+	leave(more: object = {}): boolean {
 		const pending = this.#next ?? this.#pending;
-		if (pending) {
-			const body = JSON.stringify({ ...pending, keep });
-			navigator.sendBeacon(`/bench/${this.design}/save`, new Blob([body], { type: 'application/json' }));
-		} else if (keep) navigator.sendBeacon(`/bench/${this.design}/keep?on=leaving`);
+		if (!pending) return false;
+		const body = JSON.stringify({ ...this.#bodyOf(pending), ...more });
+		return navigator.sendBeacon(this.options.url, new Blob([body], { type: 'application/json' }));
 	}
 }

@@ -1,8 +1,8 @@
-import type { SaveState } from './saver.svelte.ts';
+import type { SaveState } from './autosave.svelte.ts';
 
-/** What the Bench says of the working copy, by the state of its saver. */
+/** What a screen says of what saves itself. */
 const WORDS: Readonly<Record<SaveState, string>> = {
-	saved: 'working copy saved',
+	saved: 'saved',
 	saving: 'saving …',
 	waiting: 'saving …',
 	offline: 'not saved yet: the server does not answer, trying again',
@@ -11,15 +11,21 @@ const WORDS: Readonly<Record<SaveState, string>> = {
 };
 const NO_ROOM = 'This browser has no room to keep it, so leave this page open until it says saved.';
 
-/** @param saver its state, why the server refused, and whether what is not saved lies in the browser's store */
-export function saveWords(saver: {
-	readonly state: SaveState;
-	readonly refusal: string;
-	readonly keptHere: boolean;
-}): string {
+/**
+ * @param saver its state, why the server refused, and whether what is not saved lies in the browser's store
+ * @param what is saved, where that is said
+ */
+export function saveWords(
+	saver: {
+		readonly state: SaveState;
+		readonly refusal: string;
+		readonly keptHere: boolean;
+	},
+	what = ''
+): string {
 	const { state } = saver;
 	const words = state === 'refused' ? `${WORDS[state]}: ${saver.refusal}` : WORDS[state];
-	if (state === 'saved') return words;
+	if (state === 'saved') return `${what} ${words}`.trim();
 	if (!saver.keptHere) return `${words}. ${NO_ROOM}`;
 	return state === 'offline' ? `${words}. It is kept on this device until then` : words;
 }

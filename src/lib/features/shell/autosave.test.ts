@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
 import { openDB } from 'idb';
-import { Keeper } from '../shell/keeper.ts';
+import { Keeper } from './keeper.ts';
 import { saveWords } from './save-words.ts';
-import { Saver } from './saver.svelte.ts';
+import { Autosave } from './autosave.svelte.ts';
 
 const recipe = design('column', '4 11 at 9 white');
 const named = (name: string) => ({ ...recipe, name });
@@ -19,6 +19,13 @@ const json =
 	(body: object, status = 200) =>
 	() =>
 		new Response(JSON.stringify(body), { status });
+
+const saverOf = (about: string, revision: number) =>
+	new Autosave<{ readonly recipe: { readonly name: string } }>({
+		about,
+		url: `/bench/${about}/save`,
+		revision
+	});
 
 beforeEach(() => {
 	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
@@ -40,20 +47,20 @@ beforeEach(() => {
 });
 
 test('typing on is one save of the last state, and the next starts from the revision it was given', async () => {
-	const saver = new Saver(d, 7);
-	for (const name of ['a', 'ab', 'abc']) saver.want(named(name));
+	const saver = saverOf(d, 7);
+	for (const name of ['a', 'ab', 'abc']) saver.want({ recipe: named(name) });
 	expect(saver.state).toBe('waiting');
 	await vi.runAllTimersAsync();
 	expect(sent.map((s) => [s.baseRevision, s.recipe.name])).toEqual([[7, 'abc']]);
 	expect(saver.state).toBe('saved');
-	saver.want(named('next'));
+	saver.want({ recipe: named('next') });
 	await saver.flush();
 	expect(sent.at(-1)).toMatchObject({ baseRevision: 8 });
 });
 test('an answer that was lost: the same save goes again under its id', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	answers = [() => Promise.reject(new Error('gone'))];
-	saver.want(named('a'));
+	saver.want({ recipe: named('a') });
 	await saver.flush();
 	expect(saver.state).toBe('offline');
 	await vi.runAllTimersAsync();
@@ -62,56 +69,56 @@ test('an answer that was lost: the same save goes again under its id', async () 
 	expect(sent[1]!.saveId).toBe(sent[0]!.saveId);
 });
 test('a stale save stops saving, shows theirs, and goes on from theirs once she has chosen', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	answers = [json({ message: 'no', theirs: { recipe: named('theirs'), revision: 5 } }, 409)];
-	saver.want(named('mine'));
+	saver.want({ recipe: named('mine') });
 	await saver.flush();
 	expect(saver.state).toBe('stale');
 	expect(saver.theirs?.recipe.name).toBe('theirs');
-	saver.want(named('mine, more'));
+	saver.want({ recipe: named('mine, more') });
 	await vi.runAllTimersAsync();
 	expect(sent).toHaveLength(1);
 	expect((await saver.leftOver()).map((l) => l.recipe.name)).toEqual(['mine, more']);
 	saver.settle();
-	saver.want(named('mine, chosen'));
+	saver.want({ recipe: named('mine, chosen') });
 	await saver.flush();
 	expect(sent.at(-1)).toMatchObject({ baseRevision: 5, recipe: { name: 'mine, chosen' } });
 	expect(await saver.leftOver()).toEqual([]);
 });
 test('a refused save says the server’s words and loses nothing', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	answers = [json({ message: 'name: Give it a name.' }, 400)];
-	saver.want(named(''));
+	saver.want({ recipe: named('') });
 	await saver.flush();
 	expect([saver.state, saver.refusal]).toEqual(['refused', 'name: Give it a name.']);
-	saver.want(named('b'));
+	saver.want({ recipe: named('b') });
 	await saver.flush();
 	expect(saver.state).toBe('saved');
 });
 test('leaving with a save on its way leaves the newer one behind it, following it', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	answers = [() => new Promise<Response>(() => {})];
-	saver.want(named('first'));
+	saver.want({ recipe: named('first') });
 	void saver.flush();
 	await Promise.resolve();
-	saver.want(named('second'));
-	saver.leave(true);
+	saver.want({ recipe: named('second') });
+	saver.leave({ keep: true });
 	const [left] = await saver.leftOver();
 	expect(left).toMatchObject({ baseRevision: 1, after: sent[0]!.saveId, recipe: { name: 'second' } });
 	expect(beacons).toHaveLength(1);
 });
 test('what an earlier visit left is handed over; where the server went on, theirs is the newer', async () => {
 	const left = { saveId: 'save-left', baseRevision: 3, recipe: named('left') };
-	expect(await new Saver(d, 3).resume(left)).toBe(true);
+	expect(await saverOf(d, 3).resume(left)).toBe(true);
 	answers = [json({ revision: 4 })];
-	const late = new Saver(d, 9);
+	const late = saverOf(d, 9);
 	expect(await late.resume(left)).toBe(false);
 	expect(late.revision).toBe(9);
 });
 test('every step is written down as it is made; once it is saved nothing is left', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	answers = [() => Promise.reject(new Error('gone')), () => Promise.reject(new Error('gone'))];
-	for (const name of ['a', 'ab']) saver.want(named(name));
+	for (const name of ['a', 'ab']) saver.want({ recipe: named(name) });
 	// The tab is gone before anything was sent.
 	expect(await saver.leftOver()).toMatchObject([{ baseRevision: 1, recipe: { name: 'ab' } }]);
 	await saver.flush();
@@ -137,17 +144,17 @@ test('two tabs keep theirs apart; one that is gone is taken over, one that is op
 	expect(await other.takeOver()).toEqual([]);
 });
 test('a store without room is said, and “saved” only when it is', async () => {
-	const saver = new Saver(d, 1);
+	const saver = saverOf(d, 1);
 	const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
 		throw new DOMException('full', 'QuotaExceededError');
 	});
 	answers = [() => Promise.reject(new Error('gone'))];
-	saver.want(named('a'));
+	saver.want({ recipe: named('a') });
 	await saver.flush();
 	await vi.waitFor(() => expect(saver.keptHere).toBe(false));
-	expect(saveWords(saver)).toMatch(/no room to keep it, so leave this page open/);
+	expect(saveWords(saver, 'working copy')).toMatch(/no room to keep it, so leave this page open/);
 	put.mockRestore();
 	await vi.advanceTimersByTimeAsync(3100);
 	await saver.flush();
-	expect(saveWords(saver)).toBe('working copy saved');
+	expect(saveWords(saver, 'working copy')).toBe('working copy saved');
 });
