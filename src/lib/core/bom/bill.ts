@@ -1,3 +1,4 @@
+import { openName, slotName } from '../document/names.ts';
 import { type Catalogue, matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { unitCost } from '../materials/unit-cost.ts';
@@ -107,8 +108,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		const need = said.what === 'balloon' && said.any ? inCheapest(said, context.catalogue) : said;
 		switch (need.what) {
 			case 'balloon': {
-				const slot =
-					recipe.slots.find((s) => s.id === need.slot)?.name ?? (need.any ? 'any colour' : 'no slot');
+				const slot = need.any ? 'any colour' : slotName(need.slot, recipe.slots);
 				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
 				const match = keyOfBalloon(need, need.colour);
 				const open = need.colour === null && need.material === null;
@@ -117,7 +117,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 				const colour =
 					own?.name ??
 					(need.colour === null
-						? `${slot} (open)`
+						? openName(slot)
 						: (context.catalogue.colourNames.get(need.colour) ?? 'unknown colour'));
 				const label = own?.name ?? `${kindOfBalloon(need)}, ${colour}`;
 				// One material is one line, however it is reached: by a colour, by its name, by a rule.

@@ -1,3 +1,4 @@
+import { nameOf, openName, slotName } from '../document/names.ts';
 import { bill } from '../bom/bill.ts';
 import { countDesigns, explode, type Exploded } from '../bom/explode.ts';
 import { KIND_WORDS } from '../materials/material.ts';
@@ -66,9 +67,8 @@ export function countLines(
 		const key = balloonKey(need);
 		const colour =
 			need.material === null
-				? (catalogue.colourNames.get(need.colour ?? '') ??
-					`${each.recipe.slots.find((s) => s.id === need.slot)?.name ?? 'no slot'} (open)`)
-				: (catalogue.materials.get(need.material)?.name ?? 'not in the Stockroom');
+				? (catalogue.colourNames.get(need.colour ?? '') ?? openName(slotName(need.slot, each.recipe.slots)))
+				: nameOf(catalogue.materials, need.material);
 		const said = { nominal: need.nominal, size: need.size, method: null, kind: need.kind as 'latex-round' };
 		const had = balloons.get(key) ?? {
 			label: `${need.mark === undefined ? printBalloon(said) : markedWords(need)}, ${colour}`,

@@ -1,3 +1,4 @@
+import { GONE } from '../document/names.ts';
 import type { Host } from '../document/host.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { findHost } from '../recipe/find-host.ts';
@@ -19,6 +20,6 @@ export function printHost(host: Host, recipe: Pick<Recipe, 'sections'>): string 
 		case 'wall':
 			return `wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':
-			return 'what is gone';
+			return GONE.part;
 	}
 }

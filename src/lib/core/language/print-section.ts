@@ -1,3 +1,4 @@
+import { GONE } from '../document/names.ts';
 import { formatFeet, toMillimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
@@ -23,7 +24,7 @@ export function printSection(section: Section, { sections }: Recipe, nameOf: (id
 		`${name}${times > 1 ? ` ×${times}` : ''}`,
 		mirror ? 'mirrored' : '',
 		host ? `${PLACED[stand.how]} ${host.name}` : '',
-		stand.layer === null ? '' : row === undefined ? 'at a row that is gone' : `at row ${row}`,
+		stand.layer === null ? '' : row === undefined ? `at ${GONE.row}` : `at row ${row}`,
 		stand.height === null ? '' : `at ${formatFeet(toMillimetres(stand.height))}`,
 		stand.gap === 0 ? '' : `gap ${printLong(stand.gap)}`,
 		stand.tie === null ? '' : `tied with ${nameOf(stand.tie)}`,

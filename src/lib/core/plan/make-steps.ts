@@ -1,3 +1,4 @@
+import { openName, slotName } from '../document/names.ts';
 import { isLast, stepsOf } from '../structures/registry/plan.ts';
 import { hostPartOf } from '../structures/registry/refs.ts';
 import { isSeen } from '../structures/registry/picture.ts';
@@ -188,7 +189,7 @@ class SectionSteps {
 					.map((t) => ({ ...t, count: t.count * this.#all })),
 			inflate: () => this.#inflate(),
 			colour: (slot) => ({
-				name: this.#slots.find((s) => s.id === slot)?.name ?? 'no slot',
+				name: slotName(slot, this.#slots),
 				id: this.#colourway?.fills[slot] ?? null
 			})
 		};
@@ -197,7 +198,7 @@ class SectionSteps {
 	get #slots(): Slot[] {
 		return this.#recipe.slots.map((s) => ({
 			...s,
-			name: this.#colourName(this.#colourway?.fills[s.id]) ?? `${s.name} (open)`
+			name: this.#colourName(this.#colourway?.fills[s.id]) ?? openName(s.name)
 		}));
 	}
 	#colourName(id: string | null | undefined): string | undefined {
@@ -214,7 +215,7 @@ class SectionSteps {
 		const lines = balloons.map((need): StepLine => {
 			const own =
 				need.material === null ? undefined : this.context.catalogue.materials.get(need.material)?.name;
-			const slot = this.#slots.find((s) => s.id === need.slot)?.name ?? 'no slot';
+			const slot = slotName(need.slot, this.#slots);
 			const size = need.size.kind === 'unknown' ? '' : ` at ${printSize(need.size)}`;
 			const heart = need.kind === 'latex-heart' ? ' hearts' : '';
 			return {

@@ -1,3 +1,4 @@
+import { GONE, nameOf } from '../document/names.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { servedBy } from '../recipe/served.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -8,7 +9,7 @@ export const MET = /^(row|piece|join|set up):/;
 
 /** Says at each row, piece and section what line holds it too: it is counted once and met at each. */
 export function shared(steps: readonly MadeStep[], recipe: Recipe, { materials }: Catalogue): MadeStep[] {
-	const served = servedBy(recipe, (id) => materials.get(id)?.name ?? 'a line that is not in the Stockroom');
+	const served = servedBy(recipe, (id) => nameOf(materials, id, `a line that is ${GONE.material}`));
 	if (served.size === 0) return [...steps];
 	return steps.map((step) => {
 		const names = step.about === null || !MET.test(step.key) ? undefined : served.get(step.about);

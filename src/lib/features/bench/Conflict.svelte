@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { GONE } from '../../core/document/names.ts';
 	import { leastText, priceText } from './tape-words.ts';
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -14,7 +15,7 @@
 	let { bench }: Props = $props();
 	const theirs = $derived(bench.saver.theirs);
 	const nameOf = (id: string) =>
-		bench.catalogue.materials.get(id)?.name ?? bench.catalogue.colourNames.get(id) ?? 'not in the Stockroom';
+		bench.catalogue.materials.get(id)?.name ?? bench.catalogue.colourNames.get(id) ?? GONE.material;
 	const rowsOf = (recipe: Recipe) => sayRecipe(recipe, nameOf);
 	const priceOf = (recipe: Recipe) => {
 		const { price, cost } = tally(recipe, null, 1, bench.context);

@@ -1,3 +1,4 @@
+import { GONE, nameOf } from '../../core/document/names.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
@@ -148,7 +149,7 @@ export class Bench {
 	readonly known = $derived(this.tally.assembly.overall.known);
 	/** Lines that hold several things, by what they hold. */
 	readonly served = $derived.by(() =>
-		servedBy(this.recipe, (id) => this.catalogue.materials.get(id)?.name ?? 'a line')
+		servedBy(this.recipe, (id) => nameOf(this.catalogue.materials, id, GONE.line))
 	);
 	/** What stands out in the picture. */
 	readonly lit = $derived(

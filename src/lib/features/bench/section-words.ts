@@ -1,3 +1,4 @@
+import { GONE } from '../../core/document/names.ts';
 import type { ExtraLine } from '../../core/structures/extras/document.ts';
 import type { Host } from '../../core/document/host.ts';
 import type { Recipe, Section } from '../../core/recipe/recipe.ts';
@@ -35,7 +36,7 @@ function rowWords(layer: string, sections: readonly Section[]): string {
 		const row = rowOf(structure, layer);
 		if (row !== undefined) return `row ${row}`;
 	}
-	return 'a row that is gone';
+	return GONE.row;
 }
 
 /** What a piece sits on. */

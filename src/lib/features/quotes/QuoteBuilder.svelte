@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { GONE } from '../../core/document/names.ts';
 	import { onMount } from 'svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -158,7 +159,7 @@
 							{/snippet}
 						</Field>
 						<div class="pt-5">
-							<b>{recipe?.name ?? 'a design that is gone'}</b>
+							<b>{recipe?.name ?? GONE.design}</b>
 							<span class="text-[13px] text-muted"
 								>kept version {line.versionId.slice(line.versionId.lastIndexOf('.') + 1)}</span
 							>

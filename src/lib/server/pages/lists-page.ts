@@ -1,3 +1,4 @@
+import { colourName } from '../../core/document/names.ts';
 import { quantityText } from '../../core/cost/cost.ts';
 import { printSize } from '../../core/sizing/size.ts';
 import { tally } from '../../core/tally/tally.ts';
@@ -37,7 +38,7 @@ export async function listsPage(repos: Repos, wanted: AskedFor) {
 			byLook: line.sizeTo !== printSize(line.size),
 			gas: line.gas,
 			method: line.method,
-			colour: context.catalogue.colourNames.get(line.colour ?? '') ?? `${line.slot} (open)`,
+			colour: colourName(context.catalogue.colourNames, line.colour, line.slot),
 			hex: context.catalogue.colours.get(line.colour ?? '')?.hex ?? null,
 			where: line.where
 		})),

@@ -1,3 +1,4 @@
+import { openName } from '../../core/document/names.ts';
 import Papa from 'papaparse';
 import { KIND_WORDS } from '../../core/materials/material.ts';
 import type { Tally, TallyContext } from '../../core/tally/tally.ts';
@@ -54,7 +55,7 @@ export function billCsv({ bill }: Tally, { catalogue }: TallyContext): string {
 			'bag in': line.bag,
 			'size to in': line.gas === 'helium' ? `${line.sizeTo}, helium` : line.sizeTo,
 			method: line.method,
-			colour: colour?.name ?? `${line.slot} (open)`,
+			colour: colour?.name ?? openName(line.slot),
 			finish: colour?.finish ?? '',
 			used: decimal(line.quantity.valueOf()),
 			loss: '',

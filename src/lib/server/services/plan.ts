@@ -1,3 +1,4 @@
+import { colourName } from '../../core/document/names.ts';
 import { isLast } from '../../core/structures/registry/plan.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { arrange, editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
@@ -93,7 +94,7 @@ export function listsOf(
 ): { readonly toInflate: readonly string[]; readonly toBuy: readonly string[] } {
 	return {
 		toInflate: bill.inflate.map((line) => {
-			const colour = catalogue.colourNames.get(line.colour ?? '') ?? `${line.slot} (open)`;
+			const colour = colourName(catalogue.colourNames, line.colour, line.slot);
 			const byLook = line.sizeTo !== printSize(line.size);
 			const method = line.method === 'hole' ? 'hole' : line.method === 'eye' ? 'by eye' : 'count strokes';
 			return `${line.quantity.toFraction(true)} × ${line.bag}${byLook ? ', ' : ' at '}${line.sizeTo}, ${colour}${byLook ? '' : `, ${method}`}${line.gas === 'helium' ? ', helium' : ''}, for ${line.where}`;

@@ -1,3 +1,4 @@
+import { GONE } from '../../core/document/names.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { formatFeet, type Millimetres } from '../../core/units/length.ts';
 import { asClusters, CLUSTER_COUNTS, type ClusterCount } from '../../core/rebuild/as-clusters.ts';
@@ -46,7 +47,7 @@ export async function sideBySide(
 	if (!a || !b) return undefined;
 	const studio = await loadStudio(repos);
 	const names = new Map([...studio.materials, ...studio.colours].map((m) => [m.id, m.name]));
-	const comparison = compare(a, b, (id) => names.get(id) ?? 'not in the Stockroom');
+	const comparison = compare(a, b, (id) => names.get(id) ?? GONE.material);
 	return { first: a.shown, second: b.shown, comparison };
 }
 

@@ -1,3 +1,4 @@
+import { GONE } from '../../core/document/names.ts';
 import { compare, type Comparison } from '../../core/compare/compare.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
@@ -34,7 +35,7 @@ export async function compareVersions(
 	};
 	const [a, b] = [await worked(first), await worked(second)];
 	const names = new Map([...studio.materials, ...studio.colours].map((m) => [m.id, m.name]));
-	return a && b && compare(a, b, (id) => names.get(id) ?? 'not in the Stockroom');
+	return a && b && compare(a, b, (id) => names.get(id) ?? GONE.material);
 }
 
 /**

@@ -2,7 +2,8 @@ import type { Bunch, BunchItem, BunchWeight } from './document.ts';
 import type { MaterialOf, PrintFacet } from '../facets/print.ts';
 import { countedPart } from '../kit/print-lines.ts';
 import type { Slot } from '../../document/slot.ts';
-import { nameIn, printFoil, printOwn, printPlaces, slotName, printLong } from '../kit/print-words.ts';
+import { nameIn, printFoil, printOwn, printPlaces, printLong } from '../kit/print-words.ts';
+import { slotName } from '../../document/names.ts';
 import { formatInches } from '../../units/length.ts';
 
 /** An item of a bunch as the entry line would be given it: parsing it back gives the same item. */

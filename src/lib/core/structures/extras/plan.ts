@@ -1,3 +1,4 @@
+import { GONE } from '../../document/names.ts';
 import { plainTask } from '../../labour/task.ts';
 import { ON_SITE, PAINT_WAIT } from '../../plan/step-words.ts';
 import type { MadeStep } from '../../plan/made-step.ts';
@@ -14,7 +15,7 @@ export const plan: PlanFacet<Extras> = {
 function lineSteps(line: ExtraLine, kit: StepKit): MadeStep[] {
 	if (line.role === 'by-product') return [];
 	const material = kit.context.catalogue.materials.get(line.material);
-	const name = material?.name ?? 'something that is not in the Stockroom';
+	const name = material?.name ?? `something that is ${GONE.material}`;
 	const count = line.range ? `${line.range.low} to ${line.range.high}` : line.quantity;
 	if (line.role === 'taken along')
 		return [kit.made('line', `Take along ${count} × ${name}.`, { place: 'site' }, line.id)];

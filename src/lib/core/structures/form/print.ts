@@ -2,7 +2,7 @@ import type { Form, FormPiece } from './document.ts';
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { countedPart } from '../kit/print-lines.ts';
 import { printSize } from '../../sizing/size.ts';
-import { slotName } from '../kit/print-words.ts';
+import { slotName } from '../../document/names.ts';
 import { formatInches, um } from '../../units/length.ts';
 
 /** A piece of a form as the entry line would be given it. */

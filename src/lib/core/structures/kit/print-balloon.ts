@@ -1,3 +1,4 @@
+import { slotName } from '../../document/names.ts';
 import { printSize } from '../../sizing/size.ts';
 import { runsOf, type PlaceRun } from './alike.ts';
 import { formatInches } from '../../units/length.ts';
@@ -51,8 +52,7 @@ export function printShort(cluster: Cluster): string {
 	return runs.map(countAndBalloon).join(' with ');
 }
 
-const nameOf = (id: string, slots: readonly Slot[]): string =>
-	slots.find((s) => s.id === id)?.name ?? 'no slot';
+const nameOf = (id: string, slots: readonly Slot[]): string => slotName(id, slots);
 
 /** `spiral left main / pop`, in slot names. */
 export function printPattern(pattern: Pattern, slots: readonly Slot[]): string {

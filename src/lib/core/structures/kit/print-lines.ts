@@ -1,10 +1,11 @@
+import { GONE } from '../../document/names.ts';
 import type { Id } from '../../document/id.ts';
 import type { Hung } from '../../document/hung.ts';
 import type { MaterialOf, PrintedLine } from '../facets/print.ts';
 import { printLong } from './print-words.ts';
 
 export function printHung({ by, material, every, wall }: Hung, materialOf: MaterialOf): string {
-	const named = material === null ? '' : ` with ${materialOf(material)?.name ?? 'what is gone'}`;
+	const named = material === null ? '' : ` with ${materialOf(material)?.name ?? GONE.part}`;
 	return `hung on ${wall ? `${wall} wall` : by} every ${printLong(every)}${named}`;
 }
 

@@ -1,3 +1,4 @@
+import { GONE, slotName } from '../../document/names.ts';
 import type { Place, OwnBalloon } from '../../document/cluster.ts';
 import type { PieceThing } from '../applied/document.ts';
 import type { BunchThing } from '../bunch/document.ts';
@@ -10,10 +11,7 @@ import { printBalloon, printFill } from './print-balloon.ts';
 export const nameIn =
 	(materialOf: MaterialOf) =>
 	(id: string): string =>
-		materialOf(id)?.name ?? 'not in the Stockroom';
-
-export const slotName = (id: string, slots: readonly Slot[]): string =>
-	slots.find((s) => s.id === id)?.name ?? 'no slot';
+		materialOf(id)?.name ?? GONE.material;
 
 export const printOwn = (balloon: OwnBalloon, slots: readonly Slot[]): string =>
 	`${printBalloon(balloon)} ${slotName(balloon.slot, slots)}${printFill(balloon, slots)}`;

@@ -1,3 +1,4 @@
+import { GONE } from '../../document/names.ts';
 import { collected, partAmong, printHung } from '../kit/print-lines.ts';
 import { formatInches, um, type Micrometres } from '../../units/length.ts';
 import { mixed, rational } from '../../units/rational.ts';
@@ -5,7 +6,8 @@ import type { PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
 import type { Run, Branch, RunPath } from './document.ts';
 import { slotsOf } from '../../document/pattern.ts';
 import { printBalloon, printCluster } from '../kit/print-balloon.ts';
-import { printLong, printOwn, slotName } from '../kit/print-words.ts';
+import { printLong, printOwn } from '../kit/print-words.ts';
+import { slotName } from '../../document/names.ts';
 
 const inch = (length: Micrometres): string => `${formatInches(length)} in`;
 
@@ -22,7 +24,7 @@ export function printPath(path: RunPath, recipe: Pick<PrintContext, 'sections'>)
 		case 'curve':
 			return `curve ${path.points.map((p) => p.map(feetOf).join(' by ')).join(', ')} ft`;
 		case 'lent':
-			return `along ${recipe.sections.find((s) => s.id === path.by)?.name ?? 'what is gone'}`;
+			return `along ${recipe.sections.find((s) => s.id === path.by)?.name ?? GONE.part}`;
 	}
 }
 
@@ -87,7 +89,7 @@ function printRun(run: Run, context: PrintContext): PrintedLine[] {
 	if (run.corner) say(`corner ${printOwn(run.corner, slots)}`, 'more', null, run.corner.slot);
 	if (run.spine) {
 		const { material, tails, loops, ties } = run.spine;
-		const named = material === null ? '' : ` ${materialOf(material)?.name ?? 'what is gone'}`;
+		const named = material === null ? '' : ` ${materialOf(material)?.name ?? GONE.part}`;
 		const more = [
 			tails > 0 ? ` tails ${printLong(um(tails))}` : '',
 			loops > 0 ? ` ${loops} loops` : '',

@@ -1,6 +1,7 @@
 import { type Weave, JOINTS } from './document.ts';
 import type { PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
-import { slotName, printOwn, printLong } from '../kit/print-words.ts';
+import { printOwn, printLong } from '../kit/print-words.ts';
+import { slotName } from '../../document/names.ts';
 import { collected, partAmong, printHung } from '../kit/print-lines.ts';
 import { printSize } from '../../sizing/size.ts';
 import { formatInches } from '../../units/length.ts';

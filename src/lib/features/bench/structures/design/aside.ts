@@ -1,3 +1,4 @@
+import { GONE } from '../../../../core/document/names.ts';
 import { asKind } from '../../../../core/structures/kinds.ts';
 import type { DesignUse } from '../../../../core/structures/design/document.ts';
 import type { Bench } from '../../bench.svelte.ts';
@@ -5,7 +6,7 @@ import type { Bench } from '../../bench.svelte.ts';
 /** In which size it is, and with which version it was last kept, where the part has been kept again since. */
 export function aside({ design, size }: DesignUse, bench: Bench, section: string): string {
 	const sizes = bench.context.library(design)?.sizes;
-	const named = size === null ? '' : `, ${sizes?.find((s) => s.id === size)?.name ?? 'a size that is gone'}`;
+	const named = size === null ? '' : `, ${sizes?.find((s) => s.id === size)?.name ?? GONE.size}`;
 	return `${named}${versionWords(bench, section)} · a design of its own`;
 }
 

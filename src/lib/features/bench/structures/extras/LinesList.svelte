@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { nameOf } from '../../../../core/document/names.ts';
 	import { removePart } from '../../../../core/recipe/edit-parts.ts';
 	import { countedLines } from '../../../../core/structures/extras/count.ts';
 	import type { Bench } from '../../bench.svelte.ts';
@@ -10,14 +11,12 @@
 	}
 	let { bench }: Props = $props();
 	const counted = $derived(new Set(countedLines(bench.extras).map((l) => l.id)));
-	const nameOf = (material: string) =>
-		bench.catalogue.materials.get(material)?.name ?? 'not in the Stockroom';
 </script>
 
 {#if bench.extras.length > 0}
 	<ul class="extras" aria-label="Extras">
 		{#each bench.extras as line (line.id)}
-			{@const name = nameOf(line.material)}
+			{@const name = nameOf(bench.catalogue.materials, line.material)}
 			{@const words = lineWords(line, name, bench.recipe)}
 			<li>
 				<span class="words" class:off={!counted.has(line.id)} title={words}>{words}</span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { slotName } from '../../../../core/document/names.ts';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import CircleDot from '@lucide/svelte/icons/circle-dot';
@@ -64,7 +65,7 @@
 	);
 	const named = $derived(
 		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
-			name: slots.find((s) => s.id === id)?.name ?? 'no slot',
+			name: slotName(id, slots),
 			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
 		}))
 	);

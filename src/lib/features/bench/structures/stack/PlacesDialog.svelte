@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { slotName } from '../../../../core/document/names.ts';
 	import { MATERIAL_KINDS, ROUND_NOMINALS } from '../../../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../../../core/document/side.ts';
 	import {
@@ -61,7 +62,7 @@
 	const label = ({ place, slot, cluster }: (typeof balls)[number]) =>
 		[
 			printBalloon(place),
-			bench.recipe.slots.find((s) => s.id === slot)?.name ?? 'no slot',
+			slotName(slot, bench.recipe.slots),
 			cluster.side === 'all' ? '' : `cluster at the ${cluster.side}`,
 			place.side ? `looks ${place.side}` : ''
 		]

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { nameOf } from '../../../../core/document/names.ts';
 	import { fitSquash, bodyHeight } from '../../../../core/geometry/heights.ts';
 	import { stackOf } from '../../../../core/structures/stack/edit.ts';
 	import { JOININGS, type Joining } from '../../../../core/document/cluster.ts';
@@ -64,7 +65,7 @@
 	const words = $derived(
 		!upright || upright.kind === 'none'
 			? 'no upright'
-			: `${upright.kind}${upright.material ? `: ${bench.catalogue.materials.get(upright.material)?.name ?? 'not in the Stockroom'}` : ', stand not chosen'}`
+			: `${upright.kind}${upright.material ? `: ${nameOf(bench.catalogue.materials, upright.material)}` : ', stand not chosen'}`
 	);
 </script>
 
