@@ -17,6 +17,11 @@ import { resizeLayer, stacksIn } from '../../core/structures/stack/edit.ts';
 import { asKind } from '../../core/structures/kinds.ts';
 import { holdsLines } from '../../core/structures/registry/language.ts';
 import { printLayer } from '../../core/structures/stack/print.ts';
+import type { Mutable } from '../../core/document/mutable.ts';
+import { withPaths } from '../../core/recipe/lent.ts';
+import { withPumps } from '../../core/recipe/with-pumps.ts';
+import { changeRun } from '../../core/structures/run/edit.ts';
+import { packingsToTake } from '../../core/structures/run/take-packing.ts';
 import { CAMERA, turned, type Camera, type View } from '../../core/scene/camera.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
@@ -36,7 +41,7 @@ const DRAW = { view: 'front' as View, paints: [], discs: [], pole: null, height:
 export class Bench {
 	readonly data: BenchData;
 	readonly catalogue: Catalogue;
-	readonly packer = new Packer();
+	readonly packer = new Packer(() => this.#takePackings());
 	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
 	readonly context: TallyContext = $derived.by(() => {
 		const library = this.#library;
@@ -205,6 +210,7 @@ export class Bench {
 		const done = edit(this.recipe, this.#history, work);
 		if (!done) return false;
 		this.#take(done);
+		this.#takePackings();
 		// Weighed when the screen has followed, and before it is sent.
 		setTimeout(() => this.#weigh());
 		return true;
@@ -219,9 +225,15 @@ export class Bench {
 		this.refusal = `That cannot be kept, so it was set aside: ${why}`;
 		return false;
 	}
-	/** What is worked out and written down beside what was said: no step of undo. */
-	amend(work: (draft: RecipeDraft) => void) {
-		const done = edit(this.recipe, this.#history, work);
+	/** Counted by packing, the recipe holds what packing came to: worked out, so no step of undo. */
+	#takePackings() {
+		const { sections } = withPumps(withPaths(this.recipe), this.context.rates.pumps);
+		const found = packingsToTake(sections, (key) => this.packer.find(key));
+		if (found.length === 0) return;
+		const done = edit(this.recipe, this.#history, (d) => {
+			for (const { section, packed } of found)
+				changeRun(d, section, (r) => (r.organic.packed = packed as Mutable<typeof packed>));
+		});
 		if (done) this.#take({ recipe: done.recipe, history: this.#history });
 	}
 	undo() {

@@ -22,6 +22,9 @@ export class Packer {
 	#worker: Worker | null = null;
 	#waiting: ReturnType<typeof setTimeout> | undefined;
 
+	/** @param ondone told when something is packed: what is counted by it can take it */
+	constructor(private readonly ondone: () => void = () => undefined) {}
+
 	/** Changes as packings come in: what is drawn with it is drawn anew. */
 	readonly packed: Packed = $derived.by(() => {
 		const done = this.#done;
@@ -67,6 +70,7 @@ export class Packer {
 			this.#asked.delete(job.key);
 			this.close();
 			this.#done = new Map([...kept, [job.key, data.done]]);
+			this.ondone();
 			this.go();
 		};
 		// A worker that dies leaves the rough picture, and says so.

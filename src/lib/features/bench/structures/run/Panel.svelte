@@ -4,8 +4,6 @@
 	import type { Run } from '../../../../core/structures/run/document.ts';
 	import type { Section } from '../../../../core/recipe/recipe.ts';
 	import { changeRun } from '../../../../core/structures/run/edit.ts';
-	import { withPaths } from '../../../../core/recipe/lent.ts';
-	import { withPumps } from '../../../../core/recipe/with-pumps.ts';
 	import { crossingOf } from '../../../../core/geometry/path.ts';
 	import {
 		apartBy,
@@ -13,14 +11,13 @@
 		estimatesOf,
 		estimateUsed,
 		packJob,
-		packKey,
 		sizesOf
 	} from '../../../../core/structures/run/organic.ts';
 	import { jobOf } from '../../../../core/structures/run/place.ts';
 	import { asKind } from '../../../../core/structures/kinds.ts';
 	import { layRun } from '../../../../core/structures/run/count.ts';
 	import { lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
-	import { formatInches, formatQuarters, um } from '../../../../core/units/length.ts';
+	import { formatInches, formatQuarters } from '../../../../core/units/length.ts';
 	import Button from '../../../../ui/button/Button.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
@@ -38,12 +35,6 @@
 	const run = $derived.by(() => {
 		const built = bench.tally.built.sections.find((s) => s.id === section.id)?.structure;
 		return (built && asKind(built, 'run')) ?? section.structure;
-	});
-	/** As it stands in the recipe, in no size and without what is being typed. */
-	const own = $derived.by(() => {
-		const plain = withPumps(withPaths(bench.recipe), bench.context.rates.pumps);
-		const found = plain.sections.find((s) => s.id === section.id)?.structure;
-		return found && asKind(found, 'run');
 	});
 	const SCHOOLS: Readonly<Record<EstimateBy, string>> = {
 		clusters: 'clusters a foot',
@@ -83,20 +74,6 @@
 		const { id } = section;
 		untrack(() => bench.packer.want(id, job));
 		return () => untrack(() => bench.packer.want(id, undefined));
-	});
-	// Counted by packing, the recipe holds what packing came to: worked out, so no step of undo.
-	$effect(() => {
-		const found = packing;
-		const { organic } = run;
-		if (!found || organic.by !== 'packed') return;
-		const key = packKey(run);
-		// Only of the run as it stands: not in another size, not while a change of it is being typed.
-		if (organic.packed?.key === key || own === undefined || packKey(own) !== key) return;
-		const length = um(Math.round(lengthOfRun(run) * 1000));
-		const counts = [...found.counts];
-		untrack(() =>
-			bench.amend((d) => changeRun(d, section.id, (r) => (r.organic.packed = { key, length, counts })))
-		);
 	});
 	function countBy(by: EstimateBy) {
 		bench.change((d) => changeRun(d, section.id, (r) => (r.organic.by = by)));
