@@ -1,4 +1,4 @@
-import { HOME_WORKSPACE } from '../src/lib/server/actor.ts';
+import { OWNER } from '../src/lib/server/actor.ts';
 import { databaseUrl } from '../src/lib/server/config.ts';
 import { connect } from '../src/lib/server/db/client.ts';
 import { createRepos } from '../src/lib/server/repos/index.ts';
@@ -7,7 +7,7 @@ import { createRepos } from '../src/lib/server/repos/index.ts';
 const mend = process.argv.includes('--mend');
 const db = connect(databaseUrl(process.env));
 try {
-	const repos = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+	const repos = createRepos(db, OWNER);
 	const { versions, wrong } = await repos.designs.checkRefs(mend);
 	const found =
 		wrong.length === 0 ? 'all agree' : `${wrong.length} ${mend ? 'mended' : 'differ'}: ${wrong.join(', ')}`;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { tallyRequestSchema } from '../src/lib/core/tally/request.schema.ts';
-import { HOME_WORKSPACE } from '../src/lib/server/actor.ts';
+import { OWNER } from '../src/lib/server/actor.ts';
 import { firstIssue } from '../src/lib/server/answers.ts';
 import { databaseUrl } from '../src/lib/server/config.ts';
 import { connect, migrateTo } from '../src/lib/server/db/client.ts';
@@ -33,7 +33,7 @@ if (!request.success) stop(`${path}: ${firstIssue(request.error)}`);
 const db = connect(databaseUrl(process.env));
 try {
 	await migrateTo(db, 'drizzle');
-	const repos = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+	const repos = createRepos(db, OWNER);
 	if (!(await repos.workspaces.find())) stop('There is no studio here yet. Run “npm run demo” first.');
 	const answer = await answerTally(repos, request.data!);
 	if ('refused' in answer) stop(`${path}: ${answer.refused}`);

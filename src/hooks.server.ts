@@ -1,9 +1,9 @@
 import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { dev } from '$app/environment';
 import { env } from '$env/dynamic/private';
-import { may, resolveActor } from '$lib/server/actor.ts';
+import { actorOf, asGuest, may } from '$lib/server/actor.ts';
 import { open } from '$lib/server/app.ts';
-import { PERMISSIONS } from '$lib/server/permissions.ts';
+import { permissionFor } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { guard, harden } from '$lib/server/guard.ts';
 import { createRepos } from '$lib/server/repos/index.ts';
@@ -43,10 +43,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 	await turn();
 	const said = event.cookies.get('theme');
 	event.locals.theme = THEMES.find((t) => t === said) ?? 'auto';
-	const permission = event.route.id === null ? 'public' : PERMISSIONS[event.route.id];
+	const permission =
+		event.route.id === null ? 'public' : permissionFor(event.route.id, event.request.method, event.url);
 	if (!permission) error(403, { message: 'Nobody has said who may open this page.' });
-	event.locals.actor = resolveActor(permission);
-	if (!may(event.locals.actor, permission)) error(403, { message: 'This is not for your role.' });
+	const asker = actorOf(event.request);
+	if (!may(asker, permission)) error(403, { message: 'This is not for your role.' });
+	event.locals.actor = permission === 'public' ? asGuest(asker) : asker;
 	event.locals.repos = createRepos(answering(app.db), event.locals.actor);
 	event.locals.work = app.threads.workFor(event.locals.actor);
 	const response = await resolve(event, {

@@ -16,7 +16,7 @@ import { um } from '../../src/lib/core/units/length.ts';
 import { packAtOnce } from '../../src/lib/server/services/packings.ts';
 import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
-import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import { OWNER } from '../../src/lib/server/actor.ts';
 import type { Database } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
@@ -121,7 +121,7 @@ export async function loadDemo(
 	db: Database,
 	now: Date
 ): Promise<{ materials: number; designs: number; quotes: number }> {
-	const repos = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+	const repos = createRepos(db, OWNER);
 	await repos.workspaces.create(settings, now, true);
 	for (const supplier of suppliers) await repos.stock.addSupplier(supplier);
 	for (const colour of colours) await repos.stock.addColour(colour);

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import { OWNER } from '../../src/lib/server/actor.ts';
 import { connect } from '../../src/lib/server/db/client.ts';
 import { createRepos } from '../../src/lib/server/repos/index.ts';
 import { serve } from '../kit/serve.ts';
@@ -44,7 +44,7 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 			await Promise.all(writing);
 		} // prettier-ignore
 		const db = connect(database);
-		const { designs } = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+		const { designs } = createRepos(db, OWNER);
 		const there = new Set((await designs.shelf()).map((row) => row.id));
 		const whole = await db.client.execute('PRAGMA integrity_check');
 		db.close();

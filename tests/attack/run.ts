@@ -26,7 +26,7 @@ export async function attackStudio(counts: Readonly<Record<string, number>>, see
 	await withStudio(
 		4395,
 		async (repos) => {
-			token = (await repos.quotes.find('quote-regatta'))?.token ?? '';
+			token = (await repos.quotes.find('quote-regatta'))?.issued?.token ?? '';
 		},
 		async (url) => {
 			for (const [name, count] of Object.entries(counts))

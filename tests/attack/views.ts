@@ -40,7 +40,7 @@ async function fill(repos: Repos, words: string): Promise<string> {
 	const terms = { ...quote.terms, occasion: words, venue: words, note: words };
 	const lines = [{ id: 'attacked', versionId: `${DESIGN}.1`, colourwayId: null, sizeId: null, quantity: 1, way: null }];
 	await repos.quotes.create('attacked', { clientId, eventDate: null, zone: quote.zone, terms, lines }, now);
-	return (await repos.quotes.find('quote-regatta'))?.token ?? '';
+	return (await repos.quotes.find('quote-regatta'))?.issued?.token ?? '';
 } // prettier-ignore
 
 const views = (token: string): string[] => [

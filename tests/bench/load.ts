@@ -56,7 +56,7 @@ export async function fill(repos: Repos, recipe: Recipe): Promise<string> {
 		await repos.designs.create(`load-${i}`, recipe, new Date());
 		await repos.designs.keep(`load-${i}`, new Date());
 	}
-	return (await repos.quotes.find('quote-regatta'))?.token ?? '';
+	return (await repos.quotes.find('quote-regatta'))?.issued?.token ?? '';
 }
 
 /** What fifty people ask of a studio in turn: pages, pictures, papers, saves and the interface. */

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { serve } from '../kit/serve.ts';
 import { loadDemo } from '../../scripts/demo/load.ts';
-import { HOME_WORKSPACE } from '../../src/lib/server/actor.ts';
+import { OWNER } from '../../src/lib/server/actor.ts';
 import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
@@ -26,7 +26,7 @@ export async function withStudio<T>(
 	const db = connect(database);
 	await migrateTo(db, 'drizzle');
 	await loadDemo(db, new Date());
-	await fill(createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' }));
+	await fill(createRepos(db, OWNER));
 	db.close();
 	const server = await serve({ port, database, args, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 	try {

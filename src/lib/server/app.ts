@@ -2,7 +2,7 @@ import { beside } from './beside.ts';
 import { databaseUrl } from './config.ts';
 import { prepareDatabase } from './db/prepare.ts';
 import type { Database } from './db/client.ts';
-import { HOME_WORKSPACE } from './actor.ts';
+import { OWNER } from './actor.ts';
 import { createRepos } from './repos/index.ts';
 import { renameSilenced } from './services/silenced.ts';
 import { openThreads } from './threads/pool.ts';
@@ -13,7 +13,7 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 	if (created) console.log('  a new, empty studio was begun');
 	if (copy) console.log(`  the data was brought to the newest shape; as it was it lies in ${copy}`);
 	shared.db = db;
-	await renameSilenced(createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' }));
+	await renameSilenced(createRepos(db, OWNER));
 	const threads = threaded
 		? openThreads({ file: beside('build/threads/thread.js'), url: databaseUrl(env) })
 		: (await import('./threads/in-process.ts')).inProcess(db);

@@ -1,52 +1,83 @@
 import type { Permission } from './actor.ts';
 
-/** What each route asks of whoever calls it. A route that is not here is refused, and a test says so. */
-export const PERMISSIONS: Readonly<Record<string, Permission>> = {
-	'/': 'read',
-	'/healthz': 'public',
-	'/theme': 'public',
-	'/compare': 'design',
-	'/shelf': 'design',
-	'/shelf/bring': 'design',
-	'/shelf/bring/here': 'design',
-	'/shelf/open': 'design',
-	'/shelf/recipes.json': 'design',
-	'/shelf/picture/[design]': 'design',
-	'/bench': 'design',
-	'/bench/[design]': 'design',
-	'/bench/[design]/save': 'design',
-	'/bench/[design]/keep': 'design',
-	'/bench/[design]/colours': 'design',
-	'/bench/[design]/library': 'design',
-	'/bench/[design]/bill.csv': 'design',
-	'/bench/[design]/count': 'design',
-	'/bench/[design]/lists': 'design',
-	'/bench/[design]/picture.svg': 'design',
-	'/bench/[design]/photos': 'design',
-	'/bench/[design]/plan': 'design',
-	'/bench/[design]/plan.pdf': 'design',
-	'/bench/[design]/sizes': 'design',
-	'/bench/[design]/touches': 'design',
-	'/bench/[design]/versions': 'design',
-	'/bench/[design]/recipe.json': 'design',
-	'/photo/[photo]': 'design',
-	'/shorthand': 'read',
-	'/api/tally': 'design',
-	'/api/openapi.json': 'read',
-	'/schema/recipe-6.json': 'read',
-	'/schema/recipes-1.json': 'read',
-	'/thumb': 'read',
-	'/thumb/[rule]': 'read',
-	'/thumb/sizing-holes.pdf': 'read',
-	'/stockroom': 'stock',
-	'/quotes': 'quote',
-	'/quotes/recipes/[version]': 'quote',
-	'/quotes/[quote]': 'quote',
-	'/quotes/[quote]/save': 'quote',
-	'/quotes/[quote]/forecast': 'quote',
-	'/quick': 'quote',
-	'/settings': 'settings',
-	'/q/[token]': 'public',
-	'/q/[token]/photo/[photo]': 'public',
-	'/q/[token]/quote.pdf': 'public'
+/** What a route asks of whoever calls it: a page for its load and each of its actions, anything else for each method. */
+type Asks = Readonly<Record<string, Permission>>;
+
+/** A route or a thing it does that is not here is refused, and a test says so. */
+export const PERMISSIONS: Readonly<Record<string, Asks>> = {
+	'/': { load: 'read' },
+	'/healthz': { GET: 'public' },
+	'/theme': { POST: 'public' },
+	'/compare': { load: 'design', default: 'design' },
+	'/shelf': { load: 'design', create: 'design', duplicate: 'design' },
+	'/shelf/bring': { POST: 'design' },
+	'/shelf/bring/here': { POST: 'design' },
+	'/shelf/open': { load: 'design' },
+	'/shelf/recipes.json': { GET: 'design' },
+	'/shelf/picture/[design]': { GET: 'work' },
+	'/bench': { load: 'design' },
+	'/bench/[design]': { load: 'design' },
+	'/bench/[design]/save': { POST: 'design' },
+	'/bench/[design]/keep': { POST: 'design' },
+	'/bench/[design]/colours': { load: 'design' },
+	'/bench/[design]/library': { GET: 'design' },
+	'/bench/[design]/bill.csv': { GET: 'money' },
+	'/bench/[design]/count': { load: 'design', default: 'design' },
+	'/bench/[design]/lists': { load: 'work' },
+	'/bench/[design]/picture.svg': { GET: 'work' },
+	'/bench/[design]/photos': {
+		load: 'work',
+		add: 'design',
+		caption: 'design',
+		cover: 'design',
+		remove: 'design'
+	},
+	'/bench/[design]/plan': {
+		load: 'work',
+		say: 'design',
+		add: 'design',
+		move: 'design',
+		remove: 'design',
+		asMade: 'design'
+	},
+	'/bench/[design]/plan.pdf': { GET: 'work' },
+	'/bench/[design]/sizes': { load: 'design' },
+	'/bench/[design]/touches': { GET: 'design' },
+	'/bench/[design]/versions': { load: 'design', name: 'design', restore: 'design' },
+	'/bench/[design]/recipe.json': { GET: 'design' },
+	'/photo/[photo]': { GET: 'work' },
+	'/shorthand': { load: 'read' },
+	'/api/tally': { POST: 'money' },
+	'/api/openapi.json': { GET: 'read' },
+	'/schema/recipe-6.json': { GET: 'read' },
+	'/schema/recipes-1.json': { GET: 'read' },
+	'/thumb': { load: 'read' },
+	'/thumb/[rule]': { load: 'read' },
+	'/thumb/sizing-holes.pdf': { GET: 'read' },
+	'/stockroom': { load: 'stock', pack: 'stock', add: 'stock', colour: 'stock' },
+	'/quotes': { load: 'quote', create: 'quote' },
+	'/quotes/recipes/[version]': { GET: 'quote' },
+	'/quotes/[quote]': { load: 'quote', send: 'quote', decide: 'quote' },
+	'/quotes/[quote]/save': { POST: 'quote' },
+	'/quotes/[quote]/forecast': { GET: 'quote' },
+	'/quick': { load: 'quote' },
+	'/settings': { load: 'settings', default: 'settings' },
+	'/q/[token]': { load: 'public' },
+	'/q/[token]/photo/[photo]': { GET: 'public' },
+	'/q/[token]/quote.pdf': { GET: 'public' }
 };
+
+/**
+ * What a request asks for. A page that is posted to names its action in the address: `?/say`; one it does not have does
+ * nothing, and asks for what the page asks.
+ * @returns undefined where nobody has said who may
+ */
+export function permissionFor(route: string, method: string, url: URL): Permission | undefined {
+	const asks = Object.hasOwn(PERMISSIONS, route) ? PERMISSIONS[route]! : undefined;
+	if (!asks) return undefined;
+	const own = (what: string) => (Object.hasOwn(asks, what) ? asks[what] : undefined);
+	const read = own('load') ?? own('GET');
+	if (method === 'GET' || method === 'HEAD' || method === 'OPTIONS') return read ?? own('POST');
+	const action = [...url.searchParams.keys()].find((k) => k.startsWith('/'))?.slice(1) ?? 'default';
+	return own(method) ?? own(action) ?? read;
+}

@@ -9,9 +9,6 @@ import { tallyOrder } from '../tally/order.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
 
-export const QUOTE_STATES = ['draft', 'sent', 'accepted', 'declined', 'lapsed'] as const;
-export type QuoteState = (typeof QUOTE_STATES)[number];
-
 /** What a quote says beside its lines. */
 export interface QuoteTerms {
 	readonly occasion: string;

@@ -7,7 +7,7 @@ import { BUSY_TIMEOUT } from './client.ts';
 import { design } from './tables/design.ts';
 import { workspace } from './tables/workspace.ts';
 
-const row = (id: string) => ({ id, name: id, settings, createdAt: NOW });
+const row = (id: string) => ({ id, name: id, settings, createdAt: NOW, changedBy: 'p' });
 
 test('every connection that writes enforces foreign keys and waits for other writers, a new one too', async () => {
 	const db = await tempDatabase();
@@ -19,7 +19,15 @@ test('every connection that writes enforces foreign keys and waits for other wri
 		expect(pragmas.map((p) => Object.values(p as object)[0])).toEqual([1, BUSY_TIMEOUT]);
 		db.client.reconnect();
 	}
-	const orphan = { workspaceId: 'nowhere', id: 'd', name: 'd', working: {}, createdAt: NOW, changedAt: NOW };
+	const orphan = {
+		workspaceId: 'nowhere',
+		id: 'd',
+		name: 'd',
+		working: {},
+		createdAt: NOW,
+		changedAt: NOW,
+		changedBy: 'p'
+	};
 	await expect(db.write((tx) => tx.insert(design).values(orphan))).rejects.toMatchObject({
 		cause: { extendedCode: 'SQLITE_CONSTRAINT_FOREIGNKEY' }
 	});

@@ -75,7 +75,7 @@ test.each(fixtures)(
 			expect((await repos.designs.lastKept(row.id))!.number).toBe(row.keptNumber);
 		}
 		for (const { id, state } of (await repos.quotes.list()).rows)
-			expect((await repos.quotes.find(id))!.frozen !== null).toBe(state !== 'draft');
+			expect((await repos.quotes.find(id))!.issued !== null).toBe(state !== 'draft');
 		expect((await repos.designs.checkRefs(false)).wrong).toEqual([]);
 	}
 );
@@ -96,4 +96,27 @@ test('0004 knows the model of modelling balloons that were there; what no maker 
 	const known = { litres: null, grams: null, chambers: 1 };
 	expect(materials.find((m) => m.kind === 'modelling')).toMatchObject({ mark: '260', ...known });
 	expect(materials.filter((m) => m.kind !== 'modelling' && m.mark !== null)).toEqual([]);
+});
+
+test('0007 sets what was issued apart from its quote: link, papers and answers are what they were', async () => {
+	const tag = '0006_index_of_designs';
+	const db = await filledAt(tag, tag);
+	await db.client.execute("UPDATE quote SET state = 'accepted', decided_at = sent_at + 5 WHERE state = 'sent' AND number = 1"); // prettier-ignore
+	const before = await db.read.all<Record<string, unknown>>(
+		sql`SELECT id, state, token, frozen, frozen_owner, sent_at, decided_at FROM quote WHERE frozen IS NOT NULL ORDER BY id`
+	);
+	expect(before.map((q) => q.state)).toContain('accepted');
+	await migrateTo(db, 'drizzle');
+	const after = await db.read.all<Record<string, unknown>>(
+		sql`SELECT quote_id AS id, token, frozen, frozen_owner, issued_at AS sent_at FROM quote_issue ORDER BY quote_id`
+	);
+	expect(after).toEqual(before.map(({ state: _, decided_at: __, ...same }) => same));
+	const repos = createRepos(db, owner);
+	for (const { id, state, sent_at, decided_at } of before) {
+		const events = await repos.quotes.events(String(id));
+		const answer = state === 'sent' ? [] : [{ event: state, at: new Date(Number(decided_at)), by: 'owner' }];
+		expect(events).toEqual([{ event: 'issued', at: new Date(Number(sent_at)), by: 'owner' }, ...answer]);
+	}
+	await expect(db.client.execute('DELETE FROM quote_event')).rejects.toThrow('never deleted');
+	await expect(db.client.execute("UPDATE quote SET zone = 'Europe/Paris' WHERE state <> 'draft'")).rejects.toThrow('never changes'); // prettier-ignore
 });

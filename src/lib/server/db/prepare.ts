@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { HOME_WORKSPACE } from '../actor.ts';
+import { OWNER } from '../actor.ts';
 import { createRepos } from '../repos/index.ts';
 import { connect, isBusy, migrateTo, type Database } from './client.ts';
 import { startingSettings } from './starting-settings.ts';
@@ -54,7 +54,7 @@ export async function prepareDatabase(
 		const older = tables.length > 0 && done < known.at(-1)!.when;
 		const copy = older && path !== undefined ? await copyAside(db, path, known, done) : null;
 		await migrateTo(db, folder);
-		const { workspaces } = createRepos(db, { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' });
+		const { workspaces } = createRepos(db, OWNER);
 		const created = (await workspaces.find()) === undefined;
 		if (created && of === 'studio') await workspaces.create(startingSettings, now);
 		return { db, created, copy };

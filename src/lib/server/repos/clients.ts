@@ -21,7 +21,7 @@ export async function clientNamed(
 }
 
 export function clients(db: Database, actor: Actor) {
-	const { workspace: workspaceId } = actor;
+	const { workspace: workspaceId, person: changedBy } = actor;
 	const columns = { id: client.id, name: client.name, email: client.email, phone: client.phone };
 	return {
 		async list(): Promise<Client[]> {
@@ -36,7 +36,7 @@ export function clients(db: Database, actor: Actor) {
 			return db.write(async (tx) => {
 				const had = await clientNamed(tx, workspaceId, name);
 				if (had !== undefined) return had;
-				await tx.insert(client).values({ workspaceId, id, name });
+				await tx.insert(client).values({ workspaceId, id, name, changedBy });
 				return id;
 			});
 		}

@@ -18,7 +18,7 @@ export interface CountBack {
 }
 
 export function countBacks(db: Database, actor: Actor) {
-	const { workspace: workspaceId } = actor;
+	const { workspace: workspaceId, person: changedBy } = actor;
 	return {
 		/** Counts of a design, the newest first. */
 		async list(design: string): Promise<CountBack[]> {
@@ -28,7 +28,7 @@ export function countBacks(db: Database, actor: Actor) {
 				.where(and(eq(countBack.workspaceId, workspaceId), eq(countBack.designId, design)))
 				.orderBy(desc(countBack.countedAt))
 				.limit(50);
-			return rows.map(({ workspaceId: _, designId, lines, ...row }) => ({
+			return rows.map(({ workspaceId: _, changedBy: _by, designId, lines, ...row }) => ({
 				...row,
 				design: designId,
 				lines: countedLinesSchema.parse(lines)
@@ -39,7 +39,7 @@ export function countBacks(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(countBack)
-					.values({ ...count, workspaceId, designId: design })
+					.values({ ...count, workspaceId, designId: design, changedBy })
 					.onConflictDoNothing();
 			});
 		},
@@ -48,7 +48,7 @@ export function countBacks(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.update(countBack)
-					.set({ madeVersion: version })
+					.set({ madeVersion: version, changedBy })
 					.where(and(eq(countBack.workspaceId, workspaceId), eq(countBack.id, id)));
 			});
 		}

@@ -179,7 +179,8 @@ test('a workspace sees its own rows only, and none of its rows can point into an
 		designId: 'd',
 		number: 9,
 		recipe: column,
-		keptAt: NOW
+		keptAt: NOW,
+		changedBy: 'p'
 	};
 	await expect(db.write((tx) => tx.insert(designVersion).values(crossing))).rejects.toMatchObject({
 		cause: { extendedCode: 'SQLITE_CONSTRAINT_FOREIGNKEY' }

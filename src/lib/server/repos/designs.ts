@@ -86,7 +86,7 @@ const isNameOf = and(
 
 /** Designs: one autosaved working copy each, and immutable kept versions. */
 export function designs(db: Database, actor: Actor) {
-	const { workspace: workspaceId } = actor;
+	const { workspace: workspaceId, person: changedBy } = actor;
 	const memo = memoOf(db, actor);
 	const one = (id: string) => and(eq(design.workspaceId, workspaceId), eq(design.id, id));
 	return {
@@ -136,7 +136,15 @@ export function designs(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(design)
-					.values({ workspaceId, id, name: recipe.name, working: recipe, createdAt: now, changedAt: now })
+					.values({
+						workspaceId,
+						id,
+						name: recipe.name,
+						working: recipe,
+						createdAt: now,
+						changedAt: now,
+						changedBy
+					})
 					.onConflictDoNothing();
 			});
 		},
@@ -153,11 +161,19 @@ export function designs(db: Database, actor: Actor) {
 					const own = { workspaceId, id, name: recipe.name, working: recipe, keptNumber: 1, keptRevision: 1 };
 					const made = await tx
 						.insert(design)
-						.values({ ...own, createdAt: now, changedAt: now })
+						.values({ ...own, createdAt: now, changedAt: now, changedBy })
 						.onConflictDoNothing()
 						.returning({ id: design.id });
 					if (made.length === 0) continue;
-					await putVersion(tx, { workspaceId, designId: id, number: 1, recipe, how: 'button', keptAt: now });
+					await putVersion(tx, {
+						workspaceId,
+						designId: id,
+						number: 1,
+						recipe,
+						how: 'button',
+						keptAt: now,
+						changedBy
+					});
 					count++;
 				}
 				return count;
@@ -199,7 +215,7 @@ export function designs(db: Database, actor: Actor) {
 				const revision = row.revision + 1;
 				await tx
 					.update(design)
-					.set({ working: recipe, name: recipe.name, revision, changedAt: now })
+					.set({ working: recipe, name: recipe.name, revision, changedAt: now, changedBy })
 					.where(one(id));
 				await tx
 					.insert(saveReceipt)
@@ -220,8 +236,11 @@ export function designs(db: Database, actor: Actor) {
 					return { number: row.keptNumber, made: false };
 				const recipe = await withPartVersions(tx, workspaceId, recipeSchema.parse(row.working));
 				const number = row.keptNumber + 1;
-				await putVersion(tx, { workspaceId, designId: id, number, recipe, how, keptAt: now });
-				await tx.update(design).set({ keptNumber: number, keptRevision: row.revision }).where(one(id));
+				await putVersion(tx, { workspaceId, designId: id, number, recipe, how, keptAt: now, changedBy });
+				await tx
+					.update(design)
+					.set({ keptNumber: number, keptRevision: row.revision, changedBy })
+					.where(one(id));
 				await dropOldReceipts(tx, workspaceId, id, now);
 				return { number, made: true };
 			});
@@ -267,7 +286,7 @@ export function designs(db: Database, actor: Actor) {
 					.get();
 				if (!version) return false;
 				await tx.delete(versionName).where(here);
-				if (name !== '') await tx.insert(versionName).values({ workspaceId, versionId, name });
+				if (name !== '') await tx.insert(versionName).values({ workspaceId, versionId, name, changedBy });
 				return true;
 			});
 		},

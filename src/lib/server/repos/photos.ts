@@ -19,7 +19,7 @@ export const MOST_PHOTOS = 24;
 
 /** Photos of designs. Removed ones are hidden and stay: a sent quote may show them. */
 export function photos(db: Database, actor: Actor) {
-	const { workspace: workspaceId } = actor;
+	const { workspace: workspaceId, person: changedBy } = actor;
 	const one = (id: string) => and(eq(photo.workspaceId, workspaceId), eq(photo.id, id));
 	const shown = (design: string) =>
 		and(eq(photo.workspaceId, workspaceId), eq(photo.designId, design), isNull(photo.removedAt));
@@ -83,6 +83,7 @@ export function photos(db: Database, actor: Actor) {
 						caption,
 						cover: had.length === 0,
 						addedAt: now,
+						changedBy,
 						bytes: Buffer.from(bytes)
 					})
 					.onConflictDoNothing();
@@ -94,8 +95,8 @@ export function photos(db: Database, actor: Actor) {
 			return db.write(async (tx) => {
 				const had = await tx.select({ id: photo.id }).from(photo).where(shown(design));
 				if (id !== null && !had.some((p) => p.id === id)) return false;
-				await tx.update(photo).set({ cover: false }).where(shown(design));
-				if (id !== null) await tx.update(photo).set({ cover: true }).where(one(id));
+				await tx.update(photo).set({ cover: false, changedBy }).where(shown(design));
+				if (id !== null) await tx.update(photo).set({ cover: true, changedBy }).where(one(id));
 				return true;
 			});
 		},
@@ -103,7 +104,7 @@ export function photos(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.update(photo)
-					.set({ caption })
+					.set({ caption, changedBy })
 					.where(and(shown(design), eq(photo.id, id)));
 			});
 		},
@@ -111,7 +112,7 @@ export function photos(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.update(photo)
-					.set({ cover: false, removedAt: now })
+					.set({ cover: false, removedAt: now, changedBy })
 					.where(and(shown(design), eq(photo.id, id)));
 			});
 		}

@@ -6,11 +6,12 @@ import {
 	lineWaySchema,
 	quoteTermsSchema
 } from '../../core/quote/quote.schema.ts';
-import type { LineWay, QuoteState, QuoteTerms } from '../../core/quote/quote.ts';
+import type { LineWay, QuoteTerms } from '../../core/quote/quote.ts';
+import { stateAfter, type QuoteEvent, type QuoteState } from '../../core/quote/states.ts';
 import type { Actor } from '../actor.ts';
-import type { Database, Writer } from '../db/client.ts';
+import type { Database, Reader, Writer } from '../db/client.ts';
 import { design, designVersion } from '../db/tables/design.ts';
-import { client, quote, quoteLine } from '../db/tables/quote.ts';
+import { client, quote, quoteEvent, quoteIssue, quoteLine } from '../db/tables/quote.ts';
 import { isLastKept } from './designs.ts';
 import { clientNamed } from './clients.ts';
 import { wordsOf } from './shelf-words.ts';
@@ -39,10 +40,13 @@ export interface Quote extends QuoteDraft {
 	readonly number: number;
 	readonly clientName: string;
 	readonly state: QuoteState;
-	readonly token: string | null;
 	readonly revision: number;
-	readonly frozen: FrozenQuote | null;
-	readonly frozenOwner: FrozenOwner | null;
+	/** What was issued last: the client's link, what it shows, and what the owner keeps of it. Null of a draft. */
+	readonly issued: {
+		readonly token: string;
+		readonly frozen: FrozenQuote;
+		readonly owner: FrozenOwner;
+	} | null;
 }
 
 export interface QuoteRow {
@@ -75,7 +79,7 @@ export const QUOTE_PAGE = 50;
 
 /** Quotes: drafts that change, and sent ones that never do. */
 export function quotes(db: Database, actor: Actor) {
-	const { workspace: workspaceId } = actor;
+	const { workspace: workspaceId, person: changedBy } = actor;
 	const one = (id: string) => and(eq(quote.workspaceId, workspaceId), eq(quote.id, id));
 	return {
 		/**
@@ -108,7 +112,9 @@ export function quotes(db: Database, actor: Actor) {
 					eventDate: quote.eventDate,
 					state: quote.state,
 					occasion: sql<string>`json_extract(${quote.terms}, '$.occasion')`,
-					frozenTotal: sql<number | null>`json_extract(${quote.frozen}, '$.total.minor')`,
+					frozenTotal: sql<
+						number | null
+					>`(SELECT json_extract(${quoteIssue.frozen}, '$.total.minor') FROM ${quoteIssue} WHERE ${quoteIssue.workspaceId} = ${quote.workspaceId} AND ${quoteIssue.quoteId} = ${quote.id} ORDER BY ${quoteIssue.number} DESC LIMIT 1)`,
 					lineCount: sql<number>`(SELECT count(*) FROM ${quoteLine} WHERE ${quoteLine.workspaceId} = ${quote.workspaceId} AND ${quoteLine.quoteId} = ${quote.id})`
 				})
 				.from(quote)
@@ -144,11 +150,11 @@ export function quotes(db: Database, actor: Actor) {
 				.from(quoteLine)
 				.where(and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, id)))
 				.orderBy(asc(quoteLine.position));
-			return fromRow(
-				row.quote,
-				row.clientName,
-				lines.map((l) => ({ ...l, way: l.way === null ? null : lineWaySchema.parse(l.way) }))
-			);
+			const issue = await lastIssue(db.read, actor, id);
+			return fromRow(row.quote, row.clientName, {
+				lines: lines.map((l) => ({ ...l, way: l.way === null ? null : lineWaySchema.parse(l.way) })),
+				issue
+			});
 		},
 		/** Creates a draft with the next number; repeating it with the same id changes nothing. */
 		async create(id: string, draft: QuoteDraft, now: Date): Promise<void> {
@@ -168,7 +174,8 @@ export function quotes(db: Database, actor: Actor) {
 					eventDate,
 					zone,
 					terms,
-					createdAt: now
+					createdAt: now,
+					changedBy
 				});
 				await putLines(tx, workspaceId, id, lines);
 			});
@@ -198,7 +205,7 @@ export function quotes(db: Database, actor: Actor) {
 				if (row.state !== 'draft') return 'sent';
 				if (row.revision !== baseRevision) return 'stale';
 				const { eventDate, zone, terms, lines } = draft;
-				const clientId = await clientFor(tx, workspaceId, {
+				const clientId = await clientFor(tx, actor, {
 					quote: id,
 					now: row.clientId,
 					name: clientName,
@@ -206,7 +213,7 @@ export function quotes(db: Database, actor: Actor) {
 				});
 				await tx
 					.update(quote)
-					.set({ clientId, eventDate, zone, terms, saveId, revision: row.revision + 1 })
+					.set({ clientId, eventDate, zone, terms, saveId, revision: row.revision + 1, changedBy })
 					.where(one(id));
 				if (clientId !== row.clientId) await dropUnused(tx, workspaceId, row.clientId);
 				await tx
@@ -229,31 +236,39 @@ export function quotes(db: Database, actor: Actor) {
 					.where(one(id))
 					.get();
 				if (!row) return 'missing';
-				if (row.state !== 'draft') return 'sent';
+				const state = stateAfter(row.state, 'issued');
+				if (state === undefined) return 'sent';
 				if (row.revision !== sent.revision) return 'stale';
-				await tx
-					.update(quote)
-					.set({
-						state: 'sent',
-						frozen: sent.frozen,
-						frozenOwner: sent.owner,
-						token: sent.token,
-						sentAt: now
-					})
-					.where(one(id));
+				const number = ((await lastIssue(tx, actor, id))?.number ?? 0) + 1;
+				const issueId = `${id}.${number}`;
+				const { frozen, owner: frozenOwner, token } = sent;
+				const own = { workspaceId, id: issueId, quoteId: id, changedBy };
+				await tx.insert(quoteIssue).values({ ...own, number, token, frozen, frozenOwner, issuedAt: now });
+				await happened(tx, actor, { quoteId: id, issueId, event: 'issued', at: now });
+				await tx.update(quote).set({ state, changedBy }).where(one(id));
 				return 'sent';
 			});
 		},
-		/** The client's answer, set by the owner. Only a sent quote has one. */
-		async decide(id: string, state: 'accepted' | 'declined' | 'sent', now: Date): Promise<boolean> {
+		/** What happened to a sent quote: the client's answer, set by the owner. @returns false where it cannot happen */
+		async happen(id: string, event: Exclude<QuoteEvent, 'issued'>, now: Date): Promise<boolean> {
 			return db.write(async (tx) => {
-				const done = await tx
-					.update(quote)
-					.set({ state, decidedAt: state === 'sent' ? null : now })
-					.where(and(one(id), sql`${quote.state} <> 'draft'`))
-					.returning({ id: quote.id });
-				return done.length > 0;
+				const row = await tx.select({ state: quote.state }).from(quote).where(one(id)).get();
+				const state = row && stateAfter(row.state, event);
+				const issue = state && (await lastIssue(tx, actor, id));
+				if (!issue) return false;
+				if (state === row.state) return true;
+				await happened(tx, actor, { quoteId: id, issueId: issue.id, event, at: now });
+				await tx.update(quote).set({ state, changedBy }).where(one(id));
+				return true;
 			});
+		},
+		/** What happened to a quote, the first first. */
+		async events(id: string): Promise<{ event: QuoteEvent; at: Date; by: string }[]> {
+			return db.read
+				.select({ event: quoteEvent.event, at: quoteEvent.at, by: quoteEvent.changedBy })
+				.from(quoteEvent)
+				.where(and(eq(quoteEvent.workspaceId, workspaceId), eq(quoteEvent.quoteId, id)))
+				.orderBy(asc(quoteEvent.number));
 		},
 		/** Kept versions a line may take: the last of each design, with its colourways. */
 		async offered(): Promise<{ versionId: string; design: string; name: string }[]> {
@@ -269,10 +284,34 @@ export function quotes(db: Database, actor: Actor) {
 	};
 }
 
+/** The newest issue of a quote; undefined of a draft that never was one. */
+const lastIssue = (from: Pick<Reader, 'select'>, { workspace }: Actor, quoteId: string) =>
+	from
+		.select()
+		.from(quoteIssue)
+		.where(and(eq(quoteIssue.workspaceId, workspace), eq(quoteIssue.quoteId, quoteId)))
+		.orderBy(desc(quoteIssue.number))
+		.limit(1)
+		.get();
+
+/** Adds what happened to the events of a quote. */
+async function happened(
+	tx: Writer,
+	{ workspace: workspaceId, person: changedBy }: Actor,
+	event: Omit<typeof quoteEvent.$inferInsert, 'workspaceId' | 'changedBy' | 'number'>
+) {
+	const last = await tx
+		.select({ n: max(quoteEvent.number) })
+		.from(quoteEvent)
+		.where(and(eq(quoteEvent.workspaceId, workspaceId), eq(quoteEvent.quoteId, event.quoteId)))
+		.get();
+	await tx.insert(quoteEvent).values({ ...event, workspaceId, changedBy, number: (last?.n ?? 0) + 1 });
+}
+
 /** Who a draft is for, while the name is being typed: no client is left behind for every letter of it. */
 async function clientFor(
 	tx: Writer,
-	workspaceId: string,
+	{ workspace: workspaceId, person: changedBy }: Actor,
 	{ quote: id, now, name, newId }: { quote: string; now: string; name: string; newId: string }
 ): Promise<string> {
 	const own = and(eq(client.workspaceId, workspaceId), eq(client.id, now));
@@ -286,10 +325,10 @@ async function clientFor(
 		.where(and(eq(quote.workspaceId, workspaceId), eq(quote.clientId, now), ne(quote.id, id)))
 		.get();
 	if (others) {
-		await tx.insert(client).values({ workspaceId, id: newId, name });
+		await tx.insert(client).values({ workspaceId, id: newId, name, changedBy });
 		return newId;
 	}
-	await tx.update(client).set({ name }).where(own);
+	await tx.update(client).set({ name, changedBy }).where(own);
 	return now;
 }
 
@@ -315,7 +354,11 @@ async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines:
 		.values(lines.map((line, position) => ({ ...line, workspaceId, quoteId, position })));
 }
 
-function fromRow(row: typeof quote.$inferSelect, clientName: string, lines: QuoteLine[]): Quote {
+function fromRow(
+	row: typeof quote.$inferSelect,
+	clientName: string,
+	{ lines, issue }: { lines: QuoteLine[]; issue: typeof quoteIssue.$inferSelect | undefined }
+): Quote {
 	return {
 		id: row.id,
 		number: row.number,
@@ -324,12 +367,16 @@ function fromRow(row: typeof quote.$inferSelect, clientName: string, lines: Quot
 		eventDate: row.eventDate,
 		zone: row.zone,
 		state: row.state,
-		token: row.token,
 		revision: row.revision,
 		terms: quoteTermsSchema.parse(row.terms),
 		lines,
-		frozen: row.frozen === null ? null : frozenQuoteSchema.parse(row.frozen),
-		frozenOwner: row.frozenOwner === null ? null : frozenOwnerSchema.parse(row.frozenOwner)
+		issued: issue
+			? {
+					token: issue.token,
+					frozen: frozenQuoteSchema.parse(issue.frozen),
+					owner: frozenOwnerSchema.parse(issue.frozenOwner)
+				}
+			: null
 	};
 }
 
@@ -338,12 +385,15 @@ export function sentQuotes(db: Database, actor: Actor) {
 	return {
 		async byToken(token: string): Promise<{ frozen: FrozenQuote; state: QuoteState } | undefined> {
 			const row = await db.read
-				.select({ frozen: quote.frozen, state: quote.state })
-				.from(quote)
-				.where(and(eq(quote.workspaceId, actor.workspace), eq(quote.token, token)))
+				.select({ frozen: quoteIssue.frozen, state: quote.state })
+				.from(quoteIssue)
+				.innerJoin(
+					quote,
+					and(eq(quote.workspaceId, quoteIssue.workspaceId), eq(quote.id, quoteIssue.quoteId))
+				)
+				.where(and(eq(quoteIssue.workspaceId, actor.workspace), eq(quoteIssue.token, token)))
 				.get();
-			if (!row || row.frozen === null) return undefined;
-			return { frozen: frozenQuoteSchema.parse(row.frozen), state: row.state };
+			return row && { frozen: frozenQuoteSchema.parse(row.frozen), state: row.state };
 		}
 	};
 }

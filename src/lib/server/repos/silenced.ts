@@ -18,7 +18,11 @@ export function silenced(db: Database, actor: Actor) {
 		async rewrite(id: string, revision: number, recipe: Recipe): Promise<boolean> {
 			const one = and(eq(design.workspaceId, workspaceId), eq(design.id, id), eq(design.revision, revision));
 			const done = await db.write((tx) =>
-				tx.update(design).set({ working: recipe }).where(one).returning({ id: design.id })
+				tx
+					.update(design)
+					.set({ working: recipe, changedBy: actor.person })
+					.where(one)
+					.returning({ id: design.id })
 			);
 			memoOf(db, actor).forget(`working/${id}`);
 			return done.length > 0;

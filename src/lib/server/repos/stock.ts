@@ -24,6 +24,7 @@ export interface NewMaterial extends Omit<Material, 'packs'> {
 
 /** Materials, colours, packs and suppliers. */
 export function stock(db: Database, actor: Actor) {
+	const own = { workspaceId: actor.workspace, changedBy: actor.person };
 	return {
 		async colours(): Promise<Colour[]> {
 			const rows = await db.read
@@ -66,7 +67,7 @@ export function stock(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(colour)
-					.values({ ...added, workspaceId: actor.workspace })
+					.values({ ...added, ...own })
 					.onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
@@ -75,7 +76,7 @@ export function stock(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(supplier)
-					.values({ ...added, workspaceId: actor.workspace })
+					.values({ ...added, ...own })
 					.onConflictDoNothing();
 			});
 		},
@@ -83,14 +84,13 @@ export function stock(db: Database, actor: Actor) {
 		async addMaterial(added: NewMaterial): Promise<void> {
 			const { pack: first, ...rest } = added;
 			await db.write(async (tx) => {
-				const { workspace: workspaceId } = actor;
 				await tx
 					.insert(material)
-					.values({ ...toRow(rest), workspaceId })
+					.values({ ...toRow(rest), ...own })
 					.onConflictDoNothing({ target: [material.workspaceId, material.id] });
 				await tx
 					.insert(pack)
-					.values({ ...first, materialId: added.id, workspaceId })
+					.values({ ...first, materialId: added.id, ...own })
 					.onConflictDoNothing({ target: [pack.workspaceId, pack.id] });
 				await touchStock(tx, actor);
 			});
@@ -101,17 +101,16 @@ export function stock(db: Database, actor: Actor) {
 			readonly materials: readonly Omit<Material, 'packs'>[];
 		}): Promise<void> {
 			if (added.colours.length + added.materials.length === 0) return;
-			const { workspace: workspaceId } = actor;
 			await db.write(async (tx) => {
 				for (const each of added.colours)
 					await tx
 						.insert(colour)
-						.values({ ...each, workspaceId })
+						.values({ ...each, ...own })
 						.onConflictDoNothing();
 				for (const each of added.materials)
 					await tx
 						.insert(material)
-						.values({ ...toRow(each), workspaceId })
+						.values({ ...toRow(each), ...own })
 						.onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
@@ -121,7 +120,7 @@ export function stock(db: Database, actor: Actor) {
 			return db.write(async (tx) => {
 				const done = await tx
 					.update(pack)
-					.set(change)
+					.set({ ...change, changedBy: actor.person })
 					.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.id, id)))
 					.returning({ id: pack.id });
 				if (done.length > 0) await touchStock(tx, actor);

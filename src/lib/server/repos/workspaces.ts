@@ -32,7 +32,14 @@ export function workspaces(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(workspace)
-					.values({ id: actor.workspace, name: settings.business.name, settings, demo, createdAt: now })
+					.values({
+						id: actor.workspace,
+						name: settings.business.name,
+						settings,
+						demo,
+						createdAt: now,
+						changedBy: actor.person
+					})
 					.onConflictDoNothing();
 			});
 		},
@@ -43,7 +50,10 @@ export function workspaces(db: Database, actor: Actor) {
 		},
 		async change(settings: Settings): Promise<void> {
 			await db.write(async (tx) => {
-				await tx.update(workspace).set({ settings, name: settings.business.name }).where(own);
+				await tx
+					.update(workspace)
+					.set({ settings, name: settings.business.name, changedBy: actor.person })
+					.where(own);
 				await touchStock(tx, actor);
 			});
 		}

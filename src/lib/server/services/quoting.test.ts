@@ -4,7 +4,7 @@ import { design as keyed } from '../../../../tests/kit/studio.ts';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { frozenQuoteSchema } from '../../core/quote/quote.schema.ts';
 import type { QuoteTerms } from '../../core/quote/quote.ts';
-import { quote, quoteLine } from '../db/tables/quote.ts';
+import { quote, quoteEvent, quoteIssue, quoteLine } from '../db/tables/quote.ts';
 import { newTerms, sendQuote, validUntil } from './quoting.ts';
 
 async function drafted(change: Partial<QuoteTerms> = {}, ...lines: string[]) {
@@ -72,7 +72,7 @@ describe('sending a quote', () => {
 		const { repos, send } = await drafted();
 		await send();
 		const read = JSON.stringify((await repos.sentQuotes.byToken('token-of-q'))!);
-		const owner = (await repos.quotes.find('q'))!.frozenOwner!;
+		const owner = (await repos.quotes.find('q'))!.issued!.owner;
 		expect(owner.cost.minor).toBeGreaterThan(0);
 		expect(read).not.toMatch(/margin|markup|cost|profit|labour|overhead/i);
 		expect(read).not.toContain(`"minor":${owner.cost.minor}`);
@@ -97,9 +97,7 @@ describe('sending a quote', () => {
 		await send();
 		const here = eq(quote.id, 'q');
 		for (const change of [
-			{ frozen: null },
 			{ terms: {} },
-			{ token: 'other' },
 			{ state: 'draft' as const },
 			{ eventDate: '2027-06-13' },
 			{ zone: 'Europe/Paris' }
@@ -110,8 +108,29 @@ describe('sending a quote', () => {
 		}
 		await expect(db.write((tx) => tx.delete(quoteLine).where(eq(quoteLine.quoteId, 'q')))).rejects.toThrow();
 		await expect(db.write((tx) => tx.delete(quote).where(here))).rejects.toThrow();
-		expect(await repos.quotes.decide('q', 'accepted', NOW)).toBe(true);
+		for (const change of [{ frozen: {} }, { token: 'other' }, { issuedAt: new Date(0) }])
+			await expect(db.write((tx) => tx.update(quoteIssue).set(change))).rejects.toMatchObject({
+				cause: { message: expect.stringContaining('an issued quote never changes') }
+			});
+		await expect(db.write((tx) => tx.delete(quoteIssue))).rejects.toThrow();
+		expect(await repos.quotes.happen('q', 'accepted', NOW)).toBe(true);
 		expect((await repos.quotes.find('q'))!.state).toBe('accepted');
+	});
+	test('what happened is only ever added to: an answer, another one, and none again', async () => {
+		const { db, repos, send } = await drafted();
+		await send();
+		expect(await repos.quotes.happen('q', 'answer taken back', NOW)).toBe(false);
+		for (const event of ['declined', 'declined', 'accepted', 'answer taken back'] as const)
+			expect(await repos.quotes.happen('q', event, NOW)).toBe(true);
+		expect((await repos.quotes.find('q'))!.state).toBe('sent');
+		expect((await repos.quotes.events('q')).map((e) => [e.event, e.by])).toEqual([
+			['issued', 'owner'],
+			['declined', 'owner'],
+			['accepted', 'owner'],
+			['answer taken back', 'owner']
+		]);
+		await expect(db.write((tx) => tx.update(quoteEvent).set({ event: 'accepted' }))).rejects.toThrow();
+		await expect(db.write((tx) => tx.delete(quoteEvent))).rejects.toThrow();
 	});
 	test('no lines, no reachable margin or an unknown cost: not sent, each for its reason', async () => {
 		const empty = await drafted();
@@ -121,14 +140,14 @@ describe('sending a quote', () => {
 		const unknown = await drafted({}, '4 16 at 12 red');
 		expect(await unknown.send()).toBe('unknown cost');
 		expect(await unknown.send(true)).toBe('sent');
-		expect((await unknown.repos.quotes.find('q'))!.frozenOwner!.unknown).not.toEqual([]);
+		expect((await unknown.repos.quotes.find('q'))!.issued!.owner.unknown).not.toEqual([]);
 		expect(await sendQuote(unknown.repos, { id: 'none', token: 't', evenUnknown: false, now: NOW })).toBe(
 			'missing'
 		);
 	});
 	test('only a sent quote has an answer, and a stale draft is not saved', async () => {
 		const { repos, draft } = await drafted();
-		expect(await repos.quotes.decide('q', 'accepted', NOW)).toBe(false);
+		expect(await repos.quotes.happen('q', 'accepted', NOW)).toBe(false);
 		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');
 		// The same save sent again is answered as it was; another one from the old revision is stale.
 		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');

@@ -3,6 +3,7 @@ import { error, isHttpError } from '@sveltejs/kit';
 import { LRUCache } from 'lru-cache';
 import Tinypool from 'tinypool';
 import type { Actor } from '../actor.ts';
+import { seenBy } from '../seen-by.ts';
 import type { Answer, Asked, Job } from './jobs.ts';
 import type { Outcome, Task } from './thread.ts';
 
@@ -95,7 +96,7 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 		(actor: Actor): Work =>
 		async <J extends Job>(job: J, asked: Asked<J>, stamp?: string) => {
 			const task: Task<J> = { url, actor, job, asked, kept: stamp !== undefined };
-			if (stamp === undefined) return (await make(task as Task)).answer as Answer<J>;
+			if (stamp === undefined) return seenBy(actor, (await make(task as Task)).answer as Answer<J>);
 			const key = JSON.stringify([actor.workspace, job, asked, stamp]);
 			let found = kept.get(key);
 			if (!found) {
@@ -107,7 +108,7 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 				found = await made;
 				kept.set(key, found);
 			}
-			return found.answer as Answer<J>;
+			return seenBy(actor, found.answer as Answer<J>);
 		};
 	return { workFor, close: () => pool.destroy() };
 }

@@ -1,5 +1,6 @@
 import { today } from '@internationalized/date';
 import { error } from '@sveltejs/kit';
+import { stateOn } from '$lib/core/quote/states.ts';
 import type { PageServerLoad } from './$types';
 
 /** The client's page: the frozen copy and nothing else. Costs are never read here, so they cannot be shown. */
@@ -13,6 +14,6 @@ export const load: PageServerLoad = async ({ locals, params, setHeaders }) => {
 		});
 	// The last day counts, where the business is.
 	const day = today(found.frozen.zone).toString();
-	const lapsed = found.state === 'sent' && day > found.frozen.validUntil;
-	return { frozen: found.frozen, state: lapsed ? 'lapsed' : found.state, token: params.token };
+	const { frozen } = found;
+	return { frozen, state: stateOn(found.state, day, frozen.validUntil), token: params.token };
 };

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { error, fail } from '@sveltejs/kit';
+import { fieldsOf } from '$lib/server/form-fields.ts';
 import { recipePage, sendQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -27,7 +28,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		materials,
 		colours,
 		zones: Intl.supportedValuesOf('timeZone'),
-		link: quote.token ? `${url.origin}/q/${quote.token}` : null
+		link: quote.issued && `${url.origin}/q/${quote.issued.token}`
 	};
 };
 
@@ -40,15 +41,17 @@ const WHY = {
 		'Some costs are unknown, so the margin may be worse than it looks. Fill them in, or send it all the same.'
 } as const;
 
+const ANSWERS = ['accepted', 'declined', 'answer taken back'] as const;
+
 export const actions: Actions = {
 	send: async ({ request, locals, params }) => {
-		const form = await request.formData();
+		const form = await fieldsOf(request);
 		const outcome = await sendQuote(
 			locals.repos,
 			{
 				id: params.quote,
 				token: randomBytes(24).toString('base64url'),
-				evenUnknown: form.get('even') === 'yes',
+				evenUnknown: form.even === 'yes',
 				now: new Date()
 			},
 			(wanted) => locals.work('frozen quote', wanted)
@@ -57,10 +60,10 @@ export const actions: Actions = {
 		return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
 	},
 	decide: async ({ request, locals, params }) => {
-		const said = String((await request.formData()).get('state'));
-		const state = (['accepted', 'declined', 'sent'] as const).find((s) => s === said);
-		if (!state || !(await locals.repos.quotes.decide(params.quote, state, new Date())))
+		const { answer } = await fieldsOf(request);
+		const event = ANSWERS.find((e) => e === answer);
+		if (!event || !(await locals.repos.quotes.happen(params.quote, event, new Date())))
 			return fail(400, { trouble: 'Only a sent quote has an answer.', even: false });
-		return { decided: state };
+		return { decided: event };
 	}
 };

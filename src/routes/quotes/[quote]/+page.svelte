@@ -40,7 +40,8 @@
 	</form>
 	{#if quote.state === 'draft'}
 		<QuoteBuilder bind:this={builder} {data} onsend={send} />
-	{:else if quote.frozen}
+	{:else if quote.issued}
+		{@const { frozen, owner } = quote.issued}
 		<section class="mb-6 grid gap-3 border-y border-line bg-paper px-5 py-4">
 			<p>
 				The client’s link: <a class="figures quiet-link break-all" href={data.link} data-name="client-link"
@@ -48,25 +49,23 @@
 				>
 			</p>
 			<p class="figures text-[13.5px]" data-name="owner-margin">
-				{#if quote.frozenOwner}cost {formatMoney(quote.frozenOwner.cost)}{quote.frozenOwner.unknown.length > 0
-						? ' + ?'
-						: ''} · margin {percentText(quote.frozenOwner.margin)} · profit {formatMoney(
-						quote.frozenOwner.profit
-					)} (for you only){/if}
+				cost {formatMoney(owner.cost)}{owner.unknown.length > 0 ? ' + ?' : ''} · margin {percentText(
+					owner.margin
+				)} · profit {formatMoney(owner.profit)} (for you only)
 			</p>
 			<form method="post" action="?/decide" class="flex flex-wrap gap-2" use:enhance>
-				<Button type="submit" name="state" value="accepted" disabled={quote.state === 'accepted'}
+				<Button type="submit" name="answer" value="accepted" disabled={quote.state === 'accepted'}
 					>They said yes</Button
 				>
-				<Button type="submit" name="state" value="declined" disabled={quote.state === 'declined'}
+				<Button type="submit" name="answer" value="declined" disabled={quote.state === 'declined'}
 					>They said no</Button
 				>
-				{#if quote.state !== 'sent'}<Button kind="word" type="submit" name="state" value="sent"
+				{#if quote.state !== 'sent'}<Button kind="word" type="submit" name="answer" value="answer taken back"
 						>No answer yet</Button
 					>{/if}
 				<Button kind="word" href="{data.link}/quote.pdf">PDF</Button>
 			</form>
 		</section>
-		<ClientPaper frozen={quote.frozen} photos="/photo" />
+		<ClientPaper {frozen} photos="/photo" />
 	{/if}
 </main>

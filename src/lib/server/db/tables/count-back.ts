@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import { check, foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { design } from './design.ts';
@@ -18,7 +19,8 @@ export const countBack = sqliteTable(
 		note: text().notNull().default(''),
 		/** Number of the version it was made into; null where it only stands beside the recipe. */
 		madeVersion: integer('made_version'),
-		countedAt: integer('counted_at', { mode: 'timestamp_ms' }).notNull()
+		countedAt: integer('counted_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),

@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import {
 	check,
@@ -30,7 +31,8 @@ export const design = sqliteTable(
 		/** The revision that was kept: the working copy differs once `revision` is past it. */
 		keptRevision: integer('kept_revision').notNull().default(0),
 		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
-		changedAt: integer('changed_at', { mode: 'timestamp_ms' }).notNull()
+		changedAt: integer('changed_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
@@ -56,7 +58,8 @@ export const designVersion = sqliteTable(
 		recipe: text({ mode: 'json' }).$type<unknown>().notNull(),
 		/** Kept by the button, by leaving the Bench, or before going back to another version. */
 		how: text({ enum: KEPT_HOW }).notNull().default('button'),
-		keptAt: integer('kept_at', { mode: 'timestamp_ms' }).notNull()
+		keptAt: integer('kept_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
@@ -71,7 +74,8 @@ export const versionName = sqliteTable(
 	{
 		workspaceId: text('workspace_id').notNull(),
 		versionId: text('version_id').notNull(),
-		name: text().notNull()
+		name: text().notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.versionId] }),

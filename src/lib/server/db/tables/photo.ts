@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import {
 	blob,
@@ -30,6 +31,7 @@ export const photo = sqliteTable(
 		cover: integer({ mode: 'boolean' }).notNull().default(false),
 		addedAt: integer('added_at', { mode: 'timestamp_ms' }).notNull(),
 		removedAt: integer('removed_at', { mode: 'timestamp_ms' }),
+		changedBy: changedBy(),
 		bytes: blob({ mode: 'buffer' }).notNull()
 	},
 	(t) => [

@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import {
 	check,
@@ -9,7 +10,7 @@ import {
 	text,
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
-import { QUOTE_STATES } from '../../../core/quote/quote.ts';
+import { QUOTE_EVENTS, QUOTE_STATES } from '../../../core/quote/states.ts';
 import { designVersion } from './design.ts';
 import { workspace } from './workspace.ts';
 
@@ -22,12 +23,13 @@ export const client = sqliteTable(
 		id: text().notNull(),
 		name: text().notNull(),
 		email: text().notNull().default(''),
-		phone: text().notNull().default('')
+		phone: text().notNull().default(''),
+		changedBy: changedBy()
 	},
 	(t) => [primaryKey({ columns: [t.workspaceId, t.id] }), index('client_name').on(t.workspaceId, t.name)]
 );
 
-/** An offer to a client. Once sent, a trigger refuses any change but its state. */
+/** An offer to a client as it is written. Once issued, a trigger refuses any change but its state. */
 export const quote = sqliteTable(
 	'quote',
 	{
@@ -42,30 +44,22 @@ export const quote = sqliteTable(
 		eventDate: text('event_date'),
 		/** IANA name of the venue's time zone. */
 		zone: text().notNull(),
+		/** Where its events have led: `core/quote/states.ts`. */
 		state: text({ enum: QUOTE_STATES }).notNull().default('draft'),
-		/** Unguessable, for the client's link; made when sent. */
-		token: text(),
 		/** Venue, delivery and terms. Read only through `quoteTermsSchema`. */
 		terms: text({ mode: 'json' }).$type<unknown>().notNull(),
 		/** Goes up by one with every save of the draft. */
 		revision: integer().notNull().default(1),
 		/** Id of the save that made this revision: sent again it is answered, not done again. */
 		saveId: text('save_id'),
-		/** All the client sees, frozen when sent. Read only through `frozenQuoteSchema`. */
-		frozen: text({ mode: 'json' }).$type<unknown>(),
-		/** Cost and margin at that moment, for the owner only. */
-		frozenOwner: text('frozen_owner', { mode: 'json' }).$type<unknown>(),
 		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
-		sentAt: integer('sent_at', { mode: 'timestamp_ms' }),
-		decidedAt: integer('decided_at', { mode: 'timestamp_ms' })
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		foreignKey({ columns: [t.workspaceId, t.clientId], foreignColumns: [client.workspaceId, client.id] }),
 		uniqueIndex('quote_number').on(t.workspaceId, t.number),
-		uniqueIndex('quote_token').on(t.token),
-		index('quote_event').on(t.workspaceId, t.eventDate),
-		check('quote_sent', sql`(${t.state} = 'draft') = (${t.frozen} IS NULL)`),
+		index('quote_day').on(t.workspaceId, t.eventDate),
 		check(
 			'quote_event_date',
 			sql`${t.eventDate} IS NULL OR ${t.eventDate} GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'`
@@ -100,5 +94,56 @@ export const quoteLine = sqliteTable(
 		index('quote_line_quote').on(t.workspaceId, t.quoteId),
 		index('quote_line_version').on(t.workspaceId, t.versionId),
 		check('quote_line_quantity', sql`${t.quantity} > 0`)
+	]
+);
+
+/** What was issued to a client, frozen: an issue can follow an issue. Immutable: triggers refuse changes. */
+export const quoteIssue = sqliteTable(
+	'quote_issue',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		/** 1, 2, 3 … within the quote. */
+		number: integer().notNull(),
+		/** Unguessable, for the client's link. */
+		token: text().notNull(),
+		/** All the client sees. Read only through `frozenQuoteSchema`. */
+		frozen: text({ mode: 'json' }).$type<unknown>().notNull(),
+		/** Cost and margin at that moment, for the owner only. Read only through `frozenOwnerSchema`. */
+		frozenOwner: text('frozen_owner', { mode: 'json' }).$type<unknown>().notNull(),
+		issuedAt: integer('issued_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		uniqueIndex('quote_issue_number').on(t.workspaceId, t.quoteId, t.number),
+		uniqueIndex('quote_issue_token').on(t.token),
+		check('quote_issue_from_one', sql`${t.number} > 0`)
+	]
+);
+
+/** What happened to a quote. Rows are only ever added: triggers refuse anything else. */
+export const quoteEvent = sqliteTable(
+	'quote_event',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		quoteId: text('quote_id').notNull(),
+		/** 1, 2, 3 … within the quote. */
+		number: integer().notNull(),
+		/** The issue it is about. */
+		issueId: text('issue_id').notNull(),
+		event: text({ enum: QUOTE_EVENTS }).notNull(),
+		at: integer({ mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.quoteId, t.number] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.issueId],
+			foreignColumns: [quoteIssue.workspaceId, quoteIssue.id]
+		})
 	]
 );

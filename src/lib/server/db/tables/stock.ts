@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import {
 	check,
@@ -26,7 +27,8 @@ export const colour = sqliteTable(
 		name: text().notNull(),
 		finish: text({ enum: FINISHES }).notNull(),
 		/** `#rrggbb` */
-		hex: text().notNull()
+		hex: text().notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
@@ -37,7 +39,7 @@ export const colour = sqliteTable(
 
 export const supplier = sqliteTable(
 	'supplier',
-	{ workspaceId: owner(), id: text().notNull(), name: text().notNull() },
+	{ workspaceId: owner(), id: text().notNull(), name: text().notNull(), changedBy: changedBy() },
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		uniqueIndex('supplier_name').on(t.workspaceId, t.name)
@@ -68,7 +70,8 @@ export const material = sqliteTable(
 		fillMl: integer('fill_ml'),
 		/** Milligrams, empty. */
 		weightMg: integer('weight_mg'),
-		chambers: integer().notNull().default(1)
+		chambers: integer().notNull().default(1),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
@@ -88,7 +91,8 @@ export const pack = sqliteTable(
 		supplierId: text('supplier_id').notNull(),
 		count: integer().notNull(),
 		/** Minor units of the workspace's currency. */
-		priceMinor: integer('price_minor')
+		priceMinor: integer('price_minor'),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),

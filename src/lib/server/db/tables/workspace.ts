@@ -1,3 +1,4 @@
+import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -13,7 +14,8 @@ export const workspace = sqliteTable(
 		stockRevision: integer('stock_revision').notNull().default(0),
 		/** Holds the invented studio: said on every screen. */
 		demo: integer({ mode: 'boolean' }).notNull().default(false),
-		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull()
+		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
 	},
 	(t) => [check('workspace_stock_revision', sql`${t.stockRevision} >= 0`)]
 );

@@ -1,0 +1,84 @@
+import { sql } from 'drizzle-orm';
+import { expect, test } from 'vitest';
+import { settings } from '../../../../scripts/demo/settings.ts';
+import { colours, design, materials } from '../../../../tests/kit/studio.ts';
+import { owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
+import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
+import { newTerms, sendQuote } from '../services/quoting.ts';
+import { createRepos } from './index.ts';
+
+const NOW = new Date('2027-05-04T15:00:00Z');
+
+test('every row that is written says whose request wrote it last', async () => {
+	const db = await tempDatabase();
+	const wendy = createRepos(db, { ...owner, person: 'wendy' });
+	await wendy.workspaces.create(settings, NOW);
+	for (const colour of colours) await wendy.stock.addColour(colour);
+	await wendy.stock.addSupplier({ id: 'quay', name: 'Quayside Supply' });
+	for (const { packs, ...material } of materials)
+		await wendy.stock.addMaterial({
+			...PLAIN_MATERIAL,
+			...material,
+			pack: { id: packs[0]!.id, supplierId: 'quay', count: packs[0]!.count, priceMinor: packs[0]!.priceMinor }
+		});
+	const column = design('column', '4 11 at 9 white x6');
+	await wendy.designs.create('d', column, NOW);
+	await wendy.designs.keep('d', NOW);
+	await wendy.designs.nameVersion('d.1', 'first');
+	const photo = { type: 'image/png', width: 1, height: 1, bytes: new Uint8Array([1]) } as const;
+	await wendy.photos.add('d', 'p', photo, '', NOW);
+	await wendy.photos.add('d', 'p2', photo, '', NOW);
+	await wendy.countBacks.add({ id: 'c', design: 'd', colourwayId: null, sizeId: null, quantity: 1, lines: [], note: '', countedAt: NOW }); // prettier-ignore
+	const clientId = await wendy.clients.named('Tidewick Library', 'client');
+	const lines = [{ id: 'l', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 1, way: null }];
+	const draft = { clientId, eventDate: null, zone: settings.zone, terms: { ...newTerms(settings), deliveryCostMinor: 0 }, lines }; // prettier-ignore
+	await wendy.quotes.create('q', draft, NOW);
+
+	const tables = await db.read.all<{ name: string }>(
+		sql`SELECT m.name FROM sqlite_master m JOIN pragma_table_info(m.name) c WHERE m.type = 'table' AND c.name = 'changed_by' ORDER BY m.name`
+	);
+	const writers = async () =>
+		Object.fromEntries(
+			await Promise.all(
+				tables.map(async ({ name }): Promise<[string, string[]]> => {
+					const rows = await db.read.all<{ by: string }>(
+						sql.raw(`SELECT DISTINCT changed_by AS "by" FROM "${name}" ORDER BY 1`)
+					);
+					return [name, rows.map((r) => r.by)];
+				})
+			)
+		);
+	const first = await writers();
+	const never = { quote_event: [], quote_issue: [] };
+	expect(first).toEqual({ ...Object.fromEntries(tables.map((t) => [t.name, ['wendy']])), ...never });
+
+	const peter = createRepos(db, { ...owner, person: 'peter' });
+	await peter.workspaces.change(settings);
+	await peter.stock.changePack(materials[0]!.packs[0]!.id, { count: 50, priceMinor: 900 });
+	await peter.designs.save('d', { saveId: 'save-one-1', baseRevision: 1, recipe: { ...column, name: 'pillar' } }, NOW); // prettier-ignore
+	await peter.designs.keep('d', NOW);
+	await peter.designs.nameVersion('d.1', 'second');
+	await peter.photos.setCover('d', 'p2');
+	await peter.countBacks.made('c', 2);
+	await peter.quotes.save('q', { eventDate: null, zone: draft.zone, terms: draft.terms, lines, client: 'Tidewick Reading Room' }, { baseRevision: 1, saveId: 'save-two-2', newId: 'other' }); // prettier-ignore
+	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
+	expect(sent).toBe('sent');
+	await peter.quotes.happen('q', 'accepted', NOW);
+	const [alone, both] = [['peter'], ['peter', 'wendy']];
+	expect(await writers()).toEqual({
+		client: alone,
+		colour: ['wendy'],
+		count_back: alone,
+		design: alone,
+		design_version: both,
+		material: ['wendy'],
+		pack: both,
+		photo: alone,
+		quote: alone,
+		quote_event: alone,
+		quote_issue: alone,
+		supplier: ['wendy'],
+		version_name: alone,
+		workspace: alone
+	});
+});
