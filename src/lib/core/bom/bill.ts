@@ -1,3 +1,4 @@
+import { materialKey } from '../materials/material-key.ts';
 import { openName, slotName } from '../document/names.ts';
 import { type Catalogue, matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
@@ -86,63 +87,15 @@ interface Draft {
 export function bill(exploded: readonly Exploded[], context: BillContext): Bill {
 	const drafts = new Map<string, Draft>();
 	const inflate = new Map<string, InflateLine>();
-	const put: Put = (key, draft, { quantity, range }, { where, line = 0 }) => {
-		let had = drafts.get(key);
-		if (!had) {
-			had = { ...draft, used: ZERO, spread: null, where: new Map(), byLine: new Map() };
-			drafts.set(key, had);
-		}
-		had.used = had.used.add(quantity);
-		had.where.set(where, (had.where.get(where) ?? ZERO).add(quantity));
-		had.byLine.set(line, (had.byLine.get(line) ?? ZERO).add(quantity));
-		if (range) {
-			const { less, more } = had.spread ?? { less: ZERO, more: ZERO };
-			had.spread = {
-				less: less.add(quantity.sub(range.low)),
-				more: more.add(range.high.sub(quantity))
-			};
-		}
-	};
+	const put = putInto(drafts);
 	for (const each of exploded) {
-		const { need: said, where, recipe } = each;
-		const need = said.what === 'balloon' && said.any ? inCheapest(said, context.catalogue) : said;
-		switch (need.what) {
-			case 'balloon': {
-				const slot = need.any ? 'any colour' : slotName(need.slot, recipe.slots);
-				const own = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				const match = keyOfBalloon(need, need.colour);
-				const open = need.colour === null && need.material === null;
-				const named = need.material === null ? context.catalogue.byMatch.get(match) : own;
-				const found = open ? undefined : named;
-				const colour =
-					own?.name ??
-					(need.colour === null
-						? openName(slot)
-						: (context.catalogue.colourNames.get(need.colour) ?? 'unknown colour'));
-				const label = own?.name ?? `${kindOfBalloon(need)}, ${colour}`;
-				// One material is one line, however it is reached: by a colour, by its name, by a rule.
-				const unlisted = need.material ?? (open ? keyOfBalloon(need, `slot:${slot}`) : match);
-				const key = found ? `material:${found.id}` : `balloon:${unlisted}`;
-				const status = open ? 'open' : found ? 'listed' : 'unlisted';
-				const draft = { material: found, label, balloon: true, status, role: USED } as const;
-				put(key, draft, need, each);
-				addInflate(inflate, need, { slot, colour, where });
-				break;
-			}
-			case 'material': {
-				const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
-				putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, each);
-				if (need.foil) addFoil(inflate, need, found, { where, catalogue: context.catalogue });
-				break;
-			}
-			case 'count':
-				for (const rule of followers(need.of, rulesFor(recipe.rules, context.rules))) {
-					const { material } = rule;
-					const found = material === null ? undefined : context.catalogue.materials.get(material);
-					const quantity = litresTaken(need, context.catalogue).mul(rational(rule.each));
-					putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, each);
-				}
-		}
+		const { need } = each;
+		if (need.what === 'balloon') putBalloon(put, inflate, need, each, context);
+		else if (need.what === 'material') {
+			const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
+			putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, each);
+			if (need.foil) addFoil(inflate, need, found, { where: each.where, catalogue: context.catalogue });
+		} else putFollowers(put, need, each, context);
 	}
 	const lines = covered(
 		[...drafts].map(([key, draft]) => finish(key, draft, context)),
@@ -154,6 +107,68 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		balloons: [...inflate.values()].reduce((a, l) => a + (l.tie ? 0 : ceiling(l.quantity)), 0),
 		spares: lines.reduce((a, l) => a + l.spares, 0)
 	};
+}
+
+/** Adds a need to the line of its key, which begins as said where there is none. */
+const putInto =
+	(drafts: Map<string, Draft>): Put =>
+	(key, draft, { quantity, range }, { where, line = 0 }) => {
+		const own = drafts.get(key) ?? {
+			...draft,
+			used: ZERO,
+			spread: null,
+			where: new Map<string, Rational>(),
+			byLine: new Map<number, Rational>()
+		};
+		drafts.set(key, own);
+		own.used = own.used.add(quantity);
+		own.where.set(where, (own.where.get(where) ?? ZERO).add(quantity));
+		own.byLine.set(line, (own.byLine.get(line) ?? ZERO).add(quantity));
+		if (!range) return;
+		const { less, more } = own.spread ?? { less: ZERO, more: ZERO };
+		own.spread = { less: less.add(quantity.sub(range.low)), more: more.add(range.high.sub(quantity)) };
+	};
+
+/** Balloons: by their material where one stands for them, else by what they are. */
+function putBalloon(
+	put: Put,
+	inflate: Map<string, InflateLine>,
+	said: BalloonNeed,
+	each: Exploded,
+	{ catalogue }: BillContext
+) {
+	const need = said.any ? inCheapest(said, catalogue) : said;
+	const slot = need.any ? 'any colour' : slotName(need.slot, each.recipe.slots);
+	const own = need.material === null ? undefined : catalogue.materials.get(need.material);
+	const match = keyOfBalloon(need, need.colour);
+	const open = need.colour === null && need.material === null;
+	const named = need.material === null ? catalogue.byMatch.get(match) : own;
+	const found = open ? undefined : named;
+	const colour =
+		own?.name ??
+		(need.colour === null ? openName(slot) : (catalogue.colourNames.get(need.colour) ?? 'unknown colour'));
+	const label = own?.name ?? `${kindOfBalloon(need)}, ${colour}`;
+	// One material is one line, however it is reached: by a colour, by its name, by a rule.
+	const unlisted = need.material ?? (open ? keyOfBalloon(need, `slot:${slot}`) : match);
+	const key = found ? materialKey(found.id) : `balloon:${unlisted}`;
+	const status = open ? 'open' : found ? 'listed' : 'unlisted';
+	put(key, { material: found, label, balloon: true, status, role: USED }, need, each);
+	addInflate(inflate, need, { slot, colour, where: each.where });
+}
+
+/** What follows from a count, by the rules of the design, else of the studio. */
+function putFollowers(
+	put: Put,
+	need: Extract<Exploded['need'], { what: 'count' }>,
+	each: Exploded,
+	{ catalogue, rules }: BillContext
+) {
+	for (const rule of followers(need.of, rulesFor(each.recipe.rules, rules))) {
+		const { material } = rule;
+		const found = material === null ? undefined : catalogue.materials.get(material);
+		const quantity = litresTaken(need, catalogue).mul(rational(rule.each));
+		putMaterial(put, found, { material, label: `for each ${rule.of}`, quantity, role: USED }, each);
+	}
 }
 
 /**
@@ -254,7 +269,7 @@ function putMaterial(
 	const balloon = found !== undefined && BALLOONS.has(found.kind);
 	const status = found ? 'listed' : id === null ? 'open' : 'unlisted';
 	const named = found?.name ?? `${label}, not chosen yet`;
-	const key = role === USED ? `material:${id ?? label}` : `material:${id ?? label}/${role}`;
+	const key = materialKey(id ?? label, role);
 	put(key, { material: found, label: named, balloon, status, role }, need, from);
 }
 

@@ -1,3 +1,4 @@
+import { isMaterialKey } from '../materials/material-key.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Assembly } from '../assembly/assemble.ts';
 import type { Bill } from '../bom/bill.ts';
@@ -32,9 +33,7 @@ export function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill,
 		recipe.sections.some((s) => isHeld(s.structure)) ||
 		bill.lines.some(
 			({ material, status, key }) =>
-				material?.kind === 'base' ||
-				material?.kind === 'weight' ||
-				(status === 'open' && key.startsWith('material:'))
+				material?.kind === 'base' || material?.kind === 'weight' || (status === 'open' && isMaterialKey(key))
 		);
 	if (overall.usual > TALL && !held && bill.balloons > 0) {
 		findings.push({

@@ -1,3 +1,4 @@
+import { isMaterialKey } from '../materials/material-key.ts';
 import type { Bill, BillLine } from '../bom/bill.ts';
 import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
 import type { TaskGroup } from '../labour/task.ts';
@@ -137,7 +138,7 @@ const isUpright = (line: BillLine) =>
 	!line.balloon &&
 	(line.material?.kind === 'pipe' ||
 		line.material?.kind === 'base' ||
-		(line.status === 'open' && line.key.startsWith('material:')));
+		(line.status === 'open' && isMaterialKey(line.key)));
 
 /** Lines are in the workspace's currency, each rounded already: their sum is a sum of whole numbers. */
 function sumLines(lines: readonly CostLine[], { currency }: Rates): Amount {

@@ -1,3 +1,4 @@
+import { readMaterialKey } from '../materials/material-key.ts';
 import { estimateUsed, splitCount } from '../structures/run/organic.ts';
 import { needsOf } from '../structures/registry/count.ts';
 import { slotOfPlace } from '../structures/stack/place.ts';
@@ -366,7 +367,7 @@ function tuckIn(
 /** Gives the lines of a material a new count. What follows by a rule is no line. */
 function changeLines(draft: RecipeDraft, key: string, by: Rational, newId: NewId) {
 	if (by.equals(0)) return;
-	const [material, role = 'always'] = key.slice('material:'.length).split('/') as [string, string?];
+	const { material, role } = readMaterialKey(key);
 	// A foil of a bunch is an item of it, no line.
 	for (const { structure } of ofKind(draft.sections, 'bunch')) {
 		const item = structure.items.find((i) => i.what.kind === 'material' && i.what.material === material);

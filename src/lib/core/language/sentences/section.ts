@@ -4,8 +4,8 @@ import { designUse } from '../../structures/design/empty.ts';
 import { ON_THE_FLOOR, type Stand } from '../../document/stand.ts';
 import type { Section } from '../../recipe/recipe.ts';
 import { designsCalled } from '../names/find-design.ts';
-import type { Entry } from '../entry.ts';
-import { KEYWORDS } from '../context.ts';
+import type { Entry, SaidSection } from '../entry.ts';
+import { KEYWORDS, type UsableDesign } from '../context.ts';
 import { MOST_IN_NAME } from '../../document/limits.ts';
 import { wordsMatch } from '../names/name-colour.ts';
 import { rowOf } from '../host.ts';
@@ -28,68 +28,92 @@ export function section(r: Reader): Parsed<Entry> | undefined {
 	if (name.length > MOST_IN_NAME)
 		return refuse('too-big', `A name has at most ${MOST_IN_NAME} letters. Take some out.`);
 	const used = designsCalled(words, designs);
-	if (verb === 'use' && used.length !== 1) {
-		const some = used.slice(0, 3).map((d) => d.name);
-		return some.length > 0
-			? refuse('ambiguous', `“${shorten(name)}” could be ${some.join(', ')}. Type more of it.`)
-			: refuse('unknown-word', `No kept design that may stand here is called “${shorten(name)}”.`);
-	}
+	if (verb === 'use' && used.length !== 1) return noDesign(used, name);
 	const again = verb === 'use' ? undefined : sections.find((s) => s.name.toLowerCase() === name);
 	if (again) return goOn(r, verb, again);
-	let times = 1;
-	let mirror = false;
-	let swappable = false;
-	let stand: Stand = ON_THE_FLOOR;
-	for (;;) {
-		if (r.word('mirrored')) mirror = true;
-		else if (verb === 'use' && r.word('swappable')) swappable = true;
-		else if (r.word('x', 'times')) {
-			times = r.number()?.valueOf() ?? 0;
-			if (!Number.isInteger(times) || times < 1 || times > 24)
-				return refuse('too-big', 'A section stands 1 to 24 times.');
-		} else if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) {
-			const said = r.all[r.at++]!.text;
-			r.word('of');
-			const host = nameWords(r);
-			const by =
-				sections.find((s) => s.name.toLowerCase() === host.join(' ')) ??
-				sections.find((s) => wordsMatch(host, s.name));
-			if (!by)
-				return refuse(
-					'unknown-word',
-					`There is no section “${shorten(host.join(' '))}” to stand by. There is ${sections.map((s) => s.name).join(', ')}.`
-				);
-			stand = { ...stand, by: by.id, how: said === 'on' ? 'on top' : (said as Stand['how']) };
-		} else if (r.word('gap')) {
-			const value = r.number();
-			const gap = value && lengthOf(value, r.unit() ?? 'ft');
-			if (gap === undefined)
-				return refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.');
-			stand = { ...stand, gap };
-		} else if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) {
-			r.at++;
-			const host = sections.find((s) => s.id === stand.by);
-			if (!host || stand.how === 'on top')
-				return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
-			const row = rowOf(r, host);
-			if (!row.ok) return row;
-			stand = { ...stand, layer: row.value.id };
-		} else if (r.word('at')) {
-			const value = r.number();
-			const height = value && lengthOf(value, r.unit() ?? 'ft');
-			if (height === undefined)
-				return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
-			if (stand.by === null || stand.how === 'on top')
-				return refuse('refused', 'A height is for a section beside another, like “left of column at 4 ft”.');
-			stand = { ...stand, height };
-		} else break;
-	}
+	const standing = standingOf(r, verb === 'use');
+	if (!standing.ok) return standing;
 	const [design] = used;
 	const structure = verb === 'use' ? designUse(design!.id) : STARTS.get(verb)!();
-	return got({
-		kind: 'section',
-		section: { name: verb === 'use' ? design!.name : name, times, mirror, stand, swappable, structure }
-	});
+	const called = verb === 'use' ? design!.name : name;
+	return got({ kind: 'section', section: { name: called, ...standing.value, structure } });
+}
+
+function noDesign(used: readonly UsableDesign[], name: string) {
+	const some = used.slice(0, 3).map((d) => d.name);
+	return some.length > 0
+		? refuse('ambiguous', `“${shorten(name)}” could be ${some.join(', ')}. Type more of it.`)
+		: refuse('unknown-word', `No kept design that may stand here is called “${shorten(name)}”.`);
+}
+
+type Standing = Omit<SaidSection, 'name' | 'structure'> & { swappable: boolean };
+
+/** How many there are and where they stand, in any order. @param isDesign whether it may be swappable */
+function standingOf(r: Reader, isDesign: boolean): Parsed<Standing> {
+	let said: Standing = { times: 1, mirror: false, swappable: false, stand: ON_THE_FLOOR };
+	for (;;) {
+		if (r.word('mirrored')) said = { ...said, mirror: true };
+		else if (isDesign && r.word('swappable')) said = { ...said, swappable: true };
+		else if (r.word('x', 'times')) {
+			const times = r.number()?.valueOf() ?? 0;
+			if (!Number.isInteger(times) || times < 1 || times > 24)
+				return refuse('too-big', 'A section stands 1 to 24 times.');
+			said = { ...said, times };
+		} else {
+			const more = placeOf(r, said.stand);
+			if (more === undefined) return got(said);
+			if (!more.ok) return more;
+			said = { ...said, stand: { ...said.stand, ...more.value } };
+		}
+	}
+}
+
+/** Where it stands, word by word. @param stand what is said of it already */
+function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
+	if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) return besideOf(r);
+	if (r.word('gap')) {
+		const value = r.number();
+		const gap = value && lengthOf(value, r.unit() ?? 'ft');
+		return gap === undefined
+			? refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.')
+			: got({ gap });
+	}
+	if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) return atRow(r, stand);
+	if (!r.word('at')) return undefined;
+	const value = r.number();
+	const height = value && lengthOf(value, r.unit() ?? 'ft');
+	if (height === undefined)
+		return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
+	if (stand.by === null || stand.how === 'on top')
+		return refuse('refused', 'A height is for a section beside another, like “left of column at 4 ft”.');
+	return got({ height });
+}
+
+/** `left of column`: which section, and on which side of it. */
+function besideOf(r: Reader): Parsed<Partial<Stand>> {
+	const { sections = [] } = r.context;
+	const side = r.all[r.at++]!.text;
+	r.word('of');
+	const host = nameWords(r);
+	const by =
+		sections.find((s) => s.name.toLowerCase() === host.join(' ')) ??
+		sections.find((s) => wordsMatch(host, s.name));
+	return by
+		? got({ by: by.id, how: side === 'on' ? 'on top' : (side as Stand['how']) })
+		: refuse(
+				'unknown-word',
+				`There is no section “${shorten(host.join(' '))}” to stand by. There is ${sections.map((s) => s.name).join(', ')}.`
+			);
+}
+
+/** `at row 3`, `at top row` of what it stands beside. */
+function atRow(r: Reader, stand: Stand): Parsed<Partial<Stand>> {
+	r.at++;
+	const host = r.context.sections?.find((s) => s.id === stand.by);
+	if (!host || stand.how === 'on top')
+		return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
+	const row = rowOf(r, host);
+	return row.ok ? got({ layer: row.value.id }) : row;
 }
 
 /** A section that is there already is taken in hand again; another of its name needs a name of its own. */

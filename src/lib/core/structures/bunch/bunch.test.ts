@@ -14,6 +14,7 @@ import { assemble } from '../../assembly/assemble.ts';
 import { letterCounts, lettersOf, roomOf } from './count.ts';
 import { liftOf, WEIGHS } from './lift.ts';
 import { inGas, keepingOf } from './gas.ts';
+import { placeBunch } from './place.ts';
 import { isLetter, STROKES } from './letters.ts';
 
 const stock = catalogue(floating, colours);
@@ -303,4 +304,13 @@ describe('what is refused, in words', () => {
 		['3 11 at 10 white in helium upside down', /I read all but “upside down”/],
 		['1 unicorn foil in helium', /Nothing in the Stockroom/]
 	])('%s', (line, say) => expect(says(line)).toMatch(say));
+});
+
+test('ribbons are tied on top of the weight, a 5 at 4 of 101.6 mm; without one they reach the floor', () => {
+	const ends = (...lines: string[]) => {
+		const bunch = bunchIn(made('bunch b', ...lines, '3 11 at full white in helium on 5 ft ribbon'));
+		return placeBunch(bunch, 'b').strands.map((s) => s.path.at(-1)!.z);
+	};
+	expect(ends()).toEqual([0, 0, 0]);
+	for (const z of ends('weight 5 at 4 white filled with sand')) expect(z).toBeCloseTo(101.6, 9);
 });

@@ -1,7 +1,7 @@
 import type { PictureFacet } from '../facets/picture.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import { ringRadius } from '../../geometry/ring.ts';
-import type { Bunch, BunchItem } from './document.ts';
+import type { Bunch, BunchItem, BunchWeight } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
@@ -28,73 +28,85 @@ const [CARD, WEIGHT, RIBBON] = [60, 90, 5];
  * Where everything of a bunch is: the weight on the floor, each item at the end of its ribbon, rings of up to six about
  * the middle, one item over the other; in a row side by side. House rules: the picture shows them.
  */
-export function placeBunch(
-	{ arrangement, items, weight }: Bunch,
-	section: Id,
-	pumps: readonly PumpProfile[] = []
-): PlacedBunch {
+export function placeBunch(bunch: Bunch, section: Id, pumps: readonly PumpProfile[] = []): PlacedBunch {
+	const { arrangement, items, weight } = bunch;
 	const balls: AppliedBall[] = [];
 	const strands: Strand[] = [];
-	let top = 0;
-	if (weight) {
-		const own = weight.kind === 'balloon' ? weight.balloon : null;
-		const d = own ? resolveSize(own.size, own.nominal, pumps).assumed : WEIGHT;
-		const material = weight.kind === 'material' ? weight.material : weight.balloon.material;
-		balls.push(
-			ballOf(section, { x: 0, y: 0, z: d / 2 }, d, {
-				slot: own?.slot ?? null,
-				material,
-				kind: own?.kind ?? 'weight'
-			})
-		);
-		top = d;
-	}
-	const tied = top;
+	const held = weight ? weightBall(weight, section, pumps) : undefined;
+	if (held) balls.push(held);
 	// A row is centred as a whole; wordings centre themselves.
 	const wide = items.reduce((a, i) => a + (i.what.kind === 'letters' ? 0 : i.count * widthOf(i, pumps)), 0);
-	let across = -wide / 2;
+	const tied = held?.ball.d ?? 0;
+	const at: Placing = { balls, strands, tied, top: tied, across: -wide / 2 };
 	for (const item of items) {
 		const d = widthOf(item, pumps);
 		const ribbon = item.ribbon ? (item.ribbon.length ?? ON_SPOT.usual) / 1000 : 0;
-		const foot = Math.max(arrangement === 'row' ? 0 : top, ribbon);
-		if (item.what.kind === 'letters') {
-			for (let n = 0; n < item.count; n++) {
-				const written = write(item, foot + n * d * 1.1, strands);
-				top = Math.max(top, foot + (n + 1) * d * 1.1);
-				if (item.ribbon) for (const x of written) strands.push(string(item, { x, y: 0, z: foot }, tied));
-			}
-			continue;
-		}
-		const look = lookOf(item);
-		if (arrangement === 'row') {
-			for (let n = 0; n < item.count; n++) {
-				const at = { x: across + d / 2, y: 0, z: foot + d / 2 };
-				balls.push(ballOf(item.id, at, d, look));
-				if (item.ribbon) strands.push(string(item, { ...at, z: foot }, tied));
-				across += d;
-			}
-			top = Math.max(top, foot + d);
-			continue;
-		}
-		// What only hangs on it hangs under what is there.
-		const hangs = inflatedIn(item) === 0;
-		let z = hangs ? Math.max(CARD, tied + (top - tied) * 0.45) : foot + d / 2;
-		for (let left = item.count, ring = 0; left > 0; left -= MOST_ROUND, ring++) {
-			const round = Math.min(MOST_ROUND, left);
-			const r = ringRadius(round, d);
-			for (let k = 0; k < round; k++) {
-				// Two stand side by side, more begin at the front.
-				const first = round === 2 ? Math.PI : -Math.PI / 2;
-				const angle = first + ((k + (ring % 2) / 2) * 2 * Math.PI) / round;
-				const at = { x: r * Math.cos(angle), y: hangs ? -CARD / 2 : r * Math.sin(angle), z };
-				balls.push(ballOf(item.id, at, d, look));
-				if (item.ribbon) strands.push(string(item, { ...at, z: at.z - d / 2 }, tied));
-			}
-			if (!hangs) top = Math.max(top, z + d / 2 - SINK * d);
-			z += d * (1 - SINK);
-		}
+		const foot = Math.max(arrangement === 'row' ? 0 : at.top, ribbon);
+		if (item.what.kind === 'letters') putLetters(at, item, foot, d);
+		else if (arrangement === 'row') putInRow(at, item, foot, d);
+		else putRound(at, item, foot, d);
 	}
 	return { balls, strands };
+}
+
+/** What is there already, and how far it reaches; mm. */
+interface Placing {
+	readonly balls: AppliedBall[];
+	readonly strands: Strand[];
+	/** Height at which ribbons are tied. */
+	readonly tied: number;
+	top: number;
+	/** Left edge of the next in a row. */
+	across: number;
+}
+
+function weightBall(weight: BunchWeight, section: Id, pumps: readonly PumpProfile[]): AppliedBall {
+	const own = weight.kind === 'balloon' ? weight.balloon : null;
+	const d = own ? resolveSize(own.size, own.nominal, pumps).assumed : WEIGHT;
+	const material = weight.kind === 'material' ? weight.material : weight.balloon.material;
+	const look = { slot: own?.slot ?? null, material, kind: own?.kind ?? 'weight' } as const;
+	return ballOf(section, { x: 0, y: 0, z: d / 2 }, d, look);
+}
+
+/** Wordings one over the other, a ribbon from each letter. */
+function putLetters(at: Placing, item: BunchItem, foot: number, d: number) {
+	for (let n = 0; n < item.count; n++) {
+		const written = write(item, foot + n * d * 1.1, at.strands);
+		at.top = Math.max(at.top, foot + (n + 1) * d * 1.1);
+		if (item.ribbon) for (const x of written) at.strands.push(string(item, { x, y: 0, z: foot }, at.tied));
+	}
+}
+
+/** Side by side, each on its own ribbon. */
+function putInRow(at: Placing, item: BunchItem, foot: number, d: number) {
+	for (let n = 0; n < item.count; n++) {
+		const middle = { x: at.across + d / 2, y: 0, z: foot + d / 2 };
+		at.balls.push(ballOf(item.id, middle, d, lookOf(item)));
+		if (item.ribbon) at.strands.push(string(item, { ...middle, z: foot }, at.tied));
+		at.across += d;
+	}
+	at.top = Math.max(at.top, foot + d);
+}
+
+/** In rings about the middle; what only hangs on it hangs under what is there. */
+function putRound(at: Placing, item: BunchItem, foot: number, d: number) {
+	const hangs = inflatedIn(item) === 0;
+	const look = lookOf(item);
+	let z = hangs ? Math.max(CARD, at.tied + (at.top - at.tied) * 0.45) : foot + d / 2;
+	for (let left = item.count, ring = 0; left > 0; left -= MOST_ROUND, ring++) {
+		const round = Math.min(MOST_ROUND, left);
+		const r = ringRadius(round, d);
+		for (let k = 0; k < round; k++) {
+			// Two stand side by side, more begin at the front.
+			const first = round === 2 ? Math.PI : -Math.PI / 2;
+			const angle = first + ((k + (ring % 2) / 2) * 2 * Math.PI) / round;
+			const middle = { x: r * Math.cos(angle), y: hangs ? -CARD / 2 : r * Math.sin(angle), z };
+			at.balls.push(ballOf(item.id, middle, d, look));
+			if (item.ribbon) at.strands.push(string(item, { ...middle, z: z - d / 2 }, at.tied));
+		}
+		if (!hangs) at.top = Math.max(at.top, z + d / 2 - SINK * d);
+		z += d * (1 - SINK);
+	}
 }
 
 function widthOf({ what }: BunchItem, pumps: readonly PumpProfile[]): number {

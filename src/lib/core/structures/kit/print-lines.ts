@@ -9,17 +9,13 @@ export function printHung({ by, material, every, wall }: Hung, materialOf: Mater
 	return `hung on ${wall ? `${wall} wall` : by} every ${printLong(every)}${named}`;
 }
 
-/** Lines as they are said one after the other. */
-export function collected() {
-	const lines: PrintedLine[] = [];
-	const say = (
-		text: string,
-		about: PrintedLine['about'] = 'more',
-		id: Id | null = null,
-		slot: Id | null = null
-	) => lines.push({ id, about, text, slot });
-	return { lines, say };
-}
+/** A line of a section. @param id of a part that can be taken out @param slot whose colour stands before it */
+export const said = (
+	text: string,
+	about: PrintedLine['about'] = 'more',
+	id: Id | null = null,
+	slot: Id | null = null
+): PrintedLine => ({ id, about, text, slot });
 
 /** A part among lines, as it is pointed at. @param section its name */
 export function partAmong(lines: readonly PrintedLine[], id: Id, section: string): string | undefined {

@@ -1,3 +1,4 @@
+import { nameOf } from '../../document/names.ts';
 import type { PlanFacet } from '../facets/plan.ts';
 import { feet, inch } from '../kit/words.ts';
 import { hangStep, inflateSteps, type StepKit } from '../kit/step-kit.ts';
@@ -22,81 +23,79 @@ export const plan: PlanFacet<Run> = { last: false, steps: runSteps };
 
 /** What it is tied to, its clusters, one after the other along the path, hanging, and small ones last. */
 function runSteps(run: Run, kit: StepKit): MadeStep[] {
-	const steps: MadeStep[] = [];
+	return [
+		...spineStep(run, kit),
+		// What goes on after hanging is inflated with the others: its count is an estimate until then.
+		...inflateSteps(kit),
+		...clustersStep(run, kit),
+		garlandStep(run, kit),
+		...hangStep(kit, run.hung, lengthOfRun(run)),
+		...infillStep(run, kit)
+	];
+}
+
+function spineStep(run: Run, kit: StepKit): MadeStep[] {
 	const { spine } = run;
-	if (spine) {
-		const named =
-			kit.context.catalogue.materials.get(spine.material ?? '')?.name ?? 'the spine, not chosen yet';
-		const loops = spine.loops > 0 ? `, a knotted loop at ${spine.loops === 1 ? 'one end' : 'each end'}` : '';
-		const tails = spine.tails > 0 ? `, ${feet(spine.tails / 1000)} left over at each end` : '';
-		steps.push(
-			kit.made(
-				'spine',
-				`Cut ${named} for ${kit.name}: ${feet(toMillimetres(spineLength(run)))}${tails}${loops}.`,
-				{
-					check: 'gentle to the touch: thin hard line cuts soft latex',
-					work: kit.share('thread')
-				}
-			)
-		);
-	}
-	// What goes on after hanging is inflated with the others: its count is an estimate until then.
-	steps.push(...inflateSteps(kit));
-	const lines = clusterLines(kit, run);
-	if (kit.share('cluster').length > 0)
-		steps.push(
-			kit.made(
-				'clusters',
-				`Tie the clusters of ${kit.name}${run.spare > 0 ? `, ${run.spare} kept aside` : ''}.`,
-				{
-					lines,
-					method: 'two and two tied neck to neck, then twisted together',
-					check:
-						run.mix.length > 0
-							? 'large and small in every cluster, no two clusters alike'
-							: 'no balloon turns in its cluster',
-					work: kit.share('cluster')
-				}
-			)
-		);
-	const long = feet(lengthOfRun(run));
-	const apart = run.rows.map((row) => inch(pitchOf(row, run.squash)));
+	if (!spine) return [];
+	const named = nameOf(kit.context.catalogue.materials, spine.material, 'the spine, not chosen yet');
+	const loops = spine.loops > 0 ? `, a knotted loop at ${spine.loops === 1 ? 'one end' : 'each end'}` : '';
+	const tails = spine.tails > 0 ? `, ${feet(spine.tails / 1000)} left over at each end` : '';
+	const long = feet(toMillimetres(spineLength(run)));
+	return [
+		kit.made('spine', `Cut ${named} for ${kit.name}: ${long}${tails}${loops}.`, {
+			check: 'gentle to the touch: thin hard line cuts soft latex',
+			work: kit.share('thread')
+		})
+	];
+}
+
+function clustersStep(run: Run, kit: StepKit): MadeStep[] {
+	const work = kit.share('cluster');
+	if (work.length === 0) return [];
+	const aside = run.spare > 0 ? `, ${run.spare} kept aside` : '';
+	return [
+		kit.made('clusters', `Tie the clusters of ${kit.name}${aside}.`, {
+			lines: clusterLines(kit, run),
+			method: 'two and two tied neck to neck, then twisted together',
+			check:
+				run.mix.length > 0
+					? 'large and small in every cluster, no two clusters alike'
+					: 'no balloon turns in its cluster',
+			work
+		})
+	];
+}
+
+function garlandStep(run: Run, kit: StepKit): MadeStep {
+	const apart = [...new Set(run.rows.map((row) => inch(pitchOf(row, run.squash))))];
+	const every = apart.length > 0 ? `, a cluster every ${apart.join(' and ')}` : '';
 	const corners = cornerPairs(run);
-	steps.push(
-		kit.made(
-			'garland',
-			`Put ${kit.name} together along ${long}${apart.length > 0 ? `, a cluster every ${[...new Set(apart)].join(' and ')}` : ''}${corners > 0 ? `, a pair on the inside of each of ${corners} corners` : ''}.`,
-			{
-				method: JOINED[run.joining],
-				check: 'each turned half a place to the one before; no spine to be seen',
-				work: kit.own('attach')
-			}
-		)
-	);
-	steps.push(...hangStep(kit, run.hung, lengthOfRun(run)));
-	const infill = run.infill.flatMap((one): StepLine[] => {
+	const inside = corners > 0 ? `, a pair on the inside of each of ${corners} corners` : '';
+	return kit.made('garland', `Put ${kit.name} together along ${feet(lengthOfRun(run))}${every}${inside}.`, {
+		method: JOINED[run.joining],
+		check: 'each turned half a place to the one before; no spine to be seen',
+		work: kit.own('attach')
+	});
+}
+
+function infillStep(run: Run, kit: StepKit): MadeStep[] {
+	const lines = run.infill.flatMap((one): StepLine[] => {
 		const { usual, low, high } = infillCount(run, one);
 		if (high === 0) return [];
 		const colour = one.slot === null ? { name: 'colour open until the job', id: null } : kit.colour(one.slot);
 		const range = low === high ? '' : `, ${low * kit.all} to ${high * kit.all} as it needs`;
-		return [
-			{
-				count: usual * kit.all,
-				text: `${formatInches(one.nominal)}, ${colour.name}${range}`,
-				colours: colour.id === null ? [] : [colour.id]
-			}
-		];
+		const text = `${formatInches(one.nominal)}, ${colour.name}${range}`;
+		return [{ count: usual * kit.all, text, colours: colour.id === null ? [] : [colour.id] }];
 	});
-	if (infill.length > 0)
-		steps.push(
-			kit.made('infill', `Set small ones into the gaps of ${kit.name}, seen from where the guests stand.`, {
-				lines: infill,
-				place: 'after hanging',
-				check: 'no gap, no neck in sight',
-				work: kit.share('infill')
-			})
-		);
-	return steps;
+	if (lines.length === 0) return [];
+	return [
+		kit.made('infill', `Set small ones into the gaps of ${kit.name}, seen from where the guests stand.`, {
+			lines,
+			place: 'after hanging',
+			check: 'no gap, no neck in sight',
+			work: kit.share('infill')
+		})
+	];
 }
 
 function clusterLines(kit: StepKit, run: Run): StepLine[] {

@@ -1,9 +1,9 @@
 import { GONE } from '../../document/names.ts';
-import { collected, partAmong, printHung } from '../kit/print-lines.ts';
+import { partAmong, printHung, said } from '../kit/print-lines.ts';
 import { formatInches, um, type Micrometres } from '../../units/length.ts';
 import { mixed, rational } from '../../units/rational.ts';
 import type { PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
-import type { Run, Branch, RunPath } from './document.ts';
+import type { Branch, Infill, MixPart, Organic, Run, RunPath, RunRow, Spine } from './document.ts';
 import { slotsOf } from '../../document/pattern.ts';
 import { printBalloon, printCluster } from '../kit/print-balloon.ts';
 import { printLong, printOwn } from '../kit/print-words.ts';
@@ -37,69 +37,81 @@ export const printBranch = ({ kind, at, way, length, pitch }: Branch): string =>
 
 /** Everything said of a run, in the order it would be said. */
 function printRun(run: Run, context: PrintContext): PrintedLine[] {
-	const { slots, materialOf } = context;
-	const { lines, say } = collected();
 	const lifted =
 		run.path.kind === 'lent' ? '' : ` lifted ${run.height === 0 ? 'floor' : printLong(run.height)}`;
-	say(`${printPath(run.path, context)}${run.height === 0 && run.path.kind !== 'line' ? '' : lifted}`, 'path');
-	for (const branch of run.branches) say(printBranch(branch), 'branch', branch.id);
-	for (const row of run.rows) {
-		const tail = [
-			row.repeat > 1 ? `×${row.repeat}` : '',
-			row.pitch === null ? '' : `apart ${inch(row.pitch)}`,
-			row.joining ? `joined ${row.joining}` : ''
-		];
-		const { pattern, places } = row.cluster;
-		const slot = places[0]?.slot ?? slotsOf(pattern)[0]!;
-		say([printCluster(row.cluster, slots), ...tail].filter(Boolean).join(' '), 'row', row.id, slot);
-	}
-	for (const part of run.mix) {
-		const colours = part.colours.map(
-			(c) => `${c.parts > 1 || part.colours.length > 1 ? `${c.parts} ` : ''}${slotName(c.slot, slots)}`
-		);
-		say(
-			`${mixed(rational(part.share))} % ${printBalloon(part)} of ${colours.join(' / ')}`,
-			'mix',
-			part.id,
-			part.colours[0]!.slot
-		);
-	}
-	for (const infill of run.infill) {
-		const many =
-			infill.low === infill.high ? figure(infill.low) : `${figure(infill.low)} to ${figure(infill.high)}`;
-		const colour = infill.slot === null ? 'open' : slotName(infill.slot, slots);
-		say(`infill ${many} a foot ${printBalloon(infill)} ${colour}`, 'infill', infill.id, infill.slot);
-	}
-	const { organic } = run;
-	if (run.mix.length > 0) {
-		say({ 'all round': 'all round', wall: 'against a wall', table: 'on a table' }[organic.seen]);
-		if (organic.fullness !== '1') say(`fullness ${figure(organic.fullness)}`);
-		if (organic.thicker !== 'even')
-			say(organic.thicker === 'middle' ? 'thicker in the middle' : `thicker at the ${organic.thicker}`);
-		if (organic.clusters !== null) say(`${figure(organic.clusters)} clusters a foot`);
-		if (organic.taught)
-			say(
-				`${printLong(organic.taught.length)} took ${organic.taught.counts.map((c) => `${c.count} ${formatInches(c.nominal)}`).join(' + ')}`
-			);
-		say(
-			`counted by ${organic.by === 'by the foot' ? 'the foot' : organic.by === 'packed' ? 'packing' : 'clusters'}`
-		);
-	}
-	if (run.joining !== 'twisted on') say(`joined ${run.joining}`);
-	if (run.corner) say(`corner ${printOwn(run.corner, slots)}`, 'more', null, run.corner.slot);
-	if (run.spine) {
-		const { material, tails, loops, ties } = run.spine;
-		const named = material === null ? '' : ` ${materialOf(material)?.name ?? GONE.part}`;
-		const more = [
-			tails > 0 ? ` tails ${printLong(um(tails))}` : '',
-			loops > 0 ? ` ${loops} loops` : '',
-			ties === '0' ? '' : ` ${figure(ties)} ties a metre`
-		];
-		say(`spine${named}${more.join('')}`);
-	}
-	if (run.hung) say(printHung(run.hung, materialOf));
-	if (run.spare > 0) say(`spare ${run.spare} clusters`);
-	return lines;
+	const path = printPath(run.path, context);
+	return [
+		said(`${path}${run.height === 0 && run.path.kind !== 'line' ? '' : lifted}`, 'path'),
+		...run.branches.map((branch) => said(printBranch(branch), 'branch', branch.id)),
+		...run.rows.map((row) => printRow(row, context)),
+		...run.mix.map((part) => printMix(part, context)),
+		...run.infill.map((infill) => printInfill(infill, context)),
+		...(run.mix.length > 0 ? printOrganic(run.organic).map((text) => said(text)) : []),
+		...printHeld(run, context)
+	];
+}
+
+function printRow({ id, cluster, repeat, pitch, joining }: RunRow, { slots }: PrintContext): PrintedLine {
+	const tail = [
+		repeat > 1 ? `×${repeat}` : '',
+		pitch === null ? '' : `apart ${inch(pitch)}`,
+		joining ? `joined ${joining}` : ''
+	];
+	const slot = cluster.places[0]?.slot ?? slotsOf(cluster.pattern)[0]!;
+	return said([printCluster(cluster, slots), ...tail].filter(Boolean).join(' '), 'row', id, slot);
+}
+
+function printMix(part: MixPart, { slots }: PrintContext): PrintedLine {
+	const colours = part.colours.map(
+		(c) => `${c.parts > 1 || part.colours.length > 1 ? `${c.parts} ` : ''}${slotName(c.slot, slots)}`
+	);
+	const text = `${mixed(rational(part.share))} % ${printBalloon(part)} of ${colours.join(' / ')}`;
+	return said(text, 'mix', part.id, part.colours[0]!.slot);
+}
+
+function printInfill(infill: Infill, { slots }: PrintContext): PrintedLine {
+	const { low, high, slot, id } = infill;
+	const many = low === high ? figure(low) : `${figure(low)} to ${figure(high)}`;
+	const colour = slot === null ? 'open' : slotName(slot, slots);
+	return said(`infill ${many} a foot ${printBalloon(infill)} ${colour}`, 'infill', id, slot);
+}
+
+const SEEN = { 'all round': 'all round', wall: 'against a wall', table: 'on a table' } as const;
+const COUNTED = { 'by the foot': 'the foot', packed: 'packing', clusters: 'clusters' } as const;
+
+/** How a mix is seen, filled and counted; what is as it usually is says nothing. */
+function printOrganic({ seen, fullness, thicker, clusters, taught, by }: Organic): string[] {
+	const sizes = taught?.counts.map((c) => `${c.count} ${formatInches(c.nominal)}`).join(' + ');
+	return [
+		SEEN[seen],
+		fullness === '1' ? '' : `fullness ${figure(fullness)}`,
+		thicker === 'even' ? '' : thicker === 'middle' ? 'thicker in the middle' : `thicker at the ${thicker}`,
+		clusters === null ? '' : `${figure(clusters)} clusters a foot`,
+		taught ? `${printLong(taught.length)} took ${sizes}` : '',
+		`counted by ${COUNTED[by]}`
+	].filter(Boolean);
+}
+
+/** How its clusters are joined and what holds them. */
+function printHeld(run: Run, { slots, materialOf }: PrintContext): PrintedLine[] {
+	const { joining, corner, spine, hung, spare } = run;
+	return [
+		...(joining === 'twisted on' ? [] : [said(`joined ${joining}`)]),
+		...(corner ? [said(`corner ${printOwn(corner, slots)}`, 'more', null, corner.slot)] : []),
+		...(spine ? [said(printSpine(spine, materialOf))] : []),
+		...(hung ? [said(printHung(hung, materialOf))] : []),
+		...(spare > 0 ? [said(`spare ${spare} clusters`)] : [])
+	];
+}
+
+function printSpine({ material, tails, loops, ties }: Spine, materialOf: PrintContext['materialOf']): string {
+	const named = material === null ? '' : ` ${materialOf(material)?.name ?? GONE.part}`;
+	return [
+		`spine${named}`,
+		tails > 0 ? ` tails ${printLong(um(tails))}` : '',
+		loops > 0 ? ` ${loops} loops` : '',
+		ties === '0' ? '' : ` ${figure(ties)} ties a metre`
+	].join('');
 }
 
 const figure = (text: string): string => mixed(rational(text));

@@ -2,13 +2,14 @@ import { type Weave, JOINTS } from './document.ts';
 import type { PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
 import { printOwn, printLong } from '../kit/print-words.ts';
 import { slotName } from '../../document/names.ts';
-import { collected, partAmong, printHung } from '../kit/print-lines.ts';
+import { partAmong, printHung, said } from '../kit/print-lines.ts';
 import { printSize } from '../../sizing/size.ts';
 import { formatInches } from '../../units/length.ts';
 
 /** Everything said of a weave, in the order it would be said. */
 function printWeave(weave: Weave, { slots, materialOf }: PrintContext): PrintedLine[] {
-	const { lines, say } = collected();
+	const lines: PrintedLine[] = [];
+	const say = (...line: Parameters<typeof said>) => lines.push(said(...line));
 	const { nominal, size, kind, method } = weave.woven;
 	const at = size.kind === 'unknown' ? '' : ` at ${printSize(size)}`;
 	const of = `${formatInches(nominal)} ${kind === 'latex-link' ? 'links' : 'rounds'}${at}${method === 'eye' ? ' by eye' : ''}`;
