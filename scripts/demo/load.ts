@@ -125,9 +125,9 @@ export async function loadDemo(
 	await repos.workspaces.create(settings, now, true);
 	for (const supplier of suppliers) await repos.stock.addSupplier(supplier);
 	for (const colour of colours) await repos.stock.addColour(colour);
-	const had = new Set((await repos.stock.materials()).map((m) => m.id));
+	const known = new Set((await repos.stock.materials()).map((m) => m.id));
 	for (const { material, packs } of stockRows) {
-		if (had.has(material.id)) continue;
+		if (known.has(material.id)) continue;
 		const [first] = packs;
 		await repos.stock.addMaterial({
 			...material,

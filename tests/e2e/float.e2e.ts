@@ -139,7 +139,7 @@ test('a word of foils, and a foil of her own with what its maker says', async ({
 	await add.getByLabel('Chambers of a foil').fill('1½');
 	await add.getByRole('button', { name: 'Add', exact: true }).click();
 	await expect(add.getByText(/“lots” is not a number/)).toBeVisible();
-	await expect(add.getByText(/Chambers are a whole number/)).toBeVisible();
+	await expect(add.getByText(/Chambers must be a whole number/)).toBeVisible();
 	await add.getByLabel('One holds, L, by its maker').fill('22');
 	await add.getByLabel('One weighs, g, empty').fill('21');
 	await add.getByLabel('Chambers of a foil').fill('2');

@@ -1,5 +1,5 @@
 import { calibrate } from '$lib/core/sizing/strokes.ts';
-import { RULES, sizingSheet } from '$lib/core/thumb/calculators.ts';
+import { RULES, sizingSheet } from '$lib/core/calculators/calculators.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { PageServerLoad } from './$types';
 

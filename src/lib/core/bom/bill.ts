@@ -17,7 +17,7 @@ import { hundredths } from '../structures/kit/filled.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded } from './explode.ts';
-import { NEVER_NOTHING, rulesFor } from './follow-on.ts';
+import { NEEDS_SOMETHING, rulesFor } from './follow-on.ts';
 import type { CountOf, FollowOnRule } from '../document/rule.ts';
 import { sparesFor, sparesTogether } from './spares.ts';
 
@@ -239,7 +239,7 @@ function litresTaken(
 /** What follows from a count. A count that cannot go without takes something, though nobody has said what. */
 function followers(of: CountOf, rules: readonly FollowOnRule[]): readonly FollowOnRule[] {
 	const own = rules.filter((r) => r.of === of);
-	return own.length > 0 || !NEVER_NOTHING.has(of) ? own : [{ of, each: '1', material: null }];
+	return own.length > 0 || !NEEDS_SOMETHING.has(of) ? own : [{ of, each: '1', material: null }];
 }
 
 type Put = (

@@ -1,7 +1,7 @@
 import type { CountOf, FollowOnRule } from '../document/rule.ts';
 
 /** Counts whose lines are missed where no rule says what they are: a piece that is stuck on takes a strip. */
-export const NEVER_NOTHING: ReadonlySet<CountOf> = new Set<CountOf>([
+export const NEEDS_SOMETHING: ReadonlySet<CountOf> = new Set<CountOf>([
 	'strip',
 	'dash of adhesive',
 	'dab of glue',

@@ -110,9 +110,9 @@ function countsOf(recipe: Recipe): Map<string, Counted> {
 		for (const need of needsOf(section.structure, recipe.colourways[0])) {
 			if (need.what !== 'balloon') continue;
 			const key = balloonKey(need);
-			const had = counts.get(key) ?? { count: 0, need };
-			had.count += need.quantity.valueOf() * copies;
-			counts.set(key, had);
+			const sum = counts.get(key) ?? { count: 0, need };
+			sum.count += need.quantity.valueOf() * copies;
+			counts.set(key, sum);
 		}
 	}
 	return counts;

@@ -70,14 +70,14 @@ export function countLines(
 				? (catalogue.colourNames.get(need.colour ?? '') ?? openName(slotName(need.slot, each.recipe.slots)))
 				: nameOf(catalogue.materials, need.material);
 		const said = { nominal: need.nominal, size: need.size, method: null, kind: need.kind as 'latex-round' };
-		const had = balloons.get(key) ?? {
+		const sum = balloons.get(key) ?? {
 			label: `${need.mark === undefined ? printBalloon(said) : markedWords(need)}, ${colour}`,
 			recipe: ZERO,
 			inside: ZERO
 		};
-		had.recipe = had.recipe.add(need.quantity);
-		if (!own(each)) had.inside = had.inside.add(need.quantity);
-		balloons.set(key, had);
+		sum.recipe = sum.recipe.add(need.quantity);
+		if (!own(each)) sum.inside = sum.inside.add(need.quantity);
+		balloons.set(key, sum);
 	}
 	const context = { ...rates, catalogue };
 	// Balloons stand above by their sizes: here is what is none, or follows by a rule.

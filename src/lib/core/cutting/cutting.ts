@@ -85,11 +85,11 @@ export function planOf(
 	for (const { stock, cuts, count } of sticks) {
 		const longest = [...cuts].sort((a, b) => b - a);
 		const key = `${stock}/${longest.join(',')}`;
-		const had = alike.get(key);
+		const same = alike.get(key);
 		alike.set(key, {
 			stock,
 			cuts: longest,
-			count: (had?.count ?? 0) + count,
+			count: (same?.count ?? 0) + count,
 			left: leftOf(problem, stock, longest)
 		});
 	}

@@ -29,14 +29,6 @@ export const bundleShell = z.strictObject({
 		.max(MOST_DESIGNS)
 });
 
-/** Guards {@link Bundle} at the edge. */
-export const bundleSchema = bundleShell.extend({
-	designs: z
-		.array(z.strictObject({ id, recipe: recipeSchema }))
-		.min(1)
-		.max(MOST_DESIGNS)
-}) satisfies z.ZodType<Bundle, unknown>;
-
 /** What can be wrong with one recipe of a file, with its place named. */
 export interface Misread {
 	/** As the file calls it, or its place in the file. */

@@ -4,7 +4,7 @@ import { counter, colours, design, materials } from '../../../../tests/kit/studi
 import { newSection } from '../recipe/build.ts';
 import { designUse } from '../structures/design/empty.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { bundleSchema, LARGEST_FILE, readRecipeFile } from './bundle.schema.ts';
+import { LARGEST_FILE, readRecipeFile } from './bundle.schema.ts';
 import { bundleOf, type Bundle } from './bundle.ts';
 import { markOf, planImport, type Here } from './import-plan.ts';
 import { namesIn, remap } from './remap.ts';
@@ -49,7 +49,7 @@ describe('a file of designs', () => {
 		const read = readRecipeFile(JSON.stringify(file), counter());
 		expect(read).toEqual({
 			ok: true,
-			bundle: bundleSchema.parse(JSON.parse(JSON.stringify(file))),
+			bundle: JSON.parse(JSON.stringify(file)),
 			misread: []
 		});
 	});

@@ -4,7 +4,7 @@ import { layerRise, layersForHeight, ownPitch } from './antiprism.ts';
 import { bodyHeight, fitSquash, overallHeight, SQUASH, uprightNeeded } from './heights.ts';
 import { placeLayers, type LayerSpec } from './layers.ts';
 import { fitPlane, tiltDegrees } from './plane.ts';
-import { beltLength, ringRadius, ringWidth, unequalRing } from './ring.ts';
+import { ringRadius, ringWidth, unequalRing } from './ring.ts';
 
 const ring = (count: number, d: number, more: Partial<LayerSpec> = {}): LayerSpec => ({
 	rings: [{ diameters: Array.from({ length: count }, () => d), side: 'all', tier: 0 }],
@@ -20,10 +20,6 @@ describe('rings', () => {
 		expect(ringRadius(4, 10)).toBeCloseTo(10 / Math.SQRT2, 12);
 		expect(ringRadius(6, 10)).toBeCloseTo(10, 12);
 		expect(ringWidth(6, 10)).toBeCloseTo(30, 12);
-	});
-	test('the belt is the convex hull: four balls of 10 take 40 + 10π, by hand', () => {
-		expect(beltLength(4, 10)).toBeCloseTo(40 + 10 * Math.PI, 9);
-		expect(beltLength(1, 10)).toBeCloseTo(10 * Math.PI, 9);
 	});
 	test('balls of any sizes touch their neighbours', () => {
 		fc.assert(
@@ -80,6 +76,12 @@ describe('resting', () => {
 		const [wide, collar] = placeLayers([ring(8, 10), ring(3, 2)], 0.8);
 		expect(collar!.status).toBe('sunk'); // eight of 10 leave a hole of 16.1, the collar is 4.3 wide
 		expect(collar!.z - wide!.z).toBeCloseTo(0.8, 12);
+	});
+	test('a sunk collar of unlike balls stays on one level: the largest lies on, d / 2 × squash', () => {
+		const unlike: LayerSpec = { turn: 'none', rings: [{ diameters: [2, 1, 2], side: 'all', tier: 0 }] };
+		const [wide, collar] = placeLayers([ring(8, 10), unlike], 0.8);
+		expect(collar!.status).toBe('sunk');
+		for (const ball of collar!.rings[0]!) expect(ball.z - wide!.z).toBeCloseTo(0.8, 12);
 	});
 	test('a ball of unlike size leans the plane, by hand: pair of 10 and 6 on the floor, slope 2 in 8', () => {
 		const [pair] = placeLayers([{ rings: [{ diameters: [10, 6], side: 'all', tier: 0 }], turn: 'half' }], 1);

@@ -100,7 +100,7 @@ export function archStretch(span: number, rise: number, curve: 'ellipse' | 'cate
 		return stretchOf(sampled(at), { length });
 	}
 	const a = catenaryParameter(span, rise);
-	const length = 2 * a * Math.sinh(span / (2 * a));
+	const length = catenaryLength(span, rise);
 	// Even steps along the arc: x = a asinh(s / a).
 	const at = (t: number) => {
 		const x = a * Math.asinh(((t - 0.5) * length) / a);

@@ -60,8 +60,8 @@ export class Relaxing {
 		balls.forEach((_, index) => {
 			const [i, j, k] = at[index]! as [number, number, number];
 			const own = key(i, j, k);
-			const had = cells.get(own);
-			if (had) had.push(index);
+			const cell = cells.get(own);
+			if (cell) cell.push(index);
 			else cells.set(own, [index]);
 		});
 		const found: number[] = [];

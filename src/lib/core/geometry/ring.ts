@@ -68,13 +68,3 @@ const even: number[][] = [];
 /** Angles of n even places, radians; made once for each n. */
 const evenAngles = (n: number): number[] =>
 	(even[n] ??= Array.from({ length: n }, (_, i) => (2 * Math.PI * i) / n));
-
-/**
- * Length of a belt drawn tight round a ring of equal balls: the convex hull, 2 n R sin(π / n) + π d = n d + π d
- * for n of 3 or more; two balls give 2 d + π d, one ball π d.
- * @param diameter mm
- */
-export function beltLength(count: number, diameter: number): Millimetres {
-	const straight = count === 1 ? 0 : 2 * count * ringRadius(count, diameter) * Math.sin(Math.PI / count);
-	return (straight + Math.PI * diameter) as Millimetres;
-}

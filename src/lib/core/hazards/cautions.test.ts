@@ -44,6 +44,18 @@ describe('what can hurt somebody', () => {
 		if (client) expect(words).toMatch(client);
 		else expect(clientCautions([hazard as 'glue'], 'indoor')).toHaveLength(2);
 	});
+	test('it tips over 1.5 m, and is lifted by two over 1.8 m: not at just that', () => {
+		const recipe = design('column', '4 11 at 9 white');
+		const worked = tally(recipe, null, 1, { catalogue: studio, rates, library: () => undefined });
+		const at = (overall: number) =>
+			(['tall', 'lifting'] as const).map((h) => hazardsOf({ ...worked, overall }).includes(h));
+		expect([1500, 1501, 1800, 1801].map(at)).toEqual([
+			[false, false],
+			[true, false],
+			[true, false],
+			[true, true]
+		]);
+	});
 	test('helium is never breathed, scissors cut, foils alone hold no latex of their own', () => {
 		const of = (...lines: string[]) => {
 			const stock = { catalogue: catalogue(floating, colours), rates, library: () => undefined };

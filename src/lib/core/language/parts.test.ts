@@ -17,7 +17,7 @@ import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
 import { scaleBy } from '../recipe/scale.ts';
 import { exchange, swappables } from '../recipe/swap.ts';
-import { withoutSlots } from '../recipe/without.ts';
+import { omittingSlots } from '../recipe/omit-slots.ts';
 import { parseEntry } from './read.ts';
 import { applyEntry } from './apply.ts';
 import { printLines } from './print.ts';
@@ -123,14 +123,14 @@ describe('edits of items and pieces', () => {
 			material: 'foil star'
 		});
 		const white = buoy.slots.find((s) => s.name === 'white')!.id;
-		const out = structureOf(withoutSlots(buoy, new Set([white])));
+		const out = structureOf(omittingSlots(buoy, new Set([white])));
 		expect([out.items.length, out.weight]).toEqual([3, null]);
 		const nested = made('4 16 at 12 grey filled with 5 at 4 white');
 		const inner = nested.slots.find((s) => s.name === 'white')!.id;
-		expect(JSON.stringify(withoutSlots(nested, new Set([inner])).sections)).not.toContain(inner);
+		expect(JSON.stringify(omittingSlots(nested, new Set([inner])).sections)).not.toContain(inner);
 		expect(scaleBy(buoy, 2).notes[0]).toMatch(/buoy stays as large as it is/);
 		const limbs = made('4 11 at 9 white', 'form legs on column', '6 260 red 20 as leg on row 1 round');
-		const gone = withoutSlots(limbs, new Set([limbs.slots.find((s) => s.name === 'white')!.id]));
+		const gone = omittingSlots(limbs, new Set([limbs.slots.find((s) => s.name === 'white')!.id]));
 		expect(structureOf(gone, 1).pieces).toEqual([]);
 	});
 	test('another workspace’s materials in their place', () => {

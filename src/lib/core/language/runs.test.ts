@@ -15,10 +15,10 @@ import type { Run, RunPath } from '../structures/run/document.ts';
 import type { Weave } from '../structures/weave/document.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
-import { leadSize, leadOf, scaleBy, scaleToHeight } from '../recipe/scale.ts';
+import { leadSize, leadingStructure, scaleBy, scaleToHeight } from '../recipe/scale.ts';
 import { toHeight } from '../recipe/to-height.ts';
 import { inches } from '../units/length.ts';
-import { withoutSlots } from '../recipe/without.ts';
+import { omittingSlots } from '../recipe/omit-slots.ts';
 import { parseEntry } from './read.ts';
 import { applyEntry } from './apply.ts';
 import { printLines } from './print.ts';
@@ -240,12 +240,12 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		expect(weaveOf(woven as Recipe).rows.map((r) => r.repeat)).toEqual([1, 2]);
 	});
 	test('a slot left out takes its rows, its share of a mix, its infill and its blocks along', () => {
-		const without = withoutSlots(garland, new Set([slot(garland, 'red')]));
+		const without = omittingSlots(garland, new Set([slot(garland, 'red')]));
 		expect(runOf(without).mix[0]!.colours).toHaveLength(1);
 		expect(runOf(without).infill).toHaveLength(1);
 		expect(runOf(without).rows[0]!.cluster.places).toHaveLength(1);
 		expect(recipeSchema.safeParse(JSON.parse(JSON.stringify(without))).success).toBe(true);
-		const bare = withoutSlots(wall, new Set([slot(wall, 'red'), slot(wall, 'gold')]));
+		const bare = omittingSlots(wall, new Set([slot(wall, 'red'), slot(wall, 'gold')]));
 		expect(weaveOf(bare).rows).toMatchObject([{ blocks: [{ count: 4 }, { count: 2 }] }]);
 		expect([weaveOf(bare).joiner, weaveOf(bare).handle]).toEqual([null, null]);
 	});
@@ -267,7 +267,7 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		expect(leadSize(grown).mm).toBeCloseTo(8 * 304.8, 0);
 		expect(grown.sections[1]).toEqual(mixed.sections[1]);
 		const column = made('4 11 at 9 white x8', 'run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white');
-		expect(leadOf(column)?.kind).toBe('stack');
+		expect(leadingStructure(column)?.kind).toBe('stack');
 		const level = made('run line', 'line 10 ft', '4 11 at 9 white');
 		expect(runOf(scaleToHeight(level, 12 * 304.8, pumps).recipe).path).toMatchObject({
 			length: 12 * 304_800

@@ -25,8 +25,8 @@ const kept = new WeakMap<Material, { readonly cost: Rational | undefined }>();
  * comes back its share, (price − resale) / expected uses + upkeep.
  */
 export function unitCost(material: Material): Rational | undefined {
-	const had = kept.get(material);
-	if (had) return had.cost;
+	const cached = kept.get(material);
+	if (cached) return cached.cost;
 	const cost = workOutCost(material);
 	kept.set(material, { cost });
 	return cost;

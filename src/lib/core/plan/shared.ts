@@ -1,6 +1,6 @@
 import { GONE, nameOf } from '../document/names.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { servedBy } from '../recipe/served.ts';
+import { servedBy } from '../recipe/serving-lines.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { MadeStep } from './made-step.ts';
 

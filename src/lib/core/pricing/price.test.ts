@@ -187,6 +187,13 @@ describe('what belongs to an order', () => {
 		expect(result.margin).toBeCloseTo(48, 1);
 		expect(result.pieces.minor + result.delivery.minor).toBe(result.net.minor);
 	});
+	test('a delivery dearer than the pieces is charged as said, and is in everything but the steps', () => {
+		const far = delivered(50_000, { rush: '10', tax: { percent: '10', inclusive: false } });
+		// 100.00 at 48 % is 192.31, a rush of 10 % makes it 211.54; 500.00 go there unchanged.
+		expect([far.pieces.minor, far.delivery.minor]).toEqual([21_154, 50_000]);
+		expect([far.said.minor, far.tax.minor, far.total.minor]).toEqual([71_154, 7115, 78_269]);
+		expect(far.profit.minor).toBe(71_154 - 10_000 - 8000);
+	});
 	test('rush, discount and minimum are of the pieces: the delivery stands', () => {
 		const result = delivered(8000, {
 			rush: '10',

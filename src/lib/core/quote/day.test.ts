@@ -39,6 +39,12 @@ describe('what the day does to a quote', () => {
 		const mild = notes(quoted('4 11 at 9 white'), { there: 24 + C });
 		expect(mild).toEqual([{ level: 'good', say: expect.stringContaining('+1.4 % of air') }]);
 	});
+	test('a foil has room for 2 % more: nothing is said of +1.9 %, something of +2.1 %', () => {
+		const star = quoted('1 11 at 9 white', 'put 1 foil star as star on row 1 front with tie');
+		// By the gas law: 293.15 K × 1.019 is 25.57 °C, × 1.021 is 26.16 °C.
+		const says = (there: number) => notes(star, { there: there + C }).some((n) => n.say.includes('foils'));
+		expect([says(25.57), says(26.16)]).toEqual([false, true]);
+	});
 	test('of a size nobody said nothing is known', () => {
 		expect(notes(quoted('4 11 white'), { there: 45 + C, sun: 'dark' })).toMatchObject([{ level: 'good' }]);
 	});

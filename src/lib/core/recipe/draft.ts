@@ -32,10 +32,10 @@ export const slotFor =
 	(ref: ColourRef): Id => {
 		if ('slot' in ref) return ref.slot;
 		// Said twice in one line it is one slot.
-		const had = recipe.slots.find(
+		const same = recipe.slots.find(
 			(s) => s.name === ref.name && recipe.colourways.every((c) => c.fills[s.id] === ref.colour)
 		);
-		if (had) return had.id;
+		if (same) return same.id;
 		const slot = { id: newId(), name: ref.name, role: null };
 		addSlots(recipe, { newSlots: [{ slot, colour: ref.colour }] });
 		return slot.id;

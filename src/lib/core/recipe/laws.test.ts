@@ -6,7 +6,7 @@ import { catalogueOf, colours, rates } from '../../../../tests/kit/studio.ts';
 import { madeSteps } from '../plan/plan.ts';
 import { MET } from '../plan/shared.ts';
 import { lengthOfRun } from '../structures/run/path.ts';
-import { withPaths } from './lent.ts';
+import { withPaths } from './shared-paths.ts';
 import { needsOf } from '../structures/registry/count.ts';
 import { applyEntry } from '../language/apply.ts';
 import { swapSlots } from './edit.ts';
@@ -19,8 +19,8 @@ import { applyRemedy } from '../checks/remedy.ts';
 import { tally } from '../tally/tally.ts';
 import { runsBy, scaleBy } from './scale.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
-import { servable } from './served.ts';
-import { withoutSlots } from './without.ts';
+import { servable } from './serving-lines.ts';
+import { omittingSlots } from './omit-slots.ts';
 
 /** Documents of every kind of structure, each with all that was said to it one after the other. */
 const documents = new Map<string, Recipe>();
@@ -165,7 +165,7 @@ describe.each(all)('%s', (_, recipe) => {
 	});
 	test('leaving out any slot leaves a recipe that can be kept, and nothing in that colour', () => {
 		for (const slot of slots) {
-			const left = withoutSlots(recipe, new Set([slot]));
+			const left = omittingSlots(recipe, new Set([slot]));
 			expect([slot, recipeSchema.safeParse(left).error?.message]).toEqual([slot, undefined]);
 			for (const { structure } of left.sections) {
 				const needs = needsOf(structure, recipe.colourways[0]);

@@ -1,10 +1,10 @@
 import { nestedIn } from '../structures/registry/refs.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { lendsPath, withPaths } from './lent.ts';
+import { sharesPath, withPaths } from './shared-paths.ts';
 import { exchange } from './swap.ts';
 import { scaleToHeight } from './scale.ts';
 import { toHeight } from './to-height.ts';
-import { withoutSlots } from './without.ts';
+import { omittingSlots } from './omit-slots.ts';
 import { saysStrokes, withPumps } from './with-pumps.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, SizeOption } from './recipe.ts';
@@ -33,7 +33,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
 	const out = colourway?.without ?? [];
-	const plain = !size && out.length === 0 && !lendsPath(recipe);
+	const plain = !size && out.length === 0 && !sharesPath(recipe);
 	if (plain && (pumps.length === 0 || !saysStrokes(recipe))) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
@@ -41,7 +41,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const key = `${colourway?.id ?? ''}/${size?.id ?? ''}`;
 	const cached = byChoice.get(key);
 	if (cached && cached.pumps === pumps) return cached.resolved;
-	const closed = withPumps(withoutSlots(recipe, new Set(out)), pumps);
+	const closed = withPumps(omittingSlots(recipe, new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withPaths(sized.recipe) };
 	byChoice.set(key, { pumps, resolved });

@@ -23,12 +23,12 @@ export function scaleToHeight(recipe: Recipe, height: number, pumps: readonly Pu
 }
 
 /** What a size of a design is the size of: the body of its first column, or how far its first run reaches, whichever comes first. */
-export const leadOf = ({ sections }: Pick<Recipe, 'sections'>): Structure | undefined =>
+export const leadingStructure = ({ sections }: Pick<Recipe, 'sections'>): Structure | undefined =>
 	sections.map((s) => s.structure).find((s) => leads(s) !== null);
 
 /** Height of a column's body, of an arch, length of a level run, mm, and whether it is known; 0 where there is neither. */
 export function leadSize(recipe: Pick<Recipe, 'sections'>, pumps: readonly PumpProfile[] = []) {
-	const lead = leadOf(recipe);
+	const lead = leadingStructure(recipe);
 	return lead ? sizeOf(lead, pumps) : { mm: 0, known: false };
 }
 

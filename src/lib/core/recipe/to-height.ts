@@ -1,6 +1,6 @@
 import { leads, rowsToHeight, sizeOf } from '../structures/registry/variant.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { leadOf, runsBy } from './scale.ts';
+import { leadingStructure, runsBy } from './scale.ts';
 import type { Recipe } from './recipe.ts';
 
 export interface ToHeight {
@@ -16,7 +16,7 @@ export interface ToHeight {
  * @returns the nearest it can come; the recipe itself where it has no stack
  */
 export function toHeight(recipe: Recipe, height: number, pumps: readonly PumpProfile[] = []): ToHeight {
-	const lead = leadOf(recipe);
+	const lead = leadingStructure(recipe);
 	if (!lead) return { recipe, body: 0 };
 	// A run goes further: it takes more balloons, none of them larger.
 	if (leads(lead) === 'along its path')

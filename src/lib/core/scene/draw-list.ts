@@ -13,7 +13,7 @@ import type { Strand } from '../structures/kit/strand.ts';
 import { innerBall } from '../structures/kit/filled.ts';
 import { slotOfPlace } from '../structures/stack/place.ts';
 import type { PlacedStack } from '../structures/stack/placed.ts';
-import { apart } from './apart.ts';
+import { exploded } from './exploded.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
 import { UPRIGHT_WIDTH, type Tube } from './tubes.ts';
 
@@ -63,18 +63,6 @@ interface Dressed {
 	readonly camera?: Camera | undefined;
 	/** Drawn apart by its sections, with so much between them, mm. */
 	readonly apart?: { readonly sections: readonly Section[]; readonly gap: number } | undefined;
-}
-
-/** One stack by itself, on the floor. */
-export function drawStack(
-	stack: Stack,
-	placed: PlacedStack,
-	{ colourway, ...dressed }: Dressed & { colourway: Colourway | undefined }
-): DrawList {
-	const spots = [{ x: 0, y: 0, z: 0, mirrored: false, turn: 0 }];
-	const { overall } = placed;
-	const pieces = [{ section: 'only', of: 'only', stack, placed, colourway, spots }];
-	return drawAssembly({ pieces, applied: [], lost: [], feet: new Map(), overall }, dressed);
 }
 
 /** Length of one piece of a pole looked at from above, mm: each has a depth of its own. */
@@ -148,7 +136,7 @@ interface Dabbed {
 /** Collects a picture: sees points, mixes paints, keeps depths. */
 class Brush {
 	readonly #see: ReturnType<typeof projector>;
-	readonly #shift: ReturnType<typeof apart> | undefined;
+	readonly #shift: ReturnType<typeof exploded> | undefined;
 	readonly #paints: { hex: string; finish: Finish }[] = [];
 	readonly #paintOf = new Map<string, number>();
 	readonly #about: Id[] = [];
@@ -165,12 +153,12 @@ class Brush {
 		private readonly dressed: Dressed
 	) {
 		this.#see = projector(dressed.camera ?? CAMERA[dressed.view]);
-		if (dressed.apart) this.#shift = apart(assembly, dressed.apart.sections, dressed.apart.gap);
+		if (dressed.apart) this.#shift = exploded(assembly, dressed.apart.sections, dressed.apart.gap);
 	}
 	/** The number discs of this row, piece or section carry. */
 	number(id: Id): number {
-		const had = this.#numbers.get(id);
-		if (had !== undefined) return had;
+		const cached = this.#numbers.get(id);
+		if (cached !== undefined) return cached;
 		this.#numbers.set(id, this.#about.length);
 		return this.#about.push(id) - 1;
 	}
@@ -182,8 +170,8 @@ class Brush {
 	}
 	#paint(colourId: string | null): number {
 		const key = colourId ?? '';
-		const had = this.#paintOf.get(key);
-		if (had !== undefined) return had;
+		const cached = this.#paintOf.get(key);
+		if (cached !== undefined) return cached;
 		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
 		this.#paints.push(colour ? { hex: colour.hex, finish: colour.finish } : OPEN);
 		this.#paintOf.set(key, this.#paints.length - 1);
@@ -308,8 +296,8 @@ function colouredBalls(
 	{ placed, colourway }: Pick<Piece, 'placed' | 'colourway'>,
 	catalogue: Catalogue
 ): readonly ColouredBall[] {
-	const had = coloured.get(placed);
-	if (had && had.colourway === colourway && had.catalogue === catalogue) return had.balls;
+	const cached = coloured.get(placed);
+	if (cached && cached.colourway === colourway && cached.catalogue === catalogue) return cached.balls;
 	const balls = placed.layers.flatMap((layer, index) => {
 		const ring = placed.rings[index]!;
 		return layer.rings.flatMap((own, c) => {

@@ -2,15 +2,16 @@ import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
 import { stackIn } from '../structures/stack/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { placeStack } from '../structures/stack/place.ts';
+import { assemble } from '../assembly/assemble.ts';
 import type { View } from './camera.ts';
-import { drawStack } from './draw-list.ts';
+import { drawAssembly } from './draw-list.ts';
 import { boxHeight, svgOf, tubesOf } from './svg.ts';
 
-const draw = (recipe: Recipe, view: View = 'front') => {
-	const stack = stackIn(recipe)!;
-	return drawStack(stack, placeStack(stack), { colourway: recipe.colourways[0], catalogue: studio, view });
-};
+const draw = (recipe: Recipe, view: View = 'front') =>
+	drawAssembly(
+		assemble(recipe, null, () => undefined),
+		{ catalogue: studio, view }
+	);
 const column = design('column', '4 11 at 10 white', '4 11 at 10 gold / white', 'pole 7 ft');
 
 describe('the draw list', () => {

@@ -28,8 +28,8 @@ const cache = new Map<string, readonly Stop[]>();
 /** Shading of a ball in a colour and finish; mixed in OKLab so that hues hold. Kept per colour. */
 export function shade(hex: string, finish: Finish): readonly Stop[] {
 	const key = `${hex}/${finish}`;
-	const had = cache.get(key);
-	if (had) return had;
+	const cached = cache.get(key);
+	if (cached) return cached;
 	const { light, dark, body } = SHINE[finish];
 	const mix = (other: string, amount: number) => formatHex(interpolate([hex, other], 'oklab')(amount)) ?? hex;
 	const stops = [

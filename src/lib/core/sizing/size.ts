@@ -51,8 +51,8 @@ const sizeKeys = new WeakMap<Size, string>();
 
 /** Two sizes are one line of the list to inflate when they print and measure alike. Sizes never change: kept. */
 export function sizeKey(size: Size): string {
-	const had = sizeKeys.get(size);
-	if (had !== undefined) return had;
+	const cached = sizeKeys.get(size);
+	if (cached !== undefined) return cached;
 	const key = JSON.stringify({ ...size, origin: undefined, reaches: undefined });
 	sizeKeys.set(size, key);
 	return key;

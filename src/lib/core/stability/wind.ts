@@ -4,8 +4,6 @@ import { DomainError } from '../errors.ts';
 export const HALF_DENSITY = 0.613;
 /** Drag of a ball. Source: Hoerner, Fluid-Dynamic Drag (1965). */
 export const BALL_DRAG = 0.47;
-/** A gust over the mean wind. From memory, differs with the ground; an owner may change it. */
-export const GUST = 1.6;
 export const G = 9.80665;
 
 /** Top of each Beaufort force, m/s of mean wind at 10 m. Source: WMO, equivalent speeds (from memory). */

@@ -18,7 +18,7 @@ import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { toHeight } from '../recipe/to-height.ts';
-import { drawStack } from '../scene/draw-list.ts';
+import { drawAssembly } from '../scene/draw-list.ts';
 import { shade } from '../scene/shade.ts';
 import { inches } from '../units/length.ts';
 import { tally } from './tally.ts';
@@ -173,10 +173,7 @@ describe('edits', () => {
 });
 
 describe('the picture', () => {
-	const structure = stackIn(column)!;
-	const placed = count(column).stacks[0]!.placed;
-	const draw = (view: 'front' | 'plan') =>
-		drawStack(structure, placed, { colourway: column.colourways[0], catalogue: studio, view });
+	const draw = (view: 'front' | 'plan') => drawAssembly(count(column).assembly, { catalogue: studio, view });
 	test('one disc a balloon, to scale, the lowest standing on the floor', () => {
 		const { discs, height } = draw('front');
 		expect(discs).toHaveLength(29);

@@ -46,8 +46,6 @@ export const inches = (value: number): Micrometres => um(Math.round(value * MICR
 export const feet = (value: number): Micrometres => um(Math.round(value * MICROMETRES.ft));
 
 export const toMillimetres = (value: Micrometres): Millimetres => mm(value / 1000);
-export const fromMillimetres = (value: Millimetres): Micrometres => um(Math.round(value * 1000));
-export const toInches = (value: Micrometres): number => value / MICROMETRES.in;
 
 /** A length with the unit it was typed in. */
 export interface TypedLength {

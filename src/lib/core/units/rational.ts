@@ -16,8 +16,8 @@ export const ONE: Rational = new Fraction(1);
 export function rational(value: number | string | bigint, denominator?: number | bigint): Rational {
 	if (denominator !== undefined) return new Fraction(value as number, denominator as number);
 	if (typeof value !== 'string') return new Fraction(value);
-	const had = read.get(value);
-	if (had) return had;
+	const cached = read.get(value);
+	if (cached) return cached;
 	if (read.size >= MOST_READ) read.clear();
 	const made = new Fraction(value);
 	read.set(value, made);

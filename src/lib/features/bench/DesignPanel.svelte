@@ -35,8 +35,10 @@
 	function add() {
 		const of = free.find((f) => f === adding) ?? free[0];
 		if (!of) return;
-		const had = workspace.find((r) => r.of === of);
-		bench.change((d) => void d.rules.push({ of, each: had?.each ?? '1', material: had?.material ?? null }));
+		const general = workspace.find((r) => r.of === of);
+		bench.change(
+			(d) => void d.rules.push({ of, each: general?.each ?? '1', material: general?.material ?? null })
+		);
 		adding = '';
 	}
 	function each(of: string, text: string): string {

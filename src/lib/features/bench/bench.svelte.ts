@@ -9,7 +9,7 @@ import { parseEntry } from '../../core/language/read.ts';
 import { applyRemedy } from '../../core/checks/remedy.ts';
 import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { servedBy } from '../../core/recipe/served.ts';
+import { servedBy } from '../../core/recipe/serving-lines.ts';
 import { withVersions } from '../../core/structures/design/edit.ts';
 import type { Layer } from '../../core/structures/stack/document.ts';
 import { extrasIn } from '../../core/structures/extras/edit.ts';
@@ -18,7 +18,7 @@ import { asKind } from '../../core/structures/kinds.ts';
 import { holdsLines } from '../../core/structures/registry/language.ts';
 import { printLayer } from '../../core/structures/stack/print.ts';
 import type { Mutable } from '../../core/document/mutable.ts';
-import { withPaths } from '../../core/recipe/lent.ts';
+import { withPaths } from '../../core/recipe/shared-paths.ts';
 import { withPumps } from '../../core/recipe/with-pumps.ts';
 import { changeRun } from '../../core/structures/run/edit.ts';
 import { packingsToTake } from '../../core/structures/run/take-packing.ts';
@@ -209,8 +209,7 @@ export class Bench {
 	change(work: (draft: RecipeDraft) => void): boolean {
 		const done = edit(this.recipe, this.#history, work);
 		if (!done) return false;
-		this.#take(done);
-		this.#takePackings();
+		this.#follow(done);
 		// Weighed when the screen has followed, and before it is sent.
 		setTimeout(() => this.#weigh());
 		return true;
@@ -238,11 +237,16 @@ export class Bench {
 	}
 	undo() {
 		const done = stepBack(this.recipe, this.#history);
-		if (done) this.#take(done);
+		if (done) this.#follow(done);
 	}
 	redo() {
 		const done = stepForth(this.recipe, this.#history);
-		if (done) this.#take(done);
+		if (done) this.#follow(done);
+	}
+	/** A step of hers, done or undone: what is worked out follows it. */
+	#follow(done: { recipe: Recipe; history: History }) {
+		this.#take(done);
+		this.#takePackings();
 	}
 	#take({ recipe, history }: { recipe: Recipe; history: History }) {
 		this.recipe = recipe;

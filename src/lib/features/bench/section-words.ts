@@ -6,7 +6,7 @@ import { findHost, rowOf } from '../../core/recipe/find-host.ts';
 import { printing } from '../../core/language/print.ts';
 import { partIn } from '../../core/structures/registry/print.ts';
 import { wayOf } from '../../core/structures/registry/variant.ts';
-import { servable } from '../../core/recipe/served.ts';
+import { servable } from '../../core/recipe/serving-lines.ts';
 import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 

@@ -6,7 +6,7 @@
 	import { boxHeight, tubesOf } from '../../core/scene/svg.ts';
 	import Balls from './Balls.svelte';
 	import { pinch, type Finger } from './fingers.ts';
-	import { Gaze } from './gaze.svelte.ts';
+	import { ViewControl } from './view-control.svelte.ts';
 	import Person from './Person.svelte';
 
 	interface Props {
@@ -32,7 +32,7 @@
 
 	let width = $state(480);
 	let height = $state(640);
-	const gaze = new Gaze();
+	const control = new ViewControl();
 	const PERSON = 1676.4; // 5′ 6″
 	const front = $derived(list.view !== 'plan');
 	/** What has to fit, mm: the piece, the person beside it, and air above. */
@@ -42,12 +42,12 @@
 	const fit = $derived(Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), 1));
 	const foot = $derived(front ? height - 56 : height / 2);
 	const middle = $derived(front ? width * 0.42 : width / 2);
-	const scale = $derived(fit * gaze.zoom);
-	const floor = $derived(foot * gaze.zoom + gaze.y);
-	const centre = $derived(middle * gaze.zoom + gaze.x);
+	const scale = $derived(fit * control.zoom);
+	const floor = $derived(foot * control.zoom + control.y);
+	const centre = $derived(middle * control.zoom + control.x);
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
 	const personAt = $derived(
-		gaze.zoom * Math.min(width - 40, middle + list.halfWidth * fit + 300 * fit + 30) + gaze.x
+		control.zoom * Math.min(width - 40, middle + list.halfWidth * fit + 300 * fit + 30) + control.x
 	);
 	const top = $derived(floor - list.height * scale);
 	const balls = $derived.by(() => {
@@ -93,13 +93,13 @@
 		if (fingers.size === 1) {
 			if (!moved && Math.hypot(dx, dy) < 4) return;
 			point(null);
-			if (event.shiftKey) gaze.move(dx, dy);
+			if (event.shiftKey) control.move(dx, dy);
 			else turn(-dx * PER_PIXEL, dy * PER_PIXEL);
 		} else {
 			const other = [...fingers].find(([id]) => id !== event.pointerId)![1];
 			const done = pinch([was, other], [now, other]);
-			gaze.closer(done.apart, done.middle);
-			gaze.move(done.dx, done.dy);
+			control.closer(done.apart, done.middle);
+			control.move(done.dx, done.dy);
 			turn(-done.turn, 0);
 		}
 		moved = true;
@@ -125,7 +125,7 @@
 		const turned = (event: WheelEvent) => {
 			event.preventDefault();
 			// A pinch on a trackpad comes as a wheel with Ctrl.
-			if (event.ctrlKey) gaze.closer(Math.exp(-event.deltaY / 300), placeOf(event, element));
+			if (event.ctrlKey) control.closer(Math.exp(-event.deltaY / 300), placeOf(event, element));
 			else
 				turn(
 					(event.shiftKey ? event.deltaX : event.deltaX + event.deltaY) / 8,
@@ -153,10 +153,10 @@
 		ArrowDown: () => turn(0, -STEP),
 		PageUp: () => step(1),
 		PageDown: () => step(-1),
-		'+': () => gaze.closer(1.25, { x: width / 2, y: height / 2 }),
-		'=': () => gaze.closer(1.25, { x: width / 2, y: height / 2 }),
-		'-': () => gaze.closer(0.8, { x: width / 2, y: height / 2 }),
-		'0': () => gaze.whole(),
+		'+': () => control.closer(1.25, { x: width / 2, y: height / 2 }),
+		'=': () => control.closer(1.25, { x: width / 2, y: height / 2 }),
+		'-': () => control.closer(0.8, { x: width / 2, y: height / 2 }),
+		'0': () => control.whole(),
 		Enter: () => onpick?.(lit),
 		Escape: () => point(null)
 	};
@@ -183,7 +183,7 @@
 	onpointerup={up}
 	onpointerleave={() => point(null)}
 	onpointercancel={(e) => fingers.delete(e.pointerId)}
-	ondblclick={() => gaze.whole()}
+	ondblclick={() => control.whole()}
 	onkeydown={keydown}
 	{@attach wheel}
 >

@@ -25,8 +25,8 @@ const sprites = new Map<string, Sprite>();
 export function sprite(stamp: Stamp, radius: number): Sprite {
 	const r = Math.max(1, Math.round(radius * 2) / 2);
 	const key = `${stamp.hex}/${stamp.finish}/${stamp.outline ?? ''}/${r}`;
-	const had = sprites.get(key);
-	if (had) return had;
+	const cached = sprites.get(key);
+	if (cached) return cached;
 	if (sprites.size >= MOST) sprites.clear();
 	const made = paint(stamp, r);
 	sprites.set(key, made);

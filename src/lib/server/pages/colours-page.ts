@@ -2,11 +2,11 @@ import { isBare } from '../../core/assembly/assemble.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
+import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 
 /** Every colourway of the working copy, drawn, costed and priced beside the others. */
-export async function coloursPage(repos: Repos, wanted: AskedFor) {
-	const { design, context } = await asked(repos, wanted);
+export async function coloursPage(repos: Repos, wanted: DesignQuery) {
+	const { design, context } = await loadDesign(repos, wanted);
 	const { recipe } = design;
 	return {
 		id: design.id,

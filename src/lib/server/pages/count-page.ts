@@ -2,10 +2,10 @@ import { DomainError } from '../../core/errors.ts';
 import { countLines, type CountLine } from '../../core/count-back/count-lines.ts';
 import { printNumber } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, headOf, type Asked, type AskedFor } from '../services/asked.ts';
+import { loadDesign, headOf, type LoadedDesign, type DesignQuery } from '../services/design-query.ts';
 
 /** The lines a design is counted back by, or why it cannot be. */
-export function linesOf({ design, context, colourway, size, quantity }: Asked): {
+export function linesOf({ design, context, colourway, size, quantity }: LoadedDesign): {
 	lines: CountLine[];
 	refused: string;
 } {
@@ -19,8 +19,8 @@ export function linesOf({ design, context, colourway, size, quantity }: Asked): 
 }
 
 /** What the page of a count back starts with: every line with what the recipe says. */
-export async function countPage(repos: Repos, wanted: AskedFor) {
-	const found = await asked(repos, wanted);
+export async function countPage(repos: Repos, wanted: DesignQuery) {
+	const found = await loadDesign(repos, wanted);
 	const { studio } = found;
 	const { lines, refused } = linesOf(found);
 	const style = { decimal: studio.settings.decimal };

@@ -3,11 +3,11 @@ import { quantityText } from '../../core/cost/cost.ts';
 import { printSize } from '../../core/sizing/size.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, headOf, type AskedFor } from '../services/asked.ts';
+import { loadDesign, headOf, type DesignQuery } from '../services/design-query.ts';
 
 /** To buy and to inflate: two lists from one bill. */
-export async function listsPage(repos: Repos, wanted: AskedFor) {
-	const found = await asked(repos, wanted);
+export async function listsPage(repos: Repos, wanted: DesignQuery) {
+	const found = await loadDesign(repos, wanted);
 	const { design, context, colourway, size, quantity } = found;
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	return {

@@ -7,7 +7,7 @@ import { svgOf } from '../../core/scene/svg.ts';
 import { assemble, isBare } from '../../core/assembly/assemble.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
+import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 
 /** Degrees of a parameter, within limits; undefined where none is said. */
 function degrees(said: string | null, most: number): number | undefined {
@@ -16,8 +16,8 @@ function degrees(said: string | null, most: number): number | undefined {
 }
 
 /** The picture of a working copy: `view` front, side or plan, or `turn` and `tilt` in degrees; `apart` by its sections. */
-export async function picture(repos: Repos, wanted: AskedFor): Promise<{ name: string; svg: string }> {
-	const { design, context, colourway, size } = await asked(repos, wanted);
+export async function picture(repos: Repos, wanted: DesignQuery): Promise<{ name: string; svg: string }> {
+	const { design, context, colourway, size } = await loadDesign(repos, wanted);
 	const said = new URLSearchParams(wanted.search);
 	const view = VIEWS.find((v) => v === said.get('view')) ?? 'front';
 	const [turn, tilt] = [degrees(said.get('turn'), 360), degrees(said.get('tilt'), 80)];

@@ -1,12 +1,12 @@
 import { partsOf } from '../../core/structures/registry/refs.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, headOf, type AskedFor } from '../services/asked.ts';
+import { loadDesign, headOf, type DesignQuery } from '../services/design-query.ts';
 import { listsOf, planPictures, workOutPlan } from '../services/plan.ts';
 
 /** The plan as the page shows it. */
-export async function planPage(repos: Repos, wanted: AskedFor) {
-	const found = await asked(repos, wanted);
+export async function planPage(repos: Repos, wanted: DesignQuery) {
+	const found = await loadDesign(repos, wanted);
 	const { design, context } = found;
 	const plan = workOutPlan(found);
 	return {

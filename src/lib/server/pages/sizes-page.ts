@@ -3,11 +3,11 @@ import { leadSize } from '../../core/recipe/scale.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
+import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 
 /** The working copy in each of its sizes, as it stands first: counted, costed and priced in one table. */
-export async function sizesPage(repos: Repos, wanted: AskedFor) {
-	const { design, context, colourway } = await asked(repos, wanted);
+export async function sizesPage(repos: Repos, wanted: DesignQuery) {
+	const { design, context, colourway } = await loadDesign(repos, wanted);
 	const { recipe } = design;
 	return {
 		id: design.id,

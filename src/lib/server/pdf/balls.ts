@@ -98,8 +98,8 @@ export class BallPainter {
 
 	#form(stops: readonly Stop[], outline?: Outline) {
 		const key = `${outline ?? ''}${JSON.stringify(stops)}`;
-		const had = this.#forms.get(key);
-		if (had) return had;
+		const cached = this.#forms.get(key);
+		if (cached) return cached;
 		const raw = this.doc as unknown as Raw;
 		const pieces = stops.slice(1).map((stop, i) => ({
 			FunctionType: 2,

@@ -34,8 +34,8 @@ export function clients(db: Database, actor: Actor) {
 		/** The client of that name, made where there is none. @param id for a new one */
 		async named(name: string, id: string): Promise<string> {
 			return db.write(async (tx) => {
-				const had = await clientNamed(tx, workspaceId, name);
-				if (had !== undefined) return had;
+				const known = await clientNamed(tx, workspaceId, name);
+				if (known !== undefined) return known;
 				await tx.insert(client).values({ workspaceId, id, name, changedBy });
 				return id;
 			});

@@ -149,7 +149,7 @@ export function designs(db: Database, actor: Actor) {
 			});
 		},
 		/** Takes in designs of a file, each kept as its first version; one whose id is taken is left as it is. */
-		async bring(
+		async importDesigns(
 			brought: readonly { readonly id: string; readonly recipe: Recipe }[],
 			now: Date
 		): Promise<number> {

@@ -13,7 +13,7 @@ test('what was made at a stamp is made once, and anew at another; a database han
 	expect(make).toHaveBeenCalledTimes(1);
 	await memoOf(db, owner).take('a', '2', make);
 	expect(make).toHaveBeenCalledTimes(2);
-	expect(memoOf(db, owner).had('a', '1')).toBeUndefined();
+	expect(memoOf(db, owner).cached('a', '1')).toBeUndefined();
 });
 test('of several only the missing are made, together and in their order', async () => {
 	const own = memo();

@@ -18,7 +18,7 @@ export interface Memo {
 		make: (missing: readonly K[]) => readonly Promise<T>[]
 	): Promise<T[]>;
 	/** What was made at this very stamp, where it is there still. */
-	had<T>(name: string, stamp: string): Promise<T> | undefined;
+	cached<T>(name: string, stamp: string): Promise<T> | undefined;
 	/** Lets go of what changed though its stamp did not. */
 	forget(name: string): void;
 }
@@ -44,7 +44,7 @@ function newMemo(): Memo {
 	const held = new LRUCache<string, { readonly stamp: string; readonly value: Promise<unknown> }>({
 		max: MOST
 	});
-	const had = <T>(name: string, stamp: string): Promise<T> | undefined => {
+	const cached = <T>(name: string, stamp: string): Promise<T> | undefined => {
 		const found = held.get(name);
 		return found?.stamp === stamp ? (found.value as Promise<T>) : undefined;
 	};
@@ -56,10 +56,10 @@ function newMemo(): Memo {
 		return value;
 	};
 	return {
-		had,
+		cached,
 		forget: (name) => void held.delete(name),
 		async take(name, stamp, make) {
-			return had(name, stamp) ?? hold(name, stamp, make());
+			return cached(name, stamp) ?? hold(name, stamp, make());
 		},
 		takeAll<K extends Wanted, T>(
 			wanted: readonly K[],
@@ -67,7 +67,7 @@ function newMemo(): Memo {
 		): Promise<T[]> {
 			const found = new Map<K, Promise<T>>();
 			for (const one of wanted) {
-				const before = had<T>(one.name, one.stamp);
+				const before = cached<T>(one.name, one.stamp);
 				if (before) found.set(one, before);
 			}
 			const missing = wanted.filter((one) => !found.has(one));

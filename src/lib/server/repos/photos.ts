@@ -68,9 +68,9 @@ export function photos(db: Database, actor: Actor) {
 			now: Date
 		): Promise<'added' | 'full'> {
 			return db.write(async (tx) => {
-				const had = await tx.select({ id: photo.id }).from(photo).where(shown(design));
-				if (had.some((p) => p.id === id)) return 'added';
-				if (had.length >= MOST_PHOTOS) return 'full';
+				const here = await tx.select({ id: photo.id }).from(photo).where(shown(design));
+				if (here.some((p) => p.id === id)) return 'added';
+				if (here.length >= MOST_PHOTOS) return 'full';
 				await tx
 					.insert(photo)
 					.values({
@@ -81,7 +81,7 @@ export function photos(db: Database, actor: Actor) {
 						width,
 						height,
 						caption,
-						cover: had.length === 0,
+						cover: here.length === 0,
 						addedAt: now,
 						changedBy,
 						bytes: Buffer.from(bytes)
@@ -93,8 +93,8 @@ export function photos(db: Database, actor: Actor) {
 		/** Makes one the cover; null takes the cover away. */
 		async setCover(design: string, id: string | null): Promise<boolean> {
 			return db.write(async (tx) => {
-				const had = await tx.select({ id: photo.id }).from(photo).where(shown(design));
-				if (id !== null && !had.some((p) => p.id === id)) return false;
+				const here = await tx.select({ id: photo.id }).from(photo).where(shown(design));
+				if (id !== null && !here.some((p) => p.id === id)) return false;
 				await tx.update(photo).set({ cover: false, changedBy }).where(shown(design));
 				if (id !== null) await tx.update(photo).set({ cover: true, changedBy }).where(one(id));
 				return true;

@@ -96,7 +96,7 @@ export function stock(db: Database, actor: Actor) {
 			});
 		},
 		/** Takes in what a recipe file names and the Stockroom lacks, without packs: nobody knows what they cost yet. */
-		async bring(added: {
+		async importMaterials(added: {
 			readonly colours: readonly Colour[];
 			readonly materials: readonly Omit<Material, 'packs'>[];
 		}): Promise<void> {

@@ -7,7 +7,7 @@ import { designUse } from '../../core/structures/design/empty.ts';
 import { countLines } from '../../core/count-back/count-lines.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked } from './asked.ts';
+import { loadDesign } from './design-query.ts';
 import { rational } from '../../core/units/rational.ts';
 import { keepCount, makeCounted } from './count-back.ts';
 import { sideBySide } from './side-by-side.ts';
@@ -20,7 +20,7 @@ async function studio(recipe: Recipe = column) {
 	return repos;
 }
 async function count(repos: Repos, id: string, took: Record<string, number>, query = '') {
-	const wanted = await asked(repos, at('buoy', query));
+	const wanted = await loadDesign(repos, at('buoy', query));
 	const choice = { colourway: wanted.colourway.id, size: wanted.size?.id ?? null, quantity: wanted.quantity };
 	const byLabel = new Map(
 		countLines(wanted.design.recipe, choice, wanted.context).map((l) => [l.label, l.key])
@@ -55,7 +55,7 @@ describe('a count back', () => {
 			[1, 'count back', null]
 		]);
 		expect((await repos.countBacks.list('buoy'))[0]!.madeVersion).toBe(2);
-		const { context, design: now } = await asked(repos, at('buoy'));
+		const { context, design: now } = await loadDesign(repos, at('buoy'));
 		const lines = countLines(now.recipe, { colourway: null, size: null, quantity: 1 }, context);
 		expect(lines.find((l) => l.label === WHITE)!.recipe.valueOf()).toBe(24);
 		// The same press again makes no third version.
@@ -111,8 +111,8 @@ describe('designs brought by a file', () => {
 	test('are kept at once, with their index, and one whose id is taken is left as it is', async () => {
 		const repos = await studio();
 		const brought = [{ id: 'outer', recipe: outer }, { id: 'inner', recipe: inner }, { id: 'buoy', recipe: inner }]; // prettier-ignore
-		expect(await repos.designs.bring(brought, NOW)).toBe(2);
-		expect(await repos.designs.bring(brought, NOW)).toBe(0);
+		expect(await repos.designs.importDesigns(brought, NOW)).toBe(2);
+		expect(await repos.designs.importDesigns(brought, NOW)).toBe(0);
 		expect((await repos.designs.find('buoy'))!.recipe.name).toBe('Buoy');
 		expect((await repos.designs.lastKept('outer'))!.number).toBe(1);
 		expect(await repos.designs.uses()).toEqual([{ user: 'outer', used: 'inner' }]);
@@ -121,7 +121,7 @@ describe('designs brought by a file', () => {
 	test('materials come without a pack: their cost is unknown, and said', async () => {
 		const repos = await studio();
 		const pebble = { ...PLAIN_MATERIAL, id: 'pebble', kind: 'accent' as const, name: 'pebble' };
-		await repos.stock.bring({
+		await repos.stock.importMaterials({
 			colours: [{ id: 'sand', name: 'sand', finish: 'matte', hex: '#ddccaa' }],
 			materials: [pebble]
 		});

@@ -4,7 +4,7 @@ import type { CountedLine } from '../../core/count-back/counted.schema.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import { mixed, rationalText, type Rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Asked } from './asked.ts';
+import type { LoadedDesign } from './design-query.ts';
 import { changeWorking } from './change-working.ts';
 import { contextOf, loadLibrary } from './studio.ts';
 
@@ -18,7 +18,7 @@ export interface Counted {
 /** Keeps what a design took, beside what the recipe says it takes. */
 export async function keepCount(
 	repos: Repos,
-	{ design, context, colourway, size, quantity }: Asked,
+	{ design, context, colourway, size, quantity }: LoadedDesign,
 	{ id, took, note }: Counted,
 	now: Date
 ): Promise<void> {
@@ -50,7 +50,7 @@ export async function keepCount(
  */
 export async function makeCounted(
 	repos: Repos,
-	{ design, studio, context, colourway, size, quantity }: Asked,
+	{ design, studio, context, colourway, size, quantity }: LoadedDesign,
 	{ id, took }: Counted,
 	now: Date
 ): Promise<{ version: number; left: readonly string[] } | { refused: string }> {
@@ -63,8 +63,8 @@ export async function makeCounted(
 	const before = (await repos.countBacks.list(design.id)).find((c) => c.id === id)?.madeVersion;
 	// The same press again makes no third version.
 	if (before) return { version: before, left: [] };
-	const asked = { colourway: colourway.id, size: null, quantity };
-	const said = new Map(countLines(design.recipe, asked, context).map((l) => [l.key, l.recipe]));
+	const choice = { colourway: colourway.id, size: null, quantity };
+	const said = new Map(countLines(design.recipe, choice, context).map((l) => [l.key, l.recipe]));
 	const counts = new Map<string, Rational>();
 	for (const [key, { took: count }] of took) {
 		const each = count.div(quantity);

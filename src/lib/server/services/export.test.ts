@@ -12,7 +12,7 @@ import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { rationalText } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
-import { readBrought } from './brought.ts';
+import { readBrought } from './import-designs.ts';
 import { loadStudio } from './studio.ts';
 
 const groups = Object.values(LINES).flat();
@@ -69,8 +69,8 @@ test('whatever is stored can be exported, read back and brought in, and is the s
 				const { colours, materials, designs } = read.bundle;
 				const brought = readBrought(JSON.stringify({ colours, materials, designs }));
 				if ('say' in brought) throw new Error(brought.say);
-				await there.repos.stock.bring(brought.value);
-				await there.repos.designs.bring(brought.value.designs, NOW);
+				await there.repos.stock.importMaterials(brought.value);
+				await there.repos.designs.importDesigns(brought.value.designs, NOW);
 				for (const [i, recipe] of made.entries())
 					expect((await there.repos.designs.find(`d${i}`))?.recipe).toEqual(recipe);
 				const names = new Set(made.flatMap((recipe) => [...namesIn(recipe).materials]));

@@ -7,8 +7,8 @@ const kept = new Map<string, Packing>();
 
 /** Packs at once, and keeps it: at the server nobody is typing. The same job gives the same picture as on the Bench. */
 export const packAtOnce: Packed = (job) => {
-	const had = kept.get(job.key);
-	if (had) return had;
+	const cached = kept.get(job.key);
+	if (cached) return cached;
 	const packing = packNow(job);
 	if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
 	kept.set(job.key, packing);

@@ -1,11 +1,11 @@
 import { formatHours } from '../../core/labour/standards.ts';
 import type { PlanPaper } from '../pdf/plan.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Asked } from './asked.ts';
+import type { LoadedDesign } from './design-query.ts';
 import { listsOf, planPictures, workOutPlan } from './plan.ts';
 
 /** Everything the printed plan shows. */
-export async function planPaper(repos: Repos, asked: Asked, now: Date): Promise<PlanPaper> {
+export async function planPaper(repos: Repos, asked: LoadedDesign, now: Date): Promise<PlanPaper> {
 	const { design, studio, context, colourway, size, quantity } = asked;
 	const plan = workOutPlan(asked);
 	const { bill } = plan.worked;

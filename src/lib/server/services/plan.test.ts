@@ -12,7 +12,7 @@ import { readPhoto } from '../../core/photo/read-photo.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { createRepos, type Repos } from '../repos/index.ts';
 import { planPdf } from '../pdf/plan.ts';
-import { asked } from './asked.ts';
+import { loadDesign } from './design-query.ts';
 import { billCsv } from './bill-csv.ts';
 import { planPaper } from './plan-paper.ts';
 import { changePlan, workOutPlan } from './plan.ts';
@@ -41,7 +41,7 @@ describe('the plan on paper', () => {
 		const { repos } = await tempStudio();
 		await kept(repos);
 		await repos.photos.add('buoy-column', 'photo-1', photo(), 'on the pier', NOW);
-		const wanted = await asked(repos, at('buoy-column', 'quantity=2'));
+		const wanted = await loadDesign(repos, at('buoy-column', 'quantity=2'));
 		const { text, ops } = await readPdf(await planPdf(await planPaper(repos, wanted, NOW)));
 		const { parts } = workOutPlan(wanted);
 		let from = 0;
@@ -73,7 +73,7 @@ describe('the plan on paper', () => {
 		await loadDemo(db, NOW);
 		const repos = createRepos(db, owner);
 		for (const { id } of demoDesigns) {
-			const wanted = await asked(repos, at(id));
+			const wanted = await loadDesign(repos, at(id));
 			const { parts, trouble } = workOutPlan(wanted);
 			expect([id, trouble, parts[0]!.steps.length > 1]).toEqual([id, '', true]);
 			expect(parts.flatMap((p) => p.steps).some((s) => s.lost)).toBe(false);
@@ -111,7 +111,7 @@ describe('the bill as CSV', () => {
 	test('an independent parser reads the lines and counts of both lists', async () => {
 		const { repos } = await tempStudio();
 		await kept(repos);
-		const { design: found, context, colourway } = await asked(repos, at('buoy-column'));
+		const { design: found, context, colourway } = await loadDesign(repos, at('buoy-column'));
 		const worked = tally(found.recipe, colourway.id, 3, context);
 		const csv = billCsv(worked, context);
 		expect(csv.split('\r\n').length).toBe(worked.bill.lines.length + worked.bill.inflate.length + 2);
@@ -134,7 +134,7 @@ describe('the bill as CSV', () => {
 		const nasty = design('nasty', '4 11 at 9 white');
 		const named = { ...nasty, sections: [{ ...nasty.sections[0]!, name: '=SUM(A1), "tall"\nand wide' }] };
 		await repos.designs.create('nasty', named, NOW);
-		const { context, design: found } = await asked(repos, at('nasty'));
+		const { context, design: found } = await loadDesign(repos, at('nasty'));
 		const csv = billCsv(tally(found.recipe, null, 1, context), context);
 		const rows = parse(csv, { columns: true }) as Record<string, string>[];
 		expect(rows.find((r) => r.list === 'inflate')!.where).toBe('\'=SUM(A1), "tall"\nand wide');

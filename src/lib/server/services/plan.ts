@@ -15,7 +15,7 @@ import { DomainError } from '../../core/errors.ts';
 import { printSize } from '../../core/sizing/size.ts';
 import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Asked } from './asked.ts';
+import type { LoadedDesign } from './design-query.ts';
 import { changeWorking } from './change-working.ts';
 import { contextOf, loadLibrary, loadStudio } from './studio.ts';
 
@@ -32,7 +32,7 @@ export interface Plan {
 }
 
 /** The plan of a design in the colours, size and number asked for. */
-export function workOutPlan({ design, context, colourway, size, quantity }: Asked): Plan {
+export function workOutPlan({ design, context, colourway, size, quantity }: LoadedDesign): Plan {
 	const choice = { colourway: colourway.id, size: size?.id ?? null, quantity };
 	const worked = tally(design.recipe, choice.colourway, quantity, context, choice.size);
 	let parts: PlanPart[] = [];

@@ -214,7 +214,7 @@ export async function shelfPicture(
 	port: ShelfPort,
 	{ design, at }: { design: string; at: string }
 ): Promise<string | undefined> {
-	const before = await repos.memo.had<WorkedOut | undefined>(nameOf({ id: design }), at);
+	const before = await repos.memo.cached<WorkedOut | undefined>(nameOf({ id: design }), at);
 	if (before) return before.svg ?? undefined;
 	const row = (await shelfRows(repos)).find((r) => r.id === design);
 	if (!row) return undefined;

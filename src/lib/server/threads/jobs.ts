@@ -11,8 +11,8 @@ import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
-import { asked, type AskedFor } from '../services/asked.ts';
-import { readBrought } from '../services/brought.ts';
+import { loadDesign, type DesignQuery } from '../services/design-query.ts';
+import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
 import { touchedBy } from '../services/nesting.ts';
 import { planPaper } from '../services/plan-paper.ts';
@@ -33,13 +33,13 @@ export const JOBS = {
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
 	picture,
-	'plan paper': async (repos: Repos, wanted: AskedFor) => {
-		const found = await asked(repos, wanted);
+	'plan paper': async (repos: Repos, wanted: DesignQuery) => {
+		const found = await loadDesign(repos, wanted);
 		const pdf = await planPdf(await planPaper(repos, found, new Date()));
 		return { name: found.design.recipe.name, pdf: new Uint8Array(pdf) };
 	},
-	bill: async (repos: Repos, wanted: AskedFor) => {
-		const { design, context, colourway, size, quantity } = await asked(repos, wanted);
+	bill: async (repos: Repos, wanted: DesignQuery) => {
+		const { design, context, colourway, size, quantity } = await loadDesign(repos, wanted);
 		const worked = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 		return { name: design.recipe.name, csv: billCsv(worked, context) };
 	},
@@ -59,14 +59,14 @@ export const JOBS = {
 		sideBySide(repos, first, second),
 	'check picture': (_: Repos, picture: Uploaded) => Promise.resolve(checkPicture(picture)),
 	'read brought': (_: Repos, { body }: { body: string }) => Promise.resolve(readBrought(body))
-} satisfies Readonly<Record<string, (repos: Repos, asked: never) => Promise<unknown>>>;
+} satisfies Readonly<Record<string, (repos: Repos, input: never) => Promise<unknown>>>;
 
 export type Job = keyof typeof JOBS;
-export type Asked<J extends Job> = Parameters<(typeof JOBS)[J]>[1];
+export type JobInput<J extends Job> = Parameters<(typeof JOBS)[J]>[1];
 export type Answer<J extends Job> = Awaited<ReturnType<(typeof JOBS)[J]>>;
 
 /** Works out one thing. */
-export function work<J extends Job>(repos: Repos, job: J, asked: Asked<J>): Promise<Answer<J>> {
-	const one = JOBS[job] as (repos: Repos, asked: Asked<J>) => Promise<Answer<J>>;
-	return one(repos, asked);
+export function work<J extends Job>(repos: Repos, job: J, input: JobInput<J>): Promise<Answer<J>> {
+	const one = JOBS[job] as (repos: Repos, input: JobInput<J>) => Promise<Answer<J>>;
+	return one(repos, input);
 }

@@ -4,11 +4,11 @@ import { LRUCache } from 'lru-cache';
 import Tinypool from 'tinypool';
 import type { Actor } from '../actor.ts';
 import { seenBy } from '../seen-by.ts';
-import type { Answer, Asked, Job } from './jobs.ts';
+import type { Answer, JobInput, Job } from './jobs.ts';
 import type { Outcome, Task } from './thread.ts';
 
 /** The one port to what takes long. Without a stamp an answer is not kept. */
-export type Work = <J extends Job>(job: J, asked: Asked<J>, stamp?: string) => Promise<Answer<J>>;
+export type Work = <J extends Job>(job: J, input: JobInput<J>, stamp?: string) => Promise<Answer<J>>;
 
 export interface Limits {
 	readonly threads: number;
@@ -94,10 +94,10 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 
 	const workFor =
 		(actor: Actor): Work =>
-		async <J extends Job>(job: J, asked: Asked<J>, stamp?: string) => {
-			const task: Task<J> = { url, actor, job, asked, kept: stamp !== undefined };
+		async <J extends Job>(job: J, input: JobInput<J>, stamp?: string) => {
+			const task: Task<J> = { url, actor, job, input, kept: stamp !== undefined };
 			if (stamp === undefined) return seenBy(actor, (await make(task as Task)).answer as Answer<J>);
-			const key = JSON.stringify([actor.workspace, job, asked, stamp]);
+			const key = JSON.stringify([actor.workspace, job, input, stamp]);
 			let found = kept.get(key);
 			if (!found) {
 				let made = making.get(key);

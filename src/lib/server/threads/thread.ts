@@ -3,13 +3,13 @@ import { isHttpError } from '@sveltejs/kit';
 import type { Actor } from '../actor.ts';
 import { connect, type Database } from '../db/client.ts';
 import { createRepos } from '../repos/index.ts';
-import { work, type Asked, type Job } from './jobs.ts';
+import { work, type JobInput, type Job } from './jobs.ts';
 
 export interface Task<J extends Job = Job> {
 	readonly url: string;
 	readonly actor: Actor;
 	readonly job: J;
-	readonly asked: Asked<J>;
+	readonly input: JobInput<J>;
 	/** Whether the answer is kept, and so has to be weighed. */
 	readonly kept: boolean;
 }
@@ -21,11 +21,11 @@ export type Outcome =
 const open = new Map<string, Database>();
 
 /** Runs on a thread of the pool. */
-export default async function run({ url, actor, job, asked, kept }: Task): Promise<Outcome> {
+export default async function run({ url, actor, job, input, kept }: Task): Promise<Outcome> {
 	let db = open.get(url);
 	if (!db) open.set(url, (db = connect(url)));
 	try {
-		const answer = await work(createRepos(db, actor), job, asked);
+		const answer = await work(createRepos(db, actor), job, input);
 		return { answer, size: kept ? serialize(answer).length : 0 };
 	} catch (cause) {
 		if (isHttpError(cause)) return { refused: { status: cause.status, body: cause.body } };

@@ -9,6 +9,6 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const read = await locals.work('read brought', { body: body.value });
 	if ('say' in read) return json({ message: read.say }, { status: 400 });
 	const { designs, ...stock } = read.value;
-	await locals.repos.stock.bring(stock);
-	return json({ brought: await locals.repos.designs.bring(designs, new Date()) });
+	await locals.repos.stock.importMaterials(stock);
+	return json({ brought: await locals.repos.designs.importDesigns(designs, new Date()) });
 };

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { RULES } from '$lib/core/thumb/calculators.ts';
+import { RULES } from '$lib/core/calculators/calculators.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { CALCULATORS, RULES } from '$lib/core/thumb/calculators.ts';
-	import PipeCutting from '$lib/features/thumb/PipeCutting.svelte';
-	import RuleOfThumb from '$lib/features/thumb/RuleOfThumb.svelte';
+	import { CALCULATORS, RULES } from '$lib/core/calculators/calculators.ts';
+	import PipeCutting from '$lib/features/calculators/PipeCutting.svelte';
+	import RuleOfThumb from '$lib/features/calculators/RuleOfThumb.svelte';
 
 	let { data } = $props();
 	const rule = $derived(RULES.find((c) => c.id === data.rule)!);

@@ -44,12 +44,6 @@ export const isLengthUnknown = (piece: FormPiece): boolean =>
 export const lengthOf = ({ bubbles, grows }: FormPiece, index = 0): number =>
 	bubbles.length === 0 ? 0 : bubbles.reduce((a, b) => a + b, 0) / 1000 + (index * grows) / 1000;
 
-/** How much of a whole balloon the longest of them fills, its twists included; over 1 it does not reach. */
-export function fillOf(piece: FormPiece): number {
-	const twists = piece.bubbles.length * (TWIST_TAKES / 1000);
-	return (lengthOf(piece, piece.count - 1) + twists) / (MODEL_SIZE[piece.model].length / 1000);
-}
-
 /** Why bubbles do not go into a balloon; every twist takes some of its tail. */
 export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
 	const long = bubbles.reduce((a, b) => a + b, 0) + growth;

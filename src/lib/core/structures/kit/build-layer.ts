@@ -19,12 +19,12 @@ export function buildLayer(said: SaidLayer, squash: number, newId: NewId): Built
 	const made = new Map<string, { slot: Slot; colour: string }>();
 	const slotId = (ref: ColourRef): string => {
 		if ('slot' in ref) return ref.slot;
-		const had = made.get(ref.colour) ?? {
+		const own = made.get(ref.colour) ?? {
 			slot: { id: newId(), name: ref.name, role: null },
 			colour: ref.colour
 		};
-		made.set(ref.colour, had);
-		return had.slot.id;
+		made.set(ref.colour, own);
+		return own.slot.id;
 	};
 	const clusters = said.clusters.map((cluster): Cluster => ({
 		id: newId(),

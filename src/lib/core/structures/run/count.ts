@@ -128,8 +128,8 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	const byRow = clustersByRow(run);
 	const put = (place: Place, slot: Id, count: number) => {
 		const key = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${slot}`;
-		const had = found.get(key);
-		if (had) had.count += count;
+		const sum = found.get(key);
+		if (sum) sum.count += count;
 		else found.set(key, { place, slot, count });
 	};
 	for (const row of run.rows) {
@@ -164,7 +164,7 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	return needs;
 }
 
-/** Balloons of the mix: by the school it is counted by, then by the parts of each colour. */
+/** Balloons of the mix: by the estimator it is counted by, then by the parts of each colour. */
 function mixNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	const { counts } = estimateUsed(run);
 	const ends = endsOf(run);

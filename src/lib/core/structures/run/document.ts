@@ -81,7 +81,7 @@ export interface Organic {
 	readonly fullness: RationalText;
 	readonly thicker: Thicker;
 	readonly by: EstimateBy;
-	/** Clusters of the school of clusters: a foot, null is what their size takes. */
+	/** Clusters of the estimator by clusters: a foot, null is what their size takes. */
 	readonly clusters: RationalText | null;
 	/** What a finished piece took: by nominal size. */
 	readonly taught: {

@@ -10,10 +10,10 @@ const FOOT = 304.8;
 /** Balloons in a cluster of an organic run: where a side is not seen, one fewer. House rule. */
 export const IN_CLUSTER: Readonly<Record<Seen, number>> = { 'all round': 4, wall: 3, table: 3 };
 
-/** What one school says a run takes. */
+/** What one estimator says a run takes. */
 export interface Estimate {
 	readonly by: EstimateBy;
-	/** Balloons of each part of the mix; null where the school knows nothing yet. */
+	/** Balloons of each part of the mix; null where the estimator knows nothing yet. */
 	readonly counts: readonly number[] | null;
 	readonly total: number | null;
 	/** Packed for another shape than the run has now: counted by its length. */
@@ -46,7 +46,7 @@ export function splitCount(count: number, weights: readonly number[]): number[] 
 
 const sharesOf = (mix: readonly MixPart[]): number[] => mix.map((p) => rational(p.share).valueOf());
 
-/** Clusters a foot that the sizes of the mix take at the default squash: what the school of clusters starts from. */
+/** Clusters a foot that the sizes of the mix take at the default squash: what the estimator by clusters starts from. */
 function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
 	const sizes = sizesOf(run);
 	const shares = sharesOf(run.mix);
@@ -57,7 +57,7 @@ function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
 }
 
 /**
- * The three schools side by side. Clusters a foot: so many clusters, split by the shares. By the foot: what a finished
+ * The three estimators side by side. Clusters a foot: so many clusters, split by the shares. By the foot: what a finished
  * piece took, by the length of this one. Packed: what packing came to.
  */
 export function estimatesOf(run: Run): readonly Estimate[] {
@@ -104,7 +104,7 @@ function byTheFoot(
 const scaled = (counts: readonly number[], by: number): number[] =>
 	Math.abs(by - 1) < 1e-6 ? [...counts] : counts.map((c) => Math.round(c * by));
 
-/** The estimate a run is counted by; where its school knows nothing yet, the school of clusters stands in. */
+/** The estimate a run is counted by; where its estimator knows nothing yet, the estimator by clusters stands in. */
 export function estimateUsed(run: Run): Estimate {
 	const all = estimatesOf(run);
 	const wanted = all.find((e) => e.by === run.organic.by)!;
@@ -115,7 +115,7 @@ export function estimateUsed(run: Run): Estimate {
 const FAR = 0.2;
 
 /**
- * The ends of a count where the schools lie far apart: the least and the most of them, part by part of the mix. None
+ * The ends of a count where the estimators lie far apart: the least and the most of them, part by part of the mix. None
  * where they agree, where one speaks alone, and where a finished piece of this length was counted: that is no estimate.
  */
 export function endsOf(
@@ -133,7 +133,7 @@ export function endsOf(
 	};
 }
 
-/** How far the schools lie apart: the largest of them over the smallest, less 1. Undefined where one speaks alone. */
+/** How far the estimators lie apart: the largest of them over the smallest, less 1. Undefined where one speaks alone. */
 export function apartBy(estimates: readonly Estimate[]): number | undefined {
 	const totals = estimates.flatMap((e) => (e.total ? [e.total] : []));
 	return totals.length < 2 ? undefined : Math.max(...totals) / Math.min(...totals) - 1;

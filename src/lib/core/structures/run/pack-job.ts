@@ -42,7 +42,7 @@ export interface Packing extends Placed {
 	readonly overlap: number;
 }
 
-/** Most balls packed: longer runs are counted by the other schools. */
+/** Most balls packed: longer runs are counted by the other estimators. */
 export const MOST_PACKED = 4000;
 /**
  * Balls that a length of their own mean diameter takes all round, for a first picture and to begin packing with: what
@@ -53,7 +53,7 @@ const ROUND = 5;
 const SHOWN: Readonly<Record<Seen, number>> = { 'all round': 1, wall: 0.55, table: 0.55 };
 /**
  * A gap is too wide where a quarter of the smallest balloon fits into it: an inch, with fives. House rule, so chosen that
- * packing lies near the school of clusters; a finished piece, several balls thick, takes more than either.
+ * packing lies near the estimator by clusters; a finished piece, several balls thick, takes more than either.
  */
 const GAP = 0.25;
 

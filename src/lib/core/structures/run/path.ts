@@ -31,8 +31,8 @@ export function stretchesOf({
 	const byHeight = kept.get(path) ?? new Map<string, readonly Stretch[]>();
 	kept.set(path, byHeight);
 	const key = `${height}/${branches.map((b) => `${b.kind} ${b.at} ${b.way} ${b.length} ${b.pitch}`).join('/')}`;
-	const had = byHeight.get(key);
-	if (had) return had;
+	const cached = byHeight.get(key);
+	if (cached) return cached;
 	const legs = legsOf(path, height / 1000);
 	const all = [...legs, ...branches.flatMap((b) => armsOf(legs, b))];
 	byHeight.set(key, all);

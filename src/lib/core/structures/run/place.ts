@@ -127,8 +127,8 @@ function packingOf(run: Run, packed?: Packed): Placed | undefined {
 	if (done) return done;
 	const job = whole ?? thinned(run);
 	if (!job) return undefined;
-	const had = rough.get(run);
-	if (had?.key === job.key) return had;
+	const cached = rough.get(run);
+	if (cached?.key === job.key) return cached;
 	const placed = packRoughly(job);
 	rough.set(run, placed);
 	return placed;

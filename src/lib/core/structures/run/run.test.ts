@@ -207,7 +207,7 @@ describe('an organic run', () => {
 		const t = counted('line 7 ft', ...MIX.slice(1), '7 ft took 96 5 + 30 11', 'counted by the foot');
 		expect([bought(t, 'gull white'), bought(t, 'buoy red'), bought(t, 'hive gold')]).toEqual([64, 32, 30]);
 	});
-	test('three schools side by side, how far apart they lie, and which is most by count and by size', () => {
+	test('three estimators side by side, how far apart they lie, and which is most by count and by size', () => {
 		const own = run(...MIX, '7 ft took 96 5 + 30 11', '2 clusters a foot');
 		const [clusters, foot, packed] = estimatesOf(own);
 		expect(clusters!.total).toBe(2 * 20 * 4);
@@ -276,7 +276,7 @@ describe('packing', () => {
 		expect(new Set(totals).size).toBeGreaterThan(1);
 		expect(Math.max(...totals) / Math.min(...totals)).toBeLessThan(1.25);
 	});
-	test('schools that lie far apart make the count, the cost and the price a range; a counted piece of that length none', () => {
+	test('estimators that lie far apart make the count, the cost and the price a range; a counted piece of that length none', () => {
 		const lines = ['line 20 ft', '70 % 5 at 4½ of 2 white / 1 red', '30 % 11 at 9 of gold', '7 ft took 96 5 + 30 11', '2 clusters a foot']; // prettier-ignore
 		const t = counted(...lines);
 		const gold = t.bill.lines.find((l) => l.label.includes('gold'))!;

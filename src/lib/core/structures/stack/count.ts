@@ -24,8 +24,8 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 					filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
 					const key = alike + slot;
-					const had = found.get(key);
-					if (had) had.count += count;
+					const sum = found.get(key);
+					if (sum) sum.count += count;
 					else found.set(key, { place, slot, count });
 				}
 			}

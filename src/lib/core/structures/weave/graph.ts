@@ -177,9 +177,9 @@ function honeycomb({ rows }: Weave): WeaveGraph {
 				if (sides.has(own)) return;
 				sides.set(own, { row, slot, from, to });
 				for (const at of [from, to]) {
-					const had = corners.get(key(at)) ?? { at, sides: 0 };
-					had.sides++;
-					corners.set(key(at), had);
+					const corner = corners.get(key(at)) ?? { at, sides: 0 };
+					corner.sides++;
+					corners.set(key(at), corner);
 				}
 			});
 		})

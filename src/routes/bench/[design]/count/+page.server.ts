@@ -5,7 +5,7 @@ import { mixed, rational } from '$lib/core/units/rational.ts';
 import { designWork } from '$lib/server/design-work.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { linesOf } from '$lib/server/pages/count-page.ts';
-import { asked, askedFor } from '$lib/server/services/asked.ts';
+import { loadDesign, queryOf } from '$lib/server/services/design-query.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -30,7 +30,7 @@ export const load: PageServerLoad = async (event) => {
 
 export const actions: Actions = {
 	default: async ({ request, locals, params, url }) => {
-		const wanted = await asked(locals.repos, askedFor(params, url));
+		const wanted = await loadDesign(locals.repos, queryOf(params, url));
 		const typed = await fieldsOf(request);
 		const { settings } = wanted.studio;
 		const read = readCount(

@@ -12,7 +12,7 @@
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
-	import { servable } from '../../../../core/recipe/served.ts';
+	import { servable } from '../../../../core/recipe/serving-lines.ts';
 
 	interface Props {
 		bench: Bench;

@@ -36,7 +36,7 @@
 		const built = bench.tally.built.sections.find((s) => s.id === section.id)?.structure;
 		return (built && asKind(built, 'run')) ?? section.structure;
 	});
-	const SCHOOLS: Readonly<Record<EstimateBy, string>> = {
+	const ESTIMATORS: Readonly<Record<EstimateBy, string>> = {
 		clusters: 'clusters a foot',
 		'by the foot': 'by the foot, as taught',
 		packed: 'packed'
@@ -116,7 +116,7 @@
 										disabled={e.counts === null && e.by !== 'packed'}
 										onchange={() => countBy(e.by)}
 									/>
-									{SCHOOLS[e.by]}{e.stale ? ', of another shape' : ''}
+									{ESTIMATORS[e.by]}{e.stale ? ', of another shape' : ''}
 								</label>
 							</td>
 							{#each run.mix as part, i (part.id)}<td class="n">{e.counts?.[i] ?? '—'}</td>{/each}

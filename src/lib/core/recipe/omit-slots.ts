@@ -9,7 +9,7 @@ import type { Recipe, Section } from './recipe.ts';
  * list, applied pieces; and pieces whose host is gone. What follows closes up: the stack comes down, the ring draws
  * together. Of a spiral or a checker the other strands take the places over, for a hole would let the ring collapse.
  */
-export function withoutSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
+export function omittingSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	if (out.size === 0) return recipe;
 	const left = recipe.sections.map((s): Section => ({ ...s, structure: omitSlots(s.structure, out) }));
 	const carries = (sections: readonly Section[], host: Host) =>

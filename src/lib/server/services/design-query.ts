@@ -8,7 +8,7 @@ import type { Repos } from '../repos/index.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
 /** A design as an address asks for it: in which colours and size, how many. */
-export interface Asked {
+export interface LoadedDesign {
 	readonly design: Design;
 	readonly studio: Studio;
 	readonly context: TallyContext;
@@ -21,18 +21,18 @@ export interface Asked {
 }
 
 /** The same as plain text, as a thread is told: the design, and what stands behind the question mark. */
-export interface AskedFor {
+export interface DesignQuery {
 	readonly design: string;
 	readonly search: string;
 }
 
-export const askedFor = (params: { readonly design: string }, { search }: URL): AskedFor => ({
+export const queryOf = (params: { readonly design: string }, { search }: URL): DesignQuery => ({
 	design: params.design,
 	search
 });
 
 /** @throws 404 where there is no such design */
-export async function asked(repos: Repos, wanted: AskedFor): Promise<Asked> {
+export async function loadDesign(repos: Repos, wanted: DesignQuery): Promise<LoadedDesign> {
 	const searchParams = new URLSearchParams(wanted.search);
 	const design = await repos.designs.find(wanted.design);
 	if (!design) error(404, { message: 'There is no such design.', hint: 'Find it on the Shelf.' });
@@ -53,7 +53,7 @@ export async function asked(repos: Repos, wanted: AskedFor): Promise<Asked> {
 }
 
 /** What every page of a design says first: which it is, and in which colours, size and number it was asked for. */
-export const headOf = ({ design, colourway, size, quantity, typed, trouble }: Asked) => ({
+export const headOf = ({ design, colourway, size, quantity, typed, trouble }: LoadedDesign) => ({
 	id: design.id,
 	name: design.recipe.name,
 	colourway: colourway.name,

@@ -1,5 +1,5 @@
 /** How close a picture is looked at: a zoom about a point of the screen, and where that puts it. CSS pixels. */
-export class Gaze {
+export class ViewControl {
 	zoom = $state(1);
 	x = $state(0);
 	y = $state(0);

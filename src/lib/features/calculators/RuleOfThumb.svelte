@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { readInputs, type Calculator } from '../../core/thumb/calculator.ts';
+	import { readInputs, type Calculator } from '../../core/calculators/calculator.ts';
 	import type { NumberStyle } from '../../core/units/number.ts';
 	import Chart from '../../ui/chart/Chart.svelte';
 	import Field from '../../ui/field/Field.svelte';

@@ -2,7 +2,7 @@ import { along, goesAlong, wayOf } from '../structures/registry/variant.ts';
 import type { Recipe, Section } from './recipe.ts';
 
 /** Whether anything goes along another's path. */
-export const lendsPath = ({ sections }: Pick<Recipe, 'sections'>): boolean =>
+export const sharesPath = ({ sections }: Pick<Recipe, 'sections'>): boolean =>
 	sections.some((s) => goesAlong(s.structure) !== null);
 
 /**
@@ -10,7 +10,7 @@ export const lendsPath = ({ sections }: Pick<Recipe, 'sections'>): boolean =>
  * what is not there, or lent on in turn, stays lent, and has no length.
  */
 export function withPaths(recipe: Recipe): Recipe {
-	if (!lendsPath(recipe)) return recipe;
+	if (!sharesPath(recipe)) return recipe;
 	const sections = recipe.sections.map((section): Section => {
 		const by = goesAlong(section.structure);
 		const lender = by === null ? undefined : recipe.sections.find((s) => s.id === by);

@@ -12,7 +12,7 @@ export type Shift = readonly [x: number, y: number, z: number];
  * pieces come off their host towards where they sit. One gap for each step away from the floor.
  * @param gap mm
  */
-export function apart(
+export function exploded(
 	{ feet }: Assembly,
 	sections: readonly Section[],
 	gap: number
@@ -20,8 +20,8 @@ export function apart(
 	const byId = new Map(sections.map((s) => [s.id, s]));
 	const steps = new Map<Id, { lift: number; host: Id | null; sideways: boolean }>();
 	const stepOf = (id: Id, depth = 0): { lift: number; host: Id | null; sideways: boolean } => {
-		const had = steps.get(id);
-		if (had) return had;
+		const cached = steps.get(id);
+		if (cached) return cached;
 		const section = byId.get(id);
 		const by = section?.stand.by ?? null;
 		if (!section || by === null || depth > sections.length) return { lift: 0, host: null, sideways: false };
