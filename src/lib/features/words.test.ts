@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { money } from '../core/money/money.ts';
 import { POINT } from '../core/units/number.ts';
 import { amountText, changeText, percentText, sumText } from './bench/tape-words.ts';
-import { methodField } from '../core/pricing/methods.ts';
+import { methodField } from '../core/pricing/method-field.ts';
 
 const usd = (minor: number) => money(minor, 'USD');
 

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { METHOD_OPTIONS, methodLabel } from '$lib/core/pricing/methods.ts';
 	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
@@ -32,7 +31,7 @@
 		{/snippet}
 	</Field>
 {/snippet}
-{#snippet choice(label: string, name: string, options: readonly (readonly [string, string])[])}
+{#snippet choice(label: string, name: string, options: readonly (readonly [string, string, ...string[]])[])}
 	<Field {label} error={errors[name]}>
 		{#snippet children(attributes)}
 			<select {...attributes} {name} class="control w-full min-w-0"
@@ -134,8 +133,8 @@
 		</fieldset>
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
-			{@render choice('Priced by', 'method', METHOD_OPTIONS)}
-			{#each METHOD_OPTIONS as [method] (method)}{@render text(methodLabel(method), method, '%')}{/each}
+			{@render choice('Priced by', 'method', data.methods)}
+			{#each data.methods as [method, , label] (method)}{@render text(label, method, '%')}{/each}
 			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
 			{@render choice('which one', 'pricePointMode', [
 				['up', 'the next one up'],

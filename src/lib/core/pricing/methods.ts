@@ -1,4 +1,3 @@
-import { held, percent, type Field } from '../forms/fields.ts';
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 
 /** Ways a price comes from a cost. */
@@ -62,14 +61,6 @@ export const METHODS: { readonly [M in PriceMethod]: MethodDefinition } = {
 		}
 	}
 };
-
-/** The field of its per cent. @param what begins its sentences @param asked whether a price is made by it just now */
-export function methodField(method: PriceMethod, what = METHODS[method].what, asked = true): Field<Rational> {
-	const { most, refused } = METHODS[method];
-	const field = percent(what, most);
-	return asked ? held(field, refused) : field;
-}
-
 /** For a list to choose from. */
 export const METHOD_OPTIONS: readonly (readonly [PriceMethod, string])[] = PRICE_METHODS.map((m) => [
 	m,

@@ -3,7 +3,7 @@
 	import Picture from '../picture/Picture.svelte';
 	import type { Bench } from './bench.svelte.ts';
 	import FindingsPanel from './FindingsPanel.svelte';
-	import { isLast } from '../../core/structures/registry/plan.ts';
+	import { isSeen } from '../../core/structures/registry/picture.ts';
 	import { aboutWords } from './section-words.ts';
 	import TakeAway from './TakeAway.svelte';
 	import TurnBy from './TurnBy.svelte';
@@ -14,7 +14,7 @@
 		checked: boolean;
 	}
 	let { bench, checked }: Props = $props();
-	const several = $derived(bench.shown.sections.filter((s) => !isLast(s.structure)).length > 1);
+	const several = $derived(bench.shown.sections.filter((s) => isSeen(s.structure)).length > 1);
 	const level = $derived((bench.camera?.tilt ?? 0) === 0 && !bench.apart);
 	const label = $derived(
 		`${bench.recipe.name}, ${bench.camera ? 'turned' : bench.view}: ${bench.tally.bill.balloons} balloons`

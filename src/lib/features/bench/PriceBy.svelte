@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { parseBounded } from '../../core/units/number.ts';
 	import { rationalText } from '../../core/units/rational.ts';
-	import { METHOD_OPTIONS, methodField, methodLabel, type PriceMethod } from '../../core/pricing/methods.ts';
+	import { METHOD_OPTIONS, methodLabel, type PriceMethod } from '../../core/pricing/methods.ts';
+	import { methodField } from '../../core/pricing/method-field.ts';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
-	import { isLast } from '../../core/structures/registry/plan.ts';
+	import { isSeen } from '../../core/structures/registry/picture.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import LinesList from './structures/extras/LinesList.svelte';
 	import AddSection from './AddSection.svelte';
@@ -21,7 +21,7 @@
 	let panel = $state<HTMLElement>();
 
 	/** Sections as they stand: the one that came last first on the screen. */
-	const standing = $derived(bench.shown.sections.filter((s) => !isLast(s.structure)).toReversed());
+	const standing = $derived(bench.shown.sections.filter((s) => isSeen(s.structure)).toReversed());
 	/** One stack by itself needs no name; anything else says what it is. */
 	const several = $derived(standing.length > 1 || bench.stack === undefined);
 	/** Rows are dragged with a pointer: until one is over the panel, nothing is made ready for it. */

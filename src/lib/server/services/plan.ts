@@ -1,5 +1,5 @@
 import { colourName } from '../../core/document/names.ts';
-import { isLast } from '../../core/structures/registry/plan.ts';
+import { isSeen } from '../../core/structures/registry/picture.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { arrange, editPlan, type PlanEdit, type ShownStep } from '../../core/plan/arrange.ts';
 import type { Fields } from '../../core/forms/merge-fields.ts';
@@ -75,7 +75,7 @@ export function planPictures(
 	{ catalogue }: TallyContext
 ): { name: string; list: DrawList }[] {
 	if (isBare(assembly)) return [];
-	const sections = built.sections.filter((s) => !isLast(s.structure));
+	const sections = built.sections.filter((s) => isSeen(s.structure));
 	const views = (['front', 'side'] as const).map((view) => ({ name: view, list: drawAssembly(assembly, { catalogue, view }) })); // prettier-ignore
 	if (sections.length < 2) return views;
 	const apart = drawAssembly(assembly, {

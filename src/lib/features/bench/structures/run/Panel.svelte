@@ -21,7 +21,6 @@
 	import Button from '../../../../ui/button/Button.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
-	import PathDialog from './PathDialog.svelte';
 	import { feetWords } from '../../kit/feet-words.ts';
 	import { pathWords, runWords } from './run-words.ts';
 
@@ -31,6 +30,8 @@
 	}
 	let { bench, section }: Props = $props();
 	let drawing = $state(false);
+	/** Not before a run is on the screen; then at once, so that it is there when the server is not. */
+	const dialog = import('./PathDialog.svelte');
 	/** As it is built: a path that is lent is there. */
 	const run = $derived.by(() => {
 		const built = bench.tally.built.sections.find((s) => s.id === section.id)?.structure;
@@ -155,7 +156,9 @@
 		{/if}
 	</div>
 </Popover>
-<PathDialog {bench} {section} {run} bind:open={drawing} />
+{#await dialog then { default: PathDialog }}
+	<PathDialog {bench} {section} {run} bind:open={drawing} />
+{/await}
 
 <style>
 	table {
