@@ -1,6 +1,13 @@
 import { type PlaceRun, runsOf } from '../kit/alike.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
-import { plainTask, sizingTask, methodOfPlace, type TaskCount } from '../../labour/task.ts';
+import {
+	methodOfPlace,
+	plainTask,
+	sizingTask,
+	type Method,
+	type Task,
+	type TaskCount
+} from '../../labour/task.ts';
 import { slotAt } from '../../document/pattern.ts';
 import { balloonCount, layerCount, type Layer, type Stack } from './document.ts';
 import type { Cluster, Place } from '../../document/cluster.ts';
@@ -103,13 +110,13 @@ function joiningNeeds(stack: Stack): Need[] {
 function tasks(stack: Stack): TaskCount[] {
 	const counts = new Map<
 		string,
-		Omit<TaskCount, 'count' | 'batches'> & { count: number; batches: Set<string> }
+		{ task: Task; method: Method | null; count: number; batches: Set<string> }
 	>();
-	const add = (...all: readonly TaskCount[]) => {
-		for (const { count: by, batches, ...own } of all) {
-			const key = `${own.task}/${own.method}`;
-			const sum = counts.get(key) ?? { ...own, count: 0, batches: new Set<string>() };
-			counts.set(key, sum);
+	const add = ({ task, method, count: by, batches }: TaskCount) => {
+		const key = `${task}/${method}`;
+		const sum = counts.get(key);
+		if (!sum) counts.set(key, { task, method, count: by, batches: new Set(batches) });
+		else {
 			sum.count += by;
 			for (const batch of batches) sum.batches.add(batch);
 		}
@@ -118,8 +125,9 @@ function tasks(stack: Stack): TaskCount[] {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
 				const all = layer.repeat * count;
-				add(sizingTask(place, all), plainTask('tie', all));
-				if (place.inside ?? place.painted) add(...insideTasks(place, all));
+				add(sizingTask(place, all));
+				add(plainTask('tie', all));
+				if (place.inside ?? place.painted) insideTasks(place, all).forEach(add);
 			}
 			if (cluster.places.length > 1) add(plainTask('cluster', layer.repeat));
 		}
@@ -128,7 +136,10 @@ function tasks(stack: Stack): TaskCount[] {
 	if (layers > 1) add(plainTask('attach', layers - 1));
 	if (floorContacts(stack) > 0) add(plainTask('patch', floorContacts(stack)));
 	if (stack.upright.kind !== 'none') add(plainTask('upright', 1));
-	if (layers > 0) add(plainTask('set up', 1), plainTask('strike', 1));
+	if (layers > 0) {
+		add(plainTask('set up', 1));
+		add(plainTask('strike', 1));
+	}
 	return [...counts.values()].map((c) => ({ ...c, batches: [...c.batches] }));
 }
 
