@@ -262,6 +262,16 @@ describe('what makers build every day is not called wrong', () => {
 		expect(held('bunch moons', foil)).toContain('not-held');
 		expect(held('4 16 at 13 grey', 'bunch moons on column', foil)).not.toContain('not-held');
 	});
+	test('only a balloon of the Stockroom whose loss is set to 0 is said to have no spare', () => {
+		const found = (loss: string | null, line = '4 11 at 10 white') => {
+			const stock = materials.map((m) => ({ ...m, loss }));
+			const recipe = designOf(materials, 'd', [line, 'pole 7 ft']);
+			const context = { catalogue: catalogue(stock, colours), rates, library: () => undefined };
+			return tally(recipe, null, 1, context).findings.flatMap((f) => (f.code === 'no-spare' ? [f.say] : []));
+		};
+		expect(found('0')).toEqual([expect.stringMatching(/11.*white: its loss is set to 0/)]);
+		expect([found('1/50'), found(null), found('0', '4 16 at 13 gold')]).toEqual([[], [], []]);
+	});
 	test('a scrap of another job is no missing end; of this one it is counted', () => {
 		const form = (...lines: string[]) => {
 			const recipe = designOf(floating, 'form', ['form arms', ...lines]);

@@ -13,7 +13,37 @@ const ring = (count: number, d: number, more: Partial<LayerSpec> = {}): LayerSpe
 });
 const quads = (layers: number, d: number) => Array.from({ length: layers }, () => ring(4, d));
 
+describe('a plane through balls', () => {
+	const at = (x: number, y: number, z: number) => ({ x, y, z, d: 10 });
+	test('balls of a plane give that plane, wherever they stand', () => {
+		const n = fc.double({ min: -50, max: 50, noNaN: true });
+		fc.assert(
+			fc.property(n, n, n, n, n, (a, b, c, x, y) => {
+				const spots = [
+					[x, y],
+					[x + 30, y + 4],
+					[x + 7, y + 40],
+					[x - 20, y + 10]
+				] as const;
+				const plane = fitPlane(spots.map(([px, py]) => at(px, py, c + a * px + b * py)));
+				expect(plane.a).toBeCloseTo(a, 6);
+				expect(plane.b).toBeCloseTo(b, 6);
+				expect(plane.c).toBeCloseTo(c, 5);
+			})
+		);
+	});
+	test('balls of one line, far from the axis, tilt only along it', () => {
+		const plane = fitPlane([at(10, 20, 5), at(13, 24, 10)]); // 5 up on 5 along (3, 4)
+		expect([plane.a, plane.b]).toEqual([expect.closeTo(0.6, 9), expect.closeTo(0.8, 9)]);
+		expect(plane.c + plane.a * 10 + plane.b * 20).toBeCloseTo(5, 9);
+		expect(fitPlane([at(3, 4, 7)])).toEqual({ a: 0, b: 0, c: 7 });
+	});
+});
+
 describe('rings', () => {
+	test.each([0, -1, 2.5])('%s balls are no ring', (count) =>
+		expect(() => ringRadius(count, 10)).toThrow('balls in a ring')
+	);
 	test('two, four and six balls, worked by hand', () => {
 		expect(ringRadius(1, 10)).toBe(0);
 		expect(ringRadius(2, 10)).toBeCloseTo(5, 12);

@@ -81,6 +81,19 @@ describe('lengths of paths', () => {
 		const helix = helixStretch(300, 2100, 5);
 		within(helix.along.at(-1)!, helix.length, 1e-3);
 	});
+	test('a hanging arch stands on its feet, its top in the middle, and leans in as a chain does', () => {
+		const { points } = archStretch(2400, 2100, 'catenary', 30);
+		const [first, middle, last] = [points[0]!, points[points.length >> 1]!, points.at(-1)!];
+		for (const [foot, x] of [
+			[first, -1200],
+			[last, 1200]
+		] as const)
+			// prettier-ignore
+			expect([foot.x, foot.z]).toEqual([expect.closeTo(x, 3), expect.closeTo(30, 3)]);
+		expect([middle.x, middle.z]).toEqual([expect.closeTo(0, 6), expect.closeTo(2130, 6)]);
+		const a = catenaryParameter(2400, 2100);
+		for (const { x, z } of points) expect(2130 - z).toBeCloseTo(a * Math.cosh(x / a) - a, 6);
+	});
 	test('a smooth curve goes through its points, and straight ones are straight', () => {
 		const points = [[0, 0], [600, 300], [1500, -100], [2000, 800]] as const; // prettier-ignore
 		const curve = curveStretch(points, 50);

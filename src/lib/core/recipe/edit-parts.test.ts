@@ -8,7 +8,7 @@ import { inches } from '../units/length.ts';
 import { changeLine, chooseLine, linesIn } from '../structures/extras/edit.ts';
 import { changePiece, piecesIn } from '../structures/applied/edit.ts';
 import { addCluster, addPlace, changePlaces, moveCluster, removePlaces } from './edit-places.ts';
-import { hostsFor, removeSection } from './edit.ts';
+import { hostsFor, moveSection, removeSection } from './edit.ts';
 import { stackIn } from '../structures/stack/edit.ts';
 import { type RecipeDraft } from './draft.ts';
 import { parseEntry } from '../language/read.ts';
@@ -129,6 +129,27 @@ describe('pieces', () => {
 		expect(hostsFor(d as Recipe, head!).map((s) => s.id)).not.toContain(pieces);
 		removeSection(d, head!);
 		expect(d.sections.map((s) => s.id)).toEqual([main]);
+		isRecipe(d);
+	});
+	test('a section goes up and down the list, never past its ends; pieces alone are no design', () => {
+		const d = draftOf(design('d', '4 11 at 10 white', 'section head', '1 16 at 13 grey', 'section tail', '4 11 at 9 white', 'put 2 5 at 4 red on head top row')); // prettier-ignore
+		const order = () => d.sections.map((s) => s.name);
+		const [main, head, tail] = d.sections.filter((s) => s.structure.kind === 'stack').map((s) => s.id);
+		const before = order();
+		moveSection(d, main!, 1);
+		expect(order()[1]).toBe(before[0]);
+		moveSection(d, main!, 99);
+		expect(order().at(-1)).toBe(before[0]);
+		expect(new Set(order())).toEqual(new Set(before));
+		moveSection(d, 'nobody', 1);
+		removeSection(d, 'nobody');
+		expect(d.sections).toHaveLength(before.length);
+		removeSection(d, tail!);
+		removeSection(d, main!);
+		// What carries the pieces is the last one: it stays, and so do they.
+		const kept = order();
+		removeSection(d, head!);
+		expect(order()).toEqual(kept);
 		isRecipe(d);
 	});
 	test('two slots made one: pieces follow, and what was left out', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
 import { assemble } from '../assembly/assemble.ts';
-import { CAMERA, projector } from './camera.ts';
+import { CAMERA, projector, turned } from './camera.ts';
 import { drawAssembly } from './draw-list.ts';
 import { tubesOf } from './svg.ts';
 
@@ -35,6 +35,16 @@ describe('projection, by hand: a point 3 right, 4 away, 12 up', () => {
 			})
 		);
 	});
+});
+
+test('turned on by degrees; the eye stays between the level and 80° from above', () => {
+	const from = { turn: 170 * deg, tilt: 30 * deg };
+	expect(turned(from, 20, 15)).toEqual({
+		turn: expect.closeTo(-170 * deg, 9) as number,
+		tilt: expect.closeTo(45 * deg, 9) as number
+	});
+	expect(turned(from, 0, -40).tilt).toBe(0);
+	expect(turned(from, 0, 70).tilt).toBeCloseTo(80 * deg, 9);
 });
 
 describe('a turned picture', () => {

@@ -23,6 +23,10 @@ describe('long things in the picture', () => {
 			})
 		);
 		expect(awayFrom({ x: 3, y: 4 }, 0, 0)).toBe(5);
+		expect(awayFrom({ x: 3, y: 4 }, 6, 8)).toBe(5);
+		expect(awayFrom({ x: 3, y: 4, path: [9, 9] }, 6, 8)).toBe(5);
+		// A stretch of no length is a point.
+		expect(awayFrom({ x: 0, y: 0, path: [3, 4, 3, 4] }, 6, 8)).toBe(5);
 	});
 	test('three strokes shade a tube, from its whole width to a thin light; a dot is a line to itself', () => {
 		expect(ropeStrokes('#c8402f', 'matte').map((s) => s.width)).toEqual([1, 0.74, 0.24]);

@@ -195,6 +195,21 @@ describe('whether it floats', () => {
 		expect(codes('bunch b', 'weight sack', '2 moon foil in helium', '1 heavy card')).toContain('not-weighed');
 		expect(codes('bunch b', '2 11 at 11.5 white')).toContain('over-safe');
 	});
+	test('what is not held is said with its pull in grams, and which weight would do', () => {
+		const found = (...lines: string[]) => {
+			const recipe = made('bunch b', ...lines);
+			return { say: count(recipe).findings.find((f) => f.code === 'not-held')?.say, lift: lift(recipe) };
+		};
+		const free = found('3 11 at full white in helium');
+		const pull = Number(/it pulls ([\d.]+) g/.exec(free.say!)![1]);
+		expect(pull).toBeGreaterThan(0);
+		expect(Math.abs(pull - free.lift.net)).toBeLessThan(1);
+		expect(free.say).toContain('nothing holds it');
+		const many = found('weight sack', '60 11 at full white in helium');
+		expect(many.lift.weight).toBeGreaterThan(500);
+		expect(many.say).toContain('its weight has only 500 g');
+		expect(found('weight sack', '30 11 at full white in helium').say).toBeUndefined();
+	});
 	test('side by side: in air no gas is paid, it keeps longer and is built earlier', () => {
 		const recipe = made('bunch b', '3 11 at full white in helium on 5 ft ribbon', '1 moon foil in helium');
 		const [air, helium] = [inGas(recipe, 'air'), inGas(recipe, 'helium')];

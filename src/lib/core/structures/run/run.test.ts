@@ -4,6 +4,7 @@ import { colours, designOf, floating, rates } from '../../../../../tests/kit/stu
 import { catalogue } from '../../materials/catalogue.ts';
 import { pointOf } from '../../geometry/path.ts';
 import { slotAt } from '../../document/pattern.ts';
+import { omittingSlots } from '../../recipe/omit-slots.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { Run } from './document.ts';
 import { tally, type Tally } from '../../tally/tally.ts';
@@ -163,6 +164,17 @@ describe('clusters along a path', () => {
 		]);
 		expect(line.status).toBe('open');
 		expect(tasks(t, 'infill')).toBe(30);
+	});
+	test('infill of a colour left out is not counted; of one nobody chose, and of others, it is', () => {
+		const [lines, infill] = [['line 10 ft', '4 11 at 9 white'], (of: string) => `infill 2 to 4 a foot 5 at 3 ${of}`]; // prettier-ignore
+		const left = (of: string, out: string) => {
+			const recipe = made('run garland', ...lines, infill(of));
+			const slot = recipe.slots.find((s) => s.name === out)!.id;
+			return runIn(omittingSlots(recipe, new Set([slot])));
+		};
+		expect(left('red', 'red').infill).toEqual([]);
+		expect(left('red', 'white').infill).toHaveLength(1);
+		expect(left('open', 'white').infill).toHaveLength(1);
 	});
 	test('a path that is lent is that of the other run, wherever it goes', () => {
 		const recipe = made(
