@@ -131,6 +131,13 @@ describe('pieces', () => {
 		expect(d.sections.map((s) => s.id)).toEqual([main]);
 		isRecipe(d);
 	});
+	test('pieces can be taken out where one section carries them: it stays', () => {
+		const d = draftOf(design('d', '4 11 at 10 white', 'put 2 5 at 4 red on column top row'));
+		const pieces = d.sections.find((s) => s.structure.kind === 'applied')!;
+		removeSection(d, pieces.id);
+		expect(d.sections.map((s) => s.structure.kind)).toEqual(['stack']);
+		isRecipe(d);
+	});
 	test('a section goes up and down the list, never past its ends; pieces alone are no design', () => {
 		const d = draftOf(design('d', '4 11 at 10 white', 'section head', '1 16 at 13 grey', 'section tail', '4 11 at 9 white', 'put 2 5 at 4 red on head top row')); // prettier-ignore
 		const order = () => d.sections.map((s) => s.name);
