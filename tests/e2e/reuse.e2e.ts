@@ -9,6 +9,8 @@ test('places of a row on the plan, by keyboard: an unlike size leans, one key le
 	await page.keyboard.press('p');
 	const plan = page.getByRole('listbox', { name: 'Places, seen from above' });
 	await expect(plan.getByRole('option')).toHaveCount(4);
+	// Opening it is no refusal: nothing is said beside the row.
+	await expect(page.locator('[role=alert]').filter({ hasText: /\S/ })).toHaveCount(0);
 	await plan.getByRole('option').first().focus();
 	await page.keyboard.press('ArrowRight');
 	await page.getByLabel('Inflated to').fill('eleventy');

@@ -78,7 +78,7 @@
 				(d) => void (bench.selected = duplicateLayer(d, id, () => crypto.randomUUID()) ?? id)
 			),
 		remove: ({ id }) => void bench.change((d) => removeLayer(d, id)),
-		places: ({ id }) => kit.places(id),
+		places: ({ id }) => void kit.places(id),
 		level: ({ id }) => bench.level(id),
 		larger: ({ id }) => resized(id, 1),
 		smaller: ({ id }) => resized(id, -1)
