@@ -64,7 +64,8 @@
 		bench.selected = layer;
 		if (bench.current?.id !== section.id) bench.take(section.id);
 	}
-	const ACTS: Readonly<Record<RowAct, (layer: Layer) => string | void>> = {
+	/** What each does; it answers in words where it refuses. */
+	const ACTS: Readonly<Record<RowAct, (layer: Layer) => string | undefined>> = {
 		edit(layer) {
 			bench.startEditing(layer);
 			kit.focusEntry();
