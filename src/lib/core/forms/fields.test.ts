@@ -76,12 +76,17 @@ test('a form gives every value or a sentence for each field that has none (prope
 });
 
 describe('forms of the studio', () => {
-	const stock = { materials, colours, suppliers: [{ id: 'quay' }] };
+	const stock = { materials, colours, suppliers: [{ id: 'wharf' }, { id: 'quay' }] };
 	const round = { kind: 'latex-round', name: 'new round', nominal: '11', colour: 'white', supplier: 'quay', count: '100', price: '17' }; // prettier-ignore
 	test('a material: what is not known is null, never 0', () => {
 		const read = readMaterial(round, stock, context);
 		expect(read).toMatchObject({ ok: true, values: { nominal: inches(11), price: 1700, loss: null, grams: null, chambers: 1, mark: null } }); // prettier-ignore
 		expect(readMaterial({ ...round, loss: '4', mark: 'q', price: '' }, stock, context)).toMatchObject({ values: { loss: '1/25', mark: 'Q', price: null } }); // prettier-ignore
+	});
+	test('a material keeps its name when it is changed; no other may have it', () => {
+		const own = { ...round, name: materials[0]!.name };
+		expect(readMaterial({ ...own, id: materials[0]!.id }, stock, context).ok).toBe(true);
+		expect(readMaterial({ ...own, id: materials[1]!.id }, stock, context)).toMatchObject({ ok: false, errors: { name: 'There is a material of that name already.' } }); // prettier-ignore
 	});
 	test('a material: each field with its own sentence, all at once', () => {
 		const bad = { kind: 'latex-round', name: materials[0]!.name, count: '0', price: '0', mark: 'ABCD', colour: 'mauve' }; // prettier-ignore

@@ -192,3 +192,14 @@ describe('heights and the common practice of the trade (default squash, never fi
 		expect(fitSquash((s) => 100 * s, 500)).toBeUndefined();
 	});
 });
+
+test('the ring that goes all round says how a layer is turned, not what is tucked in before it', () => {
+	const [layer] = placeLayers(
+		[{ rings: [{ diameters: [100], side: 'front', tier: 0 }, { diameters: [230, 230, 230, 230], side: 'all', tier: 0 }], turn: 'half' }],
+		1
+	); // prettier-ignore
+	// Four begin half a place from the front: two look forward, one to each hand.
+	const [first, second] = layer!.rings[1]!;
+	expect(Math.abs(first!.x)).toBeCloseTo(Math.abs(first!.y), 6);
+	expect(second!.y).toBeCloseTo(first!.y * -1, 6);
+});

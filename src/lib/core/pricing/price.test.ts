@@ -3,6 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { rates } from '../../../../tests/kit/studio.ts';
 import type { Amount } from '../cost/amount.ts';
 import { money } from '../money/money.ts';
+import { rational } from '../units/rational.ts';
+import { priceByMarkup } from './methods.ts';
 import { paymentsOf, price, priceOrder, toPricePoint, type Order } from './price.ts';
 import { pieceTerms, type PriceTerms } from './terms.ts';
 
@@ -269,4 +271,13 @@ describe('what belongs to an order', () => {
 		expect(priced(100, terms).net).toEqual(usd(7500));
 		expect(priced(0, terms).net).toEqual(usd(0));
 	});
+});
+
+test('fees that take all of a price, or more, leave no markup; of nothing no fee is taken', () => {
+	const by = (share: number) => priceByMarkup(rational(100), rational('1/2'), { share: rational(share), fixed: rational(3) }); // prettier-ignore
+	expect(by(0)?.valueOf()).toBe(153);
+	expect([by(1), by(2)]).toEqual([undefined, undefined]);
+	const fee = { percent: '3', onTax: false, fixedMinor: 30, payments: 1 };
+	const nothing = priced(0, { method: 'markup', markup: '50', fee, feeOnTop: false });
+	expect([nothing.net.minor, nothing.profit.minor]).toEqual([0, 0]);
 });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
+import { catalogueOf, counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { tally } from '../tally/tally.ts';
 import { ringWidth } from '../geometry/ring.ts';
 import { asClusters } from './as-clusters.ts';
@@ -57,4 +57,11 @@ describe('the same silhouette with other clusters', () => {
 		expect(recipeSchema.parse(JSON.parse(JSON.stringify(back)))).toEqual(back);
 		expect(as(column, 4).recipe).toEqual(column);
 	});
+});
+
+test('what would be limp in its bag goes to the one it fills most like before', () => {
+	// 6.6 × 2.155 / 3 = 4.74 in: in a 9 it is 53 % as wide as the bag, near the 60 % it was; in a 5 it would be 95 %.
+	const column = design('column', '3 11 at 6.6 white x3');
+	const { recipe } = asClusters(column, 6, { catalogue: catalogueOf([], []), pumps: [] }, counter('new'));
+	expect(rows(recipe)[0]).toMatch(/^6 × 9 at 4¾ white/);
 });

@@ -24,6 +24,7 @@ const PIECES: Readonly<Record<string, readonly string[]>> = {
 	'four round a host': ['4 11 at 9 white x4', 'section leg round column x4', '4 5 at 4 red x2', 'section arm x3 left of column gap 5 ft', '3 5 at 4 gold', 'section top mirrored on column', '1 16 at 12 grey'],
 	'garland with limbs': ['run garland', 'corners up 6 ft, right 8 ft, down 6 ft', '60 % 11 at 9 of white', '40 % 5 at 4 of red', 'tee at 3 ft left 2 ft', 'cross at 12 ft up 2 ft', 'thicker in the middle', 'infill 2 to 4 a foot 5 at 3 red', 'hung on hooks every 2 ft with wall hook', 'spine soft line tails 2 ft 2 loops 4 ties a metre'],
 	'helix of clusters': ['run twist', 'helix 5 ft across 2 ft high 3 turns', '4 5 at 4 white', '3 11 at 7 red x2', 'section foot', '4 11 at 9 grey'],
+	'packed round a pole': ['run coil', 'helix 2 ft across 3 ft high 1 turns', '60 % 11 at 9 of white', '40 % 5 at 4 of red'],
 	'swag along a pole': ['run swag', 'catenary 8 ft by 2 ft', '4 5 at 4 white / red x2', '1 11 at 9 gold', 'put 1 16 at 12 red on swag at 4 ft'],
 	'drawn curve': ['run drift', 'curve 0 by 0, 2 by 3, 4 by 0, 6 by 2 ft', '4 5 at 4 white apart 3 in', 'on a table'],
 	'bouquet on a column': ['4 11 at 9 white x3', 'bunch tops on column', '3 11 at 10 white', '2 moon foil in helium', '1 buoy foil on 4 ft thin ribbon', 'letters TIDE of red', 'weight sack'],

@@ -2,9 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
 import { stackIn } from '../structures/stack/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { assemble } from '../assembly/assemble.ts';
+import { assemble, isBare, type Assembly } from '../assembly/assemble.ts';
 import type { View } from './camera.ts';
-import { drawAssembly } from './draw-list.ts';
+import { drawAssembly, MOST_DISCS } from './draw-list.ts';
 import { boxHeight, svgOf, tubesOf } from './svg.ts';
 
 const draw = (recipe: Recipe, view: View = 'front') =>
@@ -78,4 +78,59 @@ describe('the picture as a file', () => {
 		expect(svg.match(/<radialGradient/g)).toHaveLength(2);
 		expect(svg).not.toMatch(/script|href|on\w+=/);
 	});
+});
+
+describe('what has no balls of its own', () => {
+	const nothing: Assembly = {
+		pieces: [],
+		applied: [],
+		lost: [],
+		feet: new Map(),
+		overall: { usual: 0, known: false }
+	};
+	const point = { x: 0, y: 0, z: 100 };
+	const strands = (count: number, path = [point, { ...point, x: 50 }]) => ({
+		...nothing,
+		applied: [
+			{
+				section: 's',
+				of: 's',
+				balls: [],
+				strands: Array.from({ length: count }, () => ({ piece: '', path, d: 10, slot: null, material: null })),
+				colourway: undefined,
+				spots: [{ x: 0, y: 0, z: 0, mirrored: false, turn: 0 }]
+			}
+		]
+	}) as unknown as Assembly; // prettier-ignore
+	const discs = (assembly: Assembly) => drawAssembly(assembly, { catalogue: studio, view: 'front' }).discs;
+	test('a design is bare without stacks and without anything loose', () => {
+		expect(isBare(nothing)).toBe(true);
+		expect(isBare(strands(1))).toBe(false);
+		const one = assemble(design('c', '1 11 at 9 white'), null, () => undefined);
+		expect(isBare(one)).toBe(false);
+		expect(isBare({ pieces: one.pieces, applied: strands(1).applied })).toBe(false);
+	});
+	test('a strand of no points is not drawn; of more than can be drawn the first are', () => {
+		expect(discs(strands(2, []))).toEqual([]);
+		expect(discs(strands(MOST_DISCS + 20))).toHaveLength(MOST_DISCS);
+	});
+});
+
+test('what hangs is drawn at its height while the floor is level, and on its lowest point from above', () => {
+	const hung = assemble(
+		design('g', 'run garland', 'line 4 ft lifted 7 ft', '4 5 at 4 white'),
+		null,
+		() => undefined
+	);
+	const lowest = (tilt: number) =>
+		Math.min(...drawAssembly(hung, { catalogue: studio, view: 'front', camera: { turn: 0.4, tilt } }).discs.map((d) => d.y - d.r)); // prettier-ignore
+	expect(lowest(0)).toBeGreaterThan(1900);
+	expect(lowest(0.3)).toBeCloseTo(0, 0);
+});
+
+test('a heart by itself faces the audience, hearts of a ring look outwards', () => {
+	const lone = draw(design('h', '1 11 hearts at 9 white')).discs[0]!;
+	expect([lone.flat, lone.lean]).toEqual([1, 0]);
+	const back = draw(design('h', '1 11 hearts at 9 white back', '1 11 hearts at 9 red front'), 'side');
+	for (const { flat } of back.discs) expect(flat).toBeLessThan(1);
 });

@@ -56,6 +56,7 @@ describe('loss and spares are two things', () => {
 		const all = bill.lines.reduce((a, l) => a * binomialAtMost(l.spares, l.toBuy, l.loss), 1);
 		expect(all).toBeGreaterThanOrEqual(rates.service);
 		expect(bill.spares).toBeGreaterThan(0);
+		for (const l of bill.lines) expect(l.toBuy).toBe(l.used.valueOf() + l.spares);
 	});
 	test('six bands at 4 % survive together with 78 in 100; the spares found make it 95, one fewer does not', () => {
 		const six = Array.from({ length: 6 }, () => ({ needed: 1, loss: 0.04 }));
@@ -181,4 +182,27 @@ describe('patches under what touches the floor: bill, work and plan count from o
 		expect(patches(table)).toEqual([0, 0, 0]);
 		expect(patches(design('again', '4 11 at 10 white', 'stands on a box', 'stands on the floor'))).toEqual([4, 4, 4]); // prettier-ignore
 	});
+});
+
+test('a row of one layer is attached to nothing; every cluster of a joined layer takes its tie', () => {
+	const work = (recipe: Recipe) => count(recipe).tasks.find((t) => t.task === 'attach')?.count;
+	expect([work(design('one', '4 11 at 9 white')), work(design('three', '4 11 at 9 white x3'))]).toEqual([
+		undefined,
+		2
+	]);
+	const tied = (...lines: string[]) => used(design('c', ...lines), 'tie balloon');
+	// A quarter of a balloon a tie, by the rule of these rates: two clusters on two layers above the first.
+	expect(tied('4 11 at 9 white + 2 5 at 4 red x3 joined modelling balloon')).toBe(2 * 2 * 0.25);
+	expect(tied('4 11 at 9 white x3 joined modelling balloon')).toBe(2 * 0.25);
+});
+
+test('each stack is judged by where its own balloons are', () => {
+	const pair = design('pair', '4 11 at 9 white x2', 'section odd left of column', '3 11 at 10 white with 1 11 at 5 white', '4 11 at 9 red'); // prettier-ignore
+	const tilted = (recipe: Recipe) => count(recipe).findings.filter((f) => f.code === 'tilted' || f.code === 'pear-shaped').map((f) => f.about); // prettier-ignore
+	const [first, second] = pair.sections.map((s) => (s.structure.kind === 'stack' ? s.structure.layers.map((l) => l.id) : [])); // prettier-ignore
+	expect(tilted(pair).length).toBeGreaterThan(0);
+	for (const about of tilted(pair)) {
+		expect(second).toContain(about);
+		expect(first).not.toContain(about);
+	}
 });

@@ -88,3 +88,16 @@ describe('lengths', () => {
 		);
 	});
 });
+
+describe('a number without a unit', () => {
+	test('is of the unit that the field asks for; a second one is inches over whole feet', () => {
+		expect(parseLength('7', 'ft')).toMatchObject({ ok: true, value: { um: feet(7), unit: 'ft' } });
+		expect(parseLength('7', 'in')).toMatchObject({ ok: true, value: { um: inches(7), unit: 'in' } });
+		expect(parseLength('7 ft 9', 'in')).toMatchObject({ ok: true, value: { um: feet(7.75), unit: 'ft' } });
+		expect(parseLength('7 ft 9', 'ft')).toMatchObject({ ok: true, value: { um: feet(7.75), unit: 'ft' } });
+	});
+	test('two lengths that are not feet and inches are no length', () => {
+		for (const text of ['7 in 9 in', '7 ft 9 cm', '7 m 9 in', '7 in 9 cm', '7 ft 9 ft'])
+			expect([text, parseLength(text)]).toMatchObject([text, { ok: false, code: 'not-a-length' }]);
+	});
+});

@@ -185,3 +185,26 @@ describe('what is refused, in words', () => {
 		['6 260 red 12 on row 3', /no row to put it on|has 0 rows/]
 	])('%s', (line, say) => expect(says(line)).toMatch(say));
 });
+
+describe('a set of bands', () => {
+	const bent = pieceOf('5 260 red 12 bent 180');
+	test('is two bent balloons or more, with something in them and an angle', () => {
+		expect(nestingOf(bent)).toBeDefined();
+		expect(nestingOf({ ...bent, count: 2 })).toBeDefined();
+		for (const other of [{ count: 1 }, { bubbles: [] }, { angle: 0 }, { shaping: 'wound' as const }])
+			expect([other, nestingOf({ ...bent, ...other })]).toEqual([other, undefined]);
+	});
+});
+
+test('a coil is as long as its balloon whichever way its axis goes', () => {
+	const recipe = made('4 11 at 9 white', 'form curls on column', '8 260 red 48 wound as curl on column row 1 round'); // prettier-ignore
+	const { applied } = assemble(recipe, null, () => undefined);
+	const strands = applied.flatMap((g) => g.strands);
+	expect(strands).toHaveLength(8);
+	const lengths = strands.map(({ path }) =>
+		path.slice(1).reduce((a, p, i) => a + Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y, p.z - path[i]!.z), 0)
+	);
+	// Eight ways round the column: the coils are the same but for where they point.
+	for (const length of lengths) expect(length / lengths[0]!).toBeCloseTo(1, 3);
+	expect(lengths[0]! / (48 * IN)).toBeGreaterThan(0.8);
+});

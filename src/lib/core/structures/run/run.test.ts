@@ -8,10 +8,12 @@ import { omittingSlots } from '../../recipe/omit-slots.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { Run } from './document.ts';
 import { tally, type Tally } from '../../tally/tally.ts';
+import { um } from '../../units/length.ts';
 import { rational } from '../../units/rational.ts';
 import { assemble } from '../../assembly/assemble.ts';
 import { apartBy, dominant, estimatesOf, estimateUsed, packJob, packKey, splitCount } from './organic.ts';
 import { firstCount, gapLimit } from './pack-job.ts';
+import { Packer } from './packer.ts';
 import { packing, packNow, packRoughly } from './pack-run.ts';
 import { jobOf, placeRun } from './place.ts';
 import { clustersByRow, fitPitch, layRun, pitchOf, spineLength } from './count.ts';
@@ -28,6 +30,7 @@ const bought = (t: Tally, key: string): number =>
 const tasks = (t: Tally, task: string): number =>
 	t.tasks.filter((k) => k.task === task).reduce((a, k) => a + k.count, 0);
 const FT = 304.8;
+const MIX = ['line 20 ft', '70 % 5 at 4½ of 2 white / 1 red', '30 % 11 at 9 of gold'];
 
 describe('a framed pipe', () => {
 	const quads = (squash: number, length: string) => {
@@ -193,7 +196,6 @@ describe('clusters along a path', () => {
 });
 
 describe('an organic run', () => {
-	const MIX = ['line 20 ft', '70 % 5 at 4½ of 2 white / 1 red', '30 % 11 at 9 of gold'];
 	test('shares and colours never lose a balloon', () => {
 		fc.assert(
 			fc.property(
@@ -520,4 +522,21 @@ describe('pieces on a point of a path', () => {
 		const t = tally(far, null, 1, { catalogue: stock, rates, library: () => undefined });
 		expect(t.findings.map((f) => f.code)).toContain('host-lost');
 	});
+});
+
+test('a packing of other sizes than the mix has now is none', () => {
+	const own = run(...MIX);
+	const packed = { key: packKey(own), length: um(Math.round(lengthOfRun(own) * 1000)), counts: [100, 200] };
+	const total = (counts: readonly number[]) => estimatesOf({ ...own, organic: { ...own.organic, packed: { ...packed, counts } } })[2]!.total; // prettier-ignore
+	expect(total([100, 200])).toBe(300);
+	expect(total([100])).toBeNull();
+	expect(total([100, 200, 50])).toBeNull();
+});
+
+test('gaps are filled by and by: no more than eighty and one at a time', () => {
+	const long = packJob(run('line 60 ft', '100 % 5 at 4 of white'), null)!;
+	const packer = new Packer(long, 0);
+	const before = packer.count;
+	expect(packer.fill()).toBe(81);
+	expect(packer.count).toBe(before + 81);
 });

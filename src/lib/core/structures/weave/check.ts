@@ -19,7 +19,7 @@ function checkWeave(weave: Weave, { section: { name }, rates }: CheckContext): F
 			)
 		);
 	const size = sizeOfWeave(weave, rates.pumps);
-	if (chord !== null && size.bow === undefined && size.width > 0)
+	if (chord !== null && size.bow === undefined)
 		found.push(
 			watch(
 				'too-short',

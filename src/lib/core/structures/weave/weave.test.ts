@@ -196,3 +196,15 @@ describe('what is seen of a weave', () => {
 		expect(t.tasks.find((k) => k.task === 'inflate medium')?.count).toBe(32);
 	});
 });
+
+test('a handle without a wanted rise reaches what its links reach; bent without balloons, nothing is said of its length', () => {
+	const over = (...more: string[]) =>
+		sizeOfWeave(weave('panel of 10 links at 9', '3 rows 8 white', ...more)).handle;
+	expect(over('handle of 8 red over 6 ft')).toMatchObject({ wanted: null });
+	expect(over('handle of 8 red over 6 ft to 1½ ft')).toMatchObject({ wanted: expect.closeTo(1.5 * FT, 6) });
+	expect(over()).toBeNull();
+	const codes = (...lines: string[]) =>
+		counted('panel of 10 links at 9', ...lines).findings.map((f) => f.code);
+	expect(codes('row 3 white', 'bent over 9 ft')).toContain('too-short');
+	expect(codes('row 3 white')).not.toContain('too-short');
+});
