@@ -70,8 +70,8 @@ export { expect } from '@playwright/test';
 
 /** Opens an empty design on the Bench, named so that tests never meet each other's. */
 export async function newDesign(page: Page, name: string): Promise<string> {
-	await page.goto('/shelf');
-	await page.getByRole('button', { name: 'New design', exact: true }).click();
+	await page.goto('/new');
+	await page.getByRole('button', { name: 'Empty', exact: true }).click();
 	await page.waitForURL(/\/bench\/.+/);
 	await ready(page);
 	const title = page.getByLabel('Name of the design');

@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { emptyRecipe } from '$lib/core/recipe/build.ts';
+import { idFrom, newId } from '$lib/server/form-id.ts';
 import { shelf, SHELF_SORTS } from '$lib/server/services/shelf.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -7,22 +7,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const get = (name: string) => (url.searchParams.get(name) ?? '').slice(0, 80);
 	const sort = SHELF_SORTS.find((s) => s === get('sort')) ?? 'changed';
 	const query = { search: get('search').trim(), tag: get('tag'), sort, page: Number(get('page')) || 1 };
-	return { query, fresh: crypto.randomUUID(), ...(await shelf(locals.repos, locals.work, query)) };
-};
-
-const newId = () => crypto.randomUUID();
-/** Ids come with the form, so that a button pressed twice makes one design. */
-const idFrom = (form: FormData): string => {
-	const said = String(form.get('id') ?? '');
-	return /^[\w-]{8,64}$/.test(said) ? said : newId();
+	return { query, fresh: newId(), ...(await shelf(locals.repos, locals.work, query)) };
 };
 
 export const actions: Actions = {
-	create: async ({ request, locals }) => {
-		const id = idFrom(await request.formData());
-		await locals.repos.designs.create(id, emptyRecipe('New design', newId), new Date());
-		redirect(303, `/bench/${id}`);
-	},
 	duplicate: async ({ request, locals }) => {
 		const form = await request.formData();
 		const id = idFrom(form);

@@ -54,10 +54,7 @@
 		<div class="ml-auto flex items-center gap-3">
 			<a class="quiet-link" href="/compare">Side by side</a>
 			<a class="quiet-link" href="/shelf/open">Recipe files</a>
-			<form method="post" action="?/create">
-				<input type="hidden" name="id" value={data.fresh} />
-				<Button kind="strong" type="submit">New design</Button>
-			</form>
+			<Button kind="strong" href="/new">New design</Button>
 		</div>
 	</header>
 	{#if data.damaged.length > 0}

@@ -1,14 +1,9 @@
-import { differenceCiede2000, modeLab65, modeRgb, useMode } from 'culori/fn';
+import { colourDistance } from '../materials/colour-distance.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { slotsOfParts } from '../structures/registry/refs.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Finding } from './finding.ts';
-
-useMode(modeRgb);
-useMode(modeLab65);
-/** CIEDE2000 (published: Sharma, Wu & Dalal 2005), as culori computes it. */
-const difference = differenceCiede2000();
 
 /** Two colours nearer than this are taken for one. Common practice. */
 export const ALIKE = 5;
@@ -36,7 +31,7 @@ export function checkColours(
 				b.rows > 0 &&
 				(b.rows > 1 || j < i) &&
 				a.colour.finish === b.colour.finish &&
-				(difference(a.colour.hex, b.colour.hex) ?? Infinity) < ALIKE
+				colourDistance(a.colour.hex, b.colour.hex) < ALIKE
 		);
 		if (!near) return [];
 		return [

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Redo from '@lucide/svelte/icons/redo-2';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { onMount, untrack } from 'svelte';
+	import { onMount, untrack, type Snippet } from 'svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import { Bench } from './bench.svelte.ts';
 	import type { BenchData } from './bench-data.ts';
@@ -26,8 +26,10 @@
 		onquote: (line: { design: string; colourway: string; size: string }) => void;
 		/** Opens another page of this design. */
 		onopen: (path: string) => void;
+		/** Shown over the recipe: how it was begun. */
+		begun?: Snippet;
 	}
-	let { data, onquote, onopen }: Props = $props();
+	let { data, onquote, onopen, begun }: Props = $props();
 	// A page shows one design; another design is another page.
 	// svelte-ignore state_referenced_locally
 	const bench = new Bench(data);
@@ -230,7 +232,7 @@
 		</div>
 	</header>
 	<div class="three">
-		<RecipePanel bind:this={panel} {bench} onplaces={(layer) => (places = layer)} />
+		<RecipePanel bind:this={panel} {bench} {begun} onplaces={(layer) => (places = layer)} />
 		<BenchPicture {bench} checked={hasContent || bench.tally.findings.some((f) => f.level === 'bad')} />
 		<div class="tape-side" class:open={tapeOpen}>
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>

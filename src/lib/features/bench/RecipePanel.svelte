@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { tick } from 'svelte';
+	import { tick, type Snippet } from 'svelte';
 	import { formatFeet, toMillimetres, type Millimetres } from '../../core/units/length.ts';
 	import { isSeen } from '../../core/structures/registry/picture.ts';
 	import type { Bench } from './bench.svelte.ts';
@@ -15,8 +15,10 @@
 		bench: Bench;
 		/** Opens the plan of a row's places. */
 		onplaces: (layer: string) => void;
+		/** Shown over the rows: how it was begun. */
+		begun?: Snippet;
 	}
-	let { bench, onplaces }: Props = $props();
+	let { bench, onplaces, begun }: Props = $props();
 	let entry = $state<ReturnType<typeof EntryLine>>();
 	let panel = $state<HTMLElement>();
 
@@ -96,6 +98,7 @@
 	onfocusout={() => point(null, 0)}
 	onkeydowncapture={() => (armed = false)}
 >
+	{@render begun?.()}
 	<div class="scroll" data-scroll>
 		<div class="stand">
 			{#each standing as section (section.id)}

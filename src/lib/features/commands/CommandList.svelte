@@ -15,11 +15,10 @@
 		onopen: (path: string) => void;
 	}
 	let { onopen }: Props = $props();
-	const screens: Doable[] = SCREENS.map(([name, path]) => ({
-		name: `Go to ${name}`,
-		group: 'Screens',
-		run: () => onopen(path)
-	}));
+	const screens: Doable[] = [
+		{ name: 'New design', also: 'start make', group: 'Screens', run: () => onopen('/new') },
+		...SCREENS.map(([name, path]) => ({ name: `Go to ${name}`, group: 'Screens', run: () => onopen(path) }))
+	];
 	const groups = $derived.by(() => {
 		const all = [...commands.all, ...screens];
 		return [...new Set(all.map((c) => c.group))].map((name) => ({

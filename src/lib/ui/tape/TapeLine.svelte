@@ -22,7 +22,7 @@
 </script>
 
 {#snippet cells()}
-	<span class="label">{label}</span>
+	<span class="label" class:long={label.length > 8}>{label}</span>
 	<span class="count">{count}</span>
 	<span class="amount" data-name={name}>{amount}</span>
 {/snippet}
@@ -94,6 +94,10 @@
 		color: var(--on-marker);
 		--ground: light-dark(transparent, var(--marker));
 		background: linear-gradient(var(--ground) 34%, var(--marker) 34% 92%, var(--ground) 92%);
+	}
+	/* “Price, at least” stays on its line beside the price. */
+	.big .long {
+		font-size: 15px;
 	}
 	.aside {
 		color: var(--muted);

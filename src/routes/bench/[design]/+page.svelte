@@ -1,5 +1,8 @@
 <script lang="ts">
-	import { afterNavigate, beforeNavigate, goto } from '$app/navigation';
+	import { afterNavigate, beforeNavigate, goto, replaceState } from '$app/navigation';
+	import { page } from '$app/state';
+	import { catalogue } from '$lib/core/materials/catalogue.ts';
+	import Started from '$lib/features/starting/Started.svelte';
 	import BenchView from '$lib/features/bench/BenchView.svelte';
 
 	let { data } = $props();
@@ -17,8 +20,17 @@
 			else void goto(to.url, { invalidateAll: true });
 		});
 	});
-	afterNavigate(() => (left = false));
+	/** Built just now from a starting shape: said once, not again after a reload. */
+	const started = page.url.searchParams.has('started') ? page.params.design : undefined;
+	afterNavigate(() => {
+		left = false;
+		if (started !== undefined && page.url.searchParams.has('started')) replaceState(page.url.pathname, {});
+	});
 </script>
+
+{#snippet begun()}
+	<Started recipe={data.recipe} catalogue={catalogue(data.materials, data.colours)} />
+{/snippet}
 
 <svelte:head><title>{data.recipe.name} · Bright Tally</title></svelte:head>
 <main>
@@ -28,6 +40,7 @@
 			{data}
 			onquote={({ design, ...choice }) => goto(`/quotes?with=${design}&${new URLSearchParams(choice)}`)}
 			onopen={(path) => void goto(path)}
+			begun={started === data.id ? begun : undefined}
 		/>
 	{/key}
 </main>

@@ -17,8 +17,25 @@ function printPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintC
 	return `put ${thing} as ${name}, ${hosts} with ${each === '1' ? '' : `${each} `}${fixing}${swappable ? ', swappable' : ''}`;
 }
 
+/** `put 2 5 at 4 white as eyes on row 3 front, 1 on row 2 front with glue`: a piece as it is typed. */
+function typedPiece(
+	{ name, what, on, fixing }: AppliedPiece,
+	{ slots, materialOf, hostName }: PrintContext
+): string {
+	const thing =
+		what.kind === 'balloon'
+			? printOwn(what.balloon, slots)
+			: what.material === null
+				? ''
+				: nameIn(materialOf)(what.material);
+	const [first, ...others] = on.map((o) => ({ count: o.count, host: hostName(o.host) }));
+	const also = others.map((o) => `, ${o.count} on ${o.host}`).join('');
+	return `put ${first!.count} ${thing} as ${name} on ${first!.host}${also} with ${fixing}`;
+}
+
 export const print: PrintFacet<Applied> = {
-	lines: () => [],
+	lines: ({ pieces }, context) =>
+		pieces.map((p) => ({ id: p.id, about: 'row', text: typedPiece(p, context), slot: null })),
 	said: ({ pieces }, _heading, context) => pieces.map((p) => printPiece(p, context)),
 	part({ pieces }, id) {
 		const piece = pieces.find((p) => p.id === id);

@@ -58,7 +58,10 @@ export function insideTasks({ inside, painted }: Filled, count: number): TaskCou
 }
 
 /** Two balloons of a cluster are alike inside too. */
-export const sameInside = (a: Filled, b: Filled): boolean =>
+export const sameInside = (
+	a: Pick<Filled, 'inside' | 'painted'>,
+	b: Pick<Filled, 'inside' | 'painted'>
+): boolean =>
 	a.painted === b.painted && (a.inside === b.inside || JSON.stringify(a.inside) === JSON.stringify(b.inside));
 
 /** A balloon in a balloon: its slot and width, mm. */

@@ -8,11 +8,11 @@ import { sameInside } from './filled.ts';
 import { scaleHost } from './scale.ts';
 
 test('balloons are alike inside where both have the same in them, and the same paint', () => {
-	const sand = () => ({ inside: { of: 'sand' as const } });
+	const sand = () => ({ inside: { kind: 'filling', of: 'sand' } as const });
 	expect(sameInside({}, {})).toBe(true);
 	expect(sameInside(sand(), sand())).toBe(true);
 	expect(sameInside(sand(), {})).toBe(false);
-	expect(sameInside(sand(), { inside: { of: 'water' } })).toBe(false);
+	expect(sameInside(sand(), { inside: { kind: 'filling', of: 'water' } })).toBe(false);
 	expect(sameInside({ painted: true }, {})).toBe(false);
 	expect(sameInside({ painted: true, ...sand() }, { painted: true, ...sand() })).toBe(true);
 	expect(sameInside({ painted: true, ...sand() }, sand())).toBe(false);

@@ -1,7 +1,7 @@
 import type { Stack, Layer } from './document.ts';
-import { formatFeet, toMillimetres, formatInches } from '../../units/length.ts';
+import { formatFeet, formatInches, formatLength, toMillimetres } from '../../units/length.ts';
 import type { Slot } from '../../document/slot.ts';
-import type { PrintFacet } from '../facets/print.ts';
+import type { PrintedLine, PrintFacet } from '../facets/print.ts';
 import { printCluster } from '../kit/print-balloon.ts';
 import { nameIn, printPlaces } from '../kit/print-words.ts';
 
@@ -30,9 +30,16 @@ function printStack(stack: Stack, nameOf: (id: string) => string): string[] {
 	].filter(Boolean);
 }
 
+const more = (text: string): PrintedLine => ({ id: null, about: 'more', text, slot: null });
+
 export const print: PrintFacet<Stack> = {
-	lines: ({ layers }, { slots }) =>
-		layers.map((l) => ({ id: l.id, about: 'row', text: printLayer(l, slots), slot: null })),
+	lines: ({ layers, upright, onFloor }, { slots }) => [
+		...layers.map((l) => ({ id: l.id, about: 'row' as const, text: printLayer(l, slots), slot: null })),
+		...(upright.kind === 'none' || upright.length === null
+			? []
+			: [more(`${upright.kind} ${formatLength({ um: upright.length, unit: 'ft' })}`)]),
+		...(onFloor ? [] : [more('stands on a table')])
+	],
 	said(stack, { text, lone }, { slots, materialOf }) {
 		const nameOf = nameIn(materialOf);
 		const places = (layer: Layer) => layer.clusters.map((c) => printPlaces(c.places, nameOf)).join('');

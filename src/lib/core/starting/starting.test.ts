@@ -1,0 +1,175 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { catalogueOf, colours, counter, floating, rates } from '../../../../tests/kit/studio.ts';
+import { applyEntry } from '../language/apply.ts';
+import { parseEntry } from '../language/read.ts';
+import { typedLines } from '../language/typed.ts';
+import { emptyRecipe } from '../recipe/build.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
+import { recipeSchema } from '../recipe/recipe.schema.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { tally } from '../tally/tally.ts';
+import { feet, inches, um } from '../units/length.ts';
+import { POINT } from '../units/number.ts';
+import type { StartField, StartValues } from './field.ts';
+import type { StartingShape } from './shape.ts';
+import { SHAPES } from './shapes.ts';
+import { bagsIn, startErrors, startRecipe, startValues } from './start.ts';
+
+const stock = { materials: floating, colours };
+const context = { catalogue: catalogueOf(floating, colours), rates, library: () => undefined };
+const count = (recipe: Recipe) => tally(recipe, null, 1, context);
+const shape = (id: string) => SHAPES.find((s) => s.id === id)!;
+/** A shape with some fields said otherwise. */
+const started = (id: string, said: Record<string, unknown> = {}, own = stock) => {
+	const values = { ...startValues(shape(id), own), ...(said as StartValues) };
+	return { values, errors: startErrors(shape(id), values, own), make: () => startRecipe(shape(id), values, own, counter()) }; // prettier-ignore
+};
+
+/** Anything that a field may hold, in this Stockroom. */
+function anyOf(field: StartField): fc.Arbitrary<StartValues[string]> {
+	const halves = fc.integer({ min: 4, max: 70 }).map((n) => um(n * inches(0.5)));
+	const balloon = fc.record({ nominal: fc.constantFrom(...bagsIn(stock)), size: halves });
+	switch (field.kind) {
+		case 'length':
+			return fc.integer({ min: Math.ceil(field.min / feet(0.5)), max: Math.min(40, Math.floor(field.max / feet(0.5))) }).map((n) => um(n * feet(0.5))); // prettier-ignore
+		case 'balloon':
+			return balloon;
+		case 'balloon or none':
+			return fc.option(balloon);
+		case 'count':
+			return fc.integer({ min: field.min, max: Math.min(field.max, 12) });
+		case 'colours':
+			return fc.uniqueArray(fc.constantFrom('white', 'red', 'gold', 'grey'), { maxLength: field.most });
+		case 'choice':
+			return fc.constantFrom(...field.options.map(([value]) => value));
+		case 'thing':
+			return fc.option(fc.constantFrom(...floating.filter((m) => field.kinds.includes(m.kind)).map((m) => m.id))); // prettier-ignore
+		case 'text':
+			return fc.constantFrom('5', 'AB', '10', 'HI', '#', '');
+	}
+}
+const anyValues = ({ fields }: StartingShape) =>
+	fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, anyOf(field)])));
+
+/** A recipe without what typing cannot give it: ids, what slots are called, the stand that was picked. */
+function plain(recipe: Recipe): unknown {
+	const slots = new Map(recipe.slots.map((s) => [s.id, recipe.colourways[0]!.fills[s.id]]));
+	const names = new Map(recipe.sections.map((s, i) => [s.id, `section ${i}`]));
+	const first = recipe.sections[0]!.name;
+	return JSON.parse(
+		JSON.stringify(recipe.sections, (key, value: unknown) => {
+			if (key === 'id' || key === 'layer') return undefined;
+			if (key === 'name' && [first, `on ${first}`].includes(value as string)) return undefined;
+			if (key === 'upright') return { ...(value as object), material: null };
+			if (typeof value === 'string') return slots.get(value) ?? names.get(value) ?? value;
+			return value;
+		})
+	);
+}
+/** The same typed on the entry line of an empty design, colours by their names. */
+function typed(recipe: Recipe): Recipe {
+	const fills = recipe.colourways[0]!.fills;
+	const named = recipe.slots.map((s) => ({ ...s, name: context.catalogue.colourNames.get(fills[s.id] ?? '') ?? s.name })); // prettier-ignore
+	const lines = typedLines({ ...recipe, slots: named }, (id) => context.catalogue.materials.get(id));
+	const newId = counter('t');
+	const draft = emptyRecipe(recipe.name, newId) as RecipeDraft;
+	let section: string | undefined = draft.sections[0]!.id;
+	for (const line of lines) {
+		const { slots, sections } = draft as Recipe;
+		const entry = parseEntry(line, { slots, colourway: draft.colourways[0] as never, colours, materials: floating, sections, recipe: draft as Recipe, section, style: POINT }); // prettier-ignore
+		if (!entry.ok) throw new Error(`${line}: ${entry.say}`);
+		section = applyEntry(draft, entry.value, { section }, newId) ?? section;
+	}
+	return draft as Recipe;
+}
+
+describe.each(SHAPES.map((s) => [s.title, s] as const))('%s', (_, own) => {
+	test('asks for five to eight things, and starts as something counted, drawn and priced', () => {
+		expect(Object.keys(own.fields).length).toBeGreaterThanOrEqual(5);
+		expect(Object.keys(own.fields).length).toBeLessThanOrEqual(8);
+		const { errors, make } = started(own.id);
+		expect(errors).toEqual({});
+		const { bill, price, assembly } = count(make());
+		expect(bill.balloons).toBeGreaterThan(1);
+		expect(price.status).toBe('priced');
+		expect(assembly.overall.usual).toBeGreaterThan(0);
+	});
+	test('whatever is said is kept, or refused at its field (property)', () => {
+		fc.assert(
+			fc.property(anyValues(own), (values) => {
+				const errors = startErrors(own, values, stock);
+				for (const name of Object.keys(errors)) expect(Object.keys(own.fields)).toContain(name);
+				if (Object.keys(errors).length > 0) return;
+				const recipe = startRecipe(own, values, stock, counter());
+				expect(recipeSchema.safeParse(recipe).error?.message).toBeUndefined();
+				expect(count(recipe).findings.filter((f) => f.code === 'not-found' || f.code === 'host-lost')).toEqual([]); // prettier-ignore
+			}),
+			{ numRuns: 60 }
+		);
+	});
+	test('its lines typed on an empty design give the same (property)', () => {
+		const full = anyValues(own).filter((v) => (v['colours'] as readonly string[]).length > 0);
+		fc.assert(
+			fc.property(full, (values) => {
+				if (Object.keys(startErrors(own, values, stock)).length > 0) return;
+				const recipe = startRecipe(own, values, stock, counter());
+				expect(plain(typed(recipe))).toEqual(plain(recipe));
+			}),
+			{ numRuns: 40 }
+		);
+	});
+});
+
+describe('what is asked for is what is built', () => {
+	test('a column of six feet is within a row of it, on a pole that reaches', () => {
+		const { make } = started('column', { height: feet(6), topper: null });
+		const { stacks, findings } = count(make());
+		expect(Math.abs(stacks[0]!.placed.body.usual - 6 * 304.8)).toBeLessThan(120);
+		expect(findings.map((f) => f.code)).not.toContain('upright-short');
+	});
+	test('a pillar’s height is foot and column together', () => {
+		const { make } = started('pillar', { height: feet(5) });
+		const { placed } = count(make()).stacks[0]!;
+		// Collar and topper stand on it: the last two layers.
+		const column = placed.layers.at(-3)!.top;
+		expect(Math.abs(column - 5 * 304.8)).toBeLessThan(150);
+	});
+	test('a wall is as wide and as high as whole balloons come', () => {
+		const { make } = started('wall', { width: feet(6), height: feet(4.5), balloon: { nominal: inches(10), size: inches(9) } }); // prettier-ignore
+		const { bill } = count(make());
+		expect(bill.inflate.filter((l) => l.bag.startsWith('10')).reduce((a, l) => a + l.quantity.valueOf(), 0)).toBe(8 * 6); // prettier-ignore
+	});
+	test('six balloons in two colours are three each, on ribbon over the weight that was picked', () => {
+		const { make } = started('bouquet', { count: 6, foil: 'moon foil', foils: 2, weight: 'sack', colours: ['white', 'red'] }); // prettier-ignore
+		const { bill } = count(make());
+		const used = (label: string) => bill.lines.filter((l) => l.label.includes(label)).map((l) => l.used.valueOf()); // prettier-ignore
+		expect([used('gull white'), used('buoy red'), used('moon foil'), used('sack')]).toEqual([
+			[3],
+			[3],
+			[2],
+			[1]
+		]);
+	});
+});
+
+describe('what cannot be is refused at its field', () => {
+	test.each([
+		['letters', { text: 'K' }, 'text', /no square frame/],
+		['letters', { text: ' ' }, 'text', /Which letter/],
+		['letters', { text: 'ABCDE' }, 'text', /Up to 4/],
+		['column', { height: feet(0.5) }, 'height', /between 1′ 0″ and 30′ 0″/],
+		['column', { balloon: { nominal: inches(11), size: inches(20) } }, 'balloon', /cannot be sized to 20/],
+		['column', { each: 2.5 }, 'each', /whole number from 2 to 12/],
+		['wall', { balloon: { nominal: inches(5), size: inches(4) } }, 'balloon', /no 5 in links .* has 10, 12/],
+		['wall', { width: feet(60), balloon: { nominal: inches(10), size: inches(2.5) } }, 'width', /more than 200/]
+	] as const)('%s %j', (id, said, field, say) => expect(started(id, said).errors[field]).toMatch(say)); // prettier-ignore
+});
+
+test('an empty Stockroom still starts: bags that are sold, colours left open until the job', () => {
+	for (const { id } of SHAPES) {
+		const { errors, make } = started(id, {}, { materials: [], colours: [] });
+		expect([id, errors]).toEqual([id, {}]);
+		expect(recipeSchema.safeParse(make()).success).toBe(true);
+	}
+});

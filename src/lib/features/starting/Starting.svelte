@@ -1,0 +1,211 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { formatHours } from '../../core/labour/standards.ts';
+	import { formatAmount } from '../../core/money/money.ts';
+	import type { DrawList } from '../../core/scene/draw-list.ts';
+	import { SHAPES } from '../../core/starting/shapes.ts';
+	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
+	import Button from '../../ui/button/Button.svelte';
+	import Tape from '../../ui/tape/Tape.svelte';
+	import TapeLine from '../../ui/tape/TapeLine.svelte';
+	import { atLeast, atMost, missingText, percentText, priceText, sumText } from '../bench/tape-words.ts';
+	import Picture from '../picture/Picture.svelte';
+	import FieldView from './FieldView.svelte';
+	import ShapeTile from './ShapeTile.svelte';
+	import { Start, type StartData } from './start.svelte.ts';
+
+	interface Props {
+		data: StartData;
+		/** Id of the design to be, so that a button pressed twice makes one. */
+		fresh: string;
+		/** The shape asked for by the address. */
+		shape: string;
+		onshape: (id: string) => void;
+	}
+	let { data, fresh, shape, onshape }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	const start = new Start(data);
+	/** Fields that take the whole width. */
+	const WIDE: ReadonlySet<string> = new Set(['colours', 'balloon', 'balloon or none']);
+	const KEPT = 'bright-tally/starting';
+	let tiles = $state.raw<Readonly<Record<string, DrawList>>>({});
+	$effect.pre(() => {
+		start.shape = SHAPES.find((s) => s.id === shape) ?? SHAPES[0]!;
+	});
+	onMount(() => {
+		try {
+			start.resume(JSON.parse(sessionStorage.getItem(KEPT) ?? '{}'));
+		} catch {
+			// What cannot be read is begun anew.
+		}
+		// The picture in hand first, then the small ones, one a frame.
+		let next = 0;
+		const draw = () => {
+			const one = SHAPES[next++];
+			if (!one) return;
+			tiles = { ...tiles, [one.id]: start.tile(one) };
+			frame = requestAnimationFrame(draw);
+		};
+		let frame = requestAnimationFrame(draw);
+		return () => cancelAnimationFrame(frame);
+	});
+	$effect(() => {
+		const said = JSON.stringify(start.said);
+		if (said !== '{}') sessionStorage.setItem(KEPT, said);
+	});
+	const price = $derived(start.tally.price);
+	const unknown = $derived(start.tally.cost.total.unknown);
+	const overall = $derived(start.tally.assembly.overall);
+	/** The height it came to, where one was asked for: rows come whole. */
+	const tall = $derived(overall.known ? `${formatFeet(overall.usual as Millimetres)} over all` : '');
+	let building = $state(false);
+	let recipe = $state('');
+	/** Ids of its own are given when it is built. */
+	function build() {
+		recipe = JSON.stringify(start.make(() => crypto.randomUUID()));
+		sessionStorage.removeItem(KEPT);
+		building = true;
+	}
+</script>
+
+<div class="shapes" role="group" aria-label="Starting shapes">
+	{#each SHAPES as one (one.id)}
+		<ShapeTile
+			title={one.title}
+			list={tiles[one.id] ?? null}
+			chosen={one === start.shape}
+			onpick={() => onshape(one.id)}
+		/>
+	{/each}
+	<form method="post" action="?/empty" class="contents">
+		<input type="hidden" name="id" value={fresh} />
+		<ShapeTile title="Empty" list={null} empty chosen={false} />
+	</form>
+</div>
+<div class="three">
+	<section class="fields" aria-label="{start.shape.title}: what it is made of">
+		<h2 class="text-[19px]">{start.shape.title}</h2>
+		<p class="-mt-2 text-muted">{start.shape.says}</p>
+		{#key start.shape.id}
+			<div class="grid">
+				{#each Object.entries(start.shape.fields) as [name, field] (name)}
+					<div class:wide={WIDE.has(field.kind)}>
+						<FieldView
+							{field}
+							value={start.values[name]!}
+							{data}
+							error={start.errors[name]}
+							came={field.kind === 'length' && field.comes && start.ok ? tall : ''}
+							onset={(value) => start.set(name, value)}
+						/>
+					</div>
+				{/each}
+			</div>
+		{/key}
+	</section>
+	<section class="picture" aria-label="Picture">
+		<Picture
+			list={start.picture}
+			known={overall.known}
+			label="{start.shape.title}: {start.tally.bill.balloons} balloons"
+		/>
+	</section>
+	<aside class="side">
+		<Tape label="What it comes to">
+			<TapeLine label="balloons" amount={String(start.tally.bill.balloons)} name="balloons" />
+			<TapeLine label="materials" amount={sumText(start.tally.cost.materialsTotal)} />
+			<TapeLine
+				label="labour"
+				count={formatHours(start.tally.cost.seconds.valueOf())}
+				amount={formatAmount(start.tally.cost.labourTotal)}
+			/>
+			<TapeLine label="cost" amount={sumText(start.tally.cost.total)} rule="sub" name="cost" />
+			<TapeLine label={atLeast('Price', unknown)} amount={priceText(price)} rule="big" name="price" />
+			<TapeLine
+				label={atMost('margin', unknown)}
+				amount={price.status === 'priced' ? percentText(price.margin) : '—'}
+				name="margin"
+			/>
+			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
+		</Tape>
+		<form method="post" action="?/build" onsubmit={build}>
+			<input type="hidden" name="id" value={fresh} />
+			<input type="hidden" name="recipe" value={recipe} />
+			<Button kind="strong" type="submit" disabled={!start.ok || building}>Build it</Button>
+		</form>
+		<section class="said" aria-label="The same in lines">
+			<h3 class="text-[14px]">The same, typed on the Bench</h3>
+			<ol class="figures">
+				{#each start.lines as line, index (index)}<li>{line}</li>{/each}
+			</ol>
+		</section>
+	</aside>
+</div>
+
+<style>
+	.shapes {
+		display: grid;
+		grid-template-columns: repeat(11, minmax(0, 1fr));
+		gap: 6px;
+	}
+	.three {
+		display: grid;
+		grid-template-columns: 420px minmax(0, 1fr) 286px;
+		gap: 18px;
+		margin-top: 12px;
+	}
+	.fields {
+		display: grid;
+		align-content: start;
+		gap: 10px;
+	}
+	.grid {
+		display: grid;
+		grid-template-columns: repeat(2, minmax(0, 1fr));
+		gap: 10px 12px;
+	}
+	.wide {
+		grid-column: 1 / -1;
+	}
+	.picture {
+		height: calc(100dvh - 300px);
+		min-height: 380px;
+	}
+	.side {
+		display: grid;
+		align-content: start;
+		gap: 12px;
+	}
+	.said ol {
+		margin-top: 6px;
+		font-size: 12.6px;
+		line-height: 1.5;
+	}
+	@media (max-width: 1100px) {
+		.shapes {
+			grid-template-columns: repeat(6, minmax(0, 1fr));
+		}
+		.three {
+			grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		}
+		.side {
+			grid-column: 1 / -1;
+		}
+		.picture {
+			height: 460px;
+		}
+	}
+	@media (max-width: 640px) {
+		.shapes {
+			grid-template-columns: repeat(4, minmax(0, 1fr));
+		}
+		.three {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.picture {
+			order: -1;
+			height: 300px;
+			min-height: 0;
+		}
+	}
+</style>

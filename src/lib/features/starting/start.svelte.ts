@@ -1,0 +1,87 @@
+import { tally, type TallyContext } from '../../core/tally/tally.ts';
+import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
+import { catalogue } from '../../core/materials/catalogue.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { StartValues } from '../../core/starting/field.ts';
+import type { StartingShape } from '../../core/starting/shape.ts';
+import { SHAPES } from '../../core/starting/shapes.ts';
+import { linesOf } from './lines.ts';
+import { startErrors, startRecipe, startValues } from '../../core/starting/start.ts';
+import type { Colour, Material } from '../../core/materials/material.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+
+export interface StartData {
+	readonly settings: Settings;
+	readonly materials: readonly Material[];
+	readonly colours: readonly Colour[];
+}
+
+const ids = () => {
+	let n = 0;
+	return () => `start-${n++}`;
+};
+
+/** A design being started: which shape, what its fields say, and what comes of it. */
+export class Start {
+	readonly data: StartData;
+	readonly context: TallyContext;
+	shape = $state.raw<StartingShape>(SHAPES[0]!);
+	/** What was said of each shape: going to another and back loses nothing. */
+	#said = $state.raw<Readonly<Record<string, StartValues>>>({});
+	readonly values = $derived.by(() => this.#said[this.shape.id] ?? startValues(this.shape, this.data));
+	readonly errors = $derived.by(() => startErrors(this.shape, this.values, this.data));
+	readonly ok = $derived(Object.keys(this.errors).length === 0);
+	/** The last recipe that could be made: what is wrong in a field leaves the picture as it was. */
+	#last: Recipe | undefined;
+	readonly recipe: Recipe = $derived.by(() => {
+		if (this.ok || !this.#last) this.#last = this.make(ids());
+		return this.#last;
+	});
+	readonly tally = $derived.by(() => tally(this.recipe, null, 1, this.context));
+	readonly picture = $derived(this.drawn(this.tally.assembly));
+	/** What it would have taken on the entry line, colours by their names. */
+	readonly lines = $derived.by(() => linesOf(this.recipe, this.context.catalogue));
+
+	constructor(data: StartData) {
+		this.data = data;
+		this.context = {
+			catalogue: catalogue(data.materials, data.colours),
+			rates: data.settings.rates,
+			library: () => undefined
+		};
+	}
+	make(newId: () => string): Recipe {
+		const values = this.ok ? this.values : startValues(this.shape, this.data);
+		return startRecipe(this.shape, values, this.data, newId);
+	}
+	set(name: string, value: StartValues[string]) {
+		this.#said = { ...this.#said, [this.shape.id]: { ...this.values, [name]: value } };
+	}
+	get said() {
+		return this.#said;
+	}
+	/** Takes up what was said before a reload; what no longer fits a shape is left. */
+	resume(said: unknown) {
+		if (typeof said !== 'object' || said === null) return;
+		const fitting = Object.entries(said as Record<string, StartValues>).flatMap(([id, values]) => {
+			const shape = SHAPES.find((s) => s.id === id);
+			if (!shape) return [];
+			const whole = { ...startValues(shape, this.data), ...values };
+			try {
+				startErrors(shape, whole, this.data);
+			} catch {
+				return [];
+			}
+			return [[id, whole] as const];
+		});
+		this.#said = Object.fromEntries(fitting);
+	}
+	drawn(assembly: Parameters<typeof drawAssembly>[0]): DrawList {
+		return drawAssembly(assembly, { catalogue: this.context.catalogue, view: 'front' });
+	}
+	/** A small picture of a shape as it starts here. */
+	tile(shape: StartingShape): DrawList {
+		const recipe = startRecipe(shape, startValues(shape, this.data), this.data, ids());
+		return this.drawn(tally(recipe, null, 1, this.context).assembly);
+	}
+}
