@@ -25,6 +25,11 @@ const chalk = { id: 'chalk', name: 'chalk white', finish: 'matte' as const, hex:
 const studio = catalogue(materials, [...colours, chalk]);
 const look = (recipe: Recipe) =>
 	tally(recipe, null, 1, { catalogue: studio, rates, library: () => undefined });
+const pale = (recipe: Recipe, slot: string): Recipe => {
+	const id = recipe.slots.find((s) => s.name === slot)!.id;
+	const [first] = recipe.colourways;
+	return { ...recipe, colourways: [{ ...first!, fills: { ...first!.fills, [id]: 'chalk' } }] };
+};
 const codes = (recipe: Recipe) => look(recipe).findings.map((f) => f.code);
 const one = (recipe: Recipe, code: Finding['code']): Finding =>
 	look(recipe).findings.find((f) => f.code === code)!;
@@ -68,11 +73,6 @@ describe('slots that look alike', () => {
 		expect(difference(lab(50, 2.6772, -79.7751), lab(50, 0, -82.7485))).toBeCloseTo(2.0425, 4);
 		expect(difference(lab(50, 2.5, 0), lab(73, 25, -18))).toBeCloseTo(27.1492, 4);
 	});
-	const pale = (recipe: Recipe, slot: string): Recipe => {
-		const id = recipe.slots.find((s) => s.name === slot)!.id;
-		const [first] = recipe.colourways;
-		return { ...recipe, colourways: [{ ...first!, fills: { ...first!.fills, [id]: 'chalk' } }] };
-	};
 	const column = design('column', '4 11 at 9 white', '4 11 at 9 white / gold', '4 11 at 9 red');
 	test('a colour used in one row that nobody can tell from another is said, and goes by one key', () => {
 		const recipe = pale(column, 'red');
@@ -293,5 +293,27 @@ describe('what makers build every day is not called wrong', () => {
 		expect(whale.tasks.find((t) => t.task === 'foil')).toMatchObject({ count: 2 });
 		expect(worked('bunch b', '1 crab foil in helium').findings.map((f) => f.code)).toContain('foil-litres');
 		expect(worked('bunch b', '1 crab foil').findings.map((f) => f.code)).not.toContain('foil-litres');
+	});
+});
+
+describe('of two colours that can hardly be told apart', () => {
+	const alikes = (...lines: string[]) => look(pale(design('two', ...lines), 'red')).findings.filter((f) => f.code === 'slots-alike'); // prettier-ignore
+	test('where both are used once the later one can go, and only that', () => {
+		const found = alikes('4 11 at 9 white', '4 11 at 9 gold', '4 11 at 9 red');
+		expect(found.map((f) => f.say)).toEqual(['red: chalk white is used in one row and can hardly be told from gull white.']); // prettier-ignore
+	});
+	test('the one used once goes, whichever came first', () => {
+		const found = alikes('4 11 at 9 red', '4 11 at 9 white', '4 11 at 8 white');
+		expect(found.map((f) => f.say)).toEqual(['red: chalk white is used in one row and can hardly be told from gull white.']); // prettier-ignore
+		expect(alikes('4 11 at 9 red', '4 11 at 8 red', '4 11 at 9 white', '4 11 at 8 white')).toEqual([]);
+	});
+	test('one that a colourway leaves out is left out of it no more once it is gone', () => {
+		const recipe = pale(design('c', '4 11 at 9 white', '4 11 at 8 white', '4 11 at 9 red'), 'red');
+		const red = recipe.slots.find((s) => s.name === 'red')!.id;
+		const white = recipe.slots.find((s) => s.name === 'white')!.id;
+		const left = { ...recipe, colourways: recipe.colourways.map((c) => ({ ...c, without: [red, white] })) };
+		const draft = structuredClone(left) as RecipeDraft;
+		applyRemedy(draft, { kind: 'slot', from: red, to: white }, { newId: counter('n'), pumps: [] });
+		expect(draft.colourways.map((c) => c.without)).toEqual([[white]]);
 	});
 });

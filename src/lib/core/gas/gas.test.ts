@@ -101,3 +101,11 @@ describe('heat, cold and height', () => {
 		expect(() => volumeRatio(at(20), at(-C))).toThrow(expect.objectContaining({ code: 'not-positive' }));
 	});
 });
+
+test('nothing is as cold as absolute zero, here or there', () => {
+	const at = (temperature: number) => ({ temperature, height: 0 });
+	for (const bad of [0, -1, Number.NaN]) {
+		expect(() => volumeRatio(at(bad), at(290))).toThrow(/above absolute zero/);
+		expect(() => volumeRatio(at(290), at(bad))).toThrow(/above absolute zero/);
+	}
+});

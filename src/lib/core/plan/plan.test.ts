@@ -9,6 +9,8 @@ import { catalogue } from '../materials/catalogue.ts';
 import type { RecipeDraft } from '../recipe/draft.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
+import { stackIn } from '../structures/stack/edit.ts';
+import type { Layer } from '../structures/stack/document.ts';
 import { tally } from '../tally/tally.ts';
 import { editPlan, type PlanEdit } from './arrange.ts';
 import { madeSteps, planOf } from './plan.ts';
@@ -247,5 +249,27 @@ describe('bunches and forms as they are built', () => {
 		expect(tally(warm, null, 1, context).findings.map((f) => f.code)).toContain('warm-inflator');
 		const cool = done(jelly, { kind: 'say', id: made, says: { tool: 'cool inflator' } });
 		expect(tally(cool, null, 1, context).findings.map((f) => f.code)).not.toContain('warm-inflator');
+	});
+});
+
+describe('a made step that was not there when the plan was arranged', () => {
+	const arranged = done(column, { kind: 'move', id: keyOf(column, 'row'), to: keyOf(column, 'row', 1) });
+	test('comes after the step that it is made after', () => {
+		const taller = structuredClone(arranged) as RecipeDraft;
+		const stack = stackIn(taller as Recipe)!;
+		(stack.layers as Layer[]).push({ ...stack.layers[1]!, id: 'fresh' });
+		const ids = stepsOf(taller as Recipe).map((s) => s.id);
+		const made = madeSteps(taller as Recipe, context).map((m) => m.key);
+		const fresh = ids.findIndex((id) => id === 'row:fresh');
+		expect(fresh).toBeGreaterThan(0);
+		// The nearest before it, of those that were arranged.
+		const known = new Set(stepsOf(arranged).map((s) => s.id));
+		const before = made.slice(0, made.indexOf('row:fresh')).findLast((k) => known.has(k));
+		expect(ids[fresh - 1]).toBe(before);
+	});
+	test('a step about all of a design is about none of its parts', () => {
+		for (const step of stepsOf(column).filter((s) => s.id.endsWith(':'))) expect(step.uses).toEqual([]);
+		const [row] = stepsOf(column).filter((s) => s.id.startsWith('row:'));
+		expect(row!.uses).toEqual([row!.id.slice('row:'.length)]);
 	});
 });

@@ -11,6 +11,8 @@ import { type RecipeDraft } from './draft.ts';
 import { recipeSchema } from './recipe.schema.ts';
 import { copiesOf } from './copies.ts';
 import type { Recipe, SizeOption } from './recipe.ts';
+import { asKind } from '../structures/kinds.ts';
+import { omittingSlots } from './omit-slots.ts';
 import { resolve } from './resolve.ts';
 import { bagFor } from '../structures/kit/scale.ts';
 import { scaleBy } from './scale.ts';
@@ -202,4 +204,24 @@ test('recipes of version 2 are read as the newest, with every balloon they had',
 	expect(recipeSchema.safeParse({ ...stored[0], sections: 'none' }).success).toBe(false);
 	// What version 5 said, version 6 says in the same words.
 	expect(recipeSchema.parse({ ...octopus, version: 5 })).toEqual(octopus);
+});
+
+test('what stands at a row that a colour takes away stands at the foot; at another row it stays', () => {
+	const recipe = design(
+		'c',
+		'4 11 at 9 white',
+		'4 11 at 9 red',
+		'section arm left of column at row 2',
+		'4 5 at 4 gold'
+	);
+	const slot = (name: string) => recipe.slots.find((s) => s.name === name)!.id;
+	const [column, arm] = recipe.sections;
+	const second = asKind(column!.structure, 'stack')!.layers[1]!.id;
+	expect(arm!.stand.layer).toBe(second);
+	const standOf = (out: string) => omittingSlots(recipe, new Set([slot(out)])).sections[1]!.stand;
+	expect(standOf('red')).toEqual({ ...arm!.stand, layer: null });
+	expect(standOf('white')).toEqual(arm!.stand);
+	// What was gone before is left as it is: the checker speaks of it.
+	const lost = { ...recipe, sections: [column!, { ...arm!, stand: { ...arm!.stand, layer: 'gone' } }] };
+	expect(omittingSlots(lost, new Set([slot('red')])).sections[1]!.stand.layer).toBe('gone');
 });

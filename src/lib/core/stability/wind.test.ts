@@ -55,3 +55,12 @@ describe('wind', () => {
 		);
 	});
 });
+
+test('what it takes to stand is the larger of two: against turning over its edge, and against sliding', () => {
+	// 300 N at 2 m is 600 N m; over an edge of 0.5 m that takes 600 / (9.80665 × 0.5) = 122.4 kg, and with the margin 183.5.
+	const piece = { area: 1, middle: 2, weight: 0, toEdge: 0.5, friction: 2 };
+	const { force, more } = standsWind(piece, 20);
+	expect(more).toBeCloseTo((1.5 * force * 2) / (9.80665 * 0.5), 6);
+	const slides = standsWind({ ...piece, friction: 0.05 }, 20);
+	expect(slides.more).toBeCloseTo((1.5 * force) / (9.80665 * 0.05), 6);
+});

@@ -111,3 +111,12 @@ test.each([
 	['0', '0'],
 	['1200', '1200']
 ])('%s fills a field with “%s”', (value, text) => expect(printNumber(rational(value))).toBe(text));
+
+test('a material that left the Stockroom stays with its rule; one that was never there is refused', () => {
+	const typed = printSettings(demoSettings);
+	const at = Object.keys(typed).find((k) => k.startsWith('material-') && typed[k] !== '')!;
+	const gone = readSettings(typed, demoSettings, []);
+	expect(Object.keys(gone.errors).filter((k) => k.startsWith('material-'))).toEqual([]);
+	const other = readSettings({ ...typed, [at]: 'never there' }, demoSettings, []);
+	expect(other.errors).toMatchObject({ [at]: 'That material is not in the Stockroom.' });
+});

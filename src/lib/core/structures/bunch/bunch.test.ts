@@ -329,3 +329,20 @@ test('ribbons are tied on top of the weight, a 5 at 4 of 101.6 mm; without one t
 	expect(ends()).toEqual([0, 0, 0]);
 	for (const z of ends('weight 5 at 4 white filled with sand')) expect(z).toBeCloseTo(101.6, 9);
 });
+
+test('what is in a balloon is carried with it, and a weight nobody weighed is an estimate', () => {
+	const carried = (line: string) => lift(made('bunch b', line)).carried;
+	const marbles =
+		carried('1 16 at 12 white filled with marbles in helium') - carried('1 16 at 12 white in helium');
+	expect(marbles).toBeGreaterThan(0);
+	const part = (grams: number | null) => {
+		const stocked = catalogue(
+			floating.map((m) => (m.id === '11-white' ? { ...m, grams } : m)),
+			colours
+		);
+		const recipe = made('bunch b', '1 11 at 10 white in helium');
+		return liftOf(recipe, bunchIn(recipe), { catalogue: stocked, colourway: recipe.colourways[0], where: SEA }).parts[0]!; // prettier-ignore
+	};
+	expect([part(null).estimated, part(3).estimated]).toEqual([true, false]);
+	expect(part(3).grams).toBeCloseTo(3, 9);
+});

@@ -7,11 +7,21 @@ import { slotAt } from '../../document/pattern.ts';
 import { omittingSlots } from '../../recipe/omit-slots.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { Run } from './document.ts';
+import { madeSteps } from '../../plan/plan.ts';
 import { tally, type Tally } from '../../tally/tally.ts';
 import { um } from '../../units/length.ts';
 import { rational } from '../../units/rational.ts';
 import { assemble } from '../../assembly/assemble.ts';
-import { apartBy, dominant, estimatesOf, estimateUsed, packJob, packKey, splitCount } from './organic.ts';
+import {
+	apartBy,
+	dominant,
+	endsOf,
+	estimatesOf,
+	estimateUsed,
+	packJob,
+	packKey,
+	splitCount
+} from './organic.ts';
 import { firstCount, gapLimit } from './pack-job.ts';
 import { Packer } from './packer.ts';
 import { packing, packNow, packRoughly } from './pack-run.ts';
@@ -539,4 +549,54 @@ test('gaps are filled by and by: no more than eighty and one at a time', () => {
 	const before = packer.count;
 	expect(packer.fill()).toBe(81);
 	expect(packer.count).toBe(before + 81);
+});
+
+describe('counted by packing', () => {
+	const own = run(...MIX);
+	const said = (organic: Partial<Run['organic']>) => {
+		const recipe = made('run garland', ...MIX);
+		const changed = { ...recipe, sections: recipe.sections.map((s) => ({ ...s, structure: { ...runIn(recipe), organic: { ...own.organic, ...organic } } })) }; // prettier-ignore
+		const { findings } = tally(changed as Recipe, null, 1, {
+			catalogue: stock,
+			rates,
+			library: () => undefined
+		});
+		return findings.filter((f) => f.code === 'not-packed').map((f) => /another shape/.test(f.say));
+	};
+	const packed = (key: string) => ({
+		key,
+		length: um(Math.round(lengthOfRun(own) * 1000)),
+		counts: [100, 200]
+	});
+	test('it is said where it is not packed yet, or was as another shape; by another estimator neither', () => {
+		expect(said({ by: 'packed', packed: null })).toEqual([false]);
+		expect(said({ by: 'packed', packed: packed('another') })).toEqual([true]);
+		const now = packKey({ ...own, organic: { ...own.organic, by: 'packed' } });
+		expect(said({ by: 'packed', packed: packed(now) })).toEqual([]);
+		expect(said({ by: 'clusters', packed: packed('another') })).toEqual([]);
+	});
+});
+
+test('estimators that lie far apart make a range, near ones and a measured piece of this length none', () => {
+	const ends = (...lines: string[]) => endsOf(run(...MIX, ...lines));
+	expect(ends()).toBeUndefined();
+	// By clusters 160 balloons over 20 ft at two a foot; 7 ft that took 126 make 360.
+	expect(ends('2 clusters a foot', '7 ft took 96 5 + 30 11')).toMatchObject({ low: expect.any(Array), high: expect.any(Array) }); // prettier-ignore
+	expect(ends('2 clusters a foot', '20 ft took 130 5 + 45 11')).toBeUndefined();
+	const measured = ['2 clusters a foot', '20 ft took 300 5 + 100 11'];
+	expect(ends(...measured)).toBeDefined();
+	expect(ends(...measured, 'counted by the foot')).toBeUndefined();
+	expect(ends('2 clusters a foot', '7 ft took 96 5 + 30 11', 'counted by the foot')).toBeDefined();
+});
+
+test('spare clusters are filled as well, and a spine without tails says nothing of them', () => {
+	const sand = (...more: string[]) => bought(counted('line 8 ft', '1 16 at 12 white filled with sand', ...more), 'sand'); // prettier-ignore
+	const plain = sand();
+	const clusters = clustersByRow(run('line 8 ft', '1 16 at 12 white filled with sand'))
+		.values()
+		.next().value!;
+	expect(sand('spare 3 clusters') / plain).toBeCloseTo((clusters + 3) / clusters, 6);
+	const spine = (line: string) => madeSteps(made('run garland', 'line 8 ft', '4 5 at 4 white', line), { catalogue: stock, rates, library: () => undefined }).find((s) => s.key.startsWith('spine'))!.text; // prettier-ignore
+	expect(spine('spine soft line 4 ties a metre')).not.toMatch(/left over/);
+	expect(spine('spine soft line tails 2 ft 4 ties a metre')).toMatch(/2′ 0″ left over at each end/);
 });

@@ -208,3 +208,26 @@ test('a handle without a wanted rise reaches what its links reach; bent without 
 	expect(codes('row 3 white', 'bent over 9 ft')).toContain('too-short');
 	expect(codes('row 3 white')).not.toContain('too-short');
 });
+
+test('the feet of a handle stand on the first and the last place of the top edge, not of any other', () => {
+	const { places, height } = graphOf(
+		weave('panel of 10 links at 10', '4 rows 8 white', 'handle of 8 red over 6 ft')
+	);
+	const feet = places.filter((p) => p.joint === 'foot');
+	expect(feet.map((p) => p.at[1])).toEqual([height, height]);
+	const top = graphOf(weave('panel of 10 links at 10', '4 rows 8 white')).places.filter((p) => p.joint === 'edge' && p.at[1] === height); // prettier-ignore
+	expect(feet.map((p) => p.at[0])).toEqual([top[0]!.at[0], top.at(-1)!.at[0]]);
+});
+
+test('a handle too short for its feet lies flat between them, as wide as its links are', () => {
+	const w = weave('panel of 10 links at 9', '3 rows 12 white', 'handle of 4 red over 30 ft');
+	const { width, pitch } = sizeOfWeave(w);
+	expect(width).toBeGreaterThan(0);
+	const red = made('panel of 10 links at 9', '3 rows 12 white', 'handle of 4 red over 30 ft').slots.find((s) => s.name === 'red'); // prettier-ignore
+	expect(red).toBeDefined();
+	const { strands } = placeWeave(w);
+	const handle = strands.filter((s) => s.slot === w.handle!.slot).flatMap((s) => s.path);
+	const [low, high] = [Math.min(...handle.map((p) => p.x)), Math.max(...handle.map((p) => p.x))];
+	expect(high - low).toBeCloseTo(4 * pitch, -1);
+	expect(low + high).toBeCloseTo(0, 3);
+});
