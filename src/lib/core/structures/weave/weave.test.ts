@@ -210,13 +210,15 @@ test('a handle without a wanted rise reaches what its links reach; bent without 
 });
 
 test('the feet of a handle stand on the first and the last place of the top edge, not of any other', () => {
-	const { places, height } = graphOf(
-		weave('panel of 10 links at 10', '4 rows 8 white', 'handle of 8 red over 6 ft')
-	);
-	const feet = places.filter((p) => p.joint === 'foot');
-	expect(feet.map((p) => p.at[1])).toEqual([height, height]);
-	const top = graphOf(weave('panel of 10 links at 10', '4 rows 8 white')).places.filter((p) => p.joint === 'edge' && p.at[1] === height); // prettier-ignore
-	expect(feet.map((p) => p.at[0])).toEqual([top[0]!.at[0], top.at(-1)!.at[0]]);
+	const edges = (...more: string[]) => {
+		const { places, height } = graphOf(weave('panel of 10 links at 10', '4 rows 8 white', ...more));
+		const along = (at: number) =>
+			places.filter((p) => p.joint === 'edge' && p.at[1] === at).map((p) => p.at[0]);
+		return { top: along(height), foot: along(0) };
+	};
+	const plain = edges();
+	expect(plain.top.length).toBeGreaterThan(2);
+	expect(edges('handle of 8 red over 6 ft')).toEqual({ top: plain.top.slice(1, -1), foot: plain.foot });
 });
 
 test('a handle too short for its feet lies flat between them, as wide as its links are', () => {
@@ -228,6 +230,7 @@ test('a handle too short for its feet lies flat between them, as wide as its lin
 	const { strands } = placeWeave(w);
 	const handle = strands.filter((s) => s.slot === w.handle!.slot).flatMap((s) => s.path);
 	const [low, high] = [Math.min(...handle.map((p) => p.x)), Math.max(...handle.map((p) => p.x))];
-	expect(high - low).toBeCloseTo(4 * pitch, -1);
+	expect(high - low).toBeLessThanOrEqual(4 * pitch);
+	expect(high - low).toBeGreaterThan(3 * pitch);
 	expect(low + high).toBeCloseTo(0, 3);
 });
