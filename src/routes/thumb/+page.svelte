@@ -11,7 +11,7 @@
 	<ul class="grid gap-x-8 gap-y-5 sm:grid-cols-2">
 		{#each data.rules as rule (rule.id)}
 			<li>
-				<a href="/thumb/{rule.id}" class="block min-h-11 border-t-2 border-ink py-2 hover:bg-tint">
+				<a href="/thumb/{rule.id}" class="block min-h-[44px] border-t-2 border-ink py-2 hover:bg-tint">
 					<b class="font-head text-[17px]">{rule.name}</b><br />
 					<span class="text-muted">{rule.asks}</span>
 				</a>

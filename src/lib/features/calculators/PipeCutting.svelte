@@ -56,7 +56,7 @@
 		<Field label="What the saw takes, in" error={cutter.errors.kerf} hint="0 for a pipe cutter">
 			{#snippet children(attributes)}<input
 					{...attributes}
-					class="control figures min-h-11! w-28"
+					class="control figures min-h-[44px]! w-28"
 					bind:value={cutter.typed.kerf}
 					autocomplete="off"
 				/>{/snippet}

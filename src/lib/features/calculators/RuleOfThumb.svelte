@@ -28,7 +28,7 @@
 					{#if input.kind === 'choice'}
 						<select
 							{...attributes}
-							class="control min-h-11! w-full min-w-0"
+							class="control min-h-[44px]! w-full min-w-0"
 							value={typed[input.name] ?? input.start}
 							onchange={(e) => (typed[input.name] = e.currentTarget.value)}
 						>
@@ -37,7 +37,7 @@
 					{:else}
 						<input
 							{...attributes}
-							class="control figures min-h-11! w-full min-w-0"
+							class="control figures min-h-[44px]! w-full min-w-0"
 							value={typed[input.name] ?? input.start}
 							oninput={(e) => (typed[input.name] = e.currentTarget.value)}
 							autocomplete="off"

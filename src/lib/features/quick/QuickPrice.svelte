@@ -45,7 +45,7 @@
 		{#snippet children(attributes)}
 			<select
 				{...attributes}
-				class="control min-h-11! w-full min-w-0"
+				class="control min-h-[44px]! w-full min-w-0"
 				value={quick.design}
 				onchange={async (e) => {
 					copied = '';
@@ -63,7 +63,7 @@
 	<fieldset class="contents" disabled={quick.waiting !== ''}>
 		<Field label="Colour">
 			{#snippet children(attributes)}
-				<select {...attributes} class="control min-h-11! w-full min-w-0" bind:value={quick.colour}>
+				<select {...attributes} class="control min-h-[44px]! w-full min-w-0" bind:value={quick.colour}>
 					<optgroup label="Colourways">
 						{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
 								>{colourway.name}</option
@@ -102,7 +102,7 @@
 				>
 					{#snippet children(attributes)}<input
 							{...attributes}
-							class="control figures min-h-11! w-full min-w-0"
+							class="control figures min-h-[44px]! w-full min-w-0"
 							bind:value={quick.height}
 							oninput={() => (quick.size = '')}
 							placeholder="6 ft"
@@ -113,7 +113,7 @@
 			<Field label="How many" error={quick.errors.quantity}>
 				{#snippet children(attributes)}<input
 						{...attributes}
-						class="control figures min-h-11! w-full min-w-0"
+						class="control figures min-h-[44px]! w-full min-w-0"
 						bind:value={quick.quantity}
 						inputmode="numeric"
 						autocomplete="off"
@@ -166,13 +166,13 @@
 	<div class="flex gap-2">
 		<button
 			type="button"
-			class="control min-h-11! flex-1 font-semibold"
+			class="control min-h-[44px]! flex-1 font-semibold"
 			aria-pressed={margin}
 			onclick={() => (margin = !margin)}>{margin ? 'Hide margin' : 'Margin'}</button
 		>
 		<button
 			type="button"
-			class="min-h-11 flex-1 rounded-control bg-ink font-semibold text-[var(--on-ink)] disabled:opacity-50"
+			class="min-h-[44px] flex-1 rounded-control bg-ink font-semibold text-[var(--on-ink)] disabled:opacity-50"
 			disabled={!quick.ok}
 			onclick={copy}>Copy as text</button
 		>

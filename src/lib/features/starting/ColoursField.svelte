@@ -92,6 +92,7 @@
 			min-height: 44px;
 		}
 		.out {
+			min-height: 44px;
 			width: 44px;
 		}
 	}

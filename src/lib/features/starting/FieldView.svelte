@@ -101,7 +101,7 @@
 		{#snippet children(attributes)}
 			<input
 				{...attributes}
-				class="control w-full pointer-coarse:min-h-11"
+				class="control w-full pointer-coarse:min-h-[44px]"
 				value={value as string}
 				maxlength={field.kind === 'text' ? field.most + 1 : undefined}
 				autocomplete="off"

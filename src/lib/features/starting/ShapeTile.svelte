@@ -23,6 +23,7 @@
 	type={onpick ? 'button' : 'submit'}
 	class="tile"
 	aria-pressed={onpick ? chosen : undefined}
+	tabindex={chosen ? 0 : -1}
 	onclick={onpick}
 >
 	<span class="drawn">

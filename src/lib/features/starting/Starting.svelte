@@ -47,6 +47,7 @@
 			frame = requestAnimationFrame(draw);
 		};
 		let frame = requestAnimationFrame(draw);
+		shapes?.querySelector<HTMLElement>('[aria-pressed=true]')?.focus();
 		return () => cancelAnimationFrame(frame);
 	});
 	$effect(() => {
@@ -58,17 +59,45 @@
 	const overall = $derived(start.tally.assembly.overall);
 	/** The height it came to, where one was asked for: rows come whole. */
 	const tall = $derived(overall.known ? `${formatFeet(overall.usual as Millimetres)} over all` : '');
+	let shapes = $state<HTMLElement>();
+	let form = $state<HTMLFormElement>();
+	/** Arrows go from shape to shape: one press of Tab leaves them. */
+	function along(event: KeyboardEvent) {
+		const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+		if (by === undefined) return;
+		event.preventDefault();
+		const all = [...(shapes?.querySelectorAll('button') ?? [])];
+		const next = all[(all.indexOf(event.target as HTMLButtonElement) + by + all.length) % all.length];
+		next?.focus();
+		if (next?.type === 'button') next.click();
+	}
+	/** From any field it is built without going to the button. */
+	function keys(event: KeyboardEvent) {
+		if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || !start.ok) return;
+		event.preventDefault();
+		// What stands half typed in a field is read first.
+		(document.activeElement as HTMLElement | null)?.blur();
+		form?.requestSubmit();
+	}
 	let building = $state(false);
-	let recipe = $state('');
+	let sent = $state<HTMLInputElement>();
 	/** Ids of its own are given when it is built. */
 	function build() {
-		recipe = JSON.stringify(start.make(() => crypto.randomUUID()));
+		if (sent) sent.value = JSON.stringify(start.make(() => crypto.randomUUID()));
 		sessionStorage.removeItem(KEPT);
 		building = true;
 	}
 </script>
 
-<div class="shapes" role="group" aria-label="Starting shapes">
+<svelte:window onkeydown={keys} />
+<div
+	class="shapes"
+	role="toolbar"
+	tabindex="-1"
+	aria-label="Starting shapes"
+	bind:this={shapes}
+	onkeydown={along}
+>
 	{#each SHAPES as one (one.id)}
 		<ShapeTile
 			title={one.title}
@@ -128,10 +157,14 @@
 			/>
 			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
 		</Tape>
-		<form method="post" action="?/build" onsubmit={build}>
+		<form method="post" action="?/build" onsubmit={build} bind:this={form} class="build">
 			<input type="hidden" name="id" value={fresh} />
-			<input type="hidden" name="recipe" value={recipe} />
-			<Button kind="strong" type="submit" disabled={!start.ok || building}>Build it</Button>
+			<input type="hidden" name="recipe" bind:this={sent} />
+			<p class="short">
+				{atLeast('Price', unknown)} <b class="figures">{priceText(price)}</b>
+			</p>
+			<Button kind="strong" type="submit" disabled={!start.ok || building} title="Ctrl Enter">Build it</Button
+			>
 		</form>
 		<section class="said" aria-label="The same in lines">
 			<h3 class="text-[14px]">The same, typed on the Bench</h3>
@@ -176,6 +209,9 @@
 		align-content: start;
 		gap: 12px;
 	}
+	.short {
+		display: none;
+	}
 	.said ol {
 		margin-top: 6px;
 		font-size: 12.6px;
@@ -201,11 +237,28 @@
 		}
 		.three {
 			grid-template-columns: minmax(0, 1fr);
+			padding-bottom: 60px;
 		}
 		.picture {
 			order: -1;
 			height: 300px;
 			min-height: 0;
+		}
+		/* The price stays in view while the fields are gone through. */
+		.build {
+			position: fixed;
+			inset: auto 0 0;
+			z-index: 20;
+			display: flex;
+			align-items: center;
+			justify-content: space-between;
+			border-top: 2px solid var(--ink);
+			background: var(--paper);
+			padding: 8px 14px;
+		}
+		.short {
+			display: block;
+			font-size: 16px;
 		}
 	}
 </style>

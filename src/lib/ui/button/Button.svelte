@@ -12,7 +12,7 @@
 	let { kind = 'plain', href, children, type = 'button', ...rest }: Props = $props();
 
 	const base =
-		'inline-flex min-h-[34px] items-center justify-center gap-1.5 rounded-control px-3.5 py-1.5 font-semibold';
+		'inline-flex min-h-[34px] items-center pointer-coarse:min-h-[44px] justify-center gap-1.5 rounded-control px-3.5 py-1.5 font-semibold';
 	const kinds = {
 		strong: 'bg-ink text-[var(--on-ink)] hover:opacity-90 disabled:opacity-50',
 		plain: 'border border-line bg-paper text-ink hover:border-ink disabled:opacity-50',

@@ -63,7 +63,7 @@
 	<Popover.Trigger
 		{...attributes}
 		aria-label="{label}: {name ?? 'choose'}"
-		class="control flex w-full min-w-0 items-center justify-between gap-2 text-left pointer-coarse:min-h-11"
+		class="control flex w-full min-w-0 items-center justify-between gap-2 text-left pointer-coarse:min-h-[44px]"
 	>
 		<span class="truncate" class:text-muted={value === null}>{name ?? 'choose'}</span>
 		<span aria-hidden="true" class="text-muted">▾</span>
@@ -97,7 +97,7 @@
 						role="option"
 						tabindex={options.length > 8 ? -1 : 0}
 						aria-selected={(row?.id ?? null) === value}
-						class="flex min-h-9 cursor-pointer items-center justify-between gap-3 px-3 hover:bg-tint pointer-coarse:min-h-11"
+						class="flex min-h-9 cursor-pointer items-center justify-between gap-3 px-3 hover:bg-tint pointer-coarse:min-h-[44px]"
 						class:at={index === at && options.length > 8}
 						onclick={() => pick(row)}
 						onkeydown={(e) => (e.key === 'Enter' || e.key === ' ' ? pick(row) : undefined)}

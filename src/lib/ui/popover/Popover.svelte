@@ -21,8 +21,8 @@
 	<Popover.Trigger
 		aria-label={label}
 		class="inline-flex items-center gap-2 rounded-control hover:bg-tint {slim
-			? 'min-h-6 px-1'
-			: 'min-h-[34px] px-2'}"
+			? 'min-h-6 px-1 pointer-coarse:min-h-[44px]'
+			: 'min-h-[34px] px-2 pointer-coarse:min-h-[44px]'}"
 	>
 		{@render trigger()}
 	</Popover.Trigger>

@@ -103,6 +103,8 @@
 	@media (pointer: coarse) {
 		.stepper {
 			grid-template-columns: 48px minmax(0, 1fr) 48px;
+		}
+		button {
 			min-height: 44px;
 		}
 	}

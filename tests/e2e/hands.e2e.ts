@@ -1,0 +1,186 @@
+import type { Locator, Page } from '@playwright/test';
+import { cents, entry, expect, figure, saved, test } from './app.ts';
+
+/** Presses of a hand or of keys, counted from “New design” on. */
+class Presses {
+	count = 0;
+	readonly page: Page;
+	readonly touch: boolean;
+	constructor(page: Page, touch = false) {
+		this.page = page;
+		this.touch = touch;
+	}
+	async on(what: Locator, times = 1) {
+		for (let i = 0; i < times; i++) {
+			await (this.touch ? what.tap() : what.click());
+			this.count++;
+		}
+	}
+	async key(...keys: string[]) {
+		for (const key of keys) {
+			await this.page.keyboard.press(key);
+			this.count++;
+		}
+	}
+	button = (name: string | RegExp) =>
+		this.page.getByRole('button', { name, exact: typeof name === 'string' });
+}
+/** Builds what is asked for and waits for the Bench with its price. */
+async function built(page: Page, presses: Presses) {
+	await presses.on(presses.button('Build it'));
+	await page.waitForURL(/\/bench\/.+/);
+	await expect(figure(page, 'price')).toHaveText(/\d/);
+	return cents(page, 'price');
+}
+const colour = async (presses: Presses, index: number, name: string) => {
+	await presses.on(presses.button(new RegExp(`^Colour ${index}: `)));
+	await presses.on(presses.button(name));
+};
+
+/** What a hand does from “New design” on, and how many presses it may take. */
+const JOURNEYS: Readonly<Record<string, { most: number; go: (p: Presses) => Promise<void> }>> = {
+	Column: {
+		most: 12,
+		go: async (p) => {
+			await colour(p, 1, 'harbour blue');
+			await p.on(p.button('How tall: less'), 2);
+			await p.on(p.button(/^Stand: /));
+			await p.on(p.page.getByRole('option', { name: /^stand with 8 ft pole/ }));
+		}
+	},
+	'Organic garland': {
+		most: 16,
+		go: async (p) => {
+			await colour(p, 1, 'thrift pink');
+			await p.on(p.button('How long: more'), 4);
+			await p.on(p.button(/^What holds it: /));
+			await p.on(p.page.getByRole('option', { name: /^wall hook/ }));
+		}
+	},
+	Centrepiece: {
+		most: 14,
+		go: async (p) => {
+			await colour(p, 1, 'kelp green');
+			await p.on(p.button('Foot, inflated size in inches: more'), 2);
+			await p.on(p.button(/^Weight: /));
+			await p.on(p.page.getByRole('option', { name: /^sandbag/ }));
+		}
+	},
+	Bouquet: {
+		most: 12,
+		go: async (p) => {
+			await p.on(p.button('How many balloons: more'), 2);
+			await p.on(p.button(/^Ribbon: /));
+			await p.on(p.page.getByRole('option', { name: /^ribbon.*gold/ }));
+			await p.on(p.button(/^Weight: /));
+			await p.on(p.page.getByRole('option', { name: /^sandbag/ }));
+		}
+	},
+	Arch: { most: 12, go: async (p) => p.on(p.button('How wide: more'), 2) },
+	'Wall or panel': { most: 12, go: async (p) => p.on(p.button('How wide: more'), 2) },
+	'Pillar with topper': { most: 12, go: async (p) => p.on(p.button('How tall: more'), 2) },
+	'Table runner': { most: 12, go: async (p) => p.on(p.button('How long: more'), 2) },
+	Figure: { most: 12, go: async (p) => p.on(p.button('Balloons in a cluster: more')) },
+	'Letter or number frame': { most: 12, go: async (p) => p.on(p.button('How tall: more'), 2) }
+};
+
+for (const [title, { most, go }] of Object.entries(JOURNEYS)) {
+	test(`${title} by mouse alone, in ${most} presses at most`, async ({ page }) => {
+		const presses = new Presses(page);
+		await page.goto('/shelf');
+		await presses.on(page.getByRole('link', { name: 'New design' }));
+		await presses.on(page.getByRole('button', { name: title, exact: true }));
+		await expect(page.getByRole('heading', { name: title })).toBeVisible();
+		const before = await cents(page, 'balloons');
+		await go(presses);
+		const shown = await cents(page, 'price');
+		expect(before).toBeGreaterThan(0);
+		const price = await built(page, presses);
+		// The price that moved with the fields is the price of the design.
+		expect(price).toBe(shown);
+		expect(presses.count).toBeLessThanOrEqual(most);
+		// An ordinary design: it can be gone on with, and is not begun anew by a reload.
+		await expect(page.getByRole('region', { name: 'The same in lines' })).toBeVisible();
+		await saved(page);
+		await page.reload();
+		await expect(page.getByRole('region', { name: 'The same in lines' })).toHaveCount(0);
+		expect(await cents(page, 'price')).toBe(price);
+	});
+}
+
+test.describe('by finger, 390 wide', () => {
+	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+	for (const title of ['Column', 'Organic garland', 'Centrepiece', 'Bouquet']) {
+		test(title, async ({ page }) => {
+			const { most, go } = JOURNEYS[title]!;
+			const presses = new Presses(page, true);
+			await page.goto('/shelf');
+			await presses.on(page.getByRole('link', { name: 'New design' }));
+			await presses.on(page.getByRole('button', { name: title, exact: true }));
+			await go(presses);
+			// Everything pressed is as large as a finger, and nothing is wider than the phone.
+			for (const control of await page.locator('main button:visible, main select:visible').all()) {
+				const box = (await control.boundingBox())!;
+				expect.soft([await control.textContent(), Math.round(box.height) >= 44]).toEqual([await control.textContent(), true]); // prettier-ignore
+			}
+			expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+			await built(page, presses);
+			expect(presses.count).toBeLessThanOrEqual(most);
+		});
+	}
+});
+
+test('a column by keys alone: the list of commands, arrows, and Ctrl Enter', async ({ page }) => {
+	const presses = new Presses(page);
+	await page.goto('/quotes');
+	await presses.key('Control+k');
+	await page.keyboard.type('new design');
+	await presses.key('Enter');
+	await page.waitForURL(/\/new/);
+	await expect(page.getByRole('button', { name: 'Column', exact: true })).toBeFocused();
+	// To the first colour, another one, over the rest of the colours to the height, half a foot less.
+	await presses.key('Tab', 'Enter');
+	await expect(page.getByText('in stock')).toBeVisible();
+	await presses.key('ArrowRight', 'Enter');
+	await presses.key('Control+Enter');
+	await page.waitForURL(/\/bench\/.+/);
+	await expect(entry(page)).toBeFocused();
+	expect(presses.count).toBeLessThanOrEqual(12);
+});
+
+test('fields keep what was said: nonsense is answered at the field, a reload and another shape lose nothing', async ({
+	page
+}) => {
+	await page.goto('/new');
+	const tall = page.getByRole('textbox', { name: 'How tall' });
+	await tall.fill('banana');
+	await tall.press('Tab');
+	await expect(page.getByText(/“banana” is not a length/)).toBeVisible();
+	await expect(tall).toHaveValue('banana');
+	await tall.fill('200 ft');
+	await tall.press('Tab');
+	await expect(page.getByText('That is between 1′ 0″ and 30′ 0″.')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Build it' })).toBeDisabled();
+	await tall.fill('8 ft');
+	await tall.press('Tab');
+	await expect(page.getByRole('button', { name: 'Build it' })).toBeEnabled();
+	await page.getByRole('button', { name: 'Arch', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Arch' })).toBeVisible();
+	await page.getByRole('button', { name: 'Column', exact: true }).click();
+	await expect(tall).toHaveValue('8 ft');
+	await page.reload();
+	await expect(tall).toHaveValue('8 ft');
+	// Back leads to where New design was pressed, whatever shapes were looked at.
+});
+
+test('pressed twice it is built once', async ({ page }) => {
+	await page.goto('/shelf');
+	const count = async () => Number(/^\d+/.exec((await page.getByText(/^\d+ designs$/).textContent())!)![0]);
+	const before = await count();
+	await page.goto('/new?shape=bouquet');
+	await page.getByRole('button', { name: 'Build it' }).dblclick();
+	await page.waitForURL(/\/bench\/.+/);
+	await saved(page);
+	await page.goto('/shelf');
+	expect(await count()).toBe(before + 1);
+});
