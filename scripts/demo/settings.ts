@@ -14,6 +14,8 @@ export const settings: Settings = {
 	},
 	zone: 'America/New_York',
 	decimal: '.',
+	lengths: 'in',
+	welcomed: true,
 	rates: {
 		currency: 'USD',
 		labourPerHour: 1800,

@@ -27,7 +27,7 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 					const id = `kill-${round}-${who}-${i}`;
 					const body = new URLSearchParams({ id });
 					const headers = { origin: url, accept: 'application/json' };
-					const { status } = await ask(`${url}/shelf?/create`, { method: 'POST', headers, body });
+					const { status } = await ask(`${url}/new?/empty`, { method: 'POST', headers, body });
 					if (status === 200 || status === 303) told.push(id);
 				}
 			};

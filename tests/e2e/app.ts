@@ -107,3 +107,9 @@ export async function clientLink(page: Page): Promise<string> {
 	await page.goto('/quotes/quote-regatta');
 	return (await page.locator('[data-name=client-link]').getAttribute('href'))!;
 }
+
+/** Picks a colour by its swatch, or what else is offered below them. */
+export async function pickColour(page: Page, label: string, name: string) {
+	await page.getByRole('button', { name: new RegExp(`^${label}: `) }).click();
+	await page.getByRole('button', { name, exact: true }).click();
+}

@@ -1,4 +1,4 @@
-import { cents, entry, expect, figure, newDesign, saved, say, test } from './app.ts';
+import { pickColour, cents, entry, expect, figure, newDesign, saved, say, test } from './app.ts';
 import type { Page } from '@playwright/test';
 
 const rows = (page: Page) =>
@@ -152,9 +152,9 @@ test('colourways: another colour, another picture; a slot left open has no cost'
 	await page.getByRole('button', { name: 'Add a colourway' }).click();
 	await page.getByLabel('Name of this colourway').fill('dusk');
 	await page.getByLabel('Name of this colourway').press('Enter');
-	await page.getByLabel('Colour of white').selectOption({ label: 'eelgrass' });
+	await pickColour(page, 'Colour of white', 'eelgrass');
 	await expect(page.getByText('11 rounds, eelgrass')).toBeVisible();
-	await page.getByLabel('Colour of white').selectOption({ label: 'open until the job' });
+	await pickColour(page, 'Colour of white', 'open until the job');
 	await expect(figure(page, 'cost')).toContainText('+ ?');
 	await expect(page.getByText(/no colour chosen in this colourway/)).toBeVisible();
 	await page.getByRole('button', { name: 'first colours' }).click();
@@ -172,7 +172,7 @@ test('colourways side by side, each with its picture and price; two slots swappe
 	await page.getByRole('group', { name: 'Swap two slots' }).getByRole('button', { name: 'Swap' }).click();
 	await expect(page.getByText('11 rounds, pennant red')).toBeVisible();
 	await expect(page.getByText('16 rounds, gull white')).toBeVisible();
-	await page.getByLabel('Colour of red').selectOption({ label: 'thrift pink' });
+	await pickColour(page, 'Colour of red', 'thrift pink');
 	await saved(page);
 	await page.getByRole('link', { name: 'all colourways side by side' }).click();
 	await expect(page.getByText('2 colourways side by side')).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { cents, entry, expect, figure, saved, test } from './app.ts';
+import { cents, entry, expect, figure, newDesign, saved, test } from './app.ts';
 
 /** Presses of a hand or of keys, counted from “New design” on. */
 class Presses {
@@ -61,7 +61,7 @@ const JOURNEYS: Readonly<Record<string, { most: number; go: (p: Presses) => Prom
 		most: 14,
 		go: async (p) => {
 			await colour(p, 1, 'kelp green');
-			await p.on(p.button('Foot, inflated size in inches: more'), 2);
+			await p.on(p.button('Foot, inflated size: more'), 2);
 			await p.on(p.button(/^Weight: /));
 			await p.on(p.page.getByRole('option', { name: /^sandbag/ }));
 		}
@@ -183,4 +183,58 @@ test('pressed twice it is built once', async ({ page }) => {
 	await saved(page);
 	await page.goto('/shelf');
 	expect(await count()).toBe(before + 1);
+});
+
+test('rows by hand alone: the first one, another like it, its size, colours and count; each one step of undo', async ({
+	page
+}) => {
+	await newDesign(page, 'By hand');
+	const presses = new Presses(page);
+	const form = page.getByRole('group', { name: 'Change this row' });
+	const rows = () => page.locator('[data-row]');
+	await presses.on(presses.button('add a row'));
+	await expect(form).toBeVisible();
+	await presses.on(form.getByRole('button', { name: '16', exact: true }));
+	await presses.on(form.getByRole('button', { name: 'Inflated size: less' }));
+	await presses.on(presses.button(/^Colour 1 of the row/));
+	await presses.on(presses.button('harbour blue'));
+	await expect(rows().first()).toHaveAccessibleName(/^4 × 16 at 12½, .*harbour blue/);
+	await presses.on(presses.button('add a row'));
+	await expect(rows()).toHaveCount(2);
+	await presses.on(presses.button(/^Another colour in the row/));
+	await presses.on(presses.button('gull white'));
+	await presses.on(form.getByRole('button', { name: 'Layers of this row: more' }), 3);
+	await expect(rows().first()).toHaveAccessibleName(/4 layers$/);
+	expect(presses.count).toBeLessThanOrEqual(12);
+	await form.getByLabel('How the colours go').selectOption('in a spiral');
+	await expect(page.getByRole('region', { name: 'Picture' }).getByText(/overall/)).toBeVisible();
+	// What a field refuses is said there; the row stays as it was.
+	const count = form.getByRole('textbox', { name: 'Balloons in the cluster' });
+	await count.fill('40');
+	await count.press('Enter');
+	await expect(form.getByRole('alert')).toHaveText(/1 to 12 balloons/);
+	await expect(rows().first()).toHaveAccessibleName(/^4 × 16/);
+	const before = await rows().first().getAttribute('aria-label');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Redo' }).click();
+	expect(await rows().first().getAttribute('aria-label')).toBe(before);
+	await saved(page);
+});
+
+test('a press beside what is open closes it and arrives: lines typed then are not lost', async ({ page }) => {
+	await newDesign(page, 'Arriving');
+	const opener = page.getByRole('button', { name: /^About Arriving/ });
+	for (const line of ['4 11 at 9 gull white', '4 11 at 8 pennant red', '1 11 at 10 hive gold']) {
+		await opener.click();
+		await expect(page.getByLabel('Tags')).toBeVisible();
+		await entry(page).click();
+		await page.keyboard.type(line);
+		await page.keyboard.press('Enter');
+		await expect(page.getByLabel('Tags')).toHaveCount(0);
+	}
+	await expect(page.locator('[data-row]')).toHaveCount(3);
+	// Closed by a key the focus is where it was opened from.
+	await opener.click();
+	await page.keyboard.press('Escape');
+	await expect(opener).toBeFocused();
 });

@@ -124,10 +124,11 @@ test('a button pressed twice makes one design, one version, one quote', async ({
 			.first()
 			.textContent())!.match(/\d+/)![0]
 	);
-	const id = await page.locator('form[action="?/create"] input[name=id]').getAttribute('value');
+	await page.goto('/new');
+	const id = await page.locator('form[action="?/empty"] input[name=id]').getAttribute('value');
 	const origin = { origin: new URL(page.url()).origin };
-	for (let i = 0; i < 2; i++) await request.post('/shelf?/create', { form: { id: id! }, headers: origin });
-	await page.reload();
+	for (let i = 0; i < 2; i++) await request.post('/new?/empty', { form: { id: id! }, headers: origin });
+	await page.goto('/shelf');
 	await expect(page.getByText(`${before + 1} designs`)).toBeVisible();
 	const first = await request.post('/bench/hive-column/keep', { headers: origin });
 	const second = await request.post('/bench/hive-column/keep', { headers: origin });

@@ -97,13 +97,29 @@ test('a wrong configuration ends with a sentence, a taken port too', async ({ ap
 	}
 });
 
-test('without data an own, empty studio is begun, and no page of it fails', async () => {
+test('without data an own, empty studio is begun and welcomes; no page of it fails', async ({ page }) => {
 	const file = join(mkdtempSync(join(tmpdir(), 'bright-tally-')), 'studio.db');
 	const env = { PORT: '4393', DATABASE_URL: `file:${file}` };
 	const pages = ['/shelf', '/bench', '/stockroom', '/quotes', '/quick', '/thumb', '/settings', '/healthz'];
 	const seen: [string, number][] = [];
 	const { said } = await runServer(env, [], /Bright Tally is at/, async () => {
 		for (const path of pages) seen.push([path, (await fetch(`http://127.0.0.1:4393${path}`)).status]);
+		// The first questions, then a first design in colours there are, then its quote.
+		await page.goto('http://127.0.0.1:4393/');
+		await page.getByRole('button', { name: 'On to your first design' }).click();
+		await expect(page.getByText('What is your studio called?')).toBeVisible();
+		await page.getByLabel('Your studio is called').fill('Saltmarsh Party');
+		await page.getByLabel('You measure in').selectOption('centimetres');
+		await page.getByRole('button', { name: 'On to your first design' }).click();
+		await page.waitForURL(/\/new/);
+		await expect(page.getByRole('textbox', { name: 'How tall' })).toHaveValue('182.88 cm');
+		await page.getByRole('button', { name: 'Bouquet', exact: true }).click();
+		await page.getByRole('button', { name: 'Build it' }).click();
+		await page.waitForURL(/\/bench\/.+/);
+		await page.getByRole('button', { name: 'Quote this' }).click();
+		await page.waitForURL(/\/quotes\?with=/);
+		await page.goto('http://127.0.0.1:4393/');
+		await expect(page.getByText('1 designs')).toBeVisible();
 	});
 	expect(said).toContain('a new, empty studio was begun');
 	expect(seen).toEqual(pages.map((path) => [path, 200]));

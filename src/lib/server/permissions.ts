@@ -9,6 +9,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/healthz': { GET: 'public' },
 	'/theme': { POST: 'public' },
 	'/compare': { load: 'design', default: 'design' },
+	'/welcome': { load: 'settings', begin: 'settings', skip: 'settings' },
 	'/new': { load: 'design', empty: 'design', build: 'design' },
 	'/shelf': { load: 'design', duplicate: 'design' },
 	'/shelf/bring': { POST: 'design' },

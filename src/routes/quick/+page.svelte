@@ -10,6 +10,9 @@
 	{#if data.designs.length > 0}
 		<QuickPrice {data} />
 	{:else}
-		<p class="text-muted">No design has been kept yet. Keep one on the Bench and it can be priced here.</p>
+		<p class="text-muted">
+			No design has been kept yet. <a class="quiet-link" href="/new">Make one</a>, press Keep, and it can be
+			priced here.
+		</p>
 	{/if}
 </main>

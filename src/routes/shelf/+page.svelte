@@ -68,11 +68,12 @@
 	{#if data.items.length > 0}
 		<ShelfView items={data.items} fresh={data.fresh} />
 	{:else if data.all === 0}
-		<div class="py-20 text-center">
+		<div class="py-16 text-center">
 			<p class="text-lg">Nothing on the Shelf yet.</p>
-			<p class="text-muted">
-				Record one design, layer by layer, and its cost and price stand here from then on.
+			<p class="pb-5 text-muted">
+				Say what your first piece is: its picture, its cost and its price stand here from then on.
 			</p>
+			<Button kind="strong" href="/new">Make the first design</Button>
 		</div>
 	{:else}
 		<p class="py-16 text-center text-muted">

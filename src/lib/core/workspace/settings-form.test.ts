@@ -11,7 +11,14 @@ import { choicesFor, printSettings, readSettings } from './settings-form.ts';
 import type { Settings } from './settings.ts';
 
 const business = { name: 'Puddlelark', address: '', email: '', phone: '', terms: 'Half before.' };
-const plain: Settings = { business, zone: 'America/New_York', decimal: '.', rates };
+const plain: Settings = {
+	business,
+	zone: 'America/New_York',
+	decimal: '.',
+	lengths: 'in',
+	welcomed: true,
+	rates
+};
 const untouched = (settings: Settings) => {
 	const { next, errors } = readSettings(printSettings(settings), settings, floating);
 	expect(errors).toEqual({});

@@ -59,6 +59,9 @@ export const settingsSchema = z.strictObject({
 	}),
 	zone: z.string().min(1).max(60),
 	decimal: z.enum(['.', ',']),
+	/** Studios from before it was asked work in inches, and need no welcome. */
+	lengths: z.enum(['in', 'cm']).default('in'),
+	welcomed: z.boolean().default(true),
 	rates: z.strictObject({
 		currency: z.enum(CURRENCIES),
 		labourPerHour: minor,

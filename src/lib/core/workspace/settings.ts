@@ -16,5 +16,9 @@ export interface Settings {
 	/** IANA name; new quotes start with it. */
 	readonly zone: string;
 	readonly decimal: '.' | ',';
+	/** What lengths are asked and shown in where nobody says a unit. */
+	readonly lengths: 'in' | 'cm';
+	/** Whether the first questions were answered or skipped. */
+	readonly welcomed: boolean;
 	readonly rates: Rates;
 }

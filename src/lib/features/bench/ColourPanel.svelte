@@ -3,6 +3,8 @@
 	import { SLOT_ROLES } from '../../core/document/slot.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import Button from '../../ui/button/Button.svelte';
+	import ColourPick from '../colours/ColourPick.svelte';
+	import Swatch from '../colours/Swatch.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -11,7 +13,6 @@
 	let { bench }: Props = $props();
 	const recipe = $derived(bench.recipe);
 	const chosen = $derived(bench.chosen);
-	const colours = $derived([...bench.catalogue.colours.values()]);
 	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
 	type Changed = { name: string; fills: Record<string, string | null>; without: string[] };
 	const own = (change: (colourway: Changed) => void) =>
@@ -91,11 +92,7 @@
 			/>
 		</label>
 		{#each recipe.slots as slot (slot.id)}
-			<div class="grid grid-cols-[16px_74px_84px_1fr] items-center gap-2">
-				<span
-					class="h-4 w-4 rounded-full border border-line"
-					style:background={hexOf(slot.id) ?? 'transparent'}
-				></span>
+			<div class="grid grid-cols-[74px_84px_1fr] items-center gap-2">
 				<select
 					class="control min-w-0 px-1!"
 					aria-label="Role of {slot.name}"
@@ -116,18 +113,27 @@
 							if (s) s.name = naming(e.currentTarget.value, s.name);
 						})}
 				/>
-				<select
-					class="control min-w-0"
-					aria-label="Colour of {slot.name}"
-					value={chosen.without.includes(slot.id) ? LEFT_OUT : (chosen.fills[slot.id] ?? '')}
-					onchange={(e) => fill(slot.id, e.currentTarget.value)}
+				<ColourPick
+					label="Colour of {slot.name}"
+					colours={bench.data.colours}
+					materials={bench.data.materials}
+					value={chosen.without.includes(slot.id) ? null : (chosen.fills[slot.id] ?? null)}
+					otherwise={[
+						['', 'open until the job'],
+						[LEFT_OUT, 'left out: what it colours is not there']
+					]}
+					onpick={(said) => fill(slot.id, said)}
 				>
-					<option value="">open until the job</option>
-					<option value={LEFT_OUT}>left out: what it colours is not there</option>
-					{#each colours as colour (colour.id)}<option value={colour.id}
-							>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
-						>{/each}
-				</select>
+					{#snippet trigger()}
+						<span class="control flex items-center gap-2 text-left"
+							><Swatch colour={bench.catalogue.colours.get(chosen.fills[slot.id] ?? '')} size={16} />
+							{chosen.without.includes(slot.id)
+								? LEFT_OUT
+								: (bench.catalogue.colourNames.get(chosen.fills[slot.id] ?? '') ??
+									'open until the job')}</span
+						>
+					{/snippet}
+				</ColourPick>
 			</div>
 		{:else}
 			<p class="text-muted">Slots appear here as you name colours on the entry line.</p>

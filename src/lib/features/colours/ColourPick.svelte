@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Popover } from 'bits-ui';
+	import { arriving } from '../../ui/popover/arriving.ts';
 	import type { Snippet } from 'svelte';
 	import { palette } from '../../core/materials/palette.ts';
 	import type { Colour, Material } from '../../core/materials/material.ts';
@@ -15,6 +16,8 @@
 		value?: string | null;
 		/** The bag it is wanted of. */
 		nominal?: Micrometres | null;
+		/** Colours that are in use already: these are found before all others. */
+		first?: readonly string[];
 		/** What else may be said in place of a colour. */
 		otherwise?: readonly (readonly [value: string, label: string])[];
 		trigger: Snippet;
@@ -26,10 +29,12 @@
 		materials,
 		value = null,
 		nominal = null,
+		first = [],
 		otherwise = [],
 		trigger,
 		onpick
 	}: Props = $props();
+	const arrives = arriving();
 	let open = $state(false);
 	let search = $state('');
 	/** Swatches in view at once; a few letters find the rest. */
@@ -42,8 +47,9 @@
 	const words = $derived(search.toLowerCase().split(/\s+/).filter(Boolean));
 	const fits = (c: Colour) => words.every((w) => `${c.name} ${c.finish}`.toLowerCase().includes(w));
 	const parts = $derived([
-		['in stock', sorted.stocked.filter(fits)],
-		['all others', sorted.others.filter(fits)]
+		['here already', open ? colours.filter((c) => first.includes(c.id)).filter(fits) : []],
+		['in stock', sorted.stocked.filter((c) => !first.includes(c.id)).filter(fits)],
+		['all others', sorted.others.filter((c) => !first.includes(c.id)).filter(fits)]
 	] as const);
 	function pick(id: string) {
 		onpick(id);
@@ -68,6 +74,7 @@
 	</Popover.Trigger>
 	<Popover.Portal>
 		<Popover.Content
+			{...arrives}
 			sideOffset={6}
 			collisionPadding={8}
 			align="start"

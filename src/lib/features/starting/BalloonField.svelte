@@ -2,7 +2,14 @@
 	import { ROUND_NOMINALS } from '../../core/materials/material.ts';
 	import type { Balloon, StartField } from '../../core/starting/field.ts';
 	import { bagsIn } from '../../core/starting/start.ts';
-	import { formatInches, inches, parseLength, um, type Micrometres } from '../../core/units/length.ts';
+	import {
+		formatInches,
+		formatLength,
+		inches,
+		parseLength,
+		um,
+		type Micrometres
+	} from '../../core/units/length.ts';
 	import Stepper from '../../ui/stepper/Stepper.svelte';
 	import type { StartData } from './start.svelte.ts';
 
@@ -22,7 +29,9 @@
 		const all = own.length > 0 ? own : ROUND_NOMINALS.map(inches);
 		return value && !all.includes(value.nominal) ? [...all, value.nominal].sort((a, b) => a - b) : all;
 	});
-	const HALF = inches(0.5);
+	const unit = $derived(data.settings.lengths);
+	const HALF = $derived(unit === 'cm' ? um(10_000) : inches(0.5));
+	const sizeText = (size: Micrometres) => formatLength({ um: size, unit });
 	/** Another bag is filled as much as the one before. */
 	function take(nominal: Micrometres) {
 		const share = value ? value.size / value.nominal : 0.85;
@@ -34,7 +43,7 @@
 		onset({ ...value, size: um(Math.max(HALF, Math.min(value.nominal, next * HALF))) });
 	}
 	function read(text: string): string {
-		const parsed = parseLength(text, 'in', { decimal: data.settings.decimal });
+		const parsed = parseLength(text, unit, { decimal: data.settings.decimal });
 		if (!parsed.ok) return parsed.say;
 		if (value) onset({ ...value, size: parsed.value.um });
 		return '';
@@ -58,9 +67,9 @@
 			<div class="size">
 				<span class="text-muted" id="{id}-to">at</span>
 				<Stepper
-					label="{field.label}, inflated size in inches"
+					label="{field.label}, inflated size"
 					attributes={{ 'aria-invalid': Boolean(trouble || error), 'aria-describedby': `${id}-say` }}
-					text={formatInches(value.size)}
+					text={sizeText(value.size)}
 					onstep={step}
 					onread={read}
 					ontrouble={(say) => (trouble = say)}

@@ -22,8 +22,10 @@
 	let { field, value, data, error, came = '', onset }: Props = $props();
 	let trouble = $state('');
 	const hint = $derived([field.hint, came].filter(Boolean).join(' · '));
-	/** Half a foot; under two feet an inch. */
-	const stepOf = (length: number) => (length <= feet(2) ? feet(1) / 12 : feet(0.5));
+	const unit = $derived(data.settings.lengths === 'cm' ? 'cm' : 'ft');
+	/** Half a foot, under two feet an inch; ten centimetres, under sixty two. */
+	const stepOf = (length: number) =>
+		unit === 'cm' ? (length <= 600_000 ? 20_000 : 100_000) : length <= feet(2) ? feet(1) / 12 : feet(0.5);
 
 	function stepLength(by: number) {
 		if (field.kind !== 'length') return;
@@ -33,7 +35,7 @@
 		onset(um(Math.max(field.min, Math.min(field.max, Math.round(next)))));
 	}
 	function readLength(text: string): string {
-		const parsed = parseLength(text, 'ft', { decimal: data.settings.decimal });
+		const parsed = parseLength(text, unit, { decimal: data.settings.decimal });
 		if (!parsed.ok) return parsed.say;
 		onset(parsed.value.um);
 		return '';
@@ -48,7 +50,7 @@
 		onset(typed);
 		return '';
 	}
-	const feetText = (length: number) => formatLength({ um: length as Micrometres, unit: 'ft' });
+	const lengthText = (length: number) => formatLength({ um: length as Micrometres, unit });
 </script>
 
 {#if field.kind === 'length' || field.kind === 'count'}
@@ -58,7 +60,7 @@
 				<Stepper
 					label={field.label}
 					{attributes}
-					text={feetText(value as number)}
+					text={lengthText(value as number)}
 					onstep={stepLength}
 					onread={readLength}
 					ontrouble={(say) => (trouble = say)}

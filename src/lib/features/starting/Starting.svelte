@@ -58,7 +58,11 @@
 	const unknown = $derived(start.tally.cost.total.unknown);
 	const overall = $derived(start.tally.assembly.overall);
 	/** The height it came to, where one was asked for: rows come whole. */
-	const tall = $derived(overall.known ? `${formatFeet(overall.usual as Millimetres)} over all` : '');
+	const tall = $derived.by(() => {
+		if (!overall.known) return '';
+		const high = data.settings.lengths === 'cm' ? `${Math.round(overall.usual / 10)} cm` : formatFeet(overall.usual as Millimetres); // prettier-ignore
+		return `${high} over all`;
+	});
 	let shapes = $state<HTMLElement>();
 	let form = $state<HTMLFormElement>();
 	/** Arrows go from shape to shape: one press of Tab leaves them. */

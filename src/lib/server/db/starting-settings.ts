@@ -9,6 +9,8 @@ export const startingSettings: Settings = {
 	business: { name: 'My studio', address: '', email: '', phone: '', terms: '' },
 	zone: 'America/New_York',
 	decimal: '.',
+	lengths: 'in',
+	welcomed: false,
 	rates: {
 		currency: 'USD',
 		labourPerHour: 2000,

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Popover } from 'bits-ui';
+	import { arriving } from '../popover/arriving.ts';
 
 	interface Option {
 		readonly id: string;
@@ -19,6 +20,7 @@
 		onpick: (id: string | null) => void;
 	}
 	let { label, value, options, none, attributes = {}, onpick }: Props = $props();
+	const arrives = arriving();
 	let open = $state(false);
 	let search = $state('');
 	let at = $state(0);
@@ -70,6 +72,7 @@
 	</Popover.Trigger>
 	<Popover.Portal>
 		<Popover.Content
+			{...arrives}
 			sideOffset={4}
 			align="start"
 			collisionPadding={8}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Popover } from 'bits-ui';
+	import { arriving } from './arriving.ts';
 	import type { Snippet } from 'svelte';
 
 	interface Props {
@@ -15,6 +16,7 @@
 		children: Snippet;
 	}
 	let { label, open = $bindable(false), width = 320, slim = false, trigger, children }: Props = $props();
+	const arrives = arriving();
 </script>
 
 <Popover.Root bind:open>
@@ -28,6 +30,7 @@
 	</Popover.Trigger>
 	<Popover.Portal>
 		<Popover.Content
+			{...arrives}
 			sideOffset={6}
 			collisionPadding={8}
 			class="z-30 max-h-[min(76vh,var(--bits-popover-content-available-height))] max-w-[94vw] overflow-auto border border-line bg-paper p-4 text-ink shadow-[var(--shadow)]"

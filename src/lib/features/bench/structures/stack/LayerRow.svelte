@@ -1,14 +1,6 @@
 <script lang="ts">
 	import { slotName } from '../../../../core/document/names.ts';
-	import ArrowDown from '@lucide/svelte/icons/arrow-down';
-	import ArrowUp from '@lucide/svelte/icons/arrow-up';
-	import CircleDot from '@lucide/svelte/icons/circle-dot';
-	import Copy from '@lucide/svelte/icons/copy';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
-	import Minus from '@lucide/svelte/icons/minus';
-	import Pencil from '@lucide/svelte/icons/pencil';
-	import Plus from '@lucide/svelte/icons/plus';
-	import Trash from '@lucide/svelte/icons/trash';
 	import type { Attachment } from 'svelte/attachments';
 	import { dragHandle } from 'svelte-dnd-action';
 	import type { Catalogue } from '../../../../core/materials/catalogue.ts';
@@ -32,6 +24,8 @@
 		height: string;
 		selected: boolean;
 		ghost: boolean;
+		/** Its fields are open below it. */
+		opened: boolean;
 		/** Its balls are pointed at in the picture. */
 		pointed: boolean;
 		onselect: () => void;
@@ -48,6 +42,7 @@
 		height,
 		selected,
 		ghost,
+		opened,
 		pointed,
 		onselect,
 		onact,
@@ -83,16 +78,6 @@
 		observer.observe(element);
 		return () => observer.disconnect();
 	};
-	const acts: { act: RowAct; label: string; icon: typeof Plus }[] = [
-		{ act: 'edit', label: 'Change its words (Enter)', icon: Pencil },
-		{ act: 'places', label: 'Its places, seen from above (p)', icon: CircleDot },
-		{ act: 'fewer', label: 'One layer fewer (−)', icon: Minus },
-		{ act: 'more', label: 'One layer more (+)', icon: Plus },
-		{ act: 'up', label: 'Move up (Alt ↑)', icon: ArrowUp },
-		{ act: 'down', label: 'Move down (Alt ↓)', icon: ArrowDown },
-		{ act: 'copy', label: 'Copy above (d)', icon: Copy },
-		{ act: 'remove', label: 'Take out (Delete)', icon: Trash }
-	];
 </script>
 
 <div class="row" class:selected class:ghost class:pointed data-about={layer.id} {@attach watch}>
@@ -108,6 +93,7 @@
 		class="main"
 		aria-label="{ghost ? 'Not yet put: ' : ''}{label}"
 		aria-pressed={selected}
+		aria-expanded={opened && selected}
 		data-row={layer.id}
 		disabled={ghost}
 		onclick={onselect}
@@ -141,15 +127,6 @@
 			{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
 		{/if}
 	</button>
-	{#if selected && !ghost}
-		<span class="acts">
-			{#each acts as { act, label: says, icon: Icon } (act)}
-				<button type="button" title={says} aria-label={says} tabindex="-1" onclick={() => onact(act)}
-					><Icon size={14} aria-hidden="true" /></button
-				>
-			{/each}
-		</span>
-	{/if}
 </div>
 
 <style>
@@ -271,24 +248,5 @@
 	.handle:focus-visible,
 	.selected .handle {
 		opacity: 1;
-	}
-	.acts {
-		position: absolute;
-		right: 6px;
-		bottom: 1px;
-		z-index: 2;
-		display: flex;
-		background: var(--paper);
-		border: 1px solid var(--line);
-		border-radius: 6px;
-	}
-	.acts button {
-		width: 24px;
-		height: 24px;
-		display: grid;
-		place-items: center;
-	}
-	.acts button:hover {
-		background: var(--tint);
 	}
 </style>

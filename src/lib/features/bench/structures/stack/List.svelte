@@ -1,5 +1,9 @@
 <script lang="ts">
 	import { tick } from 'svelte';
+	import type { Mutable } from '../../../../core/document/mutable.ts';
+	import { palette } from '../../../../core/materials/palette.ts';
+	import { slotFor, type RecipeDraft } from '../../../../core/recipe/draft.ts';
+	import { newRow } from '../../../../core/structures/stack/row-fields.ts';
 	import { fromAction } from 'svelte/attachments';
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import {
@@ -8,15 +12,18 @@
 		orderLayers,
 		removeLayer,
 		repeatLayer,
+		stackOf,
 		stacksIn
 	} from '../../../../core/structures/stack/edit.ts';
 	import type { Layer, Stack } from '../../../../core/structures/stack/document.ts';
 	import { formatFeet, type Millimetres } from '../../../../core/units/length.ts';
 	import type { ListProps } from '../screen.ts';
 	import { glyphScale } from './glyph-scale.ts';
+	import RowForm from './RowForm.svelte';
 	import LayerRow, { type RowAct } from './LayerRow.svelte';
 
 	let { bench, section, kit }: ListProps<Stack> = $props();
+	const newId = () => crypto.randomUUID();
 	/** What a row refuses, said beside it. */
 	let refused = $state<{ id: string; say: string } | null>(null);
 	let dragged = $state.raw<Layer[] | null>(null);
@@ -60,6 +67,37 @@
 		}
 	};
 
+	/** Row whose fields are open below it. */
+	let opened = $state<string | null>(null);
+	/** Pressed, a row is in hand with its fields; pressed again they are folded away. */
+	function press(layer: string) {
+		opened = opened === layer && bench.selected === layer ? null : layer;
+		select(layer);
+	}
+	/** A row on top, like the one below it, with its fields open. */
+	function add() {
+		let made: string | undefined;
+		bench.change((d) => {
+			const stack = stackOf(d, section.id);
+			if (!stack) return;
+			const row = newRow(stack as Stack, firstSlot(d), newId);
+			stack.layers.push(row as Mutable<Layer>);
+			made = row.id;
+		});
+		if (made === undefined) return;
+		opened = made;
+		select(made);
+	}
+	/** The first colour of the design; of one without, the first of the Stockroom. */
+	function firstSlot(draft: RecipeDraft): string {
+		const [slot] = draft.slots;
+		const [colour] = palette(bench.data.colours, bench.data.materials).stocked;
+		if (slot) return slot.id;
+		if (colour) return slotFor(draft, newId)({ name: colour.name, colour: colour.id });
+		const open = { id: newId(), name: 'main', role: null };
+		draft.slots.push(open);
+		return open.id;
+	}
 	function select(layer: string) {
 		bench.selected = layer;
 		if (bench.current?.id !== section.id) bench.take(section.id);
@@ -74,10 +112,7 @@
 		fewer: ({ id }) => void bench.change((d) => repeatLayer(d, id, -1)),
 		up: ({ id }) => void bench.change((d) => moveLayer(d, id, 1)),
 		down: ({ id }) => void bench.change((d) => moveLayer(d, id, -1)),
-		copy: ({ id }) =>
-			void bench.change(
-				(d) => void (bench.selected = duplicateLayer(d, id, () => crypto.randomUUID()) ?? id)
-			),
+		copy: ({ id }) => void bench.change((d) => void (bench.selected = duplicateLayer(d, id, newId) ?? id)),
 		remove: ({ id }) => void bench.change((d) => removeLayer(d, id)),
 		places: ({ id }) => void kit.places(id),
 		level: ({ id }) => bench.level(id),
@@ -126,6 +161,11 @@
 	}
 </script>
 
+{#if bench.current?.id === section.id && !bench.ghost}
+	<p class="add">
+		<button type="button" class="quiet-link" onclick={add}>add a row</button>
+	</p>
+{/if}
 <div role="list" aria-label={section.name} {@attach zone} {...events}>
 	{#each rows as layer (layer.id)}
 		<div role="listitem">
@@ -141,16 +181,26 @@
 				selected={bench.selected === layer.id}
 				ghost={bench.ghost === layer.id}
 				pointed={bench.pointed?.about === layer.id}
-				onselect={() => select(layer.id)}
+				opened={opened === layer.id}
+				onselect={() => press(layer.id)}
 				onact={(what) => act(layer, what)}
 				onkeydown={(event) => keydown(event, layer)}
 			/>
+			{#if opened === layer.id && bench.selected === layer.id && bench.ghost !== layer.id}<RowForm
+					{bench}
+					{layer}
+					onact={(what) => act(layer, what)}
+				/>{/if}
 			{#if refused?.id === layer.id}<p class="refused" role="alert">{refused.say}</p>{/if}
 		</div>
 	{/each}
 </div>
 
 <style>
+	.add {
+		padding: 0 10px 4px 66px;
+		font-size: 13px;
+	}
 	.refused {
 		padding: 2px 10px 6px 66px;
 		font-size: 13px;
