@@ -1,8 +1,7 @@
 import type { Id } from '../document/id.ts';
-import type { Hanging } from '../document/hung.ts';
 import { ON_THE_FLOOR } from '../document/stand.ts';
 import type { Entry, SaidSection } from '../language/entry.ts';
-import type { ColourRef, SaidBalloon, SaidCluster, SaidPattern } from '../language/said.ts';
+import type { SaidCluster } from '../language/said.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { leadSize } from '../recipe/scale.ts';
 import type { Structure } from '../structures/kinds.ts';
@@ -14,55 +13,8 @@ import { stackIn } from '../structures/stack/edit.ts';
 import { placeStack } from '../structures/stack/place.ts';
 import type { SaidLayer } from '../structures/stack/said.ts';
 import { feet, inches, um, type Micrometres } from '../units/length.ts';
-import type { Balloon, StartField } from './field.ts';
-import type { StartEntry, StartKit } from './shape.ts';
-
-/** How colours fall, in her words. One colour is the same everywhere whatever is asked. */
-export const PATTERN = {
-	kind: 'choice',
-	label: 'Colours go',
-	options: [
-		['spiral', 'in a spiral'],
-		['rings', 'a row each'],
-		['list', 'side by side'],
-		['checker', 'like a chequerboard'],
-		['gradient', 'from one into the next']
-	],
-	start: 'spiral'
-} as const satisfies StartField;
-
-export const saidBalloon = ({ nominal, size }: Balloon): SaidBalloon => ({
-	kind: 'latex-round',
-	nominal,
-	size: { kind: 'value', um: size, unit: 'in', origin: 'typed' },
-	method: null
-});
-
-/** The n-th colour alone. */
-export const plain = (kit: StartKit, index: number): SaidPattern => ({
-	kind: 'same',
-	colours: [{ ref: kit.colour(index), rings: 1 }],
-	hand: 'right'
-});
-
-/** All colours in a pattern. */
-export const patterned = (kit: StartKit, kind: string): SaidPattern =>
-	kit.colours < 2
-		? plain(kit, 0)
-		: {
-				kind: kind as SaidPattern['kind'],
-				colours: Array.from({ length: kit.colours }, (_, i) => ({ ref: kit.colour(i), rings: 1 })),
-				hand: 'right'
-			};
-
-export const cluster = (count: number, balloon: Balloon, pattern: SaidPattern): SaidCluster => ({
-	...saidBalloon(balloon),
-	count,
-	pattern,
-	others: [],
-	side: 'all',
-	tier: 0
-});
+import type { Asked } from '../by-hand/asked.ts';
+import type { StartEntry } from './shape.ts';
 
 /** One row of a stack, so many times, or up to a height of the body. */
 export const layer = (said: SaidCluster, more: Partial<SaidLayer> = {}): Entry => ({
@@ -101,26 +53,6 @@ export const stackOn = (name: string, stand: Id | null, upright = true): Entry =
 export const run = (name: string, more: Partial<Run> = {}): Entry =>
 	section(name, { ...emptyRun(), ...more });
 export const ofRun = (said: SaidRun): Entry => ({ kind: 'run', said });
-
-/** Where a long piece hangs, in her words. */
-export const HANGS = {
-	kind: 'choice',
-	label: 'It hangs on',
-	options: [
-		['hooks', 'hooks'],
-		['pins', 'pins'],
-		['backdrop', 'a backdrop'],
-		['stand', 'a stand'],
-		['fishing line', 'fishing line'],
-		['ties', 'ties'],
-		['', 'nothing yet']
-	],
-	start: 'hooks'
-} as const satisfies StartField;
-
-/** Something holds it every so far: two feet is usual. */
-export const hangs = (by: string, material: Id | null, every: Micrometres = feet(2)): readonly SaidRun[] =>
-	by === '' ? [] : [{ set: 'hung', hung: { by: by as Hanging, material, every } }];
 
 /** A line that is bought or taken from the shelf. */
 export const thing = (material: Id | null, count = 1): readonly Entry[] =>
@@ -164,11 +96,4 @@ export const MIX = {
 		['small', 'only small (5)']
 	],
 	start: 'three'
-} as const satisfies StartField;
-
-/** Each colour in every size, the first one twice as often as each of the others. */
-export const coloursOfMix = (kit: StartKit): readonly { ref: ColourRef; parts: number }[] =>
-	Array.from({ length: kit.colours }, (_, i) => ({
-		ref: kit.colour(i),
-		parts: i === 0 && kit.colours > 1 ? 2 : 1
-	}));
+} as const satisfies Asked;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { anyOf } from '../../../../tests/kit/any-answers.ts';
 import { catalogueOf, colours, counter, floating, rates } from '../../../../tests/kit/studio.ts';
 import { applyEntry } from '../language/apply.ts';
 import { parseEntry } from '../language/read.ts';
@@ -9,12 +10,12 @@ import type { RecipeDraft } from '../recipe/draft.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tally } from '../tally/tally.ts';
-import { feet, inches, um } from '../units/length.ts';
+import { feet, inches } from '../units/length.ts';
 import { POINT } from '../units/number.ts';
-import type { StartField, StartValues } from './field.ts';
+import type { Answers } from '../by-hand/asked.ts';
 import type { StartingShape } from './shape.ts';
 import { SHAPES } from './shapes.ts';
-import { bagsIn, startErrors, startRecipe, startValues } from './start.ts';
+import { startErrors, startRecipe, startValues } from './start.ts';
 
 const stock = { materials: floating, colours };
 const context = { catalogue: catalogueOf(floating, colours), rates, library: () => undefined };
@@ -22,33 +23,10 @@ const count = (recipe: Recipe) => tally(recipe, null, 1, context);
 const shape = (id: string) => SHAPES.find((s) => s.id === id)!;
 /** A shape with some fields said otherwise. */
 const started = (id: string, said: Record<string, unknown> = {}, own = stock) => {
-	const values = { ...startValues(shape(id), own), ...(said as StartValues) };
+	const values = { ...startValues(shape(id), own), ...(said as Answers) };
 	return { values, errors: startErrors(shape(id), values, own), make: () => startRecipe(shape(id), values, own, counter()) }; // prettier-ignore
 };
 
-/** Anything that a field may hold, in this Stockroom. */
-function anyOf(field: StartField): fc.Arbitrary<StartValues[string]> {
-	const halves = fc.integer({ min: 4, max: 70 }).map((n) => um(n * inches(0.5)));
-	const balloon = fc.record({ nominal: fc.constantFrom(...bagsIn(stock)), size: halves });
-	switch (field.kind) {
-		case 'length':
-			return fc.integer({ min: Math.ceil(field.min / feet(0.5)), max: Math.min(40, Math.floor(field.max / feet(0.5))) }).map((n) => um(n * feet(0.5))); // prettier-ignore
-		case 'balloon':
-			return balloon;
-		case 'balloon or none':
-			return fc.option(balloon);
-		case 'count':
-			return fc.integer({ min: field.min, max: Math.min(field.max, 12) });
-		case 'colours':
-			return fc.uniqueArray(fc.constantFrom('white', 'red', 'gold', 'grey'), { maxLength: field.most });
-		case 'choice':
-			return fc.constantFrom(...field.options.map(([value]) => value));
-		case 'thing':
-			return fc.option(fc.constantFrom(...floating.filter((m) => field.kinds.includes(m.kind)).map((m) => m.id))); // prettier-ignore
-		case 'text':
-			return fc.constantFrom('5', 'AB', '10', 'HI', '#', '');
-	}
-}
 const anyValues = ({ fields }: StartingShape) =>
 	fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, anyOf(field)])));
 

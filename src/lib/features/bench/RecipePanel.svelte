@@ -6,6 +6,7 @@
 	import LinesList from './structures/extras/LinesList.svelte';
 	import AddSection from './AddSection.svelte';
 	import EntryLine from './EntryLine.svelte';
+	import HandPanel from './HandPanel.svelte';
 	import SectionBody from './SectionBody.svelte';
 	import SectionHead from './SectionHead.svelte';
 	import type { ListKit } from './structures/screen.ts';
@@ -117,6 +118,7 @@
 		<div class="flex flex-wrap items-center gap-x-3">
 			<UprightPanel {bench} />
 			<AddSection {bench} />
+			<HandPanel {bench} section={{ name: 'the design', structure: { kind: 'extras' } }} />
 		</div>
 		<LinesList {bench} />
 	</div>

@@ -10,7 +10,7 @@
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import { atLeast, atMost, missingText, percentText, priceText, sumText } from '../bench/tape-words.ts';
 	import Picture from '../picture/Picture.svelte';
-	import FieldView from './FieldView.svelte';
+	import AskedField from '../by-hand/AskedField.svelte';
 	import ShapeTile from './ShapeTile.svelte';
 	import { Start, type StartData } from './start.svelte.ts';
 
@@ -123,7 +123,7 @@
 			<div class="grid">
 				{#each Object.entries(start.shape.fields) as [name, field] (name)}
 					<div class:wide={WIDE.has(field.kind)}>
-						<FieldView
+						<AskedField
 							{field}
 							value={start.values[name]!}
 							{data}

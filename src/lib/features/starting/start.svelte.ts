@@ -2,19 +2,14 @@ import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import type { StartValues } from '../../core/starting/field.ts';
+import type { Answers } from '../../core/by-hand/asked.ts';
 import type { StartingShape } from '../../core/starting/shape.ts';
 import { SHAPES } from '../../core/starting/shapes.ts';
 import { linesOf } from './lines.ts';
 import { startErrors, startRecipe, startValues } from '../../core/starting/start.ts';
-import type { Colour, Material } from '../../core/materials/material.ts';
-import type { Settings } from '../../core/workspace/settings.ts';
+import type { HandData } from '../by-hand/hand-data.ts';
 
-export interface StartData {
-	readonly settings: Settings;
-	readonly materials: readonly Material[];
-	readonly colours: readonly Colour[];
-}
+export type StartData = HandData;
 
 const ids = () => {
 	let n = 0;
@@ -27,7 +22,7 @@ export class Start {
 	readonly context: TallyContext;
 	shape = $state.raw<StartingShape>(SHAPES[0]!);
 	/** What was said of each shape: going to another and back loses nothing. */
-	#said = $state.raw<Readonly<Record<string, StartValues>>>({});
+	#said = $state.raw<Readonly<Record<string, Answers>>>({});
 	readonly values = $derived.by(() => this.#said[this.shape.id] ?? startValues(this.shape, this.data));
 	readonly errors = $derived.by(() => startErrors(this.shape, this.values, this.data));
 	readonly ok = $derived(Object.keys(this.errors).length === 0);
@@ -54,7 +49,7 @@ export class Start {
 		const values = this.ok ? this.values : startValues(this.shape, this.data);
 		return startRecipe(this.shape, values, this.data, newId);
 	}
-	set(name: string, value: StartValues[string]) {
+	set(name: string, value: Answers[string]) {
 		this.#said = { ...this.#said, [this.shape.id]: { ...this.values, [name]: value } };
 	}
 	get said() {
@@ -63,7 +58,7 @@ export class Start {
 	/** Takes up what was said before a reload; what no longer fits a shape is left. */
 	resume(said: unknown) {
 		if (typeof said !== 'object' || said === null) return;
-		const fitting = Object.entries(said as Record<string, StartValues>).flatMap(([id, values]) => {
+		const fitting = Object.entries(said as Record<string, Answers>).flatMap(([id, values]) => {
 			const shape = SHAPES.find((s) => s.id === id);
 			if (!shape) return [];
 			const whole = { ...startValues(shape, this.data), ...values };

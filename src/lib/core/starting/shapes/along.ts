@@ -1,19 +1,16 @@
 import { feet, inches } from '../../units/length.ts';
+import { MIX, MIXES, ofRun, run, thing } from '../say.ts';
 import {
 	cluster,
 	coloursOfMix,
 	HANGS,
 	hangs,
-	MIX,
-	MIXES,
-	ofRun,
 	PATTERN,
 	patterned,
-	run,
-	saidBalloon,
-	thing
-} from '../say.ts';
-import { startingShape, type StartEntry, type StartKit } from '../shape.ts';
+	saidBalloon
+} from '../../structures/kit/by-hand.ts';
+import { startingShape, type StartEntry } from '../shape.ts';
+import type { HandKit } from '../../structures/kit/by-hand.ts';
 
 const COLOURS = { kind: 'colours', label: 'Colours', most: 8, start: 3 } as const;
 const FULL = {
@@ -33,7 +30,7 @@ const HOLDS = {
 	none: 'not chosen yet'
 } as const;
 
-const mixed = (mix: string, kit: StartKit): readonly StartEntry[] =>
+const mixed = (mix: string, kit: HandKit): readonly StartEntry[] =>
 	(MIXES[mix] ?? []).map(([nominal, size, share]) =>
 		ofRun({
 			set: 'mix',
@@ -79,7 +76,7 @@ export const arch = startingShape({
 			cluster: cluster(each, balloon, patterned(kit, pattern)),
 			row: { repeat: 1, pitch: null, joining: null }
 		}),
-		...hangs(by, holds).map(ofRun)
+		ofRun({ set: 'hung', hung: hangs(by, holds) })
 	]
 });
 
@@ -117,7 +114,7 @@ export const garland = startingShape({
 		run('garland', { path: { kind: 'line', length }, height }),
 		...mixed(mix, kit),
 		ofRun({ set: 'organic', organic: { fullness: full, seen: seen as 'wall' } }),
-		...hangs(by, holds).map(ofRun)
+		ofRun({ set: 'hung', hung: hangs(by, holds) })
 	]
 });
 

@@ -3,11 +3,13 @@ import { flatOf } from '../../materials/material.ts';
 import type { BunchThing } from '../../structures/bunch/document.ts';
 import { emptyBunch } from '../../structures/bunch/empty.ts';
 import { feet, inches } from '../../units/length.ts';
-import { saidBalloon, section } from '../say.ts';
-import { startingShape, type StartEntry, type StartKit } from '../shape.ts';
+import { section } from '../say.ts';
+import { saidBalloon } from '../../structures/kit/by-hand.ts';
+import { startingShape, type StartEntry } from '../shape.ts';
+import type { HandKit } from '../../structures/kit/by-hand.ts';
 
 /** A foil of the Stockroom as it comes; none where none is chosen. */
-function foilOf(id: Id | null, kit: StartKit): readonly Extract<BunchThing, { kind: 'material' }>[] {
+function foilOf(id: Id | null, kit: HandKit): readonly Extract<BunchThing, { kind: 'material' }>[] {
 	const material = id === null ? undefined : kit.material(id);
 	if (!material) return [];
 	return [{ kind: 'material', material: material.id, flat: flatOf(material), look: 'creased', chambers: material.chambers }]; // prettier-ignore

@@ -1,5 +1,6 @@
 import { feet, inches } from '../../units/length.ts';
-import { cluster, layer, PATTERN, patterned, plain, poleFor, stackOn, thing, upTo } from '../say.ts';
+import { layer, poleFor, stackOn, thing, upTo } from '../say.ts';
+import { cluster, PATTERN, patterned, plain } from '../../structures/kit/by-hand.ts';
 import { startingShape } from '../shape.ts';
 
 const HEIGHT = {

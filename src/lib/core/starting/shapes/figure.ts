@@ -1,8 +1,9 @@
 import type { ColourRef } from '../../language/said.ts';
 import { stackIn } from '../../structures/stack/edit.ts';
 import { feet, inches, um } from '../../units/length.ts';
-import type { Balloon } from '../field.ts';
-import { cluster, layer, plain, saidBalloon, stackOn, upTo } from '../say.ts';
+import type { Balloon } from '../../by-hand/asked.ts';
+import { layer, stackOn, upTo } from '../say.ts';
+import { cluster, plain, saidBalloon } from '../../structures/kit/by-hand.ts';
 import { startingShape, type StartEntry } from '../shape.ts';
 
 /** Eyes a fifth as wide as the head, of what a five can be, to half an inch. */

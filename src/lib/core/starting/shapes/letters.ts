@@ -2,7 +2,8 @@ import { ON_THE_FLOOR } from '../../document/stand.ts';
 import type { Branch, PathLeg, Way } from '../../structures/run/document.ts';
 import { emptyRun } from '../../structures/run/empty.ts';
 import { feet, inches, um } from '../../units/length.ts';
-import { cluster, ofRun, PATTERN, patterned, section } from '../say.ts';
+import { ofRun, section } from '../say.ts';
+import { cluster, PATTERN, patterned } from '../../structures/kit/by-hand.ts';
 import { startingShape, type StartEntry, type StartErrors } from '../shape.ts';
 
 /**

@@ -2,7 +2,8 @@ import type { MaterialKind } from '../../materials/material.ts';
 import { emptyWeave } from '../../structures/weave/empty.ts';
 import type { WeaveSaid } from '../../structures/weave/said.ts';
 import { feet, formatInches, inches } from '../../units/length.ts';
-import { HANGS, hangs, saidBalloon, section } from '../say.ts';
+import { section } from '../say.ts';
+import { HANGS, hangs, saidBalloon } from '../../structures/kit/by-hand.ts';
 import { startingShape, type StartErrors } from '../shape.ts';
 
 const MOST = 200;
@@ -81,7 +82,7 @@ export const wall = startingShape({
 			weave({ set: 'shape', shape: 'panel', woven: { kind: kind as 'latex-link', nominal, size, method: null }, base: null }), // prettier-ignore
 			...rows,
 			weave({ set: 'joiner', balloon: { kind: 'balloon', balloon: saidBalloon({ nominal: inches(5), size: inches(2) }), colour: kit.colour(0) } }), // prettier-ignore
-			...hangs(by, holds).map((said) => weave(said as { set: 'hung'; hung: never }))
+			weave({ set: 'hung', hung: hangs(by, holds) })
 		];
 	}
 });

@@ -4,6 +4,7 @@
 	import { countPart, movePart, removePart } from '../../../core/recipe/edit-parts.ts';
 	import type { Section } from '../../../core/recipe/recipe.ts';
 	import type { Bench } from '../bench.svelte.ts';
+	import HandPanel from '../HandPanel.svelte';
 	import PartRow from './PartRow.svelte';
 	import type { KeyRow } from './rows.ts';
 
@@ -22,6 +23,8 @@
 	}
 	let { bench, section, rows, standing, empty, onedit, panel: more }: Props = $props();
 	let list = $state<HTMLElement>();
+	/** As it is in the recipe: its parts can be changed by their fields. */
+	const handed = $derived(bench.recipe.sections.find((s) => s.id === section.id));
 
 	function keydown(event: KeyboardEvent, row: KeyRow) {
 		if (event.ctrlKey || event.metaKey) return;
@@ -58,7 +61,11 @@
 			hex={row.hex}
 			out={row.id === null ? null : () => bench.change((d) => removePart(d, row.id!))}
 		>
-			{#snippet panel()}{@render more?.(row)}{/snippet}
+			{#snippet panel()}{@render more?.(row)}{#if row.id !== null && handed}<HandPanel
+						{bench}
+						section={handed}
+						part={{ id: row.id, name: row.name }}
+					/>{/if}{/snippet}
 			<button
 				type="button"
 				class="say figures"

@@ -25,7 +25,7 @@
 		setRepeat,
 		type PatternKind
 	} from '../../../../core/structures/stack/row-fields.ts';
-	import { bagsIn } from '../../../../core/starting/start.ts';
+	import { bagsIn } from '../../../../core/by-hand/answers.ts';
 	import { printSize, type Size } from '../../../../core/sizing/size.ts';
 	import { formatInches, inches, um, type Micrometres } from '../../../../core/units/length.ts';
 	import Stepper from '../../../../ui/stepper/Stepper.svelte';

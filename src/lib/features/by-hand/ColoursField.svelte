@@ -1,15 +1,15 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
-	import type { StartField } from '../../core/starting/field.ts';
+	import type { Asked } from '../../core/by-hand/asked.ts';
 	import ColourPick from '../colours/ColourPick.svelte';
 	import Swatch from '../colours/Swatch.svelte';
-	import type { StartData } from './start.svelte.ts';
+	import type { HandData } from './hand-data.ts';
 
 	interface Props {
-		field: Extract<StartField, { kind: 'colours' }>;
+		field: Extract<Asked, { kind: 'colours' }>;
 		value: readonly string[];
-		data: StartData;
+		data: HandData;
 		onset: (value: readonly string[]) => void;
 	}
 	let { field, value, data, onset }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { ROUND_NOMINALS } from '../../core/materials/material.ts';
-	import type { Balloon, StartField } from '../../core/starting/field.ts';
-	import { bagsIn } from '../../core/starting/start.ts';
+	import type { Balloon, Asked } from '../../core/by-hand/asked.ts';
+	import { bagsIn } from '../../core/by-hand/answers.ts';
 	import {
 		formatInches,
 		formatLength,
@@ -11,12 +11,12 @@
 		type Micrometres
 	} from '../../core/units/length.ts';
 	import Stepper from '../../ui/stepper/Stepper.svelte';
-	import type { StartData } from './start.svelte.ts';
+	import type { HandData } from './hand-data.ts';
 
 	interface Props {
-		field: Extract<StartField, { kind: 'balloon' | 'balloon or none' }>;
+		field: Extract<Asked, { kind: 'balloon' | 'balloon or none' }>;
 		value: Balloon | null;
-		data: StartData;
+		data: HandData;
 		error: string | undefined;
 		onset: (value: Balloon | null) => void;
 	}

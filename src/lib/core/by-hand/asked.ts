@@ -15,7 +15,7 @@ interface Labelled {
 }
 
 /** A field of a starting shape, with what it starts with. */
-export type StartField = Labelled &
+export type Asked = Labelled &
 	(
 		| {
 				readonly kind: 'length';
@@ -59,8 +59,8 @@ interface Held {
 	readonly text: string;
 }
 
-export type StartFields = Readonly<Record<string, StartField>>;
-export type ValueOf<F extends StartField> = Held[F['kind']];
+export type AskedFields = Readonly<Record<string, Asked>>;
+export type ValueOf<F extends Asked> = Held[F['kind']];
 /** What is asked of a shape, field by field. */
-export type ValuesOf<F extends StartFields> = { readonly [K in keyof F]: ValueOf<F[K]> };
-export type StartValues = Readonly<Record<string, Held[keyof Held]>>;
+export type ValuesOf<F extends AskedFields> = { readonly [K in keyof F]: ValueOf<F[K]> };
+export type Answers = Readonly<Record<string, Held[keyof Held]>>;

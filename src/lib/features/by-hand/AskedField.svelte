@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { KIND_WORDS } from '../../core/materials/material.ts';
-	import type { Balloon, StartField, StartValues } from '../../core/starting/field.ts';
+	import type { Balloon, Asked, Answers } from '../../core/by-hand/asked.ts';
 	import { feet, formatLength, parseLength, um, type Micrometres } from '../../core/units/length.ts';
 	import Field from '../../ui/field/Field.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -8,16 +8,16 @@
 	import Stepper from '../../ui/stepper/Stepper.svelte';
 	import BalloonField from './BalloonField.svelte';
 	import ColoursField from './ColoursField.svelte';
-	import type { StartData } from './start.svelte.ts';
+	import type { HandData } from './hand-data.ts';
 
 	interface Props {
-		field: StartField;
-		value: StartValues[string];
-		data: StartData;
+		field: Asked;
+		value: Answers[string];
+		data: HandData;
 		error: string | undefined;
 		/** What it came to, where that is not what was asked for. */
 		came?: string;
-		onset: (value: StartValues[string]) => void;
+		onset: (value: Answers[string]) => void;
 	}
 	let { field, value, data, error, came = '', onset }: Props = $props();
 	let trouble = $state('');

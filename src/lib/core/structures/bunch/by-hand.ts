@@ -1,0 +1,146 @@
+import type { Id } from '../../document/id.ts';
+import { flatOf } from '../../materials/material.ts';
+import { feet, inches, type Micrometres } from '../../units/length.ts';
+import { handForm, type HandFacet } from '../facets/by-hand.ts';
+import { saidBalloon } from '../kit/by-hand.ts';
+import type { Bunch } from './document.ts';
+import type { BunchSaid, SaidItem } from './said.ts';
+
+const GAS = {
+	kind: 'choice',
+	label: 'Filled with',
+	options: [
+		['helium', 'helium'],
+		['air', 'air']
+	],
+	start: 'helium'
+} as const;
+const RIBBON = {
+	kind: 'thing',
+	label: 'On ribbon',
+	kinds: ['ribbon', 'tie'],
+	takes: 'ribbon',
+	none: 'not chosen yet'
+} as const;
+const LONG = {
+	kind: 'length',
+	label: 'Length of ribbon',
+	min: feet(0.5),
+	max: feet(30),
+	start: feet(5)
+} as const;
+const COLOUR = { kind: 'colours', label: 'Colour', most: 1, start: 1 } as const;
+
+const item = (
+	said: Pick<SaidItem, 'name' | 'count' | 'what'> & {
+		gas: string;
+		ribbon: Id | null;
+		length: Micrometres;
+		swappable?: boolean;
+	}
+): BunchSaid => ({
+	kind: 'item',
+	item: {
+		name: said.name,
+		count: said.count,
+		what: said.what,
+		gas: said.gas as 'air',
+		ribbon: { material: said.ribbon, length: said.length },
+		swappable: said.swappable ?? false
+	}
+});
+
+const balloons = handForm({
+	id: 'balloons',
+	title: 'balloons',
+	fields: {
+		count: { kind: 'count', label: 'How many', min: 1, max: 200, start: 3 },
+		gas: GAS,
+		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(11), size: inches(11) } },
+		colours: COLOUR,
+		ribbon: RIBBON,
+		length: LONG
+	},
+	said: ({ balloon, ...rest }, kit) => [
+		item({
+			...rest,
+			name: 'balloons',
+			what: { kind: 'balloon', balloon: saidBalloon(balloon), colour: kit.colour(0) }
+		})
+	]
+});
+
+const foil = handForm({
+	id: 'foil',
+	title: 'a foil',
+	fields: {
+		foil: {
+			kind: 'thing',
+			label: 'Which',
+			kinds: ['foil-round', 'foil-star', 'foil-heart', 'foil-shape'],
+			none: 'choose one'
+		},
+		count: { kind: 'count', label: 'How many', min: 1, max: 200, start: 1 },
+		gas: GAS,
+		ribbon: RIBBON,
+		length: LONG
+	},
+	said({ foil: id, ...rest }, kit) {
+		const material = id === null ? undefined : kit.material(id);
+		if (!material) return [];
+		const what = {
+			kind: 'material',
+			material: material.id,
+			flat: flatOf(material),
+			look: 'creased',
+			chambers: material.chambers
+		} as const;
+		return [item({ ...rest, name: 'foil', what, swappable: true })];
+	}
+});
+
+const letters = handForm({
+	id: 'letters',
+	title: 'foil letters',
+	fields: {
+		text: { kind: 'text', label: 'Letters or numbers', most: 40, start: '' },
+		height: { kind: 'length', label: 'How tall', min: inches(5), max: inches(80), start: inches(34) },
+		colours: COLOUR
+	},
+	said: ({ text, height }, kit) =>
+		text.trim() === ''
+			? []
+			: [
+					{
+						kind: 'item',
+						item: {
+							name: 'letters',
+							count: 1,
+							what: {
+								kind: 'letters',
+								text: text.trim().toUpperCase(),
+								height,
+								look: 'creased',
+								colour: kit.colour(0)
+							},
+							gas: 'air',
+							ribbon: null,
+							swappable: false
+						}
+					}
+				]
+});
+
+const weight = handForm({
+	id: 'weight',
+	title: 'what holds it down',
+	fields: {
+		weight: { kind: 'thing', label: 'Weight', kinds: ['weight', 'base'], takes: 'weight', none: 'nothing' },
+		count: { kind: 'count', label: 'How many', min: 1, max: 50, start: 1 }
+	},
+	said: ({ weight: material, count }) => [
+		{ kind: 'weight', weight: material === null ? null : { kind: 'material', material, count } }
+	]
+});
+
+export const byHand: HandFacet<Bunch> = { forms: [balloons, foil, letters, weight] };

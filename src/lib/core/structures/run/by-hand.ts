@@ -1,0 +1,104 @@
+import type { Mutable } from '../../document/mutable.ts';
+import { feet, inches } from '../../units/length.ts';
+import { handForm, type HandFacet } from '../facets/by-hand.ts';
+import {
+	cluster,
+	coloursOfMix,
+	HANGS,
+	hangs,
+	HOLDS,
+	PATTERN,
+	patterned,
+	saidBalloon
+} from '../kit/by-hand.ts';
+import { balloonAnswer, patternAnswer } from '../kit/own-answers.ts';
+import type { Run } from './document.ts';
+import { balanceShares } from './edit.ts';
+import type { RunSaid, SaidRun } from './said.ts';
+
+const run = (said: SaidRun): RunSaid => ({ kind: 'run', said });
+const COLOURS = { kind: 'colours', label: 'Colours', most: 8, start: 1 } as const;
+
+const clusters = handForm({
+	id: 'clusters',
+	title: 'clusters',
+	fields: {
+		each: { kind: 'count', label: 'Balloons in a cluster', min: 1, max: 12, start: 4 },
+		repeat: { kind: 'count', label: 'So many, one after the other', min: 1, max: 200, start: 1 },
+		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(4) } },
+		colours: COLOURS,
+		pattern: { ...PATTERN, start: 'list' }
+	},
+	said: ({ each, repeat, balloon, pattern }, kit) => [
+		run({
+			set: 'row',
+			cluster: cluster(each, balloon, patterned(kit, pattern)),
+			row: { repeat, pitch: null, joining: null }
+		})
+	],
+	of({ rows }: Run, id) {
+		const row = rows.find((r) => r.id === id);
+		const [first, ...others] = row?.cluster.places ?? [];
+		const balloon = first && balloonAnswer(first);
+		const colours = row && patternAnswer(row.cluster.pattern);
+		const alike = others.every((p) => p.nominal === first!.nominal && JSON.stringify(p.size) === JSON.stringify(first!.size)); // prettier-ignore
+		if (!row || !balloon || !colours || !alike || row.pitch !== null || row.joining !== null)
+			return undefined;
+		return { each: others.length + 1, repeat: row.repeat, balloon, ...colours };
+	}
+});
+
+const size = handForm({
+	id: 'size',
+	title: 'a size of the mix',
+	fields: {
+		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(11), size: inches(9) } },
+		share: {
+			kind: 'count',
+			label: 'Of all balloons, %',
+			hint: 'the others make room',
+			min: 1,
+			max: 100,
+			start: 50
+		},
+		colours: COLOURS
+	},
+	said: ({ balloon, share }, kit) => [
+		run({ set: 'mix', balloon: saidBalloon(balloon), share: String(share), colours: coloursOfMix(kit) })
+	],
+	of({ mix }: Run, id) {
+		const part = mix.find((p) => p.id === id);
+		const balloon = part && balloonAnswer(part);
+		if (!balloon || !/^\d+$/.test(part.share)) return undefined;
+		return { balloon, share: Number(part.share), colours: part.colours.map((c) => c.slot) };
+	},
+	after: (structure: Mutable<Run>, id) => balanceShares(structure, id ?? structure.mix.at(-1)?.id ?? '')
+});
+
+const infill = handForm({
+	id: 'infill',
+	title: 'infill',
+	fields: {
+		balloon: { kind: 'balloon', label: 'Small ones', start: { nominal: inches(5), size: inches(3) } },
+		low: { kind: 'count', label: 'At least, a foot', min: 0, max: 100, start: 2 },
+		high: { kind: 'count', label: 'At most, a foot', min: 1, max: 100, start: 4 },
+		colours: { ...COLOURS, label: 'Colour', most: 1 }
+	},
+	said: ({ balloon, low, high }, kit) => {
+		const a = { low: String(Math.min(low, high)), high: String(high) };
+		return [run({ set: 'infill', balloon: saidBalloon(balloon), colour: kit.colour(0), a })];
+	}
+});
+
+const hanging = handForm({
+	id: 'hangs',
+	title: 'what it hangs on',
+	fields: {
+		hangs: HANGS,
+		holds: { kind: 'thing', label: 'What holds it', kinds: HOLDS, none: 'not chosen yet' },
+		every: { kind: 'length', label: 'One every', min: inches(2), max: feet(30), start: feet(2) }
+	},
+	said: ({ hangs: by, holds, every }) => [run({ set: 'hung', hung: hangs(by, holds, every) })]
+});
+
+export const byHand: HandFacet<Run> = { forms: [clusters, size, infill, hanging] };

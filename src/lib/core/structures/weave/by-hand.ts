@@ -1,0 +1,60 @@
+import { feet, inches } from '../../units/length.ts';
+import { handForm, type HandFacet } from '../facets/by-hand.ts';
+import { HANGS, hangs, HOLDS, saidBalloon } from '../kit/by-hand.ts';
+import type { Weave } from './document.ts';
+import type { SaidWeave, WeaveSaid } from './said.ts';
+
+const weave = (said: SaidWeave): WeaveSaid => ({ kind: 'weave', said });
+
+const row = handForm({
+	id: 'row',
+	title: 'a row',
+	fields: {
+		colours: { kind: 'colours', label: 'Colours, side by side', most: 12, start: 2 },
+		each: { kind: 'count', label: 'Balloons of each colour', min: 1, max: 200, start: 4 },
+		repeat: { kind: 'count', label: 'Rows alike', min: 1, max: 200, start: 1 }
+	},
+	said: ({ each, repeat }, kit) => [
+		weave({
+			set: 'row',
+			repeat,
+			blocks: Array.from({ length: kit.colours }, (_, i) => ({ ref: kit.colour(i), count: each }))
+		})
+	],
+	of({ rows }: Weave, id) {
+		const own = rows.find((r) => r.id === id);
+		const slots = own?.blocks.map((b) => b.slot) ?? [];
+		const each = own?.blocks[0]?.count ?? 0;
+		const plain = slots.filter((s) => s !== null);
+		if (!own || plain.length < slots.length || own.blocks.some((b) => b.count !== each)) return undefined;
+		return { colours: plain, each, repeat: own.repeat };
+	}
+});
+
+const joiner = handForm({
+	id: 'joiner',
+	title: 'the small ones that hold it',
+	fields: {
+		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(2) } },
+		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 }
+	},
+	said: ({ balloon }, kit) => [
+		weave({
+			set: 'joiner',
+			balloon: { kind: 'balloon', balloon: saidBalloon(balloon), colour: kit.colour(0) }
+		})
+	]
+});
+
+const hanging = handForm({
+	id: 'hangs',
+	title: 'what it hangs on',
+	fields: {
+		hangs: { ...HANGS, start: 'backdrop' },
+		holds: { kind: 'thing', label: 'What holds it', kinds: HOLDS, none: 'not chosen yet' },
+		every: { kind: 'length', label: 'One every', min: inches(2), max: feet(30), start: feet(2) }
+	},
+	said: ({ hangs: by, holds, every }) => [weave({ set: 'hung', hung: hangs(by, holds, every) })]
+});
+
+export const byHand: HandFacet<Weave> = { forms: [row, joiner, hanging] };
