@@ -1,3 +1,4 @@
+import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -18,9 +19,10 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-kills-'));
 	const database = `file:${join(folder, 'tally.db')}`;
 	const told: string[] = [];
+	let last: ChildProcess | undefined;
 	try {
 		for (const [round, wait] of fc.sample(fc.integer({ min: 5, max: 700 }), { numRuns: count, seed }).entries()) {
-			const child = await serve({ port: PORT, database });
+			const child = (last = await serve({ port: PORT, database }));
 			let alive = true;
 			const writer = async (who: number) => {
 				for (let i = 0; alive; i++) {
@@ -53,6 +55,8 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 		if (told.length === 0) bad.push('nothing was acknowledged');
 		return { tried: told.length, bad };
 	} finally {
+		// What broke off leaves no server behind that the next run would talk to.
+		last?.kill('SIGKILL');
 		rmSync(folder, { recursive: true, force: true });
 	}
 }

@@ -238,3 +238,43 @@ test('a press beside what is open closes it and arrives: lines typed then are no
 	await page.keyboard.press('Escape');
 	await expect(opener).toBeFocused();
 });
+
+test('a garland from nothing by hand: its sizes with shares that add up, what it hangs on, a size changed by its fields', async ({
+	page
+}) => {
+	await newDesign(page, 'Garland by hand');
+	await page.getByRole('button', { name: 'Add a section' }).click();
+	await page.getByLabel('A new section').selectOption({ label: 'a run: garland, arch, runner, pipe' });
+	await page.getByRole('button', { name: 'Add it' }).click();
+	const put = page.getByRole('button', { name: 'Put to run by hand' });
+	const what = page.getByRole('group', { name: 'What to put' });
+	for (const bag of ['11', '5']) {
+		await put.click();
+		await what.getByRole('button', { name: 'a size of the mix' }).click();
+		await page
+			.getByRole('group', { name: 'Size on the bag' })
+			.getByRole('button', { name: bag, exact: true })
+			.click();
+		await page.getByRole('button', { name: 'Put it there' }).click();
+		await expect(what).toHaveCount(0);
+	}
+	const list = page.getByRole('list', { name: 'run' });
+	await expect(list.getByText('50 % 11 at')).toBeVisible();
+	await expect(list.getByText('50 % 5 at')).toBeVisible();
+	await put.click();
+	await what.getByRole('button', { name: 'what it hangs on' }).click();
+	await page.getByRole('button', { name: /^What holds it: / }).click();
+	await page.getByRole('option', { name: /^wall hook/ }).click();
+	await page.getByRole('button', { name: 'Put it there' }).click();
+	await expect(list.getByText(/hung on hooks every 2 ft with wall hook/)).toBeVisible();
+	// One of them changed where it stands: the other makes room.
+	await page.getByRole('button', { name: /^Change 50 % 11 at .* by its fields$/ }).click();
+	await page.getByRole('button', { name: 'Of all balloons, %: more' }).click();
+	await page.getByRole('button', { name: 'Change it', exact: true }).click();
+	await expect(list.getByText('51 % 11 at')).toBeVisible();
+	await expect(list.getByText('49 % 5 at')).toBeVisible();
+	await expect(figure(page, 'price')).toHaveText(/\d/);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(list.getByText('50 % 11 at')).toBeVisible();
+	await saved(page);
+});

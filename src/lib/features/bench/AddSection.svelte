@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ON_THE_FLOOR } from '../../core/document/stand.ts';
 	import { STARTS } from '../../core/structures/registry/language.ts';
+	import { isBareStack } from '../../core/structures/stack/edit.ts';
 	import { designUse } from '../../core/structures/design/empty.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
@@ -22,7 +23,8 @@
 	/** The newest section with something in it: a new one stands on top of it until told otherwise. */
 	const stand = $derived.by(() => {
 		const host = bench.current ?? bench.recipe.sections[0];
-		return host ? { ...ON_THE_FLOOR, by: host.id } : ON_THE_FLOOR;
+		// The empty stack of a new design is nothing to stand on: it gives way.
+		return host && !isBareStack(host.structure) ? { ...ON_THE_FLOOR, by: host.id } : ON_THE_FLOOR;
 	});
 
 	function add() {

@@ -170,6 +170,12 @@
 	{#each rows as layer (layer.id)}
 		<div role="listitem">
 			{#if below === layer.id}{@render kit.entryLine('here')}{/if}
+			<!-- Above it: rows stand on the floor, so that the one that was pressed stays where it is. -->
+			{#if opened === layer.id && bench.selected === layer.id && bench.ghost !== layer.id}<RowForm
+					{bench}
+					{layer}
+					onact={(what) => act(layer, what)}
+				/>{/if}
 			<LayerRow
 				{layer}
 				row={rowOf.get(layer.id) ?? 0}
@@ -186,11 +192,6 @@
 				onact={(what) => act(layer, what)}
 				onkeydown={(event) => keydown(event, layer)}
 			/>
-			{#if opened === layer.id && bench.selected === layer.id && bench.ghost !== layer.id}<RowForm
-					{bench}
-					{layer}
-					onact={(what) => act(layer, what)}
-				/>{/if}
 			{#if refused?.id === layer.id}<p class="refused" role="alert">{refused.say}</p>{/if}
 		</div>
 	{/each}
