@@ -34,7 +34,7 @@ export const shots: readonly Shot[] = [
 	},
 	{ name: 'wall', path: '/bench/signal-flag-wall' },
 	{ name: 'versions', path: '/bench/tide-gauge-pole/versions' },
-	{ name: 'sizes', path: '/bench/toadstool-figure/sizes' },
+	{ name: 'new', path: '/new?shape=arch', before: (p) => p.locator('.tile svg').nth(9).waitFor() },
 	{
 		name: 'places',
 		path: '/bench/orbit-plinth',

@@ -14,7 +14,7 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/shelf/open'],
 		[new URL(page.url()).pathname],
 		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /^Colourway/ }).click()],
-		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Upright, joining and settling' }).click()],
+		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Pole, joining and settling' }).click()],
 		['/bench/kelp-column', (p) => say(p, '4 11 at nonsense', 'x')],
 		['/bench/hive-column/lists'],
 		['/bench/jellyfish-bunch', (p) => p.getByRole('button', { name: 'Gas of jellyfish' }).click()],

@@ -116,7 +116,7 @@ test('a quote’s fields: each mistake at its field, typed text kept over a relo
 		['Delivery charge', 'forty', '“forty” is not an amount'],
 		['Tax rate', '700', 'The tax rate can be at most 100 %'],
 		['Target margin', '100', 'No price leaves a margin of 100 % or more'],
-		['Stands for', '0', 'Days the offer stands must be at least 1'],
+		['Valid for', '0', 'Days the offer stands must be at least 1'],
 		['Client', ' ', 'Who is it for? Type a name.']
 	] as const) {
 		await page.getByLabel(label, { exact: true }).fill(typed);

@@ -169,7 +169,7 @@ test('colourways side by side, each with its picture and price; two slots swappe
 	const label = /^Colourway/;
 	await page.getByRole('button', { name: label }).click();
 	await page.getByRole('button', { name: 'Add a colourway' }).click();
-	await page.getByRole('group', { name: 'Swap two slots' }).getByRole('button', { name: 'Swap' }).click();
+	await page.getByRole('group', { name: 'Swap two colours' }).getByRole('button', { name: 'Swap' }).click();
 	await expect(page.getByText('11 rounds, pennant red')).toBeVisible();
 	await expect(page.getByText('16 rounds, gull white')).toBeVisible();
 	await pickColour(page, 'Colour of red', 'thrift pink');

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { cents, entry, expect, figure, newDesign, saved, test } from './app.ts';
+import { cents, entry, expect, figure, newDesign, saved, say, test } from './app.ts';
 
 /** Presses of a hand or of keys, counted from “New design” on. */
 class Presses {
@@ -244,7 +244,7 @@ test('a garland from nothing by hand: its sizes with shares that add up, what it
 }) => {
 	await newDesign(page, 'Garland by hand');
 	await page.getByRole('button', { name: 'Add a section' }).click();
-	await page.getByLabel('A new section').selectOption({ label: 'a run: garland, arch, runner, pipe' });
+	await page.getByLabel('A new section').selectOption({ label: 'garland, arch, runner or pipe: along a path' });
 	await page.getByRole('button', { name: 'Add it' }).click();
 	const put = page.getByRole('button', { name: 'Put to run by hand' });
 	const what = page.getByRole('group', { name: 'What to put' });
@@ -268,7 +268,7 @@ test('a garland from nothing by hand: its sizes with shares that add up, what it
 	await page.getByRole('button', { name: 'Put it there' }).click();
 	await expect(list.getByText(/hung on hooks every 2 ft with wall hook/)).toBeVisible();
 	// One of them changed where it stands: the other makes room.
-	await page.getByRole('button', { name: /^Change 50 % 11 at .* by its fields$/ }).click();
+	await page.getByRole('button', { name: /^Fields of 50 % 11 at/ }).click();
 	await page.getByRole('button', { name: 'Of all balloons, %: more' }).click();
 	await page.getByRole('button', { name: 'Change it', exact: true }).click();
 	await expect(list.getByText('51 % 11 at')).toBeVisible();
@@ -277,4 +277,29 @@ test('a garland from nothing by hand: its sizes with shares that add up, what it
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(list.getByText('50 % 11 at')).toBeVisible();
 	await saved(page);
+});
+
+test('a kept design becomes a starting shape that asks for its colours and height', async ({ page }) => {
+	await newDesign(page, 'House column');
+	await say(page, '4 16 at 12 limpet grey', '4 11 at 9 gull white x6');
+	await page.getByRole('button', { name: /^About House column/ }).click();
+	await page.getByRole('checkbox', { name: /New designs may start from it/ }).check();
+	await page.keyboard.press('Escape');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByText(/kept once/)).toBeVisible();
+	const presses = new Presses(page);
+	await page.goto('/shelf');
+	await presses.on(page.getByRole('link', { name: 'New design' }));
+	await presses.on(presses.button('House column'));
+	await presses.on(presses.button('How tall: more'), 2);
+	const picks = page.getByRole('group', { name: 'white' });
+	await presses.on(picks.getByRole('button', { name: /^Colour 1/ }));
+	await presses.on(presses.button('harbour blue'));
+	await built(page, presses);
+	await expect(page.getByLabel('Name of the design')).toHaveValue('House column');
+	await expect(page.getByText('11 rounds, harbour blue')).toBeVisible();
+	expect(presses.count).toBeLessThanOrEqual(8);
+	// The one it started from is as it was.
+	await page.goto('/shelf?tag=starting+shape');
+	await expect(page.getByText('1 of')).toBeVisible();
 });

@@ -40,7 +40,7 @@ test('key a column from words, keep it, quote two, and the client reads page and
 
 	// The upright is not chosen: its cost is unknown, said, and marked on the total; choosing it settles that.
 	await expect(figure(page, 'cost')).toContainText('+ ?');
-	await page.getByRole('button', { name: 'Upright, joining and settling' }).click();
+	await page.getByRole('button', { name: 'Pole, joining and settling' }).click();
 	await page.getByLabel('Stand, pole or line').selectOption('stand with 8 ft pole');
 	await page.keyboard.press('Escape');
 	await expect(figure(page, 'cost')).not.toContainText('?');

@@ -7,7 +7,7 @@ test('places of a row on the plan, by keyboard: an unlike size leans, one key le
 	await say(page, '4 11 at 10 gull');
 	await page.getByRole('button', { name: /^4 × 11 at 10/ }).click();
 	await page.keyboard.press('p');
-	const plan = page.getByRole('listbox', { name: 'Places, seen from above' });
+	const plan = page.getByRole('listbox', { name: 'Balloons, seen from above' });
 	await expect(plan.getByRole('option')).toHaveCount(4);
 	// Opening it is no refusal: nothing is said beside the row.
 	await expect(page.locator('[role=alert]').filter({ hasText: /\S/ })).toHaveCount(0);

@@ -102,8 +102,8 @@ test('the checker says why, does what it proposes by one key, and lets a hint be
 	await expect(findings).toContainText('Take a longer pole');
 	await page.getByRole('button', { name: 'Redo' }).click();
 
-	await findings.getByRole('button', { name: /^Let it be: From 10½ to 8½ in/ }).click();
-	await findings.getByRole('button', { name: 'Let it be', exact: true }).click();
+	await findings.getByRole('button', { name: /^It is fine as it is: From 10½ to 8½ in/ }).click();
+	await findings.getByRole('button', { name: 'It is fine as it is', exact: true }).click();
 	await expect(findings.getByRole('alert')).toContainText('Say why it may stay so');
 	await findings.getByLabel('Why it may stay so').fill('a waist is wanted');
 	await page.keyboard.press('Enter');

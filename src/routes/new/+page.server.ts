@@ -3,12 +3,20 @@ import { z } from 'zod';
 import { emptyRecipe } from '$lib/core/recipe/build.ts';
 import { recipeSchema } from '$lib/core/recipe/recipe.schema.ts';
 import { idFrom, newId } from '$lib/server/form-id.ts';
+import { ownShapes } from '$lib/server/services/own-shapes.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const { settings, materials, colours } = await loadStudio(locals.repos);
-	return { settings, materials, colours, shape: url.searchParams.get('shape') ?? '', fresh: newId() };
+	return {
+		...(await ownShapes(locals.repos)),
+		settings,
+		materials,
+		colours,
+		shape: url.searchParams.get('shape') ?? '',
+		fresh: newId()
+	};
 };
 
 const recipeText = z

@@ -14,6 +14,7 @@
 		{data}
 		fresh={data.fresh}
 		shape={data.shape}
-		onshape={(id) => goto(`/new?shape=${id}`, { replaceState: true, noScroll: true, keepFocus: true })}
+		onshape={(id) =>
+			goto(`/new?shape=${encodeURIComponent(id)}`, { replaceState: true, noScroll: true, keepFocus: true })}
 	/>
 </main>

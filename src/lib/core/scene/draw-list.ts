@@ -76,7 +76,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 	const { catalogue, view, camera } = dressed;
 	const brush = new Brush(assembly, dressed);
 	for (const piece of assembly.pieces) {
-		const { section, of, stack, spots } = piece;
+		const { section, of, stack, spots, placed } = piece;
 		const rows = stack.layers.map((l) => brush.number(section === null ? of : l.id));
 		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
@@ -85,7 +85,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const out = kind === 'latex-heart' ? outwards(ball) : undefined;
 				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over });
 			}
-			if (view !== 'plan') brush.upright(stack, at);
+			if (view !== 'plan') brush.upright(stack, at, insideTopper(placed));
 		}
 	}
 	for (const { section, of, balls, strands, colourway, spots } of assembly.applied) {
@@ -112,6 +112,12 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 		}
 	}
 	return brush.list(view, camera, assembly.overall.usual);
+}
+
+/** Height at which a pole is in the middle of one balloon on top and seen no further, mm; without one nothing hides it. */
+function insideTopper({ layers }: PlacedStack): number {
+	const [ball, ...others] = layers.at(-1)?.rings.flat() ?? [];
+	return ball && others.length === 0 && layers.length > 1 ? ball.z : Infinity;
 }
 
 const outwards = ({ x, y }: Ball): readonly [number, number] => {
@@ -223,9 +229,9 @@ class Brush {
 			lean: Math.round(lean * 1000) / 1000
 		};
 	}
-	upright({ upright: { kind, length } }: Stack, spot: Spot) {
+	upright({ upright: { kind, length } }: Stack, spot: Spot, end: number) {
 		if (kind === 'none' || length === null) return;
-		const long = length / 1000;
+		const long = Math.min(length / 1000, end);
 		const pieces = (this.dressed.camera?.tilt ?? 0) > 0 ? Math.ceil(long / TUBE_PIECE) : 1;
 		for (let i = 0; i < pieces; i++) {
 			const [x1, y1, d1] = this.#see({ ...spot, z: spot.z + (long * i) / pieces });

@@ -35,6 +35,16 @@ describe('the draw list', () => {
 		expect(discs).toHaveLength(4);
 		expect(tubes![0]!.before).toBe(2);
 	});
+	test('a pole ends in the middle of a topper; without one it goes on to its end', () => {
+		const tall = (...top: string[]) => draw(design('pole', '4 11 at 10 white x2', ...top, 'pole 7 ft'));
+		const topped = tall('1 16 at 14 red');
+		const topper = topped.discs.find((d) => topped.paints[d.paint]!.hex === '#c8402f')!;
+		expect(topped.tubes![0]!.y2).toBeCloseTo(topper.y, 1);
+		expect(tall().tubes![0]!.y2).toBeCloseTo(2133.6, 1);
+		expect(tall('2 11 at 8 red').tubes![0]!.y2).toBeCloseTo(2133.6, 1);
+		const short = draw(design('pole', '4 11 at 10 white x2', '1 16 at 14 red', 'pole 1 ft'));
+		expect(short.tubes![0]!.y2).toBeCloseTo(304.8, 1);
+	});
 	test('a picture frozen before there were tubes still shows its pole, behind everything', () => {
 		const old = {
 			...draw(column),

@@ -1,4 +1,5 @@
 import type { AnswerErrors as StartErrors } from '../by-hand/answers.ts';
+import type { NewId } from '../document/id.ts';
 import type { Entry } from '../language/entry.ts';
 import type { MaterialKind } from '../materials/material.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -24,6 +25,10 @@ export interface StartingShape {
 	/** Values that are each allowed but do not go together. */
 	readonly conflicts?: (values: Answers, bags: BagsOf) => StartErrors;
 	readonly entries: (values: Answers, kit: HandKit) => readonly StartEntry[];
+	/** What its fields start with, where that is not what the Stockroom says. */
+	readonly starts?: Answers;
+	/** Made whole in place of said entry by entry: a design of the studio. */
+	readonly make?: (values: Answers, newId: NewId) => Recipe;
 }
 
 /** A shape whose fields are known by their names. */

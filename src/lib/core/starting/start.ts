@@ -15,7 +15,10 @@ const ROLES: readonly SlotRole[] = ['main', 'second', 'pop'];
 const slotName = (index: number): string => SLOTS[index] ?? `${SLOTS[index % SLOTS.length]!} again`;
 
 /** What a shape starts with in this Stockroom: bags and colours that are there. */
-export const startValues = ({ fields }: StartingShape, stock: Stock): Answers => firstAnswers(fields, stock);
+export const startValues = ({ fields, starts }: StartingShape, stock: Stock): Answers => ({
+	...firstAnswers(fields, stock),
+	...starts
+});
 
 /** What is wrong with each field, in words that say what will do; empty where all is well. */
 export function startErrors(shape: StartingShape, values: Answers, stock: Stock): StartErrors {
@@ -29,6 +32,7 @@ export function startErrors(shape: StartingShape, values: Answers, stock: Stock)
  * @param values such that {@link startErrors} has nothing to say
  */
 export function startRecipe(shape: StartingShape, values: Answers, stock: Stock, newId: NewId): Recipe {
+	if (shape.make) return shape.make(values, newId);
 	const draft = emptyRecipe(shape.title, newId) as RecipeDraft;
 	draft.sections = [];
 	const named = Object.entries(shape.fields).find(([, f]) => f.kind === 'colours')?.[0];

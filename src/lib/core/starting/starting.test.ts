@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyOf } from '../../../../tests/kit/any-answers.ts';
-import { catalogueOf, colours, counter, floating, rates } from '../../../../tests/kit/studio.ts';
+import { catalogueOf, colours, counter, design, floating, rates } from '../../../../tests/kit/studio.ts';
 import { applyEntry } from '../language/apply.ts';
 import { parseEntry } from '../language/read.ts';
 import { typedLines } from '../language/typed.ts';
@@ -14,6 +14,7 @@ import { feet, inches } from '../units/length.ts';
 import { POINT } from '../units/number.ts';
 import type { Answers } from '../by-hand/asked.ts';
 import type { StartingShape } from './shape.ts';
+import { ownShape, STARTS_NEW } from './own.ts';
 import { SHAPES } from './shapes.ts';
 import { startErrors, startRecipe, startValues } from './start.ts';
 
@@ -150,4 +151,29 @@ test('an empty Stockroom still starts: bags that are sold, colours left open unt
 		expect([id, errors]).toEqual([id, {}]);
 		expect(recipeSchema.safeParse(make()).success).toBe(true);
 	}
+});
+
+describe('a design of the studio as a starting shape', () => {
+	const column = design('Tall one', '4 16 at 12 grey', '4 11 at 9 white / red x6', '1 16 at 14 red');
+	const kept = { ...column, tags: [STARTS_NEW, 'column'] };
+	const own = ownShape('tall', kept, []);
+	const values = startValues(own, stock);
+	const id = (name: string) => `colour ${column.slots.find((s) => s.name === name)!.id}`;
+	test('asks for each of its colours and its height, and left as it is gives the same design', () => {
+		expect(Object.values(own.fields).map((f) => f.label)).toEqual(['grey', 'white', 'red', 'How tall']);
+		expect(startErrors(own, values, stock)).toEqual({});
+		const made = startRecipe(own, values, stock, counter('n'));
+		expect(made.sections).toEqual(column.sections);
+		expect(made.colourways[0]!.fills).toEqual(column.colourways[0]!.fills);
+		expect(made.tags).toEqual(['column']);
+	});
+	test('in other colours and taller: rows that repeat are repeated more, what stands once stays', () => {
+		const said = { ...values, [id('red')]: ['gold'], [id('white')]: [], height: feet(7) };
+		const made = startRecipe(own, said, stock, counter('n'));
+		expect(recipeSchema.safeParse(made).success).toBe(true);
+		const { stacks, findings } = count(made);
+		expect(Math.abs(stacks[0]!.placed.body.usual - 7 * 304.8)).toBeLessThan(120);
+		expect(findings.map((f) => f.code)).toContain('open-slot');
+		expect(Object.values(made.colourways[0]!.fills)).toContain('gold');
+	});
 });

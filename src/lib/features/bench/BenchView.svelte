@@ -241,7 +241,7 @@
 					>{atMost('margin', unknown)}
 					<b class="figures">{price.status === 'priced' ? percentText(price.margin) : '—'}</b></span
 				>
-				<span class="quiet-link">{tapeOpen ? 'close the tape' : 'open the tape'}</span>
+				<span class="quiet-link">{tapeOpen ? 'close the figures' : 'open the figures'}</span>
 			</button>
 			<div class="tape-body"><BenchTape {bench} /></div>
 		</div>

@@ -104,7 +104,7 @@
 				</select>
 				<input
 					class="control px-1.5!"
-					aria-label="Name of slot {slot.name}"
+					aria-label="What {slot.name} is called"
 					value={slot.name}
 					maxlength="40"
 					onchange={(e) =>
@@ -136,13 +136,13 @@
 				</ColourPick>
 			</div>
 		{:else}
-			<p class="text-muted">Slots appear here as you name colours on the entry line.</p>
+			<p class="text-muted">Colours appear here as soon as something has one.</p>
 		{/each}
 		{#if recipe.slots.length > 1}
-			<div class="flex items-center gap-1.5" role="group" aria-label="Swap two slots">
+			<div class="flex items-center gap-1.5" role="group" aria-label="Swap two colours">
 				<select
 					class="control min-w-0 flex-1"
-					aria-label="Swap slot"
+					aria-label="Swap colour"
 					value={pair[0]}
 					onchange={(e) => (one = e.currentTarget.value)}
 				>
@@ -150,7 +150,7 @@
 				</select>
 				<select
 					class="control min-w-0 flex-1"
-					aria-label="with slot"
+					aria-label="with colour"
 					value={pair[1]}
 					onchange={(e) => (other = e.currentTarget.value)}
 				>

@@ -7,6 +7,7 @@
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
+	import { STARTS_NEW } from '../../core/starting/own.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
 	import type { Bench } from './bench.svelte.ts';
@@ -50,11 +51,26 @@
 			});
 		return parsed.ok ? '' : parsed.say;
 	}
+	/** Kept as a tag: it is found on the Shelf by it too. */
+	const startNew = (on: boolean) =>
+		bench.change((d) => {
+			d.tags = d.tags.filter((t) => t !== STARTS_NEW);
+			if (on) d.tags.push(STARTS_NEW);
+		});
 </script>
 
 <Popover label="About {recipe.name}: credit and rules">
 	{#snippet trigger()}<span class="quiet-link text-[13.5px]">about</span>{/snippet}
 	<div class="grid gap-3 text-sm">
+		<label class="flex items-start gap-2">
+			<input
+				type="checkbox"
+				class="mt-1"
+				checked={recipe.tags.includes(STARTS_NEW)}
+				onchange={(e) => startNew(e.currentTarget.checked)}
+			/>
+			<span>New designs may start from it: “New design” shows it, and asks for its colours and height</span>
+		</label>
 		<TypedField
 			label="Tags"
 			value={recipe.tags.join(', ')}

@@ -55,8 +55,8 @@
 					{#if finding.level === 'watch' && hushing !== key}<button
 							type="button"
 							class="act quiet"
-							aria-label="Let it be: {finding.say}"
-							onclick={() => ([hushing, reason, trouble] = [key, '', ''])}>let it be</button
+							aria-label="It is fine as it is: {finding.say}"
+							onclick={() => ([hushing, reason, trouble] = [key, '', ''])}>fine as it is</button
 						>{/if}
 				</span>
 			</div>
@@ -76,7 +76,7 @@
 						placeholder="why it may stay so"
 						autocomplete="off"
 					/>
-					<Button type="submit">Let it be</Button>
+					<Button type="submit">It is fine as it is</Button>
 					<Button kind="word" onclick={() => (hushing = null)}>no</Button>
 				</form>
 			{/if}

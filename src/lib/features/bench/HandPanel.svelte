@@ -69,7 +69,7 @@
 
 {#if forms.length > 0 && (!part || own)}
 	<Popover
-		label={part ? `Change ${part.name} by its fields` : `Put to ${section.name} by hand`}
+		label={part ? `Fields of ${part.name}` : `Put to ${section.name} by hand`}
 		width={440}
 		slim
 		bind:open

@@ -109,7 +109,7 @@
 				/>
 			{/key}
 			<Pick
-				label="What gives way"
+				label="How it gets there"
 				value={now.by}
 				options={[
 					['layers', 'rows repeat more or less, sizes stay'],

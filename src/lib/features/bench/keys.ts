@@ -8,7 +8,7 @@ export const KEYS = {
 	copy: ['d', 'copies the row above itself'],
 	places: [
 		'p',
-		'opens the row’s places, seen from above; there ← → go round, Space adds to the choice, a takes all, + one more, Delete takes out, l levels'
+		'opens the row’s balloons, seen from above; there ← → go round, Space adds to the choice, a takes all, + one more, Delete takes out, l levels'
 	],
 	level: ['l', 'levels a row that leans with a small cluster under its low side'],
 	out: ['Delete', 'takes the row out'],

@@ -7,6 +7,7 @@
 	import Balls from './Balls.svelte';
 	import { pinch, type Finger } from './fingers.ts';
 	import { ViewControl } from './view-control.svelte.ts';
+	import Hand from './Hand.svelte';
 	import Person from './Person.svelte';
 
 	interface Props {
@@ -34,12 +35,21 @@
 	let height = $state(640);
 	const control = new ViewControl();
 	const PERSON = 1676.4; // 5′ 6″
+	const HAND = 190.5; // 7½ in
+	/** What stands on a table is seen beside a hand: beside a person nobody could see it. mm */
+	const SMALL = 700;
 	const front = $derived(list.view !== 'plan');
 	/** What has to fit, mm: the piece, the person beside it, and air above. */
-	const tall = $derived(front ? Math.max(PERSON, boxHeight(list)) : 2 * list.halfWidth);
-	const wide = $derived(2 * list.halfWidth + (front ? 900 : 0));
+	const small = $derived(
+		front && list.discs.length > 0 && boxHeight(list) < SMALL && 2 * list.halfWidth < 2 * SMALL
+	);
+	const beside = $derived(small ? HAND : PERSON);
+	const tall = $derived(front ? Math.max(beside, boxHeight(list)) : 2 * list.halfWidth);
+	const wide = $derived(2 * list.halfWidth + (front ? beside * 0.54 : 0));
 	const tubes = $derived(tubesOf(list));
-	const fit = $derived(Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), 1));
+	const fit = $derived(
+		Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), small ? 2 : 1)
+	);
 	const foot = $derived(front ? height - 56 : height / 2);
 	const middle = $derived(front ? width * 0.42 : width / 2);
 	const scale = $derived(fit * control.zoom);
@@ -47,7 +57,7 @@
 	const centre = $derived(middle * control.zoom + control.x);
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
 	const personAt = $derived(
-		control.zoom * Math.min(width - 40, middle + list.halfWidth * fit + 300 * fit + 30) + control.x
+		control.zoom * Math.min(width - 40, middle + list.halfWidth * fit + beside * 0.18 * fit + 30) + control.x
 	);
 	const top = $derived(floor - list.height * scale);
 	const balls = $derived.by(() => {
@@ -198,8 +208,10 @@
 				opacity="0.09"
 			/>
 			<line x1="18" x2={width - 18} y1={floor} y2={floor} stroke="var(--line)" stroke-width="1.5" />
-			<g transform="translate({personAt} {floor}) scale({scale})"><Person /></g>
-			<text x={personAt} y={floor + 18} class="dim" text-anchor="middle">5′ 6″</text>
+			<g transform="translate({personAt} {floor}) scale({scale})"
+				>{#if small}<Hand />{:else}<Person />{/if}</g
+			>
+			<text x={personAt} y={floor + 18} class="dim" text-anchor="middle">{small ? '7½ in' : '5′ 6″'}</text>
 		{/if}
 		{#if front && level && list.discs.length > 0}
 			<g stroke="var(--muted)" fill="none">

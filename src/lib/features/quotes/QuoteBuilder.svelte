@@ -279,7 +279,7 @@
 				})}{/if}
 			{@render text('Tax rate', 'tax', { narrow: true, unit: '%' })}
 			{@render text('Deposit', 'deposit', { narrow: true, unit: '%' })}
-			{@render text('Stands for', 'validDays', { narrow: true, unit: 'days' })}
+			{@render text('Valid for', 'validDays', { narrow: true, unit: 'days' })}
 		</section>
 		<Field label="A word to the client">
 			{#snippet children(attributes)}<textarea

@@ -3,7 +3,6 @@
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import type { DrawList } from '../../core/scene/draw-list.ts';
-	import { SHAPES } from '../../core/starting/shapes.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -30,7 +29,7 @@
 	const KEPT = 'bright-tally/starting';
 	let tiles = $state.raw<Readonly<Record<string, DrawList>>>({});
 	$effect.pre(() => {
-		start.shape = SHAPES.find((s) => s.id === shape) ?? SHAPES[0]!;
+		start.shape = start.shapes.find((s) => s.id === shape) ?? start.shapes[0]!;
 	});
 	onMount(() => {
 		try {
@@ -41,7 +40,7 @@
 		// The picture in hand first, then the small ones, one a frame.
 		let next = 0;
 		const draw = () => {
-			const one = SHAPES[next++];
+			const one = start.shapes[next++];
 			if (!one) return;
 			tiles = { ...tiles, [one.id]: start.tile(one) };
 			frame = requestAnimationFrame(draw);
@@ -102,7 +101,7 @@
 	bind:this={shapes}
 	onkeydown={along}
 >
-	{#each SHAPES as one (one.id)}
+	{#each start.shapes as one (one.id)}
 		<ShapeTile
 			title={one.title}
 			list={tiles[one.id] ?? null}

@@ -4,12 +4,17 @@ import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Answers } from '../../core/by-hand/asked.ts';
 import type { StartingShape } from '../../core/starting/shape.ts';
+import { ownShape } from '../../core/starting/own.ts';
 import { SHAPES } from '../../core/starting/shapes.ts';
 import { linesOf } from './lines.ts';
 import { startErrors, startRecipe, startValues } from '../../core/starting/start.ts';
 import type { HandData } from '../by-hand/hand-data.ts';
 
-export type StartData = HandData;
+export interface StartData extends HandData {
+	/** Designs of the studio that new ones start from, as they were last kept, with the designs inside them. */
+	readonly own: readonly { readonly id: string; readonly recipe: Recipe }[];
+	readonly library: readonly (readonly [string, Recipe])[];
+}
 
 const ids = () => {
 	let n = 0;
@@ -20,6 +25,8 @@ const ids = () => {
 export class Start {
 	readonly data: StartData;
 	readonly context: TallyContext;
+	/** Those that ship with it, then the studio's own. */
+	readonly shapes: readonly StartingShape[];
 	shape = $state.raw<StartingShape>(SHAPES[0]!);
 	/** What was said of each shape: going to another and back loses nothing. */
 	#said = $state.raw<Readonly<Record<string, Answers>>>({});
@@ -39,11 +46,14 @@ export class Start {
 
 	constructor(data: StartData) {
 		this.data = data;
+		const library = new Map(data.library);
 		this.context = {
 			catalogue: catalogue(data.materials, data.colours),
 			rates: data.settings.rates,
-			library: () => undefined
+			library: (id) => library.get(id)
 		};
+		const { pumps } = data.settings.rates;
+		this.shapes = [...SHAPES, ...data.own.map(({ id, recipe }) => ownShape(id, recipe, pumps))];
 	}
 	make(newId: () => string): Recipe {
 		const values = this.ok ? this.values : startValues(this.shape, this.data);
@@ -59,7 +69,7 @@ export class Start {
 	resume(said: unknown) {
 		if (typeof said !== 'object' || said === null) return;
 		const fitting = Object.entries(said as Record<string, Answers>).flatMap(([id, values]) => {
-			const shape = SHAPES.find((s) => s.id === id);
+			const shape = this.shapes.find((s) => s.id === id);
 			if (!shape) return [];
 			const whole = { ...startValues(shape, this.data), ...values };
 			try {

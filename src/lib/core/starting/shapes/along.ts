@@ -47,7 +47,7 @@ export const arch = startingShape({
 	says: 'clusters over an arch on a frame',
 	fields: {
 		colours: { ...COLOURS, start: 2 },
-		pattern: PATTERN,
+
 		width: {
 			kind: 'length',
 			label: 'How wide',
@@ -66,6 +66,7 @@ export const arch = startingShape({
 		},
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(11), size: inches(9) } },
 		each: { kind: 'count', label: 'Balloons in a cluster', min: 2, max: 12, start: 4 },
+		pattern: PATTERN,
 		hangs: { ...HANGS, label: 'It is tied to', start: 'stand' },
 		holds: { ...HOLDS, label: 'Frame' }
 	},

@@ -28,8 +28,8 @@ export const column = startingShape({
 	says: 'clusters up a pole, the same from bottom to top',
 	fields: {
 		colours: { kind: 'colours', label: 'Colours', most: 6, start: 2 },
-		pattern: PATTERN,
 		height: HEIGHT,
+		pattern: PATTERN,
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(11), size: inches(9.5) } },
 		each: EACH,
 		topper: {

@@ -15,7 +15,7 @@ const nothing = () => '';
 
 export const SCREENS: { readonly [K in Kind]: Screen<StructureOf[K]> } = {
 	stack: {
-		starts: ['section', 'of layers: a column, a figure'],
+		starts: ['section', 'column or figure: rows of clusters'],
 		List: StackList,
 		Panel: null,
 		aside({ layers }, bench, section) {
@@ -24,24 +24,29 @@ export const SCREENS: { readonly [K in Kind]: Screen<StructureOf[K]> } = {
 		}
 	},
 	bunch: {
-		starts: ['bunch', 'a bunch: balloons and foils on ribbon'],
+		starts: ['bunch', 'bouquet: balloons and foils on ribbon'],
 		List: BunchList,
 		Panel: BunchPanel,
 		aside: nothing
 	},
 	run: {
-		starts: ['run', 'a run: garland, arch, runner, pipe'],
+		starts: ['run', 'garland, arch, runner or pipe: along a path'],
 		List: RunList,
 		Panel: RunPanel,
 		aside: nothing
 	},
 	weave: {
-		starts: ['weave', 'a weave: panel, wall, basket, ring'],
+		starts: ['weave', 'wall, panel, basket or ring: woven'],
 		List: WeaveList,
 		Panel: WeavePanel,
 		aside: nothing
 	},
-	form: { starts: ['form', 'a form: modelling balloons'], List: FormList, Panel: null, aside: nothing },
+	form: {
+		starts: ['form', 'modelling balloons: limbs, bands, curls'],
+		List: FormList,
+		Panel: null,
+		aside: nothing
+	},
 	applied: { starts: null, List: AppliedList, Panel: null, aside: nothing },
 	extras: { starts: null, List: null, Panel: null, aside: nothing },
 	design: { starts: null, List: null, Panel: null, aside: ofDesign }

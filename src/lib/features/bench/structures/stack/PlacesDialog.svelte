@@ -177,7 +177,7 @@
 >
 	<div class="grid gap-5 sm:grid-cols-[320px_minmax(0,1fr)]">
 		<div>
-			<div class="plan" role="listbox" aria-label="Places, seen from above" aria-multiselectable="true">
+			<div class="plan" role="listbox" aria-label="Balloons, seen from above" aria-multiselectable="true">
 				<svg viewBox="{-reach} {-reach} {2 * reach} {2 * reach}" aria-hidden="true">
 					<defs>
 						{#each balls as { place, colour } (place.id)}

@@ -47,7 +47,7 @@
 		['copy', 'Copy above', 'd', Copy],
 		['up', 'Move up', 'Alt ↑', ArrowUp],
 		['down', 'Move down', 'Alt ↓', ArrowDown],
-		['places', 'Its places, seen from above', 'p', CircleDot],
+		['places', 'Its balloons, seen from above', 'p', CircleDot],
 		['edit', 'Change its words', 'Enter', Pencil],
 		['remove', 'Take out', 'Delete', Trash]
 	];

@@ -64,18 +64,18 @@
 	});
 	const words = $derived(
 		!upright || upright.kind === 'none'
-			? 'no upright'
+			? 'no pole'
 			: `${upright.kind}${upright.material ? `: ${nameOf(bench.catalogue.materials, upright.material)}` : ', stand not chosen'}`
 	);
 </script>
 
 {#if stack && upright}
 	<div class="-ml-2 flex flex-wrap items-center text-[13px] text-muted">
-		<Popover label="Upright, joining and settling">
-			{#snippet trigger()}<span class="quiet-link">{words} · {stack.joining}</span>{/snippet}
+		<Popover label="Pole, joining and settling">
+			{#snippet trigger()}<span class="quiet-link">{words} · rows {stack.joining}</span>{/snippet}
 			<div class="grid gap-3">
 				<Pick
-					label="Upright"
+					label="Held up by"
 					value={upright.kind}
 					options={UPRIGHTS.map((k) => [k, k] as const)}
 					onpick={(kind) => set({ kind: kind as Upright['kind'] })}
