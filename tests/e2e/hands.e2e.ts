@@ -244,7 +244,9 @@ test('a garland from nothing by hand: its sizes with shares that add up, what it
 }) => {
 	await newDesign(page, 'Garland by hand');
 	await page.getByRole('button', { name: 'Add a section' }).click();
-	await page.getByLabel('A new section').selectOption({ label: 'garland, arch, runner or pipe: along a path' });
+	await page
+		.getByLabel('A new section')
+		.selectOption({ label: 'garland, arch, runner or pipe: along a path' });
 	await page.getByRole('button', { name: 'Add it' }).click();
 	const put = page.getByRole('button', { name: 'Put to run by hand' });
 	const what = page.getByRole('group', { name: 'What to put' });
