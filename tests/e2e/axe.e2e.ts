@@ -27,6 +27,9 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 			'/bench/octopus-figure',
 			(p) => p.getByRole('button', { name: 'Name and place of Octopus arm', exact: true }).click()
 		],
+		['/new', (p) => p.getByRole('button', { name: /^Colour 1: / }).click()],
+		['/new?shape=bouquet', (p) => p.getByRole('button', { name: /^Weight: / }).click()],
+		['/welcome'],
 		['/shorthand'],
 		['/nowhere']
 	]);
@@ -44,6 +47,15 @@ test('axe finds nothing serious on what opens over the Bench, in both themes', a
 					.click()
 		],
 		['/bench/bee-figure/photos'],
+		['/bench/tide-gauge-pole', (p) => p.locator('[data-row]').first().click()],
+		[
+			'/bench/loaf-arch',
+			(p) =>
+				p
+					.getByRole('button', { name: /by hand$/ })
+					.first()
+					.click()
+		],
 		['/bench/comet', (p) => p.getByRole('button', { name: /^Take it away/ }).click()],
 		[
 			'/bench/comet-tail-garland',

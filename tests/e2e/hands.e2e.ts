@@ -110,9 +110,8 @@ for (const [title, { most, go }] of Object.entries(JOURNEYS)) {
 
 test.describe('by finger, 390 wide', () => {
 	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
-	for (const title of ['Column', 'Organic garland', 'Centrepiece', 'Bouquet']) {
+	for (const [title, { most, go }] of Object.entries(JOURNEYS)) {
 		test(title, async ({ page }) => {
-			const { most, go } = JOURNEYS[title]!;
 			const presses = new Presses(page, true);
 			await page.goto('/shelf');
 			await presses.on(page.getByRole('link', { name: 'New design' }));
@@ -146,6 +145,25 @@ test('a column by keys alone: the list of commands, arrows, and Ctrl Enter', asy
 	await page.waitForURL(/\/bench\/.+/);
 	await expect(entry(page)).toBeFocused();
 	expect(presses.count).toBeLessThanOrEqual(12);
+});
+
+test('every shape by keys alone, from “New design” to its price', async ({ page }) => {
+	for (const title of Object.keys(JOURNEYS)) {
+		const presses = new Presses(page);
+		await page.goto('/new');
+		await expect(page.getByRole('button', { name: 'Column', exact: true })).toBeFocused();
+		const titles = await page.getByRole('toolbar', { name: 'Starting shapes' }).getByRole('button').allTextContents(); // prettier-ignore
+		const at = titles.findIndex((t) => t.trim() === title);
+		for (let i = 0; i < at; i++) await presses.key('ArrowRight');
+		await expect(page.getByRole('button', { name: title, exact: true })).toBeFocused();
+		await expect(page.getByRole('heading', { name: title })).toBeVisible();
+		// Over the first colour to what comes after it, and on from there.
+		await presses.key('Tab', 'Tab');
+		await presses.key('Control+Enter');
+		await page.waitForURL(/\/bench\/.+/);
+		await expect(figure(page, 'price')).toHaveText(/\d/);
+		expect(presses.count).toBeLessThanOrEqual(at + 3);
+	}
 });
 
 test('fields keep what was said: nonsense is answered at the field, a reload and another shape lose nothing', async ({

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
+	import { replaceState } from '$app/navigation';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 	import Starting from '$lib/features/starting/Starting.svelte';
 
@@ -14,7 +14,6 @@
 		{data}
 		fresh={data.fresh}
 		shape={data.shape}
-		onshape={(id) =>
-			goto(`/new?shape=${encodeURIComponent(id)}`, { replaceState: true, noScroll: true, keepFocus: true })}
+		onshape={(id) => replaceState(`/new?shape=${encodeURIComponent(id)}`, {})}
 	/>
 </main>

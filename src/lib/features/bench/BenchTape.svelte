@@ -8,6 +8,7 @@
 	import TapeSection from '../../ui/tape/TapeSection.svelte';
 	import type { Bench } from './bench.svelte.ts';
 	import { priceTape, rateText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
+	import { screenOf } from './structures/screens.ts';
 	import PriceBy from './PriceBy.svelte';
 	import PriceRows from './PriceRows.svelte';
 	import {
@@ -25,6 +26,10 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
+	/** What would change the price: said where the price is. */
+	const advice = $derived(
+		bench.tally.built.sections.flatMap((s) => screenOf(s.structure).advice?.(s.structure, bench, s) ?? [])
+	);
 	const ASIDE: Record<LineRole, string> = {
 		always: '',
 		optional: '',
@@ -199,6 +204,11 @@
 			{#if taxRow}<TapeLine label={taxRow.label} amount={formatAmount(taxRow.amount)} rule="aside" />{/if}
 			{#if ends}<TapeLine label="may be" amount={ends} rule="aside" name="price-ends" />{/if}
 			{#if unknown.length > 0}<p class="text-[12.6px] leading-snug text-watch">{missingText(unknown)}</p>{/if}
+			{#each advice as { say, does, act } (say)}
+				<p class="text-[12.6px] leading-snug text-watch" role="status">
+					{say} <button type="button" class="quiet-link" onclick={act}>{does}</button>
+				</p>
+			{/each}
 		{:else}
 			<TapeLine label="Price" amount="—" rule="big" name="price" />
 		{/if}

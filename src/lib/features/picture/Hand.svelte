@@ -5,5 +5,5 @@
 	<rect x="-20" y="-190" width="19" height="106" rx="9.5" />
 	<rect x="2" y="-182" width="19" height="98" rx="9.5" />
 	<rect x="24" y="-154" width="16" height="70" rx="8" />
-	<rect x="-71" y="-112" width="19" height="74" rx="9.5" transform="rotate(-28 -52 -60)" />
+	<rect x="-50" y="-112" width="19" height="88" rx="9.5" transform="rotate(-32 -40 -34)" />
 </g>

@@ -57,7 +57,9 @@
 	const centre = $derived(middle * control.zoom + control.x);
 	const left = $derived(Math.max(34, centre - list.halfWidth * scale - 74));
 	const personAt = $derived(
-		control.zoom * Math.min(width - 40, middle + list.halfWidth * fit + beside * 0.18 * fit + 30) + control.x
+		control.zoom *
+			Math.min(width - 40, middle + list.halfWidth * fit + beside * (small ? 0.5 : 0.18) * fit + 30) +
+			control.x
 	);
 	const top = $derived(floor - list.height * scale);
 	const balls = $derived.by(() => {

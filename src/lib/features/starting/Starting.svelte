@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
+	import type { StartingShape } from '../../core/starting/shape.ts';
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
@@ -28,9 +29,13 @@
 	const WIDE: ReadonlySet<string> = new Set(['colours', 'balloon', 'balloon or none']);
 	const KEPT = 'bright-tally/starting';
 	let tiles = $state.raw<Readonly<Record<string, DrawList>>>({});
-	$effect.pre(() => {
-		start.shape = start.shapes.find((s) => s.id === shape) ?? start.shapes[0]!;
-	});
+	// svelte-ignore state_referenced_locally
+	start.shape = start.shapes.find((s) => s.id === shape) ?? start.shapes[0]!;
+	/** At once; the address follows, so that a reload is where she was. */
+	function take(one: StartingShape) {
+		start.shape = one;
+		onshape(one.id);
+	}
 	onMount(() => {
 		try {
 			start.resume(JSON.parse(sessionStorage.getItem(KEPT) ?? '{}'));
@@ -106,7 +111,7 @@
 			title={one.title}
 			list={tiles[one.id] ?? null}
 			chosen={one === start.shape}
-			onpick={() => onshape(one.id)}
+			onpick={() => take(one)}
 		/>
 	{/each}
 	<form method="post" action="?/empty" class="contents">

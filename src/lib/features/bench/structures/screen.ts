@@ -28,6 +28,13 @@ export interface PanelProps<S> {
 	section: Omit<Section, 'structure'> & { readonly structure: S & Structure };
 }
 
+/** Something that would change the price, said beside it, and what does it in one press. */
+export interface Advice {
+	readonly say: string;
+	readonly does: string;
+	readonly act: () => void;
+}
+
 /** How a kind is shown on the Bench. */
 export interface Screen<S> {
 	/** The word that begins one, and what it is in the list of what can be added; null where nothing adds it. */
@@ -38,4 +45,6 @@ export interface Screen<S> {
 	readonly Panel: Component<PanelProps<S>> | null;
 	/** Said beside its name, after where it stands; blank where nothing is. */
 	aside(structure: S, bench: Bench, section: string): string;
+	/** What is to be said of it beside the price. */
+	advice?(structure: S, bench: Bench, section: { readonly id: string; readonly name: string }): Advice | null;
 }

@@ -4,6 +4,7 @@ import BunchList from './bunch/List.svelte';
 import BunchPanel from './bunch/Panel.svelte';
 import { aside as ofDesign } from './design/aside.ts';
 import FormList from './form/List.svelte';
+import { advice as ofRun } from './run/advice.ts';
 import RunList from './run/List.svelte';
 import RunPanel from './run/Panel.svelte';
 import type { Screen } from './screen.ts';
@@ -33,7 +34,8 @@ export const SCREENS: { readonly [K in Kind]: Screen<StructureOf[K]> } = {
 		starts: ['run', 'garland, arch, runner or pipe: along a path'],
 		List: RunList,
 		Panel: RunPanel,
-		aside: nothing
+		aside: nothing,
+		advice: ofRun
 	},
 	weave: {
 		starts: ['weave', 'wall, panel, basket or ring: woven'],

@@ -61,9 +61,13 @@
 	const named = $derived(
 		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
 			name: slotName(id, slots),
+			holds: catalogue.colourNames.get(colourway?.fills[id] ?? ''),
 			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
 		}))
 	);
+	/** A colour is shown by what it holds now; one alone by its part in the design as well: “main: hive gold”. */
+	const shown = ({ name, holds }: { name: string; holds: string | undefined }, alone: boolean) =>
+		holds === undefined ? `${name}, open` : alone && !holds.includes(name) ? `${name}: ${holds}` : holds;
 	const kinds = $derived([
 		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
 	]);
@@ -115,11 +119,14 @@
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
 							></span>{/each}
-						<span class="names">{named.map((n) => n.name).join(', ')}</span>
+						<span class="names">{named.map((n) => shown(n, false)).join(', ')}</span>
 					{:else}
 						{#each named as slot, index (index)}
 							{#if index > 0}<span>/</span>{/if}
-							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{slot.name}
+							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{shown(
+								slot,
+								named.length === 1
+							)}
 						{/each}
 					{/if}
 				</span>
