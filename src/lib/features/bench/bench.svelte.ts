@@ -211,7 +211,7 @@ export class Bench {
 		if (!done) return false;
 		this.#follow(done);
 		// Weighed when the screen has followed, and before it is sent.
-		setTimeout(() => this.#weigh());
+		this.#rules.soon(() => this.#weigh());
 		return true;
 	}
 	/** Sets aside what could not be kept, and says so: the rest goes on. @returns whether all of it can be kept */
