@@ -29,7 +29,6 @@
 	const WIDE: ReadonlySet<string> = new Set(['colours', 'balloon', 'balloon or none']);
 	const KEPT = 'bright-tally/starting';
 	let tiles = $state.raw<Readonly<Record<string, DrawList>>>({});
-	// svelte-ignore state_referenced_locally
 	start.shape = start.shapes.find((s) => s.id === shape) ?? start.shapes[0]!;
 	/** At once; the address follows, so that a reload is where she was. */
 	function take(one: StartingShape) {
