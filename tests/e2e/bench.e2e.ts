@@ -235,8 +235,12 @@ test('the picture turns: by dragging, by the slider and its keys; a press on a b
 	// Height is not what it looks from above: it is not said.
 	await expect(page.getByText(/overall/)).toBeHidden();
 
-	await page.getByRole('slider', { name: 'tilt' }).focus();
-	for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
+	const tilt = page.getByRole('slider', { name: 'tilt' });
+	await tilt.focus();
+	for (const left of ['15°', '10°', '5°', '0°']) {
+		await page.keyboard.press('ArrowLeft');
+		await expect(tilt).toHaveAttribute('aria-valuetext', left);
+	}
 	await expect(page.getByText(/overall/)).toBeVisible();
 	await page.getByRole('slider', { name: 'turn' }).focus();
 	await page.keyboard.press('ArrowRight');
