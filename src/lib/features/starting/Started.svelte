@@ -1,18 +1,27 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import type { Catalogue } from '../../core/materials/catalogue.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import { linesOf } from './lines.ts';
 
 	interface Props {
+		/** Of the design. */
+		id: string;
 		/** As it was built from its shape. */
 		recipe: Recipe;
 		catalogue: Catalogue;
 	}
-	let { recipe, catalogue }: Props = $props();
+	let { id, recipe, catalogue }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const lines = linesOf(recipe, catalogue);
 	let open = $state(true);
+	// Said once in a tab, whatever its address says after a reload.
+	onMount(() => {
+		const key = `bright-tally/started ${id}`;
+		if (sessionStorage.getItem(key)) open = false;
+		sessionStorage.setItem(key, 'said');
+	});
 </script>
 
 {#if open}

@@ -29,7 +29,7 @@
 </script>
 
 {#snippet begun()}
-	<Started recipe={data.recipe} catalogue={catalogue(data.materials, data.colours)} />
+	<Started id={data.id} recipe={data.recipe} catalogue={catalogue(data.materials, data.colours)} />
 {/snippet}
 
 <svelte:head><title>{data.recipe.name} · Bright Tally</title></svelte:head>
