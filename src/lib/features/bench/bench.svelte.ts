@@ -90,7 +90,7 @@ export class Bench {
 		this.catalogue = catalogue(data.materials, data.colours);
 		this.#library = new Map(data.library);
 		const { id, revision } = data;
-		this.saver = new Autosave({ about: id, url: `/bench/${id}/save`, revision });
+		this.saver = new Autosave({ about: id, url: `/bench/${id}/save`, revision, before: () => void this.#weigh() }); // prettier-ignore
 		this.recipe = data.recipe;
 		this.kept = data.kept;
 		this.keptNumber = data.keptNumber;

@@ -69,6 +69,22 @@ describe('the entry line of the Bench', () => {
 		b.resize(b.layers[1]!.id, 1);
 		expect(rows(b)[1]).toBe('4 × 11 at 9½ white ×2');
 	});
+	test('what could not be kept is set aside before anything is sent, however soon that is', () => {
+		const b = bench();
+		b.judgeBy((recipe) => (stackIn(recipe)!.layers.length > 2 ? 'layers: At most 2.' : ''));
+		const sent: { recipe: Recipe }[] = [];
+		vi.stubGlobal('fetch', (_: string, init: { body: string }) => {
+			sent.push(JSON.parse(init.body));
+			return new Promise(() => {});
+		});
+		b.change((d) => {
+			const { layers } = stacksIn(d as Recipe)[0]!.stack as unknown as { layers: unknown[] };
+			layers.push({ ...b.layers[0]!, id: 'third' });
+		});
+		void b.saver.flush();
+		expect(sent.map((s) => stackIn(s.recipe)!.layers.length)).toEqual([2]);
+		expect(b.refusal).toMatch(/set aside/);
+	});
 	test('items, weights and limbs are seen before Enter too, and replace what is being changed', () => {
 		const b = bench(
 			designOf(floating, 'moons', ['bunch moons', '1 moon foil in helium on 4 ft ribbon']),

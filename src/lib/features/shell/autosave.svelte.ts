@@ -19,6 +19,8 @@ export interface AutosaveOptions<D> {
 	readonly revision: number;
 	/** What of it is sent; all of it where nothing is said. */
 	body?(pending: Pending<D>): object;
+	/** Called before anything is handed over: what it asks for then goes instead. */
+	before?(): void;
 	/** What stays in the store after a save, because it could not be sent; null is nothing. */
 	left?(): D | null;
 }
@@ -94,6 +96,7 @@ export class Autosave<D extends object> {
 
 	/** Hands over what there is now. Resolves when nothing is left, or saving cannot go on. */
 	async flush(): Promise<void> {
+		this.options.before?.();
 		clearTimeout(this.#timer);
 		while (this.#flying || ((this.#next || this.#pending) && !this.#stuck)) {
 			this.#flying ??= this.#send().finally(() => (this.#flying = null));
@@ -177,6 +180,7 @@ export class Autosave<D extends object> {
 	 * @param more sent with it @returns whether there was anything
 	 */
 	leave(more: object = {}): boolean {
+		this.options.before?.();
 		const pending = this.#next ?? this.#pending;
 		if (!pending) return false;
 		const body = JSON.stringify({ ...this.#bodyOf(pending), ...more });
