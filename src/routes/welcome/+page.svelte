@@ -8,6 +8,31 @@
 	const errors = $derived((form?.errors ?? {}) as Record<string, string>);
 </script>
 
+{#snippet text(label: string, name: string, hint = '')}
+	<Field {label} error={errors[name]} {hint}>
+		{#snippet children(attributes)}
+			<input
+				{...attributes}
+				{name}
+				class="control w-full {name === 'name' ? '' : 'figures'}"
+				value={values[name]}
+				autocomplete="off"
+			/>
+		{/snippet}
+	</Field>
+{/snippet}
+{#snippet choice(label: string, name: string, options: readonly (readonly [string, string])[], hint = '')}
+	<Field {label} error={errors[name]} {hint}>
+		{#snippet children(attributes)}
+			<select {...attributes} {name} class="control w-full">
+				{#each options as [value, words] (value)}<option {value} selected={value === values[name]}
+						>{words}</option
+					>{/each}
+			</select>
+		{/snippet}
+	</Field>
+{/snippet}
+
 <svelte:head><title>Welcome · Bright Tally</title></svelte:head>
 <main class="mx-auto max-w-xl px-6 pb-12 max-sm:px-4">
 	<h1 class="pt-8 text-[28px]">Welcome. Five answers, then your first design.</h1>
@@ -20,61 +45,24 @@
 			({ update }) =>
 				update({ reset: false })}
 	>
-		<Field label="Your studio is called" error={errors.name}>
-			{#snippet children(attributes)}
-				<input
-					{...attributes}
-					name="name"
-					class="control w-full"
-					value={values.name}
-					autocomplete="organization"
-				/>
-			{/snippet}
-		</Field>
+		{@render text('Your studio is called', 'name')}
 		<div class="grid grid-cols-2 gap-4">
-			<Field label="You are paid in" error={errors.currency}>
-				{#snippet children(attributes)}
-					<select {...attributes} name="currency" class="control w-full">
-						{#each data.currencies as currency (currency)}<option selected={currency === values.currency}
-								>{currency}</option
-							>{/each}
-					</select>
-				{/snippet}
-			</Field>
-			<Field label="You measure in" error={errors.lengths} hint="bags are called by inches everywhere">
-				{#snippet children(attributes)}
-					<select {...attributes} name="lengths" class="control w-full">
-						<option value="in" selected={values.lengths === 'in'}>inches and feet</option>
-						<option value="cm" selected={values.lengths === 'cm'}>centimetres</option>
-					</select>
-				{/snippet}
-			</Field>
-			<Field label="An hour of work costs you" error={errors.labour} hint="what you pay, or pay yourself">
-				{#snippet children(attributes)}
-					<input
-						{...attributes}
-						name="labour"
-						class="control figures w-full"
-						value={values.labour}
-						autocomplete="off"
-					/>
-				{/snippet}
-			</Field>
-			<Field
-				label="Of a price you keep, %"
-				error={errors.margin}
-				hint="the margin: what is left after materials and work"
-			>
-				{#snippet children(attributes)}
-					<input
-						{...attributes}
-						name="margin"
-						class="control figures w-full"
-						value={values.margin}
-						autocomplete="off"
-					/>
-				{/snippet}
-			</Field>
+			{@render choice(
+				'You are paid in',
+				'currency',
+				data.currencies.map((c) => [c, c])
+			)}
+			{@render choice(
+				'You measure in',
+				'lengths',
+				[
+					['in', 'inches and feet'],
+					['cm', 'centimetres']
+				],
+				'bags are called by inches everywhere'
+			)}
+			{@render text('An hour of work costs you', 'labour', 'what you pay, or pay yourself')}
+			{@render text('Of a price you keep, %', 'margin', 'the margin: what is left after materials and work')}
 		</div>
 		{#if !data.stocked}
 			<label class="flex items-start gap-2.5">

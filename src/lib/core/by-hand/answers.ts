@@ -1,7 +1,7 @@
 import { checked } from '../language/balloon.ts';
 import type { Id } from '../document/id.ts';
 import { colourDistance } from '../materials/colour-distance.ts';
-import type { Colour, Material, MaterialKind } from '../materials/material.ts';
+import { ROUND_NOMINALS, type Colour, type Material, type MaterialKind } from '../materials/material.ts';
 import { formatFeet, inches, toMillimetres, um, type Micrometres } from '../units/length.ts';
 import type { Answers, Asked, AskedFields, Balloon } from './asked.ts';
 
@@ -21,12 +21,30 @@ export function bagsIn({ materials }: Stock, kinds = ROUNDS): Micrometres[] {
 	return [...new Set(bags)].sort((a, b) => a - b);
 }
 
-/** The balloon asked for, of the nearest bag there is, filled as much; to a half inch. */
-function stocked({ nominal, size }: Balloon, bags: readonly Micrometres[]): Balloon {
-	if (bags.length === 0 || bags.includes(nominal)) return { nominal, size };
-	const nearest = bags.reduce((a, b) => (Math.abs(b - nominal) < Math.abs(a - nominal) ? b : a));
-	const half = inches(0.5);
-	return { nominal: nearest, size: um(Math.max(half, Math.round((size * nearest) / nominal / half) * half)) };
+/** How full a bag is where nobody has said: common practice, from memory. */
+const USUAL_SHARE = 0.85;
+
+/** Another bag filled as much as the one before, to a step. @param before null is filled as usual @param step half an inch where nothing is said */
+export function inBag(nominal: Micrometres, before: Balloon | null, step = inches(0.5)): Balloon {
+	const share = before ? before.size / before.nominal : USUAL_SHARE;
+	return { nominal, size: um(Math.max(step, Math.round((nominal * share) / step) * step)) };
+}
+
+/** The balloon asked for, of the nearest bag there is. */
+function stocked(balloon: Balloon, bags: readonly Micrometres[]): Balloon {
+	const { nominal } = balloon;
+	if (bags.length === 0 || bags.includes(nominal)) return balloon;
+	return inBag(
+		bags.reduce((a, b) => (Math.abs(b - nominal) < Math.abs(a - nominal) ? b : a)),
+		balloon
+	);
+}
+
+/** Bags to choose from: those in stock, those that are sold where there are none, and those in use. */
+export function bagsToChoose(stock: Stock, used: readonly Micrometres[], kinds = ROUNDS): Micrometres[] {
+	const own = bagsIn(stock, kinds);
+	const all = own.length > 0 ? own : ROUND_NOMINALS.map(inches);
+	return [...new Set([...all, ...used])].sort((a, b) => a - b);
 }
 
 /** Colours of the Stockroom that can be told apart, those with balloons first. */
@@ -43,7 +61,6 @@ function someColours({ materials, colours }: Stock, count: number): Id[] {
 				!taken.includes(colour) &&
 				taken.every((t) => colourDistance(t.hex, colour.hex) >= far)
 			)
-				// prettier-ignore
 				taken.push(colour);
 	return taken.map((c) => c.id);
 }

@@ -60,6 +60,9 @@ interface Held {
 }
 
 export type AskedFields = Readonly<Record<string, Asked>>;
+/** The name of the field that asks for colours; undefined where none does. */
+export const coloursField = (fields: AskedFields): string | undefined =>
+	Object.entries(fields).find(([, f]) => f.kind === 'colours')?.[0];
 export type ValueOf<F extends Asked> = Held[F['kind']];
 /** What is asked of a shape, field by field. */
 export type ValuesOf<F extends AskedFields> = { readonly [K in keyof F]: ValueOf<F[K]> };

@@ -5,3 +5,12 @@ export const LINE_ROLES = ['always', 'optional', 'taken along', 'reused', 'by-pr
  * shelf; a `by-product` is left over by the work and never bought.
  */
 export type LineRole = (typeof LINE_ROLES)[number];
+
+/** What each is, as she would say it. */
+export const ROLE_WORDS: Readonly<Record<LineRole, string>> = {
+	always: 'always used',
+	optional: 'optional',
+	'taken along': 'taken along, charged only if used',
+	reused: 'reused, off the shelf',
+	'by-product': 'left over by the work'
+};

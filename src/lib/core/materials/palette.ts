@@ -1,10 +1,9 @@
-import type { Micrometres } from '../units/length.ts';
 import { colourDistance } from './colour-distance.ts';
 import type { Colour, Material } from './material.ts';
 
 /** Colours in the order they are looked through: those there are balloons of, then all others. */
 export interface Palette {
-	/** There are balloons of these, of the asked bag where one is asked. */
+	/** There are balloons of these. */
 	readonly stocked: readonly Colour[];
 	readonly others: readonly Colour[];
 }
@@ -12,18 +11,10 @@ export interface Palette {
 /**
  * Sorts the colours of the Stockroom for picking: what is in stock first; each part from the nearest to a colour on.
  * @param near `#rrggbb`; undefined keeps the order of the Stockroom
- * @param nominal the bag that is wanted; null is any
  */
-export function palette(
-	colours: readonly Colour[],
-	materials: readonly Material[],
-	near?: string,
-	nominal: Micrometres | null = null
-): Palette {
+export function palette(colours: readonly Colour[], materials: readonly Material[], near?: string): Palette {
 	const bought = new Set<string>();
-	for (const m of materials)
-		if (m.colour !== null && m.kind.startsWith('latex') && (nominal === null || m.nominal === nominal))
-			bought.add(m.colour);
+	for (const m of materials) if (m.colour !== null && m.kind.startsWith('latex')) bought.add(m.colour);
 	const far = new Map(near === undefined ? [] : colours.map((c) => [c.id, colourDistance(c.hex, near)]));
 	const sorted = near === undefined ? colours : [...colours].sort((a, b) => far.get(a.id)! - far.get(b.id)!);
 	return {

@@ -40,3 +40,17 @@ export const slotFor =
 		addSlots(recipe, { newSlots: [{ slot, colour: ref.colour }] });
 		return slot.id;
 	};
+
+/**
+ * A colour picked of the Stockroom as one of a recipe: the slot that holds it already, else one to make of its name.
+ * @param fills of the colourway in hand @param name of the colour
+ */
+export function colourRef(
+	slots: Recipe['slots'],
+	fills: Readonly<Record<Id, string | null>>,
+	{ colour, name }: { readonly colour: string; readonly name: string }
+): ColourRef {
+	const there = slots.find((s) => fills[s.id] === colour);
+	if (there) return { slot: there.id };
+	return { name: slots.some((s) => s.name === name) ? `${name} again` : name, colour };
+}

@@ -1,7 +1,7 @@
 import type { Id, NewId } from '../document/id.ts';
 import type { SlotRole } from '../document/slot.ts';
 import { answerErrors, bagsIn, firstAnswers, type Stock } from '../by-hand/answers.ts';
-import type { Answers } from '../by-hand/asked.ts';
+import { coloursField, type Answers } from '../by-hand/asked.ts';
 import { applyEntry } from '../language/apply.ts';
 import type { ColourRef } from '../language/said.ts';
 import { emptyRecipe } from '../recipe/build.ts';
@@ -35,7 +35,7 @@ export function startRecipe(shape: StartingShape, values: Answers, stock: Stock,
 	if (shape.make) return shape.make(values, newId);
 	const draft = emptyRecipe(shape.title, newId) as RecipeDraft;
 	draft.sections = [];
-	const named = Object.entries(shape.fields).find(([, f]) => f.kind === 'colours')?.[0];
+	const named = coloursField(shape.fields);
 	const chosen = named === undefined ? [] : (values[named] as readonly Id[]);
 	const slots = chosen.length > 0 ? chosen : [null];
 	const refs = new Map<number, Id>();

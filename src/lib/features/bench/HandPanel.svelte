@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { answerErrors, firstAnswers } from '../../core/by-hand/answers.ts';
-	import type { Answers } from '../../core/by-hand/asked.ts';
+	import { coloursField, type Answers } from '../../core/by-hand/asked.ts';
 	import { putByHand } from '../../core/language/put-by-hand.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import type { HandForm } from '../../core/structures/facets/by-hand.ts';
@@ -8,7 +8,7 @@
 	import { handFormsOf } from '../../core/structures/registry/by-hand.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
-	import AskedField from '../by-hand/AskedField.svelte';
+	import AskedFields from '../by-hand/AskedFields.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -22,7 +22,6 @@
 	let open = $state(false);
 	let trouble = $state('');
 	const forms = $derived(handFormsOf(section.structure));
-	const WIDE: ReadonlySet<string> = new Set(['colours', 'balloon', 'balloon or none']);
 	/** The form of the part with what it says, where its fields can say all of it. */
 	const own = $derived.by((): { form: HandForm<Structure>; values: Answers } | null => {
 		if (!part) return null;
@@ -41,14 +40,14 @@
 
 	/** Slots as the colours they hold: what is picked is a colour. */
 	function shown(of: HandForm<Structure>, answers: Answers): Answers {
-		const name = Object.entries(of.fields).find(([, f]) => f.kind === 'colours')?.[0];
+		const name = coloursField(of.fields);
 		if (name === undefined) return answers;
 		const slots = answers[name] as readonly string[];
 		return { ...answers, [name]: slots.flatMap((s) => bench.chosen.fills[s] ?? []) };
 	}
 	function put() {
 		if (!form) return;
-		const colours = Object.entries(form.fields).find(([, f]) => f.kind === 'colours')?.[0];
+		const colours = coloursField(form.fields);
 		if (colours !== undefined && (values[colours] as readonly string[]).length === 0) {
 			trouble = 'In which colour? Pick one; colours are kept in the Stockroom.';
 			return;
@@ -91,19 +90,15 @@
 				</div>
 			{/if}
 			{#if form}
-				<div class="grid grid-cols-2 gap-x-3 gap-y-2.5">
-					{#each Object.entries(form.fields) as [name, field] (`${form.id} ${name}`)}
-						<div class:col-span-2={WIDE.has(field.kind)}>
-							<AskedField
-								{field}
-								value={values[name]!}
-								data={bench.data}
-								error={errors[name]}
-								onset={(value) => (said = { ...said, [name]: value })}
-							/>
-						</div>
-					{/each}
-				</div>
+				{#key form.id}
+					<AskedFields
+						fields={form.fields}
+						{values}
+						{errors}
+						data={bench.data}
+						onset={(name, value) => (said = { ...said, [name]: value })}
+					/>
+				{/key}
 				{#if trouble}<p class="text-[13px] text-bad" role="alert">{trouble}</p>{/if}
 				<p>
 					<Button kind="strong" onclick={put} disabled={Object.keys(errors).length > 0}

@@ -1,16 +1,9 @@
 <script lang="ts">
-	import { ROUND_NOMINALS } from '../../core/materials/material.ts';
 	import type { Balloon, Asked } from '../../core/by-hand/asked.ts';
-	import { bagsIn } from '../../core/by-hand/answers.ts';
-	import {
-		formatInches,
-		formatLength,
-		inches,
-		parseLength,
-		um,
-		type Micrometres
-	} from '../../core/units/length.ts';
+	import { bagsToChoose, inBag } from '../../core/by-hand/answers.ts';
+	import { formatLength, inches, parseLength, um, type Micrometres } from '../../core/units/length.ts';
 	import Stepper from '../../ui/stepper/Stepper.svelte';
+	import BagPick from './BagPick.svelte';
 	import type { HandData } from './hand-data.ts';
 
 	interface Props {
@@ -23,20 +16,12 @@
 	let { field, value, data, error, onset }: Props = $props();
 	const id = $props.id();
 	let trouble = $state('');
-	/** Bags that are in stock; where there are none, those that are sold. */
-	const bags = $derived.by(() => {
-		const own = bagsIn(data, field.kind === 'balloon' ? field.of : undefined);
-		const all = own.length > 0 ? own : ROUND_NOMINALS.map(inches);
-		return value && !all.includes(value.nominal) ? [...all, value.nominal].sort((a, b) => a - b) : all;
-	});
+	const bags = $derived(
+		bagsToChoose(data, value ? [value.nominal] : [], field.kind === 'balloon' ? field.of : undefined)
+	);
 	const unit = $derived(data.settings.lengths);
 	const HALF = $derived(unit === 'cm' ? um(10_000) : inches(0.5));
 	const sizeText = (size: Micrometres) => formatLength({ um: size, unit });
-	/** Another bag is filled as much as the one before. */
-	function take(nominal: Micrometres) {
-		const share = value ? value.size / value.nominal : 0.85;
-		onset({ nominal, size: um(Math.max(HALF, Math.round((nominal * share) / HALF) * HALF)) });
-	}
 	function step(by: number) {
 		if (!value) return;
 		const next = (by > 0 ? Math.floor(value.size / HALF) : Math.ceil(value.size / HALF)) + by;
@@ -53,16 +38,12 @@
 <div class="grid content-start gap-1" role="group" aria-labelledby="{id}-label">
 	<span id="{id}-label" class="text-[13px] font-medium text-muted">{field.label}</span>
 	<div class="both">
-		<div class="bags" role="group" aria-label="Size on the bag">
-			{#if field.kind === 'balloon or none'}
-				<button type="button" aria-pressed={value === null} onclick={() => onset(null)}>none</button>
-			{/if}
-			{#each bags as bag (bag)}
-				<button type="button" aria-pressed={value?.nominal === bag} onclick={() => take(bag)}
-					>{formatInches(bag)}</button
-				>
-			{/each}
-		</div>
+		<BagPick
+			{bags}
+			value={value?.nominal ?? null}
+			none={field.kind === 'balloon or none' ? field.none : undefined}
+			onpick={(bag) => onset(bag && inBag(bag, value, HALF))}
+		/>
 		{#if value}
 			<div class="size">
 				<span class="text-muted" id="{id}-to">at</span>
@@ -94,27 +75,6 @@
 		gap: 6px 10px;
 		align-items: center;
 	}
-	.bags {
-		display: flex;
-		flex-wrap: wrap;
-		border: 1px solid color-mix(in srgb, var(--muted) 55%, var(--line));
-		border-radius: 6px;
-		overflow: hidden;
-	}
-	.bags button {
-		min-width: 32px;
-		min-height: 36px;
-		padding: 0 6px;
-		background: var(--paper);
-		font: 400 13.5px var(--font-mono);
-	}
-	.bags button:hover {
-		background: var(--tint);
-	}
-	.bags button[aria-pressed='true'] {
-		background: var(--ink);
-		color: var(--on-ink);
-	}
 	.size {
 		display: grid;
 		grid-template-columns: auto 112px;
@@ -125,10 +85,6 @@
 		display: none;
 	}
 	@media (pointer: coarse) {
-		.bags button {
-			min-width: 44px;
-			min-height: 44px;
-		}
 		.size {
 			grid-template-columns: auto 160px;
 		}

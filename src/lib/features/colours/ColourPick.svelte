@@ -1,10 +1,8 @@
 <script lang="ts">
-	import { Popover } from 'bits-ui';
-	import { arriving } from '../../ui/popover/arriving.ts';
 	import type { Snippet } from 'svelte';
+	import Popover from '../../ui/popover/Popover.svelte';
 	import { palette } from '../../core/materials/palette.ts';
 	import type { Colour, Material } from '../../core/materials/material.ts';
-	import type { Micrometres } from '../../core/units/length.ts';
 	import Swatch from './Swatch.svelte';
 
 	interface Props {
@@ -14,8 +12,6 @@
 		materials: readonly Material[];
 		/** The colour it is now. */
 		value?: string | null;
-		/** The bag it is wanted of. */
-		nominal?: Micrometres | null;
 		/** Colours that are in use already: these are found before all others. */
 		first?: readonly string[];
 		/** What else may be said in place of a colour. */
@@ -28,22 +24,18 @@
 		colours,
 		materials,
 		value = null,
-		nominal = null,
 		first = [],
 		otherwise = [],
 		trigger,
 		onpick
 	}: Props = $props();
-	const arrives = arriving();
 	let open = $state(false);
 	let search = $state('');
 	/** Swatches in view at once; a few letters find the rest. */
 	const MOST = 96;
 	const now = $derived(colours.find((c) => c.id === value));
 	// Sorted only while it is looked at.
-	const sorted = $derived(
-		open ? palette(colours, materials, now?.hex, nominal) : { stocked: [], others: [] }
-	);
+	const sorted = $derived(open ? palette(colours, materials, now?.hex) : { stocked: [], others: [] });
 	const words = $derived(search.toLowerCase().split(/\s+/).filter(Boolean));
 	const fits = (c: Colour) => words.every((w) => `${c.name} ${c.finish}`.toLowerCase().includes(w));
 	const parts = $derived([
@@ -68,61 +60,58 @@
 	}
 </script>
 
-<Popover.Root bind:open onOpenChange={() => (search = '')}>
-	<Popover.Trigger aria-label="{label}: {now ? nameOf(now) : 'choose'}" class="rounded-control">
-		{@render trigger()}
-	</Popover.Trigger>
-	<Popover.Portal>
-		<Popover.Content
-			{...arrives}
-			sideOffset={6}
-			collisionPadding={8}
-			align="start"
-			class="z-40 w-[332px] max-w-[94vw] border border-line bg-paper p-3 text-ink shadow-[var(--shadow)]"
-			onkeydown={keydown}
-		>
-			<p class="mb-2 text-[13px] text-muted">{label}</p>
-			{#if colours.length > 24}
-				<input
-					class="control mb-2 w-full"
-					placeholder="a few letters of its name"
-					aria-label="Find a colour"
-					autocomplete="off"
-					bind:value={search}
-				/>
+<Popover
+	label="{label}: {now ? nameOf(now) : 'choose'}"
+	bind:open={
+		() => open,
+		(opened) => {
+			open = opened;
+			search = '';
+		}
+	}
+	width={340}
+	bare
+	onkeydown={keydown}
+	{trigger}
+>
+	<p class="mb-2 text-[13px] text-muted">{label}</p>
+	{#if colours.length > 24}
+		<input
+			class="control mb-2 w-full"
+			placeholder="a few letters of its name"
+			aria-label="Find a colour"
+			autocomplete="off"
+			bind:value={search}
+		/>
+	{/if}
+	<div class="max-h-[50vh] overflow-auto">
+		{#each parts as [name, own] (name)}
+			{#if own.length > 0}
+				<p class="mt-1 mb-1 text-[13px] text-muted">{name}</p>
+				<div class="grid grid-cols-6 gap-1">
+					{#each own.slice(0, MOST) as colour (colour.id)}
+						<button
+							type="button"
+							title={nameOf(colour)}
+							aria-label={nameOf(colour)}
+							aria-pressed={colour.id === value}
+							class="swatch"
+							onclick={() => pick(colour.id)}
+						>
+							<Swatch {colour} />
+						</button>
+					{/each}
+				</div>
 			{/if}
-			<div class="max-h-[50vh] overflow-auto">
-				{#each parts as [name, own] (name)}
-					{#if own.length > 0}
-						<p class="mt-1 mb-1 text-[13px] text-muted">{name}</p>
-						<div class="grid grid-cols-6 gap-1">
-							{#each own.slice(0, MOST) as colour (colour.id)}
-								<button
-									type="button"
-									title={nameOf(colour)}
-									aria-label={nameOf(colour)}
-									aria-pressed={colour.id === value}
-									class="swatch"
-									onclick={() => pick(colour.id)}
-								>
-									<Swatch {colour} />
-								</button>
-							{/each}
-						</div>
-					{/if}
-				{/each}
-				{#if parts.every(([, own]) => own.length === 0)}
-					<p class="text-muted">No colour is called that. Colours are kept in the Stockroom.</p>
-				{/if}
-			</div>
-			{#each otherwise as [other, words] (other)}
-				<button type="button" class="quiet-link mt-2 block min-h-8" onclick={() => pick(other)}
-					>{words}</button
-				>
-			{/each}
-		</Popover.Content>
-	</Popover.Portal>
-</Popover.Root>
+		{/each}
+		{#if parts.every(([, own]) => own.length === 0)}
+			<p class="text-muted">No colour is called that. Colours are kept in the Stockroom.</p>
+		{/if}
+	</div>
+	{#each otherwise as [other, words] (other)}
+		<button type="button" class="quiet-link mt-2 block min-h-8" onclick={() => pick(other)}>{words}</button>
+	{/each}
+</Popover>
 
 <style>
 	.swatch {

@@ -10,7 +10,7 @@
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import { atLeast, atMost, missingText, percentText, priceText, sumText } from '../bench/tape-words.ts';
 	import Picture from '../picture/Picture.svelte';
-	import AskedField from '../by-hand/AskedField.svelte';
+	import AskedFields from '../by-hand/AskedFields.svelte';
 	import ShapeTile from './ShapeTile.svelte';
 	import { Start, type StartData } from './start.svelte.ts';
 
@@ -25,8 +25,6 @@
 	let { data, fresh, shape, onshape }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const start = new Start(data);
-	/** Fields that take the whole width. */
-	const WIDE: ReadonlySet<string> = new Set(['colours', 'balloon', 'balloon or none']);
 	const KEPT = 'bright-tally/starting';
 	let tiles = $state.raw<Readonly<Record<string, DrawList>>>({});
 	start.shape = start.shapes.find((s) => s.id === shape) ?? start.shapes[0]!;
@@ -123,20 +121,14 @@
 		<h2 class="text-[19px]">{start.shape.title}</h2>
 		<p class="-mt-2 text-muted">{start.shape.says}</p>
 		{#key start.shape.id}
-			<div class="grid">
-				{#each Object.entries(start.shape.fields) as [name, field] (name)}
-					<div class:wide={WIDE.has(field.kind)}>
-						<AskedField
-							{field}
-							value={start.values[name]!}
-							{data}
-							error={start.errors[name]}
-							came={field.kind === 'length' && field.comes && start.ok ? tall : ''}
-							onset={(value) => start.set(name, value)}
-						/>
-					</div>
-				{/each}
-			</div>
+			<AskedFields
+				fields={start.shape.fields}
+				values={start.values}
+				errors={start.errors}
+				{data}
+				came={(field) => (field.kind === 'length' && field.comes && start.ok ? tall : '')}
+				onset={(name, value) => start.set(name, value)}
+			/>
 		{/key}
 	</section>
 	<section class="picture" aria-label="Picture">
@@ -198,14 +190,6 @@
 		display: grid;
 		align-content: start;
 		gap: 10px;
-	}
-	.grid {
-		display: grid;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 10px 12px;
-	}
-	.wide {
-		grid-column: 1 / -1;
 	}
 	.picture {
 		height: calc(100dvh - 300px);

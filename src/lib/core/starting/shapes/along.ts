@@ -5,6 +5,7 @@ import {
 	coloursOfMix,
 	HANGS,
 	hangs,
+	HOLDS,
 	PATTERN,
 	patterned,
 	saidBalloon
@@ -23,13 +24,6 @@ const FULL = {
 	],
 	start: '1'
 } as const;
-const HOLDS = {
-	kind: 'thing',
-	label: 'What holds it',
-	kinds: ['fitting', 'tie', 'base', 'adhesive', 'accent'],
-	none: 'not chosen yet'
-} as const;
-
 const mixed = (mix: string, kit: HandKit): readonly StartEntry[] =>
 	(MIXES[mix] ?? []).map(([nominal, size, share]) =>
 		ofRun({

@@ -85,7 +85,7 @@ export const letters = startingShape({
 			const place = (by: string | null) =>
 				by === null ? ON_THE_FLOOR : { ...ON_THE_FLOOR, by, how: 'right' as const, gap: inches(6) };
 			return [
-				({ sections }) => section(NAMES[i]!, own, { stand: place(sections.at(-1)?.id ?? null) }) as never,
+				({ sections }) => section(NAMES[i]!, own, { stand: place(sections.at(-1)?.id ?? null) }),
 				...arms.map((branch) => ofRun({ set: 'branch', branch })),
 				ofRun({ set: 'row', cluster: cluster(each, balloon, patterned(kit, pattern)), row: { repeat: 1, pitch: null, joining: null } }) // prettier-ignore
 			];

@@ -1,9 +1,11 @@
 import type { Id } from '../../document/id.ts';
-import { flatOf } from '../../materials/material.ts';
+import { MOST_ALIKE, MOST_LETTERS } from '../../document/limits.ts';
+import type { MaterialKind } from '../../materials/material.ts';
 import { feet, inches, type Micrometres } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
 import { saidBalloon } from '../kit/by-hand.ts';
 import type { Bunch } from './document.ts';
+import { newThing } from './empty.ts';
 import type { BunchSaid, SaidItem } from './said.ts';
 
 const GAS = {
@@ -15,6 +17,12 @@ const GAS = {
 	],
 	start: 'helium'
 } as const;
+export const FOILS = [
+	'foil-round',
+	'foil-star',
+	'foil-heart',
+	'foil-shape'
+] as const satisfies readonly MaterialKind[];
 const RIBBON = {
 	kind: 'thing',
 	label: 'On ribbon',
@@ -22,7 +30,7 @@ const RIBBON = {
 	takes: 'ribbon',
 	none: 'not chosen yet'
 } as const;
-const LONG = {
+export const LONG = {
 	kind: 'length',
 	label: 'Length of ribbon',
 	min: feet(0.5),
@@ -31,7 +39,8 @@ const LONG = {
 } as const;
 const COLOUR = { kind: 'colours', label: 'Colour', most: 1, start: 1 } as const;
 
-const item = (
+/** Balloons or foils on ribbon. */
+export const item = (
 	said: Pick<SaidItem, 'name' | 'count' | 'what'> & {
 		gas: string;
 		ribbon: Id | null;
@@ -54,7 +63,7 @@ const balloons = handForm({
 	id: 'balloons',
 	title: 'balloons',
 	fields: {
-		count: { kind: 'count', label: 'How many', min: 1, max: 200, start: 3 },
+		count: { kind: 'count', label: 'How many', min: 1, max: MOST_ALIKE, start: 3 },
 		gas: GAS,
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(11), size: inches(11) } },
 		colours: COLOUR,
@@ -77,25 +86,17 @@ const foil = handForm({
 		foil: {
 			kind: 'thing',
 			label: 'Which',
-			kinds: ['foil-round', 'foil-star', 'foil-heart', 'foil-shape'],
+			kinds: FOILS,
 			none: 'choose one'
 		},
-		count: { kind: 'count', label: 'How many', min: 1, max: 200, start: 1 },
+		count: { kind: 'count', label: 'How many', min: 1, max: MOST_ALIKE, start: 1 },
 		gas: GAS,
 		ribbon: RIBBON,
 		length: LONG
 	},
 	said({ foil: id, ...rest }, kit) {
 		const material = id === null ? undefined : kit.material(id);
-		if (!material) return [];
-		const what = {
-			kind: 'material',
-			material: material.id,
-			flat: flatOf(material),
-			look: 'creased',
-			chambers: material.chambers
-		} as const;
-		return [item({ ...rest, name: 'foil', what, swappable: true })];
+		return material ? [item({ ...rest, name: 'foil', what: newThing(material), swappable: true })] : [];
 	}
 });
 
@@ -103,7 +104,7 @@ const letters = handForm({
 	id: 'letters',
 	title: 'foil letters',
 	fields: {
-		text: { kind: 'text', label: 'Letters or numbers', most: 40, start: '' },
+		text: { kind: 'text', label: 'Letters or numbers', most: MOST_LETTERS, start: '' },
 		height: { kind: 'length', label: 'How tall', min: inches(5), max: inches(80), start: inches(34) },
 		colours: COLOUR
 	},

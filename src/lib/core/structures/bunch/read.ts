@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { flatOf, type Material, type MaterialKind } from '../../materials/material.ts';
+import { type Material, type MaterialKind } from '../../materials/material.ts';
 import { isLetter } from './letters.ts';
 import { lettersOf } from './count.ts';
 import { inches, MICROMETRES, um, typedLength, type Micrometres } from '../../units/length.ts';
@@ -7,6 +7,7 @@ import { shorten } from '../../units/number.ts';
 import { MOST_LETTERS } from '../../document/limits.ts';
 import type { FoilLook } from '../../document/foil-look.ts';
 import type { Ribbon } from './document.ts';
+import { newThing } from './empty.ts';
 import type { BunchSaid } from './said.ts';
 import { KEYWORDS, MEANT } from '../../language/context.ts';
 import { type SaidItem } from './said.ts';
@@ -63,7 +64,7 @@ export function item(r: Reader): Parsed<BunchSaid> | undefined {
 		r.at = from;
 		return undefined;
 	}
-	return withTails(r, count, thing(found.value), found.value.name, found.value);
+	return withTails(r, count, newThing(found.value), found.value.name, found.value);
 }
 
 /** Materials that neither float nor hang on what floats: in a bunch too they are lines of their own. */
@@ -85,14 +86,6 @@ function nameOf(r: Reader): string[] {
 	}
 	return words;
 }
-
-const thing = ({ id, kind, nominal, chambers }: Material): SaidItem['what'] => ({
-	kind: 'material',
-	material: id,
-	flat: flatOf({ kind, nominal }),
-	look: 'creased',
-	chambers
-});
 
 /** What is said of any item at its end, in any order. */
 function withTails(

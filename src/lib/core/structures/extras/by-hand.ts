@@ -1,15 +1,8 @@
-import { LINE_ROLES, type LineRole } from '../../document/line-role.ts';
+import { MOST_OF_A_LINE } from '../../document/limits.ts';
+import { LINE_ROLES, ROLE_WORDS, type LineRole } from '../../document/line-role.ts';
 import { MATERIAL_KINDS } from '../../materials/material.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
 import type { Extras } from './document.ts';
-
-const ROLES: Readonly<Record<LineRole, string>> = {
-	always: 'used every time',
-	optional: 'only if it is wanted',
-	'taken along': 'taken along, charged only if used',
-	reused: 'reused, off the shelf',
-	'by-product': 'left over by the work'
-};
 
 const line = handForm({
 	id: 'line',
@@ -21,11 +14,11 @@ const line = handForm({
 			kinds: MATERIAL_KINDS.filter((k) => !k.startsWith('latex') && !k.startsWith('foil')),
 			none: 'choose one'
 		},
-		count: { kind: 'count', label: 'How many', min: 1, max: 10_000, start: 1 },
+		count: { kind: 'count', label: 'How many', min: 1, max: MOST_OF_A_LINE, start: 1 },
 		role: {
 			kind: 'choice',
 			label: 'It is',
-			options: LINE_ROLES.map((r) => [r, ROLES[r]] as const),
+			options: LINE_ROLES.map((r) => [r, ROLE_WORDS[r]] as const),
 			start: 'always'
 		}
 	},

@@ -1,3 +1,4 @@
+import { MOST_ALIKE } from '../../document/limits.ts';
 import { inches } from '../../units/length.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
@@ -14,7 +15,7 @@ const piece = handForm({
 	id: 'piece',
 	title: 'modelling balloons',
 	fields: {
-		count: { kind: 'count', label: 'How many', min: 1, max: 200, start: 6 },
+		count: { kind: 'count', label: 'How many', min: 1, max: MOST_ALIKE, start: 6 },
 		model: { kind: 'choice', label: 'Which', options: MODELS.map((m) => [m, m] as const), start: '260' },
 		length: { kind: 'length', label: 'Inflated length', min: inches(1), max: inches(70), start: inches(24) },
 		shaping: {

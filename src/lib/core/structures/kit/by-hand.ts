@@ -1,8 +1,9 @@
 import type { Asked, Balloon } from '../../by-hand/asked.ts';
 import type { Id } from '../../document/id.ts';
+import type { Pattern } from '../../document/pattern.ts';
 import type { Hanging, Hung } from '../../document/hung.ts';
 import type { ColourRef, SaidBalloon, SaidCluster, SaidPattern } from '../../language/said.ts';
-import type { Material, MaterialKind } from '../../materials/material.ts';
+import type { Material } from '../../materials/material.ts';
 import { feet, type Micrometres } from '../../units/length.ts';
 
 /** What is said with besides what the fields hold. */
@@ -17,17 +18,23 @@ export interface HandKit {
 	readonly material: (id: Id) => Material | undefined;
 }
 
-/** How colours fall, in her words. One colour is the same everywhere whatever is asked. */
+/** How colours fall, in her words. */
+export const PATTERN_WORDS = {
+	spiral: 'in a spiral',
+	rings: 'a row each',
+	list: 'side by side',
+	checker: 'like a chequerboard',
+	gradient: 'from one into the next',
+	blocks: 'rows in turn'
+} as const satisfies Partial<Record<Pattern['kind'], string>>;
+export type PatternKind = keyof typeof PATTERN_WORDS;
+export const PATTERN_KINDS = Object.keys(PATTERN_WORDS) as PatternKind[];
+
+/** One colour is the same everywhere whatever is asked; rows in turn take a number each, which no field here asks. */
 export const PATTERN = {
 	kind: 'choice',
 	label: 'Colours go',
-	options: [
-		['spiral', 'in a spiral'],
-		['rings', 'a row each'],
-		['list', 'side by side'],
-		['checker', 'like a chequerboard'],
-		['gradient', 'from one into the next']
-	],
+	options: PATTERN_KINDS.filter((k) => k !== 'blocks').map((k) => [k, PATTERN_WORDS[k]] as const),
 	start: 'spiral'
 } as const satisfies Asked;
 
@@ -80,14 +87,13 @@ export const HANGS = {
 	start: 'hooks'
 } as const satisfies Asked;
 
-/** What may hold a piece that hangs. */
-export const HOLDS = [
-	'fitting',
-	'tie',
-	'base',
-	'adhesive',
-	'accent'
-] as const satisfies readonly MaterialKind[];
+/** What holds a piece that hangs. */
+export const HOLDS = {
+	kind: 'thing',
+	label: 'What holds it',
+	kinds: ['fitting', 'tie', 'base', 'adhesive', 'accent'],
+	none: 'not chosen yet'
+} as const satisfies Asked;
 
 /** Something holds it every so far: two feet is usual. */
 export const hangs = (by: string, material: Id | null, every: Micrometres = feet(2)): Hung | null =>

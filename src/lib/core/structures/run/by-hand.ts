@@ -1,16 +1,9 @@
 import type { Mutable } from '../../document/mutable.ts';
-import { feet, inches } from '../../units/length.ts';
+import { MOST_IN_CLUSTER, MOST_REPEATS } from '../../document/limits.ts';
+import { inches } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import {
-	cluster,
-	coloursOfMix,
-	HANGS,
-	hangs,
-	HOLDS,
-	PATTERN,
-	patterned,
-	saidBalloon
-} from '../kit/by-hand.ts';
+import { cluster, coloursOfMix, PATTERN, patterned, saidBalloon } from '../kit/by-hand.ts';
+import { hangingForm } from '../kit/hanging-form.ts';
 import { balloonAnswer, patternAnswer } from '../kit/own-answers.ts';
 import type { Run } from './document.ts';
 import { balanceShares } from './edit.ts';
@@ -23,8 +16,8 @@ const clusters = handForm({
 	id: 'clusters',
 	title: 'clusters',
 	fields: {
-		each: { kind: 'count', label: 'Balloons in a cluster', min: 1, max: 12, start: 4 },
-		repeat: { kind: 'count', label: 'So many, one after the other', min: 1, max: 200, start: 1 },
+		each: { kind: 'count', label: 'Balloons in a cluster', min: 1, max: MOST_IN_CLUSTER, start: 4 },
+		repeat: { kind: 'count', label: 'So many, one after the other', min: 1, max: MOST_REPEATS, start: 1 },
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(4) } },
 		colours: COLOURS,
 		pattern: { ...PATTERN, start: 'list' }
@@ -90,15 +83,6 @@ const infill = handForm({
 	}
 });
 
-const hanging = handForm({
-	id: 'hangs',
-	title: 'what it hangs on',
-	fields: {
-		hangs: HANGS,
-		holds: { kind: 'thing', label: 'What holds it', kinds: HOLDS, none: 'not chosen yet' },
-		every: { kind: 'length', label: 'One every', min: inches(2), max: feet(30), start: feet(2) }
-	},
-	said: ({ hangs: by, holds, every }) => [run({ set: 'hung', hung: hangs(by, holds, every) })]
-});
+const hanging = hangingForm((hung) => run({ set: 'hung', hung }));
 
 export const byHand: HandFacet<Run> = { forms: [clusters, size, infill, hanging] };

@@ -6,10 +6,11 @@ import type { RecipeDraft } from '../../recipe/draft.ts';
 import { recipeSchema } from '../../recipe/recipe.schema.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import { inches } from '../../units/length.ts';
+import { PATTERN_KINDS } from '../kit/by-hand.ts';
 import type { Layer, Stack } from './document.ts';
 import { stackIn } from './edit.ts';
 import { printLayer } from './print.ts';
-import { coloursOf, fieldsOf, newRow, PATTERN_KINDS, patternOf, setBalloon, setCount, setPattern, setRepeat } from './row-fields.ts'; // prettier-ignore
+import { coloursOf, fieldsOf, newRow, patternOf, setBalloon, setCount, setPattern, setRepeat } from './row-fields.ts'; // prettier-ignore
 
 const recipe = design('c', '4 11 at 9 white', '3 11 at 8 spiral left white / red / gold x3');
 const value = (size: number) => ({ kind: 'value', um: inches(size), unit: 'in', origin: 'typed' }) as const;

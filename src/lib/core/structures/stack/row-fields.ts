@@ -5,12 +5,9 @@ import type { Cluster, Place } from '../../document/cluster.ts';
 import { slotsOf, type Pattern } from '../../document/pattern.ts';
 import type { Size } from '../../sizing/size.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
+import type { PatternKind } from '../kit/by-hand.ts';
 import { newPlace } from '../kit/build-cluster.ts';
 import type { Layer, Stack } from './document.ts';
-
-/** Patterns in which colours may fall, as they are chosen. */
-export const PATTERN_KINDS = ['list', 'spiral', 'rings', 'checker', 'gradient', 'blocks'] as const;
-export type PatternKind = (typeof PATTERN_KINDS)[number];
 
 /** A pattern of other colours, or of another kind: one colour is the same everywhere. @param slots one or more */
 export function patternOf(kind: PatternKind, slots: readonly Id[], before?: Pattern): Pattern {

@@ -1,6 +1,8 @@
-import { feet, inches } from '../../units/length.ts';
+import { MOST_REPEATS } from '../../document/limits.ts';
+import { inches } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { HANGS, hangs, HOLDS, saidBalloon } from '../kit/by-hand.ts';
+import { saidBalloon } from '../kit/by-hand.ts';
+import { hangingForm } from '../kit/hanging-form.ts';
 import type { Weave } from './document.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
 
@@ -12,7 +14,7 @@ const row = handForm({
 	fields: {
 		colours: { kind: 'colours', label: 'Colours, side by side', most: 12, start: 2 },
 		each: { kind: 'count', label: 'Balloons of each colour', min: 1, max: 200, start: 4 },
-		repeat: { kind: 'count', label: 'Rows alike', min: 1, max: 200, start: 1 }
+		repeat: { kind: 'count', label: 'Rows alike', min: 1, max: MOST_REPEATS, start: 1 }
 	},
 	said: ({ each, repeat }, kit) => [
 		weave({
@@ -46,15 +48,6 @@ const joiner = handForm({
 	]
 });
 
-const hanging = handForm({
-	id: 'hangs',
-	title: 'what it hangs on',
-	fields: {
-		hangs: { ...HANGS, start: 'backdrop' },
-		holds: { kind: 'thing', label: 'What holds it', kinds: HOLDS, none: 'not chosen yet' },
-		every: { kind: 'length', label: 'One every', min: inches(2), max: feet(30), start: feet(2) }
-	},
-	said: ({ hangs: by, holds, every }) => [weave({ set: 'hung', hung: hangs(by, holds, every) })]
-});
+const hanging = hangingForm((hung) => weave({ set: 'hung', hung }), 'backdrop');
 
 export const byHand: HandFacet<Weave> = { forms: [row, joiner, hanging] };

@@ -2,7 +2,7 @@
 	import { MOST_OF_A_LINE } from '../../../../core/document/limits.ts';
 	import { changeLine, chooseLine } from '../../../../core/structures/extras/edit.ts';
 	import type { Mutable } from '../../../../core/document/mutable.ts';
-	import { LINE_ROLES, type LineRole } from '../../../../core/document/line-role.ts';
+	import { LINE_ROLES, ROLE_WORDS, type LineRole } from '../../../../core/document/line-role.ts';
 	import type { ExtraLine } from '../../../../core/structures/extras/document.ts';
 	import { parseBounded } from '../../../../core/units/number.ts';
 	import { rational, rationalText, type Rational } from '../../../../core/units/rational.ts';
@@ -40,13 +40,6 @@
 		change((l) => Object.assign(l, { quantity: rationalText(low.add(high).div(2)), range }));
 		return '';
 	}
-	const ROLE_WORDS: Record<LineRole, string> = {
-		always: 'always used',
-		optional: 'optional',
-		'taken along': 'taken along, charged only if used',
-		reused: 'reused, off the shelf',
-		'by-product': 'left over by the work'
-	};
 	const same = $derived(bench.catalogue.materials.get(line.material)?.kind);
 	const others = $derived(
 		[...bench.catalogue.materials.values()]

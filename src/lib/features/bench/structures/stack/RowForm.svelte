@@ -4,32 +4,36 @@
 	import CircleDot from '@lucide/svelte/icons/circle-dot';
 	import Copy from '@lucide/svelte/icons/copy';
 	import Pencil from '@lucide/svelte/icons/pencil';
-	import Plus from '@lucide/svelte/icons/plus';
 	import Trash from '@lucide/svelte/icons/trash';
-	import X from '@lucide/svelte/icons/x';
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import type { Cluster } from '../../../../core/document/cluster.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
-	import { ROUND_NOMINALS } from '../../../../core/materials/material.ts';
 	import { resizeLayer, layerWith } from '../../../../core/structures/stack/edit.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import {
 		coloursOf,
 		fieldsOf,
 		patternOf,
-		PATTERN_KINDS,
 		setBalloon,
 		setCount,
 		setPattern,
-		setRepeat,
-		type PatternKind
+		setRepeat
 	} from '../../../../core/structures/stack/row-fields.ts';
-	import { bagsIn } from '../../../../core/by-hand/answers.ts';
-	import { printSize, type Size } from '../../../../core/sizing/size.ts';
-	import { formatInches, inches, um, type Micrometres } from '../../../../core/units/length.ts';
+	import {
+		PATTERN_KINDS,
+		PATTERN_WORDS,
+		saidBalloon,
+		type PatternKind
+	} from '../../../../core/structures/kit/by-hand.ts';
+	import { bagsToChoose, inBag } from '../../../../core/by-hand/answers.ts';
+	import { printSize } from '../../../../core/sizing/size.ts';
+	import type { RecipeDraft } from '../../../../core/recipe/draft.ts';
+	import type { Micrometres } from '../../../../core/units/length.ts';
 	import Stepper from '../../../../ui/stepper/Stepper.svelte';
-	import Swatch from '../../../colours/Swatch.svelte';
+	import BagPick from '../../../by-hand/BagPick.svelte';
+	import ColourChip from '../../../colours/ColourChip.svelte';
+	import ColourName from '../../../colours/ColourName.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import type { RowAct } from './LayerRow.svelte';
@@ -51,21 +55,12 @@
 		['edit', 'Change its words', 'Enter', Pencil],
 		['remove', 'Take out', 'Delete', Trash]
 	];
-	const WORDS: Readonly<Record<PatternKind, string>> = {
-		list: 'side by side',
-		spiral: 'in a spiral',
-		rings: 'a row each',
-		checker: 'like a chequerboard',
-		gradient: 'from one into the next',
-		blocks: 'rows in turn'
-	};
-	const bags = $derived.by(() => {
-		const own = bagsIn(bench.data);
-		const used = layer.clusters.flatMap((c) => c.places.map((p) => p.nominal));
-		return [...new Set([...(own.length > 0 ? own : ROUND_NOMINALS.map(inches)), ...used])].sort(
-			(a, b) => a - b
-		);
-	});
+	const bags = $derived(
+		bagsToChoose(
+			bench.data,
+			layer.clusters.flatMap((c) => c.places.map((p) => p.nominal))
+		)
+	);
 	/** One step of undo; what it refuses is said in the form. */
 	function change(work: (layer: Mutable<Layer>) => boolean | void, say = '') {
 		trouble = '';
@@ -79,13 +74,20 @@
 	const COUNT = 'A cluster holds 1 to 12 balloons. For more layers alike raise “layers”.';
 	const whole = (text: string) => (/^\s*\d+\s*$/.test(text) ? Number(text) : NaN);
 
+	/** Another bag for all of a cluster, filled as much as the one before where that is known. */
 	function bag(at: number, nominal: Micrometres) {
 		const { nominal: before, size } = fieldsOf(layer.clusters[at]! as Cluster);
-		const share = before && size?.kind === 'value' ? size.um / before : 0.85;
-		const half = inches(0.5);
-		const filled: Size = { kind: 'value', um: um(Math.max(half, Math.round((nominal * share) / half) * half)), unit: 'in', origin: 'typed' }; // prettier-ignore
-		cluster(at, (c) => setBalloon(c, { nominal, size: filled }));
+		const known = before && size?.kind === 'value' ? { nominal: before, size: size.um } : null;
+		const balloon = saidBalloon(inBag(nominal, known));
+		cluster(at, (c) => setBalloon(c, balloon));
 	}
+	/** Other colours for a cluster; where one is picked, its slot is made in the same step. */
+	const recolour = (at: number, slotsIn: (draft: RecipeDraft) => readonly string[]) =>
+		bench.change((d) => {
+			const own = layerWith(d, layer.id)?.clusters[at];
+			const before = layer.clusters[at]!;
+			if (own) setPattern(own, patternOf(kindOf(before), slotsIn(d), before.pattern));
+		});
 	function sized(at: number, nominal: Micrometres, text: string): string {
 		const parsed = parseSizeText(text, nominal, bench.entryContext);
 		if (!parsed.ok) return parsed.say;
@@ -104,7 +106,7 @@
 			? (bench.catalogue.colourNames.get(colour) ?? '')
 			: `${slotName(slot, bench.recipe.slots)}, open`;
 	};
-	const hexOf = (slot: string) => bench.catalogue.colours.get(bench.chosen.fills[slot] ?? '');
+	const colourOf = (slot: string) => bench.catalogue.colours.get(bench.chosen.fills[slot] ?? '');
 	const kindOf = (c: Cluster): PatternKind => (c.pattern.kind === 'same' ? 'list' : c.pattern.kind);
 </script>
 
@@ -124,13 +126,7 @@
 					}}
 				/>
 			</span>
-			<div class="bags" role="group" aria-label="Size on the bag">
-				{#each bags as one (one)}
-					<button type="button" aria-pressed={nominal === one} onclick={() => bag(at, one)}
-						>{formatInches(one)}</button
-					>
-				{/each}
-			</div>
+			<BagPick {bags} value={nominal ?? undefined} onpick={(picked) => picked && bag(at, picked)} />
 		</div>
 		<div class="line">
 			{#if nominal !== null && size !== null}
@@ -161,54 +157,29 @@
 		</div>
 		<div class="line">
 			{#each slots as slot, index (index)}
-				<span class="chip">
+				<ColourChip
+					out={slots.length > 1 ? `Take colour ${index + 1} out of the row` : ''}
+					onout={() => recolour(at, () => slots.filter((_, i) => i !== index))}
+				>
 					<SlotPick
 						{bench}
 						label="Colour {index + 1} of the row"
-						slot={bench.recipe.slots.find((s) => s.id === slot)}
-						onpick={(slotIn) =>
-							bench.change((d) => {
-								const c = layerWith(d, layer.id)?.clusters[at];
-								if (c) setPattern(c, patternOf(kindOf(own), slots.with(index, slotIn(d)), own.pattern));
-							})}
+						now={bench.recipe.slots.find((s) => s.id === slot)}
+						onpick={(slotIn) => recolour(at, (d) => slots.with(index, slotIn(d)))}
 					>
-						{#snippet trigger()}
-							<span class="name"><Swatch colour={hexOf(slot)} size={18} />{nameOf(slot)}</span>
-						{/snippet}
+						{#snippet trigger()}<ColourName colour={colourOf(slot)} name={nameOf(slot)} />{/snippet}
 					</SlotPick>
-					{#if slots.length > 1}
-						<button
-							type="button"
-							class="out"
-							aria-label="Take colour {index + 1} out of the row"
-							onclick={() =>
-								cluster(at, (c) =>
-									setPattern(
-										c,
-										patternOf(
-											kindOf(own),
-											slots.filter((_, i) => i !== index),
-											own.pattern
-										)
-									)
-								)}><X size={13} /></button
-						>
-					{/if}
-				</span>
+				</ColourChip>
 			{/each}
-			<span class="chip">
+			<ColourChip>
 				<SlotPick
 					{bench}
 					label="Another colour in the row"
-					onpick={(slotIn) =>
-						bench.change((d) => {
-							const c = layerWith(d, layer.id)?.clusters[at];
-							if (c) setPattern(c, patternOf(kindOf(own), [...slots, slotIn(d)], own.pattern));
-						})}
+					onpick={(slotIn) => recolour(at, (d) => [...slots, slotIn(d)])}
 				>
-					{#snippet trigger()}<span class="name"><Plus size={14} />colour</span>{/snippet}
+					{#snippet trigger()}<ColourName colour={null} name="colour" />{/snippet}
 				</SlotPick>
-			</span>
+			</ColourChip>
 			{#if slots.length > 1}
 				<select
 					class="control"
@@ -219,7 +190,7 @@
 							setPattern(c, patternOf(e.currentTarget.value as PatternKind, slots, own.pattern))
 						)}
 				>
-					{#each PATTERN_KINDS as kind (kind)}<option value={kind}>{WORDS[kind]}</option>{/each}
+					{#each PATTERN_KINDS as kind (kind)}<option value={kind}>{PATTERN_WORDS[kind]}</option>{/each}
 				</select>
 			{/if}
 		</div>
@@ -258,24 +229,6 @@
 	.layers {
 		width: 148px;
 	}
-	.bags {
-		display: flex;
-		flex-wrap: wrap;
-		border: 1px solid color-mix(in srgb, var(--muted) 55%, var(--line));
-		border-radius: 6px;
-		overflow: hidden;
-	}
-	.bags button {
-		min-width: 27px;
-		min-height: 34px;
-		padding: 0 4px;
-		background: var(--paper);
-		font: 400 13px var(--font-mono);
-	}
-	.bags button[aria-pressed='true'] {
-		background: var(--ink);
-		color: var(--on-ink);
-	}
 	.acts {
 		display: flex;
 		margin-left: auto;
@@ -290,33 +243,8 @@
 	.acts button:hover {
 		background: var(--paper);
 	}
-	.chip {
-		display: flex;
-		align-items: stretch;
-		border: 1px solid color-mix(in srgb, var(--muted) 55%, var(--line));
-		border-radius: 6px;
-		background: var(--paper);
-	}
-	.name {
-		display: flex;
-		align-items: center;
-		gap: 6px;
-		min-height: 32px;
-		padding: 0 8px 0 6px;
-		font-size: 13px;
-	}
-	.out {
-		display: grid;
-		place-items: center;
-		width: 24px;
-		border-left: 1px solid var(--line);
-		color: var(--muted);
-	}
 	@media (pointer: coarse) {
-		.bags button,
-		.acts button,
-		.name,
-		.out {
+		.acts button {
 			min-width: 44px;
 			min-height: 44px;
 		}
