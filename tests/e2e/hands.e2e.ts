@@ -188,7 +188,12 @@ test('fields keep what was said: nonsense is answered at the field, a reload and
 	await expect(tall).toHaveValue('8 ft');
 	await page.reload();
 	await expect(tall).toHaveValue('8 ft');
-	// Back leads to where New design was pressed, whatever shapes were looked at.
+	// Left for another screen and gone back to, it is the shape that was in hand.
+	await page.getByRole('button', { name: 'Bouquet', exact: true }).click();
+	await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+	await page.waitForURL(/\/shelf/);
+	await page.goBack();
+	await expect(page.getByRole('region', { name: 'Bouquet: what it is made of' })).toBeVisible();
 });
 
 test('pressed twice it is built once', async ({ page }) => {
@@ -297,6 +302,30 @@ test('a garland from nothing by hand: its sizes with shares that add up, what it
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(list.getByText('50 % 11 at')).toBeVisible();
 	await saved(page);
+});
+
+test('a line left in the middle is there again: after another screen, a reload and a closed tab', async ({
+	page,
+	context
+}) => {
+	const id = await newDesign(page, 'Half typed');
+	await say(page, '4 11 at 9 gull white');
+	await entry(page).fill('3 11 at 10 pen');
+	await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+	await page.waitForURL(/\/shelf/);
+	await page.goBack();
+	await expect(entry(page)).toHaveValue('3 11 at 10 pen');
+	await page.close({ runBeforeUnload: true });
+	const later = await context.newPage();
+	await later.goto(`/bench/${id}`);
+	await expect(entry(later)).toHaveValue('3 11 at 10 pen');
+	// Entered, it is no longer left over.
+	await entry(later).press('End');
+	await later.keyboard.type('nant x2');
+	await later.keyboard.press('Enter');
+	await expect(later.locator('[data-row]')).toHaveCount(2);
+	await later.reload();
+	await expect(entry(later)).toHaveValue('');
 });
 
 test('a kept design becomes a starting shape that asks for its colours and height', async ({ page }) => {

@@ -1,9 +1,12 @@
 <script lang="ts">
+	import { browser } from '$app/environment';
 	import { replaceState } from '$app/navigation';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 	import Starting from '$lib/features/starting/Starting.svelte';
 
 	let { data, form } = $props();
+	/** Where the address was followed by hand it says more than what was loaded: after going back, too. */
+	const shape = $derived(browser ? (new URL(location.href).searchParams.get('shape') ?? '') : data.shape);
 </script>
 
 <svelte:head><title>New design · Bright Tally</title></svelte:head>
@@ -13,7 +16,7 @@
 	<Starting
 		{data}
 		fresh={data.fresh}
-		shape={data.shape}
+		{shape}
 		onshape={(id) => replaceState(`/new?shape=${encodeURIComponent(id)}`, {})}
 	/>
 </main>

@@ -17,7 +17,7 @@
 	import { commands } from '../commands/commands.svelte.ts';
 	import { benchCommands } from './bench-commands.ts';
 	import { saveWords } from '../shell/save-words.ts';
-	import { recall, remember } from './session.ts';
+	import { recall, recallTyped, remember, rememberTyped } from './session.ts';
 	import { atLeast, atMost, percentText, priceText } from './tape-words.ts';
 
 	interface Props {
@@ -58,11 +58,13 @@
 	onMount(() => {
 		ready = true;
 		bench.restore(data.recipe, recall(data.id, data.recipe));
+		recallTyped(data.id, bench, (id) => JSON.stringify(bench.recipe.sections).includes(`"${id}"`));
 		void resume();
 		panel?.focusEntry();
 		void import('../../core/recipe/why-not-kept.schema.ts').then((rules) => bench.judgeBy(rules.whyNotKept));
 		const hide = () => {
 			remember(data.id, bench.recipe, bench.history);
+			rememberTyped(data.id, bench);
 			bench.leave(keeps);
 		};
 		window.addEventListener('pagehide', hide);
@@ -83,6 +85,7 @@
 	/** Before another screen opens: hand over what is there and keep it. What cannot be handed over is left for later. */
 	export async function leave() {
 		remember(data.id, bench.recipe, bench.history);
+		rememberTyped(data.id, bench);
 		const patience = new Promise<false>((resolve) => setTimeout(resolve, 4000, false));
 		const kept = await Promise.race([keeps ? keep('leaving') : bench.saver.flush(), patience]).catch(
 			() => false

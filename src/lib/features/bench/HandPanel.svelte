@@ -61,7 +61,7 @@
 			material: (id: string) => bench.catalogue.materials.get(id)
 		};
 		bench.change((d) => void (done = putByHand(d, form, values, place, () => crypto.randomUUID())));
-		trouble = done ? '' : 'Something is not chosen yet: choose it above.';
+		trouble = done ? '' : (form.missing ?? '');
 		if (done) [open, said] = [false, {}];
 	}
 </script>

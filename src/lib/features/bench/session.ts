@@ -35,6 +35,40 @@ export function recall(design: string, recipe: Recipe): History {
 	return EMPTY_HISTORY;
 }
 
+/** What stands half typed on the entry line, and what it changes. */
+interface Typed {
+	text: string;
+	editing: string | null;
+	editingPart: string | null;
+}
+const typedKey = (design: string) => `bright-tally:typed:${design}`;
+
+/** A line left in the middle is there again, in this tab and in a later one. */
+export function rememberTyped(design: string, { text, editing, editingPart }: Typed) {
+	try {
+		if (text.trim() === '') localStorage.removeItem(typedKey(design));
+		else
+			localStorage.setItem(typedKey(design), JSON.stringify({ text, editing, editingPart } satisfies Typed));
+	} catch {
+		// A full store keeps no half line; what was entered lies elsewhere.
+	}
+}
+/** Puts it back where it stood. @param isThere whether a part that was being changed is still there */
+export function recallTyped(design: string, bench: Typed, isThere: (id: string) => boolean) {
+	try {
+		const left = JSON.parse(localStorage.getItem(typedKey(design)) ?? 'null') as Typed | null;
+		if (!left || typeof left.text !== 'string' || bench.text !== '') return;
+		const still = (id: string | null) => (id !== null && isThere(id) ? id : null);
+		Object.assign(bench, {
+			text: left.text,
+			editing: still(left.editing),
+			editingPart: still(left.editingPart)
+		});
+	} catch {
+		// An unreadable line is none.
+	}
+}
+
 /** The same value with its keys in one order. */
 function sorted(value: unknown): unknown {
 	if (Array.isArray(value)) return value.map(sorted);

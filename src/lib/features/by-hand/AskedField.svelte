@@ -22,10 +22,19 @@
 	let { field, value, data, error, came = '', onset }: Props = $props();
 	let trouble = $state('');
 	const hint = $derived([field.hint, came].filter(Boolean).join(' · '));
-	const unit = $derived(data.settings.lengths === 'cm' ? 'cm' : 'ft');
+	/** What is never taller than a door is said in inches: the height of a letter, a limb. */
+	const SHORT = feet(7);
+	const inFeet = $derived(field.kind !== 'length' || field.max > SHORT);
+	const unit = $derived(data.settings.lengths === 'cm' ? 'cm' : inFeet ? 'ft' : 'in');
 	/** Half a foot, under two feet an inch; ten centimetres, under sixty two. */
 	const stepOf = (length: number) =>
-		unit === 'cm' ? (length <= 600_000 ? 20_000 : 100_000) : length <= feet(2) ? feet(1) / 12 : feet(0.5);
+		unit === 'cm'
+			? length <= 600_000
+				? 20_000
+				: 100_000
+			: unit === 'in' || length <= feet(2)
+				? feet(1) / 12
+				: feet(0.5);
 
 	function stepLength(by: number) {
 		if (field.kind !== 'length') return;

@@ -82,6 +82,7 @@ const balloons = handForm({
 const foil = handForm({
 	id: 'foil',
 	title: 'a foil',
+	missing: 'Which foil? Choose one above; foils are kept in the Stockroom.',
 	fields: {
 		foil: {
 			kind: 'thing',
@@ -103,6 +104,7 @@ const foil = handForm({
 const letters = handForm({
 	id: 'letters',
 	title: 'foil letters',
+	missing: 'Which letters or numbers? Type them above, like TIDE.',
 	fields: {
 		text: { kind: 'text', label: 'Letters or numbers', most: MOST_LETTERS, start: '' },
 		height: { kind: 'length', label: 'How tall', min: inches(5), max: inches(80), start: inches(34) },

@@ -7,6 +7,7 @@ import type { Extras } from './document.ts';
 const line = handForm({
 	id: 'line',
 	title: 'a thing',
+	missing: 'What is it? Choose it above; things are kept in the Stockroom.',
 	fields: {
 		thing: {
 			kind: 'thing',

@@ -66,8 +66,7 @@
 		}))
 	);
 	/** A colour is shown by what it holds now; one alone by its part in the design as well: “main: hive gold”. */
-	const shown = ({ name, holds }: { name: string; holds: string | undefined }, alone: boolean) =>
-		holds === undefined ? `${name}, open` : alone && !holds.includes(name) ? `${name}: ${holds}` : holds;
+	const shown = ({ name, holds }: { name: string; holds: string | undefined }) => holds ?? `${name}, open`;
 	const kinds = $derived([
 		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
 	]);
@@ -119,14 +118,15 @@
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
 							></span>{/each}
-						<span class="names">{named.map((n) => shown(n, false)).join(', ')}</span>
+						<span class="names">{named.map(shown).join(', ')}</span>
 					{:else}
 						{#each named as slot, index (index)}
 							{#if index > 0}<span>/</span>{/if}
-							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>{shown(
-								slot,
-								named.length === 1
-							)}
+							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>
+							{#if named.length === 1 && slot.holds && !slot.holds.includes(slot.name)}<span class="part"
+									>{slot.name}:</span
+								>{/if}
+							<span class="names">{shown(slot)}</span>
 						{/each}
 					{/if}
 				</span>
@@ -228,6 +228,12 @@
 	.names {
 		overflow: hidden;
 		text-overflow: ellipsis;
+	}
+	/* On a phone there is room for the colour alone. */
+	@media (max-width: 640px) {
+		.part {
+			display: none;
+		}
 	}
 	.dot {
 		flex: none;
