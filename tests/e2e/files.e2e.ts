@@ -134,6 +134,8 @@ test('the picture: a balloon says its line and lights its row, a row lights its 
 	await expect(page.getByText('column, row 1: 4 × 11 at 10 white ×2')).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { pressed: true, name: /^4 × 11 at 10/ })).toBeVisible();
+	// Its actions are open; the picture has the keys again when they are closed.
+	await page.keyboard.press('Escape');
 	await page.keyboard.press('ArrowLeft');
 	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '10°');
 	await page.mouse.wheel(0, 80);

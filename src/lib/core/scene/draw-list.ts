@@ -63,7 +63,16 @@ interface Dressed {
 	readonly camera?: Camera | undefined;
 	/** Drawn apart by its sections, with so much between them, mm. */
 	readonly apart?: { readonly sections: readonly Section[]; readonly gap: number } | undefined;
+	/** Filled with what is pressed where a disc is, in the order of the discs: asked when something is pressed. */
+	readonly pressed?: Pressed[] | undefined;
 }
+
+/** What is pressed where a disc is: the very balloon of a row, and the slot that colours it. */
+export interface Pressed {
+	readonly place: Id | null;
+	readonly slot: Id | null;
+}
+const NOTHING_PRESSED: Pressed = { place: null, slot: null };
 
 /** Length of one piece of a pole looked at from above, mm: each has a depth of its own. */
 const TUBE_PIECE = 150;
@@ -81,9 +90,10 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
 			const at = brush.moved(of, spot);
-			for (const { ball, colour, row, kind, over } of balls) {
+			for (const { ball, colour, row, kind, over, pressed } of balls) {
 				const out = kind === 'latex-heart' ? outwards(ball) : undefined;
-				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over });
+				const own = section === null ? undefined : pressed;
+				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over, pressed: own });
 			}
 			if (view !== 'plan') brush.upright(stack, at, insideTopper(placed));
 		}
@@ -96,10 +106,11 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
 				const row = brush.number(section === null ? of : piece || of);
 				const at = brush.moved(of, spot, section === null ? undefined : ball);
-				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks });
+				const pressed = { place: null, slot: section === null || own !== null ? null : slot };
+				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks, pressed });
 				if (inside && isClear(colour, catalogue)) {
 					const inner = colourway?.fills[inside.slot] ?? null;
-					brush.ball({ ...ball, d: inside.d }, at, { colour: inner, row, kind: null, over: OVER });
+					brush.ball({ ...ball, d: inside.d }, at, { colour: inner, row, kind: null, over: OVER, pressed });
 				}
 			}
 			for (const strand of strands) {
@@ -107,7 +118,8 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
 				const colour = slot === null ? own : (colourway?.fills[slot] ?? null);
 				const row = brush.number(section === null ? of : piece || of);
-				brush.strand(strand, brush.moved(of, spot), { colour, row });
+				const pressed = { place: null, slot: section === null ? null : slot };
+				brush.strand(strand, brush.moved(of, spot), { colour, row, pressed });
 			}
 		}
 	}
@@ -137,6 +149,7 @@ interface Dabbed {
 	readonly looks?: readonly [number, number] | undefined;
 	/** Drawn before what lies as deep, mm. */
 	readonly over?: number | undefined;
+	readonly pressed?: Pressed | undefined;
 }
 
 /** Collects a picture: sees points, mixes paints, keeps depths. */
@@ -149,6 +162,7 @@ class Brush {
 	readonly #numbers = new Map<Id, number>();
 	readonly #discs: Disc[] = [];
 	readonly #depths: number[] = [];
+	readonly #pressed: Pressed[] = [];
 	readonly #tubes: (Omit<Tube, 'before'> & { depth: number })[] = [];
 	#halfWidth = 0;
 	#lowest = Infinity;
@@ -183,7 +197,7 @@ class Brush {
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
-	ball(ball: Ball, spot: Spot, { colour, row, kind, looks, over = 0 }: Dabbed) {
+	ball(ball: Ball, spot: Spot, { colour, row, kind, looks, over = 0, pressed }: Dabbed) {
 		if (this.#discs.length >= MOST_DISCS) return;
 		const at = pointAt(spot, ball);
 		const [x, y, depth] = this.#see(at);
@@ -196,8 +210,9 @@ class Brush {
 		const look = looks && lookOf(kind);
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
 		this.#depths.push(depth + over);
+		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 	}
-	strand({ path, d }: Strand, spot: Spot, { colour, row }: Pick<Dabbed, 'colour' | 'row'>) {
+	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed }: Omit<Dabbed, 'kind'>) {
 		if (this.#discs.length >= MOST_DISCS || path.length === 0) return;
 		const r = d / 2;
 		let deep = 0;
@@ -215,6 +230,7 @@ class Brush {
 		const [x, y] = [flat[middle]!, flat[middle + 1]!];
 		this.#discs.push({ x, y, r: tenth(r), paint: this.#paint(colour), row, path: flat });
 		this.#depths.push(deep);
+		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 	}
 	#lean(
 		look: NonNullable<ReturnType<typeof lookOf>>,
@@ -246,6 +262,7 @@ class Brush {
 		const lift = camera && camera.tilt > 0 && discs.length > 0 ? this.#lowest : 0;
 		const depths = this.#depths;
 		const order = depths.map((_, i) => i).sort((a, b) => depths[a]! - depths[b]!);
+		this.dressed.pressed?.push(...order.map((i) => this.#pressed[i]!));
 		const tubes = this.#tubes
 			.map(({ depth, y1, y2, ...tube }): Tube => {
 				const before = firstNotBehind(order, depths, depth);
@@ -289,6 +306,7 @@ interface ColouredBall {
 	readonly row: number;
 	readonly kind: PlaceKind;
 	readonly over?: number;
+	readonly pressed: Pressed;
 }
 interface Coloured {
 	readonly colourway: Colourway | undefined;
@@ -309,18 +327,20 @@ function colouredBalls(
 		return layer.rings.flatMap((own, c) => {
 			const cluster = ring.layer.clusters[c]!;
 			return own.flatMap((ball, place): ColouredBall[] => {
-				const { material, kind, inside } = cluster.places[place]!;
+				const { id, material, kind, inside } = cluster.places[place]!;
+				const slot = material === null ? slotOfPlace(cluster, place, ring) : null;
 				const colour =
 					material === null
-						? (colourway?.fills[slotOfPlace(cluster, place, ring)] ?? null)
+						? (colourway?.fills[slot!] ?? null)
 						: (catalogue.materials.get(material)?.colour ?? null);
-				const outer = { ball, colour, row: ring.row, kind };
+				const pressed = { place: id, slot };
+				const outer = { ball, colour, row: ring.row, kind, pressed };
 				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
 				if (!inner) return [outer];
 				const own = colourway?.fills[inner.slot] ?? null;
 				return [
 					outer,
-					{ ball: { ...ball, d: inner.d }, colour: own, row: ring.row, kind: 'latex-round', over: OVER }
+					{ ...outer, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
 				];
 			});
 		});

@@ -4,7 +4,7 @@ import { stackIn } from '../structures/stack/edit.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { assemble, isBare, type Assembly } from '../assembly/assemble.ts';
 import type { View } from './camera.ts';
-import { drawAssembly, MOST_DISCS } from './draw-list.ts';
+import { drawAssembly, MOST_DISCS, type Pressed } from './draw-list.ts';
 import { boxHeight, svgOf, tubesOf } from './svg.ts';
 
 const draw = (recipe: Recipe, view: View = 'front') =>
@@ -44,6 +44,24 @@ describe('the draw list', () => {
 		expect(tall('2 11 at 8 red').tubes![0]!.y2).toBeCloseTo(2133.6, 1);
 		const short = draw(design('pole', '4 11 at 10 white x2', '1 16 at 14 red', 'pole 1 ft'));
 		expect(short.tubes![0]!.y2).toBeCloseTo(304.8, 1);
+	});
+	test('what is pressed is the balloon that is seen there: its place, and the slot that gave it its colour', () => {
+		const recipe = design('two', '4 11 at 10 spiral white / gold x3', '1 16 at 12 red');
+		const pressed: Pressed[] = [];
+		const assembly = assemble(recipe, null, () => undefined);
+		const list = drawAssembly(assembly, { catalogue: studio, view: 'front', pressed });
+		const plain = drawAssembly(assembly, { catalogue: studio, view: 'front' });
+		expect(list).toEqual(plain);
+		expect(pressed).toHaveLength(list.discs.length);
+		const { fills } = recipe.colourways[0]!;
+		const placesOf = new Map(
+			stackIn(recipe)!.layers.map((l) => [l.id, l.clusters.flatMap((c) => c.places.map((p) => p.id))])
+		);
+		list.discs.forEach((disc, i) => {
+			const { place, slot } = pressed[i]!;
+			expect(studio.colours.get(fills[slot!]!)!.hex).toBe(list.paints[disc.paint]!.hex);
+			expect(placesOf.get(list.about![disc.row]!)).toContain(place);
+		});
 	});
 	test('a picture frozen before there were tubes still shows its pole, behind everything', () => {
 		const old = {

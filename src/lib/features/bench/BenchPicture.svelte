@@ -2,6 +2,7 @@
 	import { VIEWS } from '../../core/scene/camera.ts';
 	import Picture from '../picture/Picture.svelte';
 	import type { Bench } from './bench.svelte.ts';
+	import PictureHands from './PictureHands.svelte';
 	import FindingsPanel from './FindingsPanel.svelte';
 	import { isSeen } from '../../core/structures/registry/picture.ts';
 	import { aboutWords } from './section-words.ts';
@@ -16,13 +17,16 @@
 	let { bench, checked }: Props = $props();
 	const several = $derived(bench.shown.sections.filter((s) => isSeen(s.structure)).length > 1);
 	const level = $derived((bench.camera?.tilt ?? 0) === 0 && !bench.apart);
+	let fitted = $state<number | null>(null);
+	let paper = $state<HTMLElement>();
+	const back = () => paper?.querySelector<HTMLElement>('.picture-frame')?.focus();
 	const label = $derived(
 		`${bench.recipe.name}, ${bench.camera ? 'turned' : bench.view}: ${bench.tally.bill.balloons} balloons`
 	);
 </script>
 
 <section class="picture" aria-label="Picture">
-	<div class="min-h-0 flex-1">
+	<div class="min-h-0 flex-1" bind:this={paper}>
 		<Picture
 			list={bench.picture}
 			known={bench.known}
@@ -33,8 +37,16 @@
 			onturn={(turn, tilt) => bench.turnBy(turn, tilt)}
 			onpoint={(about, by) =>
 				(bench.pointed = about === null ? null : { about, from: by === 'keys' ? 'keys' : 'picture' })}
-			onpick={(about) => (bench.selected = bench.allRows.some((l) => l.id === about) ? about : null)}
-		/>
+			onpick={(about, at) => {
+				bench.selected = bench.allRows.some((l) => l.id === about) ? about : null;
+				bench.hands.take(about, at);
+			}}
+			{fitted}
+		>
+			{#snippet over(frame)}
+				{#if !bench.ghost}<PictureHands {bench} {frame} bind:fitted onback={back} />{/if}
+			{/snippet}
+		</Picture>
 	</div>
 	<div class="views" role="group" aria-label="View">
 		{#each VIEWS as view (view)}
@@ -94,6 +106,7 @@
 	}
 	@media (max-width: 640px) {
 		.picture {
+			contain: none;
 			height: 420px;
 			order: -1;
 		}

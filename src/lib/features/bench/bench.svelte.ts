@@ -23,10 +23,12 @@ import { withPumps } from '../../core/recipe/with-pumps.ts';
 import { changeRun } from '../../core/structures/run/edit.ts';
 import { packingsToTake } from '../../core/structures/run/take-packing.ts';
 import { CAMERA, turned, type Camera, type View } from '../../core/scene/camera.ts';
-import { drawAssembly } from '../../core/scene/draw-list.ts';
+import { drawAssembly, type DrawList, type Pressed } from '../../core/scene/draw-list.ts';
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
+import { topsOf } from '../../core/tally/tops.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
 import { ghosted, isSeen, type Seen } from './ghost.ts';
+import { Hands } from './hands.svelte.ts';
 import { Packer } from './packer.svelte.ts';
 import { Autosave } from '../shell/autosave.svelte.ts';
 import type { BenchData } from './bench-data.ts';
@@ -42,6 +44,8 @@ export class Bench {
 	readonly data: BenchData;
 	readonly catalogue: Catalogue;
 	readonly packer = new Packer(() => this.#takePackings());
+	/** What is held and dragged in the picture. */
+	readonly hands = new Hands(this);
 	#library = $state.raw<ReadonlyMap<string, Recipe>>(new Map());
 	readonly context: TallyContext = $derived.by(() => {
 		const library = this.#library;
@@ -145,7 +149,7 @@ export class Bench {
 		if (this.#said === '') return { recipe: this.recipe, ghost: null };
 		return ghosted(this.recipe, JSON.parse(this.#said) as Seen, this.#place);
 	});
-	readonly shown = $derived(this.#ghosted.recipe);
+	readonly shown = $derived(this.hands.trying ?? this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);
 	readonly tally = $derived.by(() =>
 		tally(this.shown, this.chosen.id, 1, this.context, this.inSize?.id ?? null)
@@ -158,32 +162,21 @@ export class Bench {
 	);
 	/** What stands out in the picture. */
 	readonly lit = $derived(
-		this.pointed !== null && this.pointed.from !== 'picture' ? this.pointed.about : this.selected
+		this.pointed !== null && this.pointed.from !== 'picture'
+			? this.pointed.about
+			: (this.hands.held?.about ?? this.selected)
 	);
-	readonly picture = $derived.by(() => {
+	readonly picture = $derived.by(() => this.draw());
+	/** @param pressed filled with what each disc is, where something is pressed */
+	draw(pressed?: Pressed[]): DrawList {
 		const { assembly } = this.tally;
 		if (isBare(assembly)) return { ...DRAW, view: this.view };
-		const { view, camera } = this;
-		return drawAssembly(assembly, {
-			catalogue: this.catalogue,
-			view: camera ? 'front' : view,
-			camera: camera ?? undefined,
-			apart: this.apart ? { sections: this.tally.built.sections, gap: APART } : undefined
-		});
-	});
+		const { view, camera, catalogue } = this;
+		const apart = this.apart ? { sections: this.tally.built.sections, gap: APART } : undefined;
+		return drawAssembly(assembly, { catalogue, view: camera ? 'front' : view, camera: camera ?? undefined, apart, pressed }); // prettier-ignore
+	}
 	/** Height of the top of each row over the floor, mm, by the row's id. */
-	readonly tops = $derived.by((): ReadonlyMap<string, number> => {
-		const tops = new Map<string, number>();
-		const { feet } = this.tally.assembly;
-		for (const { section, placed } of this.tally.stacks) {
-			const foot = feet.get(section)?.z ?? 0;
-			placed.layers.forEach(({ top }, i) => {
-				const { id } = placed.rings[i]!.layer;
-				tops.set(id, Math.max(tops.get(id) ?? 0, foot + top));
-			});
-		}
-		return tops;
-	});
+	readonly tops = $derived(topsOf(this.tally));
 	/** The last kept version worked out the same way, for what changed since. */
 	readonly before = $derived.by(() =>
 		this.kept ? tally(this.kept, this.chosen.id, 1, this.context, this.inSize?.id ?? null) : null

@@ -1,8 +1,22 @@
+<script module lang="ts">
+	/** Where the picture is on its frame, px; `hit` finds what is seen at a point of it. */
+	export interface Frame {
+		readonly centre: number;
+		readonly floor: number;
+		readonly scale: number;
+		readonly fit: number;
+		readonly width: number;
+		readonly height: number;
+		readonly hit: (x: number, y: number) => string | null;
+	}
+</script>
+
 <script lang="ts">
 	import type { Attachment } from 'svelte/attachments';
 	import type { DrawList } from '../../core/scene/draw-list.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
-	import { awayFrom } from '../../core/scene/rope.ts';
+	import { aboutAt } from '../../core/scene/pressed-at.ts';
+	import type { Snippet } from 'svelte';
 	import { boxHeight, tubesOf } from '../../core/scene/svg.ts';
 	import Balls from './Balls.svelte';
 	import { pinch, type Finger } from './fingers.ts';
@@ -20,8 +34,16 @@
 		level?: boolean;
 		/** Dragging, wheel, fingers and keys turn and tilt it: degrees since the last word. */
 		onturn?: (turn: number, tilt: number) => void;
-		/** A press on a balloon, or Enter on one: what it is about; null is nothing. */
-		onpick?: (about: string | null) => void;
+		/** A press on a balloon, or Enter on one: what it is about; null is nothing. And where: px, and mm from the middle of the floor. */
+		onpick?: (
+			about: string | null,
+			at: { x: number; y: number; across: number; over: number },
+			by: 'pointer' | 'keys'
+		) => void;
+		/** Pixels a millimetre at which the whole fits, held while something is dragged: the paper stays under the hand. */
+		fitted?: number | null;
+		/** Laid over the picture: what is pressed there is not the picture. */
+		over?: Snippet<[Frame]>;
 		/** The pointer or the keys are on a balloon. */
 		onpoint?: (about: string | null, by: 'pointer' | 'keys') => void;
 		/** The line a balloon belongs to, in words. */
@@ -29,7 +51,19 @@
 		/** Said to screen readers. */
 		label: string;
 	}
-	let { list, known = true, lit = null, level = true, onturn, onpick, onpoint, say, label }: Props = $props();
+	let {
+		list,
+		known = true,
+		lit = null,
+		level = true,
+		onturn,
+		onpick,
+		onpoint,
+		say,
+		label,
+		fitted = null,
+		over
+	}: Props = $props();
 
 	let width = $state(480);
 	let height = $state(640);
@@ -48,7 +82,7 @@
 	const wide = $derived(2 * list.halfWidth + (front ? beside * 0.54 : 0));
 	const tubes = $derived(tubesOf(list));
 	const fit = $derived(
-		Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), small ? 2 : 1)
+		fitted ?? Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), small ? 2 : 1)
 	);
 	const foot = $derived(front ? height - 56 : height / 2);
 	const middle = $derived(front ? width * 0.42 : width / 2);
@@ -92,7 +126,7 @@
 		waiting = null;
 	}
 	function down(event: PointerEvent & { currentTarget: HTMLElement }) {
-		if (event.button !== 0) return;
+		if (event.button !== 0 || isOver(event)) return;
 		if (fingers.size === 0) moved = false;
 		fingers.set(event.pointerId, placeOf(event, event.currentTarget));
 		event.currentTarget.setPointerCapture(event.pointerId);
@@ -100,7 +134,7 @@
 	function move(event: PointerEvent & { currentTarget: HTMLElement }) {
 		const now = placeOf(event, event.currentTarget);
 		const was = fingers.get(event.pointerId);
-		if (!was) return point(now);
+		if (!was) return point(isOver(event) ? null : now);
 		const [dx, dy] = [now.x - was.x, now.y - was.y];
 		if (fingers.size === 1) {
 			if (!moved && Math.hypot(dx, dy) < 4) return;
@@ -119,16 +153,15 @@
 	}
 	function up(event: PointerEvent & { currentTarget: HTMLElement }) {
 		const pressed = fingers.delete(event.pointerId) && !moved;
-		if (pressed) onpick?.(aboutAt(placeOf(event, event.currentTarget)));
+		if (!pressed) return;
+		const at = onPaper(placeOf(event, event.currentTarget));
+		onpick?.(aboutAt(list, at), at, 'pointer');
 	}
-	function aboutAt({ x, y }: Finger): string | null {
-		const [across, over] = [(x - centre) / scale, (floor - y) / scale];
-		const disc = list.discs.findLast((d) => awayFrom(d, across, over) < d.r);
-		return (disc && list.about?.[disc.row]) ?? null;
-	}
+	const onPaper = ({ x, y }: Finger) => ({ x, y, across: (x - centre) / scale, over: (floor - y) / scale });
+	const isOver = ({ target }: Event) => (target as Element).closest('[data-over]') !== null;
 	function point(at: Finger | null) {
 		if (!onpoint) return;
-		const about = at && aboutAt(at);
+		const about = at && aboutAt(list, onPaper(at));
 		const same = (about ?? null) === (pointed?.about ?? null);
 		pointed = at && about ? { about, ...at } : null;
 		if (!same) onpoint(about, 'pointer');
@@ -169,12 +202,12 @@
 		'=': () => control.closer(1.25, { x: width / 2, y: height / 2 }),
 		'-': () => control.closer(0.8, { x: width / 2, y: height / 2 }),
 		'0': () => control.whole(),
-		Enter: () => onpick?.(lit),
+		Enter: () => onpick?.(lit, onPaper(pointed ?? { x: centre, y: floor }), 'keys'),
 		Escape: () => point(null)
 	};
 	function keydown(event: KeyboardEvent) {
 		const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
-		if (!act || !onturn) return;
+		if (!act || !onturn || isOver(event)) return;
 		event.preventDefault();
 		act();
 	}
@@ -195,7 +228,7 @@
 	onpointerup={up}
 	onpointerleave={() => point(null)}
 	onpointercancel={(e) => fingers.delete(e.pointerId)}
-	ondblclick={() => control.whole()}
+	ondblclick={(e) => isOver(e) || control.whole()}
 	onkeydown={keydown}
 	{@attach wheel}
 >
@@ -235,6 +268,15 @@
 	<div class="absolute inset-0">
 		<Balls {balls} {tubes} paints={list.paints} {width} {height} at={{ x: centre, y: floor }} {scale} />
 	</div>
+	{@render over?.({
+		centre,
+		floor,
+		scale,
+		fit,
+		width,
+		height,
+		hit: (x, y) => aboutAt(list, onPaper({ x, y }))
+	})}
 	<p
 		class="says"
 		class:sr-only={!pointed}

@@ -38,6 +38,8 @@ export interface Hosts {
 export interface Movable {
 	readonly id: Id;
 	count?: number;
+	/** Layers, clusters, strings alike. */
+	repeat?: number;
 }
 
 /** What a kind says as a document. */

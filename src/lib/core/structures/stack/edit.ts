@@ -1,17 +1,13 @@
 import type { Mutable } from '../../document/mutable.ts';
 import { type Parsed, got } from '../../errors.ts';
-import { resolveSize } from '../../sizing/resolve.ts';
-import type { Size } from '../../sizing/size.ts';
-import { inches, um, type Micrometres } from '../../units/length.ts';
+import { anew } from '../kit/anew.ts';
+import { resizeBalloons } from '../kit/resize.ts';
 import type { NewId } from '../../document/id.ts';
-import { checked } from '../../language/balloon.ts';
 import { MOST_REPEATS } from '../../document/limits.ts';
 import type { Layer, Stack } from './document.ts';
 import type { Structure } from '../kinds.ts';
 import type { Recipe, Section } from '../../recipe/recipe.ts';
 import { type RecipeDraft, dropUnusedSlots } from '../../recipe/draft.ts';
-
-const HALF_INCH = inches(0.5);
 
 /** The stack of a section; without one said, the first stack of the design. */
 export function stackOf(recipe: RecipeDraft, section?: string): Mutable<Stack> | undefined {
@@ -87,15 +83,7 @@ export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): s
 	const index = layers.findIndex((l) => l.id === id);
 	const layer = layers[index];
 	if (!layer) return undefined;
-	const copy: Mutable<Layer> = {
-		...layer,
-		id: newId(),
-		clusters: layer.clusters.map((c) => ({
-			...c,
-			id: newId(),
-			places: c.places.map((p) => ({ ...p, id: newId() }))
-		}))
-	};
+	const copy = anew(layer, newId);
 	layers.splice(index + 1, 0, copy);
 	return copy.id;
 }
@@ -105,42 +93,10 @@ export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
 	if (layer) layer.repeat = Math.max(1, Math.min(MOST_REPEATS, layer.repeat + by));
 }
 
-/**
- * Sizes every balloon of a layer up or down by half an inch (by a stroke where it is pumped by count).
- * A size nobody said becomes an estimated one. Nothing changes where one of them would be refused.
- */
+/** Sizes every balloon of a layer up or down by half an inch. Nothing changes where one of them would be refused. */
 export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Parsed<null> {
 	const layer = layerWith(recipe, id);
-	if (!layer) return got(null);
-	const sizes: { place: { size: Size }; size: Size }[] = [];
-	for (const place of layer.clusters.flatMap((c) => c.places)) {
-		const size = stepSize(place.size as Size, place.nominal, halves);
-		const outcome =
-			size.kind === 'strokes' ? got(size) : checked(size, largest(size, place.nominal), place.nominal);
-		if (!outcome.ok) return outcome;
-		sizes.push({ place: place as { size: Size }, size });
-	}
-	for (const { place, size } of sizes) place.size = size;
-	return got(null);
-}
-
-const largest = (size: Size, nominal: Micrometres): Micrometres =>
-	size.kind === 'value' ? size.um : size.kind === 'range' ? size.high : nominal;
-
-function stepSize(size: Size, nominal: Micrometres, halves: number): Size {
-	const by = halves * HALF_INCH;
-	switch (size.kind) {
-		case 'value':
-			return { ...size, um: um(Math.max(1, size.um + by)) };
-		case 'range':
-			return { ...size, low: um(Math.max(1, size.low + by)), high: um(Math.max(2, size.high + by)) };
-		case 'strokes':
-			return { ...size, strokes: Math.max(1, size.strokes + halves) };
-		default: {
-			const assumed = Math.round((resolveSize(size, nominal).assumed * 1000) / HALF_INCH) * HALF_INCH;
-			return { kind: 'value', um: um(assumed + by), unit: 'in', origin: 'estimated' };
-		}
-	}
+	return layer ? resizeBalloons(layer, halves) : got(null);
 }
 
 /** The empty stack that every new design starts with. */

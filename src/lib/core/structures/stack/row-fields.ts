@@ -6,6 +6,7 @@ import { slotsOf, type Pattern } from '../../document/pattern.ts';
 import type { Size } from '../../sizing/size.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
 import type { PatternKind } from '../kit/by-hand.ts';
+import { anew } from '../kit/anew.ts';
 import { newPlace } from '../kit/build-cluster.ts';
 import type { Layer, Stack } from './document.ts';
 
@@ -72,13 +73,7 @@ export function setRepeat(layer: Mutable<Layer>, repeat: number): boolean {
 /** A row for the top of a stack: like the one below; the first one four elevens at 9. @param slot for the first one */
 export function newRow({ layers }: Pick<Stack, 'layers'>, slot: Id, newId: NewId): Layer {
 	const below = layers.at(-1);
-	const anew = <T extends { readonly id: Id }>(part: T): T => ({ ...part, id: newId() });
-	if (below)
-		return {
-			...anew(below),
-			repeat: 1,
-			clusters: below.clusters.map((c) => ({ ...anew(c), places: c.places.map(anew) }))
-		};
+	if (below) return { ...anew(below, newId), repeat: 1 };
 	const size: Size = { kind: 'value', um: inches(9), unit: 'in', origin: 'typed' };
 	const places = Array.from({ length: 4 }, () => newPlace(newId(), inches(11), size));
 	const pattern: Pattern = { kind: 'same', slot };
