@@ -14,20 +14,20 @@ test('rows by keyboard: repeat, resize by half an inch, copy, move, take out, un
 	await say(page, '4 16 at 13 grey', '4 11 at 9 gull x2', '1 11 at 10 gold');
 	const start = await rows(page);
 	await page.keyboard.press('Control+ArrowDown');
-	await expect(row(page, '1 × 11 at 10, gold')).toBeFocused();
+	await expect(row(page, '1 × 11 at 10, hive gold matte')).toBeFocused();
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('+');
 	await page.keyboard.press(']');
-	await expect(row(page, '4 × 11 at 9½, white, 3 layers')).toBeFocused();
+	await expect(row(page, '4 × 11 at 9½, gull white, 3 layers')).toBeFocused();
 	await page.keyboard.press('d');
 	await page.keyboard.press('Alt+ArrowUp');
 	await expect
 		.poll(() => rows(page))
 		.toEqual([
-			'4 × 16 at 13, grey',
-			'4 × 11 at 9½, white, 3 layers',
-			'1 × 11 at 10, gold',
-			'4 × 11 at 9½, white, 3 layers'
+			'4 × 16 at 13, limpet grey',
+			'4 × 11 at 9½, gull white, 3 layers',
+			'1 × 11 at 10, hive gold matte',
+			'4 × 11 at 9½, gull white, 3 layers'
 		]);
 	await page.keyboard.press('Delete');
 	await expect.poll(() => rows(page)).toHaveLength(3);
@@ -50,12 +50,14 @@ test('the entry line stands where the next layer goes, and takes a row’s words
 	await page.keyboard.press('Enter');
 	await expect
 		.poll(() => rows(page))
-		.toEqual(['4 × 16 at 13, grey', '4 × 11 at 10, gold', '4 × 11 at 9, white']);
-	await row(page, '4 × 11 at 10, gold').dblclick();
+		.toEqual(['4 × 16 at 13, limpet grey', '4 × 11 at 10, hive gold matte', '4 × 11 at 9, gull white']);
+	await row(page, '4 × 11 at 10, hive gold matte').dblclick();
 	await expect(entry(page)).toHaveValue('4 × 11 at 10 gold');
 	await entry(page).fill('5 × 11 at 10 spiral left gold / white x4');
 	await page.keyboard.press('Enter');
-	await expect.poll(async () => (await rows(page))[1]).toBe('5 × 11 at 10, gold, white, 4 layers');
+	await expect
+		.poll(async () => (await rows(page))[1])
+		.toBe('5 × 11 at 10, hive gold matte, gull white, 4 layers');
 	await page.keyboard.press('Escape');
 	await say(page, '2 moss');
 	await expect(page.getByText('2 × moss mat')).toBeVisible();
@@ -66,10 +68,10 @@ test('the entry line stands where the next layer goes, and takes a row’s words
 test('rows are reordered by dragging', async ({ page }) => {
 	await newDesign(page, 'Dragged column');
 	await say(page, '4 16 at 13 grey', '4 11 at 9 gull', '4 11 at 10 gold');
-	await row(page, '4 × 11 at 10, gold').hover();
-	const handle = page.getByLabel('Drag 4 × 11 at 10, gold');
+	await row(page, '4 × 11 at 10, hive gold matte').hover();
+	const handle = page.getByLabel('Drag 4 × 11 at 10, hive gold matte');
 	const from = (await handle.boundingBox())!;
-	const to = (await row(page, '4 × 16 at 13, grey').boundingBox())!;
+	const to = (await row(page, '4 × 16 at 13, limpet grey').boundingBox())!;
 	await page.mouse.move(from.x + 4, from.y + 10);
 	await page.mouse.down();
 	await page.mouse.move(from.x + 4, to.y + 20, { steps: 12 });
@@ -78,7 +80,7 @@ test('rows are reordered by dragging', async ({ page }) => {
 	await page.mouse.up();
 	await expect
 		.poll(() => rows(page))
-		.toEqual(['4 × 11 at 10, gold', '4 × 16 at 13, grey', '4 × 11 at 9, white']);
+		.toEqual(['4 × 11 at 10, hive gold matte', '4 × 16 at 13, limpet grey', '4 × 11 at 9, gull white']);
 });
 
 test('two tabs: the stale one is refused, both stand side by side, and nothing typed is lost', async ({
@@ -101,9 +103,9 @@ test('two tabs: the stale one is refused, both stand side by side, and nothing t
 	await page.reload();
 	await expect(dialog).toBeVisible();
 	await dialog.getByRole('button', { name: 'Go on with theirs' }).click();
-	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, white', '4 × 11 at 8, gold']);
+	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, gull white', '4 × 11 at 8, hive gold matte']);
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, white', '1 × 11 at 10, red']);
+	await expect.poll(() => rows(page)).toEqual(['4 × 11 at 9, gull white', '1 × 11 at 10, pennant red']);
 	await saved(page);
 });
 
@@ -116,12 +118,12 @@ test('leaving keeps, and coming back loses nothing: by link, by the back button,
 	await page.waitForURL(/\/shelf$/);
 	await expect(page.getByRole('heading', { name: 'Left behind' })).toBeVisible();
 	await page.goBack();
-	await expect(row(page, '4 × 11 at 9, white')).toBeVisible();
+	await expect(row(page, '4 × 11 at 9, gull white')).toBeVisible();
 	await expect(page.getByText('kept once')).toBeVisible();
 	await say(page, '4 11 at 8 gold');
 	await page.goto('/quotes'); // straight away, before the save could have gone
 	await page.goto(`/bench/${id}`);
-	await expect(row(page, '4 × 11 at 8, gold')).toBeVisible();
+	await expect(row(page, '4 × 11 at 8, hive gold matte')).toBeVisible();
 	await saved(page);
 	await expect(page.getByRole('dialog')).toBeHidden();
 });
@@ -142,7 +144,7 @@ test('a server that does not answer: it says so, keeps trying, and hands over wh
 	await page.unroute('**/save');
 	await saved(page);
 	await page.reload();
-	await expect(row(page, '4 × 11 at 8, gold')).toBeVisible();
+	await expect(row(page, '4 × 11 at 8, hive gold matte')).toBeVisible();
 });
 
 test('colourways: another colour, another picture; a slot left open has no cost', async ({ page }) => {
@@ -233,7 +235,7 @@ test('the picture turns: by dragging, by the slider and its keys; a press on a b
 	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '-45°');
 	await expect(page.getByRole('slider', { name: 'tilt' })).toHaveAttribute('aria-valuetext', '20°');
 	// Height is not what it looks from above: it is not said.
-	await expect(page.getByText(/overall/)).toBeHidden();
+	await expect(page.getByText(/over all/)).toBeHidden();
 
 	const tilt = page.getByRole('slider', { name: 'tilt' });
 	await tilt.focus();
@@ -241,7 +243,7 @@ test('the picture turns: by dragging, by the slider and its keys; a press on a b
 		await page.keyboard.press('ArrowLeft');
 		await expect(tilt).toHaveAttribute('aria-valuetext', left);
 	}
-	await expect(page.getByText(/overall/)).toBeVisible();
+	await expect(page.getByText(/over all/)).toBeVisible();
 	await page.getByRole('slider', { name: 'turn' }).focus();
 	await page.keyboard.press('ArrowRight');
 	await expect(page.getByRole('slider', { name: 'turn' })).toHaveAttribute('aria-valuetext', '-40°');

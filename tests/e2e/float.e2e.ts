@@ -13,13 +13,13 @@ test('a bunch said in words: rows, gas, what it lifts, air against helium, chang
 	);
 	const rows = page.getByRole('list', { name: 'marks' });
 	await expect(
-		rows.getByRole('button', { name: /^Change 3 × 11 at full white in helium on 5 ft/ })
+		rows.getByRole('button', { name: /^Change 3 × 11 at full gull white in helium on 5 ft/ })
 	).toBeVisible();
 	await expect(rows.getByText('weight sandbag 8 lb')).toBeVisible();
 	await expect(page.getByRole('button', { name: /^helium, large cylinder/ })).toBeVisible();
 	// What is typed is seen and counted before Enter, and gone again with Escape.
 	await entry(page).fill('2 11 at full thrift in helium');
-	await expect(rows.getByRole('button', { name: /^Change 2 × 11 at full pink/ })).toBeVisible();
+	await expect(rows.getByRole('button', { name: /^Change 2 × 11 at full thrift pink/ })).toBeVisible();
 	await expect(page.getByRole('application', { name: /6 balloons/ })).toBeVisible();
 	await entry(page).press('Escape');
 	await expect(rows.getByRole('button', { name: /^Change 2 × 11/ })).toBeHidden();
@@ -34,7 +34,7 @@ test('a bunch said in words: rows, gas, what it lifts, air against helium, chang
 	await entry(page).fill('2 11 at full white on 5 ft ribbon harbour as spray');
 	await entry(page).press('Enter');
 	await expect(
-		rows.getByRole('button', { name: /^Change 2 × 11 at full white on 5 ft.*as spray/ })
+		rows.getByRole('button', { name: /^Change 2 × 11 at full gull white on 5 ft.*as spray/ })
 	).toBeVisible();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(rows.getByRole('button', { name: /^Change 4 × 11/ })).toBeVisible();
@@ -126,7 +126,9 @@ test('a word of foils, and a foil of her own with what its maker says', async ({
 	await say(page, 'letters TIDEWICK of harbour');
 	await expect(page.getByRole('button', { name: /^34 foil letter I, harbour blue 2/ })).toBeVisible();
 	await expect(figure(page, 'price')).toHaveText(/\d/);
-	await expect(page.getByRole('list', { name: 'tidewick' })).toContainText('letters TIDEWICK at 34 of blue');
+	await expect(page.getByRole('list', { name: 'tidewick' })).toContainText(
+		'letters TIDEWICK at 34 of harbour blue'
+	);
 
 	await page.goto('/stockroom');
 	await page.getByText('Add a material').click();

@@ -230,7 +230,7 @@ test('rows by hand alone: the first one, another like it, its size, colours and 
 	await expect(rows().first()).toHaveAccessibleName(/4 layers$/);
 	expect(presses.count).toBeLessThanOrEqual(12);
 	await form.getByLabel('How the colours go').selectOption('in a spiral');
-	await expect(page.getByRole('region', { name: 'Picture' }).getByText(/overall/)).toBeVisible();
+	await expect(page.getByRole('region', { name: 'Picture' }).getByText(/over all/)).toBeVisible();
 	// What a field refuses is said there; the row stays as it was.
 	const count = form.getByRole('textbox', { name: 'Balloons in the cluster' });
 	await count.fill('40');

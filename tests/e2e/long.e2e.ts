@@ -17,7 +17,7 @@ test('a garland said in words: path, sizes and colours, three estimates, taught,
 		'30 % 11 at 9 of hive gold'
 	);
 	await expect(line(page, 'garland', /^Change line 12 ft lifted 6 ft/)).toBeVisible();
-	await expect(line(page, 'garland', /^Change 70 % 5 at 4½ of 2 white \/ 1 blue/)).toBeVisible();
+	await expect(line(page, 'garland', /^Change 70 % 5 at 4½ of 2 gull white \/ 1 harbour blue/)).toBeVisible();
 	const before = await cents(page, 'cost');
 
 	// What is typed is seen and counted before Enter, and gone again with Escape.
@@ -174,7 +174,7 @@ test('a framed pipe: rows in turn, a pair at each elbow, a leg that was built fi
 	);
 	await say(page, '3 5 at 4 harbour with 1 5 at 4 gull x2 apart 3 in');
 	await expect(
-		line(page, 'frame', /^Change 3 × 5 at 4 blue with 1 × 5 at 4 white ×2 apart 3 in/)
+		line(page, 'frame', /^Change 3 × 5 at 4 harbour blue with 1 × 5 at 4 gull white ×2 apart 3 in/)
 	).toBeVisible();
 	// A part is taken out and comes back.
 	await list(page, 'frame')
@@ -206,10 +206,10 @@ test('a wall of links: rows from below, joints by kind, hidden places, a handle 
 	await expect(line(page, 'wall', /^Change inner quad/)).toBeVisible();
 
 	// The row is changed as it was said; hidden places take what costs least.
-	await line(page, 'wall', /^Change 4 rows 8 blue/).press('Enter');
+	await line(page, 'wall', /^Change 4 rows 8 harbour blue/).press('Enter');
 	await entry(page).fill('2 rows 4 blue / 4 hidden');
 	await entry(page).press('Enter');
-	await expect(line(page, 'wall', /^Change 2 rows 4 blue \/ 4 hidden/)).toBeVisible();
+	await expect(line(page, 'wall', /^Change 2 rows 4 harbour blue \/ 4 hidden/)).toBeVisible();
 	await expect(page.getByText(/any colour \(open\)/)).toBeHidden();
 	await say(page, 'bent over 9 ft');
 	await expect(page.getByText(/cannot be bent over 9′ 0″/)).toBeVisible();

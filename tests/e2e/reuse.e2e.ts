@@ -21,7 +21,7 @@ test('places of a row on the plan, by keyboard: an unlike size leans, one key le
 	await expect(page.getByText(/The row leans by \d+°/)).toBeVisible();
 	await page.getByLabel('Sized with').selectOption('by eye, good to ½ in');
 	await page.getByLabel('Looks to').selectOption('front');
-	await expect(plan.getByRole('option', { name: '11 at 6 by eye, white, looks front' })).toBeVisible();
+	await expect(plan.getByRole('option', { name: '11 at 6 by eye, gull white, looks front' })).toBeVisible();
 
 	await plan.getByRole('option').first().focus();
 	await page.keyboard.press('l');
@@ -29,7 +29,7 @@ test('places of a row on the plan, by keyboard: an unlike size leans, one key le
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('button', { name: /1 × 11 at 6 by eye/ }).first()).toBeVisible();
 	for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByRole('button', { name: '4 × 11 at 10, white', exact: true })).toBeVisible();
+	await expect(page.getByRole('button', { name: '4 × 11 at 10, gull white', exact: true })).toBeVisible();
 	// One line says it too, and round-trips through the row.
 	await say(page, '3 11 at 9 gull with 1 11 at 7 hive');
 	await page.getByRole('button', { name: /^3 × 11 at 9 with 1 × 11 at 7/ }).click();
@@ -147,8 +147,8 @@ test('sizes and slots left out: a table compares them, and lists, quotes and the
 	await page.getByRole('button', { name: /sizes of this design$/ }).click();
 	await page.getByRole('group', { name: 'Sizes' }).getByRole('button', { name: '6 ft' }).click();
 	await expect.poll(() => cents(page, 'cost')).toBeGreaterThan(stands);
-	await page.getByLabel('Body height').fill('tall');
-	await page.getByLabel('Body height').press('Tab');
+	await page.getByLabel('Height', { exact: true }).fill('tall');
+	await page.getByLabel('Height', { exact: true }).press('Tab');
 	await expect(page.getByText(/“tall” is not a/)).toBeVisible();
 	await page.getByRole('group', { name: 'Sizes' }).getByRole('button', { name: 'small' }).click();
 	await expect(page.getByText(/balloons move to \d+ in bags/).first()).toBeVisible();

@@ -17,7 +17,7 @@ test('quick price at a venue: how much for two of those in blue, six feet tall',
 	await page.goto('/quick');
 	await page.getByLabel('Design', { exact: true }).selectOption('Kelp column');
 	await page.getByLabel('Colour').selectOption({ label: 'harbour blue' });
-	await page.getByLabel('Height of the body').fill('6 ft');
+	await page.getByLabel('Height, over all').fill('6 ft');
 	await page.getByLabel('How many').fill('2');
 	await expect(page.getByText(/comes out (5′ \d+″|6′ \d″)/)).toBeVisible();
 	await expect(figure(page, 'margin')).toBeHidden();
@@ -31,7 +31,7 @@ test('quick price at a venue: how much for two of those in blue, six feet tall',
 	expect(copied).toContain(price);
 	expect(copied).not.toMatch(/margin|cost/);
 	for (const [label, typed, sentence] of [
-		['Height of the body', 'tall', '“tall” is not a length'],
+		['Height, over all', 'tall', '“tall” is not a length'],
 		['How many', '0', 'How many must be at least 1']
 	] as const) {
 		await page.getByLabel(label).fill(typed);

@@ -211,7 +211,7 @@ for (const width of [390, 768]) {
 			await expect(bar(page)).toContainText('row 1');
 			for (const button of await bar(page).getByRole('button').all()) {
 				const box = (await button.boundingBox())!;
-				expect(box.height, await button.getAttribute('aria-label')).toBeGreaterThanOrEqual(44);
+				expect(box.height, (await button.getAttribute('aria-label')) ?? '').toBeGreaterThanOrEqual(44);
 			}
 			const [found, rules] = [new AxeBuilder({ page }).include('.picture'), ['color-contrast']];
 			expect((await found.disableRules(rules).analyze()).violations).toEqual([]);

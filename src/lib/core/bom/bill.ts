@@ -153,7 +153,9 @@ function putBalloon(
 	const key = found ? materialKey(found.id) : `balloon:${unlisted}`;
 	const status = open ? 'open' : found ? 'listed' : 'unlisted';
 	put(key, { material: found, label, balloon: true, status, role: USED }, need, each);
-	addInflate(inflate, need, { slot, colour, where: each.where });
+	// A certain material is of its own colour, whatever its slot holds.
+	const of = own?.colour ? { ...need, colour: own.colour } : need;
+	addInflate(inflate, of, { slot, colour, where: each.where });
 }
 
 /** What follows from a count, by the rules of the design, else of the studio. */

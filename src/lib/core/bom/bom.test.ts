@@ -4,6 +4,10 @@ import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { newSection, newColourway } from '../recipe/build.ts';
 import { designUse } from '../structures/design/empty.ts';
+import type { Mutable } from '../document/mutable.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
+import { listsOf } from '../structures/registry/refs.ts';
+import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { rational } from '../units/rational.ts';
 import { tally } from '../tally/tally.ts';
@@ -40,6 +44,20 @@ describe('the bill, counted by hand', () => {
 			patch: '4'
 		});
 		expect(balloons).toBe(25);
+	});
+	test('a certain material is of its own colour on the list to inflate, whatever the slot holds', () => {
+		const two = structuredClone(design('two', '4 11 at 9 white')) as RecipeDraft;
+		const [layer] = listsOf(two.sections[0]!.structure)[0]! as unknown as [Mutable<Layer>];
+		layer.clusters[0]!.places[0]!.material = '11-red';
+		const { inflate, lines } = billOf(two as Recipe);
+		expect(lines.filter((l) => l.balloon).map((l) => [l.material?.colour, l.used.valueOf()])).toEqual([
+			['red', 1],
+			['white', 3]
+		]);
+		expect(inflate.map((l) => [l.colour, l.quantity.valueOf()])).toEqual([
+			['red', 1],
+			['white', 3]
+		]);
 	});
 	test('the list to inflate keeps sizes apart that the list to buy merges', () => {
 		const two = design('two', '4 11 at 9 white', '4 11 at 8½ white');

@@ -1,3 +1,4 @@
+import type { SaidOf } from '../document/measure.ts';
 import { formatFeet, toMillimetres } from '../units/length.ts';
 import { printing } from '../language/print.ts';
 import { printSection } from '../language/print-section.ts';
@@ -23,6 +24,7 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 			const text = printSection(section, recipe, nameOf);
 			return saidOf(section.structure, { text, lone: !several && text === section.name }, context);
 		}),
+		...(recipe.tall ? [`height said${MEASURED[recipe.tall]}`] : []),
 		...recipe.sizes.map((size) => saySize(size, nameOf)),
 		...recipe.rules.map((rule) => sayRule(rule, nameOf)),
 		...recipe.steps.flatMap(sayStep),
@@ -30,10 +32,16 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 	];
 }
 
-function saySize({ name, height, by, swaps }: SizeOption, nameOf: NameOf): string {
+const MEASURED: Readonly<Record<SaidOf, string>> = {
+	'over all': ' over all',
+	clusters: ' clusters',
+	pole: ' of pole'
+};
+
+function saySize({ name, height, of, by, swaps }: SizeOption, nameOf: NameOf): string {
 	const tall = height === null ? '' : ` ${formatFeet(toMillimetres(height))}`;
 	const others = Object.values(swaps).map((to) => `, with ${nameOf(to)}`);
-	return `size ${name}${tall}${by === 'scale' ? ' scaled' : ''}${others.join('')}`;
+	return `size ${name}${tall}${of ? MEASURED[of] : ''}${by === 'scale' ? ' scaled' : ''}${others.join('')}`;
 }
 
 const sayRule = ({ of, each, material }: FollowOnRule, nameOf: NameOf): string =>

@@ -28,6 +28,13 @@ export const nameOf = (things: Named, id: Id | null | undefined, otherwise: stri
 /** `main (open)`: a slot for which nobody has chosen a colour. */
 export const openName = (slot: string): string => `${slot} (open)`;
 
+/** Slots under the names of the colours they hold, as people read them; an open one says that it is. */
+export const holding = (
+	slots: readonly Slot[],
+	fills: Readonly<Record<Id, Id | null>>,
+	names: ReadonlyMap<Id, string>
+): Slot[] => slots.map((s) => ({ ...s, name: colourName(names, fills[s.id], s.name) }));
+
 /** `hive gold`; `main (open)` where nobody has chosen a colour for the slot. */
 export const colourName = (
 	names: ReadonlyMap<Id, string>,

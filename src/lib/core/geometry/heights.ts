@@ -18,6 +18,12 @@ export function uprightNeeded(layers: readonly PlacedLayer[], tie: number): numb
 	return threaded ? threaded.z + tie : 0;
 }
 
+/** The body without a single balloon on top of clusters: what is meant by “to the top of the clusters”. mm */
+export function clustersHeight(layers: readonly PlacedLayer[]): number {
+	const last = layers.findLastIndex((l) => l.rings.some((ring) => ring.length > 1));
+	return bodyHeight(last < 0 ? layers : layers.slice(0, last + 1));
+}
+
 /** Top of the highest ball: what has to fit under the ceiling. mm */
 export const overallHeight = (layers: readonly PlacedLayer[]): number =>
 	layers.reduce((a, layer) => Math.max(a, layer.top), 0);

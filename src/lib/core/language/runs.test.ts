@@ -15,7 +15,7 @@ import type { Run, RunPath } from '../structures/run/document.ts';
 import type { Weave } from '../structures/weave/document.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
-import { leadSize, leadingStructure, scaleBy, scaleToHeight } from '../recipe/scale.ts';
+import { leadSize, leadingSection, scaleBy, scaleToHeight } from '../recipe/scale.ts';
 import { toHeight } from '../recipe/to-height.ts';
 import { inches } from '../units/length.ts';
 import { omittingSlots } from '../recipe/omit-slots.ts';
@@ -267,7 +267,7 @@ describe('what changes a recipe changes runs and weaves too', () => {
 		expect(leadSize(grown).mm).toBeCloseTo(8 * 304.8, 0);
 		expect(grown.sections[1]).toEqual(mixed.sections[1]);
 		const column = made('4 11 at 9 white x8', 'run arch', 'arch 8 ft by 7 ft', '4 11 at 9 white');
-		expect(leadingStructure(column)?.kind).toBe('stack');
+		expect(leadingSection(column)?.structure.kind).toBe('stack');
 		const level = made('run line', 'line 10 ft', '4 11 at 9 white');
 		expect(runOf(scaleToHeight(level, 12 * 304.8, pumps).recipe).path).toMatchObject({
 			length: 12 * 304_800

@@ -1,4 +1,4 @@
-import { openName, slotName } from '../document/names.ts';
+import { holding, slotName } from '../document/names.ts';
 import { isLast, stepsOf } from '../structures/registry/plan.ts';
 import { hostPartOf } from '../structures/registry/refs.ts';
 import { isSeen } from '../structures/registry/picture.ts';
@@ -196,13 +196,7 @@ class SectionSteps {
 	}
 	/** Slots under the names of their colours, as crew read them. */
 	get #slots(): Slot[] {
-		return this.#recipe.slots.map((s) => ({
-			...s,
-			name: this.#colourName(this.#colourway?.fills[s.id]) ?? openName(s.name)
-		}));
-	}
-	#colourName(id: string | null | undefined): string | undefined {
-		return id == null ? undefined : this.context.catalogue.colourNames.get(id);
+		return holding(this.#recipe.slots, this.#colourway?.fills ?? {}, this.context.catalogue.colourNames);
 	}
 
 	#inflate(): MadeStep[] {
@@ -213,15 +207,16 @@ class SectionSteps {
 		if (balloons.length === 0) return [];
 		const methods = [...new Set(balloons.map((b) => b.method))];
 		const lines = balloons.map((need): StepLine => {
-			const own =
-				need.material === null ? undefined : this.context.catalogue.materials.get(need.material)?.name;
+			const of = this.context.catalogue.materials.get(need.material ?? '');
+			const own = of?.name;
+			const colour = of?.colour ?? need.colour;
 			const slot = slotName(need.slot, this.#slots);
 			const size = need.size.kind === 'unknown' ? '' : ` at ${printSize(need.size)}`;
 			const heart = need.kind === 'latex-heart' ? ' hearts' : '';
 			return {
 				count: need.quantity.mul(this.#all).valueOf(),
 				text: `${own ?? `${formatInches(need.nominal)}${heart}`}${size}${own ? '' : `, ${slot}`}${need.method === 'eye' ? ', by eye' : ''}${need.gas === 'helium' ? ', helium' : ''}`,
-				colours: need.colour === null ? [] : [need.colour]
+				colours: colour === null ? [] : [colour]
 			};
 		});
 		return [

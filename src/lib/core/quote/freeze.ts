@@ -1,6 +1,8 @@
 import { isBare, type Assembly } from '../assembly/assemble.ts';
-import { formatFeet, type Millimetres } from '../units/length.ts';
+import { colourWords, givenName } from '../tally/colour-words.ts';
+import { heightSaid, heightWords } from '../tally/height.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
+import type { Rates } from '../cost/rates.ts';
 import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
 import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
@@ -46,7 +48,7 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		venue: terms.venue,
 		setting: terms.setting,
 		lines: priced.lines.map((line) => ({
-			...freezeLine(line, catalogue),
+			...freezeLine(line, catalogue, settings),
 			photo: input.covers?.get(line.item.id) ?? null
 		})),
 		delivery: priced.delivery,
@@ -64,27 +66,26 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 	};
 }
 
-const overall = ({ tally }: QuotedLine): number | undefined => {
-	const { known, usual } = tally.assembly.overall;
-	return known && usual > 0 ? usual : undefined;
-};
+/** Its height as the studio says it, and over all; nothing where a size is not known. */
+function heightOf({ tally }: QuotedLine, { pumps }: Rates): string {
+	const said = heightSaid(tally, pumps);
+	return said.known ? heightWords(said, tally) : '';
+}
 
-function freezeLine(line: QuotedLine, catalogue: Catalogue): FrozenLine {
+function freezeLine(line: QuotedLine, catalogue: Catalogue, { rates }: Settings): FrozenLine {
 	const { item, tally } = line;
 	const { recipe } = item;
 	const colourway = recipe.colourways.find((c) => c.id === item.colourway) ?? recipe.colourways[0];
 	const size = recipe.sizes.find((s) => s.id === item.size)?.name;
-	const tall = overall(line);
+	const named = colourway ? givenName(colourway) : '';
+	const colours = colourway ? colourWords(recipe, colourway, catalogue) : '';
 	const each = Math.round(tally.bill.balloons / item.quantity);
 	return {
 		name: size === undefined ? recipe.name : `${recipe.name}, ${size}`,
-		colourway: colourway?.name ?? '',
+		colourway: named || colours,
 		quantity: item.quantity,
 		amount: line.shown,
-		about: [
-			tall === undefined ? '' : `${formatFeet(tall as Millimetres)} tall`,
-			each > 0 ? `${each} balloons` : ''
-		]
+		about: [named ? colours : '', heightOf(line, rates), each > 0 ? `${each} balloons` : '']
 			.filter(Boolean)
 			.join(' · '),
 		picture: !isBare(tally.assembly) ? clientPicture(tally.assembly, catalogue) : null

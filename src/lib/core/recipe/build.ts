@@ -4,6 +4,9 @@ import type { Colourway } from '../document/slot.ts';
 import type { NewId } from '../document/id.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { emptyStack } from '../structures/stack/empty.ts';
+/** What the colourway of a new design is called until somebody names it. */
+export const UNNAMED = 'first colours';
+
 /** A colourway with every slot in place. */
 export const newColourway = (id: string, name: string, fills: Colourway['fills']): Colourway => ({
 	id,
@@ -35,7 +38,7 @@ export function emptyRecipe(name: string, newId: NewId): Recipe {
 		tags: [],
 		notes: '',
 		slots: [],
-		colourways: [newColourway(newId(), 'first colours', {})],
+		colourways: [newColourway(newId(), UNNAMED, {})],
 		sections: [section],
 		pricing: null,
 		silenced: [],

@@ -1,3 +1,4 @@
+import { MEASURES } from '../document/measure.ts';
 import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import type { Micrometres } from '../units/length.ts';
@@ -76,12 +77,14 @@ export const newestRecipe = z.strictObject({
 			})
 		)
 		.max(200),
+	tall: z.enum(MEASURES).optional(),
 	sizes: z
 		.array(
 			z.strictObject({
 				id,
 				name,
 				height: length.nullable(),
+				of: z.enum(MEASURES).optional(),
 				by: z.enum(['layers', 'scale']),
 				swaps: z.record(id, id),
 				parts: z.record(id, id)

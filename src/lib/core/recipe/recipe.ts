@@ -1,6 +1,7 @@
 import type { PriceMethod } from '../pricing/methods.ts';
 import type { Structure } from '../structures/kinds.ts';
 import type { Stand } from '../document/stand.ts';
+import type { SaidOf } from '../document/measure.ts';
 import type { Slot, Colourway } from '../document/slot.ts';
 import type { FollowOnRule } from '../document/rule.ts';
 import type { Micrometres } from '../units/length.ts';
@@ -27,6 +28,8 @@ export interface Recipe {
 	readonly pricing: RecipePricing | null;
 	/** Hints of the checker that were answered with a reason. */
 	readonly silenced: readonly Silenced[];
+	/** What its height is said of; nothing is over all. */
+	readonly tall?: SaidOf | undefined;
 	/** Named sets of parameters; none is the design as it stands. */
 	readonly sizes: readonly SizeOption[];
 	/** Follow-on rules of this design: they stand in for the workspace's of the same count. */
@@ -41,8 +44,10 @@ export interface Recipe {
 export interface SizeOption {
 	readonly id: Id;
 	readonly name: string;
-	/** Body height wanted; null leaves it as it stands. */
+	/** Height wanted; null leaves it as it stands. */
 	readonly height: Micrometres | null;
+	/** What that height is said of; nothing is its rows. */
+	readonly of?: SaidOf | undefined;
 	/** Rows are repeated more or less and sizes stay, or layers stay and every balloon grows. */
 	readonly by: 'layers' | 'scale';
 	/** Swappable elements exchanged in this size: material or design by the id of the element. */

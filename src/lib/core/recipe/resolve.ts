@@ -58,6 +58,8 @@ function inSize(recipe: Recipe, size: SizeOption, pumps: readonly PumpProfile[])
 	});
 	const parts = { ...swapped, sections };
 	if (size.height === null) return { recipe: parts, notes: [] };
-	if (size.by === 'layers') return { recipe: toHeight(parts, size.height / 1000, pumps).recipe, notes: [] };
-	return scaleToHeight(parts, size.height / 1000, pumps);
+	const of = size.of ?? 'rows';
+	if (size.by === 'layers')
+		return { recipe: toHeight(parts, size.height / 1000, pumps, of).recipe, notes: [] };
+	return scaleToHeight(parts, size.height / 1000, pumps, of);
 }

@@ -1,4 +1,4 @@
-import type { Structure } from '../structures/kinds.ts';
+import type { Measure } from '../document/measure.ts';
 import { leads, lengthened, scaled, sizeOf } from '../structures/registry/variant.ts';
 import { toEighth } from '../structures/kit/scale.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -12,24 +12,33 @@ export interface Scaled {
 }
 
 /**
- * Every balloon of a design larger or smaller by the same factor, so that its body comes out at a height: layers and
+ * Every balloon of a design larger or smaller by the same factor, so that it comes out at a height: layers and
  * proportions stay. A bag keeps its size while the new size is one it can be inflated to, from half its nominal size to
  * all of it; then the balloon moves to the bag it fills most like before, and the notes say so.
- * @param height body height wanted, mm, above 0
+ * @param height wanted, mm, above 0 @param of what it is said of
  */
-export function scaleToHeight(recipe: Recipe, height: number, pumps: readonly PumpProfile[] = []): Scaled {
-	const { mm: body } = leadSize(recipe, pumps);
+export function scaleToHeight(
+	recipe: Recipe,
+	height: number,
+	pumps: readonly PumpProfile[] = [],
+	of: Measure = 'rows'
+): Scaled {
+	const { mm: body } = leadSize(recipe, pumps, of);
 	return body > 0 ? scaleBy(recipe, height / body) : { recipe, notes: [] };
 }
 
 /** What a size of a design is the size of: the body of its first column, or how far its first run reaches, whichever comes first. */
-export const leadingStructure = ({ sections }: Pick<Recipe, 'sections'>): Structure | undefined =>
-	sections.map((s) => s.structure).find((s) => leads(s) !== null);
+export const leadingSection = ({ sections }: Pick<Recipe, 'sections'>): Section | undefined =>
+	sections.find((s) => leads(s.structure) !== null);
 
 /** Height of a column's body, of an arch, length of a level run, mm, and whether it is known; 0 where there is neither. */
-export function leadSize(recipe: Pick<Recipe, 'sections'>, pumps: readonly PumpProfile[] = []) {
-	const lead = leadingStructure(recipe);
-	return lead ? sizeOf(lead, pumps) : { mm: 0, known: false };
+export function leadSize(
+	recipe: Pick<Recipe, 'sections'>,
+	pumps: readonly PumpProfile[] = [],
+	of: Measure = 'rows'
+) {
+	const lead = leadingSection(recipe)?.structure;
+	return lead ? sizeOf(lead, pumps, of) : { mm: 0, known: false };
 }
 
 /** Runs longer or shorter by the same factor, with what sits along them; everything else as it is. */

@@ -1,6 +1,6 @@
 import type { Answers, Asked } from '../by-hand/asked.ts';
 import type { Id } from '../document/id.ts';
-import { newColourway } from '../recipe/build.ts';
+import { newColourway, UNNAMED } from '../recipe/build.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { leadSize } from '../recipe/scale.ts';
 import { toHeight } from '../recipe/to-height.ts';
@@ -55,6 +55,6 @@ function started(
 		name: recipe.name,
 		tags: recipe.tags.filter((t) => t !== STARTS_NEW),
 		silenced: [],
-		colourways: [newColourway(newId(), 'first colours', fills)]
+		colourways: [newColourway(newId(), UNNAMED, fills)]
 	};
 }

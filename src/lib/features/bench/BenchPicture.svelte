@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { VIEWS } from '../../core/scene/camera.ts';
+	import { heightSaid, heightWords } from '../../core/tally/height.ts';
 	import Picture from '../picture/Picture.svelte';
 	import type { Bench } from './bench.svelte.ts';
 	import PictureHands from './PictureHands.svelte';
@@ -20,6 +21,8 @@
 	let fitted = $state<number | null>(null);
 	let paper = $state<HTMLElement>();
 	const back = () => paper?.querySelector<HTMLElement>('.picture-frame')?.focus();
+	const said = $derived(heightSaid(bench.tally, bench.context.rates.pumps));
+	const tall = $derived(said.of === 'over all' ? null : { mm: said.mm, words: heightWords(said) });
 	const label = $derived(
 		`${bench.recipe.name}, ${bench.camera ? 'turned' : bench.view}: ${bench.tally.bill.balloons} balloons`
 	);
@@ -30,10 +33,11 @@
 		<Picture
 			list={bench.picture}
 			known={bench.known}
+			{tall}
 			lit={bench.lit}
 			{label}
 			{level}
-			say={(about) => aboutWords(about, bench.shown, bench.served)}
+			say={(about) => aboutWords(about, bench.shownByColour, bench.served)}
 			onturn={(turn, tilt) => bench.turnBy(turn, tilt)}
 			onpoint={(about, by) =>
 				(bench.pointed = about === null ? null : { about, from: by === 'keys' ? 'keys' : 'picture' })}

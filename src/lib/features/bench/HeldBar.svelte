@@ -28,7 +28,7 @@
 	let { bench, frame, layer, held, onback }: Props = $props();
 	const hands = $derived(bench.hands);
 	let bar = $state<HTMLElement>();
-	const words = $derived(aboutWords(held.about, bench.recipe, bench.served));
+	const words = $derived(aboutWords(held.about, bench.shownByColour, bench.served));
 	const count = $derived(countOfHeld(bench.recipe, held));
 	const repeat = $derived(repeatOfHeld(bench.recipe, held));
 	const part = $derived(isPart(bench.recipe, held));

@@ -2,6 +2,7 @@
 	import { ORIGIN, pointAt } from '../../core/structures/kit/spot.ts';
 	import { gripsOf } from '../../core/structures/registry/touch.ts';
 	import type { Grip } from '../../core/structures/facets/touch.ts';
+	import { heightSaid, heightWords } from '../../core/tally/height.ts';
 	import { formatFeet, type Millimetres } from '../../core/units/length.ts';
 	import type { Frame } from '../picture/Picture.svelte';
 	import type { Bench } from './bench.svelte.ts';
@@ -41,9 +42,9 @@
 		return { x: frame.centre + at.x * frame.scale, y: frame.floor - at.z * frame.scale };
 	};
 	let from: { grip: string; x: number; y: number; scale: number } | null = $state.raw(null);
-	const tall = $derived(formatFeet(bench.tally.assembly.overall.usual as Millimetres));
+	const tall = $derived(heightWords(heightSaid(bench.tally, bench.context.rates.pumps)));
 	const wide = $derived(formatFeet((2 * bench.picture.halfWidth) as Millimetres));
-	const said = ({ ways, id }: Grip) => (ways === 'across' ? wide : id === 'height' ? `${tall} up` : tall);
+	const said = ({ ways }: Grip) => (ways === 'across' ? wide : tall);
 
 	function down(event: PointerEvent & { currentTarget: HTMLElement }, { id }: Grip) {
 		if (event.button !== 0) return;

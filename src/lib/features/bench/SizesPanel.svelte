@@ -3,6 +3,8 @@
 	import { nestedIn } from '../../core/structures/registry/refs.ts';
 	import type { Mutable } from '../../core/document/mutable.ts';
 	import type { SizeOption } from '../../core/recipe/recipe.ts';
+	import { MEASURES, MEASURE_WORDS, type SaidOf } from '../../core/document/measure.ts';
+	import { heightSaid, heightWords } from '../../core/tally/height.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Pick from '../../ui/pick/Pick.svelte';
@@ -42,6 +44,7 @@
 					id,
 					name: `size ${d.sizes.length + 1}`,
 					height,
+					of: d.tall ?? 'over all',
 					by: 'layers',
 					swaps: {},
 					parts: {}
@@ -57,10 +60,20 @@
 		const parsed = parseLength(text, 'ft');
 		if (!parsed.ok) return parsed.say;
 		if (parsed.value.um < 152_400 || parsed.value.um > 30_480_000)
-			return 'A body is between 6 in and 100 ft tall.';
+			return 'A height is between 6 in and 100 ft.';
 		change((s) => (s.height = parsed.value.um));
 		return '';
 	}
+	/** What the size in hand comes out at, said of what it says. */
+	const said = $derived(heightSaid(bench.tally, bench.context.rates.pumps, now?.of ?? 'rows'));
+	/** Sizes are listed from the smallest on: where one is not taller than the one before it, it is said. */
+	const shrinks = $derived.by(() => {
+		const tall = sizes.filter((s) => s.height !== null);
+		const at = tall.findIndex((s, i) => i > 0 && s.height! <= tall[i - 1]!.height!);
+		if (at < 1) return '';
+		const [before, own] = [tall[at - 1]!, tall[at]!].map((s) => `${s.name} (${formatFeet(toMillimetres(s.height!))})`); // prettier-ignore
+		return `Sizes do not grow in order: ${own} comes after ${before}. Give it more, or take one of them out.`;
+	});
 	const optionsFor = (what: 'material' | 'design', had: string) => {
 		const kind = bench.catalogue.materials.get(had)?.kind;
 		const some =
@@ -100,13 +113,23 @@
 						return name ? '' : 'Give it a name, like “small” or “6 ft”.';
 					}}
 				/>
-				<TypedField
-					label="Body height"
-					value={now.height === null ? '' : formatFeet(toMillimetres(now.height))}
-					hint="blank: as it stands"
-					placeholder="6 ft"
-					use={height}
-				/>
+				<div class="grid grid-cols-2 gap-3">
+					<TypedField
+						label="Height"
+						value={now.height === null ? '' : formatFeet(toMillimetres(now.height))}
+						hint={now.height === null ? 'blank: as it stands' : `comes out ${heightWords(said)}`}
+						placeholder="6 ft"
+						use={height}
+					/>
+					<Pick
+						label="Said"
+						value={now.of ?? 'rows'}
+						options={[...MEASURES, ...(now.of ? [] : (['rows'] as const))].map(
+							(of) => [of, MEASURE_WORDS[of]] as const
+						)}
+						onpick={(v) => change((s) => (s.of = v === 'rows' ? undefined : (v as SaidOf)))}
+					/>
+				</div>
 			{/key}
 			<Pick
 				label="How it gets there"
@@ -137,6 +160,7 @@
 					onpick={(v) => void bench.swapInSize(now.id, element, v, what === 'design')}
 				/>
 			{/each}
+			{#if shrinks}<p class="text-[13px] text-watch">{shrinks}</p>{/if}
 			{#each bench.tally.notes as note (note)}<p class="text-[13px] text-muted">{note}</p>{/each}
 		{:else if sizes.length === 0}
 			<p class="text-muted">
@@ -144,6 +168,12 @@
 				“size small 4 ft” too.
 			</p>
 		{/if}
+		<Pick
+			label="The design is called by its height"
+			value={bench.recipe.tall ?? 'over all'}
+			options={MEASURES.map((of) => [of, MEASURE_WORDS[of]] as const)}
+			onpick={(v) => bench.change((d) => (d.tall = v as SaidOf))}
+		/>
 		<div class="flex flex-wrap items-center justify-between gap-2">
 			<Button onclick={add}>Add a size</Button>
 			{#if sizes.length > 0}<a class="quiet-link" href="/bench/{bench.id}/sizes">side by side</a>{/if}

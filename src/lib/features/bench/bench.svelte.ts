@@ -1,4 +1,4 @@
-import { GONE, nameOf } from '../../core/document/names.ts';
+import { GONE, holding, nameOf } from '../../core/document/names.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
@@ -151,6 +151,11 @@ export class Bench {
 	});
 	readonly shown = $derived(this.hands.trying ?? this.#ghosted.recipe);
 	readonly ghost = $derived(this.#ghosted.ghost);
+	/** With every slot under the name of the colour it holds. */
+	readonly shownByColour = $derived.by(() => {
+		const slots = holding(this.shown.slots, this.chosen.fills, this.catalogue.colourNames);
+		return { ...this.shown, slots };
+	});
 	readonly tally = $derived.by(() =>
 		tally(this.shown, this.chosen.id, 1, this.context, this.inSize?.id ?? null)
 	);

@@ -30,6 +30,8 @@
 		known?: boolean;
 		/** Row, piece or section whose balls stand out; the others step back. */
 		lit?: string | null;
+		/** The height it is called by, mm, and how it is said; nothing is over all. */
+		tall?: { readonly mm: number; readonly words: string } | null;
 		/** False where heights are not what they look: from above, or drawn apart. */
 		level?: boolean;
 		/** Dragging, wheel, fingers and keys turn and tilt it: degrees since the last word. */
@@ -55,6 +57,7 @@
 		list,
 		known = true,
 		lit = null,
+		tall = null,
 		level = true,
 		onturn,
 		onpick,
@@ -78,11 +81,11 @@
 		front && list.discs.length > 0 && boxHeight(list) < SMALL && 2 * list.halfWidth < 2 * SMALL
 	);
 	const beside = $derived(small ? HAND : PERSON);
-	const tall = $derived(front ? Math.max(beside, boxHeight(list)) : 2 * list.halfWidth);
+	const high = $derived(front ? Math.max(beside, boxHeight(list)) : 2 * list.halfWidth);
 	const wide = $derived(2 * list.halfWidth + (front ? beside * 0.54 : 0));
 	const tubes = $derived(tubesOf(list));
 	const fit = $derived(
-		fitted ?? Math.min((height - 92) / Math.max(1, tall), (width - 90) / Math.max(1, wide), small ? 2 : 1)
+		fitted ?? Math.min((height - 92) / Math.max(1, high), (width - 90) / Math.max(1, wide), small ? 2 : 1)
 	);
 	const foot = $derived(front ? height - 56 : height / 2);
 	const middle = $derived(front ? width * 0.42 : width / 2);
@@ -95,7 +98,7 @@
 			Math.min(width - 40, middle + list.halfWidth * fit + beside * (small ? 0.5 : 0.18) * fit + 30) +
 			control.x
 	);
-	const top = $derived(floor - list.height * scale);
+	const top = $derived(floor - (tall?.mm ?? list.height) * scale);
 	const balls = $derived.by(() => {
 		const own = lit === null ? -1 : (list.about?.indexOf(lit) ?? -1);
 		return own < 0 ? list.discs : list.discs.map((disc) => ({ ...disc, faint: disc.row !== own }));
@@ -257,7 +260,7 @@
 				text-anchor="middle"
 				transform="translate({left - 9} {(top + floor) / 2}) rotate(-90)"
 			>
-				{known ? `${formatFeet(list.height as Millimetres)} overall` : '— overall'}
+				{known ? (tall?.words ?? `${formatFeet(list.height as Millimetres)} over all`) : '— over all'}
 			</text>
 		{:else if !front && list.discs.length > 0}
 			<text class="dim" x={width / 2} y={height - 40} text-anchor="middle"

@@ -94,11 +94,11 @@
 			/>
 		{/if}
 		<div class="grid grid-cols-2 gap-3">
-			{#if quick.hasBody}
+			{#if quick.hasHeight}
 				<Field
-					label="Height of the body"
+					label="Height, {quick.heightOf}"
 					error={quick.errors.height}
-					hint={quick.height.trim() ? `comes out ${quick.body}` : `stands ${quick.body}`}
+					hint={quick.height.trim() ? `comes out ${quick.tall}` : `stands ${quick.tall}`}
 				>
 					{#snippet children(attributes)}<input
 							{...attributes}

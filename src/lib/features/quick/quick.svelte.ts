@@ -2,13 +2,15 @@ import { isBare } from '../../core/assembly/assemble.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { formatMoney } from '../../core/money/money.ts';
-import { stackIn } from '../../core/structures/stack/edit.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { toHeight } from '../../core/recipe/to-height.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
-import { placeStack } from '../../core/structures/stack/place.ts';
+import { colourWords, givenName } from '../../core/tally/colour-words.ts';
+import { heightSaid, heightWords } from '../../core/tally/height.ts';
+import { MEASURE_WORDS } from '../../core/document/measure.ts';
+import { leadSize } from '../../core/recipe/scale.ts';
 import { tally } from '../../core/tally/tally.ts';
-import { formatFeet, parseLength, type Millimetres } from '../../core/units/length.ts';
+import { parseLength } from '../../core/units/length.ts';
 import { parseCount } from '../../core/units/number.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { RecipeBook, type RecipePage } from '../quotes/recipe-book.svelte.ts';
@@ -76,25 +78,22 @@ export class Quick {
 		const most = [...bill.inflate].sort((a, b) => b.quantity.compare(a.quantity))[0]?.slot;
 		return this.recipe.slots.find((s) => s.name === most) ?? this.recipe.slots[0];
 	});
-	/** Whether it has a body that can be made taller: a bunch has none. */
-	readonly hasBody = $derived((stackIn(this.recipe)?.layers.length ?? 0) > 0);
-	readonly stands = $derived.by(() => {
-		const stack = stackIn(this.recipe);
-		return stack && stack.layers.length > 0
-			? formatFeet(placeStack(stack, this.#context.rates.pumps).body.usual as Millimetres)
-			: '—';
-	});
+	/** Whether it can be made taller: a bunch cannot. */
+	readonly hasHeight = $derived.by(() => leadSize(this.recipe, this.#context.rates.pumps).mm > 0);
+	readonly #of = $derived(this.recipe.tall ?? 'over all');
+	/** What a height that is typed is said of. */
+	readonly heightOf = $derived(MEASURE_WORDS[this.#of]);
 	readonly #wanted = $derived.by(() => {
 		const errors: { height?: string; quantity?: string } = {};
 		const quantity = parseCount(this.quantity, { what: 'How many', min: 1, max: 999 });
 		if (!quantity.ok) errors.quantity = quantity.say;
-		const height = this.height.trim() === '' || !this.hasBody ? undefined : parseLength(this.height, 'ft');
+		const height = this.height.trim() === '' || !this.hasHeight ? undefined : parseLength(this.height, 'ft');
 		if (height && !height.ok) errors.height = height.say;
 		if (height?.ok && (height.value.um < 304_800 || height.value.um > 9_144_000))
 			errors.height = 'A height is between 1 and 30 ft.';
 		const tall =
 			height?.ok && !errors.height
-				? toHeight(this.recipe, height.value.um / 1000, this.#context.rates.pumps)
+				? toHeight(this.recipe, height.value.um / 1000, this.#context.rates.pumps, this.#of)
 				: undefined;
 		return { errors, quantity: quantity.ok ? quantity.value : undefined, tall };
 	});
@@ -121,7 +120,13 @@ export class Quick {
 			words: this.#catalogue.colourNames.get(id) ?? ''
 		};
 	});
-	readonly colourWords = $derived(this.#asked.words || this.#asked.colourway.name);
+	/** All its colours, behind the name of the colourway where it has one. */
+	readonly colourWords = $derived.by(() => {
+		const { recipe, colourway, words } = this.#asked;
+		const colours = colourWords(recipe, colourway, this.#catalogue);
+		const named = words ? '' : givenName(colourway);
+		return named && colours ? `${named} (${colours})` : named || colours;
+	});
 	readonly tally = $derived.by(() =>
 		tally(
 			this.#asked.recipe,
@@ -131,10 +136,6 @@ export class Quick {
 			this.size || null
 		)
 	);
-	readonly #sized = $derived.by(() => {
-		const placed = this.tally.stacks[0]?.placed;
-		return placed ? formatFeet(placed.body.usual as Millimetres) : '—';
-	});
 	/** Of an order of just these, with what belongs to an order. */
 	readonly price = $derived(this.tally.order);
 	/** Costs that nobody knows, by their names: the price is at least what it says. */
@@ -143,12 +144,9 @@ export class Quick {
 	readonly ok = $derived(
 		this.waiting === '' && Object.keys(this.errors).length === 0 && this.price.status === 'priced'
 	);
-	readonly body = $derived(
-		this.size
-			? this.#sized
-			: this.#wanted.tall
-				? formatFeet(this.#wanted.tall.body as Millimetres)
-				: this.stands
+	/** How high it is as it is asked for, in words. */
+	readonly tall = $derived.by(() =>
+		heightWords(heightSaid(this.tally, this.#context.rates.pumps), this.tally)
 	);
 	readonly picture = $derived.by(() => {
 		if (this.waiting) return null;
@@ -171,6 +169,6 @@ export class Quick {
 			: price.tax.minor > 0
 				? ', tax included'
 				: '';
-		return `${this.quantity} × ${named}, ${this.colourWords}, ${this.body} tall: ${leastText(formatMoney(price.said), this.unknown)}${taxed}. ${this.data.settings.business.name}`;
+		return `${this.quantity} × ${named}, ${[this.colourWords, this.tall].filter(Boolean).join(', ')}: ${leastText(formatMoney(price.said), this.unknown)}${taxed}. ${this.data.settings.business.name}`;
 	}
 }

@@ -1,5 +1,5 @@
 import { isBare } from '../../core/assembly/assemble.ts';
-import { leadSize } from '../../core/recipe/scale.ts';
+import { heightSaid } from '../../core/tally/height.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
@@ -15,15 +15,16 @@ export async function sizesPage(repos: Repos, wanted: DesignQuery) {
 		colourway: colourway.name,
 		sizes: [{ id: null, name: 'as it stands' }, ...recipe.sizes].map(({ id, name }) => {
 			const counted = tally(recipe, colourway.id, 1, context, id);
-			const { assembly, built, price, cost, notes, findings, bill } = counted;
-			const lead = leadSize(built, context.rates.pumps);
+			const { assembly, price, cost, notes, findings, bill } = counted;
+			const height = heightSaid(counted, context.rates.pumps);
 			return {
 				id: id ?? '',
 				name,
 				picture: !isBare(assembly)
 					? drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' })
 					: null,
-				body: lead.known ? lead.mm : null,
+				height: height.known && height.mm > 0 ? height.mm : null,
+				of: height.of,
 				overall: assembly.overall.known ? assembly.overall.usual : null,
 				balloons: bill.balloons,
 				seconds: cost.seconds.valueOf(),

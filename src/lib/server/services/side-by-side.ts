@@ -1,6 +1,6 @@
 import { GONE } from '../../core/document/names.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
-import { formatFeet, type Millimetres } from '../../core/units/length.ts';
+import { heightSaid, heightWords } from '../../core/tally/height.ts';
 import { asClusters, CLUSTER_COUNTS, type ClusterCount } from '../../core/rebuild/as-clusters.ts';
 import { compare, type Comparison } from '../../core/compare/compare.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -69,7 +69,7 @@ async function show(
 		name: found.recipe.name,
 		picture: drawn,
 		balloons: bill.balloons,
-		height: assembly.overall.known ? formatFeet(assembly.overall.usual as Millimetres) : '—',
+		height: heightWords(heightSaid(worked, context.rates.pumps)) || '—',
 		cost: cost.total,
 		margin: priced?.margin ?? null,
 		price: priced?.said ?? null,

@@ -3,6 +3,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { COUNTS, type CountOf } from '../../document/rule.ts';
 import { shorten } from '../../units/number.ts';
 import { rationalText } from '../../units/rational.ts';
+import type { SaidOf } from '../../document/measure.ts';
 import type { Slot } from '../../document/slot.ts';
 import { swappables } from '../../recipe/swap.ts';
 import type { Entry } from '../entry.ts';
@@ -11,7 +12,14 @@ import { findMaterial } from '../names/find-material.ts';
 import { wordsMatch } from '../names/name-colour.ts';
 import { lengthOf, type Reader } from '../reader.ts';
 
-/** `size small 4 ft`, `size 6 ft scaled`. */
+/** What a height is said of, behind it. */
+function measure(r: Reader): SaidOf | undefined {
+	if (r.word('over')) return r.word('all') ? 'over all' : undefined;
+	if (r.word('of')) return r.word('pole') ? 'pole' : undefined;
+	return r.word('clusters') ? 'clusters' : undefined;
+}
+
+/** `size small 4 ft`, `size 6 ft over all scaled`. */
 export function size(r: Reader): Parsed<Entry> | undefined {
 	if (!r.word('size')) return undefined;
 	const words: string[] = [];
@@ -20,11 +28,15 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 	const unit = r.unit() ?? 'ft';
 	const height = value && lengthOf(value, unit);
 	if (height === undefined)
-		return refuse('not-a-length', 'How tall is the body in that size? Type it like “size small 4 ft”.');
+		return refuse(
+			'not-a-length',
+			'How tall is it in that size? Type it like “size small 4 ft” or “size small 4 ft over all”.'
+		);
+	const of = measure(r);
 	const by = r.word('scaled') ? 'scale' : 'layers';
 	return got({
 		kind: 'size',
-		size: { name: words.join(' ') || `${value!.toFraction(true)} ${unit}`, height, by }
+		size: { name: words.join(' ') || `${value!.toFraction(true)} ${unit}`, height, by, ...(of && { of }) }
 	});
 }
 

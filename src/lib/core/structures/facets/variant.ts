@@ -1,5 +1,6 @@
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
+import type { Measure } from '../../document/measure.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { Section } from '../../recipe/recipe.ts';
@@ -49,9 +50,13 @@ export interface VariantFacet<S> {
 	/** Whether a design is as large as this: its body, how far it reaches. */
 	leads(structure: S): 'by rows' | 'along its path' | null;
 	/** How large it is, mm, and whether every size in it is known. */
-	size(structure: S, pumps: readonly PumpProfile[]): { readonly mm: number; readonly known: boolean };
+	size(
+		structure: S,
+		pumps: readonly PumpProfile[],
+		of: Measure
+	): { readonly mm: number; readonly known: boolean };
 	/** With as many rows as come nearest to a size, mm. */
-	toHeight(structure: S, height: number, pumps: readonly PumpProfile[]): S;
+	toHeight(structure: S, height: number, pumps: readonly PumpProfile[], of: Measure): S;
 	swappables(structure: S, context: SwapContext): Swappable[];
 	/** With another in the place of an element; itself where it has none of that id. @param section its own id */
 	exchange(structure: S, element: Id, to: Id, section: Id): S;

@@ -10,6 +10,7 @@ import type { VariantFacet } from '../facets/variant.ts';
 import type { Kind, Of, StructureOf } from '../kinds.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
+import type { Measure } from '../../document/measure.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { Scale, SwapContext, Swappable, Way } from '../facets/variant.ts';
 
@@ -44,15 +45,16 @@ export const unhosted = <K extends Kind>(s: Of<K>, isThere: (host: Host) => bool
 export const leads = <K extends Kind>(s: Of<K>) => VARIANTS[s.kind].leads(s);
 
 /** How large a structure that leads is, mm. */
-export const sizeOf = <K extends Kind>(s: Of<K>, pumps: readonly PumpProfile[]) =>
-	VARIANTS[s.kind].size(s, pumps);
+export const sizeOf = <K extends Kind>(s: Of<K>, pumps: readonly PumpProfile[], of: Measure) =>
+	VARIANTS[s.kind].size(s, pumps, of);
 
 /** A structure with as many rows as come nearest to a size, mm. */
 export const rowsToHeight = <K extends Kind>(
 	s: Of<K>,
 	height: number,
-	pumps: readonly PumpProfile[]
-): StructureOf[K] => VARIANTS[s.kind].toHeight(s, height, pumps);
+	pumps: readonly PumpProfile[],
+	of: Measure
+): StructureOf[K] => VARIANTS[s.kind].toHeight(s, height, pumps, of);
 
 /** Elements of a structure that may be exchanged. */
 export const swappablesIn = <K extends Kind>(s: Of<K>, context: SwapContext): Swappable[] =>

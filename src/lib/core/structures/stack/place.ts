@@ -8,7 +8,7 @@ import type { Cluster, Place } from '../../document/cluster.ts';
 import { slotAt } from '../../document/pattern.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import { type Diameter, resolveSize } from '../../sizing/resolve.ts';
-import { SQUASH, bodyHeight, uprightNeeded, overallHeight } from '../../geometry/heights.ts';
+import { SQUASH, bodyHeight, clustersHeight, uprightNeeded, overallHeight } from '../../geometry/heights.ts';
 
 /** The first place that shall look to a side, and to which: its ring is turned so. */
 export function facingOf({ places }: Cluster): RingSpec['facing'] {
@@ -98,6 +98,7 @@ export function placeStack(stack: Stack, pumps: readonly PumpProfile[] = []): Pl
 		layers,
 		rings,
 		body: interval(bodyHeight),
+		clusters: interval(clustersHeight),
 		upright: interval((l) => uprightNeeded(l, tie)),
 		overall: interval(overallHeight)
 	};

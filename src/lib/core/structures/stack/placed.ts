@@ -23,6 +23,8 @@ export interface PlacedStack {
 	readonly layers: readonly PlacedLayer[];
 	readonly rings: readonly StackRing[];
 	readonly body: Interval;
+	/** To the top of its clusters: a single balloon on top is not counted. */
+	readonly clusters: Interval;
 	readonly upright: Interval;
 	readonly overall: Interval;
 }

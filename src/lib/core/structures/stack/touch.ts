@@ -12,8 +12,8 @@ export const touch: TouchFacet<Stack> = {
 	clusterOf: (part: Movable) => (part as unknown as Mutable<Layer>).clusters[0],
 	grips(stack, pumps) {
 		if (stack.layers.length === 0) return [];
-		return [{ id: 'top', x: 0, z: placeStack(stack, pumps).body.usual, says: 'top', ways: 'up' }];
+		return [{ id: 'top', x: 0, z: placeStack(stack, pumps).overall.usual, says: 'top', ways: 'up' }];
 	},
 	dragged: (stack, _, by, pumps) =>
-		variant.toHeight(stack, Math.max(1, placeStack(stack, pumps).body.usual + by.z), pumps)
+		variant.toHeight(stack, Math.max(1, placeStack(stack, pumps).overall.usual + by.z), pumps, 'over all')
 };

@@ -1,5 +1,6 @@
 import type { VariantFacet } from '../facets/variant.ts';
 import { placeStack } from './place.ts';
+import type { Measure } from '../../document/measure.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { Scale } from '../facets/variant.ts';
 import { NO_STROKES, NO_WAY, NOTHING_SWAPPED, ON_NO_HOST } from '../kit/variant.ts';
@@ -22,18 +23,25 @@ export const variant: VariantFacet<Stack> = {
 		layers: s.layers.flatMap((layer) => layerWithout(layer, out)).map((l) => emptied(l, out))
 	}),
 	leads: ({ layers }) => (layers.length > 0 ? 'by rows' : null),
-	size(s, pumps) {
-		const { body } = placeStack(s, pumps);
-		return { mm: body.usual, known: body.known };
-	},
+	size: measured,
 	toHeight
 };
+
+const FIGURE = { clusters: 'clusters', 'over all': 'overall', pole: 'upright', rows: 'body' } as const;
+
+/** How high a stack is as a height is said of it; of a pole nobody chose, what its layers take of one. */
+function measured(stack: Stack, pumps: readonly PumpProfile[], of: Measure) {
+	const { length } = stack.upright;
+	if (of === 'pole' && length !== null) return { mm: length / 1000, known: true };
+	const { usual, known } = placeStack(stack, pumps)[FIGURE[of]];
+	return { mm: usual, known };
+}
 
 /**
  * Rows that repeat are repeated more or less, in proportion (by largest remainder, one layer at a time); rows of one stay,
  * unless no row repeats. The total nearest to the height is found by halving: a taller total is a taller body.
  */
-function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[]): Stack {
+function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[], of: Measure): Stack {
 	const anyRepeats = stack.layers.some((l) => l.repeat > 1);
 	const weights = stack.layers.map((l) => (anyRepeats && l.repeat === 1 ? 0 : l.repeat));
 	const rows = weights.filter((w) => w > 0).length;
@@ -44,7 +52,8 @@ function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[]): 
 			layers: stack.layers.map((l, i) => (weights[i] === 0 ? l : { ...l, repeat: shares[i]! }))
 		};
 	};
-	const body = (s: Stack) => placeStack(s, pumps).body.usual;
+	// The pole follows: what it takes grows with the layers.
+	const body = (s: Stack) => measured({ ...s, upright: { ...s.upright, length: null } }, pumps, of).mm;
 	const now = weights.reduce((a, w) => a + w, 0);
 	let [low, high] = [rows, Math.min(rows * MOST_REPEATS, Math.max(now, rows + 1))];
 	while (high < rows * MOST_REPEATS && body(grown(high)) < height)
@@ -58,7 +67,11 @@ function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[]): 
 		const candidate = total === now ? stack : grown(total);
 		return { stack: candidate, body: body(candidate) };
 	});
-	return near.reduce((a, b) => (Math.abs(b.body - height) < Math.abs(a.body - height) ? b : a)).stack;
+	const { stack: nearest } = near.reduce((a, b) =>
+		Math.abs(b.body - height) < Math.abs(a.body - height) ? b : a
+	);
+	if (of !== 'pole' || stack.upright.length === null) return nearest;
+	return { ...nearest, upright: { ...stack.upright, length: toEighth(height * 1000) } };
 }
 
 function scaleStack(stack: Stack, scale: Scale): Stack {

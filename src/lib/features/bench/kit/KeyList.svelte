@@ -47,8 +47,8 @@
 		const all = [...(list?.querySelectorAll<HTMLElement>('.say') ?? [])];
 		all[all.indexOf(from as HTMLElement) + by]?.focus();
 	}
-	function edit({ id, text }: KeyRow) {
-		bench.startEditingPart(section.id, id, text);
+	function edit({ id, typed }: KeyRow) {
+		bench.startEditingPart(section.id, id, typed);
 		onedit();
 	}
 </script>

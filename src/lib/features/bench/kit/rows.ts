@@ -1,6 +1,6 @@
 import type { Id } from '../../../core/document/id.ts';
 import { printLines } from '../../../core/language/print.ts';
-import type { Section } from '../../../core/recipe/recipe.ts';
+import type { Recipe, Section } from '../../../core/recipe/recipe.ts';
 import type { PrintedLine } from '../../../core/structures/facets/print.ts';
 import type { Bench } from '../bench.svelte.ts';
 
@@ -9,6 +9,8 @@ export interface KeyRow {
 	/** What has an id can be moved and taken out; the others are said anew. */
 	readonly id: Id | null;
 	readonly text: string;
+	/** The same as it is typed. */
+	readonly typed: string;
 	/** What it is called where it is taken out. */
 	readonly name: string;
 	readonly hex: string;
@@ -19,13 +21,19 @@ export interface KeyRow {
 }
 
 /** What a section says, a row a line, in the order of the recipe; what is only said yet too. */
-export const rowsOf = (bench: Bench, section: Section): (PrintedLine & KeyRow)[] =>
-	printLines(section, bench.shown, (id) => bench.catalogue.materials.get(id)).map((line) => ({
+export function rowsOf(bench: Bench, section: Section): (PrintedLine & KeyRow)[] {
+	const lines = (recipe: Pick<Recipe, 'slots' | 'sections'>) =>
+		printLines(section, recipe, (id) => bench.catalogue.materials.get(id));
+	// A colour is shown by what it holds, and typed by its own name.
+	const typed = lines(bench.shown);
+	return lines(bench.shownByColour).map((line, i) => ({
 		...line,
+		typed: typed[i]!.text,
 		name: line.text,
 		hex: hexOfSlot(bench, line.slot),
 		asides: line.id === null ? [] : asidesOf(bench, line.id)
 	}));
+}
 
 /** The colour a slot has in what is shown; nothing where it is open. */
 export function hexOfSlot(bench: Bench, slot: string | null): string {

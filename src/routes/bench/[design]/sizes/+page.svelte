@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MEASURE_WORDS } from '$lib/core/document/measure.ts';
 	import { formatHours } from '$lib/core/labour/standards.ts';
 	import { formatMoney } from '$lib/core/money/money.ts';
 	import { formatFeet, type Millimetres } from '$lib/core/units/length.ts';
@@ -8,6 +9,8 @@
 	let { data } = $props();
 	const HEIGHT = 260;
 	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...data.sizes.map((s) => s.picture?.height ?? 0)));
+	/** All sizes are said of the same. */
+	const of = $derived(data.sizes[0]?.of ?? 'over all');
 	const feet = (mm: number | null) => (mm === null ? '—' : formatFeet(mm as Millimetres));
 </script>
 
@@ -41,8 +44,8 @@
 						{#each data.sizes as size (size.id)}<td>{of(size)}</td>{/each}
 					</tr>
 				{/snippet}
-				{@render line('body height', (s) => feet(s.body))}
-				{@render line('overall', (s) => feet(s.overall))}
+				{@render line(`height, ${MEASURE_WORDS[of]}`, (s) => feet(s.height))}
+				{#if of !== 'over all'}{@render line('over all', (s) => feet(s.overall))}{/if}
 				{@render line('balloons', (s) => String(s.balloons))}
 				{@render line('build time', (s) => formatHours(s.seconds))}
 				{@render line(

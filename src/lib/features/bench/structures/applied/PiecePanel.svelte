@@ -102,9 +102,9 @@
 					use={size}
 				/>
 				<Pick
-					label="Colour slot"
+					label="Its colour"
 					value={piece.what.balloon.slot}
-					options={bench.recipe.slots.map((s) => [s.id, s.name] as const)}
+					options={bench.shownByColour.slots.map((s) => [s.id, s.name] as const)}
 					onpick={(v) =>
 						change((p) => {
 							if (p.what.kind === 'balloon') p.what.balloon.slot = v;

@@ -20,6 +20,8 @@
 		colourway: Colourway | undefined;
 		catalogue: Catalogue;
 		scale: number;
+		/** So many layers of it in the size in hand. */
+		repeat: number;
 		/** Running height at the row's upper edge; a dash where a size is not known. */
 		height: string;
 		selected: boolean;
@@ -39,6 +41,7 @@
 		colourway,
 		catalogue,
 		scale,
+		repeat,
 		height,
 		selected,
 		ghost,
@@ -71,7 +74,7 @@
 		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
 	]);
 	const label = $derived(
-		`${layer.clusters.map(printShort).join(' and ')}, ${named.map((n) => n.name).join(', ')}${layer.repeat > 1 ? `, ${layer.repeat} layers` : ''}`
+		`${layer.clusters.map(printShort).join(' and ')}, ${named.map(shown).join(', ')}${repeat > 1 ? `, ${repeat} layers` : ''}`
 	);
 	/** Rows far out of sight are a name and a height only: what nobody sees is not drawn. */
 	let near = $state(true);
@@ -131,7 +134,10 @@
 					{/if}
 				</span>
 			</span>
-			{#if layer.repeat > 1}<span class="repeat figures">×{layer.repeat}</span>{/if}
+			{#if repeat > 1 || layer.repeat > 1}<span
+					class="repeat figures"
+					title={repeat === layer.repeat ? undefined : `×${layer.repeat} as it stands`}>×{repeat}</span
+				>{/if}
 		{/if}
 	</button>
 </div>

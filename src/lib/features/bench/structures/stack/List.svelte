@@ -31,6 +31,12 @@
 	const layers = $derived(stacksIn(bench.shown).flatMap(({ stack }) => stack.layers));
 	/** Rows are numbered through the whole design. */
 	const rowOf = $derived(new Map(layers.map((layer, row) => [layer.id, row])));
+	/** How often each row is repeated in the size in hand; in none, as it is said. */
+	const built = $derived(
+		bench.inSize
+			? new Map(stacksIn(bench.tally.built).flatMap(({ stack }) => stack.layers.map((l) => [l.id, l.repeat])))
+			: null
+	);
 	const scale = $derived(glyphScale(layers));
 	const colourway = $derived(bench.shown.colourways.find((c) => c.id === bench.chosen.id));
 	const heightOf = (id: string) => {
@@ -184,6 +190,7 @@
 				catalogue={bench.catalogue}
 				{scale}
 				height={heightOf(layer.id)}
+				repeat={built?.get(layer.id) ?? layer.repeat}
 				selected={bench.selected === layer.id}
 				ghost={bench.ghost === layer.id}
 				pointed={bench.pointed?.about === layer.id}

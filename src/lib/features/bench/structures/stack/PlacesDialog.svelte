@@ -62,7 +62,7 @@
 	const label = ({ place, slot, cluster }: (typeof balls)[number]) =>
 		[
 			printBalloon(place),
-			slotName(slot, bench.recipe.slots),
+			slotName(slot, bench.shownByColour.slots),
 			cluster.side === 'all' ? '' : `cluster at the ${cluster.side}`,
 			place.side ? `looks ${place.side}` : ''
 		]
@@ -157,7 +157,7 @@
 	] as const;
 	const slotOptions = $derived([
 		['', 'as the pattern says'] as const,
-		...bench.recipe.slots.map((s) => [s.id, s.name] as const)
+		...bench.shownByColour.slots.map((s) => [s.id, s.name] as const)
 	]);
 	let open = $derived(layer !== null && row !== undefined);
 </script>
@@ -249,7 +249,7 @@
 						onpick={(v) => change({ method: v === '' ? null : (v as 'hole' | 'eye') })}
 					/>
 					<Pick
-						label="Colour slot"
+						label="Its colour"
 						value={first.place.slot ?? ''}
 						options={slotOptions}
 						onpick={(v) => change({ slot: v || null })}
