@@ -124,14 +124,14 @@ test('the picture: a balloon says its line and lights its row, a row lights its 
 	await page.mouse.move(box.x + box.width * 0.42, box.y + box.height * 0.5);
 	for (let y = 0.3; y < 0.95; y += 0.02) {
 		await page.mouse.move(box.x + box.width * 0.42, box.y + box.height * y);
-		if (await page.getByText('lamp, row 1: 1 × 16 at 13 amber').isVisible()) break;
+		if (await page.getByText('lamp, row 1: 1 × 16 at 13 lamp amber').isVisible()) break;
 	}
-	await expect(page.getByText('lamp, row 1: 1 × 16 at 13 amber')).toBeVisible();
+	await expect(page.getByText('lamp, row 1: 1 × 16 at 13 lamp amber')).toBeVisible();
 	await expect(page.locator('.row.pointed')).toHaveCount(1);
 
 	await picture.focus();
 	await page.keyboard.press('PageUp');
-	await expect(page.getByText('column, row 1: 4 × 11 at 10 white ×2')).toBeVisible();
+	await expect(page.getByText('column, row 1: 4 × 11 at 10 gull white ×2')).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { pressed: true, name: /^4 × 11 at 10/ })).toBeVisible();
 	// Its actions are open; the picture has the keys again when they are closed.

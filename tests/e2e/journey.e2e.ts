@@ -14,7 +14,9 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	const ghosted = await cents(page, 'cost');
 	expect(ghosted).toBeGreaterThan(0);
 	await page.keyboard.press('Enter');
-	await expect(page.getByRole('button', { name: '6 × 11 at 10½, gold', exact: true })).toBeVisible();
+	await expect(
+		page.getByRole('button', { name: '6 × 11 at 10½, hive gold matte', exact: true })
+	).toBeVisible();
 	expect(await cents(page, 'cost')).toBe(ghosted);
 
 	// The short form: under 20 keystrokes with Enter.

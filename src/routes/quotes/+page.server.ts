@@ -19,7 +19,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const asked = Number(url.searchParams.get('page') ?? 1);
 	const page = Number.isInteger(asked) ? asked : 1;
 	const found = await locals.repos.quotes.list({ search, page, today: day });
+	const drafts = found.rows.filter((r) => r.state === 'draft' && r.lineCount > 0).map((r) => r.id);
 	return {
+		// Said when they are worked out: the page is there before.
+		sums: sumsOf(drafts.length === 0 ? Promise.resolve({}) : locals.work('draft sums', { ids: drafts })),
 		colourway: url.searchParams.get('colourway') ?? '',
 		size: url.searchParams.get('size') ?? '',
 		...found,
@@ -31,6 +34,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		fresh: crypto.randomUUID()
 	};
 };
+
+/** A sum that cannot be worked out just now is a dash, and no fault of the page. */
+const sumsOf = (sums: Promise<Record<string, number>>): Promise<Record<string, number>> =>
+	sums.catch(() => ({}));
 
 /** An id of the form; nothing where it is blank or none. One the version lacks is read as its first, or as it stands. */
 const idIn = (said: string | undefined): string | null =>

@@ -7,6 +7,9 @@
 
 	let { data, form } = $props();
 	const pageAt = (page: number) => `?${new URLSearchParams({ search: data.search, page: String(page) })}`;
+	/** What a draft comes to now; without lines or a price nothing. */
+	const sumOf = (sums: Record<string, number>, id: string) =>
+		sums[id] === undefined ? '—' : formatMoney(money(sums[id], data.currency));
 	const groups = $derived(
 		[
 			{ name: 'Next', rows: data.rows.filter((r) => r.eventDate !== null && r.eventDate >= data.today) },
@@ -78,21 +81,23 @@
 					<li class="border-b border-line">
 						<a
 							href="/quotes/{row.id}"
-							class="grid grid-cols-[150px_1fr_110px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
+							class="grid grid-cols-[150px_1fr_110px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[auto_1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
 						>
-							<span class="figures text-[13.5px]">{row.eventDate ? dayWords(row.eventDate) : '—'}</span>
-							<span class="min-w-0"
+							<span class="figures text-[13.5px] whitespace-nowrap max-sm:order-2"
+								>{row.eventDate ? dayWords(row.eventDate) : '—'}</span
+							>
+							<span class="min-w-0 max-sm:order-1 max-sm:col-span-3"
 								><b>{row.clientName}</b>
 								<span class="text-muted"
 									>{row.occasion || 'no occasion yet'} · no. {row.number}, {row.lineCount}
 									{row.lineCount === 1 ? 'line' : 'lines'}</span
 								></span
 							>
-							<span class="state {row.state}">{row.state}</span>
-							<span class="figures text-right"
-								>{row.frozenTotal === null
-									? 'in work'
-									: formatMoney(money(row.frozenTotal, data.currency))}</span
+							<span class="state {row.state} max-sm:order-3">{row.state}</span>
+							<span class="figures text-right max-sm:order-4"
+								>{#if row.frozenTotal !== null}{formatMoney(
+										money(row.frozenTotal, data.currency)
+									)}{:else}{#await data.sums}…{:then sums}{sumOf(sums, row.id)}{/await}{/if}</span
 							>
 						</a>
 					</li>

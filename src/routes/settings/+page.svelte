@@ -14,6 +14,18 @@
 	/** What the fields started from: a change of somebody else is seen by it. */
 	const started = $derived(JSON.stringify(form && 'started' in form ? form.started : data.values));
 	const errors = $derived((form?.errors ?? {}) as Record<string, string>);
+	const wrong = $derived(Object.entries(errors).filter(([, say]) => say));
+	/** Rules by what they come along with. */
+	const GROUPS: readonly (readonly [name: string, of: RegExp])[] = [
+		['With rows', /^(floor|cluster|layer)/],
+		['With pieces fixed on', /^(strip|dash|dab|tape|tied|trial|attachment)/],
+		['With gas, filling and paint', /./]
+	];
+	const groups = $derived.by(() => {
+		const groupOf = (of: string) => GROUPS.findIndex(([, words]) => words.test(of));
+		const all = data.rules.map((rule, index) => ({ rule, index }));
+		return GROUPS.map(([name], at) => ({ name, rules: all.filter(({ rule }) => groupOf(rule.of) === at) }));
+	});
 </script>
 
 {#snippet text(label: string, name: string, unit = '')}
@@ -61,19 +73,28 @@
 				update({ reset: false })}
 	>
 		<input type="hidden" name="started" value={started} />
-		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
-			<legend class="mb-2 font-head text-base font-bold">Business</legend>
-			{@render text('Name', 'name')}{@render text('Address', 'address')}{@render text(
-				'Email',
-				'email'
-			)}{@render text('Phone', 'phone')}
-			<div class="col-span-full">
-				<Field label="Terms under every quote"
-					>{#snippet children(attributes)}<textarea {...attributes} name="terms" class="control" rows="3"
-							>{values.terms}</textarea
-						>{/snippet}</Field
-				>
-			</div>
+		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
+			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
+			{@render choice('Priced by', 'method', data.methods)}
+			{#each data.methods as [method, , label] (method)}{@render text(label, method, '%')}{/each}
+			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
+			{@render choice('which one', 'pricePointMode', [
+				['up', 'the next one up'],
+				['nearest', 'the nearest']
+			])}
+			{@render text('Minimum order', 'minimum', ' ')}
+			{@render text('Deposit', 'deposit', '%')}
+			{@render text('Tax rate', 'tax', '%')}
+			{@render choice('Prices', 'taxKind', [
+				['exclusive', 'are before tax'],
+				['inclusive', 'include tax']
+			])}
+			{@render text('Payment fee', 'fee', '%')}
+			{@render text('and a payment', 'feeFixed', ' ')}
+			{@render choice('A price by markup', 'feeOnTop', [
+				['yes', 'has the payment fees on top'],
+				['no', 'pays the payment fees itself']
+			])}
 		</fieldset>
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">What work and waste cost</legend>
@@ -89,6 +110,20 @@
 				['piece', 'the pieces it takes'],
 				['bag', 'every bag it opens']
 			])}
+		</fieldset>
+		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
+			<legend class="mb-2 font-head text-base font-bold">Business</legend>
+			{@render text('Name', 'name')}{@render text('Address', 'address')}{@render text(
+				'Email',
+				'email'
+			)}{@render text('Phone', 'phone')}
+			<div class="col-span-full">
+				<Field label="Terms under every quote"
+					>{#snippet children(attributes)}<textarea {...attributes} name="terms" class="control" rows="3"
+							>{values.terms}</textarea
+						>{/snippet}</Field
+				>
+			</div>
 		</fieldset>
 		<fieldset class="grid gap-y-2">
 			<legend class="mb-1 font-head text-base font-bold">Pumps</legend>
@@ -116,44 +151,42 @@
 				Lines that nobody says: the bill works them out. ¼ for each cluster is one piece for four. A blank is
 				no rule.
 			</p>
-			{#each data.rules as rule, index (index)}
-				<div
-					class="grid grid-cols-[minmax(0,1fr)_130px_minmax(0,1.2fr)] items-start gap-x-5 max-sm:grid-cols-1"
-				>
-					<p class="pt-7 max-sm:pt-1">for each {rule.of}</p>
-					<input type="hidden" name="of-{index}" value={rule.of} />
-					{@render text('Pieces', `each-${index}`, ' ')}
-					{@render choice('Of', `material-${index}`, [
-						['', 'not chosen yet'],
-						...(rule.gone === null ? [] : [[rule.gone, 'no longer in the Stockroom'] as const]),
-						...rule.choices.map((m) => [m.id, m.name] as const)
-					])}
-				</div>
+			{#each groups as { name, rules } (name)}
+				<h2 class="mt-2 text-[14px]">{name}</h2>
+				{#each rules as { rule, index } (index)}
+					<div
+						class="grid grid-cols-[minmax(0,1fr)_130px_minmax(0,1.2fr)] items-start gap-x-5 max-sm:grid-cols-1"
+					>
+						<p class="pt-7 max-sm:pt-1">for each {rule.of}</p>
+						<input type="hidden" name="of-{index}" value={rule.of} />
+						{@render text('Pieces', `each-${index}`, ' ')}
+						{@render choice('Of', `material-${index}`, [
+							['', 'not chosen yet'],
+							...(rule.gone === null ? [] : [[rule.gone, 'no longer in the Stockroom'] as const]),
+							...rule.choices.map((m) => [m.id, m.name] as const)
+						])}
+					</div>
+				{/each}
 			{/each}
 		</fieldset>
-		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
-			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
-			{@render choice('Priced by', 'method', data.methods)}
-			{#each data.methods as [method, , label] (method)}{@render text(label, method, '%')}{/each}
-			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
-			{@render choice('which one', 'pricePointMode', [
-				['up', 'the next one up'],
-				['nearest', 'the nearest']
-			])}
-			{@render text('Minimum order', 'minimum', ' ')}
-			{@render text('Deposit', 'deposit', '%')}
-			{@render text('Tax rate', 'tax', '%')}
-			{@render choice('Prices', 'taxKind', [
-				['exclusive', 'are before tax'],
-				['inclusive', 'include tax']
-			])}
-			{@render text('Payment fee', 'fee', '%')}
-			{@render text('and a payment', 'feeFixed', ' ')}
-			{@render choice('A price by markup', 'feeOnTop', [
-				['yes', 'has the payment fees on top'],
-				['no', 'pays the payment fees itself']
-			])}
-		</fieldset>
-		<p><Button kind="strong" type="submit">Save</Button></p>
+		<div class="grid gap-3">
+			{#if wrong.length > 0}
+				<Notice level="bad" live>
+					Not saved yet: {wrong.length === 1
+						? 'one field needs another answer'
+						: `${wrong.length} fields need another answer`}.
+					{#each wrong as [name, say] (name)}
+						<button
+							type="button"
+							class="block text-left underline underline-offset-4"
+							onclick={() => document.querySelector<HTMLElement>(`[name="${name}"]`)?.focus()}>{say}</button
+						>
+					{/each}
+				</Notice>
+			{:else if form?.saved}
+				<Notice level="good">It counts from now on.</Notice>
+			{/if}
+			<p><Button kind="strong" type="submit">Save</Button></p>
+		</div>
 	</form>
 </main>

@@ -82,9 +82,10 @@
 	{/if}
 	{#if data.pages > 1}
 		<nav class="flex items-center justify-center gap-4 py-6" aria-label="Pages">
-			{#if data.page > 1}<a class="quiet-link" href={link({ page: data.page - 1 })}>back</a>{/if}
-			<span class="figures text-[13px]">{data.page} of {data.pages}</span>
-			{#if data.page < data.pages}<a class="quiet-link" href={link({ page: data.page + 1 })}>on</a>{/if}
+			{#if data.page > 1}<a class="quiet-link" href={link({ page: data.page - 1 })}>the page before</a>{/if}
+			<span class="text-muted">page {data.page} of {data.pages}</span>
+			{#if data.page < data.pages}<a class="quiet-link" href={link({ page: data.page + 1 })}>the next page</a
+				>{/if}
 		</nav>
 	{/if}
 </main>

@@ -48,9 +48,7 @@
 	<div class="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_360px]">
 		<section>
 			<h2 class="text-lg">On the entry line</h2>
-			<p class="mb-3 text-muted">
-				Colours are slots of the design or colours of the Stockroom; a few letters do.
-			</p>
+			<p class="mb-3 text-muted">Colours are those of the design or of the Stockroom; a few letters do.</p>
 			<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
 				{#each SAY as [say, means] (say)}<dt class="figures text-[13.5px] font-semibold">{say}</dt>
 					<dd class="text-muted">{means}</dd>{/each}

@@ -143,9 +143,10 @@
 			<table>
 				<thead
 					><tr
-						><th>material</th><th>kind</th><th class="n">bag</th><th class="n">loss</th><th>supplier</th><th
-							class="n">pack</th
-						><th class="n">pack price</th><th class="n">one</th><th></th></tr
+						><th>material</th><th class="wide">kind</th><th class="n wide">bag</th><th class="n wide">loss</th
+						><th class="wider">supplier</th><th class="n wide">pack</th><th class="n">pack price</th><th
+							class="n">one</th
+						><th></th></tr
 					></thead
 				>
 				<tbody>
@@ -155,10 +156,10 @@
 							<td
 								>{#if row.hex}<span class="dot" style:background={row.hex}></span>{/if}{row.name}</td
 							>
-							<td class="text-muted">{KIND_WORDS[row.kind]}</td>
-							<td class="n">{row.nominal}</td>
-							<td class="n">{row.loss}</td>
-							<td class="text-muted">{row.pack?.supplier ?? ''}</td>
+							<td class="wide text-muted">{KIND_WORDS[row.kind]}</td>
+							<td class="n wide">{row.nominal}</td>
+							<td class="n wide">{row.loss}</td>
+							<td class="wider text-muted">{row.pack?.supplier ?? ''}</td>
 							{#if row.pack && (editing === row.id || trouble)}
 								<td colspan="4">
 									<form
@@ -192,7 +193,7 @@
 									</form>
 								</td>
 							{:else}
-								<td class="n">{row.pack?.count ?? ''}</td>
+								<td class="n wide">{row.pack?.count ?? ''}</td>
 								<td class="n"
 									>{row.pack?.priceMinor == null ? 'not known' : priceText(row.pack.priceMinor)}</td
 								>
@@ -237,6 +238,24 @@
 	th.n {
 		font: 500 13px/1.4 var(--font-text);
 		color: var(--muted);
+	}
+	/* Name and prices are the last to go. */
+	@media (max-width: 900px) {
+		.wider {
+			display: none;
+		}
+	}
+	@media (max-width: 640px) {
+		.wide {
+			display: none;
+		}
+		th,
+		td {
+			padding: 6px 5px;
+		}
+		td:first-child {
+			white-space: normal;
+		}
 	}
 	.dot {
 		display: inline-block;

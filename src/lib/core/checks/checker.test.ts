@@ -42,7 +42,7 @@ function remedied(recipe: Recipe, code: Finding['code']): { recipe: Recipe; say:
 	return { recipe: draft as Recipe, say };
 }
 
-describe('a step inside a graded run (common practice: over 1½ in of three layers or more)', () => {
+describe('a step among layers that grow evenly (common practice: over 1½ in of three layers or more)', () => {
 	const run = (...sizes: number[]) => design('run', ...sizes.map((s) => `4 11 at ${s} white`));
 	test.each<[string, number[], boolean]>([
 		['three that shrink by an inch', [10, 9, 8], false],

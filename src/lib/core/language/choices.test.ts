@@ -113,7 +113,7 @@ describe('what can be said in one line', () => {
 		['put 2 5 at 4 red', /What does it sit on/],
 		['put 2 5 at 4 red on row 9', /there is no row 9/],
 		['put 2 5 at 4 red on wing row 1', /no section “wing”/],
-		['put 2 5 at 4 red on row 1 place 9', /places 1 to 4/],
+		['put 2 5 at 4 red on row 1 place 9', /It has 1 to 4/],
 		['put 2 5 at 4 red on wall', /How high on the wall/],
 		['put 2 5 at 4 red on row 1 with tar', /fixed with strip/],
 		['put 999 5 at 4 red on row 1', /How many pieces/],

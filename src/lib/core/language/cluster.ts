@@ -118,7 +118,7 @@ function patternOf(r: Reader): Parsed<SaidPattern> {
 		const words: string[] = [];
 		while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text)) words.push(r.all[r.at++]!.text);
 		if (words.length === 0)
-			return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
+			return refuse('missing', 'In which colour? Name a colour of the design or of the Stockroom.');
 		const ref = nameColour(words, r.context);
 		if (!ref.ok) return ref;
 		if (!Number.isInteger(rings) || rings < 1 || rings > MOST_REPEATS)

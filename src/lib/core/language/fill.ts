@@ -41,7 +41,7 @@ export function saidColour(
 ): Parsed<{ readonly words: readonly string[]; readonly colour: ColourRef }> {
 	const words = r.words(...until);
 	if (words.length === 0)
-		return refuse('missing', 'In which colour? Name a slot or a colour of the Stockroom.');
+		return refuse('missing', 'In which colour? Name a colour of the design or of the Stockroom.');
 	const colour = nameColour(words, r.context);
 	return colour.ok ? got({ words, colour: colour.value }) : colour;
 }

@@ -104,7 +104,7 @@ function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }>
 		const place = places[(r.number()?.valueOf() ?? 0) - 1];
 		return place !== undefined
 			? got({ host: { on: 'place', place }, section: section.id })
-			: refuse('too-big', `On which place? The row has places 1 to ${places.length}.`);
+			: refuse('too-big', `On which balloon of the row? It has 1 to ${places.length}.`);
 	}
 	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
 	const { id: layer } = row.value;

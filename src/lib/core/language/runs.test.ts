@@ -143,7 +143,7 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 		['curve 1 by 1, 1 by 1 ft', /a path has a length/],
 		['curve 0 by 0, 900 by 1 ft', /650 ft/],
 		['helix 1 ft across', /how many turns/],
-		['along nothing', /no other run/],
+		['along nothing', /no other in this design/],
 		['0 % 5 at 4 of white', /above 0 and at most 100/],
 		['120 % 5 at 4 of white', /above 0 and at most 100/],
 		['30 % 5 at 4', /In which colours/],
@@ -158,7 +158,7 @@ describe('what no run and no weave can be is refused where it was typed', () => 
 		['hung on paper wall', /Hung on what/],
 		['tee at 4 ft', /which way/],
 		['4 5 at 4 white apart 0 in', /How far/],
-		['4 5 at 4 white to 6 ft', /change the path/],
+		['4 5 at 4 white to 6 ft', /as long as the path/],
 		['spare 999 clusters', /up to 200/]
 	])('%s', (text, sentence) => {
 		const entry = parse(garland, text);

@@ -95,7 +95,8 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const own = section === null ? undefined : pressed;
 				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over, pressed: own });
 			}
-			if (view !== 'plan') brush.upright(stack, at, insideTopper(placed));
+			if (view !== 'plan')
+				brush.upright(stack, at, Math.min(insideTopper(placed), endsIn(assembly, piece, spot)));
 		}
 	}
 	for (const { section, of, balls, strands, colourway, spots } of assembly.applied) {
@@ -130,6 +131,30 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 function insideTopper({ layers }: PlacedStack): number {
 	const [ball, ...others] = layers.at(-1)?.rings.flat() ?? [];
 	return ball && others.length === 0 && layers.length > 1 ? ball.z : Infinity;
+}
+
+/**
+ * Height over its foot at which a pole ends in something of another section that stands on it, mm: the middle of the
+ * highest ball over its axis. Asked only of a pole that is seen over its own rows.
+ */
+function endsIn(assembly: Assembly, piece: Piece, spot: Spot): number {
+	const { length } = piece.stack.upright;
+	const end = spot.z + (length ?? 0) / 1000;
+	const own = spot.z + piece.placed.overall.usual;
+	if (length === null || end <= own) return Infinity;
+	let best = Infinity;
+	const over = (ball: Ball, at: Spot) => {
+		const { x, y, z } = pointAt(at, ball);
+		const onAxis = Math.hypot(x - spot.x, y - spot.y) < ball.d / 4;
+		if (onAxis && z > own - ball.d && z < end) best = z - spot.z;
+	};
+	for (const { of, placed, spots } of assembly.pieces)
+		if (of !== piece.of)
+			for (const at of spots)
+				for (const { rings } of placed.layers) for (const b of rings.flat()) over(b, at);
+	for (const { of, balls, spots } of assembly.applied)
+		if (of !== piece.of) for (const at of spots) for (const { ball } of balls) over(ball, at);
+	return best;
 }
 
 const outwards = ({ x, y }: Ball): readonly [number, number] => {

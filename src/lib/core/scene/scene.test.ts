@@ -45,6 +45,18 @@ describe('the draw list', () => {
 		const short = draw(design('pole', '4 11 at 10 white x2', '1 16 at 14 red', 'pole 1 ft'));
 		expect(short.tubes![0]!.y2).toBeCloseTo(304.8, 1);
 	});
+	test('a pole ends in what another section puts on top of it', () => {
+		const gate = design(
+			'gate',
+			'4 11 at 10 white x2',
+			'pole 7 ft',
+			'section head on column',
+			'1 16 at 14 red'
+		);
+		const { discs, paints, tubes } = draw(gate);
+		const head = discs.find((d) => paints[d.paint]!.hex === '#c8402f')!;
+		expect(tubes![0]!.y2).toBeCloseTo(head.y, 1);
+	});
 	test('what is pressed is the balloon that is seen there: its place, and the slot that gave it its colour', () => {
 		const recipe = design('two', '4 11 at 10 spiral white / gold x3', '1 16 at 12 red');
 		const pressed: Pressed[] = [];

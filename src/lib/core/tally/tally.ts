@@ -39,7 +39,7 @@ export interface Tally {
 	/** The stacks of the design itself. */
 	readonly stacks: readonly { readonly section: Id; readonly placed: PlacedStack }[];
 	readonly bill: Bill;
-	/** The recipe as it is built: in its size, without the slots left out; and what gave way for it, in words. */
+	/** The recipe as it is built: in its size, without the slots left out; and what had to change for it, in words. */
 	readonly built: Recipe;
 	readonly notes: readonly string[];
 	readonly tasks: readonly TimedTask[];

@@ -1,14 +1,11 @@
 <script lang="ts">
-	import Redo from '@lucide/svelte/icons/redo-2';
-	import Undo from '@lucide/svelte/icons/undo-2';
 	import { onMount, untrack, type Snippet } from 'svelte';
-	import Button from '../../ui/button/Button.svelte';
 	import { Bench } from './bench.svelte.ts';
 	import type { BenchData } from './bench-data.ts';
+	import BenchTools from './BenchTools.svelte';
 	import BenchPicture from './BenchPicture.svelte';
 	import BenchTape from './BenchTape.svelte';
 	import ColourPanel from './ColourPanel.svelte';
-	import DesignPanel from './DesignPanel.svelte';
 	import SizesPanel from './SizesPanel.svelte';
 	import Conflict from './Conflict.svelte';
 	import PlacesDialog from './structures/stack/PlacesDialog.svelte';
@@ -199,40 +196,7 @@
 		</p>
 		<ColourPanel {bench} />
 		<SizesPanel {bench} />
-		<div class="tools">
-			<button
-				type="button"
-				class="tool"
-				disabled={!bench.canUndo}
-				onclick={() => bench.undo()}
-				title="Undo ({isMac ? '⌘' : 'Ctrl '}Z)"
-				aria-label="Undo"><Undo size={17} /></button
-			>
-			<button
-				type="button"
-				class="tool"
-				disabled={!bench.canRedo}
-				onclick={() => bench.redo()}
-				title="Redo"
-				aria-label="Redo"><Redo size={17} /></button
-			>
-			<DesignPanel {bench} />
-			<a class="quiet-link px-1" href="/bench/{bench.id}/versions">Versions</a>
-			<a
-				class="quiet-link px-1"
-				href="/bench/{bench.id}/lists?colourway={bench.chosen.id}{bench.inSize
-					? `&size=${bench.inSize.id}`
-					: ''}">Lists</a
-			>
-			<a
-				class="quiet-link px-1"
-				href="/bench/{bench.id}/plan?colourway={bench.chosen.id}{bench.inSize
-					? `&size=${bench.inSize.id}`
-					: ''}">Steps</a
-			>
-			<Button onclick={() => ask('stay')} disabled={keeping || !hasContent}>Keep</Button>
-			<Button kind="strong" onclick={() => ask('quote')} disabled={keeping || !hasContent}>Quote this</Button>
-		</div>
+		<BenchTools {bench} {isMac} keepable={!keeping && hasContent} onkeep={(next) => void ask(next)} />
 	</header>
 	<div class="three">
 		<RecipePanel bind:this={panel} {bench} {begun} onplaces={(layer) => (places = layer)} />
@@ -285,34 +249,21 @@
 	.name:hover {
 		border-color: var(--line);
 	}
+	/* One line: what it is called and kept by gives way, whether it is saved does not. */
 	.state {
-		display: grid;
+		display: flex;
+		min-width: 120px;
+		flex: 0 1 auto;
+		gap: 0 8px;
 		font-size: 12.6px;
 		line-height: 17px;
-		color: var(--muted);
-		flex: 0 1 auto;
-		min-width: 96px;
-	}
-	.tools {
-		display: flex;
-		flex: none;
-		align-items: center;
-		gap: 8px;
-		margin-left: auto;
 		white-space: nowrap;
+		color: var(--muted);
 	}
-	.tool {
-		display: grid;
-		place-items: center;
-		width: 32px;
-		height: 32px;
-		border-radius: 6px;
-	}
-	.tool:hover {
-		background: var(--tint);
-	}
-	.tool:disabled {
-		opacity: 0.35;
+	.state span:first-child {
+		min-width: 0;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
 	.three {
 		display: grid;
@@ -344,10 +295,6 @@
 			flex-wrap: wrap;
 			padding: 8px 0;
 			gap: 6px 12px;
-		}
-		.tools {
-			flex: 0 1 auto;
-			flex-wrap: wrap;
 		}
 		.three {
 			grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);

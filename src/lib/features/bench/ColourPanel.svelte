@@ -11,6 +11,8 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
+	/** Colours shown in the head, on one line: the others are in the panel. */
+	const MOST_DOTS = 5;
 	const recipe = $derived(bench.recipe);
 	const chosen = $derived(bench.chosen);
 	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
@@ -56,18 +58,20 @@
 
 <Popover label="Colourway {chosen.name}: change colours" width={400}>
 	{#snippet trigger()}
-		<span
-			class="flex flex-none flex-wrap gap-1.5"
-			style:max-width="{22 * Math.min(recipe.slots.length, 6)}px"
-		>
-			{#each recipe.slots as slot (slot.id)}
+		<span class="flex flex-none gap-1.5">
+			{#each recipe.slots.slice(0, MOST_DOTS) as slot (slot.id)}
 				<span
 					class="h-4 w-4 rounded-full border border-line"
 					style:background={hexOf(slot.id) ?? 'transparent'}
 				></span>
 			{/each}
 		</span>
-		<span class="ml-0.5 text-sm whitespace-nowrap">{chosen.name}</span>
+		{#if recipe.slots.length > MOST_DOTS}<span class="figures text-[12.6px] text-muted"
+				>+{recipe.slots.length - MOST_DOTS}</span
+			>{/if}
+		<span class="ml-0.5 max-w-[18ch] overflow-hidden text-sm text-ellipsis whitespace-nowrap"
+			>{chosen.name}</span
+		>
 	{/snippet}
 	<div class="grid gap-2.5 text-sm">
 		{#if recipe.colourways.length > 1}

@@ -90,9 +90,7 @@
 	.where {
 		min-width: 0;
 		flex: 1;
-		overflow: hidden;
-		text-overflow: ellipsis;
-		white-space: nowrap;
+		line-height: 16px;
 		color: var(--muted);
 	}
 </style>

@@ -153,7 +153,9 @@ export class Bench {
 	readonly ghost = $derived(this.#ghosted.ghost);
 	/** With every slot under the name of the colour it holds. */
 	readonly shownByColour = $derived.by(() => {
-		const slots = holding(this.shown.slots, this.chosen.fills, this.catalogue.colourNames);
+		// Of what is being typed, too.
+		const { fills } = this.shown.colourways.find((c) => c.id === this.chosen.id) ?? this.chosen;
+		const slots = holding(this.shown.slots, fills, this.catalogue.colourNames);
 		return { ...this.shown, slots };
 	});
 	readonly tally = $derived.by(() =>

@@ -16,6 +16,8 @@
 		readonly margin: number | undefined;
 		readonly seconds: number;
 		readonly balloons: number;
+		readonly partOf: readonly string[];
+		readonly tall: string;
 	}
 	interface Props {
 		items: readonly Item[];
@@ -51,15 +53,18 @@
 						loading="lazy"
 					/>{/if}</a
 			>
-			<div class="tape">
-				<h2><a href="/bench/{item.id}">{item.name}</a></h2>
-				<p class="tags">
-					{item.tags.join(', ')}<br />{item.keptNumber === 0
+			<h2 class="tape"><a href="/bench/{item.id}">{item.name}</a></h2>
+			<p class="tape tags">
+				{[item.tags.join(', '), item.tall].filter(Boolean).join(' · ')}
+				{#if item.partOf.length > 0}<br /><span class="part" title="Part of {item.partOf.join(', ')}"
+						>part</span
+					>
+					of {item.partOf.length === 1 ? item.partOf[0] : `${item.partOf.length} designs`}{/if}
+				{#if item.keptNumber === 0 || item.ahead}<br />{item.keptNumber === 0
 						? 'not kept yet'
-						: item.ahead
-							? 'working copy newer'
-							: ''}
-				</p>
+						: 'working copy newer'}{/if}
+			</p>
+			<div class="tape">
 				<CostCard cost={item.cost} margin={item.margin} price={item.price} seconds={item.seconds} />
 				<form method="post" action="?/duplicate" class="mt-1">
 					<input type="hidden" name="of" value={item.id} />
@@ -78,11 +83,14 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
 		column-gap: 0;
-		row-gap: 26px;
+		row-gap: 0;
 	}
+	/* Names, tags and figures of neighbours stand on the same lines, however long they are. */
 	li {
-		display: flex;
-		flex-direction: column;
+		display: grid;
+		grid-row: span 4;
+		grid-template-rows: subgrid;
+		padding-bottom: 26px;
 	}
 	.picture {
 		display: grid;
@@ -105,18 +113,27 @@
 	}
 	.tape {
 		max-width: 206px;
-		padding: 8px 18px 0 4px;
+		width: 100%;
+		padding: 0 18px 0 4px;
 	}
 	h2 {
+		padding-top: 8px;
 		font-size: 16px;
+		line-height: 1.25;
 	}
 	h2 a:hover {
 		text-decoration: underline;
 	}
 	.tags {
-		min-height: 36px;
+		padding-bottom: 6px;
 		font-size: 12.6px;
+		line-height: 17px;
 		color: var(--muted);
+	}
+	.part {
+		border: 1px solid var(--muted);
+		border-radius: 3px;
+		padding: 0 4px;
 	}
 	@media (max-width: 640px) {
 		.shelf {

@@ -2,6 +2,7 @@
 	import MoonStar from '@lucide/svelte/icons/moon-star';
 	import Sun from '@lucide/svelte/icons/sun';
 	import { onMount } from 'svelte';
+	import ScreenHelp from '../help/ScreenHelp.svelte';
 	import Mark from '../../ui/mark/Mark.svelte';
 
 	interface Props {
@@ -27,6 +28,14 @@
 	onMount(() => (systemDark = matchMedia('(prefers-color-scheme: dark)').matches));
 	const next = $derived(theme === 'dark' || (theme === 'auto' && systemDark) ? 'light' : 'dark');
 
+	/** The focus goes to the page, past the bar. */
+	function skip(event: Event) {
+		const main = document.querySelector<HTMLElement>('main, .bench');
+		if (!main) return;
+		event.preventDefault();
+		main.tabIndex = -1;
+		main.focus();
+	}
 	function keydown(event: KeyboardEvent) {
 		const typing = (event.target as HTMLElement).matches('input, textarea, select, [contenteditable]');
 		if (event.key !== '/' || typing || event.ctrlKey || event.metaKey) return;
@@ -37,6 +46,7 @@
 
 <svelte:window onkeydown={keydown} />
 
+<a href="#main" class="skip no-print" onclick={skip}>Skip to the page itself</a>
 <header
 	class="no-print flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
@@ -47,7 +57,7 @@
 			class="-ml-3 rounded-control border border-ink px-1.5 max-sm:-ml-1 text-[12.6px] font-semibold"
 			title="An invented studio, in a file of its own: data/demo.db">demo</span
 		>{/if}
-	<nav aria-label="Main" class="flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
+	<nav aria-label="Main" class="goes-on flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
 		{#each WORDS as [href, word] (href)}
 			<a
 				{href}
@@ -67,7 +77,8 @@
 		/>
 		<kbd class="pointer-events-none absolute top-2 right-3 text-[12.6px] text-muted">/</kbd>
 	</form>
-	<form method="post" action="/theme" class="max-[900px]:ml-auto">
+	<span class="max-[900px]:ml-auto"><ScreenHelp {path} /></span>
+	<form method="post" action="/theme" class="-ml-4">
 		<input type="hidden" name="theme" value={next} />
 		<input type="hidden" name="back" value={back} />
 		<button
@@ -81,6 +92,27 @@
 </header>
 
 <style>
+	.skip {
+		position: absolute;
+		left: 8px;
+		top: -60px;
+		z-index: 70;
+		padding: 8px 14px;
+		color: var(--on-ink);
+		background: var(--ink);
+	}
+	.skip:focus {
+		top: 6px;
+	}
+	/* At its edge the menu fades: there is more of it. */
+	@media (max-width: 640px) {
+		.goes-on {
+			padding-right: 34px;
+			margin-right: -12px;
+			mask-image: linear-gradient(to right, #000 calc(100% - 44px), transparent);
+			scrollbar-width: none;
+		}
+	}
 	.word:hover {
 		text-decoration: underline;
 		text-underline-offset: 5px;

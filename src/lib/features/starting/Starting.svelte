@@ -55,6 +55,7 @@
 		const said = JSON.stringify(start.said);
 		if (said !== '{}') sessionStorage.setItem(KEPT, said);
 	});
+	const ready = $derived(Object.keys(start.wrong).length === 0);
 	const price = $derived(start.tally.price);
 	const unknown = $derived(start.tally.cost.total.unknown);
 	const overall = $derived(start.tally.assembly.overall);
@@ -78,7 +79,7 @@
 	}
 	/** From any field it is built without going to the button. */
 	function keys(event: KeyboardEvent) {
-		if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || !start.ok) return;
+		if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || !ready) return;
 		event.preventDefault();
 		// What stands half typed in a field is read first.
 		(document.activeElement as HTMLElement | null)?.blur();
@@ -124,7 +125,7 @@
 			<AskedFields
 				fields={start.shape.fields}
 				values={start.values}
-				errors={start.errors}
+				errors={start.wrong}
 				{data}
 				came={(field) => (field.kind === 'length' && field.comes && start.ok ? tall : '')}
 				onset={(name, value) => start.set(name, value)}
@@ -162,8 +163,7 @@
 			<p class="short">
 				{atLeast('Price', unknown)} <b class="figures">{priceText(price)}</b>
 			</p>
-			<Button kind="strong" type="submit" disabled={!start.ok || building} title="Ctrl Enter">Build it</Button
-			>
+			<Button kind="strong" type="submit" disabled={!ready || building} title="Ctrl Enter">Build it</Button>
 		</form>
 		<section class="said" aria-label="The same in lines">
 			<h3 class="text-[14px]">The same, typed on the Bench</h3>

@@ -1,6 +1,8 @@
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import { drawAssembly, type DrawList } from '../../core/scene/draw-list.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
+import { stacksIn } from '../../core/structures/stack/edit.ts';
+import { tooShort } from '../../core/materials/carries.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { Answers } from '../../core/by-hand/asked.ts';
 import type { StartingShape } from '../../core/starting/shape.ts';
@@ -41,6 +43,18 @@ export class Start {
 	});
 	readonly tally = $derived.by(() => tally(this.recipe, null, 1, this.context));
 	readonly picture = $derived(this.drawn(this.tally.assembly));
+	/** What is wrong, at its field: a stand that does not reach, too. */
+	readonly wrong = $derived.by(() => {
+		const { fields } = this.shape;
+		const all = this.data.materials.filter((m) => m.kind === 'base' || m.kind === 'pipe');
+		const stacks = stacksIn(this.recipe);
+		const short = this.tally.stacks.flatMap(({ section, placed }) => {
+			const own = stacks.find((s) => s.section.id === section)?.stack.upright.material;
+			const chosen = all.find((m) => m.id === own);
+			return (placed.upright.known && tooShort(chosen, placed.upright.usual, all)) || [];
+		});
+		return short.length > 0 && 'stand' in fields ? { stand: short[0]!, ...this.errors } : this.errors;
+	});
 	/** What it would have taken on the entry line, colours by their names. */
 	readonly lines = $derived.by(() => linesOf(this.recipe, this.context.catalogue));
 

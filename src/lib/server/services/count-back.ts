@@ -59,7 +59,7 @@ export async function makeCounted(
 			refused: 'A size follows from the design: count back the design as it stands, then this size follows.'
 		};
 	if (colourway.without.length > 0)
-		return { refused: 'In these colours slots are left out. Count it back in colours that have them all.' };
+		return { refused: 'In these colours something is left out. Count it back in colours that have it all.' };
 	const before = (await repos.countBacks.list(design.id)).find((c) => c.id === id)?.madeVersion;
 	// The same press again makes no third version.
 	if (before) return { version: before, left: [] };

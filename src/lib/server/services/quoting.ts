@@ -30,6 +30,19 @@ export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): 
 	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)));
 }
 
+/** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
+export async function draftSums(repos: Repos, ids: readonly string[]): Promise<Record<string, number>> {
+	const studio = await loadStudio(repos);
+	const sums: Record<string, number> = {};
+	for (const id of ids) {
+		const quote = await repos.quotes.find(id);
+		if (!quote || quote.state !== 'draft' || quote.lines.length === 0) continue;
+		const { price } = await workOutQuote(repos, quote, studio);
+		if (price.status !== 'refused') sums[id] = price.total.minor;
+	}
+	return sums;
+}
+
 /** The last calendar day an offer stands, where the business is. */
 export function validUntil(now: Date, days: number, zone: string): string {
 	const today = toCalendarDate(parseAbsolute(now.toISOString(), zone));

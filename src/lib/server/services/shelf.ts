@@ -3,6 +3,7 @@ import type { Amount } from '../../core/cost/amount.ts';
 import type { Money } from '../../core/money/money.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { boxHeight, svgOf } from '../../core/scene/svg.ts';
+import { heightSaid, heightWords } from '../../core/tally/height.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { ShelfRow } from '../repos/designs.ts';
 import type { Repos } from '../repos/index.ts';
@@ -19,6 +20,10 @@ export interface ShelfItem {
 	readonly picture: Picture | null;
 	/** Photo that stands for it. */
 	readonly cover: string | null;
+	/** Names of the designs it is a part of. */
+	readonly partOf: readonly string[];
+	/** How high it is as it is called, in words; blank where nothing is high. */
+	readonly tall: string;
 	readonly cost: Amount;
 	/** Undefined where no price can be worked out. */
 	readonly price: Money | undefined;
@@ -46,7 +51,7 @@ export interface ShelfWork {
 	readonly stamp: string;
 }
 export interface WorkedOut {
-	readonly item: Omit<ShelfItem, 'keptNumber' | 'ahead' | 'cover'>;
+	readonly item: Omit<ShelfItem, 'keptNumber' | 'ahead' | 'cover' | 'partOf'>;
 	readonly svg: string | null;
 }
 /** The port to what takes long, as the Shelf uses it. */
@@ -71,9 +76,9 @@ export async function shelf(
 	const ofPage = <T>(all: readonly T[]) => all.slice((page - 1) * SHELF_PAGE, page * SHELF_PAGE);
 	const shown = isByFigures(query.sort) ? found : ofPage(query.sort === 'name' ? byName(found) : found);
 	const all = await worked(repos, port, shown);
-	const made = shown.flatMap(({ keptNumber, ahead }, i): ShelfItem[] => {
+	const made = shown.flatMap(({ keptNumber, ahead, partOf }, i): ShelfItem[] => {
 		const found = all[i];
-		return found ? [{ ...found.item, keptNumber, ahead, cover: null }] : [];
+		return found ? [{ ...found.item, keptNumber, ahead, partOf, cover: null }] : [];
 	});
 	const items = isByFigures(query.sort) ? ofPage(sortItems(made, query.sort)) : made;
 	const read = new Set(made.map((i) => i.id));
@@ -125,7 +130,8 @@ function sortItems(items: readonly ShelfItem[], by: ByFigures): ShelfItem[] {
 	}
 }
 
-type Row = Awaited<ReturnType<Repos['designs']['shelf']>>[number] & Named & { readonly stamp: string };
+type Row = Awaited<ReturnType<Repos['designs']['shelf']>>[number] &
+	Named & { readonly stamp: string; readonly partOf: readonly string[] };
 
 /** Every row, with the stamp that what is worked out of it hangs on: its own version and those of all designs inside it. */
 async function shelfRows(repos: Repos): Promise<Row[]> {
@@ -149,7 +155,16 @@ async function shelfRows(repos: Repos): Promise<Row[]> {
 		const own = row.versionId ?? `${row.id}~${row.revision}`;
 		return [own, ...[...inside].sort().map((id) => versions.get(id)), stock].join('/');
 	};
-	return rows.map((row, i) => ({ ...row, ...words[i]!, stamp: stampOf(row) }));
+	const names = new Map(rows.map((row, i) => [row.id, words[i]!.name]));
+	const users = new Map<string, string[]>();
+	for (const { user, used: part } of pairs)
+		users.set(part, [...(users.get(part) ?? []), ...(names.has(user) ? [names.get(user)!] : [])]);
+	return rows.map((row, i) => ({
+		...row,
+		...words[i]!,
+		stamp: stampOf(row),
+		partOf: [...new Set(users.get(row.id) ?? [])].sort()
+	}));
 }
 
 const nameOf = ({ id }: { readonly id: string }) => `shelf/${id}`;
@@ -194,6 +209,7 @@ async function shelfItem(repos: Repos, row: ShelfWork): Promise<WorkedOut | null
 			id: row.design,
 			name: recipe.name,
 			tags: recipe.tags,
+			tall: heightWords(heightSaid(counted, context.rates.pumps)),
 			picture: list && { src, height: boxHeight(list), width: list.halfWidth * 2 },
 			cost: counted.cost.total,
 			price: priced?.said,

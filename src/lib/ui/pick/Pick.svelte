@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import Field from '../field/Field.svelte';
 
 	interface Props {
@@ -17,7 +18,12 @@
 			{...attributes}
 			class="control w-full min-w-0"
 			{value}
-			onchange={(e) => onpick(e.currentTarget.value)}
+			onchange={(e) => {
+				const select = e.currentTarget;
+				onpick(select.value);
+				// What was not taken does not stand there as if it were.
+				void tick().then(() => (select.value = value));
+			}}
 		>
 			{#each options as [key, words] (key)}<option value={key}>{words}</option>{/each}
 		</select>

@@ -67,7 +67,7 @@ function shape(r: Reader, verb: string): Parsed<RunPath> {
 				? got({ kind: 'lent', by: by.id })
 				: refuse(
 						'unknown-word',
-						`Along which run? ${runs.length > 0 ? `There is ${runs.map((s) => s.name).join(', ')}.` : 'There is no other run in this design.'}`
+						`Along which garland, arch or pipe? ${runs.length > 0 ? `There is ${runs.map((s) => s.name).join(', ')}.` : 'There is no other in this design.'}`
 					);
 		}
 		case 'corners':

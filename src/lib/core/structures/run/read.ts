@@ -298,7 +298,10 @@ function cluster(r: Reader): Parsed<RunSaid> | undefined {
 		if (tail === undefined) break;
 		if ('ok' in tail) return tail;
 		if (tail.toHeight !== undefined && tail.toHeight !== null)
-			return refuse('refused', 'A run goes along its path: change the path, like “line 20 ft”.');
+			return refuse(
+				'refused',
+				'What goes along a path is as long as the path: change that, like “line 20 ft”.'
+			);
 		row = {
 			...row,
 			...(tail.repeat ? { repeat: Math.min(MOST_REPEATS, tail.repeat) } : {}),

@@ -25,7 +25,7 @@ export const variant: VariantFacet<Run> = {
 
 /** A run goes further and as high; its balloons stay, so it takes more of them. */
 function scaleRun(run: Run, scale: Scale): Run {
-	scale.note(`A run is longer or shorter by as much; its balloons stay in their sizes.`);
+	scale.note(`A garland or an arch is longer or shorter by as much; its balloons stay in their sizes.`);
 	return {
 		...run,
 		path: scalePath(run.path, (v) => toEighth(v * scale.factor)),

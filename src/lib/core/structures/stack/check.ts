@@ -1,3 +1,4 @@
+import { HIDDEN_IN_TOP } from '../../materials/carries.ts';
 import type { CheckFacet } from '../facets/check.ts';
 import { feet } from '../kit/words.ts';
 import type { PlacedLayer } from '../../geometry/layers.ts';
@@ -26,14 +27,12 @@ import { overSafe } from '../kit/over-safe.ts';
 /** A ring tilted by more than this deserves a levelling cluster. House rule, degrees. */
 export const TILT_LIMIT = 4;
 
-/** A step of size over this much inside a graded run of three layers or more is seen as a jump. Common practice. */
+/** A step of size over this much among layers that grow evenly of three layers or more is seen as a jump. Common practice. */
 export const STEP_LIMIT = inches(1.5);
 
 /** A step over this much parts one thing from another: feet from the rest. It is no slope that went wrong. House rule. */
 const ANOTHER_PART = inches(3.5);
 
-/** So much the top cluster hides of an upright that ends in it, mm: an inch. Common practice. */
-const HIDDEN = 25.4;
 /** A layer of which less than this share of a balloon stands out over the one below sits inside it. House rule. */
 const STANDS_OUT = 0.25;
 
@@ -56,12 +55,12 @@ export const check: CheckFacet<Stack> = {
 function checkUpright(section: Id, { upright }: Stack, placed: PlacedStack): Finding[] {
 	if (upright.kind === 'none' || upright.length === null) return [];
 	const has = upright.length / 1000;
-	if (placed.upright.usual - has <= HIDDEN) return [];
+	if (placed.upright.usual - has <= HIDDEN_IN_TOP) return [];
 	return [
 		{
 			code: 'upright-short',
 			level: 'bad',
-			say: `The stack needs ${feet(placed.upright.usual)} of ${upright.kind}, and this one is ${feet(has)}. Take a longer ${upright.kind} or fewer layers.`,
+			say: `It needs ${feet(placed.upright.usual)} of ${upright.kind}, and this one is ${feet(has)}. Take a longer ${upright.kind} or fewer layers.`,
 			why: 'The top layers would hang over the end of it and lean.',
 			remedy: remedyUpright(section, placed.upright.usual, upright.kind)
 		}
@@ -181,7 +180,7 @@ function checkSteps(stack: Stack, { pumps }: Rates): Finding[] {
 			code: 'size-step',
 			level: 'watch',
 			layer: b.layer.id,
-			say: `From ${from} to ${to} in is a step of ${by} in inside a graded run. Put a layer between, or size one of them nearer.`,
+			say: `From ${from} to ${to} in is a step of ${by} in among layers that grow evenly. Put a layer between, or size one of them nearer.`,
 			why: 'Over 1½ in the eye stops reading a slope and sees a ledge.'
 		});
 	}

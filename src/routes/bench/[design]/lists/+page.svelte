@@ -41,8 +41,8 @@
 				<thead
 					><tr
 						><th>material</th><th class="n">used</th><th class="n">spares</th><th class="n">to buy</th><th
-							class="n">likely back</th
-						><th>packs</th><th class="tickbox">got</th></tr
+							class="n wide">likely back</th
+						><th class="wide">packs</th><th class="tickbox">got</th></tr
 					></thead
 				>
 				<tbody>
@@ -68,8 +68,8 @@
 											: line.toBuy}</b
 								></td
 							>
-							<td class="n text-muted">{line.returns || line.spares === 0 ? '' : line.back}</td>
-							<td class="figures text-[12.6px]">{line.packs}</td>
+							<td class="n wide text-muted">{line.returns || line.spares === 0 ? '' : line.back}</td>
+							<td class="figures wide text-[12.6px]">{line.packs}</td>
 							<td class="tickbox"><span></span></td>
 						</tr>
 					{/each}
@@ -83,7 +83,7 @@
 					><tr
 						><th class="n">count</th><th class="n">bag</th><th class="n">size to</th><th>how</th><th
 							>colour</th
-						><th>for</th><th class="tickbox">done</th></tr
+						><th class="wide">for</th><th class="tickbox">done</th></tr
 					></thead
 				>
 				<tbody>
@@ -99,7 +99,7 @@
 								<td>{METHOD[line.method]}{line.gas === 'helium' ? ', helium' : ''}</td>
 							{/if}
 							<td><span class="dot" style:background={line.hex ?? 'transparent'}></span> {line.colour}</td>
-							<td class="text-muted">{line.where}</td>
+							<td class="wide text-muted">{line.where}</td>
 							<td class="tickbox"><span></span></td>
 						</tr>
 					{/each}
@@ -169,6 +169,13 @@
 		}
 		td.n b {
 			white-space: normal;
+		}
+		/* On paper all of it; on a phone what is ticked off. */
+		.wide {
+			display: none;
+		}
+		.tickbox {
+			width: 30px;
 		}
 	}
 	@media print {

@@ -61,7 +61,7 @@
 			</tbody>
 			<tbody>
 				<tr class="notes">
-					<th scope="row">what gave way</th>
+					<th scope="row">what had to change</th>
 					{#each data.sizes as size (size.id)}
 						<td
 							>{#each size.notes as note (note)}<p>{note}</p>{:else}nothing{/each}</td

@@ -121,15 +121,16 @@
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
 							></span>{/each}
-						<span class="names">{named.map(shown).join(', ')}</span>
+						<span class="names" title={named.map(shown).join(', ')}>{named.map(shown).join(', ')}</span>
 					{:else}
 						{#each named as slot, index (index)}
-							{#if index > 0}<span>/</span>{/if}
-							<span class="dot" style:background={slot.hex ?? 'transparent'}></span>
-							{#if named.length === 1 && slot.holds && !slot.holds.includes(slot.name)}<span class="part"
-									>{slot.name}:</span
-								>{/if}
-							<span class="names">{shown(slot)}</span>
+							<span class="colour">
+								<span class="dot" style:background={slot.hex ?? 'transparent'}></span>
+								{#if named.length === 1 && slot.holds && !slot.holds.includes(slot.name)}<span class="part"
+										>{slot.name}:</span
+									>{/if}
+								<span class="names">{shown(slot)}</span>
+							</span>
 						{/each}
 					{/if}
 				</span>
@@ -222,18 +223,28 @@
 		min-width: 0;
 		overflow: hidden;
 	}
+	/* Two lines at the most: names are never cut in half where they are two or fewer. */
 	.slots {
 		display: flex;
+		flex-wrap: wrap;
 		align-items: center;
-		gap: 5px;
+		gap: 0 5px;
+		max-height: 31px;
+		overflow: hidden;
 		font-size: 13px;
-		line-height: 16px;
+		line-height: 15px;
 		color: var(--muted);
-		white-space: nowrap;
 	}
 	.names {
 		overflow: hidden;
 		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+	.colour {
+		display: flex;
+		min-width: 0;
+		align-items: center;
+		gap: 5px;
 	}
 	/* On a phone there is room for the colour alone. */
 	@media (max-width: 640px) {

@@ -5,7 +5,14 @@
 	import { JOININGS, type Joining } from '../../../../core/document/cluster.ts';
 	import { UPRIGHTS, type Upright } from '../../../../core/structures/stack/document.ts';
 	import { placeStack } from '../../../../core/structures/stack/place.ts';
-	import { formatFeet, formatLength, parseLength, type Millimetres } from '../../../../core/units/length.ts';
+	import { carriedBy, tooShort } from '../../../../core/materials/carries.ts';
+	import {
+		formatFeet,
+		formatLength,
+		parseLength,
+		um,
+		type Millimetres
+	} from '../../../../core/units/length.ts';
 	import Pick from '../../../../ui/pick/Pick.svelte';
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
@@ -22,6 +29,17 @@
 	);
 	const set = (change: Partial<Upright>) =>
 		bench.change((d) => Object.assign(stackOf(d, bench.current?.id)!.upright, change));
+	/** Why what was chosen was not taken. */
+	let short = $state('');
+	/** A stand that does not reach is not taken; one that says how long it is, is that long. */
+	function take(id: string) {
+		const chosen = stands.find((m) => m.id === id);
+		const { placed } = bench;
+		short = (placed?.upright.known && tooShort(chosen, placed.upright.usual, stands)) || '';
+		if (short) return;
+		const long = chosen && carriedBy(chosen);
+		set({ material: id || null, ...(long === undefined ? {} : { length: um(Math.round(long * 1000)) }) });
+	}
 	const shownLength = $derived(upright?.length ? formatLength({ um: upright.length, unit: 'ft' }) : '');
 
 	function setLength(text: string): string {
@@ -86,8 +104,9 @@
 						label="Stand, pole or line"
 						value={upright.material ?? ''}
 						options={[['', 'not chosen yet (cost unknown)'], ...stands.map((m) => [m.id, m.name] as const)]}
-						onpick={(material) => set({ material: material || null })}
+						onpick={take}
 					/>
+					{#if short}<p class="text-[13px] text-bad" role="alert">{short}</p>{/if}
 				{/if}
 				<Pick
 					label="Layers are joined"
