@@ -74,6 +74,8 @@ export interface Pressed {
 }
 const NOTHING_PRESSED: Pressed = { place: null, slot: null };
 
+/** How wide the plate of a stand is drawn, mm. Common practice: 12 to 16 in. */
+const PLATE = 360;
 /** Length of one piece of a pole looked at from above, mm: each has a depth of its own. */
 const TUBE_PIECE = 150;
 
@@ -270,8 +272,9 @@ class Brush {
 			lean: Math.round(lean * 1000) / 1000
 		};
 	}
-	upright({ upright: { kind, length } }: Stack, spot: Spot, end: number) {
+	upright({ upright: { kind, length, material } }: Stack, spot: Spot, end: number) {
 		if (kind === 'none' || length === null) return;
+		if (this.dressed.catalogue.materials.get(material ?? '')?.kind === 'base') this.#foot(spot);
 		const long = Math.min(length / 1000, end);
 		const pieces = (this.dressed.camera?.tilt ?? 0) > 0 ? Math.ceil(long / TUBE_PIECE) : 1;
 		for (let i = 0; i < pieces; i++) {
@@ -280,6 +283,14 @@ class Brush {
 			const ends = { x1: tenth(x1), y1: tenth(y1), x2: tenth(x2), y2: tenth(y2) };
 			this.#tubes.push({ ...ends, width: UPRIGHT_WIDTH[kind], depth: (d1 + d2) / 2 });
 		}
+	}
+	/** The plate of a stand, on its edge as it is seen from the side. */
+	#foot(spot: Spot) {
+		const half = PLATE / 2;
+		const [x1, y1, d1] = this.#see({ ...spot, x: spot.x - half });
+		const [x2, y2, d2] = this.#see({ ...spot, x: spot.x + half });
+		const ends = { x1: tenth(x1), y1: tenth(y1 + 9), x2: tenth(x2), y2: tenth(y2 + 9) };
+		this.#tubes.push({ ...ends, width: 18, depth: (d1 + d2) / 2 });
 	}
 	list(view: View, camera: Camera | undefined, overall: number): DrawList {
 		const discs = this.#discs;

@@ -13,7 +13,8 @@
 	const width = $derived(Math.max(60, (list?.halfWidth ?? 0) * 2 * scale + 12));
 </script>
 
-<svg {width} {height} aria-hidden="true" class="block">
+<!-- Never wider than what it stands in. -->
+<svg {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true" class="block h-auto max-w-full">
 	{#if list}
 		<g transform="translate({width / 2} {height - 1}) scale({scale})">
 			<Discs {list} top={list.height} />

@@ -98,6 +98,13 @@
 			Math.min(width - 40, middle + list.halfWidth * fit + beside * (small ? 0.5 : 0.18) * fit + 30) +
 			control.x
 	);
+	/** From where to where it goes, px, of what is wider than it is high. */
+	const wideLine = $derived.by(() => {
+		if (!front || list.discs.length === 0 || 2 * list.halfWidth < list.height) return null;
+		let [low, high] = [Infinity, -Infinity];
+		for (const { x, r } of list.discs) [low, high] = [Math.min(low, x - r), Math.max(high, x + r)];
+		return { from: centre + low * scale, to: centre + high * scale };
+	});
 	const top = $derived(floor - (tall?.mm ?? list.height) * scale);
 	const balls = $derived.by(() => {
 		const own = lit === null ? -1 : (list.about?.indexOf(lit) ?? -1);
@@ -262,7 +269,19 @@
 			>
 				{known ? (tall?.words ?? `${formatFeet(list.height as Millimetres)} over all`) : '— over all'}
 			</text>
-		{:else if !front && list.discs.length > 0}
+		{/if}
+		{#if wideLine && level}
+			<g stroke="var(--muted)" fill="none">
+				<path
+					d="M{wideLine.from} {floor + 27}v10M{wideLine.from} {floor +
+						32}H{wideLine.to}M{wideLine.to} {floor + 27}v10"
+				/>
+			</g>
+			<text class="dim" text-anchor="middle" x={(wideLine.from + wideLine.to) / 2} y={floor + 49}
+				>{formatFeet(((wideLine.to - wideLine.from) / scale) as Millimetres)} wide</text
+			>
+		{/if}
+		{#if !front && list.discs.length > 0}
 			<text class="dim" x={width / 2} y={height - 40} text-anchor="middle"
 				>{formatFeet((2 * list.halfWidth) as Millimetres)} wide</text
 			>

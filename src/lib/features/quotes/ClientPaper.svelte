@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatAmount, formatMoney } from '../../core/money/money.ts';
+	import { formatMoney } from '../../core/money/money.ts';
 	import type { FrozenQuote } from '../../core/quote/frozen.ts';
 	import { rateText } from '../../core/pricing/price-tape.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -15,6 +15,8 @@
 	}
 	let { frozen, photos }: Props = $props();
 	const HEIGHT = 300;
+	/** So many alike are drawn beside each other; of more the caption says how many. */
+	const MOST_ALIKE = 4;
 	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...frozen.lines.map((l) => l.picture?.height ?? 0)));
 	const taxWords = $derived(`tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`);
 </script>
@@ -29,7 +31,11 @@
 						class="photo"
 						style:max-height="{HEIGHT}px"
 					/>{/if}
-				<MiniPicture list={line.picture} {scale} height={HEIGHT} />
+				<div class="alike">
+					{#each { length: Math.min(line.quantity, MOST_ALIKE) }, n (n)}
+						<MiniPicture list={line.picture} {scale} height={HEIGHT} />
+					{/each}
+				</div>
 				<figcaption>
 					<b>{line.quantity > 1 ? `${line.quantity} × ` : ''}{line.name}</b><br /><span
 						>{line.colourway}<br />{line.about}</span
@@ -54,28 +60,28 @@
 	<div class="tape">
 		<Tape label="What it costs">
 			{#each frozen.lines as line, index (index)}
-				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatAmount(line.amount)} />
+				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatMoney(line.amount)} />
 			{/each}
 			{#if frozen.delivery.minor > 0}<TapeLine
 					label="delivery, set up"
-					amount={formatAmount(frozen.delivery)}
+					amount={formatMoney(frozen.delivery)}
 				/>{/if}
 			{#if frozen.discount.minor > 0}
-				<TapeLine label="" amount={formatAmount(frozen.subtotal)} rule="sub" />
+				<TapeLine label="" amount={formatMoney(frozen.subtotal)} rule="sub" />
 				<TapeLine
 					label="discount"
-					amount={formatAmount({ ...frozen.discount, minor: -frozen.discount.minor })}
+					amount={formatMoney({ ...frozen.discount, minor: -frozen.discount.minor })}
 				/>
 			{/if}
 			<TapeLine
 				label={taxWords}
-				amount={formatAmount(frozen.tax)}
+				amount={formatMoney(frozen.tax)}
 				rule={frozen.taxInclusive ? 'aside' : 'none'}
 			/>
 			<TapeLine label="Total" amount={formatMoney(frozen.total)} rule="big" name="total" />
 			{#if frozen.deposit.minor > 0}<TapeLine
 					label="deposit to hold the date"
-					amount={formatAmount(frozen.deposit)}
+					amount={formatMoney(frozen.deposit)}
 				/>{/if}
 		</Tape>
 	</div>
@@ -111,7 +117,21 @@
 	}
 	figure {
 		display: grid;
+		min-width: 0;
+		max-width: 100%;
 		justify-items: center;
+	}
+	.alike {
+		display: flex;
+		min-width: 0;
+		max-width: 100%;
+		align-items: flex-end;
+		justify-content: center;
+		gap: 6px;
+	}
+	.alike > :global(*) {
+		min-width: 0;
+		flex: 0 1 auto;
 	}
 	figcaption {
 		width: 100%;

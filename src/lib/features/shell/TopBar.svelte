@@ -48,7 +48,7 @@
 
 <a href="#main" class="skip no-print" onclick={skip}>Skip to the page itself</a>
 <header
-	class="no-print flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
+	class="no-print flex min-h-[52px] items-center gap-x-5 max-[860px]:gap-x-3 max-sm:flex-wrap gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
 	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
@@ -57,7 +57,10 @@
 			class="-ml-3 rounded-control border border-ink px-1.5 max-sm:-ml-1 text-[12.6px] font-semibold"
 			title="An invented studio, in a file of its own: data/demo.db">demo</span
 		>{/if}
-	<nav aria-label="Main" class="goes-on flex gap-x-1 max-sm:order-last max-sm:w-full max-sm:overflow-x-auto">
+	<nav
+		aria-label="Main"
+		class="goes-on flex min-w-0 gap-x-1 max-[860px]:gap-x-0 max-[860px]:overflow-x-auto max-sm:order-last max-sm:w-full max-sm:overflow-x-auto"
+	>
 		{#each WORDS as [href, word] (href)}
 			<a
 				{href}

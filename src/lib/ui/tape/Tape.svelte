@@ -40,10 +40,12 @@
 	}
 	.body {
 		background: var(--paper);
-		padding: 16px 16px 8px;
+		padding: 16px 16px 12px;
 		min-height: 0;
 		overflow-y: auto;
 		scrollbar-width: thin;
+		/* What goes on below is seen to go on, and no line is cut in half. */
+		mask-image: linear-gradient(#000 calc(100% - 18px), transparent);
 	}
 	.foot {
 		background: var(--paper);

@@ -5,7 +5,9 @@
 	import type { Section } from '../../../core/recipe/recipe.ts';
 	import type { Bench } from '../bench.svelte.ts';
 	import HandPanel from '../HandPanel.svelte';
+	import Discs from '../../picture/Discs.svelte';
 	import PartRow from './PartRow.svelte';
+	import { partPictures, ROOM } from './part-pictures.ts';
 	import type { KeyRow } from './rows.ts';
 
 	interface Props {
@@ -23,6 +25,7 @@
 	}
 	let { bench, section, rows, standing, empty, onedit, panel: more }: Props = $props();
 	let list = $state<HTMLElement>();
+	const pictures = $derived(partPictures(bench.picture, new Set(rows.flatMap((r) => r.id ?? []))));
 	/** As it is in the recipe: its parts can be changed by their fields. */
 	const handed = $derived(bench.recipe.sections.find((s) => s.id === section.id));
 
@@ -55,10 +58,11 @@
 
 <ul aria-label={section.name} bind:this={list}>
 	{#each rows as row, i (row.id ?? `${row.text}/${i}`)}
+		{@const picture = pictures.parts.get(row.id ?? '')}
 		<PartRow
 			{bench}
 			part={{ id: row.id ?? section.id, name: row.name }}
-			hex={row.hex}
+			hex={picture ? null : row.hex}
 			out={row.id === null ? null : () => bench.change((d) => removePart(d, row.id!))}
 		>
 			{#snippet panel()}{@render more?.(row)}{#if row.id !== null && handed}<HandPanel
@@ -66,10 +70,19 @@
 						section={handed}
 						part={{ id: row.id, name: row.name }}
 					/>{/if}{/snippet}
+			{#if picture}
+				<svg width={ROOM.width} height={ROOM.height} class="flex-none" aria-hidden="true">
+					<g
+						transform="translate({(ROOM.width - picture.width * pictures.scale) / 2} {ROOM.height /
+							2}) scale({pictures.scale})"><Discs list={picture.list} /></g
+					>
+				</svg>
+			{/if}
 			<button
 				type="button"
-				class="say figures"
+				class="say"
 				class:strong={row.strong}
+				class:setting={row.id === null && !row.strong}
 				aria-label="Change {row.text}"
 				onclick={() => edit(row)}
 				onkeydown={(e) => keydown(e, row)}
@@ -99,6 +112,9 @@
 	}
 	.strong {
 		font-weight: 600;
+	}
+	.setting {
+		color: var(--muted);
 	}
 	.quiet {
 		color: var(--muted);

@@ -7,7 +7,8 @@
 		bench: Bench;
 		/** What it is, for the picture; and what it is called. */
 		part: { readonly id: string; readonly name: string };
-		hex: string;
+		/** Its colour; null where it is drawn. */
+		hex: string | null;
 		/** Takes it out; null is said anew, and never taken out. */
 		out?: (() => void) | null;
 		/** What it says. */
@@ -23,12 +24,12 @@
 	class:pointed={bench.pointed?.about === part.id}
 	class:ghost={bench.ghost === part.id}
 >
-	<span
-		class="dot"
-		class:plain={hex === 'transparent' && out === null}
-		style:background={hex}
-		aria-hidden="true"
-	></span>
+	{#if hex !== null}<span
+			class="dot"
+			class:plain={hex === 'transparent' && out === null}
+			style:background={hex}
+			aria-hidden="true"
+		></span>{/if}
 	{@render children()}
 	{@render panel?.()}
 	{#if out !== null}

@@ -117,7 +117,7 @@
 					{/each}
 				</span>
 				<span class="slots">
-					{#if kinds.length > 0}<span>{kinds.join(', ')}</span>{/if}
+					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
 							></span>{/each}
@@ -246,9 +246,10 @@
 		align-items: center;
 		gap: 5px;
 	}
-	/* On a phone there is room for the colour alone. */
-	@media (max-width: 640px) {
-		.part {
+	/* With less room the colours come before how they go: the drawing shows that. */
+	@media (max-width: 1100px) {
+		.part,
+		.kind {
 			display: none;
 		}
 	}
