@@ -58,8 +58,9 @@ function applySaid(recipe: RecipeDraft, said: Said, place: EntryPlace, newId: Ne
 	// A place among the layers is one of the section in hand.
 	const at = elsewhere && place.section !== undefined ? { ...place, index: undefined } : place;
 	take(section, said, at, kit);
-	// What was replaced, and what a run or a weave gives up for it, may have been the last of its colour.
-	dropUnusedSlots(recipe);
+	// What was replaced, and what a run or a weave gives up for it, may have been the last of its colour; a row put
+	// to the others takes nothing away.
+	if (said.kind !== 'layer' || place.editing) dropUnusedSlots(recipe);
 	return elsewhere && !accompanies(section.structure) ? section.id : undefined;
 }
 

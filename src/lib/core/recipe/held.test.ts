@@ -6,7 +6,8 @@ import type { Place } from '../document/cluster.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { listsOf, slotsOfStructure } from '../structures/registry/refs.ts';
 import { draggedBy, gripsOf } from '../structures/registry/touch.ts';
-import type { Layer } from '../structures/stack/document.ts';
+import type { Layer, Stack } from '../structures/stack/document.ts';
+import { placeStack } from '../structures/stack/place.ts';
 import type { RecipeDraft } from './draft.ts';
 import {
 	copyHeld,
@@ -249,16 +250,16 @@ describe('what can be dragged', () => {
 	};
 	test('the top of a column: as many layers as come nearest', () => {
 		const stack = structureOf('4 11 at 9 white x8');
-		const [top] = gripsOf(stack, []);
+		const [top] = gripsOf(stack, placeStack(stack as Stack));
 		expect(top).toMatchObject({ id: 'top', x: 0, ways: 'up' });
 		const taller = draggedBy(stack, 'top', { x: 0, z: 2 * foot }, []);
-		const [now] = gripsOf(taller, []);
+		const [now] = gripsOf(taller, placeStack(taller as Stack));
 		// The nearest is no further than half a layer, which takes less than a balloon.
 		expect(Math.abs(now!.z - top!.z - 2 * foot)).toBeLessThan(228.6 / 2);
 	});
 	test('an end that is dragged follows the hand, and the other goes as far', () => {
 		const line = structureOf('run garland', 'line 8 ft');
-		const at = (s: Structure, id: string) => gripsOf(s, []).find((g) => g.id === id)!;
+		const at = (s: Structure, id: string) => gripsOf(s, undefined).find((g) => g.id === id)!;
 		const longer = draggedBy(line, '0', { x: foot, z: 0 }, []);
 		expect(at(longer, '0').x - at(line, '0').x).toBeCloseTo(foot, 6);
 		expect(at(longer, 'left').x - at(line, 'left').x).toBeCloseTo(-foot, 6);

@@ -4,14 +4,16 @@ import { calibrate, diameterAfter, type PumpProfile } from '../sizing/strokes.ts
 import { um } from '../units/length.ts';
 import type { Recipe, Section } from './recipe.ts';
 
-const counted = new WeakMap<Section, boolean>();
+const counted = new WeakMap<object, boolean>();
 
-/** Whether a section says anything in strokes. Sections never change: kept. */
-function hasStrokes(section: Section): boolean {
-	const before = counted.get(section);
+/** Whether anything is said in strokes. Nothing of a recipe ever changes: a row that stays is looked at once. */
+function hasStrokes(part: object): boolean {
+	const before = counted.get(part);
 	if (before !== undefined) return before;
-	const found = JSON.stringify(section).includes('"kind":"strokes"');
-	counted.set(section, found);
+	const found =
+		('kind' in part && part.kind === 'strokes') ||
+		Object.values(part).some((v: unknown) => typeof v === 'object' && v !== null && hasStrokes(v));
+	counted.set(part, found);
 	return found;
 }
 

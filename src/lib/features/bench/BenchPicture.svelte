@@ -48,7 +48,7 @@
 			{fitted}
 		>
 			{#snippet over(frame)}
-				{#if !bench.ghost}<PictureHands {bench} {frame} bind:fitted onback={back} />{/if}
+				<PictureHands {bench} {frame} bind:fitted onback={back} />
 			{/snippet}
 		</Picture>
 	</div>

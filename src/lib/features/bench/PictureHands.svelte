@@ -23,19 +23,15 @@
 	/** The section whose grips are shown: the only one that has any, else the one in hand. */
 	const gripped = $derived.by(() => {
 		if (bench.view !== 'front' || bench.camera !== null || bench.apart || bench.inSize) return null;
-		const { pumps } = bench.context.rates;
-		const all = bench.recipe.sections.flatMap((section) => {
-			const grips = gripsOf(section.structure, pumps);
+		const all = bench.shown.sections.flatMap((section) => {
+			const { placed } = bench.tally.stacks.find((s) => s.section === section.id) ?? {};
+			const grips = gripsOf(section.structure, placed);
 			return grips.length > 0 ? [{ section, grips }] : [];
 		});
 		return all.length === 1 ? all[0]! : (all.find((a) => a.section.id === bench.current?.id) ?? null);
 	});
-	/** As it is while one is dragged. */
-	const now = $derived.by(() => {
-		const id = gripped?.section.id;
-		const section = bench.shown.sections.find((s) => s.id === id);
-		return section ? gripsOf(section.structure, bench.context.rates.pumps) : [];
-	});
+	/** What is only being typed is not dragged. */
+	const now = $derived(bench.ghost ? [] : (gripped?.grips ?? []));
 	const spot = $derived((gripped && bench.tally.assembly.feet.get(gripped.section.id)) ?? ORIGIN);
 	const placeOf = ({ x, z }: Grip) => {
 		const at = pointAt(spot, { x, y: 0, z });

@@ -36,7 +36,8 @@
 		const button = id && panel?.querySelector<HTMLButtonElement>(`[data-row="${CSS.escape(id)}"]`);
 		if (button) {
 			bench.selected = id;
-			button.focus();
+			// Asked for again it would be laid out at once, for nothing.
+			if (document.activeElement !== button) button.focus();
 		} else entry?.focus();
 	}
 	/** What the pointer rests on, or the focus is on, stands out in the picture; passing over shows nothing. */

@@ -3,6 +3,7 @@ import type { Host } from '../../document/host.ts';
 import type { Mutable } from '../../document/mutable.ts';
 import type { Parsed } from '../../errors.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
+import type { PlacedStack } from '../stack/placed.ts';
 import type { Movable } from './refs.ts';
 
 /** A point of a structure that can be dragged, mm in its own coordinates seen from the front, and which ways it goes. */
@@ -27,7 +28,8 @@ export interface TouchFacet<S> {
 	resized(draft: Mutable<S>, part: Movable | null, halves: number): Parsed<null>;
 	/** The cluster a part is, where its balloons are counted in one. */
 	clusterOf(part: Movable): Mutable<Cluster> | undefined;
-	grips(structure: S, pumps: readonly PumpProfile[]): readonly Grip[];
+	/** @param placed where its layers are, where it has any */
+	grips(structure: S, placed: PlacedStack | undefined): readonly Grip[];
 	/** With a grip so far from where it was. */
 	dragged(structure: S, grip: string, by: DraggedBy, pumps: readonly PumpProfile[]): S;
 	/** Puts a part on another host. @returns false where parts of this kind sit on nothing */

@@ -9,6 +9,7 @@ import type { DraggedBy, Grip, TouchFacet } from '../facets/touch.ts';
 import { touch as form } from '../form/touch.ts';
 import type { Kind, Structure, StructureOf } from '../kinds.ts';
 import { SIZED_ELSEWHERE, UNTOUCHED } from '../kit/touch.ts';
+import type { PlacedStack } from '../stack/placed.ts';
 import { touch as run } from '../run/touch.ts';
 import { touch as stack } from '../stack/touch.ts';
 import { touch as weave } from '../weave/touch.ts';
@@ -33,9 +34,9 @@ export const resized = (s: Mutable<Structure>, part: Movable | null, halves: num
 export const clusterOf = (s: Mutable<Structure>, part: Movable): Mutable<Cluster> | undefined =>
 	of(s).clusterOf(part);
 
-/** Points of a structure that can be dragged, mm in its own coordinates. */
-export const gripsOf = (s: Structure, pumps: readonly PumpProfile[]): readonly Grip[] =>
-	of(s).grips(s, pumps);
+/** Points of a structure that can be dragged, mm in its own coordinates. @param placed where its layers are */
+export const gripsOf = (s: Structure, placed: PlacedStack | undefined): readonly Grip[] =>
+	of(s).grips(s, placed);
 
 /** A structure with a grip dragged so far from where it was. */
 export const draggedBy = (

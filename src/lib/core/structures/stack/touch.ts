@@ -10,10 +10,10 @@ import { variant } from './variant.ts';
 export const touch: TouchFacet<Stack> = {
 	...UNTOUCHED,
 	clusterOf: (part: Movable) => (part as unknown as Mutable<Layer>).clusters[0],
-	grips(stack, pumps) {
-		if (stack.layers.length === 0) return [];
-		return [{ id: 'top', x: 0, z: placeStack(stack, pumps).overall.usual, says: 'top', ways: 'up' }];
-	},
+	grips: ({ layers }, placed) =>
+		placed && layers.length > 0
+			? [{ id: 'top', x: 0, z: placed.overall.usual, says: 'top', ways: 'up' }]
+			: [],
 	dragged: (stack, _, by, pumps) =>
 		variant.toHeight(stack, Math.max(1, placeStack(stack, pumps).overall.usual + by.z), pumps, 'over all')
 };

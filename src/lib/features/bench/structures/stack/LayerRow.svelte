@@ -144,16 +144,26 @@
 </div>
 
 <style>
+	/* Rows out of sight are neither laid out nor painted. The height on its upper edge stands in the row's own box,
+	   which therefore reaches 9 px into the one above it. */
 	.row {
 		position: relative;
 		display: grid;
 		grid-template-columns: 54px minmax(0, 1fr);
-		height: 52px;
-		contain: layout style;
+		height: 61px;
+		margin-top: -9px;
+		padding-top: 9px;
+		pointer-events: none;
+		content-visibility: auto;
+		contain-intrinsic-size: auto 61px;
+	}
+	.main,
+	.handle {
+		pointer-events: auto;
 	}
 	.height {
 		position: absolute;
-		top: -9px;
+		top: 0;
 		left: 0;
 		width: 49px;
 		text-align: right;
@@ -164,7 +174,7 @@
 	}
 	.tick {
 		position: absolute;
-		top: 0;
+		top: 9px;
 		left: 54px;
 		width: 12px;
 		height: 52px;
@@ -193,7 +203,7 @@
 	}
 	.selected::before {
 		position: absolute;
-		inset: 0 auto 0 0;
+		inset: 9px auto 0 0;
 		width: 3px;
 		background: var(--ink);
 		content: '';
@@ -267,7 +277,7 @@
 	.handle {
 		position: absolute;
 		left: 58px;
-		top: 14px;
+		top: 23px;
 		z-index: 1;
 		color: var(--muted);
 		opacity: 0;
