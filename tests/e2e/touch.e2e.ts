@@ -177,6 +177,48 @@ test('by mouse: a row, and a piece on it, are dragged to another place', async (
 	await saved(page);
 });
 
+test('by mouse: something is put on the row that was pressed, and the screen says what it is for', async ({
+	page
+}) => {
+	await column(page, 'With a spot');
+	const { x, y } = await point(page, 20, 30);
+	await page.mouse.click(x, y);
+	const before = await cents(page, 'cost');
+	await bar(page)
+		.getByRole('button', { name: /^Put to/ })
+		.click();
+	await page.getByRole('button', { name: 'How many: more' }).last().click();
+	await page.getByRole('button', { name: 'Put it there' }).click();
+	await expect(page.getByRole('list', { name: 'on column' })).toContainText('row 1 front');
+	await expect.poll(() => cents(page, 'cost')).toBeGreaterThan(before);
+	await saved(page);
+	await page.getByRole('button', { name: 'What this screen is for' }).click();
+	await expect(page.getByRole('dialog', { name: 'Bench' }).getByRole('listitem')).toHaveCount(5);
+	await page.keyboard.press('Escape');
+	// Past the bar in one key, and asked by one.
+	await page.goto('/shelf');
+	await page.keyboard.press('Tab');
+	await expect(page.getByRole('link', { name: 'Skip to the page itself' })).toBeFocused();
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog', { name: 'Shelf' })).toBeVisible();
+});
+
+test('a stand that does not reach is refused with those that do', async ({ page }) => {
+	await newDesign(page, 'Too tall');
+	await say(page, '4 11 at 9 gull white x16', 'pole 9 ft');
+	await page.getByRole('button', { name: 'Pole, joining and settling' }).click();
+	const stand = page.getByLabel('Stand, pole or line');
+	await stand.selectOption({ label: 'stand with 8 ft pole' });
+	await expect(
+		page.getByText(/stand with 8 ft pole is too short.*These reach: stand with 9 ft pole/)
+	).toBeVisible();
+	await expect(stand).toHaveValue('');
+	await stand.selectOption({ label: 'stand with 9 ft pole' });
+	await expect(page.getByText(/is too short/)).toHaveCount(0);
+	await saved(page);
+});
+
 test('by keys alone: through the picture, its actions, its grips, and back', async ({ page }) => {
 	await column(page, 'By keys');
 	await picture(page).focus();

@@ -16,6 +16,8 @@ export interface PutPlace {
 	/** Names of colours of the Stockroom, for slots that are made. */
 	readonly nameOf: (colour: Id) => string;
 	readonly material: (id: Id) => Material | undefined;
+	/** What was pressed for it. */
+	readonly on?: HandKit['on'];
 }
 
 /**
@@ -39,7 +41,8 @@ export function putByHand(
 		colour: (index) => refs[index % Math.max(1, refs.length)]!,
 		name: (index) => place.nameOf(colours[index % Math.max(1, colours.length)] ?? ''),
 		colours: refs.length,
-		material: place.material
+		material: place.material,
+		on: place.on
 	};
 	const all = form.said(values, kit);
 	for (const said of all) applyEntry(draft, said, place, newId);

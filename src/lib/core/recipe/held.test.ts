@@ -1,7 +1,12 @@
 import { produce } from 'immer';
 import { describe, expect, test } from 'vitest';
-import { LINES, said } from '../../../../tests/kit/entry-lines.ts';
+import { LINES, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
 import { applyEntry } from '../language/apply.ts';
+import { colours, rates } from '../../../../tests/kit/studio.ts';
+import { firstAnswers } from '../by-hand/answers.ts';
+import type { Answers } from '../by-hand/asked.ts';
+import { putByHand } from '../language/put-by-hand.ts';
+import { handFormsOf } from '../structures/registry/by-hand.ts';
 import type { Place } from '../document/cluster.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { listsOf, slotsOfStructure } from '../structures/registry/refs.ts';
@@ -14,6 +19,7 @@ import {
 	countHeld,
 	countOfHeld,
 	dropHeld,
+	hostOfHeld,
 	isPart,
 	recolour,
 	removeHeld,
@@ -22,7 +28,8 @@ import {
 	resizeHeld,
 	resizePlace,
 	turnToFront,
-	type Held
+	type Held,
+	type Reach
 } from './held.ts';
 import type { Recipe } from './recipe.ts';
 import { recipeSchema } from './recipe.schema.ts';
@@ -239,6 +246,42 @@ describe('a piece is let go', () => {
 			newId
 		);
 		expect(outcome).toMatchObject({ ok: false, say: expect.stringContaining('cannot sit there') as string });
+	});
+});
+
+describe('a piece put by hand where something is pressed', () => {
+	const put = (reach: Reach, values: Answers = {}) => {
+		const { draft, newId } = draftOf('4 11 at 9 white', '4 11 at 9 red');
+		const [row] = rowsOf(draft) as [Layer];
+		const place = row.clusters[0]!.places[2]!.id;
+		const on = hostOfHeld(draft as Recipe, { about: row.id, place }, reach);
+		const form = handFormsOf({ kind: 'applied' })[0]!;
+		const data = { colours, materials: STOCK, settings: { rates } } as never;
+		const all = { ...firstAnswers(form.fields, data), colours: ['red'], ...values };
+		const way = { section: undefined, editing: null, colourway: draft.colourways[0]!.id, nameOf: () => 'buoy red', material: () => undefined, on }; // prettier-ignore
+		const done = putByHand(draft, form, all, way, newId);
+		return { draft, done, row, place };
+	};
+	const pieceOf = (draft: RecipeDraft) =>
+		draft.sections.flatMap((s) => (s.structure.kind === 'applied' ? s.structure.pieces : []))[0]!;
+	test('on its row, at a side; on the very balloon', () => {
+		const onRow = put('part', { side: 'left', count: 3 });
+		expect(pieceOf(onRow.draft)).toMatchObject({
+			name: 'buoy red',
+			fixing: 'glue',
+			on: [{ host: { on: 'layer', layer: onRow.row.id, side: 'left' }, count: 3 }]
+		});
+		expect(recipeSchema.safeParse(onRow.draft).error?.message).toBeUndefined();
+		const onBalloon = put('balloon');
+		expect(pieceOf(onBalloon.draft).on[0]!.host).toEqual({ on: 'place', place: onBalloon.place });
+	});
+	test('on a piece, it is carried by what that one is on; on a garland’s row nothing sits', () => {
+		const { draft } = put('part');
+		const on = hostOfHeld(draft as Recipe, { about: pieceOf(draft).id, place: null }, 'part');
+		expect(on).toMatchObject({ host: { on: 'piece' }, section: draft.sections[0]!.id });
+		const garland = draftOf('run garland', 'line 8 ft', '4 5 at 4 white').draft;
+		const row = listsOf(garland.sections[0]!.structure)[0]![0]!.id;
+		expect(hostOfHeld(garland as Recipe, { about: row, place: null }, 'part')).toBeUndefined();
 	});
 });
 

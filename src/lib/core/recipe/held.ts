@@ -210,6 +210,21 @@ export function dropHeld(
 	return got(null);
 }
 
+/** What a piece would sit on where something is pressed; undefined where nothing can. @param reach the very balloon, or its row */
+export function hostOfHeld(
+	recipe: Recipe,
+	{ about, place }: Onto,
+	reach: Reach
+): { readonly host: Host; readonly section: Id } | undefined {
+	const own = found(recipe as RecipeDraft, about);
+	const host = own && hostAt(own, { about, place: reach === 'balloon' ? place : null });
+	if (!own || !host) return undefined;
+	// Pieces are carried by what their own section stands by.
+	const { id, stand, structure } = own.section;
+	const carrier = isOnHosts(structure as Structure) ? stand.by : id;
+	return carrier === null ? undefined : { host, section: carrier };
+}
+
 /** What of a section a piece sits on where it was let go. */
 function hostAt({ section, at }: Found, { about, place }: Onto): Host | undefined {
 	const structure = section.structure as Structure;

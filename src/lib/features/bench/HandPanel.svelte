@@ -3,6 +3,7 @@
 	import { coloursField, type Answers } from '../../core/by-hand/asked.ts';
 	import { putByHand } from '../../core/language/put-by-hand.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
+	import type { HandKit } from '../../core/structures/kit/by-hand.ts';
 	import type { HandForm } from '../../core/structures/facets/by-hand.ts';
 	import type { Structure } from '../../core/structures/kinds.ts';
 	import { handFormsOf } from '../../core/structures/registry/by-hand.ts';
@@ -17,8 +18,10 @@
 		section: { readonly id?: string; readonly name: string; readonly structure: Pick<Structure, 'kind'> };
 		/** A part that is changed in place of one that is put. */
 		part?: { readonly id: string; readonly name: string } | null;
+		/** What was pressed for it: a piece goes on that. */
+		on?: HandKit['on'];
 	}
-	let { bench, section, part = null }: Props = $props();
+	let { bench, section, part = null, on }: Props = $props();
 	let open = $state(false);
 	let trouble = $state('');
 	const forms = $derived(handFormsOf(section.structure));
@@ -58,7 +61,8 @@
 			editing: part?.id ?? null,
 			colourway: bench.chosen.id,
 			nameOf: (colour: string) => bench.catalogue.colourNames.get(colour) ?? 'colour',
-			material: (id: string) => bench.catalogue.materials.get(id)
+			material: (id: string) => bench.catalogue.materials.get(id),
+			on
 		};
 		bench.change((d) => void (done = putByHand(d, form, values, place, () => crypto.randomUUID())));
 		trouble = done ? '' : (form.missing ?? '');

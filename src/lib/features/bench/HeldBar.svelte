@@ -9,7 +9,15 @@
 	import Trash from '@lucide/svelte/icons/trash';
 	import X from '@lucide/svelte/icons/x';
 	import { onMount } from 'svelte';
-	import { countOfHeld, isPart, repeatOfHeld, type Held, type Reach } from '../../core/recipe/held.ts';
+	import {
+		countOfHeld,
+		hostOfHeld,
+		isPart,
+		repeatOfHeld,
+		type Held,
+		type Reach
+	} from '../../core/recipe/held.ts';
+	import HandPanel from './HandPanel.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
 	import Swatch from '../colours/Swatch.svelte';
 	import type { Frame } from '../picture/Picture.svelte';
@@ -40,6 +48,8 @@
 		['part', held.place === null ? (part ? 'this piece' : 'all of it') : 'this row'],
 		...(held.slot === null ? [] : [['all', `all ${nameOf(fill)}`] as const])
 	]);
+	/** What a piece would sit on here. */
+	const host = $derived(hostOfHeld(bench.recipe, held, hands.reach));
 	const sized = $derived(hands.reach !== 'all');
 
 	onMount(() => {
@@ -192,6 +202,7 @@
 					onclick={hands.front}><RotateCw size={16} /></button
 				>
 			{/if}
+			{#if host}<HandPanel {bench} section={{ name: words, structure: { kind: 'applied' } }} on={host} />{/if}
 			<button
 				type="button"
 				class="ml-auto"

@@ -1,7 +1,10 @@
 import { produce } from 'immer';
 import type { Parsed } from '../../core/errors.ts';
 import { pressedAt } from '../../core/scene/pressed-at.ts';
-import type { Pressed } from '../../core/scene/draw-list.ts';
+import type { Colourway } from '../../core/document/slot.ts';
+import type { Catalogue } from '../../core/materials/catalogue.ts';
+import type { DrawList, Pressed } from '../../core/scene/draw-list.ts';
+import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Mutable } from '../../core/document/mutable.ts';
 import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import {
@@ -24,7 +27,6 @@ import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { DraggedBy } from '../../core/structures/facets/touch.ts';
 import type { Structure } from '../../core/structures/kinds.ts';
 import { draggedBy } from '../../core/structures/registry/touch.ts';
-import type { Bench } from './bench.svelte.ts';
 
 const newId = () => crypto.randomUUID();
 
@@ -36,9 +38,19 @@ export interface At {
 	readonly over: number;
 }
 
+/** What is worked on: a design with its picture. */
+interface Worked {
+	readonly recipe: Recipe;
+	readonly context: Pick<TallyContext, 'rates'>;
+	readonly catalogue: Pick<Catalogue, 'colourNames'>;
+	readonly chosen: Pick<Colourway, 'id'>;
+	draw(pressed?: Pressed[]): DrawList;
+	change(work: (draft: RecipeDraft) => void): boolean;
+}
+
 /** What is held in the picture, what is done to it there, and what is dragged: each a step of undo when it is let go. */
 export class Hands {
-	readonly #bench: Bench;
+	readonly #bench: Worked;
 	#held = $state.raw<(Held & At) | null>(null);
 	/** A colour that was let go on what is held, before it is said how far it goes. */
 	dropped = $state.raw<string | null>(null);
@@ -49,7 +61,7 @@ export class Hands {
 	/** The recipe as it would be where something is let go now. */
 	trying = $state.raw<Recipe | null>(null);
 
-	constructor(bench: Bench) {
+	constructor(bench: Worked) {
 		this.#bench = bench;
 	}
 	/** What was pressed, for as long as it is there. */

@@ -1,4 +1,5 @@
 import type { Asked, Balloon } from '../../by-hand/asked.ts';
+import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { Pattern } from '../../document/pattern.ts';
 import type { Hanging, Hung } from '../../document/hung.ts';
@@ -16,6 +17,8 @@ export interface HandKit {
 	readonly colours: number;
 	/** What the Stockroom knows of a thing. */
 	readonly material: (id: Id) => Material | undefined;
+	/** What was pressed for it: a piece goes on that. */
+	readonly on?: { readonly host: Host; readonly section: Id } | undefined;
 }
 
 /** How colours fall, in her words. */

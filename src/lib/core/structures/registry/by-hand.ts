@@ -1,3 +1,4 @@
+import { byHand as applied } from '../applied/by-hand.ts';
 import { byHand as bunch } from '../bunch/by-hand.ts';
 import { byHand as extras } from '../extras/by-hand.ts';
 import type { HandFacet, HandForm } from '../facets/by-hand.ts';
@@ -6,11 +7,11 @@ import type { Kind, Structure, StructureOf } from '../kinds.ts';
 import { byHand as run } from '../run/by-hand.ts';
 import { byHand as weave } from '../weave/by-hand.ts';
 
-/** Rows of a stack and pieces on a host have screens of their own; a design inside is chosen whole. */
+/** Rows of a stack have screens of their own; a design inside is chosen whole. */
 const NONE = { forms: [] };
 const HANDS: { readonly [K in Kind]: HandFacet<StructureOf[K]> } = {
 	stack: NONE,
-	applied: NONE,
+	applied,
 	design: NONE,
 	extras,
 	bunch,
