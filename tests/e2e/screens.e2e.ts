@@ -16,7 +16,8 @@ test('quick price at a venue: how much for two of those in blue, six feet tall',
 	await page.setViewportSize({ width: 390, height: 844 });
 	await page.goto('/quick');
 	await page.getByLabel('Design', { exact: true }).selectOption('Kelp column');
-	await page.getByLabel('Colour').selectOption({ label: 'harbour blue' });
+	await page.getByRole('button', { name: /in another colour/ }).click();
+	await page.getByRole('button', { name: 'harbour blue', exact: true }).click();
 	await page.getByLabel('Height, over all').fill('6 ft');
 	await page.getByLabel('How many').fill('2');
 	await expect(page.getByText(/comes out (5′ \d+″|6′ \d″)/)).toBeVisible();
@@ -77,7 +78,8 @@ test('a material added in the Stockroom can be said on the Bench and costs what 
 		await expect(page.getByText(sentence)).toBeVisible();
 	await page.getByLabel('Name', { exact: true }).fill('11 in round, squall violet');
 	await page.getByLabel('Size on the bag, in').fill('11');
-	await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'squall violet, matte' });
+	await page.getByRole('button', { name: /^Colour of the material/ }).click();
+	await page.getByRole('button', { name: 'squall violet', exact: true }).click();
 	await page.getByLabel('Pieces in a pack').fill('50');
 	await page.getByLabel('Pack price (blank: not known)').fill('25');
 	await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -3,6 +3,9 @@
 	import { enhance } from '$app/forms';
 	import { KIND_WORDS, MATERIAL_KINDS } from '$lib/core/materials/material.ts';
 	import Button from '$lib/ui/button/Button.svelte';
+	import ColourChip from '$lib/features/colours/ColourChip.svelte';
+	import ColourName from '$lib/features/colours/ColourName.svelte';
+	import ColourPick from '$lib/features/colours/ColourPick.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
@@ -13,6 +16,9 @@
 		({ update }: { update: (o: { reset: boolean }) => Promise<void> }) =>
 			update({ reset: false });
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
+	/** The colour picked; nothing said yet is what was sent before. */
+	let picked = $state<string | null>(null);
+	const colour = $derived(picked ?? typed.colour ?? '');
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
 	const priceText = (minor: number | null) => printMoney(minor, { decimal: data.decimal });
 </script>
@@ -60,7 +66,9 @@
 			use:enhance={({ formElement }) =>
 				async ({ update, result }) => {
 					await update({ reset: false });
-					if (result.type === 'success') formElement.reset();
+					if (result.type !== 'success') return;
+					formElement.reset();
+					picked = null;
 				}}
 		>
 			<input type="hidden" name="id" value={data.fresh} />
@@ -77,11 +85,22 @@
 			{@render line('Size on the bag, in', 'nominal', '11')}
 			<Field label="Colour" error={errors.colour}>
 				{#snippet children(attributes)}
-					<select {...attributes} name="colour" class="control"
-						><option value="">none</option>{#each data.colours as colour (colour.id)}<option
-								value={colour.id}
-								selected={typed.colour === colour.id}>{colour.name}, {colour.finish}</option
-							>{/each}</select
+					<input type="hidden" name="colour" value={colour} />
+					<span {...attributes} class="flex"
+						><ColourChip out={colour ? 'No colour' : ''} onout={() => (picked = '')}>
+							<ColourPick
+								label="Colour of the material"
+								colours={data.colours}
+								materials={[]}
+								value={colour || null}
+								onpick={(id) => (picked = id)}
+							>
+								{#snippet trigger()}<ColourName
+										colour={colour ? data.colours.find((c) => c.id === colour) : null}
+										name={data.colours.find((c) => c.id === colour)?.name ?? 'none'}
+									/>{/snippet}
+							</ColourPick>
+						</ColourChip></span
 					>
 				{/snippet}
 			</Field>

@@ -73,12 +73,22 @@
 	/>
 	<span class="hint" id="{id}-hint">{hint}</span>
 </div>
+{#if bench.reads.length > 0 && bench.parsed?.ok}
+	<p class="reads" id="{id}-reads" role="status">
+		reads <span class="figures">{bench.reads.join(' · ')}</span>
+	</p>
+{/if}
 <p class="trouble" id="{id}-trouble" role="alert" hidden={trouble === ''}>{trouble}</p>
 
 <style>
 	.entry {
 		position: relative;
 		margin: 8px 10px 8px 66px;
+	}
+	.reads {
+		margin: -4px 10px 6px 66px;
+		font-size: 13px;
+		color: var(--muted);
 	}
 	input {
 		width: 100%;

@@ -64,6 +64,8 @@
 		focusRow,
 		places: (layer) => onplaces(layer)
 	};
+	/** Whether there are rows below those in sight. */
+	let below = $state(false);
 	const upright = $derived(bench.stack?.upright);
 	const foot = $derived.by(() => {
 		const count = bench.tally.stacks.reduce((a, s) => a + s.placed.layers.length, 0);
@@ -101,7 +103,8 @@
 	onkeydowncapture={() => (armed = false)}
 >
 	{@render begun?.()}
-	<div class="scroll" data-scroll>
+	<!-- Where it goes on below, the row that is cut off fades: none is cut in half. -->
+	<div class="scroll" class:on={below} data-scroll onscroll={(e) => (below = e.currentTarget.scrollTop < -2)}>
 		<div class="stand">
 			{#each standing as section (section.id)}
 				{@const inHand = bench.current?.id === section.id}
@@ -141,6 +144,9 @@
 		flex-direction: column-reverse;
 		overflow-y: auto;
 		scrollbar-width: thin;
+	}
+	.on {
+		mask-image: linear-gradient(#000 calc(100% - 34px), transparent);
 	}
 	.stand {
 		padding-top: 12px;

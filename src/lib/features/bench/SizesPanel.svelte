@@ -11,6 +11,7 @@
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
 	import type { Bench } from './bench.svelte.ts';
+	import { swapInSize } from './swap-in-size.ts';
 
 	interface Props {
 		bench: Bench;
@@ -157,7 +158,7 @@
 					label="In place of {name}"
 					value={now.swaps[element] ?? ''}
 					options={optionsFor(what, had)}
-					onpick={(v) => void bench.swapInSize(now.id, element, v, what === 'design')}
+					onpick={(v) => void swapInSize(bench, now.id, { element, to: v, design: what === 'design' })}
 				/>
 			{/each}
 			{#if shrinks}<p class="text-[13px] text-watch">{shrinks}</p>{/if}

@@ -5,7 +5,7 @@ import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
 import { applyEntry, designNeeded, whyNot, type EntryPlace } from '../../core/language/apply.ts';
 import type { EntryContext } from '../../core/language/context.ts';
 import type { Entry, SaidSection } from '../../core/language/entry.ts';
-import { parseEntry } from '../../core/language/read.ts';
+import { applyLines, readLine } from '../../core/language/plain/read-line.ts';
 import { applyRemedy } from '../../core/checks/remedy.ts';
 import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -128,9 +128,10 @@ export class Bench {
 		designs: this.data.designs,
 		style: { decimal: this.data.settings.decimal }
 	}));
-	readonly parsed: Parsed<Entry> | null = $derived(
-		this.text.trim() === '' ? null : parseEntry(this.text, this.entryContext)
-	);
+	readonly #read = $derived(this.text.trim() === '' ? null : readLine(this.text, this.entryContext));
+	readonly parsed: Parsed<Entry> | null = $derived(this.#read?.parsed ?? null);
+	/** What was understood of plain words, as exact lines; nothing where it is said so already. */
+	readonly reads = $derived(this.#read && this.#read.lines[0] !== this.text ? this.#read.lines : []);
 	readonly entryIndex = $derived(Math.min(this.at ?? this.layers.length, this.layers.length));
 
 	/** What was said, as text: what is typed on without changing it changes nothing further down. */
@@ -255,7 +256,6 @@ export class Bench {
 		if (!recipe.colourways.some((c) => c.id === this.colourway)) this.colourway = recipe.colourways[0]!.id;
 		this.saver.want({ recipe });
 	}
-	/** Looks from a named side again. */
 	look = (view: View) => Object.assign(this, { view, camera: null });
 	/** Turns and tilts the picture from where it is, degrees. */
 	turnBy(turn: number, tilt: number) {
@@ -271,19 +271,28 @@ export class Bench {
 		this.#history = history;
 	}
 	/** Takes another recipe as one step, so that undo brings mine back. */
-	replaceAll(recipe: Recipe) {
-		this.change((draft) => Object.assign(draft, structuredClone(recipe)));
-	}
+	replaceAll = (recipe: Recipe) => this.change((draft) => Object.assign(draft, structuredClone(recipe)));
 
 	/** Enter on the entry line. @returns whether it was understood */
 	enter(): boolean {
-		const parsed = this.parsed ?? parseEntry(this.text, this.entryContext);
+		const { lines, parsed } = this.#read ?? readLine(this.text, this.entryContext);
 		if (!parsed.ok) {
 			this.refusal = parsed.say;
 			return false;
 		}
-		if (!this.#put(parsed.value)) return false;
+		if (lines.length > 1 ? !this.#putAll(lines) : !this.#put(parsed.value)) return false;
 		this.clearEntry();
+		return true;
+	}
+	/** Does several lines as one step, or none of them. */
+	#putAll(lines: readonly string[]): boolean {
+		const work = (d: RecipeDraft) => applyLines(d, lines, this.entryContext, this.#place, newId);
+		// Tried apart first: a line in the middle may be refused.
+		const tried = work(structuredClone(this.recipe) as RecipeDraft);
+		if (!tried.ok) this.refusal = tried.say;
+		else this.change((d) => void work(d));
+		if (!tried.ok || !this.#weigh()) return false;
+		if (tried.value !== this.current?.id) this.take(this.recipe.sections.at(-1)!.id);
 		return true;
 	}
 	/** Does what was said, as one step. @returns false where it was refused, or what it names must be fetched first and is awaited */
@@ -312,11 +321,11 @@ export class Bench {
 	/** Does it once the design it names is here. */
 	#fetching: Promise<void> | undefined;
 	async #fetchFor(entry: Entry, design: string) {
-		if (await this.#fetchDesign(design)) this.#put(entry);
+		if (await this.fetchDesign(design)) this.#put(entry);
 		else this.refusal = 'That design cannot be reached just now. Try again in a moment.';
 	}
 	/** Fetches a kept design with all it uses, so that it can be counted here. */
-	async #fetchDesign(design: string): Promise<boolean> {
+	async fetchDesign(design: string): Promise<boolean> {
 		if (this.#library.has(design)) return true;
 		const response = await fetch(`/bench/${this.id}/library?of=${encodeURIComponent(design)}`).catch(
 			() => undefined
@@ -335,15 +344,6 @@ export class Bench {
 		this.say({ kind: 'exchange', element, to, design });
 	/** A new section, in hand from then on. */
 	addSection = (section: SaidSection) => this.say({ kind: 'section', section });
-	/** In one size only: another in the place of what is swappable; nothing is as it stands. */
-	async swapInSize(size: string, element: string, to: string, design: boolean): Promise<void> {
-		if (design && to && !(await this.#fetchDesign(to))) return;
-		this.change((d) => {
-			const own = d.sizes.find((s) => s.id === size);
-			if (own && to) own.swaps[element] = to;
-			else if (own) delete own.swaps[element];
-		});
-	}
 	/** Takes a section in hand: the entry line stands on top of it. */
 	take(section: string) {
 		this.section = section;

@@ -8,6 +8,7 @@ import { printLayer } from '../../core/structures/stack/print.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { benchCommands } from './bench-commands.ts';
 import { Bench } from './bench.svelte.ts';
+import { swapInSize } from './swap-in-size.ts';
 
 beforeEach(() => {
 	vi.useFakeTimers();
@@ -259,11 +260,11 @@ describe('sizes, swaps and parts on the Bench', () => {
 		expect(b.extras[0]!.material).toBe('fairy lights');
 		b.undo();
 		expect(b.extras[0]!.material).toBe('star card');
-		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, 'fairy lights', false);
+		await swapInSize(b, b.recipe.sizes[0]!.id, { element: line!.id, to: 'fairy lights', design: false });
 		expect(b.tally.bill.lines.map((l) => l.label)).toContain('star card');
 		b.size = b.recipe.sizes[0]!.id;
 		expect(b.tally.bill.lines.map((l) => l.label)).toContain('fairy lights');
-		await b.swapInSize(b.recipe.sizes[0]!.id, line!.id, '', false);
+		await swapInSize(b, b.recipe.sizes[0]!.id, { element: line!.id, to: '', design: false });
 		expect(b.recipe.sizes[0]!.swaps).toEqual({});
 	});
 	test('a design that cannot be fetched is said, and nothing is exchanged', async () => {

@@ -8,6 +8,9 @@
 	import { priceTape } from '../../core/pricing/price-tape.ts';
 	import PriceRows from '../bench/PriceRows.svelte';
 	import { atLeast, atMost, missingText, percentText, priceText, sumText } from '../bench/tape-words.ts';
+	import ColourChip from '../colours/ColourChip.svelte';
+	import ColourName from '../colours/ColourName.svelte';
+	import ColourPick from '../colours/ColourPick.svelte';
 	import MiniPicture from '../picture/MiniPicture.svelte';
 	import { Quick, type QuickData } from './quick.svelte.ts';
 
@@ -19,6 +22,9 @@
 	const quick = new Quick(data);
 	let margin = $state(false);
 	let copied = $state('');
+	/** The colour asked for in place of the main one. */
+	const other = $derived(quick.colour.startsWith('main:') ? quick.colour.slice(5) : null);
+	const colourNamed = (id: string) => data.colours.find((c) => c.id === id)?.name ?? '';
 	const price = $derived(quick.price);
 	const unknown = $derived(quick.unknown);
 	/** A price that is only a least one is not handed out before she has said she means it. */
@@ -61,24 +67,36 @@
 	</Field>
 	{#if quick.trouble}<Notice level="bad">{quick.trouble}</Notice>{/if}
 	<fieldset class="contents" disabled={quick.waiting !== ''}>
-		<Field label="Colour">
-			{#snippet children(attributes)}
-				<select {...attributes} class="control min-h-[44px]! w-full min-w-0" bind:value={quick.colour}>
-					<optgroup label="Colourways">
+		<div class="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3">
+			<Field label="Colour">
+				{#snippet children(attributes)}
+					<select {...attributes} class="control min-h-[44px]! w-full min-w-0" bind:value={quick.colour}>
 						{#each quick.recipe.colourways as colourway (colourway.id)}<option value="way:{colourway.id}"
 								>{colourway.name}</option
 							>{/each}
-					</optgroup>
-					{#if quick.mainSlot}
-						<optgroup label="{quick.mainSlot.name} in">
-							{#each data.colours as colour (colour.id)}<option value="main:{colour.id}"
-									>{colour.name}{colour.finish === 'matte' ? '' : `, ${colour.finish}`}</option
-								>{/each}
-						</optgroup>
-					{/if}
-				</select>
-			{/snippet}
-		</Field>
+						{#if other && quick.mainSlot}<option value={quick.colour}
+								>{quick.mainSlot.name} in {colourNamed(other)}</option
+							>{/if}
+					</select>
+				{/snippet}
+			</Field>
+			{#if quick.mainSlot}
+				<ColourChip>
+					<ColourPick
+						label="{quick.mainSlot.name} in another colour"
+						colours={data.colours}
+						materials={data.materials}
+						value={other}
+						onpick={(colour) => (quick.colour = `main:${colour}`)}
+					>
+						{#snippet trigger()}<ColourName
+								colour={other ? data.colours.find((c) => c.id === other) : null}
+								name={other ? '' : 'in another'}
+							/>{/snippet}
+					</ColourPick>
+				</ColourChip>
+			{/if}
+		</div>
 		{#if quick.recipe.sizes.length > 0}
 			<Pick
 				label="Size"

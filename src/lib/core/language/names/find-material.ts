@@ -1,7 +1,45 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import type { Material } from '../../materials/material.ts';
 import { shorten } from '../../units/number.ts';
-import { wordsMatch } from './name-colour.ts';
+import { piecesOf, wordsBegin, wordsOf } from './name-colour.ts';
+
+interface Named {
+	readonly material: Material;
+	/** Lower case, without commas. */
+	readonly name: string;
+	readonly words: readonly string[];
+}
+interface Index {
+	readonly all: readonly Named[];
+	/** Without rounds. */
+	readonly others: readonly Named[];
+	/** By the whole name and by what stands before its comma. */
+	readonly byName: ReadonlyMap<string, Material>;
+}
+/** A Stockroom is looked through at every keystroke, and stays the same for hours. */
+const indexes = new WeakMap<readonly Material[], Index>();
+
+function indexOf(materials: readonly Material[]): Index {
+	const before = indexes.get(materials);
+	if (before) return before;
+	const all = materials.map((material) => ({
+		material,
+		name: material.name.toLowerCase().replace(/,/g, ''),
+		words: wordsOf(material.name)
+	}));
+	const byName = new Map<string, Material>();
+	for (const m of materials) {
+		const name = m.name.toLowerCase();
+		for (const said of [name, name.split(',')[0]!]) if (!byName.has(said)) byName.set(said, m);
+	}
+	const index = { all, others: all.filter((n) => n.material.kind !== 'latex-round'), byName };
+	indexes.set(materials, index);
+	return index;
+}
+
+/** The material of a name said in full, or of all before its comma; undefined where there is none. */
+export const materialCalled = (name: string, materials: readonly Material[]): Material | undefined =>
+	indexOf(materials).byName.get(name);
 
 /**
  * The one material that typed words name: rounds are named by count, bag, size and colour, never here.
@@ -15,16 +53,18 @@ export function findMaterial(
 	withRounds = false
 ): Parsed<Material> {
 	const said = words.join(' ');
-	const others = materials.filter((m) => withRounds || m.kind !== 'latex-round');
-	const exact = others.filter((m) => m.name.toLowerCase().replace(/,/g, '') === said);
+	const { all, others: rest } = indexOf(materials);
+	const others = withRounds ? all : rest;
+	const exact = others.filter(({ name }) => name === said);
 	// A plural is read as the one thing it is of: “sandbags”.
 	const single = words.map((w, i) => (i === words.length - 1 && w.endsWith('s') ? w.slice(0, -1) : w));
-	const begun = others.filter((m) => wordsMatch(words, m.name));
+	const [pieces, one] = [piecesOf(words), piecesOf(single)];
+	const begun = others.filter((m) => wordsBegin(pieces, m.words));
 	const found =
-		exact.length > 0 ? exact : begun.length > 0 ? begun : others.filter((m) => wordsMatch(single, m.name));
-	if (found.length === 1) return got(found[0]!);
+		exact.length > 0 ? exact : begun.length > 0 ? begun : others.filter((m) => wordsBegin(one, m.words));
+	if (found.length === 1) return got(found[0]!.material);
 	if (found.length > 1) {
-		const some = found.slice(0, 3).map((m) => m.name);
+		const some = found.slice(0, 3).map((m) => m.material.name);
 		return refuse('ambiguous', `“${shorten(said)}” could be ${some.join(', ')}. Type more of it.`);
 	}
 	return refuse('unknown-word', `${lead}Nothing in the Stockroom is called “${shorten(said)}”.`);

@@ -5,15 +5,24 @@ import type { ColourRef } from '../said.ts';
 import { type EntryContext, KEYWORDS } from '../context.ts';
 
 /** Every typed word begins a word of the name, in order: `gold` and `hi go` both find “hive gold”, `lamp-out` “lamp-out navy”. */
-export function wordsMatch(typed: readonly string[], name: string): boolean {
-	const words = name.toLowerCase().split(/[\s-]+/);
+export const wordsMatch = (typed: readonly string[], name: string): boolean =>
+	wordsBegin(piecesOf(typed), wordsOf(name));
+
+/** Words of a name as they are compared. */
+export const wordsOf = (name: string): readonly string[] => name.toLowerCase().split(/[\s-]+/);
+
+/** Typed words as they are compared: a hyphen is a gap. */
+export const piecesOf = (typed: readonly string[]): readonly string[] => typed.flatMap((t) => t.split('-'));
+
+/** The same for words that are cut apart already: of thousands of names they are cut apart once. */
+export function wordsBegin(pieces: readonly string[], words: readonly string[]): boolean {
 	let from = 0;
-	for (const piece of typed.flatMap((t) => t.split('-'))) {
-		const at = words.findIndex((w, i) => i >= from && w.startsWith(piece));
-		if (at < 0) return false;
-		from = at + 1;
+	for (const piece of pieces) {
+		while (from < words.length && !words[from]!.startsWith(piece)) from++;
+		if (from === words.length) return false;
+		from++;
 	}
-	return typed.length > 0;
+	return pieces.length > 0;
 }
 
 /**

@@ -33,7 +33,7 @@ export const stackIn = (recipe: Recipe): Stack | undefined =>
 	recipe.sections.map((s) => s.structure).find((s): s is Stack => s.kind === 'stack');
 
 /** Every stack of a stored recipe with its section, in order. */
-export const stacksIn = (recipe: Recipe): { section: Section; stack: Stack }[] =>
+export const stacksIn = (recipe: Pick<Recipe, 'sections'>): { section: Section; stack: Stack }[] =>
 	recipe.sections.flatMap((section) =>
 		section.structure.kind === 'stack' ? [{ section, stack: section.structure }] : []
 	);
@@ -102,3 +102,10 @@ export function resizeLayer(recipe: RecipeDraft, id: string, halves: number): Pa
 /** The empty stack that every new design starts with. */
 export const isBareStack = (structure: Structure): boolean =>
 	structure.kind === 'stack' && structure.layers.length === 0;
+
+/** The topmost row of the section in hand, else of the last column. */
+export function rowInHand(sections: Recipe['sections'], section: string | undefined): Layer | undefined {
+	const stacks = stacksIn({ sections });
+	const own = stacks.find((s) => s.section.id === section) ?? stacks.at(-1);
+	return own?.stack.layers.at(-1);
+}

@@ -18,6 +18,11 @@
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
 	import { isOnHosts } from '../../../../core/structures/registry/picture.ts';
 	import { hostsOf } from '../../../../core/structures/registry/refs.ts';
+	import { slotName } from '../../../../core/document/names.ts';
+	import { dropUnusedSlots, type RecipeDraft } from '../../../../core/recipe/draft.ts';
+	import ColourChip from '../../../colours/ColourChip.svelte';
+	import ColourName from '../../../colours/ColourName.svelte';
+	import SlotPick from '../../kit/SlotPick.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 	import { hostWords } from '../../section-words.ts';
 
@@ -75,6 +80,16 @@
 		const to = hosts.find(([k]) => k === key)?.[1];
 		if (to) change((p) => (p.on[at]!.host = { ...to }));
 	}
+	const slot = $derived(piece.what.kind === 'balloon' ? piece.what.balloon.slot : null);
+	/** In one step with the slot that is made for it. */
+	const recolour = (slotIn: (draft: RecipeDraft) => string) =>
+		bench.change((d) => {
+			const to = slotIn(d);
+			changePiece(d, piece.id, (p) => {
+				if (p.what.kind === 'balloon') p.what.balloon.slot = to;
+			});
+			dropUnusedSlots(d);
+		});
 	const material = (id: string) => {
 		const found = bench.catalogue.materials.get(id);
 		const flat = found ? flatOf(found) : null;
@@ -101,15 +116,22 @@
 					value={piece.what.balloon.size.kind === 'unknown' ? '' : printSize(piece.what.balloon.size)}
 					use={size}
 				/>
-				<Pick
-					label="Its colour"
-					value={piece.what.balloon.slot}
-					options={bench.shownByColour.slots.map((s) => [s.id, s.name] as const)}
-					onpick={(v) =>
-						change((p) => {
-							if (p.what.kind === 'balloon') p.what.balloon.slot = v;
-						})}
-				/>
+				<div class="grid content-start gap-1 text-[13px]">
+					<span class="font-medium text-muted">Its colour</span>
+					<ColourChip>
+						<SlotPick
+							{bench}
+							label="Colour of {piece.name}"
+							now={bench.recipe.slots.find((s) => s.id === slot)}
+							onpick={recolour}
+						>
+							{#snippet trigger()}<ColourName
+									colour={bench.catalogue.colours.get(bench.chosen.fills[slot ?? ''] ?? '')}
+									name={slotName(slot, bench.shownByColour.slots)}
+								/>{/snippet}
+						</SlotPick>
+					</ColourChip>
+				</div>
 			</div>
 		{:else}
 			<Pick label="Which" value={piece.what.material ?? ''} options={foils} onpick={material} />

@@ -20,6 +20,9 @@
 	import Dialog from '../../../../ui/dialog/Dialog.svelte';
 	import Pick from '../../../../ui/pick/Pick.svelte';
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
+	import ColourChip from '../../../colours/ColourChip.svelte';
+	import ColourName from '../../../colours/ColourName.svelte';
+	import SlotPick from '../../kit/SlotPick.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 
 	interface Props {
@@ -155,10 +158,6 @@
 		['left', 'left'],
 		['right', 'right']
 	] as const;
-	const slotOptions = $derived([
-		['', 'as the pattern says'] as const,
-		...bench.shownByColour.slots.map((s) => [s.id, s.name] as const)
-	]);
 	let open = $derived(layer !== null && row !== undefined);
 </script>
 
@@ -248,12 +247,29 @@
 						options={METHODS}
 						onpick={(v) => change({ method: v === '' ? null : (v as 'hole' | 'eye') })}
 					/>
-					<Pick
-						label="Its colour"
-						value={first.place.slot ?? ''}
-						options={slotOptions}
-						onpick={(v) => change({ slot: v || null })}
-					/>
+					<div class="grid content-start gap-1 text-[13px]">
+						<span class="font-medium text-muted">Its colour</span>
+						<span class="flex flex-wrap items-center gap-2">
+							<ColourChip
+								out={first.place.slot === null ? '' : 'As the pattern of its cluster says'}
+								onout={() => change({ slot: null })}
+							>
+								<SlotPick
+									{bench}
+									label="Colour of this balloon"
+									now={bench.recipe.slots.find((s) => s.id === first.slot)}
+									onpick={(slotIn) =>
+										layer !== null &&
+										bench.change((d) => changePlaces(d, layer, picked, { slot: slotIn(d), material: null }))}
+								>
+									{#snippet trigger()}<ColourName
+											colour={bench.catalogue.colours.get(bench.chosen.fills[first.slot] ?? '')}
+											name={slotName(first.slot, bench.shownByColour.slots)}
+										/>{/snippet}
+								</SlotPick>
+							</ColourChip>
+						</span>
+					</div>
 					<Pick
 						label="Looks to"
 						value={first.place.side ?? ''}

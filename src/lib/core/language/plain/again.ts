@@ -1,0 +1,23 @@
+import type { EntryContext } from '../context.ts';
+import { rowInHand } from '../../structures/stack/edit.ts';
+import { printLayer } from '../../structures/stack/print.ts';
+import type { Layer } from '../../structures/stack/document.ts';
+import { slotsOfCluster } from '../../recipe/links.ts';
+import { coloursIn } from './colours.ts';
+
+const SAME =
+	/^(?:and )?(?:the )?(?:do that again|repeat (?:that|it)|same|once more|1 more|one more|again|another|another one)(?: like (?:it|that))?(?: again| once more)?(?: in (.+))?$/;
+
+/** `same again in blue`: the topmost row of what is in hand once more, in another colour where one is said. */
+export function again(said: string, context: EntryContext): readonly string[] | undefined {
+	const found = SAME.exec(said);
+	const row = found && rowInHand(context.recipe?.sections ?? [], context.section);
+	if (!row) return undefined;
+	const line = printLayer(row as Layer, context.slots);
+	if (found[1] === undefined) return [line];
+	const colours = coloursIn(found[1], context);
+	const own = [...new Set(row.clusters.flatMap((c) => slotsOfCluster(c)))];
+	if (colours?.length !== 1 || own.length !== 1) return undefined;
+	const name = context.slots.find((s) => s.id === own[0])?.name;
+	return name === undefined ? undefined : [line.replace(name, colours[0]!)];
+}

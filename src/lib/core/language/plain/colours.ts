@@ -1,0 +1,44 @@
+import type { EntryContext } from '../context.ts';
+import { nameColour } from '../names/name-colour.ts';
+
+/** Words between two colours. */
+const BETWEEN = new Set(['and', ',', '/', '+']);
+const EMPTY = new Set(['in', 'of', 'a', 'the', 'with', 'colour', 'color', 'coloured', 'all']);
+
+/** Whether words mean a colour of the design or of the Stockroom. */
+const isColour = (words: readonly string[], context: EntryContext): boolean => {
+	const found = nameColour(words, context);
+	return found.ok || found.code === 'ambiguous';
+};
+
+/**
+ * The colours a text says, one after the other, each by as many words as name it.
+ * @returns undefined where a word is none, and none of those that are passed over
+ */
+export function coloursIn(text: string, context: EntryContext): string[] | undefined {
+	const words = text
+		.replace(/([,/+])/g, ' $1 ')
+		.split(/\s+/)
+		.filter(Boolean);
+	const found: string[] = [];
+	for (let i = 0; i < words.length;) {
+		if (BETWEEN.has(words[i]!) || EMPTY.has(words[i]!)) {
+			i++;
+			continue;
+		}
+		let long = 0;
+		for (let n = 1; n <= 4 && i + n <= words.length; n++) {
+			const some = words.slice(i, i + n);
+			if (some.some((w) => BETWEEN.has(w))) break;
+			if (isColour(some, context)) long = n;
+		}
+		// “six whites”.
+		const single = words[i]!.replace(/s$/, '');
+		const several = long === 0 && isColour([single], context);
+		if (long === 0 && !several) return undefined;
+		if (several) long = 1;
+		found.push(several ? single : words.slice(i, i + long).join(' '));
+		i += long;
+	}
+	return found;
+}

@@ -1,0 +1,118 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { Desk, sayings } from '../../../../../tests/sayings/read.ts';
+import type { RecipeDraft } from '../../recipe/draft.ts';
+import type { Recipe } from '../../recipe/recipe.ts';
+import { parseEntry } from '../read.ts';
+import { applyLines, readLine } from './read-line.ts';
+import { understand } from './understand.ts';
+import { plainly } from './wording.ts';
+
+const { context } = new Desk();
+/** So many soups here; `SOUPS` asks for more. */
+const SOUPS = Number(process.env.SOUPS ?? 2000);
+
+describe('a phrase', () => {
+	/** Attributes of a row, each said so that it cannot be taken for another. */
+	const parts = fc.record({
+		count: fc.constantFrom('a quad of', 'a six-pack of', 'cluster of 5'),
+		bag: fc.constantFrom('11s', 'elevens', '5-inch', 'sixteens'),
+		size: fc.constantFrom('at 4', 'sized to 4 inches', 'inflated to 4½'),
+		colour: fc.constantFrom('white', 'harbour blue', 'gull white'),
+		repeat: fc.constantFrom('', 'twice', '3 times'),
+		painted: fc.constantFrom('', 'painted')
+	});
+	test('says the same in any order of what it says (property)', () => {
+		fc.assert(
+			fc.property(parts, fc.array(fc.nat(99), { minLength: 6, maxLength: 6 }), (said, order) => {
+				const all = Object.values(said).filter(Boolean);
+				const mixed = all
+					.map((text, i) => ({ text, at: order[i] ?? 0 }))
+					.sort((a, b) => a.at - b.at)
+					.map(({ text }) => text);
+				const [one, other] = [all, mixed].map((p) => understand(p.join(', '), context));
+				expect([mixed.join(', '), other]).toEqual([mixed.join(', '), one]);
+				expect(one).toHaveLength(1);
+			}),
+			{ numRuns: 300 }
+		);
+	});
+	test.each([
+		['ten and a half', '10.5'],
+		['8 1/2', '8.5'],
+		['9½', '9.5'],
+		['five-inch', '5″'],
+		['11"', '11″'],
+		['seven feet', '7 ft'],
+		['30cm', '30 cm'],
+		['8–9', '8 to 9'],
+		['elevens', '11§'],
+		['WHITE & Blue', 'white and blue']
+	])('%s is written %s', (text, plain) => {
+		expect(plainly(text)).toBe(plain);
+	});
+});
+
+describe('what is not understood', () => {
+	test.each([
+		'4 11 at 9 white wobble',
+		'the quick brown fox',
+		'4 white 11s at 9 and something else',
+		'elevens',
+		'🎈🎈 4 white',
+		'מזל טוב',
+		'x'.repeat(10_000)
+	])('%#: it is left to the exact grammar, which says why', (text) => {
+		expect(understand(text, context)).toBeUndefined();
+		const { lines, parsed } = readLine(text, context);
+		expect(lines).toEqual([text]);
+		expect(parsed).toMatchObject({ ok: false, say: expect.stringMatching(/\S/) as string });
+	});
+	test('whatever is read gives lines that are understood, and nothing throws', () => {
+		const words = [...new Set(sayings.flatMap((s) => s.says.split(/\s+/)))];
+		const soup = fc.array(fc.constantFrom(...words, '§', '″', '', '—', '1e99', '-4', '4/0'), {
+			maxLength: 14
+		});
+		fc.assert(
+			fc.property(soup, (some) => {
+				const text = some.join(' ');
+				const lines = understand(text, context);
+				if (lines) expect([text, parseEntry(lines[0]!, context).ok]).toEqual([text, true]);
+			}),
+			{ numRuns: SOUPS }
+		);
+	});
+	test('a line of exact words is never read in another way', () => {
+		for (const line of ['4 11 at 9 white', '2 stake', 'pole 7 ft'])
+			expect(readLine(line, context).lines).toEqual([line]);
+	});
+});
+
+describe('several at once', () => {
+	const desk = () => {
+		const { recipe, context: own } = new Desk();
+		let n = 0;
+		const draft = structuredClone(recipe) as RecipeDraft;
+		return { draft, own, newId: () => `made-${n++}` };
+	};
+	test('make their rows in their order, where the line stands', () => {
+		const { draft, own, newId } = desk();
+		const { lines } = readLine(
+			'4 16 at 13 grey, 6 11 at 9 white twice, one 36 on top white, on an 8 ft pole',
+			own
+		);
+		expect(lines).toEqual(['4 16 at 13 grey', '6 11 at 9 white x2', '1 36 white', 'pole 8 ft']);
+		const place = { section: draft.sections[0]!.id, index: 0 };
+		expect(applyLines(draft, lines, own, place, newId).ok).toBe(true);
+		const [stack] = (draft as Recipe).sections;
+		expect(stack!.structure).toMatchObject({
+			layers: [{ repeat: 1 }, { repeat: 2 }, { repeat: 1 }],
+			upright: { kind: 'pole' }
+		});
+	});
+	test('the first that is refused is said', () => {
+		const { draft, own, newId } = desk();
+		const outcome = applyLines(draft, ['4 11 at 9 white', '4 11 at 20 white'], own, {}, newId);
+		expect(outcome).toMatchObject({ ok: false, say: expect.stringContaining('cannot be sized') as string });
+	});
+});

@@ -1,0 +1,248 @@
+import type { EntryContext } from '../context.ts';
+import { coloursIn } from './colours.ts';
+import { BAG, bare, INCH, Left } from './wording.ts';
+
+/** What a maker says of a row, each at most once. */
+interface Said {
+	count?: number;
+	bag?: string;
+	hearts?: boolean;
+	size?: string;
+	byEye?: boolean;
+	pattern?: string;
+	colours: string[];
+	fill?: string;
+	/** A balloon in it, as it is said. */
+	inside?: string;
+	painted?: boolean;
+	side?: string;
+	repeat?: number;
+	height?: string;
+	straight?: boolean;
+	joined?: string;
+}
+
+const N = String.raw`(\d+(?:\.\d+)?)`;
+const re = (pattern: string) => new RegExp(pattern);
+const CLUSTERS: Readonly<Record<string, number>> = {
+	single: 1,
+	pair: 2,
+	duplet: 2,
+	triplet: 3,
+	quad: 4,
+	quint: 5
+};
+const PATTERNS: readonly (readonly [RegExp, string])[] = [
+	[
+		/\b(?:candy stripes?|spiral(?:l?ing|led)?|swirl(?:ing)?)(?: to the)?(?: (left|right))?(?: of)?\b/,
+		'spiral'
+	],
+	[/\b(?:rings?(?: of)?|striped?|stripes(?: of)?|alternat(?:e|ing)(?: rows| layers)?(?: of)?)\b/, 'rings'],
+	[/\b(?:chequered|checkered|checker(?:board)?|chequerboard|checks(?: of)?)\b/, 'checker'],
+	[/\b(?:gradient|ombre|fad(?:e|ing)|graded)(?: from)?\b/, 'gradient']
+];
+
+/** Takes out of a sentence what can stand anywhere in it. */
+function loose(left: Left, said: Said) {
+	if (left.take(/\bpainted\b/)) said.painted = true;
+	const inside = left.take(/\bwith (?:an? |1 )?([^,]+?) inside\b/);
+	if (inside) said.inside = inside[1]!;
+	const fill = left.take(
+		/\b(?:filled|weighted) with (sand|water|marbles)\b|\b(sand|water|marbles?)[- ]filled\b|\bwith (sand|water|marbles) in (?:it|them)\b/
+	);
+	if (fill) said.fill = `filled with ${fill[1] ?? fill[2] ?? fill[3]}`;
+	if (left.take(/\bby eye\b/)) said.byEye = true;
+	if (left.take(/\bhearts?\b/)) said.hearts = true;
+	if (left.take(/\b(?:straight|not turned|unturned|don't turn (?:it|them))\b/)) said.straight = true;
+	const joined = left.take(
+		/\b(?:joined|tied)(?: with| by)? (line|necks|modelling balloon|cluster to cluster|twisted on)\b/
+	);
+	if (joined) said.joined = joined[1]!;
+	for (const [words, name] of PATTERNS) {
+		const found = left.take(words);
+		if (found) said.pattern = found[1] ? `${name} ${found[1]}` : name;
+		if (!found) continue;
+		// “from pink to white”.
+		if (name === 'gradient') left.text = left.text.replace(/ to (?=[a-z])/g, ' / ');
+		if (name === 'rings') left.text = left.text.replace(/\b(?:rows|layers)\b(?=\s*(?:,|$))/g, ' ');
+		break;
+	}
+	// “one row white, one row red”.
+	if (!said.pattern && /\b1 (?:row|layer)\b.*\b1 (?:row|layer)\b/.test(left.text)) {
+		while (left.take(/\b1 (?:row|layer)(?: of)?\b/));
+		said.pattern = 'rings';
+	}
+	const side = left.take(
+		/\b(?:tucked in |tucked )?(?:on|at|in|to) the (front|back|left|right)(?: side)?\b|\b(front|back)\b/
+	);
+	if (side) said.side = side[1] ?? side[2]!;
+}
+
+/** How often, how high, how many in a cluster. */
+function counts(left: Left, said: Said) {
+	const height = left.take(
+		re(String.raw`\b(?:up to|to|until it(?: i|')s)(?: about)? ${N} ft(?: tall| high)?`)
+	);
+	if (height) said.height = `${height[1]} ft`;
+	const often =
+		left.take(/\b(?:repeat(?:ed)?|times)[: ]*(\d+)(?: times)?\b:?/) ??
+		left.take(re(String.raw`\bx ?(\d+)(?![\d.]*\s?(?:${INCH}|${BAG}|cm))\b`)) ??
+		left.take(/\b(?:for )?(\d+) (?:times|layers?|rows?|sets?)(?: of)?\b/) ??
+		left.take(/\bin (\d+) (?:layers?|rows?)\b/);
+	if (often) said.repeat = Number(often[1]);
+	else if (left.take(/\b(?:twice|doubled)\b/)) said.repeat = 2;
+	else if (left.take(/\bthrice\b/)) said.repeat = 3;
+	const cluster =
+		left.take(/\b(?:(?:a|1) )?clusters?(?: of)? (\d+)(?: of)?\b/) ??
+		left.take(re(String.raw`\bin (\d+)${BAG}`));
+	if (cluster) said.count = Number(cluster[1]);
+	const word = left.take(/(?:\b(a|\d+) )?\b(single|pair|duplet|triplet|quad|quint)(s?)(?: of)?\b/);
+	if (word) {
+		said.count = CLUSTERS[word[2]!]!;
+		const several = Number(word[1] ?? 'a');
+		if (several > 1) said.repeat = several;
+		// “white quads of elevens, five of them”.
+		const after = word[3] ? left.take(/, (\d+)\s*$/) : undefined;
+		if (after && said.repeat === undefined) said.repeat = Number(after[1]);
+	}
+}
+
+/** The size it is brought to, and the bag. */
+function sizes(left: Left, said: Said) {
+	const word = left.take(/\b(?:at )?(?:(full)y inflated|(full|soft|loose|random))\b/);
+	if (word) said.size = word[1] ?? word[2]!;
+	left.take(/\bsize unknown\b|\bunknown size\b/);
+	const sized = left.take(
+		re(String.raw`\b(?:sized(?: to| at)?|inflated(?: to| at)?|blown(?: up)?(?: to)?|at)(?: about| roughly| around)? ${N}(?:${INCH})?(?: to ${N})?\s*(?:${INCH}| ?(cm))?`)
+	) ?? left.take(re(String.raw`(?<!\S)${N} to ${N}\s*(?:${INCH}| ?(cm))?`)); // prettier-ignore
+	if (sized) {
+		const [, low, high, unit] = sized;
+		said.size = `${low}${high ? ` to ${high}` : ''}${unit ? ' cm' : ''}`;
+		left.take(/\bor so\b/);
+	}
+	const bag = left.take(re(String.raw`(?<!\S)${N}${BAG}`));
+	if (bag) said.bag = bag[1]!;
+	for (;;) {
+		const unit = left.take(re(String.raw`(?<!\S)${N}(?:${INCH}| cm)s?`));
+		if (!unit) return;
+		const cm = unit[0].includes('cm');
+		if (said.bag === undefined) said.bag = cm ? String(Math.round(Number(unit[1]) / 2.54)) : unit[1]!;
+		else said.size ??= `${unit[1]}${cm ? ' cm' : ''}`;
+	}
+}
+
+/** What is said by its place alone: first how many, then the bag, then the size. */
+function bareNumbers(left: Left, said: Said): boolean {
+	for (;;) {
+		const next = left.take(re(String.raw`(?<!\S)${N}(?=[\s,]|$)`));
+		if (!next) return true;
+		if (said.count === undefined) said.count = Number(next[1]);
+		else if (said.bag === undefined) said.bag = next[1]!;
+		else if (said.size === undefined) said.size = next[1]!;
+		else if (said.repeat === undefined && /^\s*$/.test(left.text.slice(next.index)))
+			said.repeat = Number(next[1]);
+		else if (Number(next[1]) !== 1) return false;
+	}
+}
+
+function printed(said: Said): string {
+	const { colours, pattern } = said;
+	const plain =
+		colours.length > 1 && !pattern
+			? colours.join(' / ')
+			: `${pattern && colours.length > 1 ? `${pattern} ` : ''}${colours.join(' / ')}`;
+	return [
+		said.count,
+		said.bag,
+		said.hearts && 'hearts',
+		said.size && `at ${said.size}`,
+		said.byEye && 'by eye',
+		plain,
+		said.fill,
+		said.painted && 'painted',
+		said.side,
+		said.straight && 'straight',
+		said.joined && `joined ${said.joined}`,
+		said.height ? `to ${said.height}` : said.repeat !== undefined && said.repeat > 1 && `x${said.repeat}`
+	]
+		.filter(Boolean)
+		.join(' ');
+}
+
+/** What a sentence says of one row; what is left over is what was not understood. */
+function read(sentence: string, context: EntryContext): Said | undefined {
+	const said: Said = { colours: [] };
+	const left = new Left(bare(sentence));
+	loose(left, said);
+	counts(left, said);
+	sizes(left, said);
+	if (/^\s*(?:a|an)\b/.test(left.text)) {
+		left.take(/\b(?:an?)\b/);
+		said.count ??= 1;
+	}
+	if (!bareNumbers(left, said)) return undefined;
+	// “white 11 x 4”: what is said once is how many.
+	if (said.count === undefined && said.repeat !== undefined && /\bx ?\d/.test(sentence)) {
+		said.count = said.repeat;
+		delete said.repeat;
+	}
+	left.take(/\bx\b/);
+	left.text = left.text.replace(/[:.]/g, ' ');
+	const colours = coloursIn(left.text, context);
+	if (!colours) return undefined;
+	said.colours = colours;
+	if (said.inside !== undefined) {
+		const own = read(`1 ${said.inside}`, context);
+		if (!own?.bag || own.colours.length !== 1) return undefined;
+		said.fill = `filled with ${own.bag}${own.size ? ` at ${own.size}` : ''} ${own.colours[0]}`;
+	}
+	return said;
+}
+
+/** `three whites and a gold, 11s at 9` the other way round: `4 11s at 9, 3 whites and 1 gold`. */
+function turnedRound(sentence: string): string {
+	const found = /^(\d+) ([a-z]+),? and (an?|\d+) ([a-z]+),? (\d.*)$/.exec(sentence);
+	if (!found) return '';
+	const [, a, one, said, other, rest] = found;
+	const b = /\d/.test(said!) ? said! : '1';
+	return `${Number(a) + Number(b)} ${rest}, ${a} ${one} and ${b} ${other}`;
+}
+
+/** `4 11s at 9, two white and two blue`: the colours of one cluster by their counts. */
+function inParts(sentence: string, context: EntryContext): string | undefined {
+	const found = /^(.*\S),? (\d+) ([a-z ]+?),? and (\d+) ([a-z ]+)$/.exec(sentence);
+	const said = found && read(found[1]!.replace(/,$/, ''), context);
+	if (!found || !said?.bag || said.colours.length > 0) return undefined;
+	const [, , a, one, b, other] = found;
+	if (Number(a) + Number(b) !== said.count) return undefined;
+	const [first, second] = [coloursIn(one!, context), coloursIn(other!, context)];
+	if (first?.length !== 1 || second?.length !== 1) return undefined;
+	const { bag, size } = said;
+	const rest = { bag, size };
+	return `${printed({ ...said, count: Number(a), colours: first })} with ${printed({ ...rest, count: Number(b), colours: second })}`;
+}
+
+/** A row in plain words as the exact line that says it; undefined where a word of it is not understood. */
+export function rowLine(sentence: string, context: EntryContext): string | undefined {
+	const shared = inParts(sentence, context) ?? inParts(turnedRound(sentence), context);
+	if (shared) return shared;
+	// Unlike ones in the same cluster: “3 white 11s and 1 red one”.
+	const both = /^(.*\d.*?) (and|with) (\d+ (?:[a-z ]+)(?:\d.*)?)$/.exec(sentence);
+	if (both && !/inside/.test(sentence)) {
+		const [one, other] = [read(both[1]!, context), read(both[3]!, context)];
+		if (one && other && one.count !== undefined && other.colours.length === 1 && one.colours.length === 1) {
+			const bag = one.bag ?? other.bag;
+			const size = one.size ?? other.size;
+			const whole = { ...one, bag, size };
+			// “and” with another bag is a row of its own.
+			const apart =
+				both[2] === 'and' && one.bag !== undefined && other.bag !== undefined && one.bag !== other.bag;
+			if (bag !== undefined && !apart)
+				return `${printed(whole)} with ${printed({ ...other, bag: other.bag ?? bag, size: other.size ?? size })}`;
+		}
+	}
+	const said = read(sentence, context);
+	return said && said.count !== undefined && said.bag !== undefined && said.colours.length > 0
+		? printed(said)
+		: undefined;
+}

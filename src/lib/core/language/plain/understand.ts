@@ -1,0 +1,57 @@
+import type { EntryContext } from '../context.ts';
+import { parseEntry } from '../read.ts';
+import { again } from './again.ts';
+import { rowLine } from './row.ts';
+import { READINGS, type Reading } from './sentences.ts';
+import { bare, plainly } from './wording.ts';
+
+/** Longest sentence that is read in plain words; what is longer is no sentence. */
+const MOST = 400;
+
+const row: Reading = (said, context) => {
+	const line = rowLine(said, context);
+	return line === undefined ? undefined : [line];
+};
+const ALL: readonly Reading[] = [again, ...READINGS, row];
+
+/** Where one sentence of several ends. */
+const ENDS = /\s*(?:;|,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? )))\s*/;
+
+/**
+ * What a maker says in plain words, as lines of the exact grammar, first to last: the first of them is read as it
+ * stands, the others when those before are done.
+ * @returns undefined where a word of it is not understood: then the exact grammar answers why
+ */
+export function understand(text: string, context: EntryContext): readonly string[] | undefined {
+	if (text.length > MOST) return undefined;
+	const said = plainly(text);
+	return one(said, context) ?? several(said, context);
+}
+
+/** One sentence: the first reading of it that the exact grammar takes. */
+function one(said: string, context: EntryContext): readonly string[] | undefined {
+	for (const form of new Set([said, bare(said)]))
+		for (const reading of ALL) {
+			const lines = reading(form, context);
+			if (lines && parseEntry(lines[0]!, context).ok) return lines;
+		}
+	return undefined;
+}
+
+/** Sentences one after the other, each of which must be understood. */
+function several(said: string, context: EntryContext): readonly string[] | undefined {
+	const parts = said.split(ENDS).filter((p) => p.trim() !== '');
+	if (parts.length < 2) return together(said, context);
+	const lines = parts.map((part) => one(part.trim(), context));
+	return lines.includes(undefined) ? together(said, context) : lines.flatMap((l) => l!);
+}
+
+/** “4 grey 16s at 13 and 4 white 11s at 9”, “… on an 8 ft pole”: two sentences without a mark between them. */
+function together(said: string, context: EntryContext): readonly string[] | undefined {
+	for (const { index } of said.matchAll(/ and (?=\d)| (?=on an? \d)/g)) {
+		const [first, second] = [said.slice(0, index), said.slice(index).replace(/^ (?:and )?/, '')];
+		const [a, b] = [one(first, context), one(second, context)];
+		if (a && b) return [...a, ...b];
+	}
+	return undefined;
+}
