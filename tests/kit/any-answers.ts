@@ -21,7 +21,7 @@ export function anyOf(field: Asked): fc.Arbitrary<Answers[string]> {
 		case 'balloon or none':
 			return fc.option(balloon);
 		case 'count':
-			return fc.integer({ min: field.min, max: Math.min(field.max, 12) });
+			return fc.integer({ min: field.min, max: Math.min(field.max, field.min + 12) });
 		case 'colours':
 			return fc.uniqueArray(fc.constantFrom('white', 'red', 'gold', 'grey'), { maxLength: field.most });
 		case 'choice':

@@ -48,6 +48,20 @@ function put(recipe: Recipe, form: HandForm<Structure>, values: Answers, editing
 /** A colour is picked in every field that asks for one. */
 const coloured = (values: Answers) => Object.values(values).every((v) => !Array.isArray(v) || v.length > 0);
 
+/** Forms that set what is there already, where the others put something. */
+const OF_ALL = new Set([
+	'hangs',
+	'weight',
+	'looks',
+	'spine',
+	'kept',
+	'joined',
+	'built',
+	'shape',
+	'held',
+	'bent'
+]);
+
 describe.each(all)('%s', (_, kind, form) => {
 	test('what its fields say is in the recipe, and can be kept (property)', () => {
 		const any = fc.record(
@@ -59,13 +73,20 @@ describe.each(all)('%s', (_, kind, form) => {
 				const before = begun(kind);
 				const { done, recipe } = put(before, form, values);
 				if (!done) expect(recipe).toEqual(before);
-				// Nothing to hang on and nothing to hold it down are as they were.
-				else if (form.id !== 'hangs' && form.id !== 'weight')
-					expect(recipe.sections).not.toEqual(before.sections);
+				// What is said of all of it may be as it was: nothing to hang on, none kept aside.
+				else if (!OF_ALL.has(form.id)) expect(recipe.sections).not.toEqual(before.sections);
 				tally(recipe, null, 1, { catalogue, rates, library: () => undefined });
 			}),
 			{ numRuns: 40 }
 		);
+	});
+	test('what is so of the whole already is what its fields start with: put there untouched it stays as it is', () => {
+		const before = begun(kind);
+		const now = form.now?.(before.sections[0]!.structure);
+		if (!now) return;
+		expect(answerErrors(form.fields, now)).toEqual({});
+		const { recipe } = put(before, form, now);
+		expect(recipe.sections).toEqual(before.sections);
 	});
 	test('a part that is there is shown by the fields it was put with, and changed in its place', () => {
 		if (!form.of) return;

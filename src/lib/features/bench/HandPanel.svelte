@@ -38,7 +38,14 @@
 	let chosen = $state('');
 	const form = $derived(own?.form ?? forms.find((f) => f.id === chosen) ?? forms[0]);
 	let said = $state.raw<Answers>({});
-	const values = $derived(form ? { ...firstAnswers(form.fields, bench.data), ...own?.values, ...said } : {});
+	/** What is so already of what is said of the whole. */
+	const now = $derived.by(() => {
+		const there = bench.recipe.sections.find((s: Section) => s.id === section.id);
+		return (there && form?.now?.(there.structure)) ?? {};
+	});
+	const values = $derived(
+		form ? { ...firstAnswers(form.fields, bench.data), ...now, ...own?.values, ...said } : {}
+	);
 	const errors = $derived(form ? answerErrors(form.fields, values) : {});
 
 	/** Slots as the colours they hold: what is picked is a colour. */

@@ -13,6 +13,8 @@ export interface HandForm<S> {
 	readonly said: (values: Answers, kit: HandKit) => readonly Said[];
 	/** What the fields say of a part that is there; undefined where it is none of these, or says more than they can. */
 	readonly of?: (structure: S, id: Id) => Answers | undefined;
+	/** What is so of the whole already: the fields start with it. */
+	readonly now?: (structure: S) => Answers | undefined;
 	/** What is said where a field without which there is nothing to put is blank. */
 	readonly missing?: string;
 	/** What follows from it: the other shares of a mix. @param id the part that was changed; null is the newest */
@@ -26,6 +28,7 @@ export const handForm = <S, const F extends AskedFields>(form: {
 	readonly fields: F;
 	readonly said: (values: ValuesOf<F>, kit: HandKit) => readonly Said[];
 	readonly of?: (structure: S, id: Id) => ValuesOf<F> | undefined;
+	readonly now?: (structure: S) => ValuesOf<F> | undefined;
 	readonly missing?: string;
 	readonly after?: (structure: Mutable<S>, id: Id | null) => void;
 }): HandForm<S> => form as unknown as HandForm<S>;

@@ -6,6 +6,7 @@ import { cluster, coloursOfMix, PATTERN, patterned, saidBalloon } from '../kit/b
 import { hangingForm } from '../kit/hanging-form.ts';
 import { balloonAnswer, patternAnswer } from '../kit/own-answers.ts';
 import type { Run } from './document.ts';
+import { settings } from './by-hand-settings.ts';
 import { balanceShares } from './edit.ts';
 import type { RunSaid, SaidRun } from './said.ts';
 
@@ -85,4 +86,4 @@ const infill = handForm({
 
 const hanging = hangingForm((hung) => run({ set: 'hung', hung }));
 
-export const byHand: HandFacet<Run> = { forms: [clusters, size, infill, hanging] };
+export const byHand: HandFacet<Run> = { forms: [clusters, size, infill, hanging, ...settings] };

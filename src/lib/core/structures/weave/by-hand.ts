@@ -3,6 +3,7 @@ import { inches } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
 import { saidBalloon } from '../kit/by-hand.ts';
 import { hangingForm } from '../kit/hanging-form.ts';
+import { settings } from './by-hand-settings.ts';
 import type { Weave } from './document.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
 
@@ -50,4 +51,4 @@ const joiner = handForm({
 
 const hanging = hangingForm((hung) => weave({ set: 'hung', hung }), 'backdrop');
 
-export const byHand: HandFacet<Weave> = { forms: [row, joiner, hanging] };
+export const byHand: HandFacet<Weave> = { forms: [row, joiner, hanging, ...settings] };
