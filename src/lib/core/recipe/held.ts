@@ -2,7 +2,7 @@ import { MOST_REPEATS } from '../document/limits.ts';
 import type { Host } from '../document/host.ts';
 import type { Id, NewId } from '../document/id.ts';
 import type { Mutable } from '../document/mutable.ts';
-import { KEEP, same } from '../document/refs.ts';
+import { KEEP } from '../document/refs.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
 import type { Movable } from '../structures/facets/refs.ts';
 import { anew, moved } from '../structures/kit/anew.ts';
@@ -172,7 +172,7 @@ export function recolour(
 
 /** A part with other slots, by the one walk over what a structure names. */
 function mappedPart(structure: Mutable<Structure>, part: Movable, slot: (id: Id) => Id): Movable | undefined {
-	const mapped = mapRefs(structure as Structure, { ...KEEP, material: same, slot });
+	const mapped = mapRefs(structure as Structure, { ...KEEP, slot });
 	return listsOf(mapped as Mutable<Structure>)
 		.flat()
 		.find((p) => p.id === part.id);

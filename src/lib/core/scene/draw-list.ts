@@ -144,11 +144,11 @@ function endsIn(assembly: Assembly, piece: Piece, spot: Spot): number {
 	const end = spot.z + (length ?? 0) / 1000;
 	const own = spot.z + piece.placed.overall.usual;
 	if (length === null || end <= own) return Infinity;
-	let best = Infinity;
+	let best = -Infinity;
 	const over = (ball: Ball, at: Spot) => {
 		const { x, y, z } = pointAt(at, ball);
 		const onAxis = Math.hypot(x - spot.x, y - spot.y) < ball.d / 4;
-		if (onAxis && z > own - ball.d && z < end) best = z - spot.z;
+		if (onAxis && z > own - ball.d && z < end) best = Math.max(best, z - spot.z);
 	};
 	for (const { of, placed, spots } of assembly.pieces)
 		if (of !== piece.of)
@@ -156,7 +156,7 @@ function endsIn(assembly: Assembly, piece: Piece, spot: Spot): number {
 				for (const { rings } of placed.layers) for (const b of rings.flat()) over(b, at);
 	for (const { of, balls, spots } of assembly.applied)
 		if (of !== piece.of) for (const at of spots) for (const { ball } of balls) over(ball, at);
-	return best;
+	return best === -Infinity ? Infinity : best;
 }
 
 const outwards = ({ x, y }: Ball): readonly [number, number] => {

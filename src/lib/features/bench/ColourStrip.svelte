@@ -8,10 +8,8 @@
 	interface Props {
 		bench: Bench;
 		frame: Frame;
-		/** What lies over the picture. */
-		layer: HTMLElement | undefined;
 	}
-	let { bench, frame, layer }: Props = $props();
+	let { bench, frame }: Props = $props();
 	/** Colours brought here besides those of the design. */
 	let brought = $state.raw<readonly string[]>([]);
 	const colours = $derived([
@@ -20,34 +18,27 @@
 	let dragged = $state.raw<{ colour: string; x: number; y: number; moved: boolean } | null>(null);
 	const nameOf = (colour: string) => bench.catalogue.colourNames.get(colour) ?? 'colour';
 
-	const placeOf = (event: PointerEvent) => {
-		const box = layer!.getBoundingClientRect();
-		return { x: event.clientX - box.left, y: event.clientY - box.top };
-	};
 	function down(event: PointerEvent & { currentTarget: HTMLElement }, colour: string) {
-		if (event.button !== 0 || !layer) return;
+		if (event.button !== 0) return;
 		event.currentTarget.setPointerCapture(event.pointerId);
-		dragged = { colour, ...placeOf(event), moved: false };
+		const { x, y } = frame.at(event);
+		dragged = { colour, x, y, moved: false };
 	}
 	function move(event: PointerEvent) {
 		if (!dragged) return;
-		const at = placeOf(event);
-		const moved = dragged.moved || Math.hypot(at.x - dragged.x, at.y - dragged.y) > 5;
-		dragged = moved ? { ...dragged, ...at, moved } : dragged;
-		if (moved) {
-			const about = frame.hit(at.x, at.y);
-			bench.pointed = about === null ? null : { about, from: 'keys' };
-		}
+		const { x, y, about } = frame.at(event);
+		const moved = dragged.moved || Math.hypot(x - dragged.x, y - dragged.y) > 5;
+		if (!moved) return;
+		dragged = { ...dragged, x, y, moved };
+		bench.pointed = about === null ? null : { about, from: 'keys' };
 	}
 	function up(event: PointerEvent) {
 		const was = dragged;
 		dragged = null;
 		if (!was?.moved) return;
 		bench.pointed = null;
-		const at = placeOf(event);
-		const about = frame.hit(at.x, at.y);
-		const paper = { across: (at.x - frame.centre) / frame.scale, over: (frame.floor - at.y) / frame.scale };
-		if (about !== null) bench.hands.drop(was.colour, about, { ...at, ...paper });
+		const at = frame.at(event);
+		if (at.about !== null) bench.hands.drop(was.colour, at.about, at);
 	}
 	/** Pressed, it is for what is held. */
 	function press(colour: string) {

@@ -28,12 +28,11 @@
 	interface Props {
 		bench: Bench;
 		frame: Frame;
-		layer: HTMLElement | undefined;
 		held: Held & At;
 		/** The focus goes back to the picture. */
 		onback: () => void;
 	}
-	let { bench, frame, layer, held, onback }: Props = $props();
+	let { bench, frame, held, onback }: Props = $props();
 	const hands = $derived(bench.hands);
 	let bar = $state<HTMLElement>();
 	const words = $derived(aboutWords(held.about, bench.shownByColour, bench.served));
@@ -67,30 +66,22 @@
 	}
 	/** Dragged by its handle to another place: what is there is shown while it is over it. */
 	let moving = $state(false);
-	const placeOf = (event: PointerEvent) => {
-		const box = layer!.getBoundingClientRect();
-		return { x: event.clientX - box.left, y: event.clientY - box.top };
-	};
 	function down(event: PointerEvent & { currentTarget: HTMLElement }) {
-		if (event.button !== 0 || !layer) return;
+		if (event.button !== 0) return;
 		event.currentTarget.setPointerCapture(event.pointerId);
 		moving = true;
 	}
 	function move(event: PointerEvent) {
 		if (!moving) return;
-		const { x, y } = placeOf(event);
-		const about = frame.hit(x, y);
+		const { about } = frame.at(event);
 		bench.pointed = about === null ? null : { about, from: 'keys' };
 	}
 	function up(event: PointerEvent) {
 		if (!moving) return;
 		moving = false;
 		bench.pointed = null;
-		const { x, y } = placeOf(event);
-		const about = frame.hit(x, y);
-		if (about === null || about === held.about) return;
-		const paper = { across: (x - frame.centre) / frame.scale, over: (frame.floor - y) / frame.scale };
-		hands.letGo(hands.pressed(about, paper));
+		const at = frame.at(event);
+		if (at.about !== null && at.about !== held.about) hands.letGo(hands.pressed(at.about, at));
 	}
 	const WIDE = 336;
 	const left = $derived(Math.max(6, Math.min(frame.width - WIDE - 6, held.x + (held.x > frame.width / 2 ? -WIDE - 24 : 24)))); // prettier-ignore

@@ -18,7 +18,6 @@
 		onback: () => void;
 	}
 	let { bench, frame, fitted = $bindable(), onback }: Props = $props();
-	let layer = $state<HTMLElement>();
 	const hands = $derived(bench.hands);
 	/** The section whose grips are shown: the only one that has any, else the one in hand. */
 	const gripped = $derived.by(() => {
@@ -48,17 +47,25 @@
 		fitted = frame.fit;
 		from = { grip: id, x: event.clientX, y: event.clientY, scale: frame.scale };
 	}
-	let waiting = 0;
+	/** Several moves may come before the next frame: the last one counts. */
+	let waiting: { frame: number; pull: () => void } | null = null;
 	function move(event: PointerEvent, { id }: Grip) {
 		if (from?.grip !== id || !gripped) return;
 		const by = { x: (event.clientX - from.x) / from.scale, z: (from.y - event.clientY) / from.scale };
 		const section = gripped.section.id;
-		cancelAnimationFrame(waiting);
-		waiting = requestAnimationFrame(() => hands.drag(section, id, spot.mirrored ? { ...by, x: -by.x } : by));
+		const pull = () => {
+			waiting = null;
+			hands.drag(section, id, spot.mirrored ? { ...by, x: -by.x } : by);
+		};
+		if (waiting) cancelAnimationFrame(waiting.frame);
+		waiting = { frame: requestAnimationFrame(pull), pull };
 	}
 	function up(done: boolean) {
 		if (!from) return;
-		cancelAnimationFrame(waiting);
+		if (waiting) cancelAnimationFrame(waiting.frame);
+		// Let go before the frame came, it still went that far.
+		if (done) waiting?.pull();
+		waiting = null;
 		hands.dragged(done);
 		[from, fitted] = [null, null];
 	}
@@ -90,7 +97,7 @@
 	}
 </script>
 
-<div class="over" data-over bind:this={layer}>
+<div class="over" data-over>
 	{#each now as grip (grip.id)}
 		{@const at = placeOf(grip)}
 		<button
@@ -111,8 +118,8 @@
 			<output class="figures says" style:left="{at.x}px" style:top="{at.y}px">{said(grip)}</output>
 		{/if}
 	{/each}
-	<ColourStrip {bench} {frame} {layer} />
-	{#if hands.held && !from}<HeldBar {bench} {frame} {layer} held={hands.held} {onback} />{/if}
+	<ColourStrip {bench} {frame} />
+	{#if hands.held && !from}<HeldBar {bench} {frame} held={hands.held} {onback} />{/if}
 </div>
 
 <style>

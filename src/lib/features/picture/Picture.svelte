@@ -1,5 +1,13 @@
 <script module lang="ts">
-	/** Where the picture is on its frame, px; `hit` finds what is seen at a point of it. */
+	/** Where a pointer is: px of the frame, mm from the middle of the floor, and what is seen there. */
+	export interface Pointed {
+		readonly x: number;
+		readonly y: number;
+		readonly across: number;
+		readonly over: number;
+		readonly about: string | null;
+	}
+	/** Where the picture is on its frame, px; `at` finds where a pointer is on it. */
 	export interface Frame {
 		readonly centre: number;
 		readonly floor: number;
@@ -7,7 +15,7 @@
 		readonly fit: number;
 		readonly width: number;
 		readonly height: number;
-		readonly hit: (x: number, y: number) => string | null;
+		readonly at: (event: PointerEvent) => Pointed;
 	}
 </script>
 
@@ -37,11 +45,7 @@
 		/** Dragging, wheel, fingers and keys turn and tilt it: degrees since the last word. */
 		onturn?: (turn: number, tilt: number) => void;
 		/** A press on a balloon, or Enter on one: what it is about; null is nothing. And where: px, and mm from the middle of the floor. */
-		onpick?: (
-			about: string | null,
-			at: { x: number; y: number; across: number; over: number },
-			by: 'pointer' | 'keys'
-		) => void;
+		onpick?: (about: string | null, at: Pointed, by: 'pointer' | 'keys') => void;
 		/** Pixels a millimetre at which the whole fits, held while something is dragged: the paper stays under the hand. */
 		fitted?: number | null;
 		/** Laid over the picture: what is pressed there is not the picture. */
@@ -68,6 +72,7 @@
 		over
 	}: Props = $props();
 
+	let frame = $state<HTMLElement>();
 	let width = $state(480);
 	let height = $state(640);
 	const control = new ViewControl();
@@ -164,14 +169,17 @@
 	function up(event: PointerEvent & { currentTarget: HTMLElement }) {
 		const pressed = fingers.delete(event.pointerId) && !moved;
 		if (!pressed) return;
-		const at = onPaper(placeOf(event, event.currentTarget));
-		onpick?.(aboutAt(list, at), at, 'pointer');
+		const at = pointedAt(placeOf(event, event.currentTarget));
+		onpick?.(at.about, at, 'pointer');
 	}
-	const onPaper = ({ x, y }: Finger) => ({ x, y, across: (x - centre) / scale, over: (floor - y) / scale });
+	function pointedAt({ x, y }: Finger): Pointed {
+		const paper = { across: (x - centre) / scale, over: (floor - y) / scale };
+		return { x, y, ...paper, about: aboutAt(list, paper) };
+	}
 	const isOver = ({ target }: Event) => (target as Element).closest('[data-over]') !== null;
 	function point(at: Finger | null) {
 		if (!onpoint) return;
-		const about = at && aboutAt(list, onPaper(at));
+		const about = at && pointedAt(at).about;
 		const same = (about ?? null) === (pointed?.about ?? null);
 		pointed = at && about ? { about, ...at } : null;
 		if (!same) onpoint(about, 'pointer');
@@ -212,7 +220,7 @@
 		'=': () => control.closer(1.25, { x: width / 2, y: height / 2 }),
 		'-': () => control.closer(0.8, { x: width / 2, y: height / 2 }),
 		'0': () => control.whole(),
-		Enter: () => onpick?.(lit, onPaper(pointed ?? { x: centre, y: floor }), 'keys'),
+		Enter: () => onpick?.(lit, pointedAt(pointed ?? { x: centre, y: floor }), 'keys'),
 		Escape: () => point(null)
 	};
 	function keydown(event: KeyboardEvent) {
@@ -226,6 +234,7 @@
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div
 	class="picture-frame relative h-full w-full"
+	bind:this={frame}
 	bind:clientWidth={width}
 	bind:clientHeight={height}
 	class:turns={onturn !== undefined}
@@ -297,7 +306,7 @@
 		fit,
 		width,
 		height,
-		hit: (x, y) => aboutAt(list, onPaper({ x, y }))
+		at: (event) => pointedAt(placeOf(event, frame!))
 	})}
 	<p
 		class="says"

@@ -13,11 +13,10 @@ export function again(said: string, context: EntryContext): readonly string[] | 
 	const found = SAME.exec(said);
 	const row = found && rowInHand(context.recipe?.sections ?? [], context.section);
 	if (!row) return undefined;
-	const line = printLayer(row as Layer, context.slots);
-	if (found[1] === undefined) return [line];
+	const printed = (slots: EntryContext['slots']) => [printLayer(row as Layer, slots)];
+	if (found[1] === undefined) return printed(context.slots);
 	const colours = coloursIn(found[1], context);
 	const own = [...new Set(row.clusters.flatMap((c) => slotsOfCluster(c)))];
 	if (colours?.length !== 1 || own.length !== 1) return undefined;
-	const name = context.slots.find((s) => s.id === own[0])?.name;
-	return name === undefined ? undefined : [line.replace(name, colours[0]!)];
+	return printed(context.slots.map((s) => (s.id === own[0] ? { ...s, name: colours[0]! } : s)));
 }

@@ -59,6 +59,9 @@ describe('what is not understood', () => {
 		'the quick brown fox',
 		'4 white 11s at 9 and something else',
 		'elevens',
+		'4 white 11s at 9, 3 layers, to 5 ft',
+		'repeat 5 times: 2 quads of white 11s at 9',
+		'cluster of 5 quads of white 11s at 9',
 		'🎈🎈 4 white',
 		'מזל טוב',
 		'x'.repeat(10_000)

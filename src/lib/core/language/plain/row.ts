@@ -78,8 +78,8 @@ function loose(left: Left, said: Said) {
 	if (side) said.side = side[1] ?? side[2]!;
 }
 
-/** How often, how high, how many in a cluster. */
-function counts(left: Left, said: Said) {
+/** How often, how high, how many in a cluster. @returns false where one of them is said twice */
+function counts(left: Left, said: Said): boolean {
 	const height = left.take(
 		re(String.raw`\b(?:up to|to|until it(?: i|')s)(?: about)? ${N} ft(?: tall| high)?`)
 	);
@@ -98,13 +98,15 @@ function counts(left: Left, said: Said) {
 	if (cluster) said.count = Number(cluster[1]);
 	const word = left.take(/(?:\b(a|\d+) )?\b(single|pair|duplet|triplet|quad|quint)(s?)(?: of)?\b/);
 	if (word) {
-		said.count = CLUSTERS[word[2]!]!;
 		const several = Number(word[1] ?? 'a');
+		if (said.count !== undefined || (several > 1 && said.repeat !== undefined)) return false;
+		said.count = CLUSTERS[word[2]!]!;
 		if (several > 1) said.repeat = several;
 		// “white quads of elevens, five of them”.
 		const after = word[3] ? left.take(/, (\d+)\s*$/) : undefined;
 		if (after && said.repeat === undefined) said.repeat = Number(after[1]);
 	}
+	return said.height === undefined || said.repeat === undefined;
 }
 
 /** The size it is brought to, and the bag. */
@@ -147,17 +149,14 @@ function bareNumbers(left: Left, said: Said): boolean {
 
 function printed(said: Said): string {
 	const { colours, pattern } = said;
-	const plain =
-		colours.length > 1 && !pattern
-			? colours.join(' / ')
-			: `${pattern && colours.length > 1 ? `${pattern} ` : ''}${colours.join(' / ')}`;
 	return [
 		said.count,
 		said.bag,
 		said.hearts && 'hearts',
 		said.size && `at ${said.size}`,
 		said.byEye && 'by eye',
-		plain,
+		colours.length > 1 && pattern,
+		colours.join(' / '),
 		said.fill,
 		said.painted && 'painted',
 		said.side,
@@ -174,7 +173,7 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 	const said: Said = { colours: [] };
 	const left = new Left(bare(sentence));
 	loose(left, said);
-	counts(left, said);
+	if (!counts(left, said)) return undefined;
 	sizes(left, said);
 	if (/^\s*(?:a|an)\b/.test(left.text)) {
 		left.take(/\b(?:an?)\b/);
