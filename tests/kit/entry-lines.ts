@@ -1,3 +1,5 @@
+import { applyEntry } from '../../src/lib/core/language/apply.ts';
+import type { RecipeDraft } from '../../src/lib/core/recipe/draft.ts';
 import { parseEntry } from '../../src/lib/core/language/read.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 import { designOf, entryContext, floating } from './studio.ts';
@@ -94,4 +96,23 @@ export function said(before: readonly string[], recipe: Recipe = designOf(STOCK,
 	const section = (last.structure.kind === 'extras' ? recipe.sections[0]! : last).id;
 	const context = { ...entryContext(recipe), materials: STOCK, pumps: PUMPS, designs: USED, section };
 	return { recipe, section, read: (line: string) => parseEntry(line, context) };
+}
+
+/** Documents of every kind of structure, each with all that was said to it one after the other, by the first of its lines. */
+export function documents(): Map<string, Recipe> {
+	const all = new Map<string, Recipe>();
+	for (const [name, groups] of Object.entries(LINES)) {
+		for (const [before, ...lines] of groups) {
+			const { recipe, section } = said(before);
+			const draft = structuredClone(recipe) as RecipeDraft;
+			let n = 0;
+			for (const line of lines) {
+				// Each is read as it is said: with what stands there by then.
+				const parsed = said(before, draft as Recipe).read(line);
+				if (parsed.ok) applyEntry(draft, parsed.value, { section }, () => `id-${n++}`);
+			}
+			all.set(`${name}: ${lines[0]}`, draft as Recipe);
+		}
+	}
+	return all;
 }

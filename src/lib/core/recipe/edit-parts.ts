@@ -7,7 +7,8 @@ import type { Movable } from '../structures/facets/refs.ts';
 import type { Home } from '../structures/facets/language.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { accompanies, listsOf } from '../structures/registry/refs.ts';
-import { MOST_ALIKE } from '../document/limits.ts';
+import { anew } from '../structures/kit/anew.ts';
+import { MOST_ALIKE, MOST_REPEATS } from '../document/limits.ts';
 import { dropUnusedSlots, type RecipeDraft } from './draft.ts';
 import { settle } from './edit.ts';
 import type { Recipe } from './recipe.ts';
@@ -21,6 +22,26 @@ export function countPart(recipe: RecipeDraft, id: Id, by: number) {
 		.flat()
 		.find((p) => p.id === id);
 	if (part?.count !== undefined) part.count = Math.max(1, Math.min(MOST_ALIKE, part.count + by));
+}
+
+/** One layer, cluster or string more or fewer of those alike; one is the least. */
+export function repeatPart(recipe: RecipeDraft, id: Id, by: number) {
+	const part = allLists(recipe)
+		.flat()
+		.find((p) => p.id === id);
+	if (part?.repeat !== undefined) part.repeat = Math.max(1, Math.min(MOST_REPEATS, part.repeat + by));
+}
+
+/** A copy directly above, of runs later along the path, with ids of its own. @returns its id */
+export function copyPart(recipe: RecipeDraft, id: Id, newId: NewId): Id | undefined {
+	for (const list of allLists(recipe)) {
+		const at = list.findIndex((p) => p.id === id);
+		if (at < 0) continue;
+		const copy = anew(list[at]!, newId);
+		list.splice(at + 1, 0, copy);
+		return copy.id;
+	}
+	return undefined;
 }
 
 /** @param by +1 is one up, away from the floor; of runs one later along the path */

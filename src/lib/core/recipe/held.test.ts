@@ -1,12 +1,13 @@
 import { produce } from 'immer';
 import { describe, expect, test } from 'vitest';
-import { LINES, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
+import { documents, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
 import { applyEntry } from '../language/apply.ts';
 import { colours, rates } from '../../../../tests/kit/studio.ts';
 import { firstAnswers } from '../by-hand/answers.ts';
 import type { Answers } from '../by-hand/asked.ts';
 import { putByHand } from '../language/put-by-hand.ts';
 import { handFormsOf } from '../structures/registry/by-hand.ts';
+import type { Mutable } from '../document/mutable.ts';
 import type { Place } from '../document/cluster.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { listsOf, slotsOfStructure } from '../structures/registry/refs.ts';
@@ -14,8 +15,8 @@ import { draggedBy, gripsOf } from '../structures/registry/touch.ts';
 import type { Layer, Stack } from '../structures/stack/document.ts';
 import { placeStack } from '../structures/stack/place.ts';
 import type { RecipeDraft } from './draft.ts';
+import { copyPart, repeatPart } from './edit-parts.ts';
 import {
-	copyHeld,
 	countHeld,
 	countOfHeld,
 	dropHeld,
@@ -23,7 +24,6 @@ import {
 	isPart,
 	recolour,
 	removeHeld,
-	repeatHeld,
 	repeatOfHeld,
 	resizeHeld,
 	resizePlace,
@@ -52,21 +52,16 @@ const partsOf = (recipe: RecipeDraft) => recipe.sections.flatMap((s) => listsOf(
 const slotsOf = (structure: unknown) => slotsOfStructure(structure as Structure);
 
 /** Every part of every kind, with what was said before it. */
-const cases = Object.values(LINES).flatMap((groups) =>
-	groups.flatMap(([before, ...lines]) => {
-		const { recipe, section } = said(before);
-		const draft = structuredClone(recipe) as RecipeDraft;
-		let n = 0;
-		for (const line of lines) {
-			const parsed = said(before, draft as Recipe).read(line);
-			if (parsed.ok) applyEntry(draft, parsed.value, { section }, () => `id-${n++}`);
-		}
-		return draft.sections.flatMap((s) =>
-			listsOf(s.structure)
-				.flat()
-				.map(({ id }) => ({ name: `${s.structure.kind} after ${lines[0]}: ${id}`, before: draft, id }))
-		);
-	})
+const cases = [...documents()].flatMap(([lines, before]) =>
+	before.sections.flatMap((s) =>
+		listsOf(s.structure as Mutable<Structure>)
+			.flat()
+			.map(({ id }) => ({
+				name: `${s.structure.kind} after ${lines}: ${id}`,
+				before: before as RecipeDraft,
+				id
+			}))
+	)
 );
 const held = (about: string, place: string | null = null, slot: string | null = null): Held => ({
 	about,
@@ -85,7 +80,7 @@ describe('whatever is pressed', () => {
 		for (const { name, before, id } of cases) {
 			const draft = structuredClone(before);
 			let n = 0;
-			const copy = copyHeld(draft, held(id), () => `copy-${n++}`);
+			const copy = copyPart(draft, id, () => `copy-${n++}`);
 			expect([name, partsOf(draft).length]).toEqual([name, partsOf(before).length + 1]);
 			expect([name, recipeSchema.safeParse(draft).error?.message]).toEqual([name, undefined]);
 			removeHeld(draft, held(copy!));
@@ -152,9 +147,9 @@ describe('a row of a column', () => {
 		expect(countOfHeld(draft as Recipe, held(id))).toBe(5);
 		for (let i = 0; i < 20; i++) countHeld(draft, held(id), -1, newId);
 		expect(countOfHeld(draft as Recipe, held(id))).toBe(1);
-		repeatHeld(draft, held(id), 2);
+		repeatPart(draft, id, 2);
 		expect(repeatOfHeld(draft as Recipe, held(id))).toBe(5);
-		for (let i = 0; i < 9; i++) repeatHeld(draft, held(id), -1);
+		for (let i = 0; i < 9; i++) repeatPart(draft, id, -1);
 		expect(repeatOfHeld(draft as Recipe, held(id))).toBe(1);
 		expect(isPart(draft as Recipe, held(id))).toBe(true);
 		expect(isPart(draft as Recipe, held(draft.sections[0]!.id))).toBe(false);

@@ -1,11 +1,10 @@
-import { MOST_REPEATS } from '../document/limits.ts';
 import type { Host } from '../document/host.ts';
 import type { Id, NewId } from '../document/id.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { KEEP } from '../document/refs.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
 import type { Movable } from '../structures/facets/refs.ts';
-import { anew, moved } from '../structures/kit/anew.ts';
+import { moved } from '../structures/kit/anew.ts';
 import { resizeAll } from '../structures/kit/resize.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { carriesPieces, hostPartOf, listsOf, mapRefs } from '../structures/registry/refs.ts';
@@ -107,20 +106,6 @@ export function countHeld(
 	if (cluster) return setCount(cluster, cluster.places.length + by, newId);
 	countPart(recipe, about, by);
 	return true;
-}
-
-export function repeatHeld(recipe: RecipeDraft, { about }: Pick<Held, 'about'>, by: number): void {
-	const part = found(recipe, about)?.at?.part;
-	if (part?.repeat !== undefined) part.repeat = Math.max(1, Math.min(MOST_REPEATS, part.repeat + by));
-}
-
-/** A copy directly above, later along a path, with ids of its own. @returns its id */
-export function copyHeld(recipe: RecipeDraft, { about }: Pick<Held, 'about'>, newId: NewId): Id | undefined {
-	const at = found(recipe, about)?.at;
-	if (!at) return undefined;
-	const copy = anew(at.part, newId);
-	at.list.splice(at.index + 1, 0, copy);
-	return copy.id;
 }
 
 /** Turns a ring so that this balloon looks to the audience; the others of its row look where they come. */

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { LINES, PUMPS, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
+import { documents, PUMPS, said, STOCK } from '../../../../tests/kit/entry-lines.ts';
 import { bundleOf } from '../files/bundle.ts';
 import { namesIn } from '../files/remap.ts';
 import { catalogueOf, colours, rates } from '../../../../tests/kit/studio.ts';
@@ -8,7 +8,6 @@ import { MET } from '../plan/shared.ts';
 import { lengthOfRun } from '../structures/run/path.ts';
 import { withPaths } from './shared-paths.ts';
 import { needsOf } from '../structures/registry/count.ts';
-import { applyEntry } from '../language/apply.ts';
 import { swapSlots } from './edit.ts';
 import { type RecipeDraft } from './draft.ts';
 import { slotsIn } from './links.ts';
@@ -22,22 +21,7 @@ import { sayRecipe } from '../compare/say-recipe.ts';
 import { servable } from './serving-lines.ts';
 import { omittingSlots } from './omit-slots.ts';
 
-/** Documents of every kind of structure, each with all that was said to it one after the other. */
-const documents = new Map<string, Recipe>();
-for (const [name, groups] of Object.entries(LINES)) {
-	for (const [before, ...lines] of groups) {
-		const { recipe, section } = said(before);
-		const draft = structuredClone(recipe) as RecipeDraft;
-		let n = 0;
-		for (const line of lines) {
-			// Each is read as it is said: with what stands there by then.
-			const parsed = said(before, draft as Recipe).read(line);
-			if (parsed.ok) applyEntry(draft, parsed.value, { section }, () => `id-${n++}`);
-		}
-		documents.set(`${name}: ${lines[0]}`, draft as Recipe);
-	}
-}
-const all = [...documents];
+const all = [...documents()];
 const context = {
 	catalogue: catalogueOf(STOCK, colours),
 	rates: { ...rates, pumps: PUMPS },

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { copyPart, repeatPart } from './edit-parts.ts';
 import { describe, expect, test } from 'vitest';
 import { applyEntry } from '../language/apply.ts';
 import { parseEntry } from '../language/read.ts';
@@ -10,15 +11,7 @@ import { newLine } from '../structures/extras/empty.ts';
 import { swapSlots } from './edit.ts';
 import { extrasIn } from '../structures/extras/edit.ts';
 import { addExtra, removePart } from './edit-parts.ts';
-import {
-	duplicateLayer,
-	moveLayer,
-	orderLayers,
-	removeLayer,
-	repeatLayer,
-	resizeLayer,
-	stackIn
-} from '../structures/stack/edit.ts';
+import { moveLayer, orderLayers, removeLayer, resizeLayer, stackIn } from '../structures/stack/edit.ts';
 import { type RecipeDraft } from './draft.ts';
 import { recipeSchema } from './recipe.schema.ts';
 import { balloonCount, layerCount } from '../structures/stack/document.ts';
@@ -89,8 +82,8 @@ describe('edits of a recipe', () => {
 				for (const { what, row, by, halves } of edits) {
 					const id = ids(d)[row % Math.max(1, ids(d).length)] ?? '';
 					if (what === 0) moveLayer(d, id, by * row);
-					else if (what === 1) repeatLayer(d, id, by * row);
-					else if (what === 2) duplicateLayer(d, id, newId);
+					else if (what === 1) repeatPart(d, id, by * row);
+					else if (what === 2) copyPart(d, id, newId);
 					else if (what === 3) removeLayer(d, id);
 					else if (what === 4) resizeLayer(d, id, halves);
 					else if (what === 5) orderLayers(d, [...ids(d)].reverse());
@@ -135,18 +128,18 @@ describe('edits of a recipe', () => {
 		applyEntry(d, said.value, { editing: second }, counter('r'));
 		expect([ids(d)[1], ids(d).length]).toEqual([second, 4]);
 		expect(layers(d)[1]!.clusters[0]!.places).toHaveLength(1);
-		const copy = duplicateLayer(d, second!, counter('c'));
+		const copy = copyPart(d, second!, counter('c'));
 		expect(ids(d)[2]).toBe(copy);
-		expect(duplicateLayer(d, 'nobody', counter())).toBeUndefined();
+		expect(copyPart(d, 'nobody', counter())).toBeUndefined();
 		applyEntry(d, said.value, { index: 0 }, counter('floor'));
 		expect([ids(d)[1], ids(d).length]).toEqual([ids(column)[0], 6]);
 	});
 	test('repeats stay between 1 and 200, and count in layers and balloons', () => {
 		const d = draft();
 		const [, second] = ids(d);
-		repeatLayer(d, second!, 500);
+		repeatPart(d, second!, 500);
 		expect(layers(d)[1]!.repeat).toBe(200);
-		repeatLayer(d, second!, -900);
+		repeatPart(d, second!, -900);
 		expect(layers(d)[1]!.repeat).toBe(1);
 		const stack = stackIn(d as Recipe)!;
 		expect([layerCount(stack), balloonCount(stack)]).toEqual([5, 17]);

@@ -1,18 +1,11 @@
+import { copyPart, repeatPart } from '../recipe/edit-parts.ts';
 import { newLine } from '../structures/extras/empty.ts';
 import { describe, expect, test } from 'vitest';
 import { counter, design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { formatHours } from '../labour/standards.ts';
 import { formatAmount } from '../money/money.ts';
 import { addExtra } from '../recipe/edit-parts.ts';
-import {
-	duplicateLayer,
-	moveLayer,
-	orderLayers,
-	removeLayer,
-	repeatLayer,
-	resizeLayer,
-	stackIn
-} from '../structures/stack/edit.ts';
+import { moveLayer, orderLayers, removeLayer, resizeLayer, stackIn } from '../structures/stack/edit.ts';
 import { type RecipeDraft } from '../recipe/draft.ts';
 import { printLayer } from '../structures/stack/print.ts';
 import { recipeSchema } from '../recipe/recipe.schema.ts';
@@ -131,8 +124,8 @@ describe('edits', () => {
 		expect(rows(edited((d) => moveLayer(d, ids[0]!, 1)))[1]).toBe('4 × 16 at 13 grey');
 		expect(rows(edited((d) => orderLayers(d, [...ids].reverse())))[0]).toBe('1 × 11 at 10 gold');
 		expect(rows(edited((d) => orderLayers(d, ['x', ids[1]!, ids[2]!])))).toEqual(rows(column));
-		expect(rows(edited((d) => repeatLayer(d, ids[1]!, 2)))[1]).toBe('4 × 11 at 9 white ×8');
-		expect(rows(edited((d) => duplicateLayer(d, ids[1]!, counter('n'))))).toHaveLength(4);
+		expect(rows(edited((d) => repeatPart(d, ids[1]!, 2)))[1]).toBe('4 × 11 at 9 white ×8');
+		expect(rows(edited((d) => copyPart(d, ids[1]!, counter('n'))))).toHaveLength(4);
 		const less = edited((d) => removeLayer(d, ids[2]!));
 		expect(less.slots.map((s) => s.name)).toEqual(['grey', 'white']);
 		expect(recipeSchema.safeParse(less).success).toBe(true);

@@ -8,13 +8,11 @@ import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Mutable } from '../../core/document/mutable.ts';
 import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import {
-	copyHeld,
 	countHeld,
 	dropHeld,
 	isThere,
 	recolour,
 	removeHeld,
-	repeatHeld,
 	resizeHeld,
 	resizePlace,
 	turnToFront,
@@ -22,7 +20,7 @@ import {
 	type Onto,
 	type Reach
 } from '../../core/recipe/held.ts';
-import { movePart } from '../../core/recipe/edit-parts.ts';
+import { copyPart, movePart, repeatPart } from '../../core/recipe/edit-parts.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { DraggedBy } from '../../core/structures/facets/touch.ts';
 import type { Structure } from '../../core/structures/kinds.ts';
@@ -113,12 +111,12 @@ export class Hands {
 			if (!countHeld(d, held, by, newId))
 				this.say = 'That is as far as it goes: 1 to 12 in a cluster, 24 alike.';
 		});
-	repeat = (by: number) => this.#do((d, held) => repeatHeld(d, held, by));
+	repeat = (by: number) => this.#do((d, { about }) => repeatPart(d, about, by));
 	front = () => this.#do(turnToFront);
 	move = (by: number) => this.#do((d, { about }) => movePart(d, about, by));
 	copy = () =>
-		this.#do((d, held) => {
-			const copy = copyHeld(d, held, newId);
+		this.#do((d, { about }) => {
+			const copy = copyPart(d, about, newId);
 			if (copy !== undefined) this.#held = { ...this.#held!, about: copy, place: null };
 		});
 	remove() {

@@ -1,14 +1,8 @@
 import fc from 'fast-check';
+import { copyPart, repeatPart } from '../../core/recipe/edit-parts.ts';
 import { expect, test } from 'vitest';
 import { counter, design } from '../../../../tests/kit/studio.ts';
-import {
-	duplicateLayer,
-	moveLayer,
-	removeLayer,
-	repeatLayer,
-	resizeLayer,
-	stackIn
-} from '../../core/structures/stack/edit.ts';
+import { moveLayer, removeLayer, resizeLayer, stackIn } from '../../core/structures/stack/edit.ts';
 import { type RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { edit, EMPTY_HISTORY, MOST_STEPS, stepBack, stepForth } from './history.ts';
@@ -24,10 +18,10 @@ const anyEdit = fc.record({
 function apply(draft: RecipeDraft, { what, row, by }: { what: string; row: number; by: number }) {
 	const layers = stackIn(draft as Recipe)!.layers;
 	const id = layers[row % Math.max(1, layers.length)]?.id ?? '';
-	if (what === 'repeat') repeatLayer(draft, id, by);
+	if (what === 'repeat') repeatPart(draft, id, by);
 	else if (what === 'resize') resizeLayer(draft, id, by);
 	else if (what === 'move') moveLayer(draft, id, by);
-	else if (what === 'copy') duplicateLayer(draft, id, newId);
+	else if (what === 'copy') copyPart(draft, id, newId);
 	else if (what === 'remove') removeLayer(draft, id);
 	else draft.name = `named ${row}`;
 }
@@ -62,11 +56,7 @@ test('holds 500 steps; an edit that changes nothing is no step; a new edit ends 
 test('500 steps on a large design stay within three fifths of the session store (5 million characters)', () => {
 	let now = { recipe: start, history: EMPTY_HISTORY };
 	for (let i = 0; i < 56; i++)
-		now = edit(
-			now.recipe,
-			now.history,
-			(d) => void duplicateLayer(d, stackIn(d as Recipe)!.layers[0]!.id, newId)
-		)!;
+		now = edit(now.recipe, now.history, (d) => void copyPart(d, stackIn(d as Recipe)!.layers[0]!.id, newId))!;
 	for (let i = 0; i < 500; i++) {
 		const id = stackIn(now.recipe)!.layers[i % 50]!.id;
 		now = edit(now.recipe, now.history, (d) => resizeLayer(d, id, i % 2 ? 1 : -1)) ?? now;

@@ -1,3 +1,4 @@
+import { WOVEN } from '../../structures/weave/by-hand-settings.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import { emptyWeave } from '../../structures/weave/empty.ts';
 import type { WeaveSaid } from '../../structures/weave/said.ts';
@@ -27,21 +28,7 @@ export const wall = startingShape({
 		},
 		width: { kind: 'length', label: 'How wide', min: feet(1), max: feet(60), start: feet(8) },
 		height: { kind: 'length', label: 'How high', min: feet(1), max: feet(30), start: feet(6) },
-		kind: {
-			kind: 'choice',
-			label: 'Made of',
-			options: [
-				['latex-link', 'links, a tail at both ends'],
-				['latex-round', 'rounds']
-			],
-			start: 'latex-link'
-		},
-		balloon: {
-			kind: 'balloon',
-			label: 'Balloons',
-			of: ['latex-link', 'latex-round'],
-			start: { nominal: inches(10), size: inches(9) }
-		},
+		...WOVEN,
 		hangs: { ...HANGS, start: 'backdrop' },
 		holds: {
 			kind: 'thing',

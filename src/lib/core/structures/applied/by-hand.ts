@@ -3,7 +3,7 @@ import { SIDES, type Side } from '../../document/side.ts';
 import { flatOf, MATERIAL_KINDS } from '../../materials/material.ts';
 import { inches } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { saidBalloon, type HandKit } from '../kit/by-hand.ts';
+import { COLOUR, saidBalloon, type HandKit } from '../kit/by-hand.ts';
 import { FIXINGS, type Applied, type Fixing } from './document.ts';
 import type { AppliedSaid, SaidPiece } from './said.ts';
 
@@ -57,7 +57,7 @@ const balloon = handForm({
 	title: 'a balloon on it',
 	fields: {
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(4) } },
-		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 },
+		colours: COLOUR,
 		count: COUNT,
 		side: SIDE,
 		fixing: FIXED,

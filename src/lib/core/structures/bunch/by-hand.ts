@@ -3,7 +3,7 @@ import { MOST_ALIKE, MOST_LETTERS } from '../../document/limits.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import { feet, inches, type Micrometres } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { saidBalloon } from '../kit/by-hand.ts';
+import { COLOUR, saidBalloon } from '../kit/by-hand.ts';
 import type { Bunch } from './document.ts';
 import { newThing } from './empty.ts';
 import type { BunchSaid, SaidItem } from './said.ts';
@@ -37,7 +37,6 @@ export const LONG = {
 	max: feet(30),
 	start: feet(5)
 } as const;
-const COLOUR = { kind: 'colours', label: 'Colour', most: 1, start: 1 } as const;
 
 /** Balloons or foils on ribbon. */
 export const item = (

@@ -1,6 +1,7 @@
 import { MOST_ALIKE } from '../../document/limits.ts';
 import { inches } from '../../units/length.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
+import { COLOUR } from '../kit/by-hand.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
 import { MODELS, SHAPINGS, type Form, type Model, type Shaping } from './document.ts';
 
@@ -24,7 +25,7 @@ const piece = handForm({
 			options: SHAPINGS.map((s) => [s, WORDS[s]] as const),
 			start: 'plain'
 		},
-		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 }
+		colours: COLOUR
 	},
 	said: ({ count, model, length, shaping }, kit) => [
 		{

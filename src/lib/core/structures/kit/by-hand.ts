@@ -41,6 +41,9 @@ export const PATTERN = {
 	start: 'spiral'
 } as const satisfies Asked;
 
+/** One colour. */
+export const COLOUR = { kind: 'colours', label: 'Colour', most: 1, start: 1 } as const satisfies Asked;
+
 export const saidBalloon = ({ nominal, size }: Balloon): SaidBalloon => ({
 	kind: 'latex-round',
 	nominal,

@@ -2,7 +2,7 @@ import { JOININGS, type Joining } from '../../document/cluster.ts';
 import { feet, inches, um } from '../../units/length.ts';
 import { rational, rationalText } from '../../units/rational.ts';
 import { handForm, type HandForm } from '../facets/by-hand.ts';
-import { saidBalloon } from '../kit/by-hand.ts';
+import { COLOUR, saidBalloon } from '../kit/by-hand.ts';
 import { fitPitch } from './count.ts';
 import type { Run, Seen, Thicker, Way } from './document.ts';
 import type { RunSaid, SaidRun } from './said.ts';
@@ -88,7 +88,7 @@ const corner = handForm({
 	title: 'a pair in each corner',
 	fields: {
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(3) } },
-		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 }
+		colours: COLOUR
 	},
 	said: ({ balloon }, kit) => [
 		run({ set: 'corner', balloon: { kind: 'balloon', balloon: saidBalloon(balloon), colour: kit.colour(0) } })

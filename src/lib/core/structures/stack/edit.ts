@@ -1,9 +1,6 @@
 import type { Mutable } from '../../document/mutable.ts';
 import { type Parsed, got } from '../../errors.ts';
-import { anew } from '../kit/anew.ts';
 import { resizeBalloons } from '../kit/resize.ts';
-import type { NewId } from '../../document/id.ts';
-import { MOST_REPEATS } from '../../document/limits.ts';
 import type { Layer, Stack } from './document.ts';
 import type { Structure } from '../kinds.ts';
 import type { Recipe, Section } from '../../recipe/recipe.ts';
@@ -75,22 +72,6 @@ export function orderLayers(recipe: RecipeDraft, ids: readonly string[]) {
 	const byId = new Map(stack.layers.map((l) => [l.id, l]));
 	const ordered = ids.flatMap((id) => byId.get(id) ?? []);
 	if (ordered.length === stack.layers.length) stack.layers = ordered;
-}
-
-/** A copy directly above, with ids of its own. */
-export function duplicateLayer(recipe: RecipeDraft, id: string, newId: NewId): string | undefined {
-	const layers = stackWith(recipe, id)?.layers ?? [];
-	const index = layers.findIndex((l) => l.id === id);
-	const layer = layers[index];
-	if (!layer) return undefined;
-	const copy = anew(layer, newId);
-	layers.splice(index + 1, 0, copy);
-	return copy.id;
-}
-
-export function repeatLayer(recipe: RecipeDraft, id: string, by: number) {
-	const layer = layerWith(recipe, id);
-	if (layer) layer.repeat = Math.max(1, Math.min(MOST_REPEATS, layer.repeat + by));
 }
 
 /** Sizes every balloon of a layer up or down by half an inch. Nothing changes where one of them would be refused. */

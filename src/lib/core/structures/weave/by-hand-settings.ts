@@ -1,4 +1,5 @@
 import { feet, inches } from '../../units/length.ts';
+import { COLOUR } from '../kit/by-hand.ts';
 import { handForm, type HandForm } from '../facets/by-hand.ts';
 import { WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
@@ -11,6 +12,25 @@ const SHAPE_WORDS: Readonly<Record<WeaveShape, string>> = {
 	base: 'a rectangle to stand on'
 };
 
+/** What is woven of: fields of a wall that is begun, too. */
+export const WOVEN = {
+	kind: {
+		kind: 'choice',
+		label: 'Made of',
+		options: [
+			['latex-link', 'links, a tail at both ends'],
+			['latex-round', 'rounds']
+		],
+		start: 'latex-link'
+	},
+	balloon: {
+		kind: 'balloon',
+		label: 'Balloons',
+		of: ['latex-link', 'latex-round'],
+		start: { nominal: inches(10), size: inches(9) }
+	}
+} as const;
+
 const shape = handForm({
 	id: 'shape',
 	title: 'what is woven',
@@ -21,21 +41,8 @@ const shape = handForm({
 			options: WEAVES.map((w) => [w, SHAPE_WORDS[w]] as const),
 			start: 'panel'
 		},
-		kind: {
-			kind: 'choice',
-			label: 'Of',
-			options: [
-				['latex-link', 'links, a tail at both ends'],
-				['latex-round', 'rounds']
-			],
-			start: 'latex-link'
-		},
-		balloon: {
-			kind: 'balloon',
-			label: 'Balloons',
-			of: ['latex-link', 'latex-round'],
-			start: { nominal: inches(10), size: inches(9) }
-		},
+		kind: { ...WOVEN.kind, label: 'Of' },
+		balloon: WOVEN.balloon,
 		along: { kind: 'count', label: 'A rectangle: balloons along', min: 1, max: 200, start: 8 },
 		across: { kind: 'count', label: 'and across', min: 1, max: 200, start: 4 },
 		cross: { kind: 'count', label: 'with cross pieces', min: 0, max: 60, start: 0 }
@@ -110,7 +117,7 @@ const handle = handForm({
 	title: 'a handle',
 	fields: {
 		links: { kind: 'count', label: 'Balloons', min: 1, max: 200, start: 8 },
-		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 },
+		colours: COLOUR,
 		chord: { kind: 'length', label: 'From foot to foot', min: feet(0.5), max: feet(60), start: feet(3) }
 	},
 	said: ({ links, chord }, kit) => [

@@ -1,7 +1,7 @@
 import { MOST_REPEATS } from '../../document/limits.ts';
 import { inches } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { saidBalloon } from '../kit/by-hand.ts';
+import { COLOUR, saidBalloon } from '../kit/by-hand.ts';
 import { hangingForm } from '../kit/hanging-form.ts';
 import { settings } from './by-hand-settings.ts';
 import type { Weave } from './document.ts';
@@ -39,7 +39,7 @@ const joiner = handForm({
 	title: 'the small ones that hold it',
 	fields: {
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(2) } },
-		colours: { kind: 'colours', label: 'Colour', most: 1, start: 1 }
+		colours: COLOUR
 	},
 	said: ({ balloon }, kit) => [
 		weave({

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { copyPart, repeatPart } from '../../../../core/recipe/edit-parts.ts';
 	import { tick } from 'svelte';
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { palette } from '../../../../core/materials/palette.ts';
@@ -7,11 +8,9 @@
 	import { fromAction } from 'svelte/attachments';
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import {
-		duplicateLayer,
 		moveLayer,
 		orderLayers,
 		removeLayer,
-		repeatLayer,
 		stackOf,
 		stacksIn
 	} from '../../../../core/structures/stack/edit.ts';
@@ -114,11 +113,11 @@
 			bench.startEditing(layer);
 			kit.focusEntry();
 		},
-		more: ({ id }) => void bench.change((d) => repeatLayer(d, id, 1)),
-		fewer: ({ id }) => void bench.change((d) => repeatLayer(d, id, -1)),
+		more: ({ id }) => void bench.change((d) => repeatPart(d, id, 1)),
+		fewer: ({ id }) => void bench.change((d) => repeatPart(d, id, -1)),
 		up: ({ id }) => void bench.change((d) => moveLayer(d, id, 1)),
 		down: ({ id }) => void bench.change((d) => moveLayer(d, id, -1)),
-		copy: ({ id }) => void bench.change((d) => void (bench.selected = duplicateLayer(d, id, newId) ?? id)),
+		copy: ({ id }) => void bench.change((d) => void (bench.selected = copyPart(d, id, newId) ?? id)),
 		remove: ({ id }) => void bench.change((d) => removeLayer(d, id)),
 		places: ({ id }) => void kit.places(id),
 		level: ({ id }) => bench.level(id),
