@@ -6,12 +6,12 @@ import type { Recipe, Section } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { DesignUse } from '../structures/design/document.ts';
-import type { LoosePart, Placed, StackPart } from '../structures/facets/picture.ts';
+import type { Fixed, LoosePart, Placed, StackPart } from '../structures/facets/picture.ts';
 import type { Structure } from '../structures/kinds.ts';
 import type { HostShape } from '../structures/kit/seats.ts';
 import { NOTHING_PLACED } from '../structures/kit/placed.ts';
 import { ORIGIN, pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
-import { isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
+import { fixedBy, isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import type { Packed } from '../structures/run/pack-job.ts';
 import { inRow, standBy } from './stand-by.ts';
@@ -28,7 +28,20 @@ export interface Piece extends StackPart, OfSection {}
 /** Everything else of one section with the places of all its copies. */
 export interface AppliedGroup extends LoosePart, OfSection {}
 
+/** Some of a material where it is fixed: in front of a ball, or at a foot, with the places of all copies. */
+export interface FixedAt extends Pick<Fixed, 'material' | 'count'> {
+	/** Section it is fixed to. */
+	readonly of: Id;
+	/** The ball that is furthest in front there. */
+	readonly front: Ball;
+	/** Half of what it is fixed to from side to side, mm. */
+	readonly half: number;
+	readonly spots: readonly Spot[];
+}
+
 export interface Assembly {
+	/** Bows, sandbags and the like; only where some are. */
+	readonly fixed?: readonly FixedAt[] | undefined;
 	readonly pieces: readonly Piece[];
 	readonly applied: readonly AppliedGroup[];
 	/** Applied pieces of the design itself whose host is not there. */
@@ -90,7 +103,9 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		);
 	const pieces = all((shape) => shape.stacks);
 	const applied = all((shape) => shape.loose);
+	const fixed = fixedIn(recipe, shapes, spots);
 	return {
+		...(fixed.length > 0 ? { fixed } : {}),
 		pieces,
 		applied,
 		lost: recipe.sections.flatMap(({ id }) => shapes.get(id)!.lost ?? []),
@@ -98,6 +113,42 @@ function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 		overall: { usual: highest(pieces, applied), known: pieces.every((p) => p.placed.overall.known) }
 	};
 }
+
+/** What lines fix to sections, rows and pieces, where those are. */
+function fixedIn(
+	{ sections }: Recipe,
+	shapes: ReadonlyMap<Id, Shape>,
+	spots: ReadonlyMap<Id, readonly Spot[]>
+): FixedAt[] {
+	const first = sections.find(({ id }) => shapes.get(id)!.stacks.length + shapes.get(id)!.loose.length > 0);
+	const whole = first ? [first.id] : [];
+	return sections.flatMap(({ structure }) =>
+		fixedBy(structure).flatMap(({ material, count, on }) =>
+			(on.length > 0 ? on : whole).flatMap((id): FixedAt[] => {
+				for (const section of sections) {
+					const shape = shapes.get(section.id)!;
+					const front = section.id === id ? foremost(lowerHalf(shape)) : frontOf(shape, id);
+					if (!front) continue;
+					const half = shape.half[0];
+					return [{ material, count, of: section.id, front, half, spots: spots.get(section.id)! }];
+				}
+				return [];
+			})
+		)
+	);
+}
+
+const lowerHalf = ({ balls, top }: Room): readonly Ball[] => balls.filter((b) => b.z <= top / 2);
+
+/** The ball of a row or piece that is furthest in front. */
+const frontOf = ({ host }: Room, id: Id): Ball | undefined =>
+	foremost(host.rows.get(id)?.[0] ?? []) ?? host.places.get(id);
+
+const foremost = (balls: readonly Ball[]): Ball | undefined =>
+	balls.reduce<Ball | undefined>(
+		(best, ball) => (!best || ball.y - ball.d / 2 < best.y - best.d / 2 - 1e-6 ? ball : best),
+		undefined
+	);
 
 /** Every section with what it is made of and where its copies stand, what carries others before those. */
 function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Context) {

@@ -74,6 +74,7 @@ const drawList = z.strictObject({
 				x2: z.number(),
 				y2: z.number(),
 				width: z.number(),
+				hex: z.string().optional(),
 				before: z.number()
 			})
 		)

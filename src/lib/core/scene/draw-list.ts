@@ -4,18 +4,21 @@ import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { PlaceKind } from '../document/cluster.ts';
 import type { Section } from '../recipe/recipe.ts';
-import type { Stack } from '../structures/stack/document.ts';
+import type { Stack, StandsOn } from '../structures/stack/document.ts';
 import type { Ball } from '../geometry/ring.ts';
 import { CAMERA, projector, type Camera, type View } from './camera.ts';
 import type { Assembly, Piece } from '../assembly/assemble.ts';
 import { pointAt, type Spot } from '../structures/kit/spot.ts';
-import type { Strand } from '../structures/kit/strand.ts';
+import type { Holder } from '../structures/kit/hangers.ts';
+import type { Point, Strand } from '../structures/kit/strand.ts';
 import { innerBall } from '../structures/kit/filled.ts';
 import { slotOfPlace } from '../structures/stack/place.ts';
 import type { PlacedStack } from '../structures/stack/placed.ts';
 import { exploded } from './exploded.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
-import { UPRIGHT_WIDTH, type Tube } from './tubes.ts';
+import { endsIn, insideTopper } from './pole-ends.ts';
+import { drawFixed } from './fixed.ts';
+import { UPRIGHT_WIDTH, WOOD_HEX, type Tube } from './tubes.ts';
 
 /** A balloon of the picture, mm; x to the right, y up from the floor. */
 export interface Disc {
@@ -76,6 +79,12 @@ const NOTHING_PRESSED: Pressed = { place: null, slot: null };
 
 /** How wide the plate of a stand is drawn, mm. Common practice: 12 to 16 in. */
 const PLATE = 360;
+/** How far what a piece stands on reaches past it, and how thick it is drawn, mm. House rules. */
+const UNDER: Readonly<Record<StandsOn | 'table', { over: number; thick: number }>> = {
+	table: { over: 160, thick: 28 },
+	board: { over: 30, thick: 18 },
+	box: { over: 12, thick: 180 }
+};
 /** Length of one piece of a pole looked at from above, mm: each has a depth of its own. */
 const TUBE_PIECE = 150;
 
@@ -97,12 +106,15 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const own = section === null ? undefined : pressed;
 				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over, pressed: own });
 			}
-			if (view !== 'plan')
+			if (view !== 'plan') {
+				brush.base(piece, at);
 				brush.upright(stack, at, Math.min(insideTopper(placed), endsIn(assembly, piece, spot)));
+			}
 		}
 	}
-	for (const { section, of, balls, strands, colourway, spots } of assembly.applied) {
+	for (const { section, of, balls, strands, holders, colourway, spots } of assembly.applied) {
 		for (const spot of spots) {
+			if (view !== 'plan') brush.holders(holders, brush.moved(of, spot));
 			for (const { ball, slot, material, piece, kind, looks, inside } of balls) {
 				const thing = material === null ? undefined : catalogue.materials.get(material);
 				const own = thing?.colour ?? null;
@@ -126,37 +138,8 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 			}
 		}
 	}
+	if (view !== 'plan') drawFixed(assembly, brush, catalogue);
 	return brush.list(view, camera, assembly.overall.usual);
-}
-
-/** Height at which a pole is in the middle of one balloon on top and seen no further, mm; without one nothing hides it. */
-function insideTopper({ layers }: PlacedStack): number {
-	const [ball, ...others] = layers.at(-1)?.rings.flat() ?? [];
-	return ball && others.length === 0 && layers.length > 1 ? ball.z : Infinity;
-}
-
-/**
- * Height over its foot at which a pole ends in something of another section that stands on it, mm: the middle of the
- * highest ball over its axis. Asked only of a pole that is seen over its own rows.
- */
-function endsIn(assembly: Assembly, piece: Piece, spot: Spot): number {
-	const { length } = piece.stack.upright;
-	const end = spot.z + (length ?? 0) / 1000;
-	const own = spot.z + piece.placed.overall.usual;
-	if (length === null || end <= own) return Infinity;
-	let best = -Infinity;
-	const over = (ball: Ball, at: Spot) => {
-		const { x, y, z } = pointAt(at, ball);
-		const onAxis = Math.hypot(x - spot.x, y - spot.y) < ball.d / 4;
-		if (onAxis && z > own - ball.d && z < end) best = Math.max(best, z - spot.z);
-	};
-	for (const { of, placed, spots } of assembly.pieces)
-		if (of !== piece.of)
-			for (const at of spots)
-				for (const { rings } of placed.layers) for (const b of rings.flat()) over(b, at);
-	for (const { of, balls, spots } of assembly.applied)
-		if (of !== piece.of) for (const at of spots) for (const { ball } of balls) over(ball, at);
-	return best === -Infinity ? Infinity : best;
 }
 
 const outwards = ({ x, y }: Ball): readonly [number, number] => {
@@ -291,6 +274,29 @@ class Brush {
 		const [x2, y2, d2] = this.#see({ ...spot, x: spot.x + half });
 		const ends = { x1: tenth(x1), y1: tenth(y1 + 9), x2: tenth(x2), y2: tenth(y2 + 9) };
 		this.#tubes.push({ ...ends, width: 18, depth: (d1 + d2) / 2 });
+	}
+	/** Board, box or table top under what stands on it: its upper edge is where the floor of the piece is. */
+	base({ stack, placed, section }: Piece, spot: Spot) {
+		if (stack.onFloor || section === null) return;
+		const { over, thick } = UNDER[stack.on ?? 'table'];
+		const reach = (placed.layers[0]?.rings.flat() ?? []).reduce(
+			(most, { x, y, d }) => Math.max(most, Math.hypot(x, y) + d / 2),
+			0
+		);
+		this.tube({ x: -reach - over, y: 0, z: -thick / 2 }, { x: reach + over, y: 0, z: -thick / 2 }, spot, {
+			width: thick,
+			hex: WOOD_HEX
+		});
+	}
+	/** A straight thing between two points of a copy. */
+	tube(from: Point, to: Point, spot: Spot, look: Pick<Tube, 'width' | 'hex'>) {
+		const [x1, y1, d1] = this.#see(pointAt(spot, from));
+		const [x2, y2, d2] = this.#see(pointAt(spot, to));
+		const ends = { x1: tenth(x1), y1: tenth(y1), x2: tenth(x2), y2: tenth(y2) };
+		this.#tubes.push({ ...ends, ...look, depth: (d1 + d2) / 2 });
+	}
+	holders(holders: readonly Holder[] | undefined, spot: Spot) {
+		for (const { from, to, d } of holders ?? []) this.tube(from, to, spot, { width: d });
 	}
 	list(view: View, camera: Camera | undefined, overall: number): DrawList {
 		const discs = this.#discs;

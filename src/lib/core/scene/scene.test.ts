@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { design, studio } from '../../../../tests/kit/studio.ts';
+import { PLAIN_MATERIAL } from '../materials/material.ts';
 import { stackIn } from '../structures/stack/edit.ts';
+import type { LineRole } from '../document/line-role.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { assemble, isBare, type Assembly } from '../assembly/assemble.ts';
 import type { View } from './camera.ts';
@@ -173,4 +175,74 @@ test('a heart by itself faces the audience, hearts of a ring look outwards', () 
 	expect([lone.flat, lone.lean]).toEqual([1, 0]);
 	const back = draw(design('h', '1 11 hearts at 9 white back', '1 11 hearts at 9 red front'), 'side');
 	for (const { flat } of back.discs) expect(flat).toBeLessThan(1);
+});
+
+describe('what carries and holds a piece is seen', () => {
+	const bows = {
+		...studio,
+		materials: new Map([
+			...studio.materials,
+			[
+				'bow',
+				{ ...PLAIN_MATERIAL, id: 'bow', kind: 'ribbon' as const, name: 'satin bow', packs: [], colour: 'red' }
+			],
+			['bag', { ...PLAIN_MATERIAL, id: 'bag', kind: 'weight' as const, name: 'sandbag', packs: [] }]
+		])
+	};
+	const drawWith = (recipe: Recipe) =>
+		drawAssembly(
+			assemble(recipe, null, () => undefined),
+			{ catalogue: bows, view: 'front' }
+		);
+	const line = (material: string, quantity: string, serves: string[]) => ({
+		id: `l-${material}`, material, quantity, range: null, role: 'always' as LineRole, taken: true, choice: null, serves, swappable: false
+	}); // prettier-ignore
+	const withLines = (recipe: Recipe, ...lines: ReturnType<typeof line>[]): Recipe => ({
+		...recipe,
+		sections: [
+			...recipe.sections,
+			{ ...recipe.sections[0]!, id: 'x', name: 'extras', structure: { kind: 'extras', lines } }
+		]
+	});
+
+	test('a board, a box and a table lie under the lowest balloons and take no part in the height', () => {
+		const bare = draw(column);
+		for (const [on, thick] of [
+			['table', 28],
+			['board', 18],
+			['box', 180]
+		] as const) {
+			const { tubes, height } = draw(design('c', '4 11 at 10 white', `stands on a ${on}`));
+			expect(tubes).toMatchObject([{ y1: -thick / 2, y2: -thick / 2, width: thick }]);
+			expect(tubes![0]!.x2).toBeGreaterThan(200);
+			expect(height).toBeCloseTo(draw(design('c', '4 11 at 10 white')).height, 6);
+		}
+		expect(bare.tubes).toHaveLength(1);
+	});
+	test('hooks: one at each end and one every so much, over the balloons that hide the line; a stand at its ends', () => {
+		const garland = (...last: string[]) =>
+			draw(design('g', 'run garland', 'line 8 ft lifted 5 ft', '4 5 at 4 white', ...last));
+		const hooked = garland('hung on hooks every 2 ft');
+		expect(hooked.tubes).toHaveLength(5);
+		const top = Math.max(...hooked.discs.map((d) => d.y + d.r));
+		for (const { y2 } of hooked.tubes!) expect(y2).toBeGreaterThan(top - 60);
+		expect(hooked.height).toBeCloseTo(garland().height, 6);
+		expect(garland('hung on stand').tubes).toMatchObject([{ y1: 0 }, { y1: 0 }]);
+		expect(garland('hung on backdrop').tubes).toHaveLength(3);
+	});
+	test('a bow sits in front of the row that it serves, a sandbag on the floor beside; what is taken along does not', () => {
+		const recipe = design('c', '4 11 at 10 white', '4 11 at 10 gold');
+		const row = stackIn(recipe)!.layers[1]!.id;
+		const { discs, paints, tubes } = drawWith(
+			withLines(recipe, line('bow', '1', [row]), line('bag', '2', []))
+		);
+		const bow = discs.filter((d) => d.path);
+		expect(bow.map((d) => paints[d.paint]!.hex)).toEqual(Array(4).fill('#c8402f'));
+		const golds = discs.filter((d) => paints[d.paint]!.hex === '#e2a32b');
+		expect(bow.map((d) => d.path?.[1])[1]).toBeCloseTo(golds.at(-1)!.y, 1);
+		expect(tubes).toHaveLength(2);
+		expect(Math.min(...tubes!.map((t) => t.y1 - t.width / 2))).toBeCloseTo(0, 1);
+		const along = { ...line('bag', '2', []), role: 'taken along' as LineRole };
+		expect(drawWith(withLines(recipe, along)).tubes).toBeUndefined();
+	});
 });

@@ -54,8 +54,8 @@ export function svgOf(list: DrawList, title = ''): string {
 	const clear = list.paints.map(({ finish }) => (finish === 'see-through' ? ' fill-opacity=".86"' : ''));
 	const things = inOrder(list).map((thing) => {
 		if ('tube' in thing) {
-			const { x1, y1, x2, y2, width } = thing.tube;
-			return `<path d="M${round(x1)} ${round(-y1)}L${round(x2)} ${round(-y2)}" stroke="${TUBE_HEX}" stroke-opacity="1" stroke-width="${round(width)}"/>`;
+			const { x1, y1, x2, y2, width, hex = TUBE_HEX } = thing.tube;
+			return `<path d="M${round(x1)} ${round(-y1)}L${round(x2)} ${round(-y2)}" stroke="${hex}" stroke-opacity="1" stroke-width="${round(width)}"/>`;
 		}
 		const { x, y, r, paint, outline, path } = thing.disc;
 		if (path) {

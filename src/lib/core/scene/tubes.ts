@@ -8,6 +8,8 @@ export interface Tube {
 	readonly y2: number;
 	/** mm */
 	readonly width: number;
+	/** `#rrggbb`; nothing is what pipes are drawn in. */
+	readonly hex?: string | undefined;
 	/** Discs drawn before it: those behind. */
 	readonly before: number;
 }
@@ -20,6 +22,10 @@ export const UPRIGHT_WIDTH: Readonly<Record<Upright['kind'], number>> = {
 	'mast balloon': 51,
 	line: 4
 };
+
+/** Wood of a board, table or box, and the cloth of a sandbag. */
+export const WOOD_HEX = '#b08d62';
+export const BAG_HEX = '#8a7f6d';
 
 /** What pipes and poles are drawn in. */
 export const TUBE_HEX = '#6b747d';

@@ -31,8 +31,8 @@
 </defs>
 {#each things as thing, index (index)}
 	{#if 'tube' in thing}
-		{@const { x1, y1, x2, y2, width } = thing.tube}
-		<path d="M{x1} {-y1}L{x2} {-y2}" stroke="var(--muted)" stroke-width={width} />
+		{@const { x1, y1, x2, y2, width, hex } = thing.tube}
+		<path d="M{x1} {-y1}L{x2} {-y2}" stroke={hex ?? 'var(--muted)'} stroke-width={width} />
 	{:else if thing.disc.path}
 		{@const { hex, finish } = list.paints[thing.disc.paint]!}
 		{#each ropeStrokes(hex, finish) as stroke, s (s)}

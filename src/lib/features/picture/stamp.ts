@@ -16,12 +16,12 @@ export interface Ground {
 /** Draws a pole or a line. @param thickness device pixels */
 export function stampTube(
 	context: Canvas,
-	{ x1, y1, x2, y2 }: Tube,
+	{ x1, y1, x2, y2, hex = TUBE_HEX }: Tube,
 	{ across, up }: Ground,
 	thickness: number
 ) {
 	context.globalAlpha = 1;
-	context.strokeStyle = TUBE_HEX;
+	context.strokeStyle = hex;
 	context.lineWidth = thickness;
 	context.beginPath();
 	context.moveTo(across(x1), up(y1));

@@ -51,12 +51,12 @@ export class BallPainter {
 		const round = (v: number) => Math.round(v * 100) / 100;
 		for (const thing of inOrder(list, list.height)) {
 			if ('tube' in thing) {
-				const { x1, y1, x2, y2, width } = thing.tube;
+				const { x1, y1, x2, y2, width, hex = TUBE_HEX } = thing.tube;
 				doc
 					.moveTo(at.x + x1 * scale, at.y - y1 * scale)
 					.lineTo(at.x + x2 * scale, at.y - y2 * scale)
 					.lineWidth(Math.max(0.4, width * scale))
-					.stroke(TUBE_HEX);
+					.stroke(hex);
 				continue;
 			}
 			const { x, y, r, paint, outline, flat = 1, lean = 0, path } = thing.disc;

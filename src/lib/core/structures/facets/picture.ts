@@ -3,6 +3,7 @@ import type { Id } from '../../document/id.ts';
 import type { Stretch } from '../../geometry/path.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { DesignUse } from '../design/document.ts';
+import type { Holder } from '../kit/hangers.ts';
 import type { AppliedBall, HostShape } from '../kit/seats.ts';
 import type { Spot } from '../kit/spot.ts';
 import type { Strand } from '../kit/strand.ts';
@@ -23,6 +24,8 @@ export interface LoosePart {
 	readonly balls: readonly AppliedBall[];
 	/** Bubbles of modelling balloons, ribbons, strokes of letters. */
 	readonly strands: readonly Strand[];
+	/** Hooks, lines, the frame it hangs on. */
+	readonly holders?: readonly Holder[] | undefined;
 	readonly colourway: Colourway | undefined;
 	readonly spots: readonly Spot[];
 }
@@ -49,6 +52,14 @@ export interface PlaceContext {
 	nested(use: DesignUse): Placed;
 }
 
+/** Some of a material on what it serves: a bow on a row, a sandbag at a foot. */
+export interface Fixed {
+	readonly material: Id;
+	readonly count: number;
+	/** Sections, rows and pieces; none is the piece as a whole. */
+	readonly on: readonly Id[];
+}
+
 /** What a kind looks like. */
 export interface PictureFacet<S> {
 	/** Lines stand nowhere; pieces that sit on their host are no thing of their own. */
@@ -56,4 +67,6 @@ export interface PictureFacet<S> {
 	/** Nothing of the picture hangs on what carries it: it is kept for as long as the structure stays what it is. */
 	readonly alone: boolean;
 	place(structure: S, context: PlaceContext): Placed;
+	/** What it fixes to others, where it is drawn on those. */
+	fixes?(structure: S): readonly Fixed[];
 }

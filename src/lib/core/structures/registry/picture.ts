@@ -6,7 +6,7 @@ import { picture as form } from '../form/place.ts';
 import { picture as run } from '../run/place.ts';
 import { picture as stack } from '../stack/place.ts';
 import { picture as weave } from '../weave/place.ts';
-import type { PictureFacet } from '../facets/picture.ts';
+import type { Fixed, PictureFacet } from '../facets/picture.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
 import type { PlaceContext, Placed } from '../facets/picture.ts';
 
@@ -24,6 +24,9 @@ const PICTURES: { readonly [K in Kind]: PictureFacet<StructureOf[K]> } = {
 /** What one copy of a structure is made of, mm in its own coordinates. */
 export const place = <K extends Kind>(s: Of<K>, context: PlaceContext): Placed =>
 	PICTURES[s.kind].place(s, context);
+
+/** What it fixes to others. */
+export const fixedBy = <K extends Kind>(s: Of<K>): readonly Fixed[] => PICTURES[s.kind].fixes?.(s) ?? [];
 
 /** Whether its picture hangs on nothing but itself. */
 export const standsAlone = ({ kind }: Structure): boolean => PICTURES[kind].alone;

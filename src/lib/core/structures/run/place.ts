@@ -1,5 +1,6 @@
 import type { Packed, PackJob, Placed } from './pack-job.ts';
 import type { PictureFacet } from '../facets/picture.ts';
+import { hangersAt } from '../kit/hangers.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import { across, pointOf } from '../../geometry/path.ts';
 import { unequalRing } from '../../geometry/ring.ts';
@@ -207,8 +208,11 @@ function infillBalls(run: Run, balls: readonly AppliedBall[], pumps: readonly Pu
 
 export const picture: PictureFacet<Run> = {
 	...BY_ITSELF,
-	place: (run, context) => ({
-		...loosely(placeRun(run, context.pumps, context.packed), context),
-		path: stretchesOf(run)
-	})
+	place(run, context) {
+		const path = stretchesOf(run);
+		const placed = placeRun(run, context.pumps, context.packed);
+		const way = path.filter((s) => !s.arm);
+		const holders = hangersAt(run.hung, way, placed.balls);
+		return { ...loosely({ ...placed, holders }, context), path };
+	}
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { UPRIGHTS, type Stack } from './document.ts';
+import { STANDS_ON, UPRIGHTS, type Stack } from './document.ts';
 import { cluster, id, joining, length } from '../../document/fields.schema.ts';
 
 const layer = z.strictObject({
@@ -21,5 +21,6 @@ export const stack = z.strictObject({
 	}),
 	joining,
 	squash: z.number().min(0.5).max(1.2),
-	onFloor: z.boolean()
+	onFloor: z.boolean(),
+	on: z.enum(STANDS_ON).optional()
 }) satisfies z.ZodType<Stack, unknown>;

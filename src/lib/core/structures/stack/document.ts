@@ -13,7 +13,12 @@ export interface Stack {
 	readonly squash: number;
 	/** Whether the lowest balls touch a bare floor: each then takes a patch. */
 	readonly onFloor: boolean;
+	/** What it stands on where that is not the floor; where nothing is said, a table or a shelf. */
+	readonly on?: StandsOn | undefined;
 }
+
+export const STANDS_ON = ['board', 'box'] as const;
+export type StandsOn = (typeof STANDS_ON)[number];
 
 export interface Layer {
 	readonly id: Id;

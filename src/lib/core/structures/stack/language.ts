@@ -38,6 +38,10 @@ export const language: LanguageFacet<Stack, StackSaid> = {
 	take: {
 		layer,
 		upright: ({ structure }, { upright }) => void Object.assign(structure.upright, upright),
-		stands: ({ structure }, { onFloor }) => void (structure.onFloor = onFloor)
+		stands({ structure }, { onFloor, on }) {
+			structure.onFloor = onFloor;
+			if (on) structure.on = on;
+			else delete structure.on;
+		}
 	}
 };

@@ -17,14 +17,14 @@ export function printLayer(layer: Layer, slots: readonly Slot[]): string {
 
 /** What a stack stands on and is held up by, a line each; what is as it usually is says nothing. */
 function printStack(stack: Stack, nameOf: (id: string) => string): string[] {
-	const { upright, onFloor, joining, squash } = stack;
+	const { upright, onFloor, on = 'table', joining, squash } = stack;
 	const held = upright.material === null ? '' : `, ${nameOf(upright.material)}`;
 	const length = upright.length === null ? '' : ` ${formatFeet(toMillimetres(upright.length))}`;
 	return [
 		upright.kind === 'none'
 			? ''
 			: `${upright.kind}${length}${held}, tied ${formatInches(upright.tie)} in over the top`,
-		onFloor ? '' : 'stands on a table, board or box',
+		onFloor ? '' : `stands on a ${on}`,
 		joining === 'twisted on' ? '' : `joined ${joining}`,
 		squash === 0.8 ? '' : `rises by ${squash}`
 	].filter(Boolean);
@@ -33,12 +33,12 @@ function printStack(stack: Stack, nameOf: (id: string) => string): string[] {
 const more = (text: string): PrintedLine => ({ id: null, about: 'more', text, slot: null });
 
 export const print: PrintFacet<Stack> = {
-	lines: ({ layers, upright, onFloor }, { slots }) => [
+	lines: ({ layers, upright, onFloor, on = 'table' }, { slots }) => [
 		...layers.map((l) => ({ id: l.id, about: 'row' as const, text: printLayer(l, slots), slot: null })),
 		...(upright.kind === 'none' || upright.length === null
 			? []
 			: [more(`${upright.kind} ${formatLength({ um: upright.length, unit: 'ft' })}`)]),
-		...(onFloor ? [] : [more('stands on a table')])
+		...(onFloor ? [] : [more(`stands on a ${on}`)])
 	],
 	said(stack, { text, lone }, { slots, materialOf }) {
 		const nameOf = nameIn(materialOf);

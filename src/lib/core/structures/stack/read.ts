@@ -42,7 +42,9 @@ export function stands(r: Reader): Parsed<StackSaid> | undefined {
 	r.at += 2;
 	r.word('a', 'the');
 	if (r.word('floor', 'ground')) return got({ kind: 'stands', onFloor: true });
-	if (r.word('table', 'board', 'box', 'shelf', 'plinth')) return got({ kind: 'stands', onFloor: false });
+	if (r.word('table', 'shelf')) return got({ kind: 'stands', onFloor: false });
+	if (r.word('board')) return got({ kind: 'stands', onFloor: false, on: 'board' });
+	if (r.word('box', 'plinth')) return got({ kind: 'stands', onFloor: false, on: 'box' });
 	return refuse(
 		'unknown-word',
 		'Stands on what? Type “stands on the floor”, “stands on a table”, “a board” or “a box”.'

@@ -1,4 +1,4 @@
-import type { Upright } from './document.ts';
+import type { StandsOn, Upright } from './document.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { Joining } from '../../document/cluster.ts';
 import type { SaidCluster } from '../../language/said.ts';
@@ -15,5 +15,5 @@ export interface SaidLayer {
 export type StackSaid =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
 	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
-	/** Whether its lowest balloons touch the floor. */
-	| { readonly kind: 'stands'; readonly onFloor: boolean };
+	/** Whether its lowest balloons touch the floor, and else what they stand on. */
+	| { readonly kind: 'stands'; readonly onFloor: boolean; readonly on?: StandsOn | undefined };

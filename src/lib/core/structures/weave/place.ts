@@ -1,4 +1,6 @@
 import type { PictureFacet } from '../facets/picture.ts';
+import { stretchOf } from '../../geometry/path.ts';
+import { hangersAt } from '../kit/hangers.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import type { Weave } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
@@ -124,7 +126,17 @@ function handleSeat(
 	};
 }
 
+/** Pieces the top edge of a weave is taken in, to hang it by. */
+const EDGE = 32;
+
 export const picture: PictureFacet<Weave> = {
 	...BY_ITSELF,
-	place: (weave, context) => loosely(placeWeave(weave, context.pumps), context)
+	place(weave, context) {
+		const placed = placeWeave(weave, context.pumps);
+		if (weave.hung === null || weave.shape === 'base') return loosely(placed, context);
+		const graph = graphOf(weave);
+		const seat = seater(weave, sizeOfWeave(weave, context.pumps));
+		const edge = Array.from({ length: EDGE + 1 }, (_, i) => seat([(graph.width * i) / EDGE, graph.height]));
+		return loosely({ ...placed, holders: hangersAt(weave.hung, [stretchOf(edge)], placed.balls) }, context);
+	}
 };

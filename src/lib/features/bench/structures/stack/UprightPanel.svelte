@@ -3,7 +3,7 @@
 	import { fitSquash, bodyHeight } from '../../../../core/geometry/heights.ts';
 	import { stackOf } from '../../../../core/structures/stack/edit.ts';
 	import { JOININGS, type Joining } from '../../../../core/document/cluster.ts';
-	import { UPRIGHTS, type Upright } from '../../../../core/structures/stack/document.ts';
+	import { UPRIGHTS, type StandsOn, type Upright } from '../../../../core/structures/stack/document.ts';
 	import { placeStack } from '../../../../core/structures/stack/place.ts';
 	import { carriedBy, tooShort } from '../../../../core/materials/carries.ts';
 	import {
@@ -27,6 +27,12 @@
 	const stands = $derived(
 		[...bench.catalogue.materials.values()].filter((m) => m.kind === 'base' || m.kind === 'pipe')
 	);
+	const STANDS = [
+		['the floor', 'the floor, a patch under each balloon'],
+		['table', 'a table or shelf'],
+		['board', 'a board'],
+		['box', 'a box']
+	] as const;
 	const set = (change: Partial<Upright>) =>
 		bench.change((d) => Object.assign(stackOf(d, bench.current?.id)!.upright, change));
 	/** Why what was chosen was not taken. */
@@ -115,15 +121,17 @@
 					onpick={(joining) =>
 						bench.change((d) => (stackOf(d, bench.current?.id)!.joining = joining as Joining))}
 				/>
-				<label class="flex items-center gap-2">
-					<input
-						type="checkbox"
-						checked={stack.onFloor}
-						onchange={(e) =>
-							bench.change((d) => (stackOf(d, bench.current?.id)!.onFloor = e.currentTarget.checked))}
-					/>
-					lowest balloons touch the floor (a patch under each)
-				</label>
+				<Pick
+					label="It stands on"
+					value={stack.onFloor ? 'the floor' : (stack.on ?? 'table')}
+					options={STANDS.map(([on, words]) => [on, words] as const)}
+					onpick={(on) =>
+						bench.say(
+							on === 'the floor'
+								? { kind: 'stands', onFloor: true }
+								: { kind: 'stands', onFloor: false, on: on === 'table' ? undefined : (on as StandsOn) }
+						)}
+				/>
 				<dl class="figures grid grid-cols-[auto_1fr] gap-x-3 text-[12.6px]">
 					{#each heights as [name, value] (name)}<dt class="text-muted">{name}</dt>
 						<dd>{value}</dd>{/each}
