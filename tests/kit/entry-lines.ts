@@ -85,6 +85,11 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
 	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
 	choice: [[COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
+	change: [
+		[COLUMN, 'row 1 becomes 4 11 at 8 red', 'top row becomes 4 11 at 8 red', 'bottom row becomes 4 11 at 8 red', 'last becomes 4 11 at 8 red', 'row 1 taken out', 'red becomes white'],
+		[[...BUNCH, '3 11 at 10 white'], 'row 1 becomes 3 11 at 9 white'],
+		[[...RUN, 'line 8 ft', '4 5 at 4 white'], 'row 1 becomes 4 5 at 3 white']
+	],
 	rule: [[COLUMN, 'each strip takes 2 adhesive strip']],
 	pricing: [[COLUMN, 'priced by margin 48', 'priced by markup 90 %']],
 	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps']]

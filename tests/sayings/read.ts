@@ -32,7 +32,9 @@ export interface Saying {
 	readonly group: string;
 	readonly before: readonly string[];
 	readonly says: string;
+	/** Lines that come to the same; of `whole` from an empty sheet, else after what stands there. None is: refused. */
 	readonly means: readonly string[];
+	readonly whole: boolean;
 }
 
 const folder = new URL('.', import.meta.url);
@@ -46,11 +48,16 @@ export const sayings: readonly Saying[] = readdirSync(folder)
 				if (line.startsWith('@')) before = apart(line.slice(1));
 				const [says, means] = line.split(' => ');
 				if (line.startsWith('#') || line.startsWith('@') || means === undefined) return [];
-				return [{ group: file.replace('.txt', ''), before, says: says!, means: apart(means) }];
+				const whole = means.startsWith('= ');
+				const lines = means.trim() === '?' ? [] : apart(means.replace(/^= /, ''));
+				return [{ group: file.replace('.txt', ''), before, says: says!, means: lines, whole }];
 			});
 	});
 function apart(line: string): string[] {
-	return line.split(' ; ').map((l) => l.trim());
+	return line
+		.split(' ; ')
+		.map((l) => l.trim())
+		.filter(Boolean);
 }
 
 /** A design with the lines said to it one after the other. @returns undefined where one is refused */
@@ -76,7 +83,14 @@ export class Desk {
 	/** What it is now, whatever its parts are called inside. */
 	get said(): string {
 		const ids = new Map<string, string>();
-		return JSON.stringify(this.recipe, (_, value: unknown) => {
+		// In whatever order its colours were met.
+		const { sections, slots, ...rest } = this.recipe;
+		const sorted = slots.toSorted((a, b) => a.name.localeCompare(b.name));
+		const ways = rest.colourways.map((way) => ({
+			...way,
+			fills: sorted.map((slot) => [slot.id, way.fills[slot.id] ?? null])
+		}));
+		return JSON.stringify({ sections, slots: sorted, ...rest, colourways: ways }, (_, value: unknown) => {
 			if (typeof value !== 'string' || !/^(?:made|id)-\d+$/.test(value)) return value;
 			if (!ids.has(value)) ids.set(value, `#${ids.size}`);
 			return ids.get(value);

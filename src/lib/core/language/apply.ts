@@ -2,6 +2,7 @@ import type { Id, NewId } from '../document/id.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { newSection } from '../recipe/build.ts';
 import { addSlots, dropUnusedSlots, slotFor, type RecipeDraft } from '../recipe/draft.ts';
+import { removePart } from '../recipe/edit-parts.ts';
 import { addSection, settle, swapSlots } from '../recipe/edit.ts';
 import type { Recipe, SizeOption } from '../recipe/recipe.ts';
 import { exchange } from '../recipe/swap.ts';
@@ -74,6 +75,25 @@ const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K
 		return holdsLines(section.structure) ? section.id : undefined;
 	},
 	'go on': (_recipe, { section }) => section,
+	stand(recipe, { section, to }) {
+		Object.assign(recipe.sections.find((s) => s.id === section) ?? {}, to);
+		return undefined;
+	},
+	becomes(recipe, { part, entry }, place, newId) {
+		return applySaid(recipe, entry, { ...place, index: undefined, editing: part }, newId);
+	},
+	'taken out'(recipe, { part }) {
+		removePart(recipe, part);
+		return undefined;
+	},
+	recolour(recipe, { slot, to, name }, place) {
+		const way = recipe.colourways.find((c) => c.id === place.colourway) ?? recipe.colourways[0]!;
+		way.fills[slot] = to;
+		const own = recipe.slots.find((s) => s.id === slot);
+		// A slot that was called by its colour is called by the new one, where no other colourway says otherwise.
+		if (own && name !== null && own.role === null && recipe.colourways.length === 1) own.name = name;
+		return undefined;
+	},
 	size(recipe, { size: said }, _place, newId) {
 		const size: SizeOption = { id: newId(), swaps: {}, parts: {}, ...said };
 		recipe.sizes.push(size as Mutable<SizeOption>);

@@ -21,6 +21,17 @@ export type DesignSaid =
 	| { readonly kind: 'section'; readonly section: SaidSection }
 	/** What is said from now on goes to a section that is there. */
 	| { readonly kind: 'go on'; readonly section: Id }
+	/** Where a section that is there stands, and how many of it. */
+	| {
+			readonly kind: 'stand';
+			readonly section: Id;
+			readonly to: Pick<SaidSection, 'times' | 'mirror' | 'stand'>;
+	  }
+	/** A row or part in the words of another line. */
+	| { readonly kind: 'becomes'; readonly part: Id; readonly entry: Said }
+	| { readonly kind: 'taken out'; readonly part: Id }
+	/** All of a slot in another colour. @param name what the slot is called then, where it was called by its colour */
+	| { readonly kind: 'recolour'; readonly slot: Id; readonly to: Id; readonly name: string | null }
 	| { readonly kind: 'size'; readonly size: Pick<SizeOption, 'name' | 'height' | 'by'> }
 	| { readonly kind: 'leave'; readonly slot: Id; readonly out: boolean }
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }

@@ -1,11 +1,12 @@
 import { got, refuse, type Parsed } from '../errors.ts';
 import { parseWait } from '../units/duration.ts';
 import { MOST_TYPED, type NumberStyle } from '../units/number.ts';
-import { readAnywhere, readInHand } from '../structures/registry/language.ts';
+import { isSaid, readAnywhere, readInHand } from '../structures/registry/language.ts';
 import type { Entry } from './entry.ts';
 import type { EntryContext } from './context.ts';
 import { leave, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
+import { canBecome, partSaid, recolour } from './sentences/parts.ts';
 import { section } from './sentences/section.ts';
 import { leftOver, Reader } from './reader.ts';
 import { isMark, tokens } from './tokens.ts';
@@ -23,8 +24,25 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 	const reader = new Reader(tokens(text, context.style), context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
-	const entry: Parsed<Entry> =
+	const part = partSaid(reader);
+	if (part && !part.ok) return part;
+	if (part?.value.out) return leftOver(reader) ?? got({ kind: 'taken out', part: part.value.part.id });
+	const entry = entryOf(reader);
+	const trouble = entry.ok ? (leftOver(reader) ?? entry) : entry;
+	if (!part || !trouble.ok) return trouble;
+	return isSaid(trouble.value) && canBecome(part.value.part, trouble.value)
+		? got({ kind: 'becomes', part: part.value.part.id, entry: trouble.value })
+		: refuse(
+				'refused',
+				'It can only become another of its kind. Type it like “row 2 becomes 4 11 at 9 white”.'
+			);
+}
+
+/** What the rest of a line says. */
+function entryOf(reader: Reader): Parsed<Entry> {
+	return (
 		section(reader) ??
+		recolour(reader) ??
 		readInHand(reader) ??
 		size(reader) ??
 		pricing(reader) ??
@@ -32,9 +50,8 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		swap(reader) ??
 		rule(reader) ??
 		readAnywhere(reader) ??
-		refuse('missing', START);
-	if (!entry.ok) return entry;
-	return leftOver(reader) ?? entry;
+		refuse('missing', START)
+	);
 }
 
 /** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */

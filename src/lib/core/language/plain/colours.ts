@@ -1,6 +1,7 @@
 import type { EntryContext } from '../context.ts';
 import { nameColour } from '../names/name-colour.ts';
 
+const singular = (word: string) => word.replace(/s$/, '');
 /** Words between two colours. */
 const BETWEEN = new Set(['and', ',', '/', '+']);
 const EMPTY = new Set(['in', 'of', 'a', 'the', 'with', 'colour', 'color', 'coloured', 'all']);
@@ -26,18 +27,21 @@ export function coloursIn(text: string, context: EntryContext): string[] | undef
 			i++;
 			continue;
 		}
-		let long = 0;
+		let [long, plural] = [0, false];
 		for (let n = 1; n <= 4 && i + n <= words.length; n++) {
 			const some = words.slice(i, i + n);
 			if (some.some((w) => BETWEEN.has(w))) break;
 			if (isColour(some, context)) long = n;
+			// “four gull whites”.
+			else if (n > 1 && isColour(some.map(singular), context)) [long, plural] = [n, true];
 		}
 		// “six whites”.
-		const single = words[i]!.replace(/s$/, '');
+		const single = singular(words[i]!);
 		const several = long === 0 && isColour([single], context);
 		if (long === 0 && !several) return undefined;
 		if (several) long = 1;
-		found.push(several ? single : words.slice(i, i + long).join(' '));
+		const own = words.slice(i, i + long);
+		found.push(several ? single : (plural ? own.map(singular) : own).join(' '));
 		i += long;
 	}
 	return found;

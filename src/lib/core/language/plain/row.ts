@@ -180,6 +180,12 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 		said.count ??= 1;
 	}
 	if (!bareNumbers(left, said)) return undefined;
+	// “white 11 at 9”: after its colour a number is a bag.
+	if (said.bag === undefined && said.count !== undefined && /^[a-z]/.test(bare(sentence))) {
+		said.bag = String(said.count);
+		said.count = said.repeat ?? 1;
+		delete said.repeat;
+	}
 	// “white 11 x 4”: what is said once is how many.
 	if (said.count === undefined && said.repeat !== undefined && /\bx ?\d/.test(sentence)) {
 		said.count = said.repeat;
@@ -209,7 +215,7 @@ function turnedRound(sentence: string): string {
 
 /** `4 11s at 9, two white and two blue`: the colours of one cluster by their counts. */
 function inParts(sentence: string, context: EntryContext): string | undefined {
-	const found = /^(.*\S),? (\d+) ([a-z ]+?),? and (\d+) ([a-z ]+)$/.exec(sentence);
+	const found = /^(.*\S),? (\d+) ([a-z ]+?)(?:,? and|,) (\d+) ([a-z ]+)$/.exec(sentence);
 	const said = found && read(found[1]!.replace(/,$/, ''), context);
 	if (!found || !said?.bag || said.colours.length > 0) return undefined;
 	const [, , a, one, b, other] = found;

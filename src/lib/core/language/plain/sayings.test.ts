@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { deskOf, sayings, type Saying } from '../../../../../tests/sayings/read.ts';
+import { Desk, deskOf, sayings, type Saying } from '../../../../../tests/sayings/read.ts';
 import { parseEntry } from '../read.ts';
 import { understand } from './understand.ts';
 
 /** What a saying must come to. */
 function meant(saying: Saying): string {
-	const desk = deskOf(saying);
+	const desk = saying.whole ? new Desk() : deskOf(saying);
 	for (const line of saying.means)
 		if (!desk.say(line)) throw new Error(`${saying.says}: “${line}” is refused`);
 	return desk.said;
@@ -15,7 +15,9 @@ function comesTo(saying: Saying, how: 'exact' | 'plain'): 'understood' | 'anothe
 	const desk = deskOf(saying);
 	const exact = parseEntry(saying.says, desk.context).ok ? [saying.says] : undefined;
 	const lines = exact ?? (how === 'plain' ? understand(saying.says, desk.context) : undefined);
-	if (!lines || !lines.every((line) => desk.say(line))) return 'refused';
+	if (!lines) return saying.means.length === 0 ? 'understood' : 'refused';
+	if (saying.means.length === 0) return 'another';
+	if (!lines.every((line) => desk.say(line))) return 'refused';
 	return desk.said === meant(saying) ? 'understood' : 'another';
 }
 const groups = [...new Set(sayings.map((s) => s.group))];

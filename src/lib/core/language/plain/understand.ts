@@ -2,7 +2,9 @@ import type { EntryContext } from '../context.ts';
 import { parseEntry } from '../read.ts';
 import { again } from './again.ts';
 import { rowLine } from './row.ts';
-import { READINGS, type Reading } from './sentences.ts';
+import { copies, relative, whole } from './relative.ts';
+import type { Reading } from './reading.ts';
+import { READINGS } from './sentences.ts';
 import { bare, plainly } from './wording.ts';
 
 /** Longest sentence that is read in plain words; what is longer is no sentence. */
@@ -12,10 +14,11 @@ const row: Reading = (said, context) => {
 	const line = rowLine(said, context);
 	return line === undefined ? undefined : [line];
 };
-const ALL: readonly Reading[] = [again, ...READINGS, row];
+const ALL: readonly Reading[] = [again, copies, ...READINGS, whole, row, relative];
 
 /** Where one sentence of several ends. */
-const ENDS = /\s*(?:;|,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? )))\s*/;
+const ENDS =
+	/\s*(?:;|\.(?=\s|$)| \+ |,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? |next |last(?:ly)? |finally |first |and (?:an? |\d|on ))))\s*/;
 
 /**
  * What a maker says in plain words, as lines of the exact grammar, first to last: the first of them is read as it

@@ -6,24 +6,72 @@ export const BAG = '§';
 export const INCH = '″';
 
 const FRACTIONS: Readonly<Record<string, string>> = { '½': '.5', '¼': '.25', '¾': '.75', '⅛': '.125', '⅜': '.375', '⅝': '.625', '⅞': '.875' }; // prettier-ignore
+const TENS: Readonly<Record<string, number>> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90 }; // prettier-ignore
 const PLURAL =
 	/^(?:fives|sixes|nines|tens|elevens|twelves|sixteens|eighteens|fours|threes|twos|thirty-sixes|twenty-fours|eights|sevens)$/;
 /** Words said besides what is meant. */
 const FILLERS = [
-	/^(?:please|now|next|then|and|add|put|place|take|use|make|do|finish with|top it with|cap it with|followed by)\b[:,]?/,
-	/^(?:i want|id like|i'd like|i would like|give me|lets have|we need|i need)\b/,
-	/^(?:the )?(?:bottom|base|top|topper|collar|foot)(?: row| layer)?\b:?(?: of\b)?/,
-	/^(?:a|1) (?:layer|row) of\b/,
-	/\bplease\b/g,
-	/\bof (?:them|the)\b/g,
+	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
+	/^(?:i want|id like|i'd like|i would like|i'll have|ill have|i'll take|give me|let's have|lets have|let's do|lets do|we need|i need|we want|we'll have|there is|there are|it has|it gets|it needs)\b/,
+	/^(?:the )?(?:bottom|base|top|topper|collar|foot|head|middle|body|column|pillar|crown|neck)(?: row| layer| section)?\b:?(?: of| is| has)?\b,?/,
+	/^(?:a|1) (?:layer|row|ring|level) of\b/,
+	/\b(?:a )?ring of(?= \d)/g,
+	/\b(?:please|big|large|small|little|nice|plain|ordinary|normal|regular|in total|altogether|each|apiece|exactly|thanks|thank you|more or less|give or take)\b/g,
+	/\bof (?:them|the|those|it)\b/g,
 	/\b(?:latex )?balloons?\b/g,
-	/(?<=\d)\s?(?:no|pcs|pieces?)\b\.?(?: of\b)?/g,
-	/\b(?:roughly|about|around|approx(?:imately)?\.?|ca\.?)(?= \d)/g,
-	/\bones?\b(?=\s*(?:at\b|$))/g,
-	/\b(?:for|as) (?:the|an?) (?:base|foot|bottom|collar|topper)\b/g,
-	/\bon (?:those|these|that|it)\b/g,
-	/\b(?:on (?:the )?top|above that)\b/g
+	/\blatex\b/g,
+	/(?<=\d)\s?(?:no|pcs|pieces?|off)\b\.?(?: of\b)?/g,
+	/\b(?:roughly|about|around|approx(?:imately)?\.?|ca\.?|nearly|almost|say)(?= \d)/g,
+	/\bones?\b(?=\s*(?:at\b|$|,))/g,
+	/(?<=[a-z]) 1s?\b(?=\s*(?:at\b|$|,))/g,
+	/\b(?:for|as) (?:the|an?|my|its) (?:base|foot|bottom|collar|topper|head|top|body|middle|neck|crown|legs?|feet)\b/g,
+	/\b(?:topper|collar)\b/g,
+	/\bon (?:those|these|that|it|them)\b/g,
+	/\b(?:on (?:the )?top|above (?:that|it|them|those)|over (?:that|it|them|those)|on top of (?:that|it|them|those))\b/g
 ];
+
+const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
+
+/** Words that mean others, as those. */
+const SAME: readonly (readonly [RegExp, string])[] = [
+	[/\b(\d+)[- ]?inchers?\b/g, `$1${BAG}`],
+	[/\b(?:measured|pumped|pumped up|blown|blown up|filled|air filled|brought|sized out|done|set|gauged)(?: up)? (?:at|to)(?= (?:about |around )?\d)/g, 'at'],
+	[/\b(?:through|in|with|using|on) (?:the|a) (\d+(?:\.\d+)?)(?:″| inch)? (?:hole|sizer|ring|template|gauge)\b/g, 'at $1'],
+	[/\b(?:with (?:the|a) )?sizer (?:at|on|set to)? ?(?=\d)/g, 'at '],
+	[/\b(\d+) (?:lots?|goes|rounds|times) (?:of )?(?=\d)/g, '$1 sets of '],
+	[/\b(\d+) x (?=\d+ [a-z]+ \d)/g, '$1 sets of '],
+	[/,? (?:and )?(?:all )?(?:that|this|it|them) (\d+ times|twice|thrice)/g, ' $1'],
+	[/\b(?:no turning|no turn|don'?t (?:nest|turn|twist) (?:it|them)|not nested|un-?nested|stacked straight)\b/g, 'straight'],
+	[/\b(?:turning|twist(?:ed|ing)?|swirled|winding|spun)\b/g, 'spiral'],
+	[/\b(?:anti-?clockwise|counter-?clockwise) spiral\b|\bspiral (?:anti-?clockwise|counter-?clockwise)\b/g, 'spiral left'],
+	[/\bclockwise spiral\b|\bspiral clockwise\b/g, 'spiral right'],
+	[/\b([a-z]+) (?:rows|layers) and ([a-z]+) (?:rows|layers)(?: in turn| by turns)?\b/g, 'rings $1 and $2'],
+	[/\bevery (?:other|second) (?:row|layer)\b|\brow by row\b|\b(?:rows|layers) (?:in turn|by turns)\b|\bin turns?\b|\btaking turns\b/g, 'rings'],
+	[/\b([a-z]+(?: [a-z]+)?) (?:fad(?:ing|es|ed)|going|changing|blend(?:ing|ed)|shading|running|graded) (?:in)?to ([a-z]+)\b/g, 'gradient from $1 to $2'],
+	[/\b(?<!gradient |ombre |fade |fading )from ([a-z]+(?: [a-z]+)?) to ([a-z]+)\b/g, 'gradient from $1 to $2'],
+	[/\bches+ ?board\b|\bcheckerboard(?: pattern)?\b/g, 'checker'],
+	[/\b(?:up )?to (?:a height of|a total of|the) (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
+	[/\b(?:up to|until|till?|as (?:high|tall) as|reaching|to reach|as far as)(?: it is| its| it's| the| it reaches)? (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
+	[/^(\d+(?:\.\d+)? ft)(?: tall| high)? of (?=.*\d)/g, 'up to $1 '],
+	[/\b(?:with )?(water|sand|marbles?)[- ]?(?:weighted|weighed)\b/g, 'filled with $1'],
+	[/\bstuffed with (an? [^,]+?)(?=,|$)/g, 'with $1 inside'],
+	[/\bwith (an? [^,]+?) (?:in|inside) (?:it|them|each)\b/g, 'with $1 inside'],
+	[/(\d+(?:\.\d+)?)(?:″)? or (?=\d)/g, '$1 to '],
+	[/,? ?\b(?:(?:the )?size does(?:n't|nt| not) matter|no size|whatever size)\b/g, ''],
+	[/\b(?:any|random|mixed|assorted|various|different|all) sizes?\b/g, 'random'],
+	[/\bunder ?-?(?:inflated|filled|blown)\b|\bsoftly (?:inflated|filled)\b/g, 'soft'],
+	[/\bstraight,? straight\b/g, 'straight'],
+	[/\b(?:matte?|standard) (?=[a-z])/g, ''],
+	[/\ba couple(?: of)?\b/g, '2'],
+	[/\b(?:1|an?) or 2 (?=[a-z])/g, '1 to 2 '],
+	[/\ba dozen\b/g, '12'],
+	[/\bhalf a dozen\b/g, '6'],
+	[/\b(\d+) ([a-z]+) (quads?|pairs?|duplets?|triplets?|quints?)\b/g, '$1 $3 $2'],
+	[/(?<=.) plus (?:an? )(?=[a-z]+ \d)/g, ' with 1 '],
+	[/(?<=\S) plus (?=\d)/g, ' with '],
+	[/\bwith (\d.+) (?:over|above|on top of) (?:them|it|that|those)$/g, 'then $1'],
+	[/,? (?:and )?(?:above|over|on top of) (?:it|that|them|those),? (?=\d|an? )/g, ' then ']
+]; // prettier-ignore
 
 /** A sentence with its numbers as figures and its marks as words: one way of writing each thing. */
 export function plainly(text: string): string {
@@ -46,12 +94,24 @@ export function plainly(text: string): string {
 		.replace(/(\d)\s*(?:cms?|centimet(?:re|er)s?)\b/g, '$1 cm')
 		.replace(/\bbetween (\S+) and (\S+)/g, '$1 to $2')
 		.replace(/(\d)\s*-\s*(?=\d)/g, '$1 to ');
+	said = said.replace(/\s+/g, ' ').trim();
+	// Of what is wide and high, high is a measure.
+	if (!/\b(?:arch|wall|wide|garland|by)\b/.test(said)) said = said.replace(HIGH, ' $1 layers');
+	for (const [words, same] of SAME) said = said.replace(words, same);
 	return said.replace(/\s+/g, ' ').trim();
 }
 
 /** Numbers in words as figures, halves with them; bags of a plural with their sign. */
 function figures(text: string): string {
 	return text
+		.replace(
+			/\b(twenty|thirty|forty)[- ](one|two|three|four|five|six|seven|eight|nine)\b/g,
+			(_, ten: string, one: string) => String(TENS[ten]! + SPOKEN.get(one)!)
+		)
+		.replace(
+			/\b(thirty|forty|fifty|sixty|seventy|eighty|ninety)(?= (?:percent|per cent|%|inch|cm|cent))/g,
+			(ten) => String(TENS[ten])
+		)
 		.replace(/(\d+)\s*([½¼¾⅛⅜⅝⅞])/g, (_, n: string, part: string) => `${n}${FRACTIONS[part]}`)
 		.replace(/(^|\s)([½¼¾⅛⅜⅝⅞])/g, (_, gap: string, part: string) => `${gap}0${FRACTIONS[part]}`)
 		.replace(/(\d+) (1|3|5|7)\/(2|4|8)\b/g, (_, n: string, a: string, b: string) =>

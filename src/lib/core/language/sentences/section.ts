@@ -48,9 +48,11 @@ function noDesign(used: readonly UsableDesign[], name: string) {
 
 type Standing = Omit<SaidSection, 'name' | 'structure'> & { swappable: boolean };
 
+const UNSAID: Standing = { times: 1, mirror: false, swappable: false, stand: ON_THE_FLOOR };
+
 /** How many there are and where they stand, in any order. @param isDesign whether it may be swappable */
-function standingOf(r: Reader, isDesign: boolean): Parsed<Standing> {
-	let said: Standing = { times: 1, mirror: false, swappable: false, stand: ON_THE_FLOOR };
+function standingOf(r: Reader, isDesign: boolean, so: Standing = UNSAID): Parsed<Standing> {
+	let said = so;
 	for (;;) {
 		if (r.word('mirrored')) said = { ...said, mirror: true };
 		else if (isDesign && r.word('swappable')) said = { ...said, swappable: true };
@@ -118,12 +120,29 @@ function atRow(r: Reader, stand: Stand): Parsed<Partial<Stand>> {
 
 /** A section that is there already is taken in hand again; another of its name needs a name of its own. */
 function goOn(r: Reader, verb: string, own: Section): Parsed<Entry> {
+	if (r.now && (verb === 'section' || verb === startOf(own.structure))) return standAnew(r, own);
 	if (r.now || (verb !== 'section' && verb !== startOf(own.structure)))
 		return refuse(
 			'refused',
 			`There is a section “${own.name}” already. Give this one a name of its own, like “${verb} other ${own.name}”; “section ${own.name}” alone goes on in the one that is there.`
 		);
 	return got({ kind: 'go on', section: own.id });
+}
+
+/** `section arm x2 mirrored left of column`, of one that is there: how many of it and where, from now on. */
+function standAnew(r: Reader, own: Section): Parsed<Entry> {
+	const { times, mirror, stand } = own;
+	const said = standingOf(r, false, { times, mirror, stand, swappable: false });
+	if (!said.ok) return said;
+	const { sections = [] } = r.context;
+	for (let by = said.value.stand.by; by !== null; by = sections.find((s) => s.id === by)?.stand.by ?? null)
+		if (by === own.id)
+			return refuse('refused', `${own.name} cannot stand by what stands by it. Say another section.`);
+	return got({
+		kind: 'stand',
+		section: own.id,
+		to: { times: said.value.times, mirror: said.value.mirror, stand: said.value.stand }
+	});
 }
 
 function nameWords(r: Reader): string[] {

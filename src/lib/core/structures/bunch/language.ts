@@ -23,6 +23,7 @@ export const language: LanguageFacet<Bunch, BunchSaid> = {
 		(said.kind === 'item'
 			? { name: said.item.name, structure: { ...emptyBunch(), arrangement: 'row' } }
 			: undefined),
+	partOf: ({ kind }) => (kind === 'item' ? 'row' : undefined),
 	take: {
 		item({ structure }, { item: { what, ...said } }, { editing }, kit) {
 			const made: BunchItem = { ...said, id: kit.newId(), what: thingOf(what, kit) };

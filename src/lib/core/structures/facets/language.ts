@@ -6,6 +6,7 @@ import type { Parsed } from '../../errors.ts';
 import type { Reader } from '../../language/reader.ts';
 import type { ColourRef, OwnSaid } from '../../language/said.ts';
 import type { Section } from '../../recipe/recipe.ts';
+import type { PrintedLine } from './print.ts';
 import type { BuiltLayer } from '../kit/build-layer.ts';
 
 /** Where what was said goes. */
@@ -60,6 +61,8 @@ export interface LanguageFacet<S, Said extends { readonly kind: string }> {
 	readAnywhere(r: Reader): Parsed<Said> | undefined;
 	/** The section that takes it. */
 	home(sections: readonly Section[], said: Said, place: EntryPlace): Home<S>;
+	/** The list of parts a sentence adds one to, as it is printed; nothing where it adds no part. */
+	partOf?(said: Said): PrintedLine['about'] | undefined;
 	/** What each of its sentences does. */
 	readonly take: { readonly [E in Said['kind']]: Take<S, Extract<Said, { readonly kind: E }>> };
 }

@@ -13,6 +13,7 @@ export const language: LanguageFacet<Form, FormSaid> = {
 	read: formPiece,
 	readAnywhere: () => undefined,
 	home: (sections, _said, place) => inHand(sections, place, 'form'),
+	partOf: ({ kind }) => (kind === 'form piece' ? 'row' : undefined),
 	take: {
 		'form piece': (section, { piece: { colour, ...said }, section: host }, { editing }, kit) => {
 			const made: FormPiece = { ...said, id: kit.newId(), slot: kit.slot(colour) };

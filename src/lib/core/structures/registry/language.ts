@@ -37,6 +37,9 @@ const facetOf = ({ kind }: Said): LanguageFacet<Structure, Said> => OF.get(kind)
 /** Whether a sentence is about a structure, not about the design as a whole. */
 export const isSaid = (entry: { readonly kind: string }): entry is Said => OF.has(entry.kind);
 
+/** The list of parts a sentence adds one to. */
+export const partOf = (said: Said) => facetOf(said).partOf?.(said);
+
 /** Whether it stands in the picture while it is being said. */
 export const isShown = (said: Said): boolean => facetOf(said).shown;
 

@@ -63,6 +63,8 @@ export const language: LanguageFacet<Run, RunSaid> = {
 	read: runLine,
 	readAnywhere: () => undefined,
 	home: (sections, _said, place) => inHand(sections, place, 'run'),
+	partOf: ({ said: { set } }) =>
+		set === 'row' || set === 'mix' || set === 'infill' || set === 'branch' ? set : undefined,
 	take: {
 		run: ({ structure }, { said }, { editing }, kit) =>
 			(SETS[said.set] as Set<typeof said.set>)(structure, said as never, editing, kit)

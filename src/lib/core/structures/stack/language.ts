@@ -35,6 +35,7 @@ export const language: LanguageFacet<Stack, StackSaid> = {
 	read: (r) => readStands(r) ?? readUpright(r),
 	readAnywhere: readLayer,
 	home,
+	partOf: ({ kind }) => (kind === 'layer' ? 'row' : undefined),
 	take: {
 		layer,
 		upright: ({ structure }, { upright }) => void Object.assign(structure.upright, upright),

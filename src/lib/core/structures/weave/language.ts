@@ -49,6 +49,7 @@ export const language: LanguageFacet<Weave, WeaveSaid> = {
 	read: weaveLine,
 	readAnywhere: () => undefined,
 	home: (sections, _said, place) => inHand(sections, place, 'weave'),
+	partOf: ({ said: { set } }) => (set === 'row' ? set : undefined),
 	take: {
 		weave: ({ structure }, { said }, { editing }, kit) =>
 			(SETS[said.set] as Set<typeof said.set>)(structure, said as never, editing, kit)

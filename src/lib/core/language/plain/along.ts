@@ -1,0 +1,142 @@
+import { coloursIn } from './colours.ts';
+import { LONG, matched, N, oneOf, type Reading } from './reading.ts';
+import { rowLine } from './row.ts';
+import { someThing } from './things.ts';
+import { Left } from './wording.ts';
+
+const KINDS = '(table runner|runner|garland|swag|demi[- ]arch)';
+const WHERE: readonly (readonly [RegExp, string])[] = [
+	[/,? ?\b(?:along|on|against|for|across|over) (?:the|a) wall\b/, 'against a wall'],
+	[/,? ?\b(?:along|on|across|over) (?:the|a) table\b/, 'on a table'],
+	[/,? ?\b(?:hanging free|free hanging|all round|seen from all sides)\b/, 'all round']
+];
+
+/** A garland or a runner with its length. */
+const garland: Reading = (said) => {
+	const left = new Left(said.replace(/\b(?:long|of|an?|the|that is|is)\b/g, ' '));
+	const where = WHERE.filter(([words]) => new Left(said).take(words)).map(([, line]) => line);
+	const own = new Left(said);
+	for (const [words] of WHERE) own.take(words);
+	const table = own.take(new RegExp(String.raw`\bfor an? (${LONG})(?: long)? table\b`));
+	const kind = own.take(new RegExp(String.raw`\b${KINDS}\b`));
+	const long = table ?? own.take(new RegExp(String.raw`(?<![\d.])(${LONG})(?: long)?`));
+	if (!kind || !long || left.text === '') return undefined;
+	if (own.text.replace(/\b(?:an?|the|of|long|that is|is|with|about)\b|[,:]/g, ' ').trim() !== '')
+		return undefined;
+	const runner = /runner/.test(kind[1]!) || table !== undefined;
+	const name = runner ? 'runner' : kind[1] === 'garland' ? 'garland' : kind[1]!.replace(/ ?-?arch/, '');
+	const lies = runner && where.length === 0 ? ['on a table'] : where;
+	return [`run ${name}`, `line ${spaced(long[1]!)}`, ...lies];
+};
+const spaced = (length: string): string => length.replace(/(\d) ?(ft|m|cm)/, '$1 $2');
+
+const arch: Reading = (said) => {
+	if (!/\barch\b/.test(said)) return undefined;
+	const left = new Left(said.replace(/\b(?:an?|the|arch|and|of|with|that is|is)\b|,/g, ' '));
+	const by = left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:by|x) ${N}(?: ?(ft|m|cm))?`));
+	const wide = by ?? left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:wide|across)`));
+	const high = by ? undefined : left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:high|tall)`));
+	if (!wide || (!by && !high) || left.text.trim() !== '') return undefined;
+	const unit = (by ? (by[4] ?? by[2]) : (wide[2] ?? high?.[2])) ?? 'ft';
+	const tall = by ? `${by[3]} ${unit}` : `${high![1]} ${high![2] ?? unit}`;
+	return ['run arch', `arch ${wide[1]} ${wide[2] ?? unit} by ${tall}`];
+};
+
+/** `wall of 8 rows of 10 links at 9 red`, in whatever order. */
+const wall: Reading = (said, context) => {
+	if (!/^(?:an? )?(?:link )?wall\b/.test(said) || !/\blinks?\b/.test(said)) return undefined;
+	const left = new Left(said.replace(/\b(?:an?|wall|of|links?|with)\b|[,:]/g, ' '));
+	const rows = left.take(new RegExp(String.raw`${N} rows?`)) ?? left.take(new RegExp(String.raw`${N} high`));
+	const size = left.take(new RegExp(String.raw`\b(?:at|sized(?: to)?|inflated to) ${N}(?: ?″)?`));
+	const across = left.take(new RegExp(String.raw`\b(?:by |x )?${N}(?: (?:across|wide|a row|each))?(?=\s|$)`));
+	const colour = left.text.replace(/\bin\b/g, ' ').trim();
+	if (!rows || !across || coloursIn(colour, context)?.length !== 1) return undefined;
+	return [
+		'weave wall',
+		`wall of ${across[1]} links${size ? ` at ${size[1]}` : ''}`,
+		`${rows[1]} rows ${across[1]} ${colour}`
+	];
+};
+
+const THICK: readonly (readonly [string, string])[] = [
+	['(?:fuller|fatter|wider|thicker|fattest|fullest) (?:in|at|towards) the (?:middle|centre|center)', 'in the middle'],
+	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:start|beginning|left)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it|taper it)(?: off)? (?:at|to|towards) the (?:end|right)', 'at the start'],
+	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:end|right)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it)(?: off)? (?:at|to|towards) the (?:start|beginning|left)', 'at the end']
+]; // prettier-ignore
+
+/** How it hangs, where it lies, how full it is, how it is counted. */
+const settings: Reading = (said, context) => {
+	const to = matched(String.raw`(?:make it |it is |it should be )?(${LONG}) long`, said);
+	if (to) return [`line ${spaced(to[1]!)}`];
+	const hooks = oneOf(
+		[
+			String.raw`(?:(?:hang|hung|it hangs|fix|fixed|put)(?: it| them)? )?(?:on|from|with|by) (?:an? |the )?(hooks|pins|fishing line|stand|backdrop|ties)(?: every (${LONG}))?(?:,? (?:with|using) (.+)|, (.+))?`,
+			String.raw`(hooks|pins|fishing line|ties) every (${LONG})(?:,? (?:with|using) (.+)|, (.+))?`
+		],
+		said
+	);
+	if (hooks) {
+		const thing = hooks[3] ?? hooks[4];
+		const own = thing === undefined ? undefined : someThing(thing, context)?.replace(/^1 /, '');
+		if (thing !== undefined && own === undefined) return undefined;
+		return [`hung on ${hooks[1]}${hooks[2] ? ` every ${spaced(hooks[2])}` : ''}${own ? ` with ${own}` : ''}`];
+	}
+	for (const [words, line] of THICK) if (matched(words, said)) return [`thicker ${line}`];
+	if (
+		matched(
+			'(?:the same|even|evenly|equal(?:ly)?)(?: (?:thick|thickness|full))?(?: all)?(?: the way)? ?along',
+			said
+		)
+	)
+		return ['even along'];
+	if (
+		matched(
+			'(?:it (?:hangs|goes|lies|is) |hang it |put it )?(?:against|along|on|flat on) (?:an?|the) wall',
+			said
+		)
+	)
+		return ['against a wall'];
+	if (matched('(?:it (?:goes|lies|is) |put it |lay it )?(?:along|on) (?:an?|the) table', said))
+		return ['on a table'];
+	if (matched('(?:it is |it hangs )?(?:seen from all sides|all round|free|in the open|hanging free)', said))
+		return ['all round'];
+	const spare = matched(
+		String.raw`${N} (?:spare|extra) clusters|(?:plus )?${N} clusters (?:spare|extra|over)`,
+		said
+	);
+	if (spare) return [`spare ${spare[1] ?? spare[2]} clusters`];
+	const by = matched(
+		'(?:use clusters,? )?(?:count(?:ed)?|work(?:ed)? out)(?: it)? by (?:the )?(clusters|foot|packing)',
+		said
+	);
+	if (by) return [`counted by ${by[1] === 'foot' ? 'the foot' : by[1]}`];
+	return undefined;
+};
+
+/** Small ones between the large: `filler 3 to 5 a foot, red 5s at 3`. */
+const infill: Reading = (said, context) => {
+	const verb = matched(
+		'(?:infill|fillers?|fill(?: it)?(?: in)?|stuff(?: it)?|small ones|gap fillers?)(?: with| of|:)? (.+)',
+		said
+	);
+	if (!verb) return undefined;
+	const left = new Left(verb[1]!);
+	const a = left.take(/,? ?\b(?:(a|per|every|each) foot|in (all))\b/);
+	const n =
+		left.take(new RegExp(String.raw`(?<!\S)${N} to ${N}(?=\s|$)`)) ??
+		left.take(new RegExp(String.raw`(?<!\S)${N}(?=\s|$)`));
+	if (!a || !n) return undefined;
+	const row = rowLine(`1 ${left.text.replace(/^[\s,]+|[\s,]+$/g, '')}`, context);
+	if (!row) return undefined;
+	return [
+		`infill ${n[1]}${n[2] ? ` to ${n[2]}` : ''} ${a[2] ? 'in all' : 'a foot'} ${row.replace(/^1 /, '')}`
+	];
+};
+
+/** A garland, a runner, an arch, a wall with its measures, and what is said of them. */
+export const along: Reading = (said, context) =>
+	garland(said, context) ??
+	arch(said, context) ??
+	wall(said, context) ??
+	settings(said, context) ??
+	infill(said, context);

@@ -1,0 +1,321 @@
+import { toHeight } from '../../recipe/to-height.ts';
+import { stacksIn } from '../../structures/stack/edit.ts';
+import { printLayer } from '../../structures/stack/print.ts';
+import { MICROMETRES } from '../../units/length.ts';
+import type { EntryContext } from '../context.ts';
+import { partsInHand, type PartInHand } from '../sentences/parts.ts';
+import { coloursIn } from './colours.ts';
+import { matched, N, type Reading } from './reading.ts';
+import { bare, INCH } from './wording.ts';
+
+/** A part as it is printed, taken apart: what a change is said of. */
+interface Printed {
+	count: number;
+	bag: string;
+	size: string | null;
+	/** All that stands behind the size, without how often. */
+	rest: string;
+	repeat: number;
+	tail: string;
+}
+const PRINTED =
+	/^(\d+) (?:× )?(\S+(?: hearts)?)(?: at (\d+(?:\.\d+)?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞]))?(?= |$)(.*?)(?: ×(\d+))?((?: straight| joined .*)*)$/;
+const PARTS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75, '⅛': 0.125, '⅜': 0.375, '⅝': 0.625, '⅞': 0.875 }; // prettier-ignore
+
+/** `9½` as a number. */
+const valueOf = (text: string): number =>
+	Number(text.replace(/[½¼¾⅛⅜⅝⅞]$/, '') || '0') + (PARTS[text.at(-1)!] ?? 0);
+
+function takenApart({ text }: Pick<PartInHand, 'text'>): Printed | undefined {
+	const found = PRINTED.exec(text);
+	if (!found || / with | \+ /.test(text)) return undefined;
+	const [, count, bag, size, rest, repeat, tail] = found;
+	return {
+		count: Number(count),
+		bag: bag!,
+		size: size ?? null,
+		rest: rest!.trim(),
+		repeat: Number(repeat ?? 1),
+		tail: tail!
+	};
+}
+const together = ({ count, bag, size, rest, repeat, tail }: Printed): string =>
+	[`${count} ${bag}`, size === null ? '' : `at ${size}`, rest, repeat > 1 ? `x${repeat}` : '', tail.trim()]
+		.filter(Boolean)
+		.join(' ');
+
+const WORDS_BEFORE =
+	/^(?:no|and|but|oh|actually|please|now|then|instead|better|only|just|it should be|it ought to be|they should be|let it be|make (?:it|that|them|those|these|this)|put (?:it|them)|set (?:it|them)|do (?:it|them)|have (?:it|them)|size (?:it|them)|i want (?:it|them)|turn (?:it|them)|change (?:it|them|that) to|(?:it|they|that) (?:is|are))\b[,:]?\s*/;
+const WORDS_AFTER = /[,]?\s*\b(?:instead|please|of (?:it|that|them)|each|rather|better|this time|now|again)$/;
+
+/** A change without the words around it. */
+function plain(said: string): string {
+	let text = said;
+	for (let before = ''; before !== text;) {
+		before = text;
+		text = text.replace(WORDS_BEFORE, '').replace(WORDS_AFTER, '').trim();
+	}
+	return text;
+}
+
+const AMOUNTS: Readonly<Record<string, number>> = {
+	'a bit': 0.5, 'a little': 0.5, 'a little bit': 0.5, 'a touch': 0.5, slightly: 0.5, 'a tad': 0.5, '0.5': 0.5, 'a quarter': 0.25
+}; // prettier-ignore
+/** `half an inch smaller`: inches, below 0 where smaller. */
+function inchesBy(said: string): number | undefined {
+	const found = matched(
+		String.raw`(half|a half|quarter|a quarter|3 quarters(?: of)?|an?|${N}|a (?:little )?bit|a little|a touch|a tad|slightly)(?: (?:of )?an?)?(?:\s?${INCH}| inch| inches)? ?(smaller|less|down|tighter|bigger|larger|more|up|fuller)`,
+		said.replace(/(\d) ?″/g, `$1${INCH}`)
+	);
+	if (!found) return undefined;
+	const [, words, number, way] = found;
+	const inch = new RegExp(String.raw`inch|${INCH}`).test(said);
+	// “one more”, “two less” are counts.
+	if (!inch && !/bit|little|touch|tad|slightly/.test(words!)) return undefined;
+	const by = number
+		? Number(number)
+		: /half/.test(words!)
+			? 0.5
+			: /3 quarters/.test(words!)
+				? 0.75
+				: /quarter/.test(words!)
+					? 0.25
+					: (AMOUNTS[words!] ?? 1);
+	return /smaller|less|down|tighter/.test(way!) ? -by : by;
+}
+
+const shown = (value: number): string => String(Math.round(value * 1000) / 1000);
+
+/** The bags a round is sold in here, small to large. */
+const bagsOf = ({ materials }: EntryContext): number[] =>
+	[
+		...new Set(
+			materials.flatMap((m) =>
+				m.kind === 'latex-round' && m.nominal !== null ? [m.nominal / MICROMETRES.in] : []
+			)
+		)
+	].sort((a, b) => a - b);
+
+type Change = (now: Printed, said: string, context: EntryContext) => Printed | undefined;
+
+const resized: Change = (now, said) => {
+	const by = inchesBy(said);
+	if (by !== undefined)
+		return now.size === null ? undefined : { ...now, size: shown(valueOf(now.size) + by) };
+	const to = matched(
+		String.raw`(?:(?:at|to|sized(?: to)?|inflated(?: to)?|blown(?: up)? to) ${N}(?:\s?${INCH})?|${N}\s?${INCH})`,
+		said
+	);
+	return to ? { ...now, size: to[1] ?? to[2]! } : undefined;
+};
+
+/** A size of bag up or down keeps how full it is, to half an inch. */
+const rebagged: Change = (now, said, context) => {
+	const way = matched(
+		'(?:1|a) (?:bag |balloon )?size (down|up|smaller|bigger|larger)|(?:1|a|the next) bag (?:size )?(down|up|smaller|bigger|larger)|(?:the )?next (?:size|bag) (down|up)',
+		said
+	);
+	const bags = bagsOf(context);
+	const at = bags.indexOf(Number(now.bag));
+	if (way) {
+		const next = bags[at + (/down|smaller/.test(said) ? -1 : 1)];
+		if (at < 0 || next === undefined) return undefined;
+		const half = (v: number) => Math.round((v * next * 2) / bags[at]!) / 2;
+		return { ...now, bag: String(next), size: now.size === null ? null : shown(half(valueOf(now.size))) };
+	}
+	const to = matched(String.raw`(?:as|in|with|use)? ?(\d+)§`, said);
+	return to && bags.includes(Number(to[1])) ? { ...now, bag: to[1]! } : undefined;
+};
+
+/** Slots of the design that stand in a printed text, longest name first. */
+const slotsIn = (text: string, { slots }: EntryContext): string[] =>
+	slots
+		.map((s) => s.name.toLowerCase())
+		.sort((a, b) => b.length - a.length)
+		.filter((name) => new RegExp(`(?<![a-z])${name.replace(/[^a-z0-9 ]/g, '.')}(?![a-z])`, 'i').test(text));
+
+const recoloured: Change = (now, said, context) => {
+	const [, to, from] =
+		matched('(?:all )?(?:in |of )?([a-z -]+?)(?: instead of (?:the )?([a-z -]+))?', said) ?? [];
+	const colours = to === undefined ? undefined : coloursIn(to, context);
+	if (colours?.length !== 1) return undefined;
+	const there = slotsIn(now.rest, context);
+	const old = from === undefined ? there : there.filter((name) => name.split(/\s+/).some((w) => w.startsWith(from))); // prettier-ignore
+	if (old.length !== 1 || (from === undefined && there.length !== 1)) return undefined;
+	return { ...now, rest: now.rest.replace(new RegExp(old[0]!, 'i'), colours[0]!) };
+};
+
+const counted: Change = (now, said) => {
+	const to = matched(
+		String.raw`(\d+)(?: balloons?)?(?: in (?:it|each|a cluster|a ring))?(?: instead of \d+)?`,
+		said
+	);
+	if (to) return { ...now, count: Number(to[1]) };
+	const by = matched(
+		String.raw`(\d+|an?(?:other)?) (more|less|fewer)(?: (?:balloons?|ones?))?(?: in (?:it|each))?`,
+		said
+	);
+	if (!by) return undefined;
+	const n = /\d/.test(by[1]!) ? Number(by[1]) : 1;
+	const count = now.count + (by[2] === 'more' ? n : -n);
+	return count > 0 ? { ...now, count } : undefined;
+};
+
+const repeated: Change = (now, said) => {
+	const those = matched(String.raw`(\d+) of (?:those|these)(?: rows| layers)?`, said);
+	if (those) return { ...now, repeat: Number(those[1]) };
+	const to = matched(
+		String.raw`(?:repeat(?: (?:it|that|them))? |do (?:it|that) )?(?:x ?)?(\d+) ?(?:times|x|layers|rows|levels)(?: (?:of|high)(?: .*)?)?|x ?(\d+)`,
+		said
+	);
+	if (to) return { ...now, repeat: Number(to[1] ?? to[2]) };
+	if (matched('twice|double it|doubled', said)) return { ...now, repeat: 2 };
+	if (matched('thrice', said)) return { ...now, repeat: 3 };
+	if (matched('(?:only )?once', said)) return { ...now, repeat: 1 };
+	const more = matched(
+		String.raw`(\d+|an?(?:other)?) (?:(more|less|fewer) (?:layer|row|level)s?|(?:layer|row|level)s? (more|less|fewer))`,
+		said
+	);
+	if (!more) return undefined;
+	const n = /\d/.test(more[1]!) ? Number(more[1]) : 1;
+	const repeat = now.repeat + ((more[2] ?? more[3]) === 'more' ? n : -n);
+	return repeat > 0 ? { ...now, repeat } : undefined;
+};
+
+const said: Change = (now, words) => {
+	if (/^(?:straight|unturned|not turned)$/.test(words)) return { ...now, tail: `${now.tail} straight` };
+	const fill = matched(
+		String.raw`(?:(?:filled|weighted) )?(?:with )?(sand|water|marbles)(?: in (?:it|them))?`,
+		words
+	);
+	if (fill) return { ...now, rest: `${now.rest} filled with ${fill[1]}` };
+	if (/^painted$|^paint (?:it|them)$/.test(words)) return { ...now, rest: `${now.rest} painted` };
+	const side = matched(String.raw`(?:at|on|to|in)? ?(?:the )?(front|back|left|right)(?: side)?`, words);
+	if (side) return { ...now, rest: `${now.rest} ${side[1]}` };
+	const high = matched(String.raw`(?:up )?to ${N} ft`, words);
+	return high ? { ...now, repeat: 1, tail: ` to ${high[1]} ft${now.tail}` } : undefined;
+};
+
+const CHANGES: readonly Change[] = [resized, rebagged, counted, repeated, said, recoloured];
+
+/** Changes of one word or two that nothing else begins with. */
+const UNMARKED = /^(?:twice|thrice|doubled|straight|painted|in [a-z]+|filled .*)$/;
+
+/** What a part is after one change, or several with “and” or commas between them. */
+function changed(
+	now: Printed,
+	words: string,
+	context: EntryContext,
+	of: 'what is said' | 'what is in hand' = 'what is said'
+): Printed | undefined {
+	const text = plain(words);
+	// A bare “red” or “6” is the beginning of a row, no change of one.
+	const bareWord = of === 'what is in hand' && text === words && /^(?:\d+|[a-z]+(?: [a-z]+)?)$/.test(text);
+	if (text === '' || (bareWord && !UNMARKED.test(text))) return undefined;
+	for (const change of CHANGES) {
+		const next = change(now, text, context);
+		if (next) return next;
+	}
+	for (const { index, 0: mark } of text.matchAll(/(?:,| and| but)? (?=\S)/g)) {
+		const first = index === 0 ? undefined : changed(now, text.slice(0, index), context);
+		const both = first && changed(first, text.slice(index + mark.length), context);
+		if (both) return both;
+	}
+	return undefined;
+}
+
+/** A part that is said, and what is said of it. */
+function whichPart(words: string, context: EntryContext): { part: PartInHand; rest: string } | undefined {
+	const parts = partsInHand(context);
+	const found =
+		matched(String.raw`(?:make |put |have |turn |do )?(?:the )?(?:(bottom|lowest|top|last|topmost) (?:row|layer|1)|row (\d+)|(\d+)(?:st|nd|rd|th) row|(first|second|third) row)(?: is| are| should be)?,? (.+)`, words); // prettier-ignore
+	if (!found) {
+		const part = parts.at(-1);
+		return part && { part, rest: words };
+	}
+	const [, end, n, nth, ordinal, rest] = found;
+	const at = end
+		? /bottom|lowest/.test(end)
+			? 0
+			: parts.length - 1
+		: Number(n ?? nth ?? ['', 'first', 'second', 'third'].indexOf(ordinal!)) - 1;
+	const part = parts[at];
+	return part && { part, rest: rest! };
+}
+
+const OUT =
+	/^(?:take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last one|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
+
+/** What is said of a row that is there: other, out, once more. */
+export const relative: Reading = (sentence, context) => {
+	const parts = partsInHand(context);
+	if (parts.length === 0) return undefined;
+	const filled = matched('(?:put|pour|fill|add) (?:some )?(sand|water|marbles) in(?:to|side)? (?:the )?(row \\d+|bottom row|top row|base)', sentence); // prettier-ignore
+	if (filled)
+		return relative(`${filled[2] === 'base' ? 'bottom row' : filled[2]} filled with ${filled[1]}`, context);
+	const out = OUT.exec(sentence);
+	if (out) {
+		const which = /^row \d|bottom/.test(out[1]!) ? out[1]! : parts.at(-1)!.called;
+		return [`${which} taken out`];
+	}
+	const once = matched(String.raw`(?:repeat|copy|do|same as|like|again) (?:the )?(row \d+|bottom row)(?: again| once more)?`, sentence); // prettier-ignore
+	if (once) {
+		const part = once[1] === 'bottom row' ? parts[0] : parts[Number(once[1]!.slice(4)) - 1];
+		return part && [part.text.replace(/×(?=\d)/, 'x')];
+	}
+	const again = /^(?:(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one)?|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
+	const which = again ? { part: parts.at(-1)!, rest: again[1]! } : whichPart(sentence, context);
+	const now = which && takenApart(which.part);
+	if (!now) return undefined;
+	const own = !again && which.rest === sentence;
+	const next = changed(now, which.rest, context, own ? 'what is in hand' : 'what is said');
+	if (!next) return undefined;
+	return [again ? together(next) : `${which.part.called} becomes ${together(next)}`];
+};
+
+/** `make it 6 ft tall`: by as many layers as come nearest; of a colour all that is of it. */
+export const whole: Reading = (sentence, context) => {
+	const { recipe } = context;
+	const text = bare(sentence);
+	const tall = matched(
+		String.raw`(?:(?:make|have|let) (?:it|this|that|them)(?: be)?|it (?:should|must|has to|needs to) be|it(?: i|')s|i want it|all|in all)? ?(?:about )?${N} (ft|cm|m)(?: (?:tall|high|over all|in all|altogether))`,
+		sentence
+	);
+	if (tall && recipe) {
+		const mm = (Number(tall[1]) * MICROMETRES[tall[2] as 'ft']) / 1000;
+		const stack =
+			stacksIn(recipe).find(({ section }) => section.id === context.section) ?? stacksIn(recipe)[0];
+		if (!stack) return undefined;
+		const own = { ...recipe, sections: [stack.section] };
+		const done = toHeight(own, mm, context.pumps, 'over all').recipe;
+		const [after] = stacksIn(done);
+		const lines = (after?.stack.layers ?? []).flatMap((layer, i) =>
+			layer.repeat === stack.stack.layers[i]?.repeat
+				? []
+				: [`row ${i + 1} becomes ${printLayer(layer, context.slots).replace(/×(?=\d)/, 'x')}`]
+		);
+		return lines.length > 0 ? lines : undefined;
+	}
+	const swap =
+		matched('(?:swap|exchange|change|replace) (?:the |all )?([a-z -]+?) (?:for|to|with|by|into) (?:the )?([a-z -]+)', text) ??
+		matched('(?:everything|all|what is|whatever is)(?: that is| thats)? (?:the )?([a-z -]+?) (?:should be|becomes|to|in|is) ([a-z -]+)', text) ??
+		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)); // prettier-ignore
+	if (!swap || coloursIn(swap[2]!, context)?.length !== 1) return undefined;
+	return [`${swap[1]} becomes ${swap[2]}`];
+};
+const reversed = (found: readonly string[] | null) => found && [found[0]!, found[2]!, found[1]!];
+
+/** `two of them, mirrored, left and right`: the section in hand, as many times as are said. */
+export const copies: Reading = (sentence, { recipe, section }) => {
+	const own = recipe?.sections.find((s) => s.id === section);
+	const found = matched(
+		String.raw`(\d+) of (?:them|these|those|it)(,? mirrored)?(,? (?:1 )?(?:on the )?left and (?:1 )?(?:on the )?right|,? either side|,? on both sides)?(?: of (?:the )?([a-z ]+?))?(,? mirrored)?`,
+		sentence
+	);
+	if (!own || !found || !(found[2] ?? found[3] ?? found[5])) return undefined;
+	const by = found[4] ?? recipe?.sections.find((s) => s.id === own.stand.by)?.name;
+	const sides = found[3] !== undefined;
+	if (sides && by === undefined) return undefined;
+	const mirrored = sides || found[2] !== undefined || found[5] !== undefined;
+	return [`section ${own.name} x${found[1]}${mirrored ? ' mirrored' : ''}${sides ? ` left of ${by}` : ''}`];
+};

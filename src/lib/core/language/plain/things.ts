@@ -1,0 +1,58 @@
+import type { EntryContext } from '../context.ts';
+import { materialCalled } from '../names/find-material.ts';
+import { matched, N, type Reading } from './reading.ts';
+
+/** What a thing is called in the Stockroom: as said, or of several one. */
+export function nameOfThing(said: string, { materials }: EntryContext): string | undefined {
+	const name = said.trim().replace(/^(?:the|my|our|some) /, '');
+	return [
+		name,
+		name.replace(/s$/, ''),
+		name.replace(/es$/, ''),
+		name.replace(/s(?= (?:of|in|with|for) )/, '')
+	].find((one) => one !== '' && materialCalled(one, materials) !== undefined);
+}
+
+/** `three star cards` as `3 star card`; undefined where it is nothing of the Stockroom. */
+export function someThing(said: string, context: EntryContext): string | undefined {
+	const found = matched(String.raw`(?:(\d+|an?) )?(?:(?:sets?|pairs?|pieces?|bits?) of )?(.+)`, said.trim());
+	const name = found && nameOfThing(found[2]!, context);
+	return name ? `${found[1] && /\d/.test(found[1]) ? found[1] : '1'} ${name}` : undefined;
+}
+
+/** How a thing is meant, by the words around it; of a group the thing itself is taken. */
+const ROLES: readonly (readonly [RegExp, string])[] = [
+	[/^(?:maybe|perhaps|optionally|optional:?|possibly) (.+)$/, ' optional'],
+	[/^(.+?),? (?:optional(?:ly)?|if (?:they|she|he|you|the client) (?:want|wants|like|likes)(?: (?:it|them|one))?|if (?:wanted|needed|asked(?: for)?)|as an extra|on request)$/, ' optional'],
+	[/^(.+?),? (?:taken along|brought along|just in case|in case|to take along)$/, ' taken along'],
+	[/^(?:bring|take|pack) (.+) along$/, ' taken along'],
+	[/^(?:take|bring) along (.+)$/, ' taken along'],
+	[/^(.+?),? (?:left over|over|that is left|leftover)$/, ' left over'],
+	[/^(?:reuse|use again|re-use) (.+)$/, ' reused'],
+	[/^(.+?),? (?:reused|used again|comes back|from last time)$/, ' reused'],
+	[/^(.+?),? (?:measured on (?:the spot|site)|as long as it takes|to measure)$/, ' measured on the spot'],
+	[/^(.+?),? (?:swappable|or (?:something )?like it|or similar)$/, ' swappable']
+]; // prettier-ignore
+
+/** Things of the Stockroom, as many as are said, alternatives with “or” between them. */
+export const things: Reading = (said, context) => {
+	let [rest, role] = [said, ''];
+	for (const [words, name] of ROLES) {
+		const found = words.exec(said);
+		if (!found) continue;
+		[rest, role] = [found[1]!, name];
+		break;
+	}
+	rest = rest.replace(/^an? (.+) or 2$/, '1 to 2 $1').replace(/^(\d+) of the /, '$1 ');
+	const parts = rest.split(/,? or /).map((part) => {
+		// What is bought by length is counted in its unit: feet.
+		const long = matched(String.raw`${N} (?:ft|feet|metres?|m)(?: of)? (.+)`, part.trim());
+		const name = long && nameOfThing(long[2]!, context);
+		if (long && name) return `${long[1]} ${name}`;
+		const several = matched(String.raw`${N} to ${N} (.+)`, part.trim());
+		const own = several && nameOfThing(several[3]!, context);
+		if (several && own) return `${several[1]} to ${several[2]} ${own}`;
+		return someThing(part, context);
+	});
+	return parts.includes(undefined) ? undefined : [`${parts.join(' or ')}${role}`];
+};
