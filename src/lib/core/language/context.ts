@@ -27,6 +27,8 @@ export interface EntryContext {
 	readonly section?: Id;
 	readonly recipe?: Recipe;
 	readonly pumps?: readonly PumpProfile[];
+	/** Names of things that were put aside while plain words are read, by the word that stands for each. */
+	readonly masks?: ReadonlyMap<string, string>;
 	readonly style: NumberStyle;
 }
 

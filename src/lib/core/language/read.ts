@@ -6,6 +6,7 @@ import type { Entry } from './entry.ts';
 import type { EntryContext } from './context.ts';
 import { leave, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
+import { withWholeNames } from './names/whole-names.ts';
 import { canBecome, partSaid, recolour } from './sentences/parts.ts';
 import { section } from './sentences/section.ts';
 import { leftOver, Reader } from './reader.ts';
@@ -21,7 +22,8 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
 	const step = stepOf(text, context.style);
 	if (step) return step;
-	const reader = new Reader(tokens(text, context.style), context);
+	const named = withWholeNames(tokens(text, context.style), context.materials, context.style);
+	const reader = new Reader(named, context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
 	const part = partSaid(reader);

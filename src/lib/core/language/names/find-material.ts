@@ -1,5 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import type { Material } from '../../materials/material.ts';
+import { KIND_WORDS, type Material } from '../../materials/material.ts';
 import { shorten } from '../../units/number.ts';
 import { piecesOf, wordsBegin, wordsOf } from './name-colour.ts';
 
@@ -41,6 +41,13 @@ function indexOf(materials: readonly Material[]): Index {
 export const materialCalled = (name: string, materials: readonly Material[]): Material | undefined =>
 	indexOf(materials).byName.get(name);
 
+/** Of one name are told by what they are. */
+function alike(said: string, found: readonly Material[]): string {
+	const kinds = [...new Set(found.map((m) => KIND_WORDS[m.kind]))];
+	const what = kinds.length > 1 ? `: ${kinds.map((k) => `a ${k}`).join(' and ')}` : '';
+	return `There are ${found.length === 2 ? 'two' : found.length} things called “${shorten(said)}”${what}. Give one of them another name in the Stockroom, or pick it there.`;
+}
+
 /**
  * The one material that typed words name: rounds are named by count, bag, size and colour, never here.
  * @param lead a sentence to say first where there is none
@@ -65,6 +72,14 @@ export function findMaterial(
 	if (found.length === 1) return got(found[0]!.material);
 	if (found.length > 1) {
 		const some = found.slice(0, 3).map((m) => m.material.name);
+		if (new Set(some).size === 1)
+			return refuse(
+				'ambiguous',
+				alike(
+					said,
+					found.map((m) => m.material)
+				)
+			);
 		return refuse('ambiguous', `“${shorten(said)}” could be ${some.join(', ')}. Type more of it.`);
 	}
 	return refuse('unknown-word', `${lead}Nothing in the Stockroom is called “${shorten(said)}”.`);

@@ -3,8 +3,9 @@ import { materialCalled } from '../names/find-material.ts';
 import { matched, N, type Reading } from './reading.ts';
 
 /** What a thing is called in the Stockroom: as said, or of several one. */
-export function nameOfThing(said: string, { materials }: EntryContext): string | undefined {
+export function nameOfThing(said: string, { materials, masks }: EntryContext): string | undefined {
 	const name = said.trim().replace(/^(?:the|my|our|some) /, '');
+	if (masks?.has(name)) return name;
 	return [
 		name,
 		name.replace(/s$/, ''),

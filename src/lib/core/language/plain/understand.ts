@@ -1,5 +1,6 @@
 import type { EntryContext } from '../context.ts';
 import { parseEntry } from '../read.ts';
+import { maskNames, unmask, type Masked } from '../names/whole-names.ts';
 import { again } from './again.ts';
 import { rowLine } from './row.ts';
 import { copies, relative, whole } from './relative.ts';
@@ -27,33 +28,41 @@ const ENDS =
  */
 export function understand(text: string, context: EntryContext): readonly string[] | undefined {
 	if (text.length > MOST) return undefined;
-	const said = plainly(text);
-	return one(said, context) ?? several(said, context);
+	const masked = maskNames(text, context.materials, context.style);
+	const said = plainly(masked.text);
+	const desk = { context, masked };
+	return one(said, desk) ?? several(said, desk);
+}
+
+interface Desk {
+	readonly context: EntryContext;
+	readonly masked: Masked;
 }
 
 /** One sentence: the first reading of it that the exact grammar takes. */
-function one(said: string, context: EntryContext): readonly string[] | undefined {
+function one(said: string, desk: Desk): readonly string[] | undefined {
+	const { context, masked } = desk;
 	for (const form of new Set([said, bare(said)]))
 		for (const reading of ALL) {
-			const lines = reading(form, context);
+			const lines = reading(form, { ...context, masks: masked.names })?.map((line) => unmask(line, masked));
 			if (lines && parseEntry(lines[0]!, context).ok) return lines;
 		}
 	return undefined;
 }
 
 /** Sentences one after the other, each of which must be understood. */
-function several(said: string, context: EntryContext): readonly string[] | undefined {
+function several(said: string, desk: Desk): readonly string[] | undefined {
 	const parts = said.split(ENDS).filter((p) => p.trim() !== '');
-	if (parts.length < 2) return together(said, context);
-	const lines = parts.map((part) => one(part.trim(), context));
-	return lines.includes(undefined) ? together(said, context) : lines.flatMap((l) => l!);
+	if (parts.length < 2) return together(said, desk);
+	const lines = parts.map((part) => one(part.trim(), desk));
+	return lines.includes(undefined) ? together(said, desk) : lines.flatMap((l) => l!);
 }
 
 /** “4 grey 16s at 13 and 4 white 11s at 9”, “… on an 8 ft pole”: two sentences without a mark between them. */
-function together(said: string, context: EntryContext): readonly string[] | undefined {
+function together(said: string, desk: Desk): readonly string[] | undefined {
 	for (const { index } of said.matchAll(/ and (?=\d)| (?=on an? \d)/g)) {
 		const [first, second] = [said.slice(0, index), said.slice(index).replace(/^ (?:and )?/, '')];
-		const [a, b] = [one(first, context), one(second, context)];
+		const [a, b] = [one(first, desk), one(second, desk)];
 		if (a && b) return [...a, ...b];
 	}
 	return undefined;
