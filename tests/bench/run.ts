@@ -2,6 +2,7 @@ import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
 import { long } from './long.ts';
 import { picking } from './picking.ts';
+import { reading } from './reading.ts';
 import { recompute } from './recompute.ts';
 import { shelf } from './shelf.ts';
 
@@ -9,6 +10,7 @@ import { shelf } from './shelf.ts';
 const reached = [
 	...recompute(),
 	...long(),
+	...reading(),
 	...(await shelf()),
 	...(await keystrokes()),
 	...(await picking()),

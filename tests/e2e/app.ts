@@ -80,7 +80,7 @@ export async function newDesign(page: Page, name: string): Promise<string> {
 	return page.url().split('/bench/')[1]!;
 }
 
-export const entry = (page: Page) => page.getByRole('textbox', { name: 'Say a layer' });
+export const entry = (page: Page) => page.getByRole('combobox', { name: 'Say a layer' });
 
 /** Types lines on the entry line, each with Enter. */
 export async function say(page: Page, ...lines: string[]) {

@@ -29,6 +29,8 @@ export interface EntryContext {
 	readonly pumps?: readonly PumpProfile[];
 	/** Names of things that were put aside while plain words are read, by the word that stands for each. */
 	readonly masks?: ReadonlyMap<string, string>;
+	/** What a length is in where nobody says a unit: inches, unless the studio measures in centimetres. */
+	readonly lengths?: 'in' | 'cm';
 	readonly style: NumberStyle;
 }
 

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { examplesOf } from '../../core/structures/registry/language.ts';
 	import type { Bench } from './bench.svelte.ts';
+	import { EntryHelp } from './entry-help.svelte.ts';
+	import EntryList from './EntryList.svelte';
 
 	interface Props {
 		bench: Bench;
@@ -13,6 +15,8 @@
 	let { bench, place, onleave, onmoved }: Props = $props();
 	let input = $state<HTMLInputElement>();
 	const id = $props.id();
+	// svelte-ignore state_referenced_locally
+	const help = new EntryHelp(bench, () => place);
 
 	export function focus() {
 		input?.focus();
@@ -29,64 +33,111 @@
 				: bench.parsed?.ok
 					? bench.parsed.value.kind === 'step'
 						? 'Enter puts it on the plan'
-						: `Enter puts it ${place}`
+						: bench.parsed.value.kind === 'becomes'
+							? 'Enter changes it'
+							: `Enter puts it ${place}`
 					: bench.text
 						? ''
 						: `goes ${place}`
 	);
 	/** Sentences come after Enter; while typing only a quiet start of one. */
 	const trouble = $derived(bench.refusal);
+	const several = $derived(bench.recipe.sections.length > 1 || bench.editing || bench.editingPart);
 
 	function keydown(event: KeyboardEvent) {
 		if (event.key === 'Enter') {
 			event.preventDefault();
-			bench.enter();
+			help.enter();
 			onmoved();
-		} else if (event.key === 'Escape') bench.clearEntry();
-		else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+		} else if (event.key === 'Escape') {
+			if (!help.close()) bench.clearEntry();
+		} else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
 			event.preventDefault();
 			if (event.ctrlKey || event.metaKey) onleave(event.key === 'ArrowUp' ? 1 : -1);
-			else if (!bench.editing) {
+			else if (!help.move(event.key === 'ArrowUp' ? -1 : 1) && !bench.editing) {
 				bench.moveEntry(event.key === 'ArrowUp' ? 1 : -1);
 				onmoved();
 			}
 		}
 	}
+	function press(act: () => void) {
+		act();
+		onmoved();
+	}
 </script>
 
 <div class="entry">
-	<input
-		bind:this={input}
-		bind:value={bench.text}
-		oninput={() => (bench.refusal = '')}
-		onkeydown={keydown}
-		class="figures"
-		type="text"
-		autocomplete="off"
-		autocapitalize="off"
-		spellcheck="false"
-		enterkeyhint="done"
-		aria-label="Say a layer"
-		aria-describedby="{id}-hint {id}-trouble"
-		aria-invalid={trouble !== ''}
-		placeholder={like}
-	/>
-	<span class="hint" id="{id}-hint">{hint}</span>
+	{#if several}<p class="where" id="{id}-where">{help.where}</p>{/if}
+	<div class="line">
+		<input
+			bind:this={input}
+			bind:value={bench.text}
+			oninput={() => help.typed()}
+			onkeydown={keydown}
+			onblur={() => help.close()}
+			class="figures"
+			type="text"
+			role="combobox"
+			aria-expanded={help.suggestions.length > 0}
+			aria-controls="{id}-list"
+			aria-autocomplete="list"
+			aria-activedescendant={help.active < 0 ? undefined : `${id}-option-${help.active}`}
+			autocomplete="off"
+			autocapitalize="off"
+			spellcheck="false"
+			enterkeyhint="done"
+			aria-label="Say a layer"
+			aria-describedby="{id}-where {id}-hint {id}-trouble"
+			aria-invalid={trouble !== ''}
+			placeholder={like}
+		/>
+		<span class="hint" id="{id}-hint">{hint}</span>
+	</div>
+	<EntryList {id} {help} anchor={input} ontake={(one) => press(() => help.take(one))} />
 </div>
-{#if bench.reads.length > 0 && bench.parsed?.ok}
-	<p class="reads" id="{id}-reads" role="status">
-		reads <span class="figures">{bench.reads.join(' · ')}</span>
-	</p>
+{#if help.back}
+	<p class="reads" id="{id}-reads" role="status">{help.back}</p>
 {/if}
-<p class="trouble" id="{id}-trouble" role="alert" hidden={trouble === ''}>{trouble}</p>
+{#if help.asking}
+	<div class="asks" role="alert">
+		<span>That goes into <em>{help.elsewhere}</em>, not {bench.current?.name}.</span>
+		<button type="button" onclick={() => press(() => help.put())}>into {help.elsewhere}</button>
+		<button type="button" onclick={() => press(() => help.putApart())}>a new part of its own</button>
+	</div>
+{/if}
+<div class="trouble" id="{id}-trouble" role="alert" hidden={trouble === ''}>
+	{#if help.pieces.length > 0}
+		<p class="figures typed">
+			{#each help.pieces as { piece, missed }, i (i)}{#if missed}<u>{piece}</u>{:else}{piece}{/if}{/each}
+		</p>
+	{/if}
+	<p>{trouble}</p>
+	{#if help.offers.length > 0}
+		<p class="offers">
+			<span>This would work:</span>
+			{#each help.offers as offer (offer.line)}
+				<button type="button" class="figures" onclick={() => press(() => help.takeOffer(offer))}
+					>{offer.line}</button
+				>
+			{/each}
+		</p>
+	{/if}
+</div>
 
 <style>
 	.entry {
-		position: relative;
 		margin: 8px 10px 8px 66px;
 	}
+	.line {
+		position: relative;
+	}
+	.where {
+		margin: 0 0 3px 2px;
+		font-size: 12.5px;
+		color: var(--muted);
+	}
 	.reads {
-		margin: -4px 10px 6px 66px;
+		margin: -4px 10px 6px 68px;
 		font-size: 13px;
 		color: var(--muted);
 	}
@@ -120,10 +171,46 @@
 		padding-left: 6px;
 		pointer-events: none;
 	}
-	.trouble {
+	.trouble,
+	.asks {
 		margin: -2px 10px 8px 66px;
 		font-size: 13px;
 		line-height: 1.35;
+	}
+	.trouble {
 		color: var(--bad);
+	}
+	.typed {
+		color: var(--ink);
+	}
+	u {
+		text-decoration: underline wavy var(--bad);
+		text-underline-offset: 3px;
+	}
+	.offers,
+	.asks {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		color: var(--ink);
+	}
+	.offers {
+		margin-top: 4px;
+	}
+	button {
+		border: 1px solid var(--line);
+		border-radius: 6px;
+		background: var(--paper);
+		padding: 3px 8px;
+		color: var(--ink);
+	}
+	button:hover {
+		background: var(--tint);
+	}
+	@media (pointer: coarse) {
+		button {
+			min-height: 44px;
+		}
 	}
 </style>

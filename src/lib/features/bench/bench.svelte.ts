@@ -27,7 +27,7 @@ import { drawAssembly, type DrawList, type Pressed } from '../../core/scene/draw
 import { tally, type TallyContext } from '../../core/tally/tally.ts';
 import { topsOf } from '../../core/tally/tops.ts';
 import { edit, EMPTY_HISTORY, stepBack, stepForth, type History } from './history.ts';
-import { ghosted, isSeen, type Seen } from './ghost.ts';
+import { ghosted, ghostedLines, isSeen, type Seen } from './ghost.ts';
 import { Hands } from './hands.svelte.ts';
 import { Packer } from './packer.svelte.ts';
 import { Autosave } from '../shell/autosave.svelte.ts';
@@ -124,14 +124,15 @@ export class Bench {
 		sections: this.recipe.sections,
 		recipe: this.recipe,
 		pumps: this.data.settings.rates.pumps,
-		...(this.current ? { section: this.current.id } : {}),
+		...(this.current && { section: this.current.id }),
+		lengths: this.data.settings.lengths,
 		designs: this.data.designs,
 		style: { decimal: this.data.settings.decimal }
 	}));
-	readonly #read = $derived(this.text.trim() === '' ? null : readLine(this.text, this.entryContext));
-	readonly parsed: Parsed<Entry> | null = $derived(this.#read?.parsed ?? null);
+	readonly read = $derived(this.text.trim() === '' ? null : readLine(this.text, this.entryContext));
+	readonly parsed: Parsed<Entry> | null = $derived(this.read?.parsed ?? null);
 	/** What was understood of plain words, as exact lines; nothing where it is said so already. */
-	readonly reads = $derived(this.#read && this.#read.lines[0] !== this.text ? this.#read.lines : []);
+	readonly reads = $derived(this.read && this.read.lines[0] !== this.text ? this.read.lines : []);
 	readonly entryIndex = $derived(Math.min(this.at ?? this.layers.length, this.layers.length));
 
 	/** What was said, as text: what is typed on without changing it changes nothing further down. */
@@ -147,6 +148,7 @@ export class Bench {
 	}));
 	/** The recipe with what is being typed in its place, not yet put there. */
 	readonly #ghosted = $derived.by(() => {
+		if (this.reads.length > 1) return ghostedLines(this.recipe, this.reads, this.entryContext, this.#place);
 		if (this.#said === '') return { recipe: this.recipe, ghost: null };
 		return ghosted(this.recipe, JSON.parse(this.#said) as Seen, this.#place);
 	});
@@ -275,7 +277,7 @@ export class Bench {
 
 	/** Enter on the entry line. @returns whether it was understood */
 	enter(): boolean {
-		const { lines, parsed } = this.#read ?? readLine(this.text, this.entryContext);
+		const { lines, parsed } = this.read ?? readLine(this.text, this.entryContext);
 		if (!parsed.ok) {
 			this.refusal = parsed.say;
 			return false;
@@ -392,9 +394,7 @@ export class Bench {
 	}
 	resize(id: string, halves: number): Parsed<null> {
 		let outcome: Parsed<null> = got(null);
-		this.change((draft) => {
-			outcome = resizeLayer(draft, id, halves);
-		});
+		this.change((draft) => void (outcome = resizeLayer(draft, id, halves)));
 		return outcome;
 	}
 }

@@ -1,4 +1,6 @@
 import { applyEntry, type EntryPlace } from '../../core/language/apply.ts';
+import type { EntryContext } from '../../core/language/context.ts';
+import { applyLines } from '../../core/language/plain/read-line.ts';
 import type { Entry } from '../../core/language/entry.ts';
 import { idsIn } from '../../core/plan/lost-step.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -29,6 +31,24 @@ export function ghosted(
 	if (!done || elsewhere !== undefined) return { recipe, ghost: null };
 	if (place.editing) return { recipe: done.recipe, ghost: place.editing };
 	// A setting is said of the whole; a row, a size or an arm that was not there is what is new.
+	const before = idsIn(recipe);
+	return { recipe: done.recipe, ghost: [...idsIn(done.recipe)].find((id) => !before.has(id)) ?? null };
+}
+
+/** The same of several lines said at once; nothing of it where one of them is refused. */
+export function ghostedLines(
+	recipe: Recipe,
+	lines: readonly string[],
+	context: EntryContext,
+	place: EntryPlace
+): { recipe: Recipe; ghost: string | null } {
+	let n = 0;
+	const newId = () => `ghost-${++n}`;
+	let all = false;
+	const done = edit(recipe, EMPTY_HISTORY, (draft) => {
+		all = applyLines(draft, lines, context, place, newId).ok;
+	});
+	if (!done || !all) return { recipe, ghost: null };
 	const before = idsIn(recipe);
 	return { recipe: done.recipe, ghost: [...idsIn(done.recipe)].find((id) => !before.has(id)) ?? null };
 }

@@ -68,10 +68,30 @@ function inFull(said: string, colours: readonly Colour[]): Colour | undefined {
 
 function findColours(typed: readonly string[], colours: readonly Colour[]): Colour[] {
 	const said = typed.join(' ');
-	const exact = colours.filter(
-		(c) => c.name.toLowerCase() === said || `${c.name} ${c.finish}`.toLowerCase() === said
-	);
-	return exact.length > 0 ? exact : colours.filter((c) => wordsMatch(typed, `${c.name} ${c.finish}`));
+	const index = indexOf(colours);
+	const exact = index.filter((c) => c.name === said || c.whole === said);
+	const pieces = piecesOf(typed);
+	return (exact.length > 0 ? exact : index.filter((c) => wordsBegin(pieces, c.words))).map((c) => c.colour);
+}
+
+interface Named {
+	readonly colour: Colour;
+	/** Lower case, and with its finish. */
+	readonly name: string;
+	readonly whole: string;
+	readonly words: readonly string[];
+}
+/** Colours are looked through at every keystroke, and stay the same for hours. */
+const indexes = new WeakMap<readonly Colour[], readonly Named[]>();
+function indexOf(colours: readonly Colour[]): readonly Named[] {
+	const before = indexes.get(colours);
+	if (before) return before;
+	const index = colours.map((colour): Named => {
+		const whole = `${colour.name} ${colour.finish}`.toLowerCase();
+		return { colour, name: colour.name.toLowerCase(), whole, words: wordsOf(whole) };
+	});
+	indexes.set(colours, index);
+	return index;
 }
 
 /** A new slot is called by the last word of its colour where that is free: “gold” for hive gold. */

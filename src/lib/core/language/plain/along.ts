@@ -1,5 +1,5 @@
 import { coloursIn } from './colours.ts';
-import { LONG, matched, N, oneOf, type Reading } from './reading.ts';
+import { LONG, matched, N, oneOf, type Reading, re } from './reading.ts';
 import { rowLine } from './row.ts';
 import { someThing } from './things.ts';
 import { Left } from './wording.ts';
@@ -17,9 +17,9 @@ const garland: Reading = (said) => {
 	const where = WHERE.filter(([words]) => new Left(said).take(words)).map(([, line]) => line);
 	const own = new Left(said);
 	for (const [words] of WHERE) own.take(words);
-	const table = own.take(new RegExp(String.raw`\bfor an? (${LONG})(?: long)? table\b`));
-	const kind = own.take(new RegExp(String.raw`\b${KINDS}\b`));
-	const long = table ?? own.take(new RegExp(String.raw`(?<![\d.])(${LONG})(?: long)?`));
+	const table = own.take(re(String.raw`\bfor an? (${LONG})(?: long)? table\b`));
+	const kind = own.take(re(String.raw`\b${KINDS}\b`));
+	const long = table ?? own.take(re(String.raw`(?<![\d.])(${LONG})(?: long)?`));
 	if (!kind || !long || left.text === '') return undefined;
 	if (own.text.replace(/\b(?:an?|the|of|long|that is|is|with|about)\b|[,:]/g, ' ').trim() !== '')
 		return undefined;
@@ -33,9 +33,9 @@ const spaced = (length: string): string => length.replace(/(\d) ?(ft|m|cm)/, '$1
 const arch: Reading = (said) => {
 	if (!/\barch\b/.test(said)) return undefined;
 	const left = new Left(said.replace(/\b(?:an?|the|arch|and|of|with|that is|is)\b|,/g, ' '));
-	const by = left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:by|x) ${N}(?: ?(ft|m|cm))?`));
-	const wide = by ?? left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:wide|across)`));
-	const high = by ? undefined : left.take(new RegExp(String.raw`${N}(?: ?(ft|m|cm))? (?:high|tall)`));
+	const by = left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:by|x) ${N}(?: ?(ft|m|cm))?`));
+	const wide = by ?? left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:wide|across)`));
+	const high = by ? undefined : left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:high|tall)`));
 	if (!wide || (!by && !high) || left.text.trim() !== '') return undefined;
 	const unit = (by ? (by[4] ?? by[2]) : (wide[2] ?? high?.[2])) ?? 'ft';
 	const tall = by ? `${by[3]} ${unit}` : `${high![1]} ${high![2] ?? unit}`;
@@ -46,9 +46,9 @@ const arch: Reading = (said) => {
 const wall: Reading = (said, context) => {
 	if (!/^(?:an? )?(?:link )?wall\b/.test(said) || !/\blinks?\b/.test(said)) return undefined;
 	const left = new Left(said.replace(/\b(?:an?|wall|of|links?|with)\b|[,:]/g, ' '));
-	const rows = left.take(new RegExp(String.raw`${N} rows?`)) ?? left.take(new RegExp(String.raw`${N} high`));
-	const size = left.take(new RegExp(String.raw`\b(?:at|sized(?: to)?|inflated to) ${N}(?: ?″)?`));
-	const across = left.take(new RegExp(String.raw`\b(?:by |x )?${N}(?: (?:across|wide|a row|each))?(?=\s|$)`));
+	const rows = left.take(re(String.raw`${N} rows?`)) ?? left.take(re(String.raw`${N} high`));
+	const size = left.take(re(String.raw`\b(?:at|sized(?: to)?|inflated to) ${N}(?: ?″)?`));
+	const across = left.take(re(String.raw`\b(?:by |x )?${N}(?: (?:across|wide|a row|each))?(?=\s|$)`));
 	const colour = left.text.replace(/\bin\b/g, ' ').trim();
 	if (!rows || !across || coloursIn(colour, context)?.length !== 1) return undefined;
 	return [
@@ -123,8 +123,7 @@ const infill: Reading = (said, context) => {
 	const left = new Left(verb[1]!);
 	const a = left.take(/,? ?\b(?:(a|per|every|each) foot|in (all))\b/);
 	const n =
-		left.take(new RegExp(String.raw`(?<!\S)${N} to ${N}(?=\s|$)`)) ??
-		left.take(new RegExp(String.raw`(?<!\S)${N}(?=\s|$)`));
+		left.take(re(String.raw`(?<!\S)${N} to ${N}(?=\s|$)`)) ?? left.take(re(String.raw`(?<!\S)${N}(?=\s|$)`));
 	if (!a || !n) return undefined;
 	const row = rowLine(`1 ${left.text.replace(/^[\s,]+|[\s,]+$/g, '')}`, context);
 	if (!row) return undefined;

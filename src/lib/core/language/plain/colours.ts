@@ -7,10 +7,24 @@ const BETWEEN = new Set(['and', ',', '/', '+']);
 const EMPTY = new Set(['in', 'of', 'a', 'the', 'with', 'colour', 'color', 'coloured', 'all']);
 
 /** Whether words mean a colour of the design or of the Stockroom. */
-const isColour = (words: readonly string[], context: EntryContext): boolean => {
+function isColour(words: readonly string[], context: EntryContext): boolean {
+	const { slots, colours, colourway } = context;
+	let own = asked.get(slots);
+	if (own?.colours !== colours || own.colourway !== colourway)
+		asked.set(slots, (own = { colours, colourway, known: new Map() }));
+	const said = words.join(' ');
+	const before = own.known.get(said);
+	if (before !== undefined) return before;
 	const found = nameColour(words, context);
-	return found.ok || found.code === 'ambiguous';
-};
+	const is = found.ok || found.code === 'ambiguous';
+	own.known.set(said, is);
+	return is;
+}
+/** What was asked before of a design and a Stockroom: the same words come in every reading of a line. */
+const asked = new WeakMap<
+	EntryContext['slots'],
+	Pick<EntryContext, 'colours' | 'colourway'> & { readonly known: Map<string, boolean> }
+>();
 
 /**
  * The colours a text says, one after the other, each by as many words as name it.

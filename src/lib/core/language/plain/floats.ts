@@ -1,6 +1,6 @@
 import type { EntryContext } from '../context.ts';
 import { coloursIn } from './colours.ts';
-import { N, oneOf, type Reading } from './reading.ts';
+import { N, oneOf, type Reading, re } from './reading.ts';
 import { rowLine } from './row.ts';
 import { nameOfThing, someThing } from './things.ts';
 import { Left } from './wording.ts';
@@ -8,7 +8,7 @@ import { Left } from './wording.ts';
 /** Words of foils: `the word TIDE in gold 34 inch letters`. */
 const letters: Reading = (said, context) => {
 	const tall = new Left(said.replace(/\b([a-z0-9])(?: ([a-z0-9]))(?: ([a-z0-9]))+ (?=in\b|of\b)/g, (all) => `${all.trim().replaceAll(' ', '')} `)); // prettier-ignore
-	const size = tall.take(new RegExp(String.raw`,? ?\b(?:at |of )?${N} ?″(?: (?:tall|high))?`))?.[1];
+	const size = tall.take(re(String.raw`,? ?\b(?:at |of )?${N} ?″(?: (?:tall|high))?`))?.[1];
 	const rest = tall.text
 		.replace(/\bfoil\b/g, ' ')
 		.replace(/\s+/g, ' ')
@@ -57,8 +57,8 @@ const inGas: Reading = (said, context) => {
 		/,? ?\b(?:(?:in|with|of|on) |filled with |full of )?(helium|air)(?:[- ]?filled)?\b|\b(floating)\b/
 	);
 	const length =
-		left.take(new RegExp(String.raw`,? ?(?:\bon |\bwith |\beach on )?(?:an? )?${N} ft(?: long)?(?: of)? (?:ribbons?|strings?)(?: in ([a-z]+))?`)) ??
-		left.take(new RegExp(String.raw`,? ?(?:\bon |\bwith )?(?:ribbons?|strings?) (?:of |at )?${N} ft`)); // prettier-ignore
+		left.take(re(String.raw`,? ?(?:\bon |\bwith |\beach on )?(?:an? )?${N} ft(?: long)?(?: of)? (?:ribbons?|strings?)(?: in ([a-z]+))?`)) ??
+		left.take(re(String.raw`,? ?(?:\bon |\bwith )?(?:ribbons?|strings?) (?:of |at )?${N} ft`)); // prettier-ignore
 	const ribbon = length ?? left.take(/,? ?\b(?:on|with) (?:an? )?(?:ribbons?|strings?)\b/);
 	if (!gas && !ribbon) return undefined;
 	const rest = left.text.replace(/\s+/g, ' ').replace(/^ |[ ,]+$/g, '');

@@ -1,6 +1,6 @@
 import type { EntryContext } from '../context.ts';
 import { coloursIn } from './colours.ts';
-import { matched, N, type Reading } from './reading.ts';
+import { matched, N, type Reading, re } from './reading.ts';
 import { Left } from './wording.ts';
 
 const FRACTIONS: readonly (readonly [RegExp, string])[] = [
@@ -23,7 +23,7 @@ interface Part {
 }
 function partOf(text: string): Part | undefined {
 	const left = new Left(text);
-	const size = left.take(new RegExp(String.raw`\b(?:sized(?: to)?|inflated(?: to)?|at) ${N}(?: ?″)?`))?.[1];
+	const size = left.take(re(String.raw`\b(?:sized(?: to)?|inflated(?: to)?|at) ${N}(?: ?″)?`))?.[1];
 	const bag = left.take(/(?<!\S)(\d+)(?: ?§| ?″)?(?=\s|,|$)/)?.[1];
 	return bag ? { bag, size, rest: left.text.replace(/^[\s,]+|[\s,]+$/g, '') } : undefined;
 }

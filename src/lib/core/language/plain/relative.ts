@@ -5,7 +5,7 @@ import { MICROMETRES } from '../../units/length.ts';
 import type { EntryContext } from '../context.ts';
 import { partsInHand, type PartInHand } from '../sentences/parts.ts';
 import { coloursIn } from './colours.ts';
-import { matched, N, type Reading } from './reading.ts';
+import { matched, N, type Reading, re } from './reading.ts';
 import { bare, INCH } from './wording.ts';
 
 /** A part as it is printed, taken apart: what a change is said of. */
@@ -69,7 +69,7 @@ function inchesBy(said: string): number | undefined {
 	);
 	if (!found) return undefined;
 	const [, words, number, way] = found;
-	const inch = new RegExp(String.raw`inch|${INCH}`).test(said);
+	const inch = re(String.raw`inch|${INCH}`).test(said);
 	// “one more”, “two less” are counts.
 	if (!inch && !/bit|little|touch|tad|slightly/.test(words!)) return undefined;
 	const by = number
@@ -201,24 +201,36 @@ const CHANGES: readonly Change[] = [resized, rebagged, counted, repeated, said, 
 /** Changes of one word or two that nothing else begins with. */
 const UNMARKED = /^(?:twice|thrice|doubled|straight|painted|in [a-z]+|filled .*)$/;
 
-/** What a part is after one change, or several with “and” or commas between them. */
-function changed(
-	now: Printed,
-	words: string,
-	context: EntryContext,
-	of: 'what is said' | 'what is in hand' = 'what is said'
-): Printed | undefined {
+/** What a part is after one change. */
+function changedOnce(now: Printed, words: string, context: EntryContext, of: Of): Printed | undefined {
 	const text = plain(words);
 	// A bare “red” or “6” is the beginning of a row, no change of one.
-	const bareWord = of === 'what is in hand' && text === words && /^(?:\d+|[a-z]+(?: [a-z]+)?)$/.test(text);
+	const bareWord =
+		of === 'what is in hand' && text === words && /^(?:\d+§?(?: balloons?)?|[a-z]+(?: [a-z]+)?)$/.test(text);
 	if (text === '' || (bareWord && !UNMARKED.test(text))) return undefined;
 	for (const change of CHANGES) {
 		const next = change(now, text, context);
 		if (next) return next;
 	}
-	for (const { index, 0: mark } of text.matchAll(/(?:,| and| but)? (?=\S)/g)) {
-		const first = index === 0 ? undefined : changed(now, text.slice(0, index), context);
-		const both = first && changed(first, text.slice(index + mark.length), context);
+	return undefined;
+}
+type Of = 'what is said' | 'what is in hand';
+/** Most changes that are said of one row in a sentence, and words they may have. */
+const [MOST_CHANGES, MOST_WORDS] = [3, 16];
+
+/** What a part is after one change, or several with “and”, “but” or commas between them. */
+function changed(
+	now: Printed,
+	words: string,
+	context: EntryContext,
+	of: Of,
+	left = MOST_CHANGES
+): Printed | undefined {
+	const once = changedOnce(now, words, context, of);
+	if (once || left === 1 || words.split(' ').length > MOST_WORDS) return once;
+	for (const { index, 0: mark } of words.matchAll(/(?:,| and| but)? (?=\S)/g)) {
+		const first = index === 0 ? undefined : changedOnce(now, words.slice(0, index), context, of);
+		const both = first && changed(first, words.slice(index + mark.length), context, of, left - 1);
 		if (both) return both;
 	}
 	return undefined;

@@ -1,5 +1,6 @@
 import type { EntryContext } from '../context.ts';
 import { coloursIn } from './colours.ts';
+import { N, re } from './reading.ts';
 import { BAG, bare, INCH, Left } from './wording.ts';
 
 /** What a maker says of a row, each at most once. */
@@ -22,8 +23,6 @@ interface Said {
 	joined?: string;
 }
 
-const N = String.raw`(\d+(?:\.\d+)?)`;
-const re = (pattern: string) => new RegExp(pattern);
 const CLUSTERS: Readonly<Record<string, number>> = {
 	single: 1,
 	pair: 2,
@@ -141,7 +140,11 @@ function bareNumbers(left: Left, said: Said): boolean {
 		if (said.count === undefined) said.count = Number(next[1]);
 		else if (said.bag === undefined) said.bag = next[1]!;
 		else if (said.size === undefined) said.size = next[1]!;
-		else if (said.repeat === undefined && /^\s*$/.test(left.text.slice(next.index)))
+		else if (
+			said.repeat === undefined &&
+			/^\s*$/.test(left.text.slice(next.index)) &&
+			/,\s*$/.test(left.text.slice(0, next.index + 1))
+		)
 			said.repeat = Number(next[1]);
 		else if (Number(next[1]) !== 1) return false;
 	}

@@ -30,18 +30,23 @@ export function understand(text: string, context: EntryContext): readonly string
 	if (text.length > MOST) return undefined;
 	const masked = maskNames(text, context.materials, context.style);
 	const said = plainly(masked.text);
-	const desk = { context, masked };
+	const desk = { context, masked, read: new Map() };
 	return one(said, desk) ?? several(said, desk);
 }
 
 interface Desk {
 	readonly context: EntryContext;
 	readonly masked: Masked;
+	/** What was read of parts of the sentence already. */
+	readonly read: Map<string, readonly string[] | undefined>;
 }
 
 /** One sentence: the first reading of it that the exact grammar takes. */
 function one(said: string, desk: Desk): readonly string[] | undefined {
-	const { context, masked } = desk;
+	if (!desk.read.has(said)) desk.read.set(said, readAs(said, desk));
+	return desk.read.get(said);
+}
+function readAs(said: string, { context, masked }: Desk): readonly string[] | undefined {
 	for (const form of new Set([said, bare(said)]))
 		for (const reading of ALL) {
 			const lines = reading(form, { ...context, masks: masked.names })?.map((line) => unmask(line, masked));

@@ -21,14 +21,24 @@ export interface PartInHand {
 	readonly called: string;
 }
 
+/** A section is printed once, however often its parts are asked for while a line is typed. */
+const printed = new WeakMap<
+	Section,
+	Pick<EntryContext, 'slots' | 'materials'> & { readonly parts: PartInHand[] }
+>();
+
 /** The parts of the section in hand, first to last. */
 export function partsInHand({ recipe, section, materials }: EntryContext): PartInHand[] {
 	const own = recipe && sectionInHand(recipe.sections, section);
 	if (!own) return [];
+	const before = printed.get(own);
+	if (before?.slots === recipe.slots && before.materials === materials) return before.parts;
 	const nameOf = (id: string) => materials.find((m) => m.id === id);
-	return printLines(own, recipe, nameOf)
+	const parts = printLines(own, recipe, nameOf)
 		.filter((l) => l.id !== null && l.about !== 'path')
 		.map(({ id, text, about }, i) => ({ id: id!, text, about, called: `row ${i + 1}` }));
+	printed.set(own, { slots: recipe.slots, materials, parts });
+	return parts;
 }
 
 /** The section in hand; a stack where what is in hand has no parts of its own. */
