@@ -23,8 +23,13 @@ import { isMark, isWord, tokens } from './tokens.ts';
 export function balloonOf(r: Reader): Parsed<SaidBalloon> {
 	const bag = r.number();
 	if (!bag) return refuse('missing', `Which size on the bag? Type ${ROUND_NOMINALS.join(', ')}.`);
+	const before = r.unit();
 	const heart = r.word('heart', 'hearts') !== undefined;
-	const nominal = nominalOf(bag, heart, r.context);
+	const unit = before ?? r.unit();
+	// A number that is on no bag is centimetres where the studio or the line says so; what it is sized to is too, then.
+	const metric = unit === 'cm' || (unit === undefined && saysCentimetres(r));
+	const own = unit === 'cm' ? undefined : nominalOf(bag, heart, r.context);
+	const nominal = own ?? (metric ? nearestBag(bag, heart, r.context) : undefined);
 	if (nominal === undefined) {
 		return refuse(
 			'unknown-word',
@@ -33,11 +38,26 @@ export function balloonOf(r: Reader): Parsed<SaidBalloon> {
 				: `There is no ${bag.valueOf()} in round. The bags say ${ROUND_NOMINALS.join(', ')}.`
 		);
 	}
-	r.unit();
-	const size = sizeOf(r, nominal);
+	const size = sizeOf(r, nominal, own === undefined ? 'cm' : 'in');
 	if (!size.ok) return size;
 	const method = r.phrase('by eye') ? 'eye' : null;
 	return got({ kind: heart ? 'latex-heart' : 'latex-round', nominal, size: size.value, method });
+}
+
+/** Whether lengths are in centimetres here, or in this line. */
+const saysCentimetres = ({ context, all }: Reader): boolean =>
+	context.lengths === 'cm' || all.some((t) => isWord(t, 'cm'));
+
+/** How far the centimetres of a bag may be from its inches, cm: a 30 is a 12-inch. Common practice. */
+const ABOUT = 1.6;
+function nearestBag(cm: Rational, heart: boolean, { materials }: EntryContext): Micrometres | undefined {
+	const kind = heart ? 'latex-heart' : 'latex-round';
+	const listed = materials.flatMap((m) => (m.kind === kind && m.nominal !== null ? [m.nominal] : []));
+	const apart = (bag: number) => Math.abs(bag - cm.valueOf() * MICROMETRES.cm) / MICROMETRES.cm;
+	const [nearest] = [...(heart ? [] : ROUND_NOMINALS.map(inches)), ...listed].sort(
+		(a, b) => apart(a) - apart(b)
+	);
+	return nearest !== undefined && apart(nearest) <= ABOUT ? um(nearest) : undefined;
 }
 
 /** The bag sizes sold, and any the Stockroom lists. */
@@ -49,8 +69,8 @@ function nominalOf(bag: Rational, heart: boolean, { materials }: EntryContext): 
 	return sold || listed ? um(nominal) : undefined;
 }
 
-/** `at 9½`, `at 4 strokes`: what a balloon is brought to. */
-export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
+/** `at 9½`, `at 4 strokes`: what a balloon is brought to. @param unit where none is said */
+export function sizeOf(r: Reader, nominal: Micrometres, unsaid: LengthUnit = 'in'): Parsed<Size> {
 	const at = r.word('at') !== undefined;
 	const word = at ? SIZE_WORDS.find((w) => r.rest().startsWith(w)) : undefined;
 	if (word) {
@@ -73,11 +93,11 @@ export function sizeOf(r: Reader, nominal: Micrometres): Parsed<Size> {
 	}
 	const from = r.at;
 	const second = r.word('to') || r.mark('-') || r.mark('–') ? r.number() : undefined;
-	const unit = r.unit() ?? 'in';
+	const unit = r.unit() ?? unsaid;
 	if (second && unit === 'ft') r.at = from;
 	else if (second) return rangeOf(value, second, unit, nominal);
 	else r.at = from;
-	const own = isWord(r.now, 'to') ? 'in' : (r.unit() ?? 'in');
+	const own = isWord(r.now, 'to') ? unsaid : (r.unit() ?? unsaid);
 	const size: Size = {
 		kind: 'value',
 		um: typedLength(value, own),

@@ -24,7 +24,8 @@ export function tailOf(r: Reader): Partial<SaidLayer> | No | undefined {
 	}
 	if (isWord(r.now, 'to') && r.next?.kind === 'number') {
 		r.at++;
-		const height = lengthOf(r.number()!, r.unit() ?? 'ft');
+		const value = r.number()!;
+		const height = lengthOf(value, r.unit() ?? r.long(value));
 		r.word('tall');
 		return height === undefined
 			? refuse('too-big', 'A stack is between 6 in and 100 ft tall.')

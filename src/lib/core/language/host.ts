@@ -26,7 +26,7 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 		return refuse('missing', 'What does it sit on? Say “on row 3 front”, “on top row” or “on wall at 5 ft”.');
 	if (r.word('wall')) {
 		const value = r.word('at') ? r.number() : undefined;
-		const height = value && lengthOf(value, r.unit() ?? 'ft');
+		const height = value && lengthOf(value, r.unit() ?? r.long(value));
 		if (height === undefined)
 			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });

@@ -6,11 +6,11 @@ import type { Entry } from './entry.ts';
 import type { EntryContext } from './context.ts';
 import { leave, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
-import { withWholeNames } from './names/whole-names.ts';
+import { withColourWords, withWholeNames } from './names/whole-names.ts';
 import { canBecome, partSaid, recolour } from './sentences/parts.ts';
 import { section } from './sentences/section.ts';
 import { leftOver, Reader } from './reader.ts';
-import { isMark, tokens } from './tokens.ts';
+import { isMark, tokens, type Token } from './tokens.ts';
 
 /**
  * Reads one line of the entry line. The grammar is documented in `docs/ENTRY-LINE.md`.
@@ -22,8 +22,16 @@ export function parseEntry(text: string, context: EntryContext): Parsed<Entry> {
 		return refuse('too-big', 'That is too long for one layer. Put each layer on a line of its own.');
 	const step = stepOf(text, context.style);
 	if (step) return step;
-	const named = withWholeNames(tokens(text, context.style), context.materials, context.style);
-	const reader = new Reader(named, context);
+	const all = withWholeNames(tokens(text, context.style), context);
+	const read = readTokens(all, context);
+	if (read.ok) return read;
+	const coloured = withColourWords(all, context.colours);
+	const again = coloured && readTokens(coloured, context);
+	return again?.ok ? again : read;
+}
+
+function readTokens(all: readonly Token[], context: EntryContext): Parsed<Entry> {
+	const reader = new Reader(all, context);
 	if (isMark(reader.now, '-') || isMark(reader.now, '−'))
 		return refuse('negative', 'A count cannot be negative. Type 1 or more.');
 	const part = partSaid(reader);

@@ -70,6 +70,11 @@ export class Reader {
 		if (unit) this.at++;
 		return unit;
 	}
+	/** What a long length is in where nobody says: feet; metres, and large numbers centimetres, where the studio measures so. */
+	long(value: Rational): LengthUnit {
+		if (this.context.lengths !== 'cm') return 'ft';
+		return value.compare(10) < 0 ? 'm' : 'cm';
+	}
 	rest(): string {
 		return this.all
 			.slice(this.at)

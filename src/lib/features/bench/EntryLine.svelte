@@ -2,7 +2,12 @@
 	import { examplesOf } from '../../core/structures/registry/language.ts';
 	import type { Bench } from './bench.svelte.ts';
 	import { EntryHelp } from './entry-help.svelte.ts';
+	import Mic from '@lucide/svelte/icons/mic';
+	import { pastedLines } from '../../core/language/plain/preview.ts';
 	import EntryList from './EntryList.svelte';
+	import PastedRecipe from './PastedRecipe.svelte';
+	import { listen, recogniser } from './dictation.ts';
+	import { onMount } from 'svelte';
 
 	interface Props {
 		bench: Bench;
@@ -60,6 +65,36 @@
 			}
 		}
 	}
+	/** Lines that were pasted at once, while it is asked what becomes of them. */
+	let pasted = $state.raw<string[] | null>(null);
+	function paste(event: ClipboardEvent) {
+		const lines = pastedLines(event.clipboardData?.getData('text/plain') ?? '');
+		if (lines.length < 2) return;
+		event.preventDefault();
+		help.close();
+		pasted = lines;
+	}
+	let canListen = $state(false);
+	let stop = $state.raw<(() => void) | null>(null);
+	onMount(() => {
+		canListen = recogniser() !== undefined;
+		return () => stop?.();
+	});
+	function dictate() {
+		if (stop) return stop();
+		const before = bench.text === '' || bench.text.endsWith(' ') ? bench.text : `${bench.text} `;
+		stop = listen(
+			(text) => {
+				bench.text = before + text;
+				help.typed();
+			},
+			(why) => {
+				stop = null;
+				if (why) bench.refusal = why;
+				input?.focus();
+			}
+		);
+	}
 	function press(act: () => void) {
 		act();
 		onmoved();
@@ -75,6 +110,7 @@
 			oninput={() => help.typed()}
 			onkeydown={keydown}
 			onblur={() => help.close()}
+			onpaste={paste}
 			class="figures"
 			type="text"
 			role="combobox"
@@ -91,10 +127,21 @@
 			aria-invalid={trouble !== ''}
 			placeholder={like}
 		/>
-		<span class="hint" id="{id}-hint">{hint}</span>
+		<span class="hint" class:beside={canListen} id="{id}-hint">{hint}</span>
+		{#if canListen}
+			<button
+				type="button"
+				class="mic"
+				class:on={stop !== null}
+				aria-pressed={stop !== null}
+				aria-label={stop ? 'Stop listening' : 'Say it aloud'}
+				onclick={dictate}><Mic size={17} aria-hidden="true" /></button
+			>
+		{/if}
 	</div>
 	<EntryList {id} {help} anchor={input} ontake={(one) => press(() => help.take(one))} />
 </div>
+{#if pasted}<PastedRecipe {bench} texts={pasted} onclose={() => press(() => (pasted = null))} />{/if}
 {#if help.back}
 	<p class="reads" id="{id}-reads" role="status">{help.back}</p>
 {/if}
@@ -170,6 +217,25 @@
 		background: var(--paper);
 		padding-left: 6px;
 		pointer-events: none;
+	}
+	.beside {
+		right: 44px;
+	}
+	.mic {
+		position: absolute;
+		right: 4px;
+		top: 4px;
+		display: grid;
+		place-items: center;
+		width: 32px;
+		height: 30px;
+		padding: 0;
+		border-color: transparent;
+		color: var(--muted);
+	}
+	.mic.on {
+		background: var(--marker);
+		color: var(--ink);
 	}
 	.trouble,
 	.asks {

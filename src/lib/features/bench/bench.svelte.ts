@@ -282,12 +282,12 @@ export class Bench {
 			this.refusal = parsed.say;
 			return false;
 		}
-		if (lines.length > 1 ? !this.#putAll(lines) : !this.#put(parsed.value)) return false;
+		if (lines.length > 1 ? !this.putAll(lines) : !this.#put(parsed.value)) return false;
 		this.clearEntry();
 		return true;
 	}
 	/** Does several lines as one step, or none of them. */
-	#putAll(lines: readonly string[]): boolean {
+	putAll(lines: readonly string[]): boolean {
 		const work = (d: RecipeDraft) => applyLines(d, lines, this.entryContext, this.#place, newId);
 		// Tried apart first: a line in the middle may be refused.
 		const tried = work(structuredClone(this.recipe) as RecipeDraft);

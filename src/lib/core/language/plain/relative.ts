@@ -216,7 +216,11 @@ function changedOnce(now: Printed, words: string, context: EntryContext, of: Of)
 }
 type Of = 'what is said' | 'what is in hand';
 /** Most changes that are said of one row in a sentence, and words they may have. */
-const [MOST_CHANGES, MOST_WORDS] = [3, 16];
+const [MOST_CHANGES, MOST_WORDS] = [3, 12];
+
+/** Where one change can end and another begin. */
+const BETWEEN =
+	/(?:,| and| but) (?=\S)| (?=(?:in|at|to|twice|thrice|half|a|an|\d\S*|straight|painted|filled|sized|slightly)\b)/g;
 
 /** What a part is after one change, or several with “and”, “but” or commas between them. */
 function changed(
@@ -228,7 +232,7 @@ function changed(
 ): Printed | undefined {
 	const once = changedOnce(now, words, context, of);
 	if (once || left === 1 || words.split(' ').length > MOST_WORDS) return once;
-	for (const { index, 0: mark } of words.matchAll(/(?:,| and| but)? (?=\S)/g)) {
+	for (const { index, 0: mark } of words.matchAll(BETWEEN)) {
 		const first = index === 0 ? undefined : changedOnce(now, words.slice(0, index), context, of);
 		const both = first && changed(first, words.slice(index + mark.length), context, of, left - 1);
 		if (both) return both;

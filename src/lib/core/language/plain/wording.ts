@@ -128,12 +128,18 @@ function figures(text: string): string {
 }
 
 /** Without what is said besides. */
+const bared = new Map<string, string>();
 export function bare(said: string): string {
+	const known = bared.get(said);
+	if (known !== undefined) return known;
 	let text = said;
 	for (let before = ''; before !== text;) {
 		before = text;
 		for (const filler of FILLERS) text = text.replace(filler, ' ').replace(/\s+/g, ' ').trim();
 	}
+	// The same parts of a line are asked for by every reading of it, at every keystroke.
+	if (bared.size > 400) bared.clear();
+	bared.set(said, text);
 	return text;
 }
 

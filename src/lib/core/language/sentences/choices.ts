@@ -25,7 +25,7 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 	const words: string[] = [];
 	while (r.now?.kind === 'word') words.push(r.all[r.at++]!.text);
 	const value = r.number();
-	const unit = r.unit() ?? 'ft';
+	const unit = r.unit() ?? (value ? r.long(value) : 'ft');
 	const height = value && lengthOf(value, unit);
 	if (height === undefined)
 		return refuse(

@@ -75,7 +75,7 @@ function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
 	if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) return besideOf(r);
 	if (r.word('gap')) {
 		const value = r.number();
-		const gap = value && lengthOf(value, r.unit() ?? 'ft');
+		const gap = value && lengthOf(value, r.unit() ?? r.long(value));
 		return gap === undefined
 			? refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.')
 			: got({ gap });
@@ -83,7 +83,7 @@ function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
 	if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) return atRow(r, stand);
 	if (!r.word('at')) return undefined;
 	const value = r.number();
-	const height = value && lengthOf(value, r.unit() ?? 'ft');
+	const height = value && lengthOf(value, r.unit() ?? r.long(value));
 	if (height === undefined)
 		return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
 	if (stand.by === null || stand.how === 'on top')

@@ -131,7 +131,7 @@ function ribbonOf(r: Reader): Parsed<Ribbon> {
 	const value = r.number();
 	let length: Micrometres | null = null;
 	if (value) {
-		const long = Math.round(value.mul(MICROMETRES[r.unit() ?? 'ft']).valueOf());
+		const long = Math.round(value.mul(MICROMETRES[r.unit() ?? r.long(value)]).valueOf());
 		if (long < MICROMETRES.in || long > MICROMETRES.ft * 100)
 			return refuse('too-big', 'A ribbon is between 1 in and 100 ft long, like “on 4 ft ribbon”.');
 		length = um(long);

@@ -63,7 +63,7 @@ export function upright(r: Reader): Parsed<StackSaid> | undefined {
 	r.word('balloon');
 	const value = r.number();
 	if (!value) return refuse('missing', `Say how long the ${kind} is, like “${kind} 7 ft”.`);
-	const length = lengthOf(value, r.unit() ?? 'ft');
+	const length = lengthOf(value, r.unit() ?? r.long(value));
 	if (length === undefined) return refuse('too-big', `A ${kind} is between 6 in and 100 ft long.`);
 	return got({ kind: 'upright', upright: { kind, length } });
 }
