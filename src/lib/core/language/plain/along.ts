@@ -28,7 +28,11 @@ const garland: Reading = (said) => {
 	const lies = runner && where.length === 0 ? ['on a table'] : where;
 	return [`run ${name}`, `line ${spaced(long[1]!)}`, ...lies];
 };
-const spaced = (length: string): string => length.replace(/(\d) ?(ft|m|cm)/, '$1 $2');
+const spaced = (length: string): string =>
+	length.replace(
+		/(\d) ?(ft|m|cm|in|″)/,
+		(_, n: string, unit: string) => `${n} ${unit === '″' ? 'in' : unit}`
+	);
 
 const arch: Reading = (said) => {
 	if (!/\barch\b/.test(said)) return undefined;
@@ -59,18 +63,24 @@ const wall: Reading = (said, context) => {
 };
 
 const THICK: readonly (readonly [string, string])[] = [
-	['(?:fuller|fatter|wider|thicker|fattest|fullest) (?:in|at|towards) the (?:middle|centre|center)', 'in the middle'],
+	['(?:full(?:er|est)?|fat(?:ter|test)?|wider?|thick(?:er)?) (?:in|at|towards) the (?:middle|centre|center)', 'in the middle'],
 	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:start|beginning|left)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it|taper it)(?: off)? (?:at|to|towards) the (?:end|right)', 'at the start'],
 	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:end|right)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it)(?: off)? (?:at|to|towards) the (?:start|beginning|left)', 'at the end']
 ]; // prettier-ignore
 
 /** How it hangs, where it lies, how full it is, how it is counted. */
-const settings: Reading = (said, context) => {
+const settings: Reading = (sentence, context) => {
+	const said = sentence
+		.replace(
+			/^(?:it (?:should|must|has to|needs to) be|have it|i want it|keep it)(?= (?:thick|full|fat|wide|even|in |along|against|on |free))/,
+			''
+		)
+		.trim();
 	const to = matched(String.raw`(?:make it |it is |it should be )?(${LONG}) long`, said);
 	if (to) return [`line ${spaced(to[1]!)}`];
 	const hooks = oneOf(
 		[
-			String.raw`(?:(?:hang|hung|it hangs|fix|fixed|put)(?: it| them)? )?(?:on|from|with|by) (?:an? |the )?(hooks|pins|fishing line|stand|backdrop|ties)(?: every (${LONG}))?(?:,? (?:with|using) (.+)|, (.+))?`,
+			String.raw`(?:(?:hang|hung|it hangs|fix|fixed|put)(?: it| them)? )?(?:on|from|with|by) (?:an? |the )?(hooks|pins|fishing line|stand|backdrop|ties)(?:,? (?:1 )?every (${LONG}))?(?:,? (?:with|using) (.+)|, (.+))?`,
 			String.raw`(hooks|pins|fishing line|ties) every (${LONG})(?:,? (?:with|using) (.+)|, (.+))?`
 		],
 		said
@@ -98,7 +108,12 @@ const settings: Reading = (said, context) => {
 		return ['against a wall'];
 	if (matched('(?:it (?:goes|lies|is) |put it |lay it )?(?:along|on) (?:an?|the) table', said))
 		return ['on a table'];
-	if (matched('(?:it is |it hangs )?(?:seen from all sides|all round|free|in the open|hanging free)', said))
+	if (
+		matched(
+			'(?:it is |it hangs )?(?:seen from all sides|all round|free|in the open|hanging free|free hanging|freely)',
+			said
+		)
+	)
 		return ['all round'];
 	const spare = matched(
 		String.raw`${N} (?:spare|extra) clusters|(?:plus )?${N} clusters (?:spare|extra|over)`,

@@ -18,12 +18,14 @@ const letters: Reading = (said, context) => {
 			String.raw`(?:spell(?: out)?|write|put up) (?:the (?:word|name) )?([a-z0-9&!?]+) (?:in|of|with|from) ([a-z ]+?)(?: letters)?`,
 			String.raw`(?:the )?(?:word|letters|name|lettering)[: ]+([a-z0-9&!?]+),? (?:in |of )?([a-z ]+?)(?: letters)?`,
 			String.raw`([a-z0-9&!?]+) in ([a-z ]+) letters`,
+			String.raw`(?<colour>[a-z ]+) letters ([a-z0-9&!?]+)`,
 			String.raw`(?:the )?(?:(?!an?\b)[a-z ]+ )?letters ([a-z0-9&!?]+) in ([a-z ]+)`
 		],
 		rest
 	);
-	if (!found || coloursIn(found[2]!, context)?.length !== 1) return undefined;
-	return [`letters ${found[1]}${size ? ` at ${size}` : ''} of ${found[2]}`];
+	const [word, colour] = found?.groups?.colour ? [found[2], found[1]] : [found?.[1], found?.[2]];
+	if (word === undefined || coloursIn(colour!, context)?.length !== 1) return undefined;
+	return [`letters ${word}${size ? ` at ${size}` : ''} of ${colour}`];
 };
 
 /** What holds a bunch down. */
@@ -32,12 +34,12 @@ const weight: Reading = (said, context) => {
 		return ['no weight'];
 	const found = oneOf(
 		[
-			'weight:? (.+)',
 			'(?:the )?weight (?:is|should be) (.+)',
 			'(.+?),? (?:as|for|is) (?:a |the |its )?weight',
-			'(?:hold|weigh|tie|keep) (?:it|them|that)(?: down)? (?:down )?(?:with|by|to) (.+)',
+			'(?:hold|weigh|weight|tie|keep) (?:it|them|that)(?: down)? (?:down )?(?:with|by|to) (.+)',
 			'(.+) (?:to hold|holds|holding|weighing) (?:it|them) down',
-			'weighted (?:down )?(?:with|by) (.+)'
+			'weighted (?:down )?(?:with|by) (.+)',
+			'weight:? (.+)'
 		],
 		said
 	);

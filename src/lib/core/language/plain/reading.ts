@@ -6,7 +6,7 @@ export type Reading = (said: string, context: EntryContext) => readonly string[]
 /** A number, as a group. */
 export const N = String.raw`(\d+(?:\.\d+)?)`;
 /** A length of some feet or metres, without a group of its own. */
-export const LONG = String.raw`\d+(?:\.\d+)? ?(?:ft|m|cm)`;
+export const LONG = String.raw`\d+(?:\.\d+)? ?(?:ft|m|cm|in|″)`;
 const made = new Map<string, RegExp>();
 /** A pattern that is asked at every keystroke is made once. */
 export function re(pattern: string): RegExp {

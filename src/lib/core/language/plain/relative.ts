@@ -45,7 +45,7 @@ const together = ({ count, bag, size, rest, repeat, tail }: Printed): string =>
 		.join(' ');
 
 const WORDS_BEFORE =
-	/^(?:no|and|but|oh|actually|please|now|then|instead|better|only|just|it should be|it ought to be|they should be|let it be|make (?:it|that|them|those|these|this)|put (?:it|them)|set (?:it|them)|do (?:it|them)|have (?:it|them)|size (?:it|them)|i want (?:it|them)|turn (?:it|them)|change (?:it|them|that) to|(?:it|they|that) (?:is|are))\b[,:]?\s*/;
+	/^(?:(?:could|can|would|will) (?:you|we)(?: please)?|(?:bring|take|get) (?:it|them|that)(?: down| up)?(?= to)|let'?s (?:have|make|do) (?:it|them|that)|i(?:'d| would)? (?:rather|prefer|like)(?: have)?(?: it| them)?|not [a-z]+(?=,)|i meant?|(?:should|must|has to|needs? to|ought to) be|keep going|carry on|go on|continue|add|no|and|but|oh|actually|please|now|then|instead|better|only|just|it should be|it ought to be|they should be|let it be|make (?:it|that|them|those|these|this)|put (?:it|them)|set (?:it|them)|do (?:it|them)|have (?:it|them)|size (?:it|them)|i want (?:it|them)|turn (?:it|them)|change (?:it|them|that|the colou?r)(?: of (?:it|them|that))? (?:in)?to|(?:it|they|that) (?:is|are))\b[,:]?\s*/;
 const WORDS_AFTER = /[,]?\s*\b(?:instead|please|of (?:it|that|them)|each|rather|better|this time|now|again)$/;
 
 /** A change without the words around it. */
@@ -62,25 +62,30 @@ const AMOUNTS: Readonly<Record<string, number>> = {
 	'a bit': 0.5, 'a little': 0.5, 'a little bit': 0.5, 'a touch': 0.5, slightly: 0.5, 'a tad': 0.5, '0.5': 0.5, 'a quarter': 0.25
 }; // prettier-ignore
 /** `half an inch smaller`: inches, below 0 where smaller. */
-function inchesBy(said: string): number | undefined {
+function inchesBy(words: string): number | undefined {
+	// “down half an inch”.
+	const said = words.replace(
+		/^(?:go |come |take (?:it|them) |bring (?:it|them) )?(down|up)(?: by)? (.+)$/,
+		'$2 $1'
+	);
 	const found = matched(
 		String.raw`(half|a half|quarter|a quarter|3 quarters(?: of)?|an?|${N}|a (?:little )?bit|a little|a touch|a tad|slightly)(?: (?:of )?an?)?(?:\s?${INCH}| inch| inches)? ?(smaller|less|down|tighter|bigger|larger|more|up|fuller)`,
 		said.replace(/(\d) ?″/g, `$1${INCH}`)
 	);
 	if (!found) return undefined;
-	const [, words, number, way] = found;
+	const [, amount, number, way] = found;
 	const inch = re(String.raw`inch|${INCH}`).test(said);
 	// “one more”, “two less” are counts.
-	if (!inch && !/bit|little|touch|tad|slightly/.test(words!)) return undefined;
+	if (!inch && !/bit|little|touch|tad|slightly/.test(amount!)) return undefined;
 	const by = number
 		? Number(number)
-		: /half/.test(words!)
+		: /half/.test(amount!)
 			? 0.5
-			: /3 quarters/.test(words!)
+			: /3 quarters/.test(amount!)
 				? 0.75
-				: /quarter/.test(words!)
+				: /quarter/.test(amount!)
 					? 0.25
-					: (AMOUNTS[words!] ?? 1);
+					: (AMOUNTS[amount!] ?? 1);
 	return /smaller|less|down|tighter/.test(way!) ? -by : by;
 }
 
@@ -98,7 +103,7 @@ const bagsOf = ({ materials }: EntryContext): number[] =>
 
 type Change = (now: Printed, said: string, context: EntryContext) => Printed | undefined;
 
-const resized: Change = (now, said) => {
+const resized: Change = (now, said, context) => {
 	const by = inchesBy(said);
 	if (by !== undefined)
 		return now.size === null ? undefined : { ...now, size: shown(valueOf(now.size) + by) };
@@ -106,7 +111,13 @@ const resized: Change = (now, said) => {
 		String.raw`(?:(?:at|to|sized(?: to)?|inflated(?: to)?|blown(?: up)? to) ${N}(?:\s?${INCH})?|${N}\s?${INCH})`,
 		said
 	);
-	return to ? { ...now, size: to[1] ?? to[2]! } : undefined;
+	if (to) return { ...now, size: to[1] ?? to[2]! };
+	// “nine and a half instead” is no count; “make those 8s” no bag.
+	const half = matched(String.raw`(\d+\.\d+)|(\d+)§`, said);
+	const value = half?.[1] ?? half?.[2];
+	return value !== undefined && (half![1] !== undefined || !bagsOf(context).includes(Number(value)))
+		? { ...now, size: value }
+		: undefined;
 };
 
 /** A size of bag up or down keeps how full it is, to half an inch. */
@@ -172,6 +183,8 @@ const repeated: Change = (now, said) => {
 	if (matched('twice|double it|doubled', said)) return { ...now, repeat: 2 };
 	if (matched('thrice', said)) return { ...now, repeat: 3 };
 	if (matched('(?:only )?once', said)) return { ...now, repeat: 1 };
+	const another = matched(String.raw`another (\d+) (?:layer|row)s?`, said);
+	if (another) return { ...now, repeat: now.repeat + Number(another[1]) };
 	const more = matched(
 		String.raw`(\d+|an?(?:other)?) (?:(more|less|fewer) (?:layer|row|level)s?|(?:layer|row|level)s? (more|less|fewer))`,
 		said
@@ -260,7 +273,7 @@ function whichPart(words: string, context: EntryContext): { part: PartInHand; re
 }
 
 const OUT =
-	/^(?:take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last one|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
+	/^(?:undo |take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
 
 /** What is said of a row that is there: other, out, once more. */
 export const relative: Reading = (sentence, context) => {
@@ -279,7 +292,7 @@ export const relative: Reading = (sentence, context) => {
 		const part = once[1] === 'bottom row' ? parts[0] : parts[Number(once[1]!.slice(4)) - 1];
 		return part && [part.text.replace(/×(?=\d)/, 'x')];
 	}
-	const again = /^(?:(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one)?|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
+	const again = /^(?:(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one| 1)?(?! (?:\d+ )?(?:layer|row)s?)|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
 	const which = again ? { part: parts.at(-1)!, rest: again[1]! } : whichPart(sentence, context);
 	const now = which && takenApart(which.part);
 	if (!now) return undefined;
@@ -315,6 +328,7 @@ export const whole: Reading = (sentence, context) => {
 	const swap =
 		matched('(?:swap|exchange|change|replace) (?:the |all )?([a-z -]+?) (?:for|to|with|by|into) (?:the )?([a-z -]+)', text) ??
 		matched('(?:everything|all|what is|whatever is)(?: that is| thats)? (?:the )?([a-z -]+?) (?:should be|becomes|to|in|is) ([a-z -]+)', text) ??
+		matched('(?:the |all )?([a-z]+) (?:should|must|has to|needs to|ought to) be ([a-z -]+)', text) ??
 		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)); // prettier-ignore
 	if (!swap || coloursIn(swap[2]!, context)?.length !== 1) return undefined;
 	return [`${swap[1]} becomes ${swap[2]}`];

@@ -1,3 +1,4 @@
+import { MICROMETRES } from '../../units/length.ts';
 import type { EntryContext } from '../context.ts';
 import { coloursIn } from './colours.ts';
 import { N, re } from './reading.ts';
@@ -79,6 +80,8 @@ function loose(left: Left, said: Said) {
 
 /** How often, how high, how many in a cluster. @returns false where one of them is said twice */
 function counts(left: Left, said: Said): boolean {
+	const sets = left.take(/\b(\d+) clusters? of (\d+)(?: of)?\b/);
+	if (sets) [said.repeat, said.count] = [Number(sets[1]), Number(sets[2])];
 	const height = left.take(
 		re(String.raw`\b(?:up to|to|until it(?: i|')s)(?: about)? ${N} ft(?: tall| high)?`)
 	);
@@ -88,13 +91,14 @@ function counts(left: Left, said: Said): boolean {
 		left.take(re(String.raw`\bx ?(\d+)(?![\d.]*\s?(?:${INCH}|${BAG}|cm))\b`)) ??
 		left.take(/\b(?:for )?(\d+) (?:times|layers?|rows?|sets?)(?: of)?\b/) ??
 		left.take(/\bin (\d+) (?:layers?|rows?)\b/);
+	if (often && said.repeat !== undefined) return false;
 	if (often) said.repeat = Number(often[1]);
 	else if (left.take(/\b(?:twice|doubled)\b/)) said.repeat = 2;
 	else if (left.take(/\bthrice\b/)) said.repeat = 3;
 	const cluster =
 		left.take(/\b(?:(?:a|1) )?clusters?(?: of)? (\d+)(?: of)?\b/) ??
 		left.take(re(String.raw`\bin (\d+)${BAG}`));
-	if (cluster) said.count = Number(cluster[1]);
+	if (cluster && said.count === undefined) said.count = Number(cluster[1]);
 	const word = left.take(/(?:\b(a|\d+) )?\b(single|pair|duplet|triplet|quad|quint)(s?)(?: of)?\b/);
 	if (word) {
 		const several = Number(word[1] ?? 'a');
@@ -108,13 +112,39 @@ function counts(left: Left, said: Said): boolean {
 	return said.height === undefined || said.repeat === undefined;
 }
 
+const bagsOf = ({ materials }: EntryContext): ReadonlySet<number> => {
+	const before = bags.get(materials);
+	if (before) return before;
+	const own = new Set(materials.flatMap((m) => (m.kind === 'latex-round' && m.nominal !== null ? [m.nominal / MICROMETRES.in] : []))); // prettier-ignore
+	bags.set(materials, own);
+	return own;
+};
+const bags = new WeakMap<EntryContext['materials'], ReadonlySet<number>>();
+
+const BARE = /(?<!\S)(?<!\b(?:at|to|x) )(\d+(?:\.\d+)?)(?=[\s,]|$)/g;
+
+/** “pink 36, thirty inches”: the one bare number of a sentence that begins with its colour is the bag, where it is one. */
+function bagAfterColour(left: Left, said: Said, context: EntryContext) {
+	if (!/^\s*[a-z]/.test(left.text) || /§/.test(left.text)) return;
+	const numbers = [...left.text.matchAll(BARE)]; // prettier-ignore
+	const [only] = numbers;
+	if (numbers.length !== 1 || !bagsOf(context).has(Number(only![1]))) return;
+	said.bag = only![1]!;
+	left.text = `${left.text.slice(0, only!.index)} ${left.text.slice(only!.index + only![0].length)}`;
+	if (said.repeat !== undefined && said.count === undefined) {
+		said.count = said.repeat;
+		delete said.repeat;
+	}
+	said.count ??= 1;
+}
+
 /** The size it is brought to, and the bag. */
 function sizes(left: Left, said: Said) {
 	const word = left.take(/\b(?:at )?(?:(full)y inflated|(full|soft|loose|random))\b/);
 	if (word) said.size = word[1] ?? word[2]!;
 	left.take(/\bsize unknown\b|\bunknown size\b/);
 	const sized = left.take(
-		re(String.raw`\b(?:sized(?: to| at)?|inflated(?: to| at)?|blown(?: up)?(?: to)?|at)(?: about| roughly| around)? ${N}(?:${INCH})?(?: to ${N})?\s*(?:${INCH}| ?(cm))?`)
+		re(String.raw`\b(?:(?:sized|inflated|blown|brought|taken|pumped)(?: up| down)?(?: to| at)?|at)(?: about| roughly| around)? ${N}(?:${INCH})?(?: to ${N})?\s*(?:${INCH}| ?(cm))?`)
 	) ?? left.take(re(String.raw`(?<!\S)${N} to ${N}\s*(?:${INCH}| ?(cm))?`)); // prettier-ignore
 	if (sized) {
 		const [, low, high, unit] = sized;
@@ -177,12 +207,16 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 	const left = new Left(bare(sentence));
 	loose(left, said);
 	if (!counts(left, said)) return undefined;
+	bagAfterColour(left, said, context);
 	sizes(left, said);
 	if (/^\s*(?:a|an)\b/.test(left.text)) {
 		left.take(/\b(?:an?)\b/);
 		said.count ??= 1;
 	}
 	if (!bareNumbers(left, said)) return undefined;
+	// “16 inch white at 12”: one, as it is said of one.
+	if (said.count === undefined && said.repeat === undefined && said.bag !== undefined && !/§/.test(sentence))
+		said.count = 1;
 	// “white 11 at 9”: after its colour a number is a bag.
 	if (said.bag === undefined && said.count !== undefined && /^[a-z]/.test(bare(sentence))) {
 		said.bag = String(said.count);
@@ -190,7 +224,7 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 		delete said.repeat;
 	}
 	// “white 11 x 4”: what is said once is how many.
-	if (said.count === undefined && said.repeat !== undefined && /\bx ?\d/.test(sentence)) {
+	if (said.count === undefined && said.repeat !== undefined && /\b(?:x|times) ?\d/.test(sentence)) {
 		said.count = said.repeat;
 		delete said.repeat;
 	}
@@ -209,7 +243,7 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 
 /** `three whites and a gold, 11s at 9` the other way round: `4 11s at 9, 3 whites and 1 gold`. */
 function turnedRound(sentence: string): string {
-	const found = /^(\d+) ([a-z]+),? and (an?|\d+) ([a-z]+),? (\d.*)$/.exec(sentence);
+	const found = /^(\d+) ([a-z]+)(?:,? and|,)? (an?|\d+) ([a-z]+),? (\d.*)$/.exec(sentence);
 	if (!found) return '';
 	const [, a, one, said, other, rest] = found;
 	const b = /\d/.test(said!) ? said! : '1';

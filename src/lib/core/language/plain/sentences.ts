@@ -7,21 +7,21 @@ import { rowLine } from './row.ts';
 import { things } from './things.ts';
 import { Left } from './wording.ts';
 
-const STANDS = '(?:stand it |it goes |it stands |put it )?';
+const STANDS = '(?:stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
 /** `on an 8 ft pole`, `without a pole`. */
 const pole: Reading = (said) => {
 	const kind = '(pole|stick|mast)';
 	const tall = matched(
-		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${N} ft(?: tall| long)? ${kind}`,
+		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${N} ft(?: tall| long)? ${kind}(?: through (?:it|them|the middle)| inside| in the middle| under it)?`,
 		said
 	);
 	if (tall) return [`${tall[2]} ${tall[1]} ft`];
 	const of = matched(
-		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${kind}(?: of)? ${N} ft(?: tall| long)?`,
+		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${kind}:?(?: of)? ${N} ft(?: tall| long)?`,
 		said
 	);
 	if (of) return [`${of[1]} ${of[2]} ft`];
-	const out = `(?:it needs )?(?:no|without(?: an?)?|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out)?`;
+	const out = `(?:it needs )?(?:no|without(?: an?)?|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out| needed| at all| for this one| please)?`;
 	return said.match(new RegExp(kind)) && matched(out, said) ? ['no pole'] : undefined;
 };
 
@@ -63,7 +63,7 @@ const piece: Reading = (said, context) => {
 	const at =
 		both ??
 		left.take(
-			/\b(?:on|onto|to|round|around|in)(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on )?(?:the )?(front|back|left|right|round)\b)?/
+			/(?:,|\b(?:on|onto|to|round|around|in))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on )?(?:the )?(front|back|left|right|round)\b)?/
 		);
 	if (!at) return undefined;
 	const row = (both ? at[1]! : at[2]!).replace('bottom row', 'row 1');

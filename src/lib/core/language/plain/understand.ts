@@ -6,7 +6,7 @@ import { rowLine } from './row.ts';
 import { copies, relative, whole } from './relative.ts';
 import type { Reading } from './reading.ts';
 import { READINGS } from './sentences.ts';
-import { bare, plainly } from './wording.ts';
+import { bare, plainly, withoutIdle } from './wording.ts';
 
 /** Longest sentence that is read in plain words; what is longer is no sentence. */
 const MOST = 400;
@@ -17,9 +17,12 @@ const row: Reading = (said, context) => {
 };
 const ALL: readonly Reading[] = [again, copies, ...READINGS, whole, row, relative];
 
+/** Most sentences that are looked for between commas alone. */
+const MOST_AT_ONCE = 6;
+
 /** Where one sentence of several ends. */
 const ENDS =
-	/\s*(?:;|\.(?=\s|$)| \+ |,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? |next |last(?:ly)? |finally |first |and (?:an? |\d|on ))))\s*/;
+	/\s*(?:;|,? and (?:finally |then )?(?:on (?:the )?(?:very )?top|above)(?: (?:of )?(?:it|that|them))?,? |,? above,? (?=\d|an? )|\.(?=\s|$)| \+ |,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? |next |last(?:ly)? |finally |first |and (?:an? |\d|on ))))\s*/;
 
 /**
  * What a maker says in plain words, as lines of the exact grammar, first to last: the first of them is read as it
@@ -47,12 +50,16 @@ function one(said: string, desk: Desk): readonly string[] | undefined {
 	return desk.read.get(said);
 }
 function readAs(said: string, { context, masked }: Desk): readonly string[] | undefined {
+	// Last of all a row without words that say nothing: those may be anything.
+	const last = withoutIdle(bare(said));
 	for (const form of new Set([said, bare(said)]))
 		for (const reading of ALL) {
 			const lines = reading(form, { ...context, masks: masked.names })?.map((line) => unmask(line, masked));
 			if (lines && parseEntry(lines[0]!, context).ok) return lines;
 		}
-	return undefined;
+	const line = last === undefined ? undefined : rowLine(last, { ...context, masks: masked.names });
+	if (line === undefined || !parseEntry(line, context).ok) return undefined;
+	return [unmask(line, masked)];
 }
 
 /** Sentences one after the other, each of which must be understood. */
@@ -60,12 +67,17 @@ function several(said: string, desk: Desk): readonly string[] | undefined {
 	const parts = said.split(ENDS).filter((p) => p.trim() !== '');
 	if (parts.length < 2) return together(said, desk);
 	const lines = parts.map((part) => one(part.trim(), desk));
-	return lines.includes(undefined) ? together(said, desk) : lines.flatMap((l) => l!);
+	if (!lines.includes(undefined)) return lines.flatMap((l) => l!);
+	// Where a comma ends each of them, whatever begins the next.
+	const all = said.split(/\s*[,;]\s*/).filter((p) => p !== '');
+	const each =
+		all.length > 1 && all.length <= MOST_AT_ONCE ? all.map((part) => one(part, desk)) : [undefined];
+	return each.includes(undefined) ? together(said, desk) : each.flatMap((l) => l!);
 }
 
 /** “4 grey 16s at 13 and 4 white 11s at 9”, “… on an 8 ft pole”: two sentences without a mark between them. */
 function together(said: string, desk: Desk): readonly string[] | undefined {
-	for (const { index } of said.matchAll(/ and (?=\d)| (?=on an? \d)/g)) {
+	for (const { index } of said.matchAll(/ and (?=\d|an? )| (?=on an? \d)/g)) {
 		const [first, second] = [said.slice(0, index), said.slice(index).replace(/^ (?:and )?/, '')];
 		const [a, b] = [one(first, desk), one(second, desk)];
 		if (a && b) return [...a, ...b];

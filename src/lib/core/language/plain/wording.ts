@@ -15,8 +15,11 @@ const FILLERS = [
 	/^(?:i want|id like|i'd like|i would like|i'll have|ill have|i'll take|give me|let's have|lets have|let's do|lets do|we need|i need|we want|we'll have|there is|there are|it has|it gets|it needs)\b/,
 	/^(?:the )?(?:bottom|base|top|topper|collar|foot|head|middle|body|column|pillar|crown|neck)(?: row| layer| section)?\b:?(?: of| is| has)?\b,?/,
 	/^(?:a|1) (?:layer|row|ring|level) of\b/,
+	/^(?:an? )?(?:stack|column|pillar|tower|pile|bouquet|bunch|set) of\b/,
+	/^(?:we|i|you|they) (?:always |usually |normally )?(?:use|do|take|put|make|have|want|need|like)\b/,
+	/\b(?:here|on this one|for this one|this time|as usual|as always|like last time|thereof)$/,
 	/\b(?:a )?ring of(?= \d)/g,
-	/\b(?:please|big|large|small|little|nice|plain|ordinary|normal|regular|in total|altogether|each|apiece|exactly|thanks|thank you|more or less|give or take)\b/g,
+	/\b(?:please|big|giant|huge|jumbo|large|small|little|nice|plain|ordinary|normal|regular|in total|altogether|each|apiece|exactly|thanks|thank you|more or less|give or take)\b/g,
 	/\bof (?:them|the|those|it)\b/g,
 	/\b(?:latex )?balloons?\b/g,
 	/\blatex\b/g,
@@ -26,6 +29,7 @@ const FILLERS = [
 	/(?<=[a-z]) 1s?\b(?=\s*(?:at\b|$|,))/g,
 	/\b(?:for|as) (?:the|an?|my|its) (?:base|foot|bottom|collar|topper|head|top|body|middle|neck|crown|legs?|feet)\b/g,
 	/\b(?:topper|collar)\b/g,
+	/\bto (?:finish|end|close|start|begin)(?: (?:it|with|off))?$/g,
 	/\bon (?:those|these|that|it|them)\b/g,
 	/\b(?:on (?:the )?top|above (?:that|it|them|those)|over (?:that|it|them|those)|on top of (?:that|it|them|those))\b/g
 ];
@@ -39,9 +43,21 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:through|in|with|using|on) (?:the|a) (\d+(?:\.\d+)?)(?:″| inch)? (?:hole|sizer|ring|template|gauge)\b/g, 'at $1'],
 	[/\b(?:with (?:the|a) )?sizer (?:at|on|set to)? ?(?=\d)/g, 'at '],
 	[/\b(\d+) (?:lots?|goes|rounds|times) (?:of )?(?=\d)/g, '$1 sets of '],
-	[/\b(\d+) x (?=\d+ [a-z]+ \d)/g, '$1 sets of '],
+	[/\b(\d+) x (?=\d+ (?!at\b)[a-z]+ \d)/g, '$1 sets of '],
 	[/,? (?:and )?(?:all )?(?:that|this|it|them) (\d+ times|twice|thrice)/g, ' $1'],
 	[/\b(?:no turning|no turn|don'?t (?:nest|turn|twist) (?:it|them)|not nested|un-?nested|stacked straight)\b/g, 'straight'],
+	[/\b(\d+) (layers|rows) (?:high|tall|deep)\b/g, '$1 $2'],
+	[/\b(\d+)[- ]balloon clusters?(?: of)?\b/g, 'cluster of $1'],
+	[/\bhalf (?!an?\b|the\b|of\b|inch)([a-z]+),? (?:and )?half ([a-z]+)\b/g, '$1 and $2'],
+	[/\b(?:a bit|a little|slightly|quite|rather|nice and|very) (?=soft|full|loose)/g, ''],
+	[/\bfully (?:blown|filled|inflated)\b|\b(?:to the full|full size|to full)\b/g, 'full'],
+	[/\b(sand|water|marbles) (?:inside|in it|in them)\b/g, 'filled with $1'],
+	[/\b(?:rather than|in place of)\b/g, 'instead of'],
+	[/(?<=\d(?:§|″).*),? size (?=\d)/g, ' at '],
+	[/(?<=\d§[^\d]*) to (?=\d+(?:\.\d+)?″)/g, ' at '],
+	[/\b(smaller|bigger|larger|less|more|up|down) by ((?:half|quarter|a half|a quarter|3 quarters of|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$2 $1'],
+	[/\b(?:reduce|shrink|lower|drop|cut)(?: (?:it|them|that|those|this))?(?: down)? by ((?:half|quarter|a half|a quarter|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$1 smaller'],
+	[/\b(?:increase|enlarge|raise|grow|blow up)(?: (?:it|them|that|those|this))?(?: up)? by ((?:half|quarter|a half|a quarter|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$1 bigger'],
 	[/\b(?:turning|twist(?:ed|ing)?|swirled|winding|spun)\b/g, 'spiral'],
 	[/\b(?:anti-?clockwise|counter-?clockwise) spiral\b|\bspiral (?:anti-?clockwise|counter-?clockwise)\b/g, 'spiral left'],
 	[/\bclockwise spiral\b|\bspiral clockwise\b/g, 'spiral right'],
@@ -51,7 +67,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?<!gradient |ombre |fade |fading )from ([a-z]+(?: [a-z]+)?) to ([a-z]+)\b/g, 'gradient from $1 to $2'],
 	[/\bches+ ?board\b|\bcheckerboard(?: pattern)?\b/g, 'checker'],
 	[/\b(?:up )?to (?:a height of|a total of|the) (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
-	[/\b(?:up to|until|till?|as (?:high|tall) as|reaching|to reach|as far as)(?: it is| its| it's| the| it reaches)? (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
+	[/\b(?:up to|until|till?|as (?:high|tall) as|reaching|to reach|as far as)(?: it is| its| it's| the| (?:it|we|you) reach(?:es)?| (?:it|we|you) gets? to)? (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
 	[/^(\d+(?:\.\d+)? ft)(?: tall| high)? of (?=.*\d)/g, 'up to $1 '],
 	[/\b(?:with )?(water|sand|marbles?)[- ]?(?:weighted|weighed)\b/g, 'filled with $1'],
 	[/\bstuffed with (an? [^,]+?)(?=,|$)/g, 'with $1 inside'],
@@ -66,11 +82,11 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:1|an?) or 2 (?=[a-z])/g, '1 to 2 '],
 	[/\ba dozen\b/g, '12'],
 	[/\bhalf a dozen\b/g, '6'],
-	[/\b(\d+) ([a-z]+) (quads?|pairs?|duplets?|triplets?|quints?)\b/g, '$1 $3 $2'],
+	[/\b(\d+) (?!(?:ft|in|cm|m|of|at|x|and|with|for)\b)([a-z]+) (quads?|pairs?|duplets?|triplets?|quints?)\b/g, '$1 $3 $2'],
 	[/(?<=.) plus (?:an? )(?=[a-z]+ \d)/g, ' with 1 '],
 	[/(?<=\S) plus (?=\d)/g, ' with '],
 	[/\bwith (\d.+) (?:over|above|on top of) (?:them|it|that|those)$/g, 'then $1'],
-	[/,? (?:and )?(?:above|over|on top of) (?:it|that|them|those),? (?=\d|an? )/g, ' then ']
+	[/,? (?:and )?(?:above|over|on top of|on) (?:it|that|them|those),? (?=\d|an? )/g, ' then ']
 ]; // prettier-ignore
 
 /** A sentence with its numbers as figures and its marks as words: one way of writing each thing. */
@@ -78,6 +94,7 @@ export function plainly(text: string): string {
 	let said = ` ${text.toLowerCase()} `
 		.replace(/[’']s(?=\s|$|,)/g, 's')
 		.replace(/×/g, ' x ')
+		.replace(/(\d)x(?=\s|\d)/g, '$1 x ')
 		.replace(/@/g, ' at ')
 		.replace(/&/g, ' and ')
 		.replace(/[–—]/g, '-')
@@ -108,10 +125,7 @@ function figures(text: string): string {
 			/\b(twenty|thirty|forty)[- ](one|two|three|four|five|six|seven|eight|nine)\b/g,
 			(_, ten: string, one: string) => String(TENS[ten]! + SPOKEN.get(one)!)
 		)
-		.replace(
-			/\b(thirty|forty|fifty|sixty|seventy|eighty|ninety)(?= (?:percent|per cent|%|inch|cm|cent))/g,
-			(ten) => String(TENS[ten])
-		)
+		.replace(/\b(thirty|forty|fifty|sixty|seventy|eighty|ninety)\b(?!-)/g, (ten) => String(TENS[ten]))
 		.replace(/(\d+)\s*([½¼¾⅛⅜⅝⅞])/g, (_, n: string, part: string) => `${n}${FRACTIONS[part]}`)
 		.replace(/(^|\s)([½¼¾⅛⅜⅝⅞])/g, (_, gap: string, part: string) => `${gap}0${FRACTIONS[part]}`)
 		.replace(/(\d+) (1|3|5|7)\/(2|4|8)\b/g, (_, n: string, a: string, b: string) =>
@@ -141,6 +155,34 @@ export function bare(said: string): string {
 	if (bared.size > 400) bared.clear();
 	bared.set(said, text);
 	return text;
+}
+
+/**
+ * Words that say nothing of a piece: articles, pronouns, polite words, verbs of doing. What negates, compares or counts
+ * is none of them.
+ */
+const IDLE: ReadonlySet<string> = new Set(
+	`a an the this that these those it its it's they them their there here is are was be been being am will would shall should can could may might must
+	do does did doing done have has had having go goes going gone get gets getting got let lets let's need needs needed want wants wanted like likes
+	please thanks thank you i i'd i'll i'm we we'd we'll us our my your he she him her his who which what
+	so then now next also just really very quite kind sort some thing things stuff actually basically simply maybe ok okay right well yes yeah
+	for from of on onto in into through as off over up upon about around along across under above below behind beside between among
+	first second third last final finally identical same such own all each every any both
+	put place placed placing set make makes made making use uses used using take takes taken taking add adds added build built building start starts begin
+	finish finishes finished end ends ending come comes coming keep keeps hold holds stack stacks stacked arranged arrangement layer row
+	column pillar piece part bottom top topper base head body foot end finish mixed mix colour colours color colors coloured colored
+	nice pretty beautiful lovely giant huge jumbo big large small tiny standard normal regular usual usually always together alike latex balloon balloons round rounds shade
+	whole complete total extra style kind type tall high ones one's else around throughout straightaway today tonight`.split(/\s+/)
+); // prettier-ignore
+
+/** A sentence without words that say nothing; undefined where there are none. */
+export function withoutIdle(said: string): string | undefined {
+	const left = said
+		.split(' ')
+		.filter((word) => !IDLE.has(word.replace(/[,.:]+$/, '')))
+		.join(' ')
+		.replace(/^[,\s]+|[,\s]+$/g, '');
+	return left !== said && left !== '' ? left : undefined;
 }
 
 /** A text from which is taken what is understood, piece by piece; what is left is what was not. */
