@@ -62,8 +62,8 @@ export function soups(count: number): { slowest: number; text: string; over: num
 		const text = Array.from({ length: 1 + Math.floor(chance() * 14) }, () => words[Math.floor(chance() * words.length)]!).join(' '); // prettier-ignore
 		const context = contexts[i % contexts.length]!;
 		let took = Infinity;
-		// The least of two: a collection of garbage is no slow line.
-		for (let k = 0; k < 2 && took > 5; k++)
+		// The least of three: a collection of garbage is no slow line.
+		for (let k = 0; k < 3 && took > 5; k++)
 			took = Math.min(
 				took,
 				timed(() => readLine(text, context))

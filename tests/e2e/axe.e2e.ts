@@ -16,6 +16,10 @@ test('axe finds nothing serious on the screens of designing, in both themes', as
 		['/bench/lighthouse-column', (p) => p.getByRole('button', { name: /^Colourway/ }).click()],
 		['/bench/hive-column', (p) => p.getByRole('button', { name: 'Pole, joining and settling' }).click()],
 		['/bench/kelp-column', (p) => say(p, '4 11 at nonsense', 'x')],
+		[
+			'/bench/tide-gauge-pole',
+			(p) => p.getByRole('combobox', { name: 'Say a layer' }).pressSequentially('4 11 at 9 g')
+		],
 		['/bench/hive-column/lists'],
 		['/bench/jellyfish-bunch', (p) => p.getByRole('button', { name: 'Gas of jellyfish' }).click()],
 		['/bench/planets-bunch', (p) => p.getByRole('button', { name: 'More of moon' }).click()],

@@ -354,26 +354,3 @@ test('a kept design becomes a starting shape that asks for its colours and heigh
 	await page.goto('/shelf?tag=starting+shape');
 	await expect(page.getByText('1 of')).toBeVisible();
 });
-
-test('plain words are read as they were meant, said back, and are one step', async ({ page }) => {
-	await newDesign(page, 'In plain words');
-	await entry(page).fill('four white 11s sized to 9 inches, twice');
-	await expect(page.getByText(/^reads/)).toContainText('4 11 at 9 white x2');
-	await page.keyboard.press('Enter');
-	await expect(page.locator('[data-row]')).toHaveCount(1);
-	await entry(page).fill('same again in harbour blue');
-	await page.keyboard.press('Enter');
-	await expect(page.locator('[data-row]')).toHaveCount(2);
-	await entry(page).fill('3 gold 5s at 4, then one 16 inch white at 14, on an 8 ft pole');
-	await page.keyboard.press('Enter');
-	await expect(page.locator('[data-row]')).toHaveCount(4);
-	await expect(page.getByRole('button', { name: 'Pole, joining and settling' })).toContainText('pole');
-	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.locator('[data-row]')).toHaveCount(2);
-	// A word that is not understood leaves the line as it is, and says so.
-	await entry(page).fill('4 white 11s at 9 wobbly');
-	await page.keyboard.press('Enter');
-	await expect(entry(page)).toHaveValue('4 white 11s at 9 wobbly');
-	await expect(page.getByRole('alert').filter({ hasText: /\S/ })).toBeVisible();
-	await saved(page);
-});

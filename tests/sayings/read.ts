@@ -15,7 +15,13 @@ const NAMES = ['gull white', 'buoy red', 'harbour blue', 'hive gold', 'thrift pi
 const colours = NAMES.map((name) => ({ id: name, name, finish: 'matte' as const, hex: '#888888' }));
 const round = STOCK.find((m) => m.kind === 'latex-round')!;
 const materials: readonly Material[] = [
-	...STOCK.filter((m) => m.kind !== 'latex-round'),
+	...STOCK.filter((m) => m.kind !== 'latex-round' && m.kind !== 'modelling'),
+	...NAMES.map((colour) => ({
+		...STOCK.find((m) => m.mark === '260')!,
+		id: `260 ${colour}`,
+		name: `260 ${colour}`,
+		colour
+	})),
 	...NAMES.flatMap((colour) =>
 		ROUND_NOMINALS.map((n) => ({
 			...round,

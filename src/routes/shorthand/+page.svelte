@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { KEYS } from '$lib/features/bench/keys.ts';
+	import { phrases } from '$lib/core/structures/registry/language.ts';
 	import { SAYINGS } from '$lib/features/bench/sayings.ts';
 
 	const SAY = [
@@ -47,7 +48,17 @@
 	<h1 class="text-[25px]">Shorthand and shortcuts</h1>
 	<div class="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_360px]">
 		<section>
-			<h2 class="text-lg">On the entry line</h2>
+			<h2 class="text-lg">Said plainly</h2>
+			<p class="mb-3 text-muted">
+				Say it as you would tell a colleague, several rows at once if you like; below the line stands what was
+				understood, before Enter.
+			</p>
+			<ul class="mb-6 grid gap-x-6 gap-y-1 sm:grid-cols-2">
+				{#each phrases() as { kind, says } (kind)}
+					{#each says as say (say)}<li class="text-[13.5px]">“{say}”</li>{/each}
+				{/each}
+			</ul>
+			<h2 class="text-lg">In exact words</h2>
 			<p class="mb-3 text-muted">Colours are those of the design or of the Stockroom; a few letters do.</p>
 			<dl class="grid gap-x-6 gap-y-2 sm:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
 				{#each SAY as [say, means] (say)}<dt class="figures text-[13.5px] font-semibold">{say}</dt>

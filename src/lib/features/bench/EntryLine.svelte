@@ -135,6 +135,9 @@
 				class:on={stop !== null}
 				aria-pressed={stop !== null}
 				aria-label={stop ? 'Stop listening' : 'Say it aloud'}
+				title={stop
+					? 'Stop listening'
+					: 'Say it aloud. Your browser listens; some send what they hear to their maker.'}
 				onclick={dictate}><Mic size={17} aria-hidden="true" /></button
 			>
 		{/if}

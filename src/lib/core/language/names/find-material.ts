@@ -3,7 +3,7 @@ import { KIND_WORDS, type Material } from '../../materials/material.ts';
 import { shorten } from '../../units/number.ts';
 import { piecesOf, wordsBegin, wordsOf } from './name-colour.ts';
 
-interface Named {
+export interface Named {
 	readonly material: Material;
 	/** Lower case, without commas. */
 	readonly name: string;
@@ -36,6 +36,9 @@ function indexOf(materials: readonly Material[]): Index {
 	indexes.set(materials, index);
 	return index;
 }
+
+/** What is no round, each with its name cut into words, as it is looked through. */
+export const thingsByWords = (materials: readonly Material[]): readonly Named[] => indexOf(materials).others;
 
 /** The material of a name said in full, or of all before its comma; undefined where there is none. */
 export const materialCalled = (name: string, materials: readonly Material[]): Material | undefined =>

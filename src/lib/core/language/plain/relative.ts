@@ -45,7 +45,7 @@ const together = ({ count, bag, size, rest, repeat, tail }: Printed): string =>
 		.join(' ');
 
 const WORDS_BEFORE =
-	/^(?:(?:could|can|would|will) (?:you|we)(?: please)?|(?:bring|take|get) (?:it|them|that)(?: down| up)?(?= to)|let'?s (?:have|make|do) (?:it|them|that)|i(?:'d| would)? (?:rather|prefer|like)(?: have)?(?: it| them)?|not [a-z]+(?=,)|i meant?|(?:should|must|has to|needs? to|ought to) be|keep going|carry on|go on|continue|add|no|and|but|oh|actually|please|now|then|instead|better|only|just|it should be|it ought to be|they should be|let it be|make (?:it|that|them|those|these|this)|put (?:it|them)|set (?:it|them)|do (?:it|them)|have (?:it|them)|size (?:it|them)|i want (?:it|them)|turn (?:it|them)|change (?:it|them|that|the colou?r)(?: of (?:it|them|that))? (?:in)?to|(?:it|they|that) (?:is|are))\b[,:]?\s*/;
+	/^(?:(?:go|come)(?: up| down)?(?= to)|(?:build|take|bring|grow|stack) (?:it|that|them|this)(?: up)?(?= to)|make (?:this|that|the) (?:row|layer|1|one)(?= )|(?:this|that)(?: row| layer| one| 1)?(?= (?:in|at|half|an?) )|(?:could|can|would|will) (?:you|we)(?: please)?|(?:bring|take|get) (?:it|them|that)(?: down| up)?(?= to)|let'?s (?:have|make|do) (?:it|them|that)|i(?:'d| would)? (?:rather|prefer|like)(?: have)?(?: it| them)?|not [a-z]+(?=,)|i meant?|(?:should|must|has to|needs? to|ought to) be|keep going|carry on|go on|continue|add|no|and|but|oh|actually|please|now|then|instead|better|only|just|it should be|it ought to be|they should be|let it be|make (?:it|that|them|those|these|this)|put (?:it|them)|set (?:it|them)|do (?:it|them)|have (?:it|them)|size (?:it|them)|i want (?:it|them)|turn (?:it|them)|change (?:it|them|that|the colou?r)(?: of (?:it|them|that))? (?:in)?to|(?:it|they|that) (?:is|are))\b[,:]?\s*/;
 const WORDS_AFTER = /[,]?\s*\b(?:instead|please|of (?:it|that|them)|each|rather|better|this time|now|again)$/;
 
 /** A change without the words around it. */
@@ -108,7 +108,7 @@ const resized: Change = (now, said, context) => {
 	if (by !== undefined)
 		return now.size === null ? undefined : { ...now, size: shown(valueOf(now.size) + by) };
 	const to = matched(
-		String.raw`(?:(?:at|to|sized(?: to)?|inflated(?: to)?|blown(?: up)? to) ${N}(?:\s?${INCH})?|${N}\s?${INCH})`,
+		String.raw`(?:(?:at|to|size|sized(?: to)?|inflated(?: to)?|blown(?: up)? to) ${N}(?:\s?${INCH})?(?: instead of .+)?|${N}\s?${INCH}(?: instead of .+)?)`,
 		said
 	);
 	if (to) return { ...now, size: to[1] ?? to[2]! };
@@ -158,12 +158,12 @@ const recoloured: Change = (now, said, context) => {
 
 const counted: Change = (now, said) => {
 	const to = matched(
-		String.raw`(\d+)(?: balloons?)?(?: in (?:it|each|a cluster|a ring))?(?: instead of \d+)?`,
+		String.raw`(\d+)(?: balloons?)?(?: (?:in|per|for) (?:it|each|every|a|the)?(?: ?(?:cluster|ring|row|layer))?)?(?: instead of \d+)?`,
 		said
 	);
 	if (to) return { ...now, count: Number(to[1]) };
 	const by = matched(
-		String.raw`(\d+|an?(?:other)?) (more|less|fewer)(?: (?:balloons?|ones?))?(?: in (?:it|each))?`,
+		String.raw`(\d+|an?(?:other)?) (?:balloons? )?(more|less|fewer)(?: (?:balloons?|ones?))?(?: in (?:it|each))?`,
 		said
 	);
 	if (!by) return undefined;
@@ -205,7 +205,7 @@ const said: Change = (now, words) => {
 	if (/^painted$|^paint (?:it|them)$/.test(words)) return { ...now, rest: `${now.rest} painted` };
 	const side = matched(String.raw`(?:at|on|to|in)? ?(?:the )?(front|back|left|right)(?: side)?`, words);
 	if (side) return { ...now, rest: `${now.rest} ${side[1]}` };
-	const high = matched(String.raw`(?:up )?to ${N} ft`, words);
+	const high = matched(String.raw`(?:up )?to ${N} ft(?: tall| high)?`, words);
 	return high ? { ...now, repeat: 1, tail: ` to ${high[1]} ft${now.tail}` } : undefined;
 };
 
@@ -258,6 +258,11 @@ function whichPart(words: string, context: EntryContext): { part: PartInHand; re
 	const parts = partsInHand(context);
 	const found =
 		matched(String.raw`(?:make |put |have |turn |do )?(?:the )?(?:(bottom|lowest|top|last|topmost) (?:row|layer|1)|row (\d+)|(\d+)(?:st|nd|rd|th) row|(first|second|third) row)(?: is| are| should be)?,? (.+)`, words); // prettier-ignore
+	const bag = found
+		? null
+		: matched(String.raw`(?:make |put |have |turn )?(?:the|all the) (\d+)§ (.+)`, words);
+	const own = bag && parts.findLast((p) => re(String.raw`^\d+ (?:× )?${bag[1]} `).test(p.text));
+	if (bag && own) return { part: own, rest: bag[2]! };
 	if (!found) {
 		const part = parts.at(-1);
 		return part && { part, rest: words };
@@ -273,7 +278,7 @@ function whichPart(words: string, context: EntryContext): { part: PartInHand; re
 }
 
 const OUT =
-	/^(?:undo |take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
+	/^(?:undo |throw (?:out |away )|strike |take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
 
 /** What is said of a row that is there: other, out, once more. */
 export const relative: Reading = (sentence, context) => {
@@ -292,7 +297,7 @@ export const relative: Reading = (sentence, context) => {
 		const part = once[1] === 'bottom row' ? parts[0] : parts[Number(once[1]!.slice(4)) - 1];
 		return part && [part.text.replace(/×(?=\d)/, 'x')];
 	}
-	const again = /^(?:(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one| 1)?(?! (?:\d+ )?(?:layer|row)s?)|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
+	const again = /^(?:(?:the )?same as (?:that|before|last)|(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one| 1)?(?! (?:\d+ )?(?:layer|row)s?)|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
 	const which = again ? { part: parts.at(-1)!, rest: again[1]! } : whichPart(sentence, context);
 	const now = which && takenApart(which.part);
 	if (!now) return undefined;
@@ -329,6 +334,7 @@ export const whole: Reading = (sentence, context) => {
 		matched('(?:swap|exchange|change|replace) (?:the |all )?([a-z -]+?) (?:for|to|with|by|into) (?:the )?([a-z -]+)', text) ??
 		matched('(?:everything|all|what is|whatever is)(?: that is| thats)? (?:the )?([a-z -]+?) (?:should be|becomes|to|in|is) ([a-z -]+)', text) ??
 		matched('(?:the |all )?([a-z]+) (?:should|must|has to|needs to|ought to) be ([a-z -]+)', text) ??
+		matched('([a-z]+) (?:to|into) ([a-z]+)', text) ??
 		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)); // prettier-ignore
 	if (!swap || coloursIn(swap[2]!, context)?.length !== 1) return undefined;
 	return [`${swap[1]} becomes ${swap[2]}`];

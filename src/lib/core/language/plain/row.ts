@@ -259,9 +259,10 @@ function inParts(sentence: string, context: EntryContext): string | undefined {
 	if (Number(a) + Number(b) !== said.count) return undefined;
 	const [first, second] = [coloursIn(one!, context), coloursIn(other!, context)];
 	if (first?.length !== 1 || second?.length !== 1) return undefined;
-	const { bag, size } = said;
-	const rest = { bag, size };
-	return `${printed({ ...said, count: Number(a), colours: first })} with ${printed({ ...rest, count: Number(b), colours: second })}`;
+	const { bag, size, repeat, height, straight, joined, side, ...own } = said;
+	// What is said of the whole row stands behind its last part.
+	const rest = { bag, size, repeat, height, straight, joined, side };
+	return `${printed({ ...own, bag, size, count: Number(a), colours: first })} with ${printed({ ...rest, count: Number(b), colours: second })}`;
 }
 
 /** A row in plain words as the exact line that says it; undefined where a word of it is not understood. */
@@ -279,7 +280,7 @@ export function rowLine(sentence: string, context: EntryContext): string | undef
 			// “and” with another bag is a row of its own.
 			const apart =
 				both[2] === 'and' && one.bag !== undefined && other.bag !== undefined && one.bag !== other.bag;
-			if (bag !== undefined && !apart)
+			if (bag !== undefined && !apart && whole.repeat === undefined && whole.height === undefined)
 				return `${printed(whole)} with ${printed({ ...other, bag: other.bag ?? bag, size: other.size ?? size })}`;
 		}
 	}

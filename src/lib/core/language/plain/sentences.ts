@@ -21,7 +21,7 @@ const pole: Reading = (said) => {
 		said
 	);
 	if (of) return [`${of[1]} ${of[2]} ft`];
-	const out = `(?:it needs )?(?:no|without(?: an?)?|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out| needed| at all| for this one| please)?`;
+	const out = `(?:it does(?:n.t| not) need(?: an?| the)?|(?:it needs |need )?(?:no need for(?: an?)?|no|without(?: an?)?)|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out| needed| at all| for this one| please)?`;
 	return said.match(new RegExp(kind)) && matched(out, said) ? ['no pole'] : undefined;
 };
 
@@ -63,7 +63,7 @@ const piece: Reading = (said, context) => {
 	const at =
 		both ??
 		left.take(
-			/(?:,|\b(?:on|onto|to|round|around|in))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on )?(?:the )?(front|back|left|right|round)\b)?/
+			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on )?(?:the )?(front|back|left|right|round)\b)?/
 		);
 	if (!at) return undefined;
 	const row = (both ? at[1]! : at[2]!).replace('bottom row', 'row 1');

@@ -3,6 +3,7 @@ import { parseEntry } from '../read.ts';
 import { maskNames, unmask, type Masked } from '../names/whole-names.ts';
 import { again } from './again.ts';
 import { rowLine } from './row.ts';
+import { KINDS } from './kinds.ts';
 import { copies, relative, whole } from './relative.ts';
 import type { Reading } from './reading.ts';
 import { READINGS } from './sentences.ts';
@@ -15,12 +16,14 @@ const row: Reading = (said, context) => {
 	const line = rowLine(said, context);
 	return line === undefined ? undefined : [line];
 };
-const ALL: readonly Reading[] = [again, copies, ...READINGS, whole, row, relative];
+const ALL: readonly Reading[] = [again, copies, ...READINGS, ...KINDS, whole, row, relative];
 
 /** Most sentences that are looked for between commas alone. */
 const MOST_AT_ONCE = 6;
 
-/** Where one sentence of several ends. */
+/** Where one sentence of several ends, whatever follows. */
+const STRONG = /\s*(?:;|\.(?=\s|$)| \+ |,? and then\b|,? then\b)\s*/;
+/** Where one may end. */
 const ENDS =
 	/\s*(?:;|,? and (?:finally |then )?(?:on (?:the )?(?:very )?top|above)(?: (?:of )?(?:it|that|them))?,? |,? above,? (?=\d|an? )|\.(?=\s|$)| \+ |,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? |next |last(?:ly)? |finally |first |and (?:an? |\d|on ))))\s*/;
 
@@ -62,8 +65,17 @@ function readAs(said: string, { context, masked }: Desk): readonly string[] | un
 	return [unmask(line, masked)];
 }
 
-/** Sentences one after the other, each of which must be understood. */
+/** Sentences one after the other, each of which must be understood: apart where they say so, then at commas. */
 function several(said: string, desk: Desk): readonly string[] | undefined {
+	const apart = said.split(STRONG).filter((p) => p.trim() !== '');
+	if (apart.length > 1) {
+		const each = apart.map((part) => one(part.trim(), desk) ?? atCommas(part.trim(), desk));
+		if (!each.includes(undefined)) return each.flatMap((l) => l!);
+	}
+	return atCommas(said, desk);
+}
+
+function atCommas(said: string, desk: Desk): readonly string[] | undefined {
 	const parts = said.split(ENDS).filter((p) => p.trim() !== '');
 	if (parts.length < 2) return together(said, desk);
 	const lines = parts.map((part) => one(part.trim(), desk));

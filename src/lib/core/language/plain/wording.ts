@@ -12,7 +12,7 @@ const PLURAL =
 /** Words said besides what is meant. */
 const FILLERS = [
 	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
-	/^(?:i want|id like|i'd like|i would like|i'll have|ill have|i'll take|give me|let's have|lets have|let's do|lets do|we need|i need|we want|we'll have|there is|there are|it has|it gets|it needs)\b/,
+	/^(?:i want|id like|i'd like|i would like|i'll have|ill have|i'll take|give me|let me have|let me do|may i have|can i have|could i have|i'll do|i will have|let's have|lets have|let's do|lets do|we need|i need|we want|we'll have|there is|there are|it has|it gets|it needs)\b/,
 	/^(?:the )?(?:bottom|base|top|topper|collar|foot|head|middle|body|column|pillar|crown|neck)(?: row| layer| section)?\b:?(?: of| is| has)?\b,?/,
 	/^(?:a|1) (?:layer|row|ring|level) of\b/,
 	/^(?:an? )?(?:stack|column|pillar|tower|pile|bouquet|bunch|set) of\b/,
@@ -28,6 +28,9 @@ const FILLERS = [
 	/\bones?\b(?=\s*(?:at\b|$|,))/g,
 	/(?<=[a-z]) 1s?\b(?=\s*(?:at\b|$|,))/g,
 	/\b(?:for|as) (?:the|an?|my|its) (?:base|foot|bottom|collar|topper|head|top|body|middle|neck|crown|legs?|feet)\b/g,
+	/\brepeat(?= \d+ sets)/g,
+	/\b(?:round|around|at) (?:the|its) (?:neck|collar|waist|foot|feet|edge)\b/g,
+	/^[:,\s]+|[,\s]+$/g,
 	/\b(?:topper|collar)\b/g,
 	/\bto (?:finish|end|close|start|begin)(?: (?:it|with|off))?$/g,
 	/\bon (?:those|these|that|it|them)\b/g,
@@ -48,10 +51,14 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:no turning|no turn|don'?t (?:nest|turn|twist) (?:it|them)|not nested|un-?nested|stacked straight)\b/g, 'straight'],
 	[/\b(\d+) (layers|rows) (?:high|tall|deep)\b/g, '$1 $2'],
 	[/\b(\d+)[- ]balloon clusters?(?: of)?\b/g, 'cluster of $1'],
+	[/(?<=quads?.*|clusters?.*),? (?:and )?(\d+) of (?:those|these|them)$/g, ' $1 layers'],
 	[/\bhalf (?!an?\b|the\b|of\b|inch)([a-z]+),? (?:and )?half ([a-z]+)\b/g, '$1 and $2'],
 	[/\b(?:a bit|a little|slightly|quite|rather|nice and|very) (?=soft|full|loose)/g, ''],
 	[/\bfully (?:blown|filled|inflated)\b|\b(?:to the full|full size|to full)\b/g, 'full'],
 	[/\b(sand|water|marbles) (?:inside|in it|in them)\b/g, 'filled with $1'],
+	[/(?<=\d§.*)\b(?:in|per|on|for) (?:each|every|a) (?:layer|row|ring|cluster)\b/g, ''],
+	[/\b([a-z]+),? (?:and )?not ([a-z]+)$/g, '$1 instead of $2'],
+	[/\b(?:a |1 )?foot and a half\b/g, '1.5 ft'],
 	[/\b(?:rather than|in place of)\b/g, 'instead of'],
 	[/(?<=\d(?:§|″).*),? size (?=\d)/g, ' at '],
 	[/(?<=\d§[^\d]*) to (?=\d+(?:\.\d+)?″)/g, ' at '],
@@ -66,7 +73,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b([a-z]+(?: [a-z]+)?) (?:fad(?:ing|es|ed)|going|changing|blend(?:ing|ed)|shading|running|graded) (?:in)?to ([a-z]+)\b/g, 'gradient from $1 to $2'],
 	[/\b(?<!gradient |ombre |fade |fading )from ([a-z]+(?: [a-z]+)?) to ([a-z]+)\b/g, 'gradient from $1 to $2'],
 	[/\bches+ ?board\b|\bcheckerboard(?: pattern)?\b/g, 'checker'],
-	[/\b(?:up )?to (?:a height of|a total of|the) (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
+	[/\b(?:up )?to (?:a height of|a total (?:height )?of|the) (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
 	[/\b(?:up to|until|till?|as (?:high|tall) as|reaching|to reach|as far as)(?: it is| its| it's| the| (?:it|we|you) reach(?:es)?| (?:it|we|you) gets? to)? (\d+(?:\.\d+)? ft)(?: mark| line)?\b/g, 'up to $1'],
 	[/^(\d+(?:\.\d+)? ft)(?: tall| high)? of (?=.*\d)/g, 'up to $1 '],
 	[/\b(?:with )?(water|sand|marbles?)[- ]?(?:weighted|weighed)\b/g, 'filled with $1'],
@@ -115,7 +122,10 @@ export function plainly(text: string): string {
 	// Of what is wide and high, high is a measure.
 	if (!/\b(?:arch|wall|wide|garland|by)\b/.test(said)) said = said.replace(HIGH, ' $1 layers');
 	for (const [words, same] of SAME) said = said.replace(words, same);
-	return said.replace(/\s+/g, ' ').trim();
+	return said
+		.replace(/\s+(?=,)/g, '')
+		.replace(/\s+/g, ' ')
+		.trim();
 }
 
 /** Numbers in words as figures, halves with them; bags of a plural with their sign. */

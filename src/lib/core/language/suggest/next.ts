@@ -1,6 +1,7 @@
 import type { Material } from '../../materials/material.ts';
 import { KIND_WORDS } from '../../materials/material.ts';
 import type { EntryContext } from '../context.ts';
+import { thingsByWords } from '../names/find-material.ts';
 import { wordsBegin, wordsOf } from '../names/name-colour.ts';
 import { parseEntry } from '../read.ts';
 import { bagsUsed, nameHeld } from './used.ts';
@@ -61,8 +62,9 @@ function coloursBegun(
 
 function thingsBegun(begun: readonly string[], { materials, colours }: EntryContext): Candidate[] {
 	const found: Candidate[] = [];
-	for (const { kind, name, colour } of materials) {
-		if (kind === 'latex-round' || !wordsBegin(begun, wordsOf(name))) continue;
+	for (const { material, words } of thingsByWords(materials)) {
+		if (!wordsBegin(begun, words)) continue;
+		const { kind, name, colour } = material;
 		found.push({ name, what: KIND_WORDS[kind], swatch: colours.find((c) => c.id === colour)?.hex ?? null });
 		if (found.length === MOST_SUGGESTED) break;
 	}

@@ -8,6 +8,11 @@ import type { AppliedSaid } from './said.ts';
 export const language: LanguageFacet<Applied, AppliedSaid> = {
 	starts: null,
 	examples: ['put 2 5 at 4 white as eyes on row 1 front', 'put 3 5 at 3 gold as dots on wall at 5 ft'],
+	phrases: [
+		'glue two red 5s at 3 on the front of row 1 as eyes',
+		'one gold 5 at 3 either side of row 1',
+		'stick a star card on row 1 at the back'
+	],
 	shown: false,
 	read: () => undefined,
 	readAnywhere: piece,

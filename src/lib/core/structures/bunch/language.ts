@@ -14,6 +14,12 @@ export const language: LanguageFacet<Bunch, BunchSaid> = {
 		'letters TIDEWICK at 34 of gold',
 		'no weight'
 	],
+	phrases: [
+		'three white 11s in helium on 5 ft ribbons',
+		'a moon foil filled with helium on 4 ft of ribbon',
+		'the word TIDE in gold 34 inch letters',
+		'hold it down with a sack'
+	],
 	shown: true,
 	read: item,
 	readAnywhere: () => undefined,

@@ -5,6 +5,14 @@ import type { DesignUse } from './document.ts';
 export const language: LanguageFacet<DesignUse, never> = {
 	starts: null,
 	examples: [],
+	phrases: [
+		'a part called arm on the left of the column',
+		'large size, 8 ft tall',
+		'swap grey for black',
+		'without the white',
+		'priced at 40 percent margin',
+		'note: cover it with a sheet'
+	],
 	shown: false,
 	read: () => undefined,
 	readAnywhere: () => undefined,

@@ -9,6 +9,7 @@ import type { ExtrasSaid } from './said.ts';
 export const language: LanguageFacet<Extras, ExtrasSaid> = {
 	starts: null,
 	examples: ['2 to 4 reeds', '1 sandbag or 4 stakes optional'],
+	phrases: ['two stakes if needed', 'a stake or a sack', '10 ft of thin ribbon', 'bring 2 stakes along'],
 	shown: false,
 	read: () => undefined,
 	readAnywhere: lines,

@@ -53,6 +53,8 @@ export interface LanguageFacet<S, Said extends { readonly kind: string }> {
 	readonly starts: { readonly word: string; empty(): S } | null;
 	/** Lines that are read where it is in hand: the first is shown where nothing is typed yet. */
 	readonly examples: readonly string[];
+	/** The same in plain words, as a maker would say it where it is in hand: the document and the page of shorthand print them. */
+	readonly phrases: readonly string[];
 	/** Whether what is being said stands in the picture before Enter. */
 	readonly shown: boolean;
 	/** A sentence of it while it is in hand; undefined where something else is said. */

@@ -9,6 +9,11 @@ import type { FormSaid } from './said.ts';
 export const language: LanguageFacet<Form, FormSaid> = {
 	starts: { word: 'form', empty: emptyForm },
 	examples: ['6 260 black 24 wound', '6 260 black 7 + 6 as leg', '4 260 clear tie'],
+	phrases: [
+		'six red 260s wound 24 inches as legs round row 1',
+		'four gold 260s 10 inches bent 180 degrees',
+		'tie it with an uninflated red 260'
+	],
 	shown: true,
 	read: formPiece,
 	readAnywhere: () => undefined,

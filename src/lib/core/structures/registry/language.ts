@@ -37,6 +37,10 @@ const facetOf = ({ kind }: Said): LanguageFacet<Structure, Said> => OF.get(kind)
 /** Whether a sentence is about a structure, not about the design as a whole. */
 export const isSaid = (entry: { readonly kind: string }): entry is Said => OF.has(entry.kind);
 
+/** Plain words of every kind. */
+export const phrases = (): readonly { readonly kind: Kind; readonly says: readonly string[] }[] =>
+	(Object.keys(LANGUAGES) as Kind[]).map((kind) => ({ kind, says: LANGUAGES[kind].phrases }));
+
 /** The list of parts a sentence adds one to. */
 export const partOf = (said: Said) => facetOf(said).partOf?.(said);
 

@@ -59,6 +59,15 @@ const SETS: { readonly [K in SaidRun['set']]: Set<K> } = {
 export const language: LanguageFacet<Run, RunSaid> = {
 	starts: { word: 'run', empty: emptyRun },
 	examples: ['4 5 at 4 white', 'arch 20 ft by 8 ft', '60 % 5 at 4½ of 2 blue / 1 white', 'spare 2 clusters'],
+	phrases: [
+		'12 ft garland along the wall',
+		'arch 8 ft wide 7 ft high',
+		'60 % white 11s at 9 and 40 % pink 5s at 4',
+		'half fives at 4, half elevens at 9, in pink',
+		'hang it from hooks, one every two feet',
+		'fatter in the middle',
+		'infill with 3 pink 5s at 3 a foot'
+	],
 	shown: true,
 	read: runLine,
 	readAnywhere: () => undefined,

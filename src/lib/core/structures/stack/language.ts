@@ -31,6 +31,21 @@ const home: LanguageFacet<Stack, StackSaid>['home'] = (sections, _said, place): 
 export const language: LanguageFacet<Stack, StackSaid> = {
 	starts: { word: 'section', empty: emptyStack },
 	examples: ['4 11 at 9 white', '4 16 at 13 grey ×3', 'pole 7 ft', 'stands on a table'],
+	phrases: [
+		'four white elevens at nine, six layers',
+		'a quad of red 11s sized to 9½, twice',
+		'red and white spiral, quads of 11s at 9, up to 6 ft',
+		'4 11s at 9, three white, one red',
+		'four grey 16s at 13, then six layers of white quads, 11s at 9, then a gold 16 at 14',
+		'half an inch smaller',
+		'same again in red',
+		'bottom row in black',
+		'six of them',
+		'make it 6 ft tall',
+		'take row 1 out',
+		'on a 7 ft pole',
+		'stands on a box'
+	],
 	shown: true,
 	read: (r) => readStands(r) ?? readUpright(r),
 	readAnywhere: readLayer,

@@ -45,6 +45,7 @@ const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
 export const language: LanguageFacet<Weave, WeaveSaid> = {
 	starts: { word: 'weave', empty: emptyWeave },
 	examples: ['3 rows 8 white', 'panel of 10 links at 9', 'edge duplet', 'held 1 of 2'],
+	phrases: ['wall of 8 rows of 10 links at 9 red', 'three rows of 10 red', 'join them with 5s at 2 in red'],
 	shown: true,
 	read: weaveLine,
 	readAnywhere: () => undefined,
