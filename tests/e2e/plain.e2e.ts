@@ -110,7 +110,7 @@ test('said aloud where the browser can listen, and no sign of it where it cannot
 			onend: (() => void) | null = null;
 			start() {
 				setTimeout(() => {
-					this.onresult?.({ results: [[{ transcript: 'Four white elevens at ten and a half' }]] });
+					this.onresult?.({ results: [[{ words: 'Four white elevens at ten and a half' }]] });
 					this.onend?.();
 				}, 50);
 			}

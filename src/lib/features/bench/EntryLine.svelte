@@ -145,9 +145,8 @@
 	<EntryList {id} {help} anchor={input} ontake={(one) => press(() => help.take(one))} />
 </div>
 {#if pasted}<PastedRecipe {bench} texts={pasted} onclose={() => press(() => (pasted = null))} />{/if}
-{#if help.back}
-	<p class="reads" id="{id}-reads" role="status">{help.back}</p>
-{/if}
+<!-- Its room is there from the first letter: the rows do not jump from key to key. -->
+<p class="reads" id="{id}-reads" role="status" hidden={bench.text.trim() === ''}>{help.back}</p>
 {#if help.asking}
 	<div class="asks" role="alert">
 		<span>That goes into <em>{help.elsewhere}</em>, not {bench.current?.name}.</span>
@@ -187,6 +186,8 @@
 		color: var(--muted);
 	}
 	.reads {
+		contain: layout paint style;
+		min-height: 1.4em;
 		margin: -4px 10px 6px 68px;
 		font-size: 13px;
 		color: var(--muted);

@@ -30,7 +30,7 @@
 </script>
 
 <ul bind:this={list} id="{id}-list" popover="manual" role="listbox" aria-label="What can come next">
-	{#each help.suggestions as one, i (one.line)}
+	{#each help.suggestions as one, i (i)}
 		<!-- Pressed while the line keeps the focus; by keys it is taken on the line itself. -->
 		<!-- svelte-ignore a11y_click_events_have_key_events -->
 		<li
@@ -49,6 +49,7 @@
 
 <style>
 	ul {
+		contain: layout paint style;
 		position: fixed;
 		inset: auto;
 		margin: 0;

@@ -2,7 +2,7 @@
 interface Recognition {
 	lang: string;
 	interimResults: boolean;
-	onresult: ((event: { results: ArrayLike<ArrayLike<{ transcript: string }>> }) => void) | null;
+	onresult: ((event: { results: ArrayLike<ArrayLike<object>> }) => void) | null;
 	onend: (() => void) | null;
 	onerror: ((event: { error: string }) => void) | null;
 	start(): void;
@@ -14,6 +14,15 @@ type Recogniser = new () => Recognition;
 export function recogniser(): Recogniser | undefined {
 	const own = globalThis as { SpeechRecognition?: Recogniser; webkitSpeechRecognition?: Recogniser };
 	return own.SpeechRecognition ?? own.webkitSpeechRecognition;
+}
+
+/** The words of what was heard: of all the browser says of it, the one that is text. */
+function wordsOf(heard: object): string {
+	for (const key in heard) {
+		const said = (heard as Record<string, unknown>)[key];
+		if (typeof said === 'string') return said;
+	}
+	return '';
 }
 
 /** Why nothing was heard, in a sentence. */
@@ -41,7 +50,7 @@ export function listen(heard: (text: string) => void, ended: (why: string) => vo
 	own.onresult = ({ results }) =>
 		heard(
 			Array.from(results)
-				.map((r) => r[0]?.transcript ?? '')
+				.map((r) => wordsOf(r[0] ?? {}))
 				.join(' ')
 				.trim()
 		);

@@ -105,11 +105,16 @@ function* endings(text: string): Generator<{ before: string; begun: string[] }> 
 export function suggest(text: string, context: EntryContext): readonly Suggestion[] {
 	if (text.trim() === '' || text.length > LONGEST) return [];
 	const found = new Map<string, Suggestion>();
+	const wholes = new Map<string, boolean>();
 	const add = (before: string, { name, what, swatch }: Candidate) => {
 		const line = `${before}${name}`;
 		if (found.size >= MOST_SUGGESTED || line.toLowerCase() === text.toLowerCase().trim() || found.has(line))
 			return;
-		found.set(line, { line, shows: name, what, swatch, whole: parseEntry(line, context).ok });
+		// Of colours in one place all are whole, or none.
+		const key = what === 'colour' || what === 'in this design' ? `${before}#` : line;
+		const whole = wholes.get(key) ?? parseEntry(line, context).ok;
+		wholes.set(key, whole);
+		found.set(line, { line, shows: name, what, swatch, whole });
 	};
 	const gap = /\s$/.test(text) ? text : `${text} `;
 	if (/\s$/.test(text)) return [...after(gap, context, add, found)];
