@@ -98,6 +98,13 @@ function* endings(text: string): Generator<{ before: string; begun: string[] }> 
 	}
 }
 
+/** Whether a text is a whole line and ends with a colour of the design or of the Stockroom by its own name. */
+function endsInFull(text: string, context: EntryContext): boolean {
+	const said = [...endings(text)].map(({ begun }) => begun.join(' '));
+	const names = [...context.slots, ...context.colours].map((c) => c.name.toLowerCase());
+	return said.some((name) => names.includes(name)) && parseEntry(text, context).ok;
+}
+
 /**
  * What can come next on a line, the commonest of this studio first: the end of a colour, a thing or a word that is
  * begun, and behind what is whole the words that go on from there.
@@ -118,6 +125,8 @@ export function suggest(text: string, context: EntryContext): readonly Suggestio
 	};
 	const gap = /\s$/.test(text) ? text : `${text} `;
 	if (/\s$/.test(text)) return [...after(gap, context, add, found)];
+	// A line that is whole and ends with a name said in full wants nothing: a gap behind it asks what goes on.
+	if (endsInFull(text, context)) return [];
 	for (const { before, begun } of endings(text)) {
 		const counted =
 			/^\s*(?:put\s+)?\d[\d½¼¾./]*\s+$/.test(before) || /\b(?:with|spine|weight|takes \d+)\s+$/.test(before);
@@ -128,9 +137,7 @@ export function suggest(text: string, context: EntryContext): readonly Suggestio
 		if (before.trim() === '')
 			for (const one of STARTS) if (one.name.startsWith(begun.join(' '))) add(before, one);
 	}
-	if (parseEntry(text, context).ok && found.size < MOST_SUGGESTED)
-		for (const one of TAILS) if (parseEntry(`${gap}${one.name}`, context).ok) add(gap, one);
-	if (found.size === 0) after(gap, context, add, found);
+	if (found.size === 0 && !parseEntry(text, context).ok) after(gap, context, add, found);
 	return [...found.values()].sort((a, b) => Number(b.whole) - Number(a.whole));
 }
 

@@ -24,7 +24,7 @@ describe('what can come next', () => {
 		['4 11 at ', '10'],
 		['4 11 at 9 ', 'gull white'],
 		['4 11 at 9 hi', 'hive gold'],
-		['4 11 at 9 white', 'x2'],
+		['4 11 at 9 white ', 'x2'],
 		['2 st', 'stake'],
 		['put 2 mo', 'moon foil'],
 		['po', 'pole 7 ft'],
@@ -48,6 +48,8 @@ describe('what can come next', () => {
 			{ numRuns: 150 }
 		);
 	});
+	test('nothing hides the rows once a line is whole', () =>
+		expect(shown('4 11 at 9 gull white')).toEqual([]));
 	test('nothing behind nothing, nor behind what is too long', () => {
 		expect(suggest('  ', context)).toEqual([]);
 		expect(suggest('4 '.repeat(500), context)).toEqual([]);
