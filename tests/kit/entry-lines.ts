@@ -69,9 +69,9 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	],
 	fill: [[COLUMN, '1 16 at 12 white filled with sand', '1 16 at 12 white filled with water', '1 16 at 12 white filled with marbles', '1 16 at 12 white filled with 5 at 4 red', '4 11 at 9 white painted']],
 	use: [[COLUMN, 'use whisk', 'use whisk x2 on column', 'use whisk swappable']],
-	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft']],
+	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
-	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole']],
+	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole', 'stick 2 ft of stake']],
 	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],
 	host: [
 		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],

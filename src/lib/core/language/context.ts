@@ -76,5 +76,6 @@ export const KEYWORDS: ReadonlySet<string> = new Set([
 	'swappable',
 	'filled',
 	'painted',
-	'apart'
+	'apart',
+	'tied'
 ]);

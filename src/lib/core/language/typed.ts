@@ -10,7 +10,7 @@ const STACK = startOf({ kind: 'stack' });
 
 /**
  * A whole design as it would be typed on an empty one, line by line: its sections in their order, each with how it is
- * begun; what cannot be said on a line of its own (a stand chosen for a pole) is left out.
+ * begun; what cannot be said on a line of its own is left out.
  */
 export function typedLines(recipe: Recipe, materialOf: MaterialOf): string[] {
 	const standing = recipe.sections.filter((s) => !accompanies(s.structure));

@@ -30,7 +30,8 @@ function indexOf(materials: readonly Material[]): Index {
 	const byName = new Map<string, Material>();
 	for (const m of materials) {
 		const name = m.name.toLowerCase();
-		for (const said of [name, name.split(',')[0]!]) if (!byName.has(said)) byName.set(said, m);
+		for (const said of [name, name.replace(/,/g, ''), name.split(',')[0]!])
+			if (!byName.has(said)) byName.set(said, m);
 	}
 	const index = { all, others: all.filter((n) => n.material.kind !== 'latex-round'), byName };
 	indexes.set(materials, index);

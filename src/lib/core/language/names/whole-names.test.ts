@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { colours, stockRows } from '../../../../../scripts/demo/stock.ts';
 import type { Material } from '../../materials/material.ts';
+import { carriedBy } from '../../materials/carries.ts';
 import { Desk } from '../../../../../tests/sayings/read.ts';
 import { parseEntry } from '../read.ts';
 import { readLine } from '../plain/read-line.ts';
@@ -59,6 +60,22 @@ describe('anything of the Stockroom is said by its own name, whatever is in it',
 			expect(parseEntry(`3 11 at 9 white in helium on 5 ft ${m.name}`, BUNCH)).toMatchObject(item);
 			expect(parseEntry(`3 11 at 9 white in helium on 5 ft ${m.name.replace(',', '')}`, BUNCH)).toMatchObject(item); // prettier-ignore
 		}
+	});
+	test('stands and sticks carry a column: each by its name, as long as it says; one that is too short is refused', () => {
+		for (const m of others.filter((o) => o.kind === 'base' || o.kind === 'pipe')) {
+			const long = carriedBy(m);
+			if (long === undefined) continue;
+			const upright = { value: { upright: { material: m.id, length: Math.round(long * 1000) } } };
+			expect(readLine(`on the ${m.name}`, COLUMN).parsed).toMatchObject(upright);
+			expect(parseEntry(`pole 3 ft of ${m.name}`, COLUMN)).toMatchObject({
+				value: { upright: { material: m.id } }
+			});
+		}
+		expect(parseEntry('pole 8 ft of stand with 5 ft pole', COLUMN)).toMatchObject({ ok: false, say: expect.stringMatching(/carries 5′/) as string }); // prettier-ignore
+	});
+	test('a section is tied on with a thing by its name', () => {
+		for (const m of lines)
+			expect(parseEntry(`section arm left of column tied with ${m.name}`, COLUMN)).toMatchObject({ value: { section: { stand: { tie: m.id } } } }); // prettier-ignore
 	});
 	test('two things of one name are told apart in a sentence, never guessed', () => {
 		const one = materials.find((m) => m.id === 'sandbag')!;

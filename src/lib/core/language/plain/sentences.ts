@@ -4,12 +4,23 @@ import { floats, foil } from './floats.ts';
 import { mix } from './mix.ts';
 import { matched, N, type Reading } from './reading.ts';
 import { rowLine } from './row.ts';
-import { things } from './things.ts';
+import { nameOfThing, things } from './things.ts';
+import { materialCalled } from '../names/find-material.ts';
+import { carriedBy } from '../../materials/carries.ts';
+import { formatLength, um } from '../../units/length.ts';
 import { Left } from './wording.ts';
 
 const STANDS = '(?:stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
 /** `on an 8 ft pole`, `without a pole`. */
-const pole: Reading = (said) => {
+const pole: Reading = (said, context) => {
+	const named = matched(String.raw`${STANDS}(?:on|with) (?:an?|the|my|our) (.+)`, said);
+	const name = named && nameOfThing(named[1]!, context);
+	const thing = name ? materialCalled(context.masks?.get(name) ?? name, context.materials) : undefined;
+	const long = thing && carriedBy(thing);
+	if (thing && long !== undefined && (thing.kind === 'base' || thing.kind === 'pipe'))
+		return [
+			`${thing.kind === 'pipe' ? 'stick' : 'pole'} ${formatLength({ um: um(Math.round(long * 1000)), unit: 'ft' })} of ${name}`
+		];
 	const kind = '(pole|stick|mast)';
 	const tall = matched(
 		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${N} ft(?: tall| long)? ${kind}(?: through (?:it|them|the middle)| inside| in the middle| under it)?`,

@@ -3,6 +3,7 @@ import { shorten } from '../../units/number.ts';
 import { designUse } from '../../structures/design/empty.ts';
 import { ON_THE_FLOOR, type Stand } from '../../document/stand.ts';
 import type { Section } from '../../recipe/recipe.ts';
+import { findMaterial } from '../names/find-material.ts';
 import { designsCalled } from '../names/find-design.ts';
 import type { Entry, SaidSection } from '../entry.ts';
 import { KEYWORDS, type UsableDesign } from '../context.ts';
@@ -79,6 +80,11 @@ function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
 		return gap === undefined
 			? refuse('not-a-length', 'How much air between them? Type it like “gap 5 ft”.')
 			: got({ gap });
+	}
+	if (r.word('tied')) {
+		r.word('with', 'by');
+		const tie = findMaterial(r.words(), r.context.materials);
+		return tie.ok ? got({ tie: tie.value.id }) : tie;
 	}
 	if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) return atRow(r, stand);
 	if (!r.word('at')) return undefined;

@@ -1,7 +1,7 @@
 import type { Stack, Layer } from './document.ts';
 import { formatFeet, formatInches, formatLength, toMillimetres } from '../../units/length.ts';
 import type { Slot } from '../../document/slot.ts';
-import type { PrintedLine, PrintFacet } from '../facets/print.ts';
+import type { MaterialOf, PrintedLine, PrintFacet } from '../facets/print.ts';
 import { printCluster } from '../kit/print-balloon.ts';
 import { nameIn, printPlaces } from '../kit/print-words.ts';
 
@@ -30,14 +30,24 @@ function printStack(stack: Stack, nameOf: (id: string) => string): string[] {
 	].filter(Boolean);
 }
 
+/** What a pole is of, as it is typed; nothing where it is not chosen, or not there any more. */
+function ofThing(material: string | null, materialOf: MaterialOf): string {
+	const thing = material === null ? undefined : materialOf(material);
+	return thing ? ` of ${thing.name}` : '';
+}
+
 const more = (text: string): PrintedLine => ({ id: null, about: 'more', text, slot: null });
 
 export const print: PrintFacet<Stack> = {
-	lines: ({ layers, upright, onFloor, on = 'table' }, { slots }) => [
+	lines: ({ layers, upright, onFloor, on = 'table' }, { slots, materialOf }) => [
 		...layers.map((l) => ({ id: l.id, about: 'row' as const, text: printLayer(l, slots), slot: null })),
 		...(upright.kind === 'none' || upright.length === null
 			? []
-			: [more(`${upright.kind} ${formatLength({ um: upright.length, unit: 'ft' })}`)]),
+			: [
+					more(
+						`${upright.kind} ${formatLength({ um: upright.length, unit: 'ft' })}${ofThing(upright.material, materialOf)}`
+					)
+				]),
 		...(onFloor ? [] : [more(`stands on a ${on}`)])
 	],
 	said(stack, { text, lone }, { slots, materialOf }) {

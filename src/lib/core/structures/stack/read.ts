@@ -1,5 +1,7 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import type { Micrometres } from '../../units/length.ts';
+import { carriedBy } from '../../materials/carries.ts';
+import { findMaterial } from '../../language/names/find-material.ts';
+import { formatFeet, type Micrometres, type Millimetres } from '../../units/length.ts';
 import { type Joining } from '../../document/cluster.ts';
 import type { StackSaid } from './said.ts';
 import type { SaidCluster } from '../../language/said.ts';
@@ -65,5 +67,14 @@ export function upright(r: Reader): Parsed<StackSaid> | undefined {
 	if (!value) return refuse('missing', `Say how long the ${kind} is, like “${kind} 7 ft”.`);
 	const length = lengthOf(value, r.unit() ?? r.long(value));
 	if (length === undefined) return refuse('too-big', `A ${kind} is between 6 in and 100 ft long.`);
-	return got({ kind: 'upright', upright: { kind, length } });
+	if (!r.word('of')) return got({ kind: 'upright', upright: { kind, length } });
+	const of = findMaterial(r.words(), r.context.materials);
+	if (!of.ok) return of;
+	const carried = carriedBy(of.value);
+	if (carried !== undefined && carried * 1000 < length - 1)
+		return refuse(
+			'refused',
+			`${of.value.name} carries ${formatFeet(carried as Millimetres)}. Take a longer one, or say a shorter ${kind}.`
+		);
+	return got({ kind: 'upright', upright: { kind, length, material: of.value.id } });
 }

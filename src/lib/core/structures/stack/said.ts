@@ -14,6 +14,9 @@ export interface SaidLayer {
 
 export type StackSaid =
 	| { readonly kind: 'layer'; readonly layer: SaidLayer }
-	| { readonly kind: 'upright'; readonly upright: Pick<Upright, 'kind' | 'length'> }
+	| {
+			readonly kind: 'upright';
+			readonly upright: Pick<Upright, 'kind' | 'length'> & Partial<Pick<Upright, 'material'>>;
+	  }
 	/** Whether its lowest balloons touch the floor, and else what they stand on. */
 	| { readonly kind: 'stands'; readonly onFloor: boolean; readonly on?: StandsOn | undefined };
