@@ -10,7 +10,9 @@
 	}
 	let { id, help, anchor, ontake }: Props = $props();
 	let list = $state<HTMLElement>();
-	const open = $derived(help.suggestions.length > 0);
+	/** Open for as long as somebody types: to come and go from key to key costs more than to be there unseen. */
+	const open = $derived(help.wanted && anchor !== undefined);
+	const bare = $derived(help.suggestions.length === 0);
 
 	/** Below the line, or above it where there is no room: over everything, so that nothing cuts it off. */
 	$effect(() => {
@@ -29,7 +31,14 @@
 	});
 </script>
 
-<ul bind:this={list} id="{id}-list" popover="manual" role="listbox" aria-label="What can come next">
+<ul
+	class:bare-list={bare}
+	bind:this={list}
+	id="{id}-list"
+	popover="manual"
+	role="listbox"
+	aria-label="What can come next"
+>
 	{#each help.suggestions as one, i (i)}
 		<!-- Pressed while the line keeps the focus; by keys it is taken on the line itself. -->
 		<!-- svelte-ignore a11y_click_events_have_key_events -->
@@ -61,6 +70,9 @@
 		color: var(--ink);
 		box-shadow: var(--shadow);
 		font-size: 14px;
+	}
+	.bare-list {
+		visibility: hidden;
 	}
 	li {
 		display: flex;
