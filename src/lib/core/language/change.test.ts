@@ -2,7 +2,10 @@ import { describe, expect, test } from 'vitest';
 import { Desk } from '../../../../tests/sayings/read.ts';
 import { parseEntry } from './read.ts';
 import { partsInHand } from './sentences/parts.ts';
-import { readLine } from './plain/read-line.ts';
+import { applyLines, readLine } from './plain/read-line.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { stackIn } from '../structures/stack/edit.ts';
 
 const deskWith = (...lines: string[]) => {
 	const desk = new Desk();
@@ -54,3 +57,19 @@ describe('a row becomes another', () => {
 			expect([text, readLine(text, desk.context).parsed.ok]).toEqual([text, false]);
 	});
 });
+
+describe('several changes at once', () => {
+	test('each is read of what stands there by then: a row that came since is counted', () => {
+		const desk = deskWith('4 16 at 13 grey', '6 11 at 9 white');
+		const draft = structuredClone(desk.recipe) as RecipeDraft;
+		const lines = ['row 1 becomes 4 16 at 12 grey', '4 11 at 9 white', 'top row becomes 4 11 at 8 white'];
+		expect(applyLines(draft, lines, desk.context, { section: draft.sections[0]!.id }, () => 'new').ok).toBe(true);
+		expect(stackIn(draft as Recipe)!.layers.map((l) => l.clusters[0]!.places.length)).toEqual([4, 6, 4]);
+		expect(stackIn(draft as Recipe)!.layers[2]!.clusters[0]!.places[0]!.size).toMatchObject({ um: 203_200 });
+	});
+	test('a place that is said and not understood is not passed over', () => {
+		const desk = deskWith('4 16 at 13 grey', '4 11 at 9 white');
+		for (const text of ['4 red 5s at 4 behind the top row', '4 red 5s at 4 below that', '4 red 5s at 4 under the base', '4 red 5s at 4 between them'])
+			expect([text, readLine(text, desk.context).parsed.ok]).toEqual([text, false]);
+	});
+}); // prettier-ignore

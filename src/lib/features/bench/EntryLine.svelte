@@ -235,6 +235,7 @@
 		height: 30px;
 		padding: 0;
 		border-color: transparent;
+		background: transparent;
 		color: var(--muted);
 	}
 	.mic.on {
@@ -281,6 +282,12 @@
 	@media (pointer: coarse) {
 		button {
 			min-height: 44px;
+		}
+		/* As large as a finger, about the middle of a line that is lower. */
+		.mic {
+			right: 0;
+			top: -3px;
+			width: 44px;
 		}
 	}
 </style>

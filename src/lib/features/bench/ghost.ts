@@ -18,9 +18,7 @@ export function ghosted(
 	said: Seen,
 	place: EntryPlace
 ): { recipe: Recipe; ghost: string | null } {
-	let n = 0;
-	// The same ids at every keystroke: the row that is there changes, no other comes.
-	const newId = () => `ghost-${++n}`;
+	const newId = ghostIds();
 	let elsewhere: string | undefined;
 	const done = edit(
 		recipe,
@@ -30,9 +28,19 @@ export function ghosted(
 	// Said outside its section it goes to another: the entry line would lose the one it stands in.
 	if (!done || elsewhere !== undefined) return { recipe, ghost: null };
 	if (place.editing) return { recipe: done.recipe, ghost: place.editing };
-	// A setting is said of the whole; a row, a size or an arm that was not there is what is new.
-	const before = idsIn(recipe);
-	return { recipe: done.recipe, ghost: [...idsIn(done.recipe)].find((id) => !before.has(id)) ?? null };
+	return { recipe: done.recipe, ghost: newIn(done.recipe, recipe) };
+}
+
+/** A setting is said of the whole; a row, a size or an arm that was not there before is what is new. */
+function newIn(recipe: Recipe, before: Recipe): string | null {
+	const known = idsIn(before);
+	return [...idsIn(recipe)].find((id) => !known.has(id)) ?? null;
+}
+
+/** The same ids at every keystroke: the row that is there changes, no other comes. */
+function ghostIds(): () => string {
+	let n = 0;
+	return () => `ghost-${++n}`;
 }
 
 /** The same of several lines said at once; nothing of it where one of them is refused. */
@@ -42,13 +50,11 @@ export function ghostedLines(
 	context: EntryContext,
 	place: EntryPlace
 ): { recipe: Recipe; ghost: string | null } {
-	let n = 0;
-	const newId = () => `ghost-${++n}`;
+	const newId = ghostIds();
 	let all = false;
 	const done = edit(recipe, EMPTY_HISTORY, (draft) => {
 		all = applyLines(draft, lines, context, place, newId).ok;
 	});
 	if (!done || !all) return { recipe, ghost: null };
-	const before = idsIn(recipe);
-	return { recipe: done.recipe, ghost: [...idsIn(done.recipe)].find((id) => !before.has(id)) ?? null };
+	return { recipe: done.recipe, ghost: newIn(done.recipe, recipe) };
 }

@@ -82,8 +82,11 @@ export function withWholeNames(
 	return found;
 }
 
+/** A text as a part of a pattern, whatever signs are in it. */
+export const escaped = (text: string): string => text.replace(/[\\^$.*+?()[\]{}|/]/g, '\\$&');
+
 const patternOf = (texts: readonly string[]): RegExp => {
-	const words = texts.map((t) => t.replace(/[\\^$.*+?()[\]{}|/]/g, '\\$&')).join('\\s*');
+	const words = texts.map(escaped).join('\\s*');
 	return new RegExp(`(?<![\\p{L}\\p{N}])${words}(?![\\p{L}\\p{N}])`, 'u');
 };
 

@@ -2,8 +2,10 @@ import { toHeight } from '../../recipe/to-height.ts';
 import { stacksIn } from '../../structures/stack/edit.ts';
 import { printLayer } from '../../structures/stack/print.ts';
 import { MICROMETRES } from '../../units/length.ts';
+import { parseNumber, POINT } from '../../units/number.ts';
 import type { EntryContext } from '../context.ts';
 import { partsInHand, type PartInHand } from '../sentences/parts.ts';
+import { bagsOf } from './bags.ts';
 import { coloursIn } from './colours.ts';
 import { matched, N, type Reading, re } from './reading.ts';
 import { bare, INCH } from './wording.ts';
@@ -20,11 +22,11 @@ interface Printed {
 }
 const PRINTED =
 	/^(\d+) (?:× )?(\S+(?: hearts)?)(?: at (\d+(?:\.\d+)?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞]))?(?= |$)(.*?)(?: ×(\d+))?((?: straight| joined .*)*)$/;
-const PARTS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75, '⅛': 0.125, '⅜': 0.375, '⅝': 0.625, '⅞': 0.875 }; // prettier-ignore
-
-/** `9½` as a number. */
-const valueOf = (text: string): number =>
-	Number(text.replace(/[½¼¾⅛⅜⅝⅞]$/, '') || '0') + (PARTS[text.at(-1)!] ?? 0);
+/** `9½` as a number: sizes are printed so that they are read back. */
+function valueOf(text: string): number {
+	const read = parseNumber(text, POINT);
+	return read.ok ? read.value.valueOf() : 0;
+}
 
 function takenApart({ text }: Pick<PartInHand, 'text'>): Printed | undefined {
 	const found = PRINTED.exec(text);
@@ -90,16 +92,6 @@ function inchesBy(words: string): number | undefined {
 }
 
 const shown = (value: number): string => String(Math.round(value * 1000) / 1000);
-
-/** The bags a round is sold in here, small to large. */
-const bagsOf = ({ materials }: EntryContext): number[] =>
-	[
-		...new Set(
-			materials.flatMap((m) =>
-				m.kind === 'latex-round' && m.nominal !== null ? [m.nominal / MICROMETRES.in] : []
-			)
-		)
-	].sort((a, b) => a - b);
 
 type Change = (now: Printed, said: string, context: EntryContext) => Printed | undefined;
 

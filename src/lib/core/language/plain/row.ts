@@ -1,5 +1,5 @@
-import { MICROMETRES } from '../../units/length.ts';
 import type { EntryContext } from '../context.ts';
+import { bagsOf } from './bags.ts';
 import { coloursIn } from './colours.ts';
 import { N, re } from './reading.ts';
 import { BAG, bare, INCH, Left } from './wording.ts';
@@ -112,23 +112,14 @@ function counts(left: Left, said: Said): boolean {
 	return said.height === undefined || said.repeat === undefined;
 }
 
-const bagsOf = ({ materials }: EntryContext): ReadonlySet<number> => {
-	const before = bags.get(materials);
-	if (before) return before;
-	const own = new Set(materials.flatMap((m) => (m.kind === 'latex-round' && m.nominal !== null ? [m.nominal / MICROMETRES.in] : []))); // prettier-ignore
-	bags.set(materials, own);
-	return own;
-};
-const bags = new WeakMap<EntryContext['materials'], ReadonlySet<number>>();
-
 const BARE = /(?<!\S)(?<!\b(?:at|to|x) )(\d+(?:\.\d+)?)(?=[\s,]|$)/g;
 
 /** “pink 36, thirty inches”: the one bare number of a sentence that begins with its colour is the bag, where it is one. */
 function bagAfterColour(left: Left, said: Said, context: EntryContext) {
 	if (!/^\s*[a-z]/.test(left.text) || /§/.test(left.text)) return;
-	const numbers = [...left.text.matchAll(BARE)]; // prettier-ignore
+	const numbers = [...left.text.matchAll(BARE)];
 	const [only] = numbers;
-	if (numbers.length !== 1 || !bagsOf(context).has(Number(only![1]))) return;
+	if (numbers.length !== 1 || !bagsOf(context).includes(Number(only![1]))) return;
 	said.bag = only![1]!;
 	left.text = `${left.text.slice(0, only!.index)} ${left.text.slice(only!.index + only![0].length)}`;
 	if (said.repeat !== undefined && said.count === undefined) {

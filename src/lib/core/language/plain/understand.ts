@@ -22,7 +22,7 @@ const ALL: readonly Reading[] = [again, copies, ...READINGS, ...KINDS, whole, ro
 const MOST_AT_ONCE = 6;
 
 /** Where one sentence of several ends, whatever follows. */
-const STRONG = /\s*(?:;|\.(?=\s|$)| \+ |,? and then\b|,? then\b)\s*/;
+const STRONG = /\s*(?:;(?: ?above\b)?|\.(?=\s|$)| \+ |,? and then\b|,? then\b)\s*/;
 /** Where one may end. */
 const ENDS =
 	/\s*(?:;|,? and (?:finally |then )?(?:on (?:the )?(?:very )?top|above)(?: (?:of )?(?:it|that|them))?,? |,? above,? (?=\d|an? )|\.(?=\s|$)| \+ |,? and then\b|,? then\b|,(?= ?(?:\d|an? |on an? |next |last(?:ly)? |finally |first |and (?:an? |\d|on ))))\s*/;
@@ -61,8 +61,8 @@ function readAs(said: string, { context, masked }: Desk): readonly string[] | un
 			if (lines && parseEntry(lines[0]!, context).ok) return lines;
 		}
 	const line = last === undefined ? undefined : rowLine(last, { ...context, masks: masked.names });
-	if (line === undefined || !parseEntry(line, context).ok) return undefined;
-	return [unmask(line, masked)];
+	const own = line === undefined ? undefined : unmask(line, masked);
+	return own !== undefined && parseEntry(own, context).ok ? [own] : undefined;
 }
 
 /** Sentences one after the other, each of which must be understood: apart where they say so, then at commas. */

@@ -168,15 +168,15 @@ export function bare(said: string): string {
 }
 
 /**
- * Words that say nothing of a piece: articles, pronouns, polite words, verbs of doing. What negates, compares or counts
- * is none of them.
+ * Words that say nothing of a piece: articles, pronouns, polite words, verbs of doing. What negates, compares, counts or
+ * says a place by another is none of them.
  */
 const IDLE: ReadonlySet<string> = new Set(
 	`a an the this that these those it its it's they them their there here is are was be been being am will would shall should can could may might must
 	do does did doing done have has had having go goes going gone get gets getting got let lets let's need needs needed want wants wanted like likes
 	please thanks thank you i i'd i'll i'm we we'd we'll us our my your he she him her his who which what
 	so then now next also just really very quite kind sort some thing things stuff actually basically simply maybe ok okay right well yes yeah
-	for from of on onto in into through as off over up upon about around along across under above below behind beside between among
+	for from of on onto in into through as off over up upon about around along across
 	first second third last final finally identical same such own all each every any both
 	put place placed placing set make makes made making use uses used using take takes taken taking add adds added build built building start starts begin
 	finish finishes finished end ends ending come comes coming keep keeps hold holds stack stacks stacked arranged arrangement layer row

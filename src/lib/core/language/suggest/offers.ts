@@ -1,5 +1,6 @@
 import { SPOKEN } from '../tokens.ts';
 import { KEYWORDS, type EntryContext } from '../context.ts';
+import { escaped } from '../names/whole-names.ts';
 import { parseEntry } from '../read.ts';
 import { understand } from '../plain/understand.ts';
 import { bagsUsed, coloursUsed } from './used.ts';
@@ -155,5 +156,3 @@ export function offersFor(text: string, refusal: string, context: EntryContext):
 		);
 	return [...found.values()];
 }
-
-const escaped = (text: string): string => text.replace(/[\\^$.*+?()[\]{}|/]/g, '\\$&');

@@ -4,6 +4,7 @@ import { formatFeet, formatInches, toMillimetres } from '../../units/length.ts';
 import type { EntryContext } from '../context.ts';
 import type { Entry } from '../entry.ts';
 import type { LineRead } from '../plain/read-line.ts';
+import { nameHeld } from './used.ts';
 import { partsInHand } from '../sentences/parts.ts';
 
 const PATTERN: Readonly<Record<SaidPattern['kind'], string>> = {
@@ -21,8 +22,10 @@ const TIMES: Readonly<Record<number, string>> = { 2: 'twice', 3: 'three times', 
 function colourName(ref: SaidPattern['colours'][number]['ref'], context: EntryContext): string {
 	const id = 'slot' in ref ? context.colourway?.fills[ref.slot] : ref.colour;
 	const colour = context.colours.find((c) => c.id === id);
-	if (colour) return colour.finish === 'matte' ? colour.name : `${colour.name} ${colour.finish}`;
-	return 'slot' in ref ? (context.slots.find((s) => s.id === ref.slot)?.name ?? 'a colour') : ref.name;
+	return (
+		nameHeld(colour) ??
+		('slot' in ref ? (context.slots.find((s) => s.id === ref.slot)?.name ?? 'a colour') : ref.name)
+	);
 }
 
 function clusterWords(cluster: SaidCluster, context: EntryContext): string {
