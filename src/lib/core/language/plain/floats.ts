@@ -36,7 +36,7 @@ const weight: Reading = (said, context) => {
 		[
 			'(?:the )?weight (?:is|should be) (.+)',
 			'(.+?),? (?:as|for|is) (?:a |the |its )?weight',
-			'(?:hold|weigh|weight|tie|keep) (?:it|them|that)(?: down)? (?:down )?(?:with|by|to) (.+)',
+			'(?:hold|held|weighed|kept|tied|weigh|weight|tie|keep)(?: (?:it|them|that))?(?: down)? (?:down )?(?:with|by|to) (.+)',
 			'(.+) (?:to hold|holds|holding|weighing) (?:it|them) down',
 			'weighted (?:down )?(?:with|by) (.+)',
 			'weight:? (.+)'

@@ -50,10 +50,13 @@ export const mix: Reading = (said, context) => {
 		const own = coloured(even[3] ?? even[6]!, context);
 		if (a && b && own && a.rest === '' && b.rest === '') return [line('50', a, own), line('50', b, own)];
 	}
-	let text = said;
+	let text = said.replace(/^(?:an? )?(?:mix|mixture|blend)(?: of|:)? /, '');
 	// Of colours “two thirds” says their parts, before a size its share.
 	for (const [words, share] of FRACTIONS)
 		text = text.replace(words, (all, at: number) => (/^\s*(?:the )?\d+ ?[§″]|^\s*of\b/.test(text.slice(at + all.length)) || at === 0 ? share : all)); // prettier-ignore
+	// “the rest” is what is wanting of a whole.
+	const sharesSaid = [...text.matchAll(/(\d+(?:\.\d+)?) ?%/g)].reduce((sum, [, n]) => sum + Number(n), 0);
+	text = text.replace(/\b(?:the )?(?:rest|remainder)(?: of it)?(?: is| are| in)?\b/, `${100 - sharesSaid} %`);
 	const shares = [
 		...text.matchAll(/(\d+(?:\.\d+)?) ?%(?: of)?(?: the)? (.+?)(?=,? (?:and )?\d+(?:\.\d+)? ?%|$)/g)
 	];

@@ -175,6 +175,11 @@ const repeated: Change = (now, said) => {
 	if (matched('twice|double it|doubled', said)) return { ...now, repeat: 2 };
 	if (matched('thrice', said)) return { ...now, repeat: 3 };
 	if (matched('(?:only )?once', said)) return { ...now, repeat: 1 };
+	const same = matched(
+		String.raw`(\d+) more(?: of (?:the same|those|these|them|it)| like (?:it|that))`,
+		said
+	);
+	if (same) return { ...now, repeat: now.repeat + Number(same[1]) };
 	const another = matched(String.raw`another (\d+) (?:layer|row)s?`, said);
 	if (another) return { ...now, repeat: now.repeat + Number(another[1]) };
 	const more = matched(
@@ -304,7 +309,7 @@ export const whole: Reading = (sentence, context) => {
 	const { recipe } = context;
 	const text = bare(sentence);
 	const tall = matched(
-		String.raw`(?:(?:make|have|let) (?:it|this|that|them)(?: be)?|it (?:should|must|has to|needs to) be|it(?: i|')s|i want it|all|in all)? ?(?:about )?${N} (ft|cm|m)(?: (?:tall|high|over all|in all|altogether))`,
+		String.raw`(?:(?:make|have|let) (?:it|this|that|them)(?: be)?|it (?:should|must|has to|needs to) be|it(?: i|')s|i want it|(?:make )?(?:the )?(?:whole thing|lot|piece)(?: is| should be)?|all|in all)? ?(?:about )?${N} (ft|cm|m)(?: (?:tall|high|over all|in all|altogether))`,
 		sentence
 	);
 	if (tall && recipe) {
@@ -325,7 +330,7 @@ export const whole: Reading = (sentence, context) => {
 	const swap =
 		matched('(?:swap|exchange|change|replace) (?:the |all )?([a-z -]+?) (?:for|to|with|by|into) (?:the )?([a-z -]+)', text) ??
 		matched('(?:everything|all|what is|whatever is)(?: that is| thats)? (?:the )?([a-z -]+?) (?:should be|becomes|to|in|is) ([a-z -]+)', text) ??
-		matched('(?:the |all )?([a-z]+) (?:should|must|has to|needs to|ought to) be ([a-z -]+)', text) ??
+		matched('(?:the |all |every |each )?([a-z]+)(?: ones?| 1)? (?:(?:should|must|has to|needs to|ought to) be|becomes|become|turns?(?: into)?) ([a-z -]+)', text) ??
 		matched('([a-z]+) (?:to|into) ([a-z]+)', text) ??
 		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)); // prettier-ignore
 	if (!swap || coloursIn(swap[2]!, context)?.length !== 1) return undefined;

@@ -48,7 +48,7 @@ function loose(left: Left, said: Said) {
 	const inside = left.take(/\bwith (?:an? |1 )?([^,]+?) inside\b/);
 	if (inside) said.inside = inside[1]!;
 	const fill = left.take(
-		/\b(?:filled|weighted) with (sand|water|marbles)\b|\b(sand|water|marbles?)[- ]filled\b|\bwith (sand|water|marbles) in (?:it|them)\b/
+		/\b(?:filled|weighted) with (sand|water|marbles)\b|\b(sand|water|marbles?)[- ]filled\b|\bwith (sand|water|marbles) in(?: (?:it|them))?\b/
 	);
 	if (fill) said.fill = `filled with ${fill[1] ?? fill[2] ?? fill[3]}`;
 	if (left.take(/\bby eye\b/)) said.byEye = true;
@@ -82,6 +82,14 @@ function loose(left: Left, said: Said) {
 function counts(left: Left, said: Said): boolean {
 	const sets = left.take(/\b(\d+) clusters? of (\d+)(?: of)?\b/);
 	if (sets) [said.repeat, said.count] = [Number(sets[1]), Number(sets[2])];
+	// “24 white 11s at 9 in clusters of 4”: so many in all.
+	const all = left.take(/^\s*(\d+)(?!§)(?=\s.*\bin clusters of (\d+)\b)/);
+	if (all) {
+		const clusters = Number(all[1]) / Number(all[2]);
+		if (!Number.isInteger(clusters) || said.repeat !== undefined) return false;
+		said.repeat = clusters;
+		left.text = left.text.replace(/\bin (?=clusters of)/, '');
+	}
 	const height = left.take(
 		re(String.raw`\b(?:up to|to|until it(?: i|')s)(?: about)? ${N} ft(?: tall| high)?`)
 	);

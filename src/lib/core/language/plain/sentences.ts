@@ -10,7 +10,8 @@ import { carriedBy } from '../../materials/carries.ts';
 import { formatLength, um } from '../../units/length.ts';
 import { Left } from './wording.ts';
 
-const STANDS = '(?:stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
+const STANDS =
+	'(?:(?:put |stand |mount )?(?:it all|all of it|the lot|the whole thing|everything|all) |stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
 /** `on an 8 ft pole`, `without a pole`. */
 const pole: Reading = (said, context) => {
 	const named = matched(String.raw`${STANDS}(?:on|with) (?:an?|the|my|our) (.+)`, said);
@@ -69,7 +70,7 @@ const piece: Reading = (said, context) => {
 	const left = new Left(said);
 	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
 	const both = left.take(
-		/,? ?\b(?:(?:1 )?(?:on )?either side(?: of)?|(?:on )?both sides(?: of)?|(?:1 )?(?:on the |at the )?left and (?:1 )?(?:on the |at the )?right(?: of| on)?)(?: the)? ?(row \d+|top row|bottom row)/
+		/,? ?\b(?:(?:1 )?(?:on )?(?:either|each) side(?: of)?|(?:on )?both sides(?: of)?|(?:1 )?(?:on the |at the )?left and (?:1 )?(?:on the |at the )?right(?: of| on)?)(?: the)? ?(row \d+|top row|bottom row)/
 	);
 	const at =
 		both ??
@@ -94,7 +95,8 @@ const piece: Reading = (said, context) => {
 	if (!both) return [`put ${what}${how} on ${row}${side ? ` ${side}` : ''}${held}`];
 	const half = Math.max(
 		1,
-		Math.floor(Number(/^\d+/.exec(what)![0]) / (/^\s*(?:[2468])\b/.test(text) ? 2 : 1))
+		// “two either side” are two on each; “two left and right” are two in all.
+		Math.floor(Number(/^\d+/.exec(what)![0]) / (/^\s*(?:[2468])\b/.test(text) && !/either|each/.test(both[0]) ? 2 : 1)) // prettier-ignore
 	);
 	return [`put ${what.replace(/^\d+/, String(half))}${how} on ${row} left, ${half} on ${row} right${held}`];
 };

@@ -37,7 +37,7 @@ const ROLES: readonly (readonly [RegExp, string])[] = [
 
 /** Things of the Stockroom, as many as are said, alternatives with “or” between them. */
 export const things: Reading = (said, context) => {
-	let [rest, role] = [said, ''];
+	let [rest, role] = [said.replace(/^(?:with|and) /, ''), ''];
 	for (const [words, name] of ROLES) {
 		const found = words.exec(said);
 		if (!found) continue;

@@ -41,6 +41,9 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+	[/\b(group|bundle|set)(s?) of (?=\d\b(?!§))/g, 'cluster$2 of '],
+	[/(?<=clusters? of \d.*), (\d+) (?:groups|clusters|bundles)$/g, ' $1 layers'],
+	[/\banother (?=(?:[a-z]+ )?(?:quad|pair|duplet|triplet|quint|single|cluster)s?\b)/g, 'a '],
 	[/\b(\d+)[- ]?inchers?\b/g, `$1${BAG}`],
 	[/\b(?:measured|pumped|pumped up|blown|blown up|filled|air filled|brought|sized out|done|set|gauged)(?: up)? (?:at|to)(?= (?:about |around )?\d)/g, 'at'],
 	[/\b(?:through|in|with|using|on) (?:the|a) (\d+(?:\.\d+)?)(?:″| inch)? (?:hole|sizer|ring|template|gauge)\b/g, 'at $1'],
@@ -62,7 +65,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:rather than|in place of)\b/g, 'instead of'],
 	[/(?<=\d(?:§|″).*),? size (?=\d)/g, ' at '],
 	[/(?<=\d§[^\d]*) to (?=\d+(?:\.\d+)?″)/g, ' at '],
-	[/\b(smaller|bigger|larger|less|more|up|down) by ((?:half|quarter|a half|a quarter|3 quarters of|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$2 $1'],
+	[/\b(smaller|bigger|larger|less|more|up|down) by ((?:half|quarter|a half|a quarter|3 quarters of|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)(?!\S| [a-z])/g, '$2 $1'],
 	[/\b(?:reduce|shrink|lower|drop|cut)(?: (?:it|them|that|those|this))?(?: down)? by ((?:half|quarter|a half|a quarter|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$1 smaller'],
 	[/\b(?:increase|enlarge|raise|grow|blow up)(?: (?:it|them|that|those|this))?(?: up)? by ((?:half|quarter|a half|a quarter|an?|\d\S*)(?: (?:an )?inch(?:es)?|″)?)/g, '$1 bigger'],
 	[/\b(?:turning|twist(?:ed|ing)?|swirled|winding|spun)\b/g, 'spiral'],
