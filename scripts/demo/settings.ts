@@ -1,3 +1,4 @@
+import { STARTING_JOBS } from '../../src/lib/core/labour/job.ts';
 import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
 import { startingSettings } from '../../src/lib/server/db/starting-settings.ts';
 import type { Settings } from '../../src/lib/core/workspace/settings.ts';
@@ -19,11 +20,14 @@ export const settings: Settings = {
 	rates: {
 		currency: 'USD',
 		labourPerHour: 1800,
+		people: [],
+		crew: [],
 		overhead: { kind: 'hour', minor: 900 },
 		counting: 'piece',
 		defaultLoss: '1/25',
 		service: 0.95,
 		standards: STARTING_STANDARDS,
+		jobs: STARTING_JOBS,
 		rules: [
 			{ of: 'floor contact', each: '1', material: 'patch' },
 			{ of: 'cluster tied with a modelling balloon', each: '1/4', material: 'tie-260' },

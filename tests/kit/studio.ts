@@ -1,6 +1,7 @@
 import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
 import { catalogue } from '../../src/lib/core/materials/catalogue.ts';
 import { PLAIN_MATERIAL, type Colour, type Material } from '../../src/lib/core/materials/material.ts';
+import { STARTING_FIGURES } from '../../src/lib/core/pricing/terms.ts';
 import type { Rates } from '../../src/lib/core/cost/rates.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
@@ -100,14 +101,36 @@ export const floating: Material[] = [
 	)
 ];
 
+export const NO_JOB: Rates['jobs'] = {
+	usual: 'none',
+	vanPerMile: 0,
+	mph: 30,
+	templates: [
+		{
+			id: 'none',
+			name: 'nothing around it',
+			minutes: {},
+			miles: 0,
+			trips: 0,
+			goers: 1,
+			leftAs: 'set up and struck',
+			lines: []
+		}
+	]
+};
+
 export const rates: Rates = {
 	currency: 'USD',
 	labourPerHour: 1800,
+	people: [],
+	crew: [],
 	overhead: { kind: 'hour', minor: 900 },
 	counting: 'piece',
 	defaultLoss: '1/25',
 	service: 0.95,
 	standards: STARTING_STANDARDS,
+	// A job that takes nothing around its pieces: what a piece comes to is seen by itself.
+	jobs: NO_JOB,
 	rules: [
 		{ of: 'floor contact', each: '1', material: 'patch' },
 		{ of: 'cluster tied with a modelling balloon', each: '1/4', material: 'tie balloon' }
@@ -117,6 +140,7 @@ export const rates: Rates = {
 		method: 'margin',
 		margin: '50',
 		markup: '100',
+		...STARTING_FIGURES,
 		feeOnTop: true,
 		fee: { percent: '0', onTax: true, fixedMinor: 0, payments: 1 },
 		rush: '0',

@@ -139,10 +139,15 @@ describe('counting sections', () => {
 			4, 4, 6
 		]);
 		expect([used(figure(head), 'tie balloon'), used(figure(beside), 'tie balloon')]).toEqual([1, 0]);
-		expect([task(base, 'set up'), task(figure(head), 'set up'), task(figure(beside), 'set up')]).toEqual([
-			1, 1, 1
+		expect(
+			['level and look over', 'strike, small'].map((t) =>
+				[base, figure(head), figure(beside)].map((r) => task(r, t))
+			)
+		).toEqual([
+			[1, 1, 1],
+			[1, 1, 1]
 		]);
-		expect(task(figure(part('twin', ball, { times: 2 })), 'set up')).toBe(3);
+		expect(task(figure(part('twin', ball, { times: 2 })), 'level and look over')).toBe(3);
 		expect([task(figure(head), 'attach'), task(figure(beside), 'attach')]).toEqual([1, 0]);
 	});
 	test('difficulty weighs on the work of its own section only', () => {
@@ -167,7 +172,7 @@ describe('counting sections', () => {
 			[null, 3]
 		]);
 		const works = (name: string) => nested.tasks.find((t) => t.task === name)?.count;
-		expect([works('set up'), works('patch'), works('attach')]).toEqual([1, 4, 3 + 3]); // three ties to the figure, one joint in each
+		expect([works('level and look over'), works('patch'), works('attach')]).toEqual([1, 4, 3 + 3]); // three ties to the figure, one joint in each
 		const { discs, about } = drawAssembly(nested.assembly, { catalogue: studio, view: 'front' });
 		expect(discs).toHaveLength(28);
 		// What is inside another design is about the section that it is.

@@ -10,6 +10,8 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { balloonsOf, piecesOf, placedIn } from '../structures/registry/count.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import { isFloorContact, isOnSite, isPatching, sectionNeeds, sectionTasks } from '../recipe/section-work.ts';
+import type { LeftAs } from '../labour/job.ts';
+import { isDone } from '../labour/site.ts';
 import type { TaskCount } from '../labour/task.ts';
 import type { Need } from '../structures/kit/need.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
@@ -179,6 +181,10 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 		})
 	);
 }
+
+/** The work of designs on a job whose pieces are left so. */
+export const workOn = (order: readonly DesignCount[], leftAs: LeftAs): ReturnType<typeof workOf> =>
+	workOf(order).filter(({ task }) => isDone(task, leftAs));
 
 const keyOf = (design: string, { colourway, size }: Choice) => `${design}/${colourway ?? ''}/${size ?? ''}`;
 const ROOT = '';

@@ -7,7 +7,7 @@ import { money, rounded, total, type Money } from '../money/money.ts';
 import { mixed, ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
 import type { LineRole } from '../document/line-role.ts';
-import type { Rates } from './rates.ts';
+import { crewFor, type Rates } from './rates.ts';
 
 /** A line of the tape; `amount` undefined is an unknown cost. */
 export interface CostLine {
@@ -74,10 +74,11 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 	const aside = bill.lines
 		.filter((l) => !isCharged(l))
 		.map((line): AsideLine => ({ ...pieceLine(line, rates), role: line.role }));
+	const { perHour } = crewFor(rates);
 	const labour = secondsByGroup(tasks).map(({ group, seconds, tasks: own }): LabourLine => ({
 		group,
 		seconds,
-		amount: rounded(seconds.mul(rates.labourPerHour).div(3600), rates.currency),
+		amount: rounded(seconds.mul(perHour).div(3600), rates.currency),
 		tasks: own
 	}));
 	const seconds = labour.reduce((a, l) => a.add(l.seconds), ZERO);
@@ -107,14 +108,11 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 }
 
 /** What estimated counts come to at both ends, materials and the work on them; lines of unknown cost left out. */
-function spreadOf(
-	lines: readonly BillLine[],
-	tasks: readonly TimedTask[],
-	{ currency, labourPerHour, overhead }: Rates
-): Cost['spread'] {
+function spreadOf(lines: readonly BillLine[], tasks: readonly TimedTask[], rates: Rates): Cost['spread'] {
+	const { currency, overhead } = rates;
 	const estimated = lines.filter((l) => l.estimate !== null);
 	if (estimated.length === 0) return null;
-	const hour = labourPerHour + (overhead.kind === 'hour' ? overhead.minor : 0);
+	const hour = crewFor(rates).perHour.add(overhead.kind === 'hour' ? overhead.minor : 0);
 	const work = (of: 'less' | 'more') =>
 		tasks
 			.reduce((a, t) => a.add(t[of]), ZERO)

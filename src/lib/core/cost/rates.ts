@@ -1,4 +1,6 @@
 import type { FollowOnRule } from '../document/rule.ts';
+import type { JobRates } from '../labour/job.ts';
+import { crewOf, type Crew, type Person } from '../labour/people.ts';
 import type { Standards } from '../labour/standards.ts';
 import type { Currency } from '../money/money.ts';
 import type { PriceTerms } from '../pricing/terms.ts';
@@ -8,8 +10,12 @@ import type { RationalText } from '../units/rational.ts';
 /** The workspace's figures that every cost and price reads. */
 export interface Rates {
 	readonly currency: Currency;
-	/** Loaded labour, minor units an hour. */
+	/** Loaded labour, minor units an hour, where nobody is named. */
 	readonly labourPerHour: number;
+	/** Who works here, and who usually does. */
+	readonly people: readonly Person[];
+	/** Ids of those on a usual job. */
+	readonly crew: readonly string[];
 	readonly overhead:
 		| { readonly kind: 'hour'; readonly minor: number }
 		/** Per cent of materials and labour. */
@@ -20,7 +26,21 @@ export interface Rates {
 	/** Chance that the spares are enough, 0 to under 1. */
 	readonly service: number;
 	readonly standards: Standards;
+	/** What a job takes around its pieces. */
+	readonly jobs: JobRates;
 	readonly rules: readonly FollowOnRule[];
 	readonly pumps: readonly PumpProfile[];
 	readonly price: PriceTerms;
+}
+
+/** Who is on a job, with what an hour of theirs comes to. @param ids those on this one; null is the usual crew */
+export function crewFor(
+	{ people, crew, labourPerHour }: Pick<Rates, 'people' | 'crew' | 'labourPerHour'>,
+	ids: readonly string[] | null = null
+): Crew {
+	const wanted = ids ?? crew;
+	return crewOf(
+		people.filter((p) => wanted.includes(p.id)),
+		labourPerHour
+	);
 }

@@ -10,12 +10,25 @@ import {
 	type TaskGroup
 } from './task.ts';
 
+/** A build that was timed: so many units in so many seconds. */
+export interface Timing {
+	/** Calendar day, `YYYY-MM-DD`. */
+	readonly day: string;
+	readonly count: number;
+	readonly seconds: number;
+	/** A bad day, left out: it is kept and counts for nothing. */
+	readonly out: boolean;
+}
+
 /** Seconds a unit and seconds to set up a batch, and where they come from. */
 export interface Standard {
+	/** Before anything was timed: the starting figure, or what the studio typed. */
 	readonly seconds: number;
 	readonly batch: number;
 	/** Timed by the studio, typed by it, or only the starting figure. */
 	readonly origin: Origin;
+	/** What was timed, oldest first. */
+	readonly timings?: readonly Timing[];
 }
 export type Standards = Readonly<Record<Task, Standard>>;
 
@@ -26,6 +39,46 @@ export const STARTING_STANDARDS: Standards = Object.fromEntries(
 		return [task, { seconds, batch, origin: 'estimated' }];
 	})
 ) as Record<Task, Standard>;
+
+/** A figure nobody has timed weighs as much as this many timed builds. House rule. */
+export const PRIOR_WEIGHT = 6;
+/** How far a build is from its standard, as a share of it, before anything was timed. House rule, from memory. */
+export const PRIOR_SPREAD = 0.25;
+
+/** A standard as it is used, and how sure it is. */
+export interface Learned {
+	readonly seconds: number;
+	/** Of one build from it, as a share (a coefficient of variation). */
+	readonly spread: number;
+	/** Builds that count, and what they took on average; 0 where there are none. */
+	readonly timed: number;
+	readonly mean: number;
+}
+
+/**
+ * What timed builds make of a standard: the posterior mean of a normal whose prior weighs as {@link PRIOR_WEIGHT} builds,
+ * (k·m + n·x) / (k + n); its spread is pooled the same way (normal–inverse-gamma, the textbook's closed form).
+ */
+export function learned({ seconds, timings = [] }: Pick<Standard, 'seconds' | 'timings'>): Learned {
+	const counted = timings.filter((t) => !t.out && t.count > 0);
+	const n = counted.length;
+	if (n === 0) return { seconds, spread: PRIOR_SPREAD, timed: 0, mean: 0 };
+	const each = counted.map((t) => t.seconds / t.count);
+	const mean = each.reduce((a, b) => a + b, 0) / n;
+	const k = PRIOR_WEIGHT;
+	const used = (k * seconds + n * mean) / (k + n);
+	const squares = each.reduce((a, x) => a + (x - mean) ** 2, 0);
+	const prior = k * (PRIOR_SPREAD * seconds) ** 2;
+	const between = ((k * n) / (k + n)) * (mean - seconds) ** 2;
+	const variance = (prior + squares + between) / (k + n);
+	return { seconds: used, spread: used > 0 ? Math.sqrt(variance) / used : PRIOR_SPREAD, timed: n, mean };
+}
+
+/** Seconds of a standard as it is used, to the hundredth. */
+const usedSeconds = (standard: Standard): Rational =>
+	standard.timings?.length
+		? rational(Math.round(learned(standard).seconds * 100), 100)
+		: rational(standard.seconds);
 
 /** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */
 export const METHOD_FACTOR: Readonly<Record<Method, Rational>> = {
@@ -44,8 +97,9 @@ export interface TimedTask extends TaskCount {
 
 /** Time = count × standard for the method × difficulty + set-up a batch. Seconds, exact. */
 export function timeOf(count: TaskCount, standards: Standards, difficulty: RationalText = '1'): TimedTask {
-	const { seconds, batch } = standards[count.task];
-	const each = rational(seconds)
+	const standard = standards[count.task];
+	const { batch } = standard;
+	const each = usedSeconds(standard)
 		.mul(count.method === null ? 1 : METHOD_FACTOR[count.method])
 		.mul(rational(difficulty));
 	return {

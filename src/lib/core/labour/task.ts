@@ -1,47 +1,90 @@
 import { type Micrometres, inches } from '../units/length.ts';
 import type { Place } from '../document/cluster.ts';
 import { sizeKey, type Size } from '../sizing/size.ts';
+import { sphereLitres } from '../sizing/strokes.ts';
 
 /** Where a task stands on the tape. */
-export const TASK_GROUPS = ['inflate and size', 'build', 'set up, strike'] as const;
+export const TASK_GROUPS = ['inflate and size', 'build', 'at the place', 'around the job'] as const;
 export type TaskGroup = (typeof TASK_GROUPS)[number];
 
-interface TaskDefinition {
+/** What a task is counted by. */
+export type TaskUnit = 'each' | 'litre' | 'foot';
+
+export interface TaskDefinition {
 	readonly group: TaskGroup;
 	/** Seconds a unit, and to set up a batch, where a studio has not timed its own. From memory. */
 	readonly seconds: number;
 	readonly batch: number;
+	readonly unit: TaskUnit;
+	/** Done for a piece where it stands: when it comes there, or when it goes. */
+	readonly site?: 'set up' | 'strike';
 }
 
-/** Kinds of work: all that is known of one stands here. */
-export const TASK_DEFINITIONS = {
-	'inflate small': { group: 'inflate and size', seconds: 10, batch: 40 },
-	'inflate medium': { group: 'inflate and size', seconds: 15, batch: 40 },
-	'inflate large': { group: 'inflate and size', seconds: 30, batch: 40 },
-	tie: { group: 'inflate and size', seconds: 6, batch: 0 },
-	foil: { group: 'inflate and size', seconds: 40, batch: 0 },
-	cluster: { group: 'build', seconds: 22, batch: 0 },
-	attach: { group: 'build', seconds: 30, batch: 0 },
-	patch: { group: 'build', seconds: 12, batch: 0 },
-	upright: { group: 'build', seconds: 240, batch: 0 },
-	fix: { group: 'build', seconds: 35, batch: 0 },
-	'place extras': { group: 'build', seconds: 45, batch: 0 },
-	'set up': { group: 'set up, strike', seconds: 900, batch: 0 },
-	strike: { group: 'set up, strike', seconds: 480, batch: 0 },
-	'inflate modelling': { group: 'inflate and size', seconds: 20, batch: 30 },
-	'put inside': { group: 'build', seconds: 40, batch: 0 },
-	'fill weight': { group: 'build', seconds: 60, batch: 120 },
-	ribbon: { group: 'build', seconds: 30, batch: 0 },
-	twist: { group: 'build', seconds: 5, batch: 0 },
-	shape: { group: 'build', seconds: 30, batch: 0 },
-	cut: { group: 'build', seconds: 6, batch: 0 },
-	paint: { group: 'build', seconds: 60, batch: 300 },
-	thread: { group: 'build', seconds: 180, batch: 0 },
-	weave: { group: 'build', seconds: 14, batch: 0 },
-	infill: { group: 'build', seconds: 15, batch: 0 },
-	hang: { group: 'build', seconds: 60, batch: 0 }
+const inflating = (seconds: number, batch = 0, unit: TaskUnit = 'each'): TaskDefinition => ({
+	group: 'inflate and size',
+	seconds,
+	batch,
+	unit
+});
+const building = (seconds: number, batch = 0): TaskDefinition => ({
+	group: 'build',
+	seconds,
+	batch,
+	unit: 'each'
+});
+const there = (site: 'set up' | 'strike', seconds: number, unit: TaskUnit = 'each'): TaskDefinition => ({
+	group: 'at the place',
+	seconds,
+	batch: 0,
+	unit,
+	site
+});
+
+/** Kinds of work on a piece: all that is known of one stands here. What a job takes around its pieces: `job.ts`. */
+const DEFINED = {
+	'inflate small': inflating(10, 40),
+	'inflate medium': inflating(15, 40),
+	/** Taking it, sealing it, checking its size; the air itself goes by the litre. */
+	'inflate large': inflating(12, 40),
+	/** An electric inflator gives some 1000 litres a minute. */
+	'inflate large, air': inflating(0.06, 0, 'litre'),
+	tie: inflating(6),
+	foil: inflating(40),
+	'inflate modelling': inflating(20, 30),
+	'cluster of two': building(10),
+	cluster: building(22),
+	'cluster of six': building(32),
+	attach: building(30),
+	patch: building(12),
+	upright: building(240),
+	fix: building(35),
+	'place extras': building(45),
+	'put inside': building(40),
+	'fill weight': building(60, 120),
+	ribbon: building(30),
+	twist: building(5),
+	shape: building(30),
+	cut: building(6),
+	paint: building(60, 300),
+	thread: building(180),
+	weave: building(14),
+	infill: building(15),
+	hang: building(60),
+	'carry in, small': there('set up', 20),
+	'carry in': there('set up', 150),
+	'carry in, tall': there('set up', 300),
+	'set on its table': there('set up', 15),
+	'stand up': there('set up', 120),
+	'stand up, tall': there('set up', 300),
+	'level and look over': there('set up', 60),
+	'put up along': there('set up', 40, 'foot'),
+	'strike, small': there('strike', 15),
+	strike: there('strike', 120),
+	'strike, tall': there('strike', 300),
+	'take down along': there('strike', 12, 'foot')
 } as const satisfies Readonly<Record<string, TaskDefinition>>;
-export type Task = keyof typeof TASK_DEFINITIONS;
+export type Task = keyof typeof DEFINED;
+export const TASK_DEFINITIONS: Readonly<Record<Task, TaskDefinition>> = DEFINED;
 export const TASKS = Object.keys(TASK_DEFINITIONS) as Task[];
 
 /** How a balloon is brought to size. A sizer hole is the default for anything stacked. */
@@ -86,10 +129,21 @@ export const plainTask = (task: Task, count: number, ...batches: string[]): Task
 	batches
 });
 
-/** Bringing balloons of one bag and size to size. @param place what was said of one of them */
-export const sizingTask = (place: Pick<Place, 'nominal' | 'size' | 'method'>, count: number): TaskCount => ({
-	task: inflateTask(place.nominal),
-	method: methodOfPlace(place),
-	count,
-	batches: [sizeBatch(place)]
-});
+/**
+ * Bringing balloons of one bag and size to size. Large ones take what their air takes besides.
+ * @param place what was said of one of them
+ */
+export function sizingTasks(place: Pick<Place, 'nominal' | 'size' | 'method'>, count: number): TaskCount[] {
+	const task = inflateTask(place.nominal);
+	const sizing = { task, method: methodOfPlace(place), count, batches: [sizeBatch(place)] };
+	if (task !== 'inflate large' || count === 0) return [sizing];
+	const { size, nominal } = place;
+	const um = size.kind === 'value' ? size.um : size.kind === 'range' ? (size.low + size.high) / 2 : nominal;
+	return [sizing, plainTask('inflate large, air', Math.round(sphereLitres(um / 1000)) * count)];
+}
+
+/** Tying balloons together by how many they are; one by itself is no cluster. @param count clusters alike */
+export function clusterTasks(balloons: number, count: number): TaskCount[] {
+	if (balloons < 2 || count === 0) return [];
+	return [plainTask(balloons === 2 ? 'cluster of two' : balloons > 4 ? 'cluster of six' : 'cluster', count)];
+}

@@ -12,7 +12,8 @@ import type { Recipe, Section } from '../recipe/recipe.ts';
 import { printSize } from '../sizing/size.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { needsOf, tasksOf } from '../structures/registry/count.ts';
-import { isOnSite, isPatching, sectionTasks } from '../recipe/section-work.ts';
+import { siteOf } from '../labour/site.ts';
+import { isPatching, sectionTasks } from '../recipe/section-work.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
 import { SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
 import { shared } from './shared.ts';
@@ -121,7 +122,7 @@ class SectionSteps {
 
 	/** Where it stands: patches and setting up first, taking down last. */
 	site(when: 'set up' | 'strike'): MadeStep[] {
-		const work = this.#tasks.filter((t) => isOnSite(t) && t.task === when);
+		const work = this.#tasks.filter((t) => siteOf(t) === when);
 		const scaled = work.map((task) => ({ ...task, count: task.count * this.#alone }));
 		const { name } = this.section;
 		const several = this.#alone > 1 ? `${this.#alone} × ` : '';

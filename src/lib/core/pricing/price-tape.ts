@@ -1,7 +1,7 @@
 import type { Money } from '../money/money.ts';
 import { printNumber } from '../units/print-number.ts';
 import { rational } from '../units/rational.ts';
-import { METHODS } from './methods.ts';
+import { figureText, METHODS } from './methods.ts';
 import type { Priced } from './price.ts';
 import type { PriceTerms, Way } from './terms.ts';
 
@@ -19,8 +19,13 @@ export interface PriceRow {
 /** `8.875 %`: a rate as it was said, nothing rounded away. */
 export const rateText = (percent: string): string => `${printNumber(rational(percent))} %`;
 
-/** `target margin 48 %`, `markup 90 %`. */
-export const wayText = ({ method, percent }: Way): string => `${METHODS[method].called} ${rateText(percent)}`;
+/** `target margin 48 %`, `markup 90 %`, `floor by her own hour 35.00 an hour`. */
+export function wayText({ method, percent }: Way): string {
+	const { called, figure, unit } = METHODS[method];
+	if (figure === 'per cent') return `${called} ${rateText(percent)}`;
+	const typed = figureText(method, percent);
+	return `${called} ${figure === 'money' ? rational(typed).valueOf().toFixed(2) : printNumber(rational(typed))} ${unit}`.trim();
+}
 
 /**
  * The price as a tape: lines, each step with what the order leaves after it, delivery, the price as it is said, tax,

@@ -3,7 +3,8 @@ import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import type { Amount } from '../cost/amount.ts';
 import { rational, sum, ZERO, type Rational } from '../units/rational.ts';
 import { METHODS, type Fee, type PriceRefusal } from './methods.ts';
-import { wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
+import { costAlone, type Basis } from './basis.ts';
+import { methodTerms, wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
 
 /** One step of a price, in the order of the tape. */
 export interface PriceStep {
@@ -33,7 +34,9 @@ export interface PricedLine {
 export interface Priced {
 	readonly status: 'priced';
 	readonly lines: readonly PricedLine[];
-	/** The lines straight from their ways, before any step. */
+	/** What stands for the work around the job, straight from its way. */
+	readonly job: Money;
+	/** The lines and the job straight from their ways, before any step. */
 	readonly base: Money;
 	readonly steps: readonly PriceStep[];
 	/** The pieces after all steps. */
@@ -65,13 +68,17 @@ export type Price = Priced | { readonly status: 'refused'; readonly why: PriceRe
 
 /** What is priced together: lines each by its own way, and a delivery. */
 export interface Order {
-	readonly lines: readonly { readonly cost: Amount; readonly way: Way }[];
+	/** A line whose basis is not said is priced by its cost alone. */
+	readonly lines: readonly { readonly cost: Amount; readonly way: Way; readonly basis?: Basis }[];
 	readonly delivery: {
 		/** As it was said, in prices as they are said; null is priced by its way from what it costs. */
 		readonly charge: Money | null;
 		readonly cost: Amount;
 		readonly way: Way;
+		readonly basis?: Basis;
 	} | null;
+	/** What the job costs around its pieces, besides the road: priced with them, and read in their lines. */
+	readonly job?: { readonly cost: Amount; readonly way: Way; readonly basis?: Basis } | null;
 }
 
 const HUNDRED = rational(100);
@@ -100,11 +107,11 @@ export function toPricePoint(minor: number, point: PricePoint | null): number {
  * lines → rush, weekend → volume → discount → price point → minimum order → tax → deposit.
  *
  * The steps are about the pieces. A delivery stands as charged, or is priced by its way from what it costs; rush,
- * discount and minimum leave it alone. Fixed payment fees, and the fees on a delivery charged as said, are an order's:
+ * discount and minimum leave it alone. What the job takes around its pieces is priced by its way and read in their lines. Fixed payment fees, and the fees on a delivery charged as said, are an order's:
  * the lines recover them by their cost. Of pieces priced by margin m and a delivery charged at D that costs E, the
  * order leaves m · pieces + (D − E). A discount changes no line: the client reads the lines as they are without it.
  */
-export function priceOrder({ lines, delivery }: Order, terms: PriceTerms): Price {
+export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceTerms): Price {
 	const currency = lines[0]?.cost.known.currency ?? delivery?.cost.known.currency ?? 'USD';
 	const rate = share(terms.tax.percent);
 	const { inclusive } = terms.tax;
@@ -116,44 +123,53 @@ export function priceOrder({ lines, delivery }: Order, terms: PriceTerms): Price
 	const f = feeShare(terms.fee, terms.tax);
 	const fixed = rational(terms.fee.fixedMinor).mul(paymentsOf(terms));
 	const onCharge = charged ? f.mul(netOf(charged).minor) : ZERO;
-	const byWay = delivery && !charged ? [...lines, delivery] : lines;
+	const byWay = [...lines, ...(job ? [job] : []), ...(delivery && !charged ? [delivery] : [])];
 	const bases = basePrices(byWay, terms, { share: f, fixed: fixed.add(onCharge) });
+	// Where every price is typed, the work around them is in it.
+	if (job && typeof bases !== 'string' && lines.every((l) => l.way.method === 'typed'))
+		bases[lines.length] = ZERO;
 	if (typeof bases === 'string') return { status: 'refused', why: bases };
 
 	const said = bases.map(say);
 	const carried = charged ?? (delivery ? said.pop()! : zero(currency));
 	const base = total(currency, said);
-	const known = [...lines.map((l) => l.cost.known), ...(delivery ? [delivery.cost.known] : [])];
+	const all = [...lines, ...(job ? [job] : []), ...(delivery ? [delivery] : [])];
+	const known = all.map((l) => l.cost.known);
 	const cost = total(currency, known);
 	const feesOn = (net: Money): Money =>
 		net.minor === 0 ? zero(currency) : rounded(f.mul(net.minor).add(fixed), currency);
 	const leftOf = (net: Money): Money => subtract(subtract(net, cost), feesOn(net));
 	const marginOf = (net: Money) => (net.minor === 0 ? undefined : (100 * leftOf(net).minor) / net.minor);
 
-	const steps = pieceSteps(base.minor, terms).map(({ id, from, to }): PriceStep => {
+	// A typed price is what the client reads: no step but the minimum changes it.
+	const typed = lines.map(({ way: own }) => own.method === 'typed');
+	const held = said.reduce((a, m, i) => (typed[i] ? a + m.minor : a), 0);
+	const stepsOf = (own: PriceTerms) =>
+		pieceSteps(base.minor - held, {
+			...own,
+			minimumMinor: Math.max(0, own.minimumMinor - held)
+		}).map((step) => ({ ...step, from: step.from + held, to: step.to + held }));
+	const steps = stepsOf(terms).map(({ id, from, to }): PriceStep => {
 		const net = netOf(money(to + carried.minor, currency));
 		const price = money(to, currency);
 		return { id, change: money(to - from, currency), price, left: leftOf(net), margin: marginOf(net) };
 	});
 	const pieces = steps.at(-1)?.price ?? base;
-	const undiscounted = money(
-		pieceSteps(base.minor, { ...terms, discount: null }).at(-1)?.to ?? base.minor,
-		currency
-	);
-	const weights = said.map((m) => m.minor);
-	const parts = weights.some((w) => w > 0) ? allocate(undiscounted, weights) : said;
-	const all = add(pieces, carried);
-	const net = netOf(all);
-	const gross = inclusive ? all : rounded(rate.add(1).mul(all.minor), currency);
+	const undiscounted = money(stepsOf({ ...terms, discount: null }).at(-1)?.to ?? base.minor, currency);
+	const parts = shareOut(undiscounted, said.slice(0, lines.length), typed);
+	const whole = add(pieces, carried);
+	const net = netOf(whole);
+	const gross = inclusive ? whole : rounded(rate.add(1).mul(whole.minor), currency);
 	return {
 		status: 'priced',
 		lines: lines.map(({ way }, i) => ({ way, base: said[i]!, shown: parts[i]! })),
+		job: said[lines.length] ?? zero(currency),
 		base,
 		steps,
 		pieces,
 		delivery: carried,
 		discount: subtract(undiscounted, pieces),
-		said: all,
+		said: whole,
 		net,
 		fees: feesOn(net),
 		profit: leftOf(net),
@@ -162,13 +178,23 @@ export function priceOrder({ lines, delivery }: Order, terms: PriceTerms): Price
 		tax: subtract(gross, net),
 		total: gross,
 		deposit: rounded(share(terms.deposit).mul(gross.minor), currency),
-		missing: [...new Set([...lines, ...(delivery ? [delivery] : [])].flatMap((l) => l.cost.unknown))]
+		missing: [...new Set(all.flatMap((l) => l.cost.unknown))]
 	};
 }
 
+/** What the lines read of a sum: a typed price as it is, the rest by their own prices; alike where none has one. */
+function shareOut(sum: Money, said: readonly Money[], typed: readonly boolean[]): Money[] {
+	if (said.length === 0) return [];
+	const held = typed.every((t) => t) ? said.map(() => false) : typed;
+	const weights = said.map((m, i) => (held[i] ? 0 : m.minor));
+	const rest = said.reduce((a, m, i) => (held[i] ? subtract(a, m) : a), sum);
+	const shares = allocate(rest, weights.some((w) => w > 0) ? weights : held.map((h) => (h ? 0 : 1)));
+	return shares.map((own, i) => (held[i] ? said[i]! : own));
+}
+
 /** One piece or one design by itself, by the terms' own way. */
-export const price = (cost: Amount, terms: PriceTerms): Price =>
-	priceOrder({ lines: [{ cost, way: wayOf(terms) }], delivery: null }, terms);
+export const price = (cost: Amount, terms: PriceTerms, basis?: Basis): Price =>
+	priceOrder({ lines: [{ cost, way: wayOf(terms), ...(basis && { basis }) }], delivery: null }, terms);
 
 const times = (now: number, factor: Rational): number => halfAwayFromZero(factor.mul(now));
 
@@ -200,18 +226,15 @@ function pieceSteps(base: number, terms: PriceTerms) {
 	return steps;
 }
 
-function basePrices(
-	lines: readonly { readonly cost: Amount; readonly way: Way }[],
-	terms: PriceTerms,
-	fee: Fee
-): Rational[] | PriceRefusal {
+function basePrices(lines: Order['lines'], terms: PriceTerms, fee: Fee): Rational[] | PriceRefusal {
 	const costs = lines.map((l) => rational(l.cost.known.minor));
 	const all = sum(costs);
 	const bases: Rational[] = [];
-	for (const [i, { way }] of lines.entries()) {
+	const more = methodTerms(terms);
+	for (const [i, { way, basis }] of lines.entries()) {
 		const cost = costs[i]!;
 		const own = { share: fee.share, fixed: all.equals(0) ? ZERO : fee.fixed.mul(cost).div(all) };
-		const base = METHODS[way.method].price(cost, share(way.percent), own, terms.feeOnTop);
+		const base = METHODS[way.method].price(basis ?? costAlone(cost), rational(way.percent), own, more);
 		if (typeof base === 'string') return base;
 		bases.push(base);
 	}

@@ -1,4 +1,5 @@
-import type { PriceMethod } from './methods.ts';
+import type { CardRate } from './basis.ts';
+import type { LineMethod, MethodTerms, PriceMethod } from './methods.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** A tidy price: the next multiple up, or the nearest. Minor units. */
@@ -16,9 +17,10 @@ export interface PaymentFee {
 	readonly payments: number;
 }
 
-/** How a piece is priced: by margin or markup, and at how many per cent. */
+/** How a piece is priced: the method, and its one figure. */
 export interface Way {
-	readonly method: PriceMethod;
+	readonly method: LineMethod;
+	/** The figure of its method: per cent, so many times, or minor units where it is money. */
 	readonly percent: RationalText;
 }
 
@@ -33,6 +35,15 @@ export interface PriceTerms {
 	readonly margin: RationalText;
 	/** Markup, (price − cost) / cost. */
 	readonly markup: RationalText;
+	/** Times materials. */
+	readonly factor: RationalText;
+	/** Per cent of the rate card. */
+	readonly card: RationalText;
+	/** What an hour of the owner's own shall earn, minor units. */
+	readonly wage: RationalText;
+	/** What an hour is charged at by factor, minor units. */
+	readonly chargePerHour: number;
+	readonly cardRates: readonly CardRate[];
 	readonly fee: PaymentFee;
 	/** Whether a price by markup has the payment fees added on top; by margin they are always in it. */
 	readonly feeOnTop: boolean;
@@ -59,3 +70,25 @@ export const pieceTerms = (terms: PriceTerms): PriceTerms => ({
 	discount: null,
 	minimumMinor: 0
 });
+
+/** What the methods read of the terms. */
+export const methodTerms = ({ feeOnTop, chargePerHour, cardRates }: PriceTerms): MethodTerms => ({
+	feeOnTop,
+	chargePerHour,
+	card: cardRates
+});
+
+/** What a studio begins with besides margin and markup: three times materials and 45.00 an hour, the card as it stands, 30.00 an hour of her own. From memory. */
+export const STARTING_FIGURES = {
+	factor: '3',
+	card: '100',
+	wage: '3000',
+	chargePerHour: 4500,
+	cardRates: [
+		{ kind: 'column', by: 'foot', minor: 2500 },
+		{ kind: 'garland', by: 'foot', minor: 1800 },
+		{ kind: 'panel', by: 'foot', minor: 3000 },
+		{ kind: 'bunch', by: 'balloon', minor: 500 },
+		{ kind: 'other', by: 'piece', minor: 4000 }
+	] as readonly CardRate[]
+} as const;

@@ -1,4 +1,5 @@
-import { PRICE_METHODS } from '../pricing/methods.ts';
+import { jobPlanSchema } from '../labour/job.schema.ts';
+import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { CURRENCIES, type Money } from '../money/money.ts';
 import { FINISHES } from '../materials/material.ts';
@@ -15,7 +16,7 @@ const minor = z.number().int().min(0).max(1_000_000_000);
 /** Guards {@link LineWay} in the column of a line. */
 export const lineWaySchema = z.union([
 	z.literal('quote'),
-	z.strictObject({ method: z.enum(PRICE_METHODS), percent: percentSchema })
+	z.strictObject({ method: z.enum(LINE_METHODS), percent: percentSchema })
 ]) satisfies z.ZodType<LineWay, unknown>;
 
 /** Guards {@link QuoteTerms}: the JSON column and the quote builder. */
@@ -42,7 +43,8 @@ export const quoteTermsSchema = z.strictObject({
 			height: z.number().min(-500).max(11_000)
 		})
 		.nullable()
-		.optional()
+		.optional(),
+	job: jobPlanSchema.nullable().optional()
 }) satisfies z.ZodType<QuoteTerms, unknown>;
 
 const money = z.strictObject({ minor: z.number().int(), currency: z.enum(CURRENCIES) }) satisfies z.ZodType<

@@ -1,3 +1,4 @@
+import { AS_USUAL } from '../labour/job.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
@@ -57,8 +58,13 @@ describe('a quote', () => {
 		expect(two!.cost.known.minor).toBeLessThan(2 * one!.cost.known.minor);
 		expect(two!.tally.bill.balloons).toBe(2 * one!.tally.bill.balloons);
 	});
-	test('what a delivery costs may be unknown: then every total says so', () => {
-		expect(priced({ deliveryCostMinor: null }).cost.unknown).toEqual(['delivery']);
+	test('what a delivery costs is the drive and the van, unless it is said', () => {
+		const job = { ...AS_USUAL, miles: 10, trips: 2, goers: 2 };
+		const quote = priced({ deliveryCostMinor: null, job });
+		// 40 miles at 30 an hour are 80 minutes, of two people, at 18.00 and 9.00 overhead; the van costs nothing here.
+		expect(quote.job.road.minor).toBe(2 * (2400 + 1200));
+		expect(quote.cost.known.minor - priced({ deliveryCostMinor: 0 }).cost.known.minor).toBe(7200);
+		expect(priced({ deliveryCostMinor: 1500, job }).cost.known.minor).toBe(priced({ deliveryCostMinor: 0 }).cost.known.minor + 1500); // prettier-ignore
 	});
 	test('a margin no price reaches gives no amounts at all', () => {
 		const quote = priced({ margin: '100' });

@@ -1,11 +1,17 @@
 import type { PriceMethod } from '../pricing/methods.ts';
-import { join, nothing, plus, type Amount } from '../cost/amount.ts';
+import { join, type Amount } from '../cost/amount.ts';
+import type { Cost } from '../cost/cost.ts';
+import { jobCost, type JobCost } from '../cost/job-cost.ts';
+import { crewFor } from '../cost/rates.ts';
+import { AS_USUAL, jobOf, type JobPlan } from '../labour/job.ts';
+import { jobOrder } from '../pricing/job-order.ts';
 import type { Sun } from '../gas/heat.ts';
 import { add, money, zero, type Money } from '../money/money.ts';
 import { priceOrder, type Price } from '../pricing/price.ts';
 import { wayOf, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tallyOrder } from '../tally/order.ts';
+import { basisOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
 
@@ -16,7 +22,7 @@ export interface QuoteTerms {
 	readonly setting: 'indoor' | 'outdoor';
 	/** Charged for delivery as it is said; null is priced by the quote's way from what it costs. */
 	readonly deliveryMinor: number | null;
-	/** What the delivery costs the studio; null is unknown. */
+	/** What the delivery costs the studio; null is what the drive and the van come to. */
 	readonly deliveryCostMinor: number | null;
 	readonly method: PriceMethod;
 	readonly margin: RationalText;
@@ -29,6 +35,8 @@ export interface QuoteTerms {
 	readonly note: string;
 	/** The day at the venue; quotes from before it was asked say nothing. */
 	readonly climate?: QuoteClimate | null | undefined;
+	/** What the job takes around its pieces; quotes from before it was asked are usual jobs. */
+	readonly job?: JobPlan | null | undefined;
 }
 
 /** The weather a quote reckons with: what balloons sized at the studio become there. */
@@ -89,6 +97,11 @@ export interface QuotedLine {
 export interface PricedQuote {
 	readonly lines: readonly QuotedLine[];
 	readonly delivery: Money;
+	/** What the job costs around its pieces. */
+	readonly job: JobCost;
+	/** The pieces alone: one bill, one batch a size. */
+	readonly made: Cost;
+	/** Pieces, the work around them and the road. */
 	readonly cost: Amount;
 	readonly price: Price;
 	/** Taken off, as a positive amount. */
@@ -131,37 +144,44 @@ export function priceQuote(
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
 	const none = zero(currency);
-	const order = tallyOrder(items, context);
+	const rates = { ...context.rates, crew: terms.job?.crew ?? context.rates.crew };
+	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
+	const crew = crewFor(rates);
+	const order = tallyOrder(items, { ...context, rates }, job.job.template.leftAs);
 	const priceTerms = quoteTerms(base, terms);
-	const lines = items.map((item, i) => ({
-		item,
-		tally: tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null),
-		cost: order.items[i]!,
-		...wayOfLine(item, priceTerms)
-	}));
-	const deliveryCost =
-		terms.deliveryCostMinor === null ? undefined : money(terms.deliveryCostMinor, currency);
-	const delivery = {
-		charge: terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency),
-		cost: plus(nothing(currency), deliveryCost, 'delivery'),
-		way: wayOf(priceTerms)
-	};
-	const cost = join(order.cost.total, delivery.cost);
-	const price = priceOrder({ lines, delivery }, priceTerms);
+	const lines = items.map((item, i) => {
+		const own = tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null);
+		const { built, cost, bill } = own;
+		const piece = { built, cost, quantity: item.quantity, balloons: bill.balloons };
+		const basis = basisOf(piece, crew, rates.pumps, order.items[i]!);
+		return { item, tally: own, cost: order.items[i]!, basis, ...wayOfLine(item, priceTerms) };
+	});
+	const charge = terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency);
+	const isEmpty = items.length === 0;
+	const road =
+		terms.deliveryCostMinor !== null ? money(terms.deliveryCostMinor, currency) : isEmpty ? none : job.road;
+	const around = isEmpty ? road : add(road, job.rest);
+	const cost = join(order.cost.total, { known: around, unknown: [] });
+	const price = priceOrder(
+		jobOrder(lines, job, wayOf(priceTerms), jobBasis(job, crew), {
+			charge,
+			cost: terms.deliveryCostMinor === null && !isEmpty ? null : road
+		}),
+		priceTerms
+	);
+	const worked = { job, made: order.cost, cost, price };
 	if (price.status === 'refused')
 		return {
 			lines: lines.map((l) => ({ ...l, base: none, shown: none })),
-			delivery: delivery.charge ?? none,
-			cost,
-			price,
+			delivery: charge ?? none,
+			...worked,
 			discount: none,
 			subtotal: none
 		};
 	return {
 		lines: lines.map((l, i) => ({ ...l, base: price.lines[i]!.base, shown: price.lines[i]!.shown })),
 		delivery: price.delivery,
-		cost,
-		price,
+		...worked,
 		discount: price.discount,
 		subtotal: add(price.said, price.discount)
 	};

@@ -1,4 +1,4 @@
-import { PRICE_METHODS } from '../pricing/methods.ts';
+import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { SUNS } from '../gas/heat.ts';
 import type { RawQuote } from './read-form.ts';
@@ -40,7 +40,7 @@ export const rawQuoteSchema = z.strictObject({
 				sizeId: text(64).default(''),
 				quantity: text(40),
 				/** A page opened before lines had ways of their own says none. */
-				way: z.enum(['own', 'quote', ...PRICE_METHODS]).default('own'),
+				way: z.enum(['own', 'quote', ...LINE_METHODS]).default('own'),
 				percent: text(40).default('')
 			})
 		)

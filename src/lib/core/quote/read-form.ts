@@ -5,7 +5,7 @@ import { readForm } from '../forms/read-form.ts';
 import type { Sun } from '../gas/heat.ts';
 import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import type { Currency } from '../money/money.ts';
-import { METHODS, type PriceMethod } from '../pricing/methods.ts';
+import { figureKept, figureText, METHODS, type LineMethod, type PriceMethod } from '../pricing/methods.ts';
 import { methodField } from '../pricing/method-field.ts';
 import type { Discount } from '../pricing/terms.ts';
 import type { NumberStyle } from '../units/number.ts';
@@ -51,8 +51,8 @@ export interface RawLine {
 	readonly colourwayId: string;
 	readonly sizeId: string;
 	readonly quantity: string;
-	/** As its design says (or the quote, where that says nothing), as the quote, or its own with its per cent. */
-	readonly way: 'own' | 'quote' | PriceMethod;
+	/** As its design says (or the quote, where that says nothing), as the quote, or its own with its figure. */
+	readonly way: 'own' | 'quote' | LineMethod;
 	readonly percent: string;
 }
 
@@ -198,7 +198,7 @@ function lineOf({
 				? way === 'quote'
 					? way
 					: null
-				: { method: way, percent: rationalText(own) }
+				: { method: way, percent: figureKept(way, own) }
 	};
 }
 
@@ -243,7 +243,7 @@ export function printQuote(
 			sizeId: sizeId ?? '',
 			quantity: String(quantity),
 			way: way === null ? 'own' : way === 'quote' ? 'quote' : way.method,
-			percent: way === null || way === 'quote' ? '' : number(way.percent)
+			percent: way === null || way === 'quote' ? '' : number(figureText(way.method, way.percent))
 		}))
 	};
 }

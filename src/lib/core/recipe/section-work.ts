@@ -1,7 +1,8 @@
 import type { Section, Recipe } from './recipe.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Need } from '../structures/kit/need.ts';
-import { needsOf, tasksOf } from '../structures/registry/count.ts';
+import { siteOf, siteTasks } from '../labour/site.ts';
+import { needsOf, siteOfStructure, tasksOf } from '../structures/registry/count.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import { rational } from '../units/rational.ts';
@@ -28,9 +29,8 @@ export const isFloorContact = (need: Need): boolean => need.what === 'count' && 
  * or hangs beside it over the floor, is attached to it.
  */
 export function sectionTasks(recipe: Recipe, section: Section): readonly TaskCount[] {
-	const own = tasksOf(section.structure).filter(
-		({ task }) => section.stand.by === null || (task !== 'set up' && task !== 'strike')
-	);
+	const site = section.stand.by === null ? siteOfStructure(section.structure) : null;
+	const own = [...tasksOf(section.structure), ...(site ? siteTasks(site) : [])];
 	// Pieces are fixed one by one: their section is no thing of its own to attach.
 	const empty = isOnHosts(section.structure) || (own.length === 0 && !nestedIn(section.structure));
 	if (standsOnFloor(recipe, section) || empty) return own;
@@ -38,4 +38,4 @@ export function sectionTasks(recipe: Recipe, section: Section): readonly TaskCou
 }
 
 /** Work on the spot, which a design inside another does not take again. */
-export const isOnSite = ({ task }: TaskCount): boolean => task === 'set up' || task === 'strike';
+export const isOnSite = (task: TaskCount): boolean => siteOf(task) !== undefined;

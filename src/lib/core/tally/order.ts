@@ -1,9 +1,10 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, explode, workOf, type DesignCount } from '../bom/explode.ts';
+import { countDesigns, explode, workOn, type DesignCount } from '../bom/explode.ts';
 import type { Amount } from '../cost/amount.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import { splitCost } from '../cost/split-cost.ts';
 import { DomainError } from '../errors.ts';
+import { AS_USUAL, jobOf, type LeftAs } from '../labour/job.ts';
 import { timeAll } from '../labour/standards.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -32,7 +33,11 @@ export interface TalliedOrder {
  *
  * An item that cannot be counted (a cycle, too many balloons) costs an unknown sum, under its name.
  */
-export function tallyOrder(items: readonly OrderItem[], context: TallyContext): TalliedOrder {
+export function tallyOrder(
+	items: readonly OrderItem[],
+	context: TallyContext,
+	leftAs: LeftAs = jobOf(AS_USUAL, context.rates.jobs).template.leftAs
+): TalliedOrder {
 	const { rates, catalogue, library } = context;
 	const { pumps, standards } = rates;
 	const designs = items.map(({ recipe, colourway, size = null, quantity }): DesignCount[] | undefined => {
@@ -44,7 +49,7 @@ export function tallyOrder(items: readonly OrderItem[], context: TallyContext): 
 		}
 	});
 	const needs = designs.flatMap((own, line) => explode(own ?? []).map((need) => ({ ...need, line })));
-	const work = designs.map((own) => workOf(own ?? []));
+	const work = designs.map((own) => workOn(own ?? [], leftAs));
 	const counted = bill(needs, { ...rates, catalogue });
 	const made = cost(counted, timeAll(work.flat(), standards), rates);
 	const shares = splitCost(

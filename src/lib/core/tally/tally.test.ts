@@ -39,17 +39,18 @@ describe('cost, worked by hand', () => {
 		expect(formatAmount(result.cost.materialsTotal.known)).toBe('6.36');
 	});
 	test('labour: every task by its standard', () => {
-		// inflate 4 × 30 + 40, 25 × 15 + 2 × 40, tie 29 × 6; cluster 7 × 22, attach 7 × 30, patch 4 × 12; set up 900, strike 480
-		const seconds = { 'inflate and size': 160 + 455 + 174, build: 154 + 210 + 48, 'set up, strike': 1380 };
+		// inflate 4 × 12 + 40 and 4 × 19 L at 0.06, 25 × 15 + 2 × 40, tie 29 × 6; cluster 7 × 22, attach 7 × 30, patch 4 × 12;
+		// four and a half feet: carry in 150, stand up 120, level 60, strike 120
+		const seconds = { 'inflate and size': 88 + 4.56 + 455 + 174, build: 154 + 210 + 48, 'at the place': 450 };
 		expect(Object.fromEntries(result.cost.labour.map((l) => [l.group, l.seconds.valueOf()]))).toEqual(
 			seconds
 		);
-		expect(formatAmount(result.cost.labourTotal)).toBe('12.91'); // 2581 s at 18.00 an hour: 3.95 + 2.06 + 6.90
-		expect(formatAmount(result.cost.overhead)).toBe('6.45');
+		expect(formatAmount(result.cost.labourTotal)).toBe('7.92'); // 1583.56 s at 18.00 an hour: 3.61 + 2.06 + 2.25
+		expect(formatAmount(result.cost.overhead)).toBe('3.96');
 	});
 	test('the total is the sum of its lines, and the price meets the margin', () => {
-		expect(formatAmount(result.cost.total.known)).toBe('25.72');
-		expect(result.price).toMatchObject({ status: 'priced', net: { minor: 5144 } });
+		expect(formatAmount(result.cost.total.known)).toBe('18.24');
+		expect(result.price).toMatchObject({ status: 'priced', net: { minor: 3648 } });
 	});
 	test('whole bags opened: both ways shown, one chosen', () => {
 		expect(formatAmount(result.cost.otherCounting.known)).toBe('56.00'); // 25 + 17 + 10 + 4

@@ -1,15 +1,21 @@
 import { checkBill } from '../checks/bill.ts';
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, drawable, explode, workOf } from '../bom/explode.ts';
+import { countDesigns, drawable, explode, workOn } from '../bom/explode.ts';
 import type { Library } from '../recipe/library.ts';
 import { cost, type Cost } from '../cost/cost.ts';
-import type { Rates } from '../cost/rates.ts';
+import { crewFor, type Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
+import { jobCost, type JobCost } from '../cost/job-cost.ts';
+import { AS_USUAL, jobOf } from '../labour/job.ts';
 import { timeAll, type TimedTask } from '../labour/standards.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { add, subtract, type Money } from '../money/money.ts';
-import { price, type Price } from '../pricing/price.ts';
-import { pieceTerms, type PriceTerms, type Way } from '../pricing/terms.ts';
+import type { Basis } from '../pricing/basis.ts';
+import { basisOf, jobBasis } from './piece-basis.ts';
+import type { PriceMethod } from '../pricing/methods.ts';
+import { jobOrder } from '../pricing/job-order.ts';
+import { price, priceOrder, type Price } from '../pricing/price.ts';
+import { pieceTerms, wayOf, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { resolve } from '../recipe/resolve.ts';
@@ -47,7 +53,9 @@ export interface Tally {
 	readonly terms: PriceTerms;
 	/** Of the pieces by themselves: what belongs to an order is not in it. */
 	readonly price: Price;
-	/** Of an order of just these. */
+	/** What the job takes around them, as the studio's usual job. */
+	readonly job: JobCost;
+	/** Of a job of just these: the work around it, the road and what belongs to an order are in it. */
 	readonly order: Price;
 	/** The price of the pieces at both ends of what estimated counts may cost; null where nothing is estimated. */
 	readonly ends: { readonly low: Price; readonly high: Price } | null;
@@ -84,7 +92,8 @@ export function tally(
 	const wanted = { recipe: plain, colourway, size, quantity: rational(quantity), pumps: rates.pumps };
 	const designs = attempt(() => drawable(countDesigns(wanted, library), wanted), findings);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
-	const tasks = designs ? timeAll(workOf(designs), rates.standards) : [];
+	const job = jobCost(jobOf(AS_USUAL, rates.jobs), rates);
+	const tasks = designs ? timeAll(workOn(designs, job.job.template.leftAs), rates.standards) : [];
 	const assembly = designs
 		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)
 		: NOTHING_STANDS;
@@ -96,6 +105,13 @@ export function tally(
 	// What cannot be counted costs nobody knows what: never nothing.
 	const made = designs ? costed : { ...costed, total: { ...costed.total, unknown: [recipe.name] } };
 	const terms = termsFor(recipe, rates);
+	const crew = crewFor(rates);
+	const basis = basisOf(
+		{ built: recipe, cost: costed, quantity, balloons: counted.balloons },
+		crew,
+		rates.pumps,
+		made.total
+	);
 	findings.push(
 		...recipe.sections.flatMap((section) =>
 			check(section.structure, {
@@ -123,17 +139,21 @@ export function tally(
 		tasks,
 		cost: made,
 		terms,
-		price: price(made.total, pieceTerms(terms)),
-		order: price(made.total, terms),
-		ends: endsOf(made, pieceTerms(terms)),
+		price: price(made.total, pieceTerms(terms), basis),
+		job,
+		order: priceOrder(
+			jobOrder([{ cost: made.total, way: wayOf(terms), basis }], job, wayOf(terms), jobBasis(job, crew)),
+			terms
+		),
+		ends: endsOf(made, pieceTerms(terms), basis),
 		findings: silenced.length === 0 ? findings : findings.filter((f) => !silenced.includes(f)),
 		silenced
 	};
 }
 
-function endsOf({ total, spread }: Cost, terms: PriceTerms): Tally['ends'] {
+function endsOf({ total, spread }: Cost, terms: PriceTerms, basis: Basis): Tally['ends'] {
 	if (!spread || (spread.less.minor === 0 && spread.more.minor === 0)) return null;
-	const at = (known: Money) => price({ ...total, known }, terms);
+	const at = (known: Money) => price({ ...total, known }, terms, { ...basis, cost: rational(known.minor) });
 	return { low: at(subtract(total.known, spread.less)), high: at(add(total.known, spread.more)) };
 }
 
@@ -141,7 +161,10 @@ function endsOf({ total, spread }: Cost, terms: PriceTerms): Tally['ends'] {
 export const termsFor = ({ pricing }: Pick<Recipe, 'pricing'>, { price: terms }: Rates): PriceTerms =>
 	pricing ? withWay(terms, pricing) : terms;
 
-export const withWay = (terms: PriceTerms, { method, percent }: Way): PriceTerms => ({
+export const withWay = (
+	terms: PriceTerms,
+	{ method, percent }: Way & { readonly method: PriceMethod }
+): PriceTerms => ({
 	...terms,
 	method,
 	[method]: percent

@@ -4,6 +4,10 @@ import { CURRENCIES } from '../money/money.ts';
 import { STARTING_STANDARDS, type Standards } from '../labour/standards.ts';
 import { TASKS } from '../labour/task.ts';
 import { COUNTS } from '../document/rule.ts';
+import { jobRatesSchema } from '../labour/job.schema.ts';
+import { personSchema } from '../labour/people.schema.ts';
+import { CARD_BY, CARD_CLASSES } from '../pricing/basis.ts';
+import { STARTING_FIGURES } from '../pricing/terms.ts';
 import type { Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
@@ -16,7 +20,21 @@ const standard = z.strictObject({
 	seconds: z.number().min(0).max(86_400),
 	batch: z.number().min(0).max(86_400),
 	/** What was saved before origins were asked is the starting figure. */
-	origin: z.enum(['typed', 'measured', 'estimated', 'derived']).default('estimated')
+	origin: z.enum(['typed', 'measured', 'estimated', 'derived']).default('estimated'),
+	timings: z
+		.array(
+			z.strictObject({
+				day: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+				count: z.number().int().min(1).max(10_000),
+				seconds: z
+					.number()
+					.min(0.1)
+					.max(86_400 * 7),
+				out: z.boolean()
+			})
+		)
+		.max(200)
+		.optional()
 });
 
 export const discountSchema = z.discriminatedUnion('kind', [
@@ -28,6 +46,16 @@ export const priceTermsSchema = z.strictObject({
 	method: z.enum(PRICE_METHODS),
 	margin: percentSchema,
 	markup: percentSchema,
+	/** Settings from before these ways were there take the usual figures. */
+	factor: percentSchema.default(STARTING_FIGURES.factor),
+	card: percentSchema.default(STARTING_FIGURES.card),
+	wage: percentSchema.default(STARTING_FIGURES.wage),
+	chargePerHour: minor.default(STARTING_FIGURES.chargePerHour),
+	cardRates: z
+		.array(z.strictObject({ kind: z.enum(CARD_CLASSES), by: z.enum(CARD_BY), minor }))
+		.max(20)
+		.optional()
+		.transform((own) => own ?? STARTING_FIGURES.cardRates),
 	fee: z.strictObject({
 		percent: percentSchema,
 		onTax: z.boolean(),
@@ -65,6 +93,8 @@ export const settingsSchema = z.strictObject({
 	rates: z.strictObject({
 		currency: z.enum(CURRENCIES),
 		labourPerHour: minor,
+		people: z.array(personSchema).max(30).default([]),
+		crew: z.array(z.string().max(40)).max(30).default([]),
 		overhead: z.discriminatedUnion('kind', [
 			z.strictObject({ kind: z.literal('hour'), minor }),
 			z.strictObject({ kind: z.literal('percent'), percent: percentSchema })
@@ -73,9 +103,12 @@ export const settingsSchema = z.strictObject({
 		defaultLoss: rational,
 		service: z.number().min(0).lt(1),
 		/** Tasks that came after the settings were saved start at their starting standard. */
-		standards: z
-			.partialRecord(z.enum(TASKS), standard)
-			.transform((own): Standards => ({ ...STARTING_STANDARDS, ...own })),
+		standards: z.record(z.string(), standard).transform((own): Standards => ({
+			...STARTING_STANDARDS,
+			// Work that is no longer told so is left out.
+			...Object.fromEntries(Object.entries(own).filter(([task]) => (TASKS as string[]).includes(task)))
+		})),
+		jobs: jobRatesSchema,
 		rules: z
 			.array(z.strictObject({ of: z.enum(COUNTS), each: rational, material: z.string().nullable() }))
 			.max(40),

@@ -1,4 +1,6 @@
+import { STARTING_JOBS } from '../../core/labour/job.ts';
 import { STARTING_STANDARDS } from '../../core/labour/standards.ts';
+import { STARTING_FIGURES } from '../../core/pricing/terms.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 
 /**
@@ -14,17 +16,21 @@ export const startingSettings: Settings = {
 	rates: {
 		currency: 'USD',
 		labourPerHour: 2000,
+		people: [],
+		crew: [],
 		overhead: { kind: 'hour', minor: 800 },
 		counting: 'piece',
 		defaultLoss: '1/25',
 		service: 0.95,
 		standards: STARTING_STANDARDS,
+		jobs: STARTING_JOBS,
 		rules: [],
 		pumps: [],
 		price: {
 			method: 'margin',
 			margin: '50',
 			markup: '100',
+			...STARTING_FIGURES,
 			fee: { percent: '29/10', onTax: true, fixedMinor: 30, payments: 1 },
 			feeOnTop: true,
 			rush: '0',

@@ -57,9 +57,11 @@ const piecesOf = ({ pieces }: Applied) => rational(pieces.reduce((a, p) => a + c
 
 /** Faces, wings, spots: pieces on a host. */
 export const count: CountFacet<Applied> = {
+	sold: 'other',
 	balloons: ({ pieces }) => pieces.reduce((a, p) => a + (p.what.kind === 'balloon' ? countOfPiece(p) : 0), 0),
 	pieces: piecesOf,
 	placed: (s) => piecesOf(s).add(1),
 	needs,
-	tasks
+	tasks,
+	site: () => null
 };

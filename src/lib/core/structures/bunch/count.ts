@@ -1,3 +1,4 @@
+import type { SitePiece } from '../../labour/site.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import { matchKey } from '../../materials/catalogue.ts';
 import type { MaterialKind } from '../../materials/material.ts';
@@ -146,18 +147,25 @@ function tasks({ items, weight }: Bunch): TaskCount[] {
 		if (item.ribbon) push('ribbon', ribbonsOf(item));
 	}
 	if (weight?.kind === 'balloon') found.push(...ownTasks(weight.balloon, 1));
-	if (items.length > 0) {
-		push('set up', 1);
-		push('strike', 1);
-	}
 	return found;
 }
 
 /** Bouquet, centrepiece, foil on ribbon, a word of foils. */
 export const count: CountFacet<Bunch> = {
+	sold: 'bunch',
 	balloons: ({ items, weight }) =>
 		items.reduce((a, i) => a + inflatedIn(i), 0) + (weight?.kind === 'balloon' ? 1 : 0),
 	...ONE_THING,
 	needs,
-	tasks
+	tasks,
+	site: bunchSite
 };
+
+/** More than this many is no centrepiece: two hands carry it, and it stands on the floor. House rule. */
+const CENTREPIECE = 12;
+
+function bunchSite({ items }: Bunch): SitePiece | null {
+	const many = items.reduce((a, i) => a + i.count, 0);
+	if (many === 0) return null;
+	return many > CENTREPIECE ? { how: 'stands', mm: 1500 } : { how: 'on a table', mm: 600 };
+}

@@ -4,8 +4,10 @@ import type { DesignUse } from './document.ts';
 
 /** Another design as a part: what it takes is counted on it, and the bill nests it. */
 export const count: CountFacet<DesignUse> = {
+	sold: 'other',
 	...ONE_THING,
 	balloons: () => 0,
 	needs: () => [],
-	tasks: () => []
+	tasks: () => [],
+	site: () => null
 };

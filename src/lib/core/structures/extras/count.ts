@@ -19,6 +19,7 @@ export function countedLines(lines: readonly ExtraLine[]): ExtraLine[] {
 
 /** Florals, fabric, paint, print, hire: lines that nothing works out. */
 export const count: CountFacet<Extras> = {
+	sold: 'other',
 	balloons: () => 0,
 	pieces: ({ lines }) => lines.reduce((a, l) => a.add(rational(l.range?.high ?? l.quantity)), ZERO),
 	placed: () => ONE,
@@ -34,5 +35,6 @@ export const count: CountFacet<Extras> = {
 	tasks: ({ lines }) => {
 		const placed = countedLines(lines).filter((l) => l.role !== 'taken along' && l.role !== 'by-product');
 		return placed.length === 0 ? [] : [plainTask('place extras', placed.length)];
-	}
+	},
+	site: () => null
 };

@@ -1,4 +1,6 @@
 import type { Colourway } from '../../document/slot.ts';
+import type { CardClass } from '../../pricing/basis.ts';
+import type { SitePiece } from '../../labour/site.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import type { Rational } from '../../units/rational.ts';
 import type { Need } from '../kit/need.ts';
@@ -13,4 +15,8 @@ export interface CountFacet<S> {
 	placed(structure: S): Rational;
 	needs(structure: S, colourway: Colourway | undefined): Need[];
 	tasks(structure: S): TaskCount[];
+	/** Its class on a rate card. */
+	readonly sold: CardClass;
+	/** How it comes to its place; null for what is part of another, or nothing yet. */
+	site(structure: S): SitePiece | null;
 }

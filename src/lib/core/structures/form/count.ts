@@ -166,13 +166,15 @@ export function pieceTasks(piece: FormPiece): TaskCount[] {
 
 function tasks({ pieces }: Form): TaskCount[] {
 	if (pieces.length === 0) return [];
-	return [...pieces.flatMap(pieceTasks), plainTask('set up', 1), plainTask('strike', 1)];
+	return pieces.flatMap(pieceTasks);
 }
 
 /** Limbs, bands, curls, bows. */
 export const count: CountFacet<Form> = {
+	sold: 'other',
 	balloons: ({ pieces }) => pieces.reduce((a, p) => a + Math.ceil(balloonsFor(p).valueOf()), 0),
 	...ONE_THING,
 	needs,
-	tasks
+	tasks,
+	site: ({ pieces }) => (pieces.length > 0 ? { how: 'on a table', mm: 600 } : null)
 };

@@ -53,7 +53,7 @@ describe('whole balloons are counted', () => {
 		const recipe = made('form f', '4 260 white tie');
 		const { tasks, bill } = tally(recipe, null, 1, context);
 		expect(whole(recipe)[0]![1]).toBe(4);
-		expect(tasks.map((t) => t.task)).toEqual(['set up', 'strike']);
+		expect(tasks.map((t) => t.task)).toEqual(['carry in, small', 'set on its table', 'strike, small']);
 		expect(bill.inflate[0]!.label).toBe('260, not inflated, gull white');
 	});
 	test('wound is filled twice and shaped; twisted in two; necks cut off; softened', () => {

@@ -1,4 +1,4 @@
-import { plainTask, sizingTask, methodOf, methodOfPlace, type TaskCount } from '../../labour/task.ts';
+import { plainTask, sizingTasks, methodOf, methodOfPlace, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
 import type { OwnBalloon, Place } from '../../document/cluster.ts';
@@ -49,7 +49,7 @@ export function insideTasks({ inside, painted }: Filled, count: number): TaskCou
 	const push = (task: TaskCount['task'], ...batches: string[]) =>
 		tasks.push(plainTask(task, count, ...batches));
 	if (inside?.kind === 'balloon') {
-		tasks.push(sizingTask({ ...inside, method: null }, count));
+		tasks.push(...sizingTasks({ ...inside, method: null }, count));
 		push('tie');
 		push('put inside');
 	} else if (inside) push('fill weight', inside.of);
@@ -95,7 +95,7 @@ export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, c
 
 /** The work of them, with what goes in and on. */
 export const ownTasks = (balloon: OwnBalloon, count: number): TaskCount[] => [
-	sizingTask(balloon, count),
+	...sizingTasks(balloon, count),
 	plainTask('tie', count),
 	...insideTasks(balloon, count)
 ];

@@ -1,4 +1,6 @@
 import type { Colourway } from '../../document/slot.ts';
+import type { CardClass } from '../../pricing/basis.ts';
+import type { SitePiece } from '../../labour/site.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import type { Rational } from '../../units/rational.ts';
 import { count as applied } from '../applied/count.ts';
@@ -36,6 +38,12 @@ export const placedIn = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].p
 const workOutNeeds = <K extends Kind>(s: Of<K>, colourway: Colourway | undefined): Need[] =>
 	COUNTS[s.kind].needs(s, colourway);
 const workOutTasks = <K extends Kind>(s: Of<K>): TaskCount[] => COUNTS[s.kind].tasks(s);
+
+/** The class of one on a rate card. */
+export const soldAs = <K extends Kind>(s: Of<K>): CardClass => COUNTS[s.kind].sold;
+
+/** How one comes to its place. */
+export const siteOfStructure = <K extends Kind>(s: Of<K>): SitePiece | null => COUNTS[s.kind].site(s);
 
 const needsKept = new WeakMap<
 	Structure,

@@ -1,6 +1,14 @@
+import type { SitePiece } from '../../labour/site.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import { ownPitch } from '../../geometry/antiprism.ts';
-import { plainTask, sizingTask, methodOfPlace, type Task, type TaskCount } from '../../labour/task.ts';
+import {
+	plainTask,
+	clusterTasks,
+	sizingTasks,
+	methodOfPlace,
+	type Task,
+	type TaskCount
+} from '../../labour/task.ts';
 import { slotAt } from '../../document/pattern.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
@@ -278,11 +286,11 @@ function tasks(run: Run): TaskCount[] {
 	for (const row of run.rows) {
 		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster)) {
-			found.push(sizingTask(place, alike * count));
+			found.push(...sizingTasks(place, alike * count));
 			push('tie', alike * count);
 			if (place.inside ?? place.painted) found.push(...insideTasks(place, alike * count));
 		}
-		if (row.cluster.places.length > 1) push('cluster', count);
+		found.push(...clusterTasks(row.cluster.places.length, count));
 	}
 	push('attach', layRun(run).length);
 	const { counts } = estimateUsed(run);
@@ -291,7 +299,7 @@ function tasks(run: Run): TaskCount[] {
 		const count = counts?.[i] ?? 0;
 		if (count === 0) return;
 		const ends = mixEnds && between(count, mixEnds.low[i]!, mixEnds.high[i]!);
-		found.push({ ...sizingTask(part, count), ends });
+		found.push(...sizingWithEnds(part, count, ends));
 		push('tie', count, ends);
 	});
 	const tied = mixClusters(run);
@@ -302,22 +310,35 @@ function tasks(run: Run): TaskCount[] {
 	for (const infill of run.infill) {
 		const { usual, low, high } = infillCount(run, infill);
 		const ends = between(usual, low, high);
-		if (usual > 0) found.push({ ...sizingTask(infill, usual), ends });
+		if (usual > 0) found.push(...sizingWithEnds(infill, usual, ends));
 		push('tie', usual, ends);
 		push('infill', usual, ends);
 	}
 	if (run.corner && cornerPairs(run) > 0) {
 		found.push(...ownTasks(run.corner, 2 * cornerPairs(run)));
-		push('cluster', cornerPairs(run));
+		found.push(...clusterTasks(2, cornerPairs(run)));
 		push('attach', cornerPairs(run));
 	}
 	if (run.spine) push('thread', 1);
 	push('hang', hangersOf(run, lengthOfRun(run)));
-	if (found.length > 0) {
-		push('set up', 1);
-		push('strike', 1);
-	}
 	return found;
+}
+
+/** Sizing so many, with how many fewer and more it may be; their air goes with them. */
+const sizingWithEnds = (place: Parameters<typeof sizingTasks>[0], count: number, ends?: Ends): TaskCount[] =>
+	sizingTasks(place, count).map((task) => {
+		const each = task.count / count;
+		return { ...task, ends: ends && { less: ends.less * each, more: ends.more * each } };
+	});
+
+/** A garland goes up along what it hangs on, an arch stands, a runner lies. */
+function site(run: Run): SitePiece | null {
+	if (run.rows.length === 0 && run.mix.length === 0) return null;
+	const mm = lengthOfRun(run);
+	if (run.organic.seen === 'table') return { how: 'on a table', mm };
+	return run.path.kind === 'arch' && run.hung === null && run.organic.seen !== 'wall'
+		? { how: 'stands', mm }
+		: { how: 'along', mm };
 }
 
 /** Balloons of one run, for the guard against absurd sizes. */
@@ -333,10 +354,12 @@ function balloonsOfRun(run: Run): number {
 
 /** Garland, arch, table runner, framed pipe. */
 export const count: CountFacet<Run> = {
+	sold: 'garland',
 	balloons: balloonsOfRun,
 	...ONE_THING,
 	needs,
-	tasks
+	tasks,
+	site
 };
 
 /**

@@ -1,9 +1,11 @@
+import { placeStack } from './place.ts';
 import { type PlaceRun, runsOf } from '../kit/alike.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import {
 	methodOfPlace,
 	plainTask,
-	sizingTask,
+	clusterTasks,
+	sizingTasks,
 	type Method,
 	type Task,
 	type TaskCount
@@ -125,28 +127,36 @@ function tasks(stack: Stack): TaskCount[] {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
 				const all = layer.repeat * count;
-				add(sizingTask(place, all));
+				sizingTasks(place, all).forEach(add);
 				add(plainTask('tie', all));
 				if (place.inside ?? place.painted) insideTasks(place, all).forEach(add);
 			}
-			if (cluster.places.length > 1) add(plainTask('cluster', layer.repeat));
+			clusterTasks(cluster.places.length, layer.repeat).forEach(add);
 		}
 	}
-	const layers = layerCount(stack);
-	if (layers > 1) add(plainTask('attach', layers - 1));
+	// Every cluster is tied to what stands already.
+	const clusters = stack.layers.reduce((a, l) => a + l.repeat * l.clusters.length, 0);
+	if (clusters > 1) add(plainTask('attach', clusters - 1));
 	if (floorContacts(stack) > 0) add(plainTask('patch', floorContacts(stack)));
 	if (stack.upright.kind !== 'none') add(plainTask('upright', 1));
-	if (layers > 0) {
-		add(plainTask('set up', 1));
-		add(plainTask('strike', 1));
-	}
 	return [...counts.values()].map((c) => ({ ...c, batches: [...c.batches] }));
 }
 
 /** Column, pillar, figure: layers from the floor up, with or without an upright. */
 export const count: CountFacet<Stack> = {
+	sold: 'column',
 	balloons: balloonCount,
 	...ONE_THING,
 	needs,
-	tasks
+	tasks,
+	site: (stack) =>
+		layerCount(stack) === 0
+			? null
+			: {
+					how:
+						!stack.onFloor && stack.on === undefined && stack.upright.kind === 'none'
+							? 'on a table'
+							: 'stands',
+					mm: placeStack(stack).overall.usual
+				}
 };

@@ -42,7 +42,7 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 		const many = layer.clusters.some((c) => c.places.length > 1);
 		const each = layer.repeat > 1 ? 'each ' : '';
 		const how = !many || (row === 0 && layer.repeat === 1) ? '' : `; ${each}${turn} the one below`;
-		const attached = (layer.repeat - (row === 0 ? 1 : 0)) * kit.all;
+		const attached = (layer.repeat * layer.clusters.length - (row === 0 ? 1 : 0)) * kit.all;
 		steps.push(
 			kit.made(
 				'row',

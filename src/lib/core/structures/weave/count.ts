@@ -1,6 +1,13 @@
 import { ONE_THING } from '../kit/one-thing.ts';
 import { bowOver, type Bow } from '../../geometry/arc.ts';
-import { plainTask, sizingTask, methodOfPlace, type Task, type TaskCount } from '../../labour/task.ts';
+import {
+	plainTask,
+	clusterTasks,
+	sizingTasks,
+	methodOfPlace,
+	type Task,
+	type TaskCount
+} from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Connector, Weave, WovenKind } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
@@ -98,28 +105,31 @@ function tasks(weave: Weave): TaskCount[] {
 	const push = (task: Task, count: number) => {
 		if (count > 0) found.push(plainTask(task, count));
 	};
-	if (links.length > 0) found.push(sizingTask(woven, links.length));
+	if (links.length > 0) found.push(...sizingTasks(woven, links.length));
 	// Every balloon is tied to the one before it.
 	push('tie', links.length);
 	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
 	const joiners = joinersOf(weave);
 	if (joiner && joiners > 0) {
 		found.push(...ownTasks(joiner, joiners));
-		push('cluster', held.filter((p) => IN_CONNECTOR[weave.joints[p.joint]] > 1).length);
+		for (const of of [2, 4])
+			found.push(...clusterTasks(of, held.filter((p) => IN_CONNECTOR[weave.joints[p.joint]] === of).length));
 	}
 	push('weave', held.length);
 	push('hang', hangersOf(weave, sizeOfWeave(weave).width));
-	if (links.length > 0) {
-		push('set up', 1);
-		push('strike', 1);
-	}
 	return found;
 }
 
 /** Panel, basket, wall, ring. */
 export const count: CountFacet<Weave> = {
+	sold: 'panel',
 	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0),
 	...ONE_THING,
 	needs,
-	tasks
+	tasks,
+	site: (weave) => {
+		if (graphOf(weave).woven.length === 0) return null;
+		const { width, height } = sizeOfWeave(weave);
+		return weave.hung ? { how: 'along', mm: width } : { how: 'stands', mm: Math.max(width, height) };
+	}
 };

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import {
+	JOB_TASKS,
+	LEFT_AS,
+	STARTING_JOBS,
+	type JobMinutes,
+	type JobPlan,
+	type JobRates,
+	type JobTask
+} from './job.ts';
+
+/** A working day of a week: more is a slip. Minutes. */
+export const MOST_MINUTES = 7 * 24 * 60;
+export const MOST_MILES = 2000;
+export const MOST_TRIPS = 20;
+export const MOST_GOERS = 30;
+
+const minor = z.number().int().min(0).max(1_000_000_000);
+const TIMED = JOB_TASKS.filter((t): t is Exclude<JobTask, 'drive'> => t !== 'drive');
+const minutes = z.partialRecord(z.enum(TIMED), z.number().min(0).max(MOST_MINUTES)) as z.ZodType<
+	JobMinutes,
+	unknown
+>;
+const line = z.strictObject({ label: z.string().trim().min(1).max(80), minor });
+const miles = z.number().min(0).max(MOST_MILES);
+const trips = z.number().int().min(0).max(MOST_TRIPS);
+const goers = z.number().int().min(1).max(MOST_GOERS);
+
+/** Guards {@link JobPlan} in the terms of a quote. */
+export const jobPlanSchema = z.strictObject({
+	template: z.string().max(40).nullable(),
+	minutes,
+	miles: miles.nullable(),
+	trips: trips.nullable(),
+	goers: goers.nullable(),
+	crew: z.array(z.string().max(40)).max(MOST_GOERS).nullable(),
+	lines: z.array(line).max(20)
+}) satisfies z.ZodType<JobPlan, unknown>;
+
+/** Guards {@link JobRates} in the settings. Studios from before jobs were asked start with the usual ones. */
+export const jobRatesSchema = z
+	.strictObject({
+		templates: z
+			.array(
+				z.strictObject({
+					id: z.string().min(1).max(40),
+					name: z.string().trim().min(1).max(60),
+					minutes,
+					miles,
+					trips,
+					goers,
+					leftAs: z.enum(LEFT_AS),
+					lines: z.array(line).max(20)
+				})
+			)
+			.min(1)
+			.max(20),
+		usual: z.string().max(40),
+		vanPerMile: z.number().int().min(0).max(100_000),
+		mph: z.number().min(1).max(100)
+	})
+	.optional()
+	.transform((own): JobRates => own ?? STARTING_JOBS) satisfies z.ZodType<JobRates, unknown>;
