@@ -85,7 +85,7 @@ const HUNDRED = rational(100);
 const share = (percent: string): Rational => rational(percent).div(HUNDRED);
 
 /** The share of the net price that fees take: rate × (1 + tax) where they are charged on the gross. */
-function feeShare({ percent, onTax }: PaymentFee, tax: PriceTerms['tax']): Rational {
+export function feeShare({ percent, onTax }: PaymentFee, tax: PriceTerms['tax']): Rational {
 	return onTax ? share(percent).mul(share(tax.percent).add(1)) : share(percent);
 }
 
@@ -94,6 +94,10 @@ export function paymentsOf({ fee, deposit }: Pick<PriceTerms, 'fee' | 'deposit'>
 	const part = rational(deposit);
 	return part.compare(0) > 0 && part.compare(100) < 0 ? Math.max(2, fee.payments) : fee.payments;
 }
+
+/** What the payment company takes besides its share, for all payments of an order. Minor units. */
+export const fixedFees = (terms: Pick<PriceTerms, 'fee' | 'deposit'>): Rational =>
+	rational(terms.fee.fixedMinor).mul(paymentsOf(terms));
 
 /** A price moved to its price point, in minor units. */
 export function toPricePoint(minor: number, point: PricePoint | null): number {
@@ -121,7 +125,7 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 
 	const charged = delivery?.charge ?? null;
 	const f = feeShare(terms.fee, terms.tax);
-	const fixed = rational(terms.fee.fixedMinor).mul(paymentsOf(terms));
+	const fixed = fixedFees(terms);
 	const onCharge = charged ? f.mul(netOf(charged).minor) : ZERO;
 	const byWay = [...lines, ...(job ? [job] : []), ...(delivery && !charged ? [delivery] : [])];
 	const bases = basePrices(byWay, terms, { share: f, fixed: fixed.add(onCharge) });

@@ -1,16 +1,18 @@
 import type { PriceMethod } from '../pricing/methods.ts';
 import { join, type Amount } from '../cost/amount.ts';
-import type { Cost } from '../cost/cost.ts';
 import { jobCost, type JobCost } from '../cost/job-cost.ts';
-import { crewFor } from '../cost/rates.ts';
+import { crewFor, type Rates } from '../cost/rates.ts';
 import { AS_USUAL, jobOf, type JobPlan } from '../labour/job.ts';
+import type { Crew } from '../labour/people.ts';
+import type { Basis } from '../pricing/basis.ts';
+import { earningsOf, effortOf, type Earnings, type Effort } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
 import type { Sun } from '../gas/heat.ts';
 import { add, money, zero, type Money } from '../money/money.ts';
-import { priceOrder, type Price } from '../pricing/price.ts';
+import { priceOrder, type Order, type Price } from '../pricing/price.ts';
 import { wayOf, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { tallyOrder } from '../tally/order.ts';
+import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
@@ -86,6 +88,7 @@ export interface QuotedLine {
 	readonly tally: Tally;
 	/** What all of them take of the cost of the whole quote. */
 	readonly cost: Amount;
+	readonly basis: Basis;
 	readonly way: Way;
 	readonly from: WayFrom;
 	/** Straight from its way of pricing, before the steps of the price. */
@@ -100,7 +103,14 @@ export interface PricedQuote {
 	/** What the job costs around its pieces. */
 	readonly job: JobCost;
 	/** The pieces alone: one bill, one batch a size. */
-	readonly made: Cost;
+	readonly made: TalliedOrder;
+	/** As it was priced, for other ways of pricing it. */
+	readonly order: Order;
+	readonly terms: PriceTerms;
+	readonly crew: Crew;
+	readonly effort: Effort;
+	/** Null where it has no price. */
+	readonly earnings: Earnings | null;
 	/** Pieces, the work around them and the road. */
 	readonly cost: Amount;
 	readonly price: Price;
@@ -132,6 +142,38 @@ export function wayOfLine({ way, recipe }: QuoteItem, terms: PriceTerms): { way:
 	return { way: wayOf(terms), from: 'quote' };
 }
 
+/** The studio's figures with who is on this job. */
+const ratesOn = ({ job }: QuoteTerms, rates: Rates): Rates =>
+	job?.crew ? { ...rates, crew: job.crew } : rates;
+
+/** What a quote costs, minor units, all that is known of it: nothing else is worked out. For what-ifs. */
+export function costOfQuote(items: readonly QuoteItem[], terms: QuoteTerms, context: TallyContext): number {
+	const rates = ratesOn(terms, context.rates);
+	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
+	const made = tallyOrder(items, { ...context, rates }, job.job.template.leftAs);
+	return made.cost.total.known.minor + job.rest.minor + (terms.deliveryCostMinor ?? job.road.minor);
+}
+
+/** A design by itself as a quote: by its own way and the studio's terms, as a usual job. */
+export const plainTerms = ({ price }: Rates): QuoteTerms => ({
+	occasion: '',
+	venue: '',
+	setting: 'indoor',
+	deliveryMinor: null,
+	deliveryCostMinor: null,
+	method: price.method,
+	margin: price.margin,
+	markup: price.markup,
+	rush: price.rush,
+	discount: price.discount,
+	tax: price.tax.percent,
+	deposit: price.deposit,
+	validDays: 30,
+	note: '',
+	climate: null,
+	job: null
+});
+
 /**
  * Prices a whole quote: what all its lines cost together, a price for each by its own way, then the steps of a price.
  * Rush, price point and minimum are shared among the lines by largest remainder, so that what the client reads sums
@@ -144,13 +186,13 @@ export function priceQuote(
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
 	const none = zero(currency);
-	const rates = { ...context.rates, crew: terms.job?.crew ?? context.rates.crew };
+	const rates = ratesOn(terms, context.rates);
 	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
 	const crew = crewFor(rates);
 	const order = tallyOrder(items, { ...context, rates }, job.job.template.leftAs);
 	const priceTerms = quoteTerms(base, terms);
 	const lines = items.map((item, i) => {
-		const own = tally(item.recipe, item.colourway, item.quantity, context, item.size ?? null);
+		const own = tally(item.recipe, item.colourway, item.quantity, { ...context, rates }, item.size ?? null);
 		const { built, cost, bill } = own;
 		const piece = { built, cost, quantity: item.quantity, balloons: bill.balloons };
 		const basis = basisOf(piece, crew, rates.pumps, order.items[i]!);
@@ -158,18 +200,20 @@ export function priceQuote(
 	});
 	const charge = terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency);
 	const isEmpty = items.length === 0;
-	const road =
-		terms.deliveryCostMinor !== null ? money(terms.deliveryCostMinor, currency) : isEmpty ? none : job.road;
+	const said =
+		terms.deliveryCostMinor !== null ? money(terms.deliveryCostMinor, currency) : isEmpty ? none : null;
+	const road = said ?? job.road;
 	const around = isEmpty ? road : add(road, job.rest);
 	const cost = join(order.cost.total, { known: around, unknown: [] });
-	const price = priceOrder(
-		jobOrder(lines, job, wayOf(priceTerms), jobBasis(job, crew), {
-			charge,
-			cost: terms.deliveryCostMinor === null && !isEmpty ? null : road
-		}),
-		priceTerms
-	);
-	const worked = { job, made: order.cost, cost, price };
+	const bases = jobBasis(job, crew);
+	const asked = jobOrder(lines, job, wayOf(priceTerms), bases, { charge, cost: said });
+	const price = priceOrder(asked, priceTerms);
+	const labour = order.cost.labourTotal.minor + (isEmpty ? 0 : job.labour.minor);
+	const overhead = order.cost.overhead.minor + (isEmpty ? 0 : job.overhead.minor);
+	const all = [...lines.map((l) => l.basis), ...(isEmpty ? [] : [bases.road, bases.rest])];
+	const effort = effortOf(all, labour, overhead);
+	const earnings = price.status === 'priced' ? earningsOf(price, effort, cost.known.minor, priceTerms) : null;
+	const worked = { job, made: order, order: asked, terms: priceTerms, crew, effort, earnings, cost, price };
 	if (price.status === 'refused')
 		return {
 			lines: lines.map((l) => ({ ...l, base: none, shown: none })),
