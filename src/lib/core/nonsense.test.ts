@@ -1,3 +1,4 @@
+import { NO_RAW_JOB } from './quote/read-job.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, entryContext, rates, studio } from '../../../tests/kit/studio.ts';
@@ -67,7 +68,7 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 					const { quantity, ...fields } = f;
 					const raw: RawQuote = {
 					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
-					discountKind: 'none', discount: '', deposit: '30', note: '', ...fields,
+					discountKind: 'none', discount: '', deposit: '30', note: '', job: { ...NO_RAW_JOB, miles: quantity, minutes: { load: quantity } }, ...fields,
 					lines: [{ id: 'l', versionId: 'v', colourwayId: '', sizeId: '', quantity, way: 'margin', percent: quantity }]
 				}; // prettier-ignore
 					const { errors, value } = readQuote(raw, { currency: 'USD', style: POINT });

@@ -63,6 +63,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/quotes/[quote]/save': { POST: 'quote' },
 	'/quotes/[quote]/forecast': { GET: 'quote' },
 	'/quick': { load: 'quote' },
+	'/settings/work': { load: 'settings', save: 'settings', timed: 'settings', out: 'settings' },
+	'/bench/[design]/price': { load: 'money', default: 'design' },
 	'/settings': { load: 'settings', default: 'settings' },
 	'/q/[token]': { load: 'public' },
 	'/q/[token]/photo/[photo]': { GET: 'public' },

@@ -2,7 +2,7 @@ import { mergeFields, startedFrom } from '$lib/core/forms/merge-fields.ts';
 import { fail } from '@sveltejs/kit';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import { choicesFor, printSettings, readSettings, ruleRows } from '$lib/core/workspace/settings-form.ts';
-import { METHOD_OPTIONS, methodLabel } from '$lib/core/pricing/methods.ts';
+import { METHOD_OPTIONS, methodLabel, METHODS } from '$lib/core/pricing/methods.ts';
 import { fitWords } from '$lib/core/sizing/read-pumps.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
@@ -14,12 +14,15 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const { rates } = settings;
 	return {
 		values: printSettings(settings),
+		decimal: settings.decimal,
 		rules: ruleRows(rates.rules).map((rule) => ({
 			of: rule.of,
 			choices: choicesFor(rule, materials).map((m) => ({ id: m.id, name: m.name })),
 			gone: rule.material !== null && !materials.some((m) => m.id === rule.material) ? rule.material : null
 		})),
-		methods: METHOD_OPTIONS.map(([method, called]) => [method, called, methodLabel(method)] as const),
+		methods: METHOD_OPTIONS.map(
+			([method, called]) => [method, called, methodLabel(method), METHODS[method].unit] as const
+		),
 		pumps: [...rates.pumps.map((p) => p.id), 'new'],
 		fits: rates.pumps.map(({ pairs }) => (pairs.length > 1 ? fitWords(pairs) : ''))
 	};

@@ -1,12 +1,24 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
+	import YearlyCosts from '$lib/features/timing/YearlyCosts.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
 	askBeforeLeaving();
+	/** Puts what an hour comes to into its field, as if it had been typed. */
+	function takeOverhead(text: string) {
+		const put = (name: string, value: string) => {
+			const field = document.querySelector<HTMLInputElement | HTMLSelectElement>(`[name="${name}"]`);
+			if (!field) return;
+			field.value = value;
+			field.dispatchEvent(new Event('input', { bubbles: true }));
+		};
+		put('overhead', text);
+		put('overheadKind', 'hour');
+	}
 	const values = $derived({ ...data.values, ...((form?.typed ?? {}) as Record<string, string>) } as Record<
 		string,
 		string
@@ -76,7 +88,8 @@
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">How prices are made</legend>
 			{@render choice('Priced by', 'method', data.methods)}
-			{#each data.methods as [method, , label] (method)}{@render text(label, method, '%')}{/each}
+			{#each data.methods as [method, , label, unit] (method)}{@render text(label, method, unit)}{/each}
+			{@render text('By factor an hour is charged at', 'chargePerHour', ' ')}
 			{@render text('Prices go to a multiple of', 'pricePoint', ' ')}
 			{@render choice('which one', 'pricePointMode', [
 				['up', 'the next one up'],
@@ -111,6 +124,13 @@
 				['bag', 'every bag it opens']
 			])}
 		</fieldset>
+		<div class="grid gap-1">
+			<YearlyCosts style={{ decimal: data.decimal }} ontake={takeOverhead} />
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/work">Work and people</a>: what each thing takes, timed builds,
+				kinds of job, wages, the rate card.
+			</p>
+		</div>
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
 			<legend class="mb-2 font-head text-base font-bold">Business</legend>
 			{@render text('Name', 'name')}{@render text('Address', 'address')}{@render text(

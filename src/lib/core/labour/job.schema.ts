@@ -1,5 +1,9 @@
 import { z } from 'zod';
 import {
+	MOST_GOERS,
+	MOST_MILES,
+	MOST_MINUTES,
+	MOST_TRIPS,
 	JOB_TASKS,
 	LEFT_AS,
 	STARTING_JOBS,
@@ -8,12 +12,6 @@ import {
 	type JobRates,
 	type JobTask
 } from './job.ts';
-
-/** A working day of a week: more is a slip. Minutes. */
-export const MOST_MINUTES = 7 * 24 * 60;
-export const MOST_MILES = 2000;
-export const MOST_TRIPS = 20;
-export const MOST_GOERS = 30;
 
 const minor = z.number().int().min(0).max(1_000_000_000);
 const TIMED = JOB_TASKS.filter((t): t is Exclude<JobTask, 'drive'> => t !== 'drive');

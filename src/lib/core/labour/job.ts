@@ -39,6 +39,12 @@ export const JOB_TASK_DEFINITIONS: Readonly<Record<JobTask, JobTaskDefinition>> 
 export const LEFT_AS = ['set up and struck', 'set up and left', 'delivered and left'] as const;
 export type LeftAs = (typeof LEFT_AS)[number];
 
+/** A week: more is a slip. Minutes. */
+export const MOST_MINUTES = 7 * 24 * 60;
+export const MOST_MILES = 2000;
+export const MOST_TRIPS = 20;
+export const MOST_GOERS = 30;
+
 /** Minutes a job takes of each task; driving is told by its distance. */
 export type JobMinutes = Readonly<Partial<Record<Exclude<JobTask, 'drive'>, number>>>;
 

@@ -140,6 +140,12 @@ export const METHOD_OPTIONS: readonly (readonly [PriceMethod, string])[] = PRICE
 	METHODS[m].called
 ]);
 
+/** The same for one line. */
+export const LINE_METHOD_OPTIONS: readonly (readonly [LineMethod, string])[] = LINE_METHODS.map((m) => [
+	m,
+	METHODS[m].called
+]);
+
 /** `Target margin`: the label of its field. */
 export const methodLabel = (method: LineMethod): string => {
 	const { called } = METHODS[method];

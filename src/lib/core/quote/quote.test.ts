@@ -5,6 +5,7 @@ import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { POINT } from '../units/number.ts';
 import { tally } from '../tally/tally.ts';
 import { priceQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
+import { NO_RAW_JOB, printJob, readJob } from './read-job.ts';
 import { isCalendarDay, printQuote, readQuote, type RawQuote } from './read-form.ts';
 
 const plain: QuoteTerms = {
@@ -153,6 +154,7 @@ describe('the fields of a quote', () => {
 		eventDate: '2027-06-12',
 		zone: 'America/New_York',
 		occasion: ' Reading day ',
+		job: NO_RAW_JOB,
 		venue: '',
 		setting: 'indoor',
 		delivery: '40',
@@ -204,6 +206,45 @@ describe('the fields of a quote', () => {
 			kind: 'amount',
 			minor: 1250
 		});
+	});
+	test('the job around it is read as typed and comes back as it was said', () => {
+		const job = {
+			template: 'room',
+			miles: '12.5',
+			trips: '2',
+			goers: '3',
+			crew: ['wren'],
+			minutes: { load: '40', 'clear up': '7.5' },
+			lines: [
+				{ label: 'hire of a lift', amount: '85' },
+				{ label: '', amount: '' }
+			]
+		};
+		const plan = read({ job }).value!.terms.job!;
+		expect(plan).toEqual({
+			template: 'room',
+			miles: 12.5,
+			trips: 2,
+			goers: 3,
+			crew: ['wren'],
+			minutes: { load: 40, 'clear up': 7.5 },
+			lines: [{ label: 'hire of a lift', minor: 8500 }]
+		});
+		expect(readJob(printJob(plan, { decimal: ',' }), { style: { decimal: ',' }, currency: 'USD' })).toEqual({ errors: {}, plan }); // prettier-ignore
+	});
+	test.each<[Partial<RawQuote['job']>, string, RegExp]>([
+		[{ miles: '10000' }, 'miles', /at most 2000.*Nobody drives further/],
+		[{ trips: '1.5' }, 'trips', /whole number/],
+		[{ goers: '0' }, 'goers', /at least 1/],
+		[{ crew: [] }, 'crew', /Somebody has to do it/],
+		[{ minutes: { load: '20000' } }, 'minutes load', /at most 10080/],
+		[{ minutes: { load: '-1' } }, 'minutes load', /negative/],
+		[{ lines: [{ label: '', amount: '5' }] }, 'job line 0', /What is it for/],
+		[{ lines: [{ label: 'lift', amount: 'x' }] }, 'job line 0', /not an amount/]
+	])('of the job %j gets its sentence at %s', (change, field, sentence) => {
+		const { errors, value } = read({ job: { ...NO_RAW_JOB, ...change } });
+		expect(value).toBeUndefined();
+		expect(errors[field as keyof typeof errors]).toMatch(sentence);
 	});
 	test.each<[Partial<RawQuote>, string, RegExp]>([
 		[{ client: '  ' }, 'client', /Who is it for/],

@@ -1,6 +1,7 @@
 import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { SUNS } from '../gas/heat.ts';
+import { MINUTED, NO_RAW_JOB, type RawJob } from './read-job.ts';
 import type { RawQuote } from './read-form.ts';
 
 const text = (most: number) => z.string().max(most);
@@ -30,6 +31,19 @@ export const rawQuoteSchema = z.strictObject({
 	there: text(40).default(''),
 	sun: z.enum(SUNS).default('shade'),
 	height: text(40).default(''),
+	/** A page opened before the job was asked for says none of it. */
+	job: z
+		.strictObject({
+			template: text(40),
+			miles: text(40),
+			trips: text(40),
+			goers: text(40),
+			crew: z.array(text(40)).max(30).nullable(),
+			minutes: z.partialRecord(z.enum(MINUTED), text(40)),
+			lines: z.array(z.strictObject({ label: text(120), amount: text(40) })).max(20)
+		})
+		.optional()
+		.transform((own): RawJob => own ?? NO_RAW_JOB),
 	lines: z
 		.array(
 			z.strictObject({

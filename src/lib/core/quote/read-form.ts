@@ -12,6 +12,7 @@ import type { NumberStyle } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { inUnit } from '../units/quantity.ts';
 import { rational, rationalText, type Rational } from '../units/rational.ts';
+import { printJob, readJob, type JobField, type RawJob } from './read-job.ts';
 import type { LineWay, QuoteTerms } from './quote.ts';
 
 /** A mild room, K: 68 °F. */
@@ -42,6 +43,7 @@ export interface RawQuote {
 	readonly there: string;
 	readonly sun: Sun;
 	readonly height: string;
+	readonly job: RawJob;
 	readonly lines: readonly RawLine[];
 }
 
@@ -56,7 +58,8 @@ export interface RawLine {
 	readonly percent: string;
 }
 
-export type QuoteField = Exclude<keyof RawQuote, 'lines'> | `quantity ${string}` | `percent ${string}`;
+export type QuoteField =
+	Exclude<keyof RawQuote, 'lines' | 'job'> | JobField | `quantity ${string}` | `percent ${string}`;
 
 export interface ReadQuote {
 	readonly client: string;
@@ -101,6 +104,8 @@ export function readQuote(
 				errors[`${field} ${line.id}` as QuoteField] = say;
 		return own.ok ? { ...own.values, line } : undefined;
 	});
+	const job = readJob(raw.job, context);
+	Object.assign(errors, job.errors);
 	if (!read.ok || Object.keys(errors).length > 0) return { errors };
 	const v = read.values;
 	const terms: QuoteTerms = {
@@ -118,7 +123,8 @@ export function readQuote(
 		deposit: rationalText(v.deposit),
 		validDays: v.validDays,
 		note: raw.note,
-		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height }
+		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height },
+		job: job.plan
 	};
 	return {
 		errors,
@@ -236,6 +242,7 @@ export function printQuote(
 		there: climate ? degrees(climate.there, style) : '',
 		sun: climate?.sun ?? 'shade',
 		height: climate?.height ? height(climate.height, style) : '',
+		job: printJob(terms.job, style),
 		lines: lines.map(({ id, versionId, colourwayId, sizeId, quantity, way }) => ({
 			id,
 			versionId,

@@ -140,11 +140,15 @@ describe('what it hangs on', () => {
 	});
 	test('helium moves what floats and nothing else; figures at one change nothing', () => {
 		const bunch = designOf(floating, 'bunch', [
-			'bunch',
+			'bunch marks',
 			'6 11 white in helium on 5 ft thin ribbon',
 			'weight 1 sack'
 		]);
-		const studied = { items: [item(bunch)], terms: asked(), context: context({}, floating) };
+		const studied = {
+			items: [item(bunch)],
+			terms: asked(),
+			context: context({ rules: [{ of: 'litre of helium', each: '1', material: 'helium' }] }, floating)
+		};
 		const quote = priceQuote(studied.items, studied.terms, studied.context);
 		expect(whatItHangsOn(studied, quote).map((f) => f.id)).toContain('helium');
 		expect(atLevers(studied, Object.fromEntries(LEVER_IDS.map((id) => [id, 1])))).toBe(studied);

@@ -13,6 +13,7 @@ import { add, subtract, type Money } from '../money/money.ts';
 import type { Basis } from '../pricing/basis.ts';
 import { basisOf, jobBasis } from './piece-basis.ts';
 import type { PriceMethod } from '../pricing/methods.ts';
+import { earningsOf, effortOf, type Earnings } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
 import { price, priceOrder, type Price } from '../pricing/price.ts';
 import { pieceTerms, wayOf, type PriceTerms, type Way } from '../pricing/terms.ts';
@@ -57,6 +58,8 @@ export interface Tally {
 	readonly job: JobCost;
 	/** Of a job of just these: the work around it, the road and what belongs to an order are in it. */
 	readonly order: Price;
+	/** What that job earns; null where it has no price. */
+	readonly earnings: Earnings | null;
 	/** The price of the pieces at both ends of what estimated counts may cost; null where nothing is estimated. */
 	readonly ends: { readonly low: Price; readonly high: Price } | null;
 	readonly findings: readonly Finding[];
@@ -129,6 +132,12 @@ export function tally(
 		...checkStanding(recipe, assembly, counted, rates),
 		...checkSteps(plain)
 	);
+	const bases = jobBasis(job, crew);
+	const order = priceOrder(
+		jobOrder([{ cost: made.total, way: wayOf(terms), basis }], job, wayOf(terms), bases),
+		terms
+	);
+	const effort = effortOf([basis, bases.road, bases.rest], made.labourTotal.minor + job.labour.minor, made.overhead.minor + job.overhead.minor); // prettier-ignore
 	const silenced = recipe.silenced.length === 0 ? [] : findings.filter((f) => isSilenced(f, recipe.silenced));
 	return {
 		assembly,
@@ -141,10 +150,11 @@ export function tally(
 		terms,
 		price: price(made.total, pieceTerms(terms), basis),
 		job,
-		order: priceOrder(
-			jobOrder([{ cost: made.total, way: wayOf(terms), basis }], job, wayOf(terms), jobBasis(job, crew)),
-			terms
-		),
+		order,
+		earnings:
+			order.status === 'priced'
+				? earningsOf(order, effort, made.total.known.minor + job.total.minor, terms)
+				: null,
 		ends: endsOf(made, pieceTerms(terms), basis),
 		findings: silenced.length === 0 ? findings : findings.filter((f) => !silenced.includes(f)),
 		silenced

@@ -2,7 +2,7 @@ import { COUNTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
 import { amount, as, choice, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
-import { PRICE_METHODS } from '../pricing/methods.ts';
+import { figureKept, figureText, PRICE_METHODS } from '../pricing/methods.ts';
 import { methodField } from '../pricing/method-field.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { printPairs, readPumps } from '../sizing/read-pumps.ts';
@@ -60,6 +60,10 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
 		method: price.method,
 		margin: number(price.margin),
 		markup: number(price.markup),
+		factor: number(figureText('factor', price.factor)),
+		card: number(figureText('card', price.card)),
+		wage: number(figureText('wage', price.wage)),
+		chargePerHour: printMoney(price.chargePerHour, style),
 		feeOnTop: price.feeOnTop ? 'yes' : 'no',
 		loss: printNumber(rational(rates.defaultLoss).mul(100), style),
 		service: printNumber(rational(rates.service).mul(100), style),
@@ -128,6 +132,10 @@ export function readSettings(
 				method: v.method,
 				margin: rationalText(v.margin),
 				markup: rationalText(v.markup),
+				factor: figureKept('factor', v.factor),
+				card: figureKept('card', v.card),
+				wage: figureKept('wage', v.wage),
+				chargePerHour: v.chargePerHour,
 				feeOnTop: v.feeOnTop === 'yes',
 				pricePoint: v.pricePoint ? { step: v.pricePoint, mode: v.pricePointMode } : null,
 				minimumMinor: v.minimum,
@@ -157,6 +165,10 @@ const settingsForm = ({ overheadKind }: SettingsFields) => ({
 	method: choice(PRICE_METHODS, { as: 'margin' }),
 	margin: methodField('margin'),
 	markup: methodField('markup'),
+	factor: methodField('factor'),
+	card: methodField('card'),
+	wage: methodField('wage'),
+	chargePerHour: amount('What an hour is charged at'),
 	feeOnTop: choice(['yes', 'no'], { as: 'yes' }),
 	pricePoint: orBlank(amount('The price point'), null),
 	pricePointMode: choice(['up', 'nearest'], { as: 'up' }),

@@ -9,6 +9,7 @@
 	import type { Bench } from './bench.svelte.ts';
 	import { priceTape, rateText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
 	import { screenOf } from './structures/screens.ts';
+	import JobBelow from './JobBelow.svelte';
 	import PriceBy from './PriceBy.svelte';
 	import PriceRows from './PriceRows.svelte';
 	import {
@@ -26,6 +27,8 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
+	/** Ways to price it, beside each other: of what is saved. */
+	const href = $derived(`/bench/${bench.id}/price`);
 	/** What would change the price: said where the price is. */
 	const advice = $derived(
 		bench.tally.built.sections.flatMap((s) => screenOf(s.structure).advice?.(s.structure, bench, s) ?? [])
@@ -194,7 +197,7 @@
 			<PriceRows rows={way} partsOf={stepParts} />
 			<TapeLine label="payment fees" amount={formatAmount(price.fees)} rule="aside" />
 			<TapeLine
-				label={atMost('margin', unknown)}
+				label={atMost('leaves for the job', unknown)}
 				count={percentText(price.margin)}
 				amount={formatAmount(price.profit)}
 				name="margin"
@@ -213,6 +216,7 @@
 			<TapeLine label="Price" amount="—" rule="big" name="price" />
 		{/if}
 		<PriceBy {bench} />
+		<JobBelow tally={bench.tally} {href} />
 		<p class="mt-1 text-[12.6px] leading-snug text-muted" data-name="since">{since}</p>
 	{/snippet}
 </Tape>

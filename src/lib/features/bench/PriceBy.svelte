@@ -1,7 +1,13 @@
 <script lang="ts">
 	import { parseBounded } from '../../core/units/number.ts';
-	import { rationalText } from '../../core/units/rational.ts';
-	import { METHOD_OPTIONS, methodLabel, type PriceMethod } from '../../core/pricing/methods.ts';
+	import {
+		figureKept,
+		figureText,
+		METHOD_OPTIONS,
+		methodLabel,
+		METHODS,
+		type PriceMethod
+	} from '../../core/pricing/methods.ts';
 	import { methodField } from '../../core/pricing/method-field.ts';
 	import type { Bench } from './bench.svelte.ts';
 
@@ -14,7 +20,7 @@
 	/** What is being typed; null shows what holds. */
 	let typed = $state<string | null>(null);
 	let trouble = $state('');
-	const shown = $derived(typed ?? percentWords(terms[terms.method]));
+	const shown = $derived(typed ?? percentWords(figureText(terms.method, terms[terms.method])));
 	const id = $props.id();
 
 	function percentWords(text: string): string {
@@ -30,7 +36,9 @@
 		});
 		trouble = parsed.ok ? '' : parsed.say;
 		if (parsed.ok)
-			bench.change((d) => (d.pricing = { method: terms.method, percent: rationalText(parsed.value) }));
+			bench.change(
+				(d) => (d.pricing = { method: terms.method, percent: figureKept(terms.method, parsed.value) })
+			);
 	}
 	function method(next: PriceMethod) {
 		typed = null;
@@ -52,7 +60,7 @@
 	<input
 		{id}
 		class="control figures min-h-6! w-14 px-1.5! py-0! text-right"
-		aria-label="{methodLabel(terms.method)}, per cent"
+		aria-label="{methodLabel(terms.method)}, {METHODS[terms.method].figure}"
 		aria-invalid={trouble !== ''}
 		aria-describedby="{id}-trouble"
 		value={shown}
@@ -61,7 +69,7 @@
 			if (!trouble) typed = null;
 		}}
 	/>
-	<span>%</span>
+	<span>{METHODS[terms.method].unit}</span>
 	{#if own}
 		<button
 			type="button"

@@ -5,14 +5,17 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import Notice from '../../ui/notice/Notice.svelte';
-	import { METHOD_OPTIONS, methodLabel } from '../../core/pricing/methods.ts';
+	import { LINE_METHOD_OPTIONS, METHOD_OPTIONS, METHODS, methodLabel } from '../../core/pricing/methods.ts';
 	import { saveWords } from '../shell/save-words.ts';
+	import { wayOf } from '../../core/pricing/terms.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
+	import PriceStudy from '../pricing/PriceStudy.svelte';
 	import QuoteDay from './QuoteDay.svelte';
+	import QuoteJob from './QuoteJob.svelte';
 	import QuoteTape from './QuoteTape.svelte';
 
 	interface Props {
@@ -42,8 +45,12 @@
 	const waysFor = (recipe: Recipe | undefined): [string, string][] => [
 		['own', recipe?.pricing ? `as its design: ${wayText(recipe.pricing)}` : 'as this quote'],
 		...(recipe?.pricing ? [['quote', 'as this quote'] as [string, string]] : []),
-		...METHOD_OPTIONS.map(([method, words]): [string, string] => [method, `by its own ${words}`])
+		...LINE_METHOD_OPTIONS.map(([method, words]): [string, string] => [
+			method,
+			method === 'typed' ? 'at a price of its own' : `by its own ${words}`
+		])
 	];
+	const unitOf = (way: RawLine['way']) => (way === 'own' || way === 'quote' ? '' : METHODS[way].unit);
 	const set = (field: TextField, value: string) => {
 		draft.raw[field] = value;
 		draft.touch();
@@ -211,7 +218,7 @@
 												inputmode="decimal"
 												value={line.percent}
 												oninput={(e) => draft.changeLine(line.id, { percent: e.currentTarget.value })}
-											/><span class="text-muted">%</span></span
+											/><span class="text-muted">{unitOf(line.way)}</span></span
 										>
 									{/snippet}
 								</Field>
@@ -245,12 +252,16 @@
 			</div>
 			{#if trouble}<div class="mt-2"><Notice level="bad">{trouble}</Notice></div>{/if}
 		</section>
+		<QuoteJob {draft} />
 		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
 			{@render text('Delivery charge', 'delivery', {
 				narrow: true,
-				hint: 'blank is worked out from its cost'
+				hint: 'blank is worked out from the drive'
 			})}
-			{@render text('Delivery costs you', 'deliveryCost', { narrow: true, hint: 'blank is unknown' })}
+			{@render text('Delivery costs you', 'deliveryCost', {
+				narrow: true,
+				hint: 'blank is the drive and the van'
+			})}
 			<Field label="Priced by">
 				{#snippet children(attributes)}
 					<select {...attributes} class="control" bind:value={draft.raw.method} onchange={() => draft.touch()}
@@ -258,7 +269,14 @@
 					>
 				{/snippet}
 			</Field>
-			{@render text(methodLabel(draft.raw.method), draft.raw.method, { narrow: true, unit: '%' })}
+			{#if draft.raw.method === 'margin' || draft.raw.method === 'markup'}{@render text(
+					methodLabel(draft.raw.method),
+					draft.raw.method,
+					{ narrow: true, unit: '%' }
+				)}{:else}<p class="pt-6 text-[13px] text-muted">
+					{wayText(wayOf(draft.priced.terms))}, as your
+					<a class="quiet-link" href="/settings/work">settings</a> say
+				</p>{/if}
 			{@render text('Rush charge', 'rush', { narrow: true, unit: '%' })}
 			<Field label="Discount">
 				{#snippet children(attributes)}
@@ -281,6 +299,18 @@
 			{@render text('Deposit', 'deposit', { narrow: true, unit: '%' })}
 			{@render text('Valid for', 'validDays', { narrow: true, unit: 'days' })}
 		</section>
+		<PriceStudy
+			studied={draft.studied}
+			priced={draft.priced}
+			method={draft.priced.lines.every((l) => l.way.method === draft.terms.method)
+				? draft.terms.method
+				: null}
+			onpick={(method) => {
+				draft.raw.method = method;
+				draft.raw.lines = draft.raw.lines.map((line) => ({ ...line, way: 'quote', percent: '' }));
+				draft.touch();
+			}}
+		/>
 		<Field label="A word to the client">
 			{#snippet children(attributes)}<textarea
 					{...attributes}

@@ -3,6 +3,7 @@ import type { Colour, Material } from '../../core/materials/material.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
+import { jobSoFar } from '../../core/quote/read-job.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
@@ -85,10 +86,12 @@ export class QuoteDraft {
 	/** The quote as far as it can be read: the tape goes on showing it. */
 	readonly #readSoFar = $derived(this.#read(this.#good).value);
 	readonly terms = $derived.by(() => this.#readSoFar?.terms ?? this.data.quote.terms);
-	readonly priced = $derived.by(() => {
-		const items = quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id));
-		return priceQuote(items, this.terms, this.context);
-	});
+	readonly studied = $derived.by(() => ({
+		items: quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id)),
+		terms: this.terms,
+		context: this.context
+	}));
+	readonly priced = $derived.by(() => priceQuote(this.studied.items, this.terms, this.context));
 	#read(raw: RawQuote) {
 		const { settings } = this.data;
 		return readQuote(raw, { currency: settings.rates.currency, style: { decimal: settings.decimal } });
@@ -148,7 +151,7 @@ export class QuoteDraft {
 					: { way: line.way, percent: line.percent })
 			};
 		});
-		return { ...(fields as unknown as RawQuote), lines };
+		return { ...(fields as unknown as RawQuote), job: jobSoFar(raw.job, this.#good.job, errors), lines };
 	}
 	/** @returns whether all of it is saved */
 	async flush(): Promise<boolean> {

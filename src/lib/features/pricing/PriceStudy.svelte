@@ -1,0 +1,42 @@
+<script lang="ts">
+	import { formatAmount } from '../../core/money/money.ts';
+	import type { PriceMethod } from '../../core/pricing/methods.ts';
+	import type { PricedQuote } from '../../core/quote/quote.ts';
+	import type { Studied } from '../../core/study/levers.ts';
+	import HangsOn from './HangsOn.svelte';
+	import HowSure from './HowSure.svelte';
+	import { minorText } from './study-words.ts';
+	import WaysTable from './WaysTable.svelte';
+
+	interface Props {
+		studied: Studied;
+		priced: PricedQuote;
+		method: PriceMethod | null;
+		onpick: (method: PriceMethod) => void;
+	}
+	let { studied, priced, method, onpick }: Props = $props();
+	const { earnings, effort } = $derived(priced);
+</script>
+
+{#if priced.price.status === 'priced' && earnings}
+	<p class="text-[14px]" data-name="earns">
+		An hour of yours earns <b class="figures">{minorText(earnings.ownHour)}</b> here, {effort.ownHours.toFixed(
+			1
+		)} hours in all. Below <b class="figures">{formatAmount(earnings.breakEven)}</b> it costs you money; it
+		brings
+		<b class="figures">{formatAmount(earnings.contribution)}</b>
+		towards wages and overhead, <b class="figures">{minorText(earnings.contributionPerHour)}</b> an hour of everybody’s.
+	</p>
+{/if}
+<section class="grid gap-2" aria-label="Ways to price">
+	<h2 class="text-base">Ways to price</h2>
+	<WaysTable {priced} {method} {onpick} />
+</section>
+<section class="grid gap-2" aria-label="What it hangs on">
+	<h2 class="text-base">What it hangs on</h2>
+	<HangsOn {studied} {priced} />
+</section>
+<section class="grid gap-2" aria-label="How sure it is">
+	<h2 class="text-base">How sure it is</h2>
+	<HowSure {priced} rates={studied.context.rates} />
+</section>
