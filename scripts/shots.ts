@@ -32,8 +32,12 @@ export const shots: readonly Shot[] = [
 			await p.getByText(/widest gap is/).waitFor();
 		}
 	},
-	{ name: 'wall', path: '/bench/signal-flag-wall' },
-	{ name: 'versions', path: '/bench/tide-gauge-pole/versions' },
+	{ name: 'work', path: '/settings/work' },
+	{
+		name: 'price',
+		path: '/bench/lighthouse-column/price?quantity=2',
+		before: (p) => p.getByText(/^Of a hundred such jobs/).waitFor()
+	},
 	{ name: 'new', path: '/new?shape=arch', before: (p) => p.locator('.tile svg').nth(9).waitFor() },
 	{
 		name: 'places',
@@ -41,7 +45,7 @@ export const shots: readonly Shot[] = [
 		before: async (p) => {
 			await p.getByRole('button', { name: /^3 × 11 at 9 with/ }).click();
 			await p.keyboard.press('p');
-			await p.getByRole('option').nth(4).click();
+			await p.locator('[role=option]').nth(4).click();
 		}
 	},
 	{ name: 'shelf', path: '/shelf' },

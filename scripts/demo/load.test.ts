@@ -23,7 +23,7 @@ describe('the invented studio', () => {
 	test('has what the product promises: 60 materials, 3 suppliers, its designs and quotes', async () => {
 		expect(loaded.materials).toBeGreaterThanOrEqual(60);
 		expect(suppliers).toHaveLength(3);
-		expect(loaded.quotes).toBe(3);
+		expect(loaded.quotes).toBe(25);
 		const repos = createRepos(filled, owner);
 		const names = (await repos.designs.shelf()).map((d) => d.name);
 		for (const name of [
@@ -35,7 +35,12 @@ describe('the invented studio', () => {
 			'Tide-gauge pole'
 		])
 			expect(names).toContain(name);
-		expect((await repos.quotes.list()).rows.map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+		const { rows } = await repos.quotes.list({ today: NOW.toISOString().slice(0, 10) });
+		expect(rows.slice(0, 3).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+		const past = rows.slice(3).map((q) => q.state);
+		expect(['accepted', 'declined', 'sent'].map((s) => past.filter((p) => p === s).length)).toEqual([
+			16, 5, 1
+		]);
 	});
 	test('loaded twice it is there once, to the row', async () => {
 		const db = filled;

@@ -22,6 +22,7 @@ import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
 import type { DemoDesign } from './design.ts';
 import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
+import { jobOfKind, PAST_QUOTES } from './quotes.ts';
 import { settings } from './settings.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 
@@ -186,8 +187,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 				occasion: 'Summer regatta',
 				venue: 'Club slipway, Tidewick',
 				setting: 'outdoor' as const,
-				deliveryMinor: 4500,
-				deliveryCostMinor: 2200
+				job: jobOfKind('outdoor', { miles: 4 })
 			},
 			lines: [line('lighthouse-column', 2), line('tide-gauge-pole', 1)],
 			send: true
@@ -200,8 +200,8 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 				...terms,
 				occasion: 'Opening weekend',
 				venue: 'Main glasshouse, Fernbank',
-				deliveryMinor: 3000,
-				deliveryCostMinor: 1500,
+				deliveryMinor: 4500,
+				job: jobOfKind('room', { crew: ['tansy', 'pip'] }),
 				discount: { kind: 'percent' as const, percent: '5' }
 			},
 			lines: [line('toadstool-figure', 3), line('watering-can-column', 2)],
@@ -215,13 +215,13 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 				...terms,
 				occasion: 'Honey fair',
 				venue: 'Parish hall, Tidewick',
-				deliveryMinor: 2000,
-				deliveryCostMinor: 900
+				job: jobOfKind('piece')
 			},
 			lines: [line('hive-column', 2)],
 			send: false
 		}
 	];
+	await loadPast(repos, today);
 	for (const quote of wanted) {
 		const found = await repos.quotes.find(quote.id);
 		if (found && (!quote.send || found.state !== 'draft')) continue;
@@ -243,5 +243,42 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		});
 		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
 	}
-	return wanted.length;
+	return wanted.length + PAST_QUOTES.length;
+}
+
+/** The quotes of the last year, each sent three weeks before its day and answered a few days later. */
+async function loadPast(repos: Repos, today: CalendarDate) {
+	const terms = newTerms(settings);
+	for (const [i, past] of PAST_QUOTES.entries()) {
+		const id = `quote-past-${i + 1}`;
+		const found = await repos.quotes.find(id);
+		if (found && (found.state !== 'sent' || past.outcome === null)) continue;
+		const day = today.add({ days: past.days });
+		const sent = day.subtract({ days: 21 }).toDate('UTC');
+		if (!found) {
+			const { occasion, venue, margin, more } = past;
+			await repos.quotes.create(
+				id,
+				{
+					clientId: await repos.clients.named(past.client, `client-${id}`),
+					eventDate: day.toString(),
+					zone: settings.zone,
+					terms: { ...terms, occasion, venue, margin, ...more, job: jobOfKind(past.job, past.plan) },
+					lines: past.lines.map(([design, quantity], n) => ({
+						id: `${id}-${n}`,
+						versionId: `${design}.1`,
+						colourwayId: null,
+						sizeId: null,
+						way: null,
+						quantity
+					}))
+				},
+				sent
+			);
+			const token = randomBytes(24).toString('base64url');
+			const outcome = await sendQuote(repos, { id, token, evenUnknown: true, now: sent });
+			if (outcome !== 'sent') throw new Error(`The demo's quote ${id} was not sent: ${outcome}`);
+		}
+		if (past.outcome) await repos.quotes.happen(id, past.outcome, day.subtract({ days: 16 }).toDate('UTC'));
+	}
 }

@@ -1,7 +1,27 @@
 import { STARTING_JOBS } from '../../src/lib/core/labour/job.ts';
-import { STARTING_STANDARDS } from '../../src/lib/core/labour/standards.ts';
+import { STARTING_STANDARDS, type Standards } from '../../src/lib/core/labour/standards.ts';
 import { startingSettings } from '../../src/lib/server/db/starting-settings.ts';
 import type { Settings } from '../../src/lib/core/workspace/settings.ts';
+
+/** What the invented studio timed: clusters go quicker than the house says, large ones slower; one day was a bad one. */
+const timed = (day: string, count: number, seconds: number, out = false) => ({ day, count, seconds, out });
+const timedStandards: Standards = {
+	...STARTING_STANDARDS,
+	cluster: {
+		...STARTING_STANDARDS.cluster,
+		origin: 'measured',
+		timings: [
+			timed('2026-03-14', 24, 420), timed('2026-03-28', 30, 516), timed('2026-04-18', 18, 300), timed('2026-05-09', 26, 450), timed('2026-06-20', 40, 664),
+			timed('2026-07-04', 22, 610, true), timed('2026-08-15', 28, 468), timed('2026-09-12', 32, 552), timed('2026-10-24', 25, 431)
+		] // prettier-ignore
+	},
+	'inflate medium': {
+		...STARTING_STANDARDS['inflate medium'],
+		origin: 'measured',
+		timings: [timed('2026-05-09', 104, 1498), timed('2026-08-15', 112, 1590), timed('2026-10-24', 100, 1382)]
+	},
+	'stand up': { ...STARTING_STANDARDS['stand up'], seconds: 150, origin: 'typed' }
+};
 
 /** How the invented studio works and prices. */
 export const settings: Settings = {
@@ -20,13 +40,17 @@ export const settings: Settings = {
 	rates: {
 		currency: 'USD',
 		labourPerHour: 1800,
-		people: [],
-		crew: [],
+		people: [
+			{ id: 'tansy', name: 'Tansy', wage: 1800, onCosts: '0', pace: '1', isOwner: true },
+			{ id: 'pip', name: 'Pip', wage: 1500, onCosts: '12', pace: '13/10', isOwner: false },
+			{ id: 'moss', name: 'Moss', wage: 1350, onCosts: '12', pace: '8/5', isOwner: false }
+		],
+		crew: ['tansy'],
 		overhead: { kind: 'hour', minor: 900 },
 		counting: 'piece',
 		defaultLoss: '1/25',
 		service: 0.95,
-		standards: STARTING_STANDARDS,
+		standards: timedStandards,
 		jobs: STARTING_JOBS,
 		rules: [
 			{ of: 'floor contact', each: '1', material: 'patch' },

@@ -37,6 +37,11 @@ test('a form that is saved untouched leaves everything as it was, with the demo 
 		await expect(page.getByText('Saved. Designs are priced')).toBeVisible();
 		expect(await kept(app)).toEqual(before);
 
+		await page.goto('/settings/work');
+		await settled(page, save);
+		await expect(page.getByText('Saved. Designs and drafts count with it')).toBeVisible();
+		expect(await kept(app)).toEqual(before);
+
 		await page.goto('/stockroom?search=gull');
 		await page.getByRole('button', { name: 'Change the pack of 11 in round, gull white' }).click();
 		await settled(page, save);

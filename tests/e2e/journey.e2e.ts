@@ -36,9 +36,9 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	await expect(page.getByText('43 × inflate medium')).toBeVisible();
 
 	await expect(page.getByText('by target margin 48 %')).toBeVisible();
-	await page.getByRole('button', { name: /^margin/ }).click();
+	await page.getByRole('button', { name: /^leaves for the job/ }).click();
 	await expect(page.getByText('as markup on cost')).toBeVisible();
-	await page.getByRole('button', { name: /^margin/ }).click();
+	await page.getByRole('button', { name: /^leaves for the job/ }).click();
 
 	// The upright is not chosen: its cost is unknown, said, and marked on the total; choosing it settles that.
 	await expect(figure(page, 'cost')).toContainText('+ ?');

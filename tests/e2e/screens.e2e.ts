@@ -98,7 +98,7 @@ test('settings move every price, and never a sent quote', async ({ page }) => {
 	await page.goto('/bench/watering-can-column');
 	const before = await cents(page, 'cost');
 	await page.goto('/settings');
-	await page.getByLabel('Labour').fill('36');
+	await page.getByLabel('Overhead', { exact: true }).fill('36');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.')).toBeVisible();
 	await page.goto('/bench/watering-can-column');
@@ -106,7 +106,7 @@ test('settings move every price, and never a sent quote', async ({ page }) => {
 	await page.goto(client);
 	await expect(figure(page, 'total')).toHaveText(total!);
 	await page.goto('/settings');
-	await page.getByLabel('Labour').fill('18');
+	await page.getByLabel('Overhead', { exact: true }).fill('9');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.')).toBeVisible();
 });

@@ -233,12 +233,12 @@ test('by keys alone: through the picture, its actions, its grips, and back', asy
 	await page.keyboard.press('Escape');
 	await expect(bar(page)).toHaveCount(0);
 	await expect(picture(page)).toBeFocused();
-	const before = await cents(page, 'price');
+	const before = await cents(page, 'cost');
 	await page.getByRole('button', { name: 'Drag the top' }).focus();
 	await page.keyboard.press('ArrowUp');
-	await expect.poll(() => cents(page, 'price')).toBeGreaterThan(before);
+	await expect.poll(() => cents(page, 'cost')).toBeGreaterThan(before);
 	await page.keyboard.press('ArrowDown');
-	await expect.poll(() => cents(page, 'price')).toBe(before);
+	await expect.poll(() => cents(page, 'cost')).toBe(before);
 	await entry(page).focus();
 	await saved(page);
 });

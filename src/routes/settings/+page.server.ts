@@ -15,6 +15,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		values: printSettings(settings),
 		decimal: settings.decimal,
+		crew: rates.crew.length,
 		rules: ruleRows(rates.rules).map((rule) => ({
 			of: rule.of,
 			choices: choicesFor(rule, materials).map((m) => ({ id: m.id, name: m.name })),

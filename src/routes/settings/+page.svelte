@@ -111,7 +111,12 @@
 		</fieldset>
 		<fieldset class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2">
 			<legend class="mb-2 font-head text-base font-bold">What work and waste cost</legend>
-			{@render text('Labour', 'labour', 'an hour')}
+			<div>
+				{@render text('Labour', 'labour', 'an hour')}
+				{#if data.crew > 0}<p class="text-[12.6px] text-muted">
+						for jobs nobody is named on: your usual people have their own
+					</p>{/if}
+			</div>
 			{@render text('Overhead', 'overhead', ' ')}
 			{@render choice('Overhead is', 'overheadKind', [
 				['hour', 'money an hour'],

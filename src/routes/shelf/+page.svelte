@@ -37,7 +37,7 @@
 				<option value="changed">last changed</option><option value="name">name</option><option value="price"
 					>price</option
 				>
-				<option value="margin">margin</option><option value="time">build time</option>
+				<option value="margin">what it leaves</option><option value="time">build time</option>
 			</select>
 			<select
 				class="control"

@@ -229,7 +229,6 @@ export const STARTING_JOBS: JobRates = {
 				load: 45,
 				'park and carry': 20,
 				'wait for access': 30,
-				'rooms and floors': 0,
 				photographs: 15,
 				'clear up': 40,
 				'to the tip': 20,

@@ -84,7 +84,7 @@ export const METHODS: { readonly [M in LineMethod]: MethodDefinition } = {
 		}
 	},
 	factor: {
-		called: 'materials times and hours',
+		called: 'materials and hours',
 		what: 'The factor on materials',
 		figure: 'times',
 		unit: '× materials',
@@ -108,8 +108,8 @@ export const METHODS: { readonly [M in LineMethod]: MethodDefinition } = {
 		}
 	},
 	wage: {
-		called: 'floor by her own hour',
-		what: 'What her own hour earns',
+		called: 'floor for your own hour',
+		what: 'What your own hour earns',
 		figure: 'money',
 		unit: 'an hour',
 		most: 10_000,

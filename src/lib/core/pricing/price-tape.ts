@@ -19,11 +19,12 @@ export interface PriceRow {
 /** `8.875 %`: a rate as it was said, nothing rounded away. */
 export const rateText = (percent: string): string => `${printNumber(rational(percent))} %`;
 
-/** `target margin 48 %`, `markup 90 %`, `floor by her own hour 35.00 an hour`. */
+/** `target margin 48 %`, `markup 90 %`, `floor for your own hour 35.00 an hour`. */
 export function wayText({ method, percent }: Way): string {
 	const { called, figure, unit } = METHODS[method];
 	if (figure === 'per cent') return `${called} ${rateText(percent)}`;
 	const typed = figureText(method, percent);
+	if (figure === 'times') return `${printNumber(rational(percent))} × materials, and hours`;
 	return `${called} ${figure === 'money' ? rational(typed).valueOf().toFixed(2) : printNumber(rational(typed))} ${unit}`.trim();
 }
 

@@ -135,7 +135,10 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 	if (typeof bases === 'string') return { status: 'refused', why: bases };
 
 	const said = bases.map(say);
-	const carried = charged ?? (delivery ? said.pop()! : zero(currency));
+	// A delivery that was worked out goes to a tidy price as well; one that was said stays as said.
+	const carried =
+		charged ??
+		(delivery ? money(toPricePoint(said.pop()!.minor, terms.pricePoint), currency) : zero(currency));
 	const base = total(currency, said);
 	const all = [...lines, ...(job ? [job] : []), ...(delivery ? [delivery] : [])];
 	const known = all.map((l) => l.cost.known);

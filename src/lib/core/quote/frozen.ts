@@ -59,4 +59,15 @@ export interface FrozenOwner {
 	readonly margin: number | null;
 	readonly profit: Money;
 	readonly versions: readonly string[];
+	/** The work behind it, and what it is told by; quotes from before it was counted say nothing. */
+	readonly worked?: Worked | undefined;
+}
+
+/** The work behind a quote when it was sent. Hours of everybody, feet and balloons of its pieces, money in minor units. */
+export interface Worked {
+	readonly net: number;
+	readonly hours: number;
+	readonly ownHour: number | null;
+	readonly feet: number;
+	readonly balloons: number;
 }

@@ -140,5 +140,14 @@ export const frozenOwnerSchema = z.strictObject({
 	unknown: z.array(z.string()),
 	margin: z.number().nullable(),
 	profit: money,
-	versions: z.array(z.string())
+	versions: z.array(z.string()),
+	worked: z
+		.strictObject({
+			net: z.number(),
+			hours: z.number(),
+			ownHour: z.number().nullable(),
+			feet: z.number(),
+			balloons: z.number()
+		})
+		.optional()
 }) satisfies z.ZodType<FrozenOwner, unknown>;

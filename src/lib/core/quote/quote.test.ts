@@ -196,6 +196,7 @@ describe('the fields of a quote', () => {
 			percent: '25/2'
 		});
 		expect(read({}).value!.terms.climate).toBeNull();
+		expect(read({}).value!.terms.job).toBeNull();
 		expect(read({ there: '35 C', sun: 'light', height: '1000 m' }).value!.terms.climate).toEqual({
 			here: 293.15,
 			there: 308.15,

@@ -12,7 +12,7 @@ import type { NumberStyle } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { inUnit } from '../units/quantity.ts';
 import { rational, rationalText, type Rational } from '../units/rational.ts';
-import { printJob, readJob, type JobField, type RawJob } from './read-job.ts';
+import { isUsual, printJob, readJob, type JobField, type RawJob } from './read-job.ts';
 import type { LineWay, QuoteTerms } from './quote.ts';
 
 /** A mild room, K: 68 °F. */
@@ -124,7 +124,7 @@ export function readQuote(
 		validDays: v.validDays,
 		note: raw.note,
 		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height },
-		job: job.plan
+		job: isUsual(raw.job) ? null : job.plan
 	};
 	return {
 		errors,

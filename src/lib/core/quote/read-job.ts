@@ -99,6 +99,12 @@ export function readJob(
 	};
 }
 
+/** Whether nothing is said of a job: it is a usual one. */
+export const isUsual = ({ template, miles, trips, goers, crew, minutes, lines }: RawJob): boolean =>
+	[template, miles, trips, goers, ...Object.values(minutes)].every((text) => text.trim() === '') &&
+	crew === null &&
+	lines.length === 0;
+
 /** A job as its fields are filled with it; {@link readJob} reads exactly that job back. */
 export function printJob(plan: JobPlan | null | undefined, style: NumberStyle): RawJob {
 	const { template, miles, trips, goers, crew, minutes, lines } = plan ?? AS_USUAL;

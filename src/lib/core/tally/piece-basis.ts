@@ -3,8 +3,8 @@ import type { JobCost, JobCostPart } from '../cost/job-cost.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Amount } from '../cost/amount.ts';
 import type { Basis } from '../pricing/basis.ts';
-import { soldAs } from '../structures/registry/count.ts';
-import { leadSize, leadingSection } from '../recipe/scale.ts';
+import { soldAs, soldBy } from '../structures/registry/count.ts';
+import { leadingSection } from '../recipe/scale.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { rational, sum, type Rational } from '../units/rational.ts';
@@ -34,7 +34,7 @@ export function basisOf(
 		cost: rational(part.known.minor),
 		materials: rational(cost.materialsTotal.known.minor + cost.frameTotal.known.minor),
 		...worked(cost.seconds, crew),
-		feet: (quantity * leadSize(built, pumps, 'over all').mm) / FOOT,
+		feet: lead ? (quantity * lead.times * soldBy(lead.structure, pumps)) / FOOT : 0,
 		balloons,
 		pieces: quantity,
 		kind: lead ? soldAs(lead.structure) : 'other'

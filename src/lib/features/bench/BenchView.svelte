@@ -205,7 +205,7 @@
 			<button type="button" class="bar" aria-expanded={tapeOpen} onclick={() => (tapeOpen = !tapeOpen)}>
 				<span>{atLeast('Price', unknown)} <b class="figures">{priceText(price)}</b></span>
 				<span
-					>{atMost('margin', unknown)}
+					>{atMost('leaves', unknown)}
 					<b class="figures">{price.status === 'priced' ? percentText(price.margin) : '—'}</b></span
 				>
 				<span class="quiet-link">{tapeOpen ? 'close the figures' : 'open the figures'}</span>

@@ -34,15 +34,20 @@
 		{parts}
 		name="job-cost"
 	/>
-	{#if order.status === 'priced'}
-		<TapeLine
-			label="margin"
-			count={percentText(order.margin)}
-			amount={formatAmount(order.profit)}
-			name="job-margin"
-		/>
-		<TapeLine label="an hour of yours" amount={minorText(earnings?.ownHour)} name="own-hour" />
-	{/if}
-	<TapeLine label="price as a job" amount={priceText(order)} rule="sub" name="job-price" />
+	<TapeLine label="an hour of yours" amount={minorText(earnings?.ownHour)} name="own-hour" />
+	<TapeLine
+		label="price as a job"
+		count={order.status === 'priced' ? percentText(order.margin) : ''}
+		amount={priceText(order)}
+		rule="sub"
+		name="job-price"
+		parts={order.status === 'priced'
+			? [
+					{ label: 'the pieces', count: '', amount: formatAmount(order.pieces) },
+					{ label: 'delivery', count: '', amount: formatAmount(order.delivery) },
+					{ label: 'margin', count: percentText(order.margin), amount: formatAmount(order.profit) }
+				]
+			: []}
+	/>
 	<p class="mt-1 text-[12.6px]"><a class="quiet-link" {href}>Ways to price, how sure</a></p>
 </section>

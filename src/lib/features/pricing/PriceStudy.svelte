@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { formatAmount } from '../../core/money/money.ts';
+	import type { Charged } from '../../core/study/charged.ts';
 	import type { PriceMethod } from '../../core/pricing/methods.ts';
 	import type { PricedQuote } from '../../core/quote/quote.ts';
 	import type { Studied } from '../../core/study/levers.ts';
+	import ChargedBefore from './ChargedBefore.svelte';
 	import HangsOn from './HangsOn.svelte';
 	import HowSure from './HowSure.svelte';
 	import { minorText } from './study-words.ts';
@@ -10,11 +12,13 @@
 
 	interface Props {
 		studied: Studied;
+		/** What was charged before. */
+		charged: readonly Charged[];
 		priced: PricedQuote;
 		method: PriceMethod | null;
 		onpick: (method: PriceMethod) => void;
 	}
-	let { studied, priced, method, onpick }: Props = $props();
+	let { studied, charged, priced, method, onpick }: Props = $props();
 	const { earnings, effort } = $derived(priced);
 </script>
 
@@ -40,3 +44,9 @@
 	<h2 class="text-base">How sure it is</h2>
 	<HowSure {priced} rates={studied.context.rates} />
 </section>
+{#if charged.length > 0}
+	<section class="grid gap-2" aria-label="What you charged before">
+		<h2 class="text-base">What you charged before</h2>
+		<ChargedBefore {charged} {priced} />
+	</section>
+{/if}

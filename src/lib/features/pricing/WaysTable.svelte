@@ -60,10 +60,10 @@
 					{#if way.price}
 						{@render figures(way.price, way.earnings)}
 						<td class="money">{way.away === undefined ? '—' : changeText(way.away / 100, 2)}</td>
-						<td class="pl-3 text-right">
+						<td class="use">
 							{#if method === way.method}<span class="text-muted">in use</span>
 							{:else}<Button kind="word" onclick={() => onpick(way.method)}
-									>price it so<span class="sr-only">: {METHODS[way.method].called}</span></Button
+									>use<span class="sr-only">: {METHODS[way.method].called}</span></Button
 								>{/if}
 						</td>
 					{:else}
@@ -78,7 +78,7 @@
 <style>
 	th,
 	td {
-		padding: 4px 10px 4px 0;
+		padding: 2px 8px 2px 0;
 		border-bottom: 1px solid var(--line);
 		text-align: left;
 		font-weight: 400;
@@ -95,6 +95,10 @@
 		text-align: right;
 		font-family: var(--font-mono);
 		font-variant-numeric: tabular-nums;
+	}
+	.use {
+		text-align: right;
+		padding-right: 0;
 	}
 	.in-hand th,
 	.in-hand td {

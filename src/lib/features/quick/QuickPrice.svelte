@@ -12,6 +12,7 @@
 	import ColourName from '../colours/ColourName.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
 	import MiniPicture from '../picture/MiniPicture.svelte';
+	import { minorText } from '../pricing/study-words.ts';
 	import { Quick, type QuickData } from './quick.svelte.ts';
 
 	interface Props {
@@ -151,7 +152,9 @@
 		/>
 		<Tape label="Price">
 			{#if margin && quick.ok && price.status === 'priced'}
-				<TapeLine label="cost" amount={sumText(quick.tally.cost.total)} name="cost" />
+				<TapeLine label="cost" amount={sumText(quick.cost)} name="cost" />
+				<TapeLine label="of it around the job" amount={formatAmount(quick.tally.job.total)} rule="aside" />
+				<TapeLine label="an hour of yours" amount={minorText(quick.tally.earnings?.ownHour)} />
 				<TapeLine
 					label={atMost('margin', unknown)}
 					count={percentText(price.margin)}

@@ -1,6 +1,7 @@
 import { isBare } from '../../core/assembly/assemble.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
+import { join } from '../../core/cost/amount.ts';
 import { formatMoney } from '../../core/money/money.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { toHeight } from '../../core/recipe/to-height.ts';
@@ -138,6 +139,11 @@ export class Quick {
 	);
 	/** Of an order of just these, with what belongs to an order. */
 	readonly price = $derived(this.tally.order);
+	/** The pieces and the job around them. */
+	readonly cost = $derived.by(() => {
+		const { cost, job } = this.tally;
+		return join(cost.total, { known: job.total, unknown: [] });
+	});
 	/** Costs that nobody knows, by their names: the price is at least what it says. */
 	readonly unknown = $derived(this.waiting ? [] : this.tally.cost.total.unknown);
 	/** Whether the figures are of what is chosen: not while another design is on its way. */
@@ -158,6 +164,12 @@ export class Quick {
 		return this.tally.findings.filter((f) => f.level === 'bad' || f.code === 'unlisted');
 	}
 	/** What she sends from the venue. */
+	/** What the price has in it besides the piece. */
+	get #left(): string {
+		const { leftAs } = this.tally.job.job.template;
+		if (leftAs === 'delivered and left') return 'delivered';
+		return leftAs === 'set up and left' ? 'delivered and set up' : 'delivered, set up and taken away';
+	}
 	get text(): string {
 		const { price } = this;
 		const size = this.recipe.sizes.find((s) => s.id === this.size);
@@ -169,6 +181,6 @@ export class Quick {
 			: price.tax.minor > 0
 				? ', tax included'
 				: '';
-		return `${this.quantity} × ${named}, ${[this.colourWords, this.tall].filter(Boolean).join(', ')}: ${leastText(formatMoney(price.said), this.unknown)}${taxed}. ${this.data.settings.business.name}`;
+		return `${this.quantity} × ${named}, ${[this.colourWords, this.tall].filter(Boolean).join(', ')}: ${leastText(formatMoney(price.said), this.unknown)}${taxed}, ${this.#left}. ${this.data.settings.business.name}`;
 	}
 }

@@ -36,7 +36,7 @@ test('“how much for two of those in red, seven feet tall?”', () => {
 	expect(q.tally.bill.lines.map((l) => l.label)).toContain('11 rounds, buoy red');
 	expect(q.tally.bill.lines.map((l) => l.label)).not.toContain('11 rounds, gull white');
 	expect(q.text).toMatch(
-		/^2 × Kelp column, limpet grey, buoy red and hive gold matte, [67]′ \d+″ over all: \$[\d.]+ \(\$[\d.]+ with tax\)\. Puddlelark Balloons$/
+		/^2 × Kelp column, limpet grey, buoy red and hive gold matte, [67]′ \d+″ over all: \$[\d.]+ \(\$[\d.]+ with tax\), delivered, set up and taken away\. Puddlelark Balloons$/
 	);
 	expect(q.picture!.discs.length * 2).toBe(q.tally.bill.balloons);
 });

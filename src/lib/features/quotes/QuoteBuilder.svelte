@@ -11,6 +11,7 @@
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
+	import type { Charged } from '../../core/study/charged.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
 	import PriceStudy from '../pricing/PriceStudy.svelte';
@@ -19,7 +20,11 @@
 	import QuoteTape from './QuoteTape.svelte';
 
 	interface Props {
-		data: QuoteData & { readonly clients: readonly string[]; readonly zones: readonly string[] };
+		data: QuoteData & {
+			readonly clients: readonly string[];
+			readonly zones: readonly string[];
+			readonly charged: readonly Charged[];
+		};
 		/** Asks for the quote to be sent once it is saved. */
 		/** All that is typed is saved: send it, though costs are unknown where that is meant. */
 		onsend: (evenUnknown: boolean) => void;
@@ -299,18 +304,6 @@
 			{@render text('Deposit', 'deposit', { narrow: true, unit: '%' })}
 			{@render text('Valid for', 'validDays', { narrow: true, unit: 'days' })}
 		</section>
-		<PriceStudy
-			studied={draft.studied}
-			priced={draft.priced}
-			method={draft.priced.lines.every((l) => l.way.method === draft.terms.method)
-				? draft.terms.method
-				: null}
-			onpick={(method) => {
-				draft.raw.method = method;
-				draft.raw.lines = draft.raw.lines.map((line) => ({ ...line, way: 'quote', percent: '' }));
-				draft.touch();
-			}}
-		/>
 		<Field label="A word to the client">
 			{#snippet children(attributes)}<textarea
 					{...attributes}
@@ -324,6 +317,19 @@
 			<Button kind="strong" onclick={() => send()}>Send</Button>
 			<span class="ml-2 text-[13px] text-muted">Sending freezes it and makes the client’s link.</span>
 		</p>
+		<PriceStudy
+			charged={data.charged}
+			studied={draft.studied}
+			priced={draft.priced}
+			method={draft.priced.lines.every((l) => l.way.method === draft.terms.method)
+				? draft.terms.method
+				: null}
+			onpick={(method) => {
+				draft.raw.method = method;
+				draft.raw.lines = draft.raw.lines.map((line) => ({ ...line, way: 'quote', percent: '' }));
+				draft.touch();
+			}}
+		/>
 	</div>
 	<div class="side">
 		<QuoteTape priced={draft.priced} quoted={draft.terms} base={draft.context.rates.price} />

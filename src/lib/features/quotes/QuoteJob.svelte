@@ -60,7 +60,7 @@
 		/>
 		{@render number('Miles, one way', 'miles', job.job.miles)}
 		{@render number('Times there and back', 'trips', job.job.trips)}
-		{@render number('How many go along', 'goers', job.job.goers)}
+		{@render number('People going along', 'goers', job.job.goers)}
 	</div>
 	{#if rates.people.length > 0}
 		<fieldset class="flex flex-wrap gap-x-5 gap-y-1">

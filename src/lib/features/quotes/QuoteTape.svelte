@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import { priceTape, wayText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
 	import { wayOf, type PriceTerms } from '../../core/pricing/terms.ts';
@@ -7,6 +8,7 @@
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
 	import TapeSection from '../../ui/tape/TapeSection.svelte';
 	import PriceRows from '../bench/PriceRows.svelte';
+	import { minorText } from '../pricing/study-words.ts';
 	import { atLeast, atMost, missingText, percentText, sumText } from '../bench/tape-words.ts';
 
 	interface Props {
@@ -19,17 +21,17 @@
 	const price = $derived(priced.price);
 	const terms = $derived(quoteTerms(base, quoted));
 	const unknown = $derived(priced.cost.unknown);
-	/** A delivery nobody has said anything of is no line of 0.00. */
-	const isSaid = $derived(quoted.deliveryMinor !== null || quoted.deliveryCostMinor !== null);
+	const road = $derived(priced.job.parts.find((p) => p.phase === 'on the road'));
+	const rest = $derived(priced.job.parts.filter((p) => p !== road));
+	/** A delivery that is nothing is no line of 0.00. */
+	const isSaid = $derived(priced.delivery.minor > 0 || quoted.deliveryMinor !== null);
 	/** What the last step leaves is the margin below. */
 	const rows = $derived(price.status === 'priced' ? withoutLastLeft(priceTape(price, terms, isSaid)) : []);
 	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
 	const deliveryText = $derived(
 		quoted.deliveryMinor !== null
 			? 'Delivery stands as charged, beside the target: rush, discount and minimum leave it alone; its payment fee is in the pieces.'
-			: quoted.deliveryCostMinor === null
-				? 'What the delivery costs you is not said: type it, 0 for none, or a charge of your own.'
-				: `Delivery is priced by ${wayText(wayOf(terms))} from what it costs you.`
+			: `Delivery is priced by ${wayText(wayOf(terms))} from what it costs you.`
 	);
 </script>
 
@@ -38,12 +40,31 @@
 		{#each priced.lines as line (line.item.id)}
 			<TapeLine label="{line.item.quantity} × {line.item.recipe.name}" amount={sumText(line.cost)} />
 		{/each}
-		<TapeLine
-			label="delivery"
-			amount={quoted.deliveryCostMinor === null
-				? '—'
-				: formatAmount({ ...priced.delivery, minor: quoted.deliveryCostMinor })}
-		/>
+		{#if priced.lines.length > 0}
+			<TapeLine
+				label="around the job"
+				count={formatHours(rest.reduce((a, p) => a + p.seconds, 0))}
+				amount={formatAmount(priced.job.rest)}
+				parts={[
+					...rest
+						.filter((p) => p.seconds > 0)
+						.map((p) => ({ label: p.phase, count: formatHours(p.seconds), amount: formatAmount(p.labour) })),
+					...priced.job.lines.map((l) => ({ label: l.label, count: '', amount: formatAmount(l.amount) }))
+				]}
+			/>
+			<TapeLine
+				label="delivery"
+				count={quoted.deliveryCostMinor === null ? formatHours(road?.seconds ?? 0) : ''}
+				amount={formatAmount(
+					quoted.deliveryCostMinor === null
+						? priced.job.road
+						: { ...priced.delivery, minor: quoted.deliveryCostMinor }
+				)}
+				parts={quoted.deliveryCostMinor === null && priced.job.van.minor > 0
+					? [{ label: 'of it the van', count: '', amount: formatAmount(priced.job.van) }]
+					: []}
+			/>
+		{/if}
 		<TapeLine label="Cost" amount={sumText(priced.cost)} rule="total" name="cost" />
 	</TapeSection>
 	<TapeSection name="What the client reads">
@@ -75,6 +96,7 @@
 				amount={formatAmount(price.profit)}
 				name="margin"
 			/>
+			<TapeLine label="an hour of yours" amount={minorText(priced.earnings?.ownHour)} name="own-hour" />
 			<TapeLine label="markup" count={percentText(price.markup)} amount="" />
 			<TapeLine
 				label={atLeast('Total', unknown)}

@@ -18,7 +18,7 @@
 <dl class="figures">
 	<dt>cost</dt>
 	<dd>{formatMoney(cost.known)}{cost.unknown.length > 0 ? ' + ?' : ''}</dd>
-	<dt>{atMost('margin', cost.unknown)}</dt>
+	<dt>{atMost('leaves', cost.unknown)}</dt>
 	<dd>{percentText(margin)}</dd>
 	{#if seconds !== undefined}
 		<dt>build</dt>

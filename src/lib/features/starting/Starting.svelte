@@ -151,7 +151,7 @@
 			<TapeLine label="cost" amount={sumText(start.tally.cost.total)} rule="sub" name="cost" />
 			<TapeLine label={atLeast('Price', unknown)} amount={priceText(price)} rule="big" name="price" />
 			<TapeLine
-				label={atMost('margin', unknown)}
+				label={atMost('leaves for the job', unknown)}
 				amount={price.status === 'priced' ? percentText(price.margin) : '—'}
 				name="margin"
 			/>

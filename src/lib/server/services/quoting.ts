@@ -101,7 +101,14 @@ export async function freezeQuote(
 		unknown: priced.cost.unknown,
 		margin: price.margin ?? null,
 		profit: price.profit,
-		versions: quote.lines.map((l) => l.versionId)
+		versions: quote.lines.map((l) => l.versionId),
+		worked: {
+			net: price.net.minor,
+			hours: priced.effort.hours,
+			ownHour: priced.earnings?.ownHour ?? null,
+			feet: priced.effort.feet,
+			balloons: priced.effort.balloons
+		}
 	};
 	return { frozen, owner, revision: quote.revision };
 }
@@ -139,7 +146,6 @@ export function newTerms(settings: Settings): QuoteTerms {
 		occasion: '',
 		venue: '',
 		setting: 'indoor',
-		// Nothing is said of the delivery yet: its cost is unknown, not 0.
 		deliveryMinor: null,
 		deliveryCostMinor: null,
 		method: price.method,
@@ -151,7 +157,8 @@ export function newTerms(settings: Settings): QuoteTerms {
 		deposit: price.deposit,
 		validDays: 14,
 		note: '',
-		climate: null
+		climate: null,
+		job: null
 	};
 }
 

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { error, fail } from '@sveltejs/kit';
+import { chargedOf } from '$lib/core/study/charged.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
 import { recipePage, sendQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -19,8 +20,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		locals.repos,
 		quote.lines.map((l) => l.versionId)
 	);
+	const charged = (await locals.repos.quotes.sent(quote.id)).flatMap((sent) => chargedOf(sent) ?? []);
 	return {
 		quote,
+		charged,
 		offered,
 		clients: clients.map((c) => c.name),
 		...book,

@@ -58,6 +58,7 @@ const piecesOf = ({ pieces }: Applied) => rational(pieces.reduce((a, p) => a + c
 /** Faces, wings, spots: pieces on a host. */
 export const count: CountFacet<Applied> = {
 	sold: 'other',
+	soldBy: () => 0,
 	balloons: ({ pieces }) => pieces.reduce((a, p) => a + (p.what.kind === 'balloon' ? countOfPiece(p) : 0), 0),
 	pieces: piecesOf,
 	placed: (s) => piecesOf(s).add(1),

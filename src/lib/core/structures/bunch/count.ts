@@ -153,6 +153,7 @@ function tasks({ items, weight }: Bunch): TaskCount[] {
 /** Bouquet, centrepiece, foil on ribbon, a word of foils. */
 export const count: CountFacet<Bunch> = {
 	sold: 'bunch',
+	soldBy: () => 0,
 	balloons: ({ items, weight }) =>
 		items.reduce((a, i) => a + inflatedIn(i), 0) + (weight?.kind === 'balloon' ? 1 : 0),
 	...ONE_THING,

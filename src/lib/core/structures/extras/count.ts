@@ -20,6 +20,7 @@ export function countedLines(lines: readonly ExtraLine[]): ExtraLine[] {
 /** Florals, fabric, paint, print, hire: lines that nothing works out. */
 export const count: CountFacet<Extras> = {
 	sold: 'other',
+	soldBy: () => 0,
 	balloons: () => 0,
 	pieces: ({ lines }) => lines.reduce((a, l) => a.add(rational(l.range?.high ?? l.quantity)), ZERO),
 	placed: () => ONE,

@@ -1,4 +1,5 @@
 import type { Colourway } from '../../document/slot.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { CardClass } from '../../pricing/basis.ts';
 import type { SitePiece } from '../../labour/site.ts';
 import type { TaskCount } from '../../labour/task.ts';
@@ -17,6 +18,8 @@ export interface CountFacet<S> {
 	tasks(structure: S): TaskCount[];
 	/** Its class on a rate card. */
 	readonly sold: CardClass;
+	/** What it is sold by the foot of, mm: how high it stands, how far it goes, how wide it is; 0 where it is not. */
+	soldBy(structure: S, pumps: readonly PumpProfile[]): number;
 	/** How it comes to its place; null for what is part of another, or nothing yet. */
 	site(structure: S): SitePiece | null;
 }

@@ -172,6 +172,7 @@ function tasks({ pieces }: Form): TaskCount[] {
 /** Limbs, bands, curls, bows. */
 export const count: CountFacet<Form> = {
 	sold: 'other',
+	soldBy: () => 0,
 	balloons: ({ pieces }) => pieces.reduce((a, p) => a + Math.ceil(balloonsFor(p).valueOf()), 0),
 	...ONE_THING,
 	needs,

@@ -1,4 +1,5 @@
 import type { Colourway } from '../../document/slot.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { CardClass } from '../../pricing/basis.ts';
 import type { SitePiece } from '../../labour/site.ts';
 import type { TaskCount } from '../../labour/task.ts';
@@ -41,6 +42,10 @@ const workOutTasks = <K extends Kind>(s: Of<K>): TaskCount[] => COUNTS[s.kind].t
 
 /** The class of one on a rate card. */
 export const soldAs = <K extends Kind>(s: Of<K>): CardClass => COUNTS[s.kind].sold;
+
+/** What one is sold by the foot of, mm. */
+export const soldBy = <K extends Kind>(s: Of<K>, pumps: readonly PumpProfile[]): number =>
+	COUNTS[s.kind].soldBy(s, pumps);
 
 /** How one comes to its place. */
 export const siteOfStructure = <K extends Kind>(s: Of<K>): SitePiece | null => COUNTS[s.kind].site(s);

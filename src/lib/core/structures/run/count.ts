@@ -355,6 +355,7 @@ function balloonsOfRun(run: Run): number {
 /** Garland, arch, table runner, framed pipe. */
 export const count: CountFacet<Run> = {
 	sold: 'garland',
+	soldBy: (run) => lengthOfRun(run),
 	balloons: balloonsOfRun,
 	...ONE_THING,
 	needs,

@@ -145,6 +145,7 @@ function tasks(stack: Stack): TaskCount[] {
 /** Column, pillar, figure: layers from the floor up, with or without an upright. */
 export const count: CountFacet<Stack> = {
 	sold: 'column',
+	soldBy: (stack, pumps) => (layerCount(stack) > 0 ? placeStack(stack, pumps).overall.usual : 0),
 	balloons: balloonCount,
 	...ONE_THING,
 	needs,

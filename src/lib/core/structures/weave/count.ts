@@ -123,6 +123,7 @@ function tasks(weave: Weave): TaskCount[] {
 /** Panel, basket, wall, ring. */
 export const count: CountFacet<Weave> = {
 	sold: 'panel',
+	soldBy: (weave, pumps) => (graphOf(weave).woven.length > 0 ? sizeOfWeave(weave, pumps).width : 0),
 	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0),
 	...ONE_THING,
 	needs,

@@ -1,5 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { PRICE_METHODS } from '$lib/core/pricing/methods.ts';
+import { chargedOf } from '$lib/core/study/charged.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { changeWorking } from '$lib/server/services/change-working.ts';
 import { headOf, loadDesign, queryOf } from '$lib/server/services/design-query.ts';
@@ -13,6 +14,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const { recipe } = loaded.design;
 	return {
 		asked: headOf(loaded),
+		charged: (await locals.repos.quotes.sent()).flatMap((sent) => chargedOf(sent) ?? []),
 		recipe,
 		library: [...(await loadLibrary(locals.repos, recipe))],
 		settings,

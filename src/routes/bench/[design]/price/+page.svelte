@@ -63,7 +63,7 @@
 		<input name="method" value={method} /><input name="id" value={id} />
 	</form>
 	{#if priced.price.status === 'priced'}
-		<PriceStudy {studied} {priced} method={studied.terms.method} onpick={pick} />
+		<PriceStudy charged={data.charged} {studied} {priced} method={studied.terms.method} onpick={pick} />
 	{:else}
 		<Notice level="watch">No price comes of the way it is priced by. Choose another on the Bench.</Notice>
 	{/if}

@@ -52,7 +52,7 @@
 					'cost',
 					(s) => `${formatMoney(s.cost.known)}${s.cost.unknown.length > 0 ? ' + ?' : ''}`
 				)}
-				{@render line('margin', (s) => mostText(percentText(s.margin), s.cost.unknown))}
+				{@render line('leaves for the job', (s) => mostText(percentText(s.margin), s.cost.unknown))}
 				{@render line(
 					'price',
 					(s) => (s.price ? leastText(formatMoney(s.price), s.cost.unknown) : '—'),
