@@ -98,6 +98,8 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		],
 		['/quotes'],
 		['/quotes/quote-garden'],
+		['/settings/work'],
+		['/bench/lighthouse-column/price'],
 		['/quotes/quote-regatta'],
 		['/quick', (p) => p.getByRole('button', { name: 'Margin' }).click()],
 		['/settings'],

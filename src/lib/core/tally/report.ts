@@ -77,6 +77,17 @@ export interface TallyReport {
 		readonly markup: number | null;
 		readonly steps: readonly { readonly step: string; readonly minor: number }[];
 	} | null;
+	/** So many as a job by itself: the work around it and the road with it, as the studio's usual job. */
+	readonly job: {
+		readonly kind: string;
+		readonly seconds: number;
+		readonly costMinor: number;
+		/** As it is said to the client; null where it has no price. */
+		readonly priceMinor: number | null;
+		readonly margin: number | null;
+		/** What an hour of the owner's own earns. */
+		readonly ownHourMinor: number | null;
+	};
 	/** Body of the first stack and the whole, inches; null where a size is not known. */
 	readonly heights: { readonly body: number | null; readonly overall: number | null };
 	/** What gave way for the size. */
@@ -156,6 +167,14 @@ export function tallyReport(
 						markup: price.markup ?? null,
 						steps: price.steps.map((s) => ({ step: s.id, minor: minor(s.change) }))
 					},
+		job: {
+			kind: worked.job.job.template.name,
+			seconds: worked.job.seconds,
+			costMinor: minor(worked.job.total),
+			priceMinor: worked.order.status === 'priced' ? minor(worked.order.said) : null,
+			margin: worked.order.status === 'priced' ? (worked.order.margin ?? null) : null,
+			ownHourMinor: worked.earnings?.ownHour === undefined ? null : Math.round(worked.earnings.ownHour)
+		},
 		heights: {
 			body: body?.known ? inchesOf(body.usual) : null,
 			overall: assembly.overall.known ? inchesOf(assembly.overall.usual) : null

@@ -63,7 +63,7 @@
 						<td class="use">
 							{#if method === way.method}<span class="text-muted">in use</span>
 							{:else}<Button kind="word" onclick={() => onpick(way.method)}
-									>use<span class="sr-only">: {METHODS[way.method].called}</span></Button
+									>use<span class="sr-only"> {METHODS[way.method].called}</span></Button
 								>{/if}
 						</td>
 					{:else}
