@@ -1,6 +1,7 @@
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
 import { long } from './long.ts';
+import { pricing } from './pricing.ts';
 import { picking } from './picking.ts';
 import { reading } from './reading.ts';
 import { recompute } from './recompute.ts';
@@ -11,6 +12,7 @@ const reached = [
 	...recompute(),
 	...long(),
 	...reading(),
+	...pricing(),
 	...(await shelf()),
 	...(await keystrokes()),
 	...(await picking()),

@@ -119,8 +119,16 @@ export function timeAll(
 	work: readonly { readonly task: TaskCount; readonly difficulty: RationalText }[],
 	standards: Standards
 ): TimedTask[] {
-	const merged = new Map<string, TimedTask>();
+	// Alike work of the same difficulty is counted first: an exact product once, not once a place it comes from.
+	const alike = new Map<string, { task: TaskCount; difficulty: RationalText }>();
 	for (const { task, difficulty } of work) {
+		const key = `${task.task}/${task.method}/${difficulty}`;
+		const before = alike.get(key);
+		if (!before) alike.set(key, { task, difficulty });
+		else alike.set(key, { task: together(before.task, task), difficulty });
+	}
+	const merged = new Map<string, TimedTask>();
+	for (const { task, difficulty } of alike.values()) {
 		const key = `${task.task}/${task.method}`;
 		const before = merged.get(key);
 		const batches = before ? task.batches.filter((b) => !before.batches.includes(b)) : task.batches;
@@ -140,6 +148,16 @@ export function timeAll(
 		);
 	}
 	return [...merged.values()];
+}
+
+/** Two counts of the same task as one. */
+function together(a: TaskCount, b: TaskCount): TaskCount {
+	const ends = (a.ends ?? b.ends) && {
+		less: (a.ends?.less ?? 0) + (b.ends?.less ?? 0),
+		more: (a.ends?.more ?? 0) + (b.ends?.more ?? 0)
+	};
+	const batches = b.batches.length === 0 ? a.batches : [...new Set([...a.batches, ...b.batches])];
+	return { ...a, count: a.count + b.count, batches, ends };
 }
 
 /** Seconds a group of the tape, in its order; groups without work are left out. */

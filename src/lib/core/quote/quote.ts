@@ -2,7 +2,7 @@ import type { PriceMethod } from '../pricing/methods.ts';
 import { join, type Amount } from '../cost/amount.ts';
 import { jobCost, type JobCost } from '../cost/job-cost.ts';
 import { crewFor, type Rates } from '../cost/rates.ts';
-import { AS_USUAL, jobOf, type JobPlan } from '../labour/job.ts';
+import { AS_USUAL, jobOf, type JobPlan, type LeftAs } from '../labour/job.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Basis } from '../pricing/basis.ts';
 import { earningsOf, effortOf, type Earnings, type Effort } from '../pricing/earnings.ts';
@@ -146,6 +146,54 @@ export function wayOfLine({ way, recipe }: QuoteItem, terms: PriceTerms): { way:
 const ratesOn = ({ job }: QuoteTerms, rates: Rates): Rates =>
 	job?.crew ? { ...rates, crew: job.crew } : rates;
 
+const crewed = new WeakMap<TallyContext, { readonly crew: string; readonly context: TallyContext }>();
+/** The same with all else it is worked out from; the same for the same people. */
+function contextOn(terms: QuoteTerms, context: TallyContext): TallyContext {
+	const rates = ratesOn(terms, context.rates);
+	if (rates === context.rates) return context;
+	const crew = rates.crew.join();
+	const before = crewed.get(context);
+	if (before?.crew === crew) return before.context;
+	const own = { ...context, rates };
+	crewed.set(context, { crew, context: own });
+	return own;
+}
+
+interface Counted {
+	readonly order: TalliedOrder;
+	readonly tallies: readonly Tally[];
+}
+interface CountedBefore extends Counted {
+	readonly items: readonly QuoteItem[];
+	readonly leftAs: LeftAs;
+}
+const countedBefore = new WeakMap<TallyContext, CountedBefore>();
+const isSame = (a: QuoteItem, b: QuoteItem | undefined): boolean =>
+	a.recipe === b?.recipe &&
+	a.colourway === b.colourway &&
+	(a.size ?? null) === (b.size ?? null) &&
+	a.quantity === b.quantity;
+
+/** What is on a quote, counted: as it was where only its terms are others, and each line that is as it was. */
+function counted(items: readonly QuoteItem[], context: TallyContext, leftAs: LeftAs): Counted {
+	const before = countedBefore.get(context);
+	const same = items.map((item) => before?.items.findIndex((b) => isSame(item, b)) ?? -1);
+	if (
+		before?.leftAs === leftAs &&
+		before.items.length === items.length &&
+		same.every((at, i) => isSame(items[i]!, before.items[i]) && at >= 0)
+	)
+		// prettier-ignore
+		return before;
+	const tallies = items.map(({ recipe, colourway, quantity, size = null }, i) => {
+		const known = before?.tallies[same[i]!];
+		return known ?? tally(recipe, colourway, quantity, context, size);
+	});
+	const next = { items, leftAs, tallies, order: tallyOrder(items, context, leftAs) };
+	countedBefore.set(context, next);
+	return next;
+}
+
 /** What a quote costs, minor units, all that is known of it: nothing else is worked out. For what-ifs. */
 export function costOfQuote(items: readonly QuoteItem[], terms: QuoteTerms, context: TallyContext): number {
 	const rates = ratesOn(terms, context.rates);
@@ -186,17 +234,18 @@ export function priceQuote(
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
 	const none = zero(currency);
-	const rates = ratesOn(terms, context.rates);
+	const own = contextOn(terms, context);
+	const { rates } = own;
 	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
 	const crew = crewFor(rates);
-	const order = tallyOrder(items, { ...context, rates }, job.job.template.leftAs);
+	const { order, tallies } = counted(items, own, job.job.template.leftAs);
 	const priceTerms = quoteTerms(base, terms);
 	const lines = items.map((item, i) => {
-		const own = tally(item.recipe, item.colourway, item.quantity, { ...context, rates }, item.size ?? null);
-		const { built, cost, bill } = own;
+		const one = tallies[i]!;
+		const { built, cost, bill } = one;
 		const piece = { built, cost, quantity: item.quantity, balloons: bill.balloons };
 		const basis = basisOf(piece, crew, rates.pumps, order.items[i]!);
-		return { item, tally: own, cost: order.items[i]!, basis, ...wayOfLine(item, priceTerms) };
+		return { item, tally: one, cost: order.items[i]!, basis, ...wayOfLine(item, priceTerms) };
 	});
 	const charge = terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency);
 	const isEmpty = items.length === 0;

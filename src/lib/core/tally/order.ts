@@ -1,5 +1,6 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, explode, workOn, type DesignCount } from '../bom/explode.ts';
+import { countDesigns, explode, workOf, type Exploded } from '../bom/explode.ts';
+import { isDone } from '../labour/site.ts';
 import type { Amount } from '../cost/amount.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import { splitCost } from '../cost/split-cost.ts';
@@ -38,29 +39,62 @@ export function tallyOrder(
 	context: TallyContext,
 	leftAs: LeftAs = jobOf(AS_USUAL, context.rates.jobs).template.leftAs
 ): TalliedOrder {
-	const { rates, catalogue, library } = context;
-	const { pumps, standards } = rates;
-	const designs = items.map(({ recipe, colourway, size = null, quantity }): DesignCount[] | undefined => {
-		try {
-			return countDesigns({ recipe, colourway, size, quantity: rational(quantity), pumps }, library);
-		} catch (error) {
-			if (error instanceof DomainError) return undefined;
-			throw error;
-		}
-	});
-	const needs = designs.flatMap((own, line) => explode(own ?? []).map((need) => ({ ...need, line })));
-	const work = designs.map((own) => workOn(own ?? [], leftAs));
+	const { rates, catalogue } = context;
+	const { standards } = rates;
+	const own = items.map((item) => countedLine(item, context));
+	const needs = own.flatMap((o, line) => (o?.needs ?? []).map((need) => ({ ...need, line })));
+	const work = own.map((o) => (o?.work ?? []).filter(({ task }) => isDone(task, leftAs)));
 	const counted = bill(needs, { ...rates, catalogue });
 	const made = cost(counted, timeAll(work.flat(), standards), rates);
 	const shares = splitCost(
 		made,
 		counted,
-		work.map((own) => timeAll(own, standards))
+		work.map((each) => timeAll(each, standards))
 	);
-	const lost = items.flatMap(({ recipe }, i) => (designs[i] ? [] : [recipe.name]));
+	const lost = items.flatMap(({ recipe }, i) => (own[i] ? [] : [recipe.name]));
 	return {
 		bill: counted,
 		cost: { ...made, total: { ...made.total, unknown: [...new Set([...made.total.unknown, ...lost])] } },
-		items: shares.map((share, i) => (designs[i] ? share : { ...share, unknown: [items[i]!.recipe.name] }))
+		items: shares.map((share, i) => (own[i] ? share : { ...share, unknown: [items[i]!.recipe.name] }))
 	};
+}
+
+interface CountedLine {
+	readonly needs: readonly Exploded[];
+	readonly work: ReturnType<typeof workOf>;
+}
+interface Kept {
+	readonly library: TallyContext['library'];
+	readonly pumps: TallyContext['rates']['pumps'];
+	readonly lines: Map<string, CountedLine | undefined>;
+}
+/** Lines as they were counted last, by their recipe: recipes never change, and a keystroke changes one line at most. */
+const kept = new WeakMap<Recipe, Kept>();
+/** Ways one recipe stands on an order that are remembered. */
+const MOST_KEPT = 32;
+
+/** What one line takes and asks of hands; undefined where it cannot be counted. */
+function countedLine(
+	{ recipe, colourway, size = null, quantity }: OrderItem,
+	{ library, rates: { pumps } }: TallyContext
+): CountedLine | undefined {
+	let found = kept.get(recipe);
+	if (found?.library !== library || found.pumps !== pumps || found.lines.size >= MOST_KEPT) {
+		found = { library, pumps, lines: new Map() };
+		kept.set(recipe, found);
+	}
+	const key = `${colourway}/${size}/${quantity}`;
+	if (!found.lines.has(key)) found.lines.set(key, count());
+	return found.lines.get(key);
+
+	function count(): CountedLine | undefined {
+		try {
+			const wanted = { recipe, colourway, size, quantity: rational(quantity), pumps };
+			const designs = countDesigns(wanted, library);
+			return { needs: explode(designs), work: workOf(designs) };
+		} catch (error) {
+			if (error instanceof DomainError) return undefined;
+			throw error;
+		}
+	}
 }

@@ -6,6 +6,7 @@
 		LEVER_IDS,
 		LEVERS,
 		whatItHangsOn,
+		type Moved,
 		type LeverId,
 		type Studied
 	} from '../../core/study/levers.ts';
@@ -17,7 +18,14 @@
 		priced: PricedQuote;
 	}
 	let { studied, priced }: Props = $props();
-	const moves = $derived(whatItHangsOn(studied, priced));
+	/** Worked out once nothing is typed any more: typing goes first. */
+	let moves = $state.raw<Moved[]>([]);
+	const QUIET = 150;
+	$effect(() => {
+		const [asked, price] = [studied, priced];
+		const soon = setTimeout(() => (moves = whatItHangsOn(asked, price)), QUIET);
+		return () => clearTimeout(soon);
+	});
 	/** Margin moves by so many points at most: the width of the chart. */
 	const widest = $derived(Math.max(0.1, ...moves.flatMap((m) => [m.marginLess, m.marginMore].map((v) => Math.abs((v ?? 0) - (priced.price.status === 'priced' ? (priced.price.margin ?? 0) : 0)))))); // prettier-ignore
 	const now = $derived(priced.price.status === 'priced' ? (priced.price.margin ?? 0) : 0);

@@ -32,20 +32,20 @@
 		towards wages and overhead, <b class="figures">{minorText(earnings.contributionPerHour)}</b> an hour of everybody’s.
 	</p>
 {/if}
-<section class="grid gap-2" aria-label="Ways to price">
+<section class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2" aria-label="Ways to price">
 	<h2 class="text-base">Ways to price</h2>
 	<WaysTable {priced} {method} {onpick} />
 </section>
-<section class="grid gap-2" aria-label="What it hangs on">
+<section class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2" aria-label="What it hangs on">
 	<h2 class="text-base">What it hangs on</h2>
 	<HangsOn {studied} {priced} />
 </section>
-<section class="grid gap-2" aria-label="How sure it is">
+<section class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2" aria-label="How sure it is">
 	<h2 class="text-base">How sure it is</h2>
 	<HowSure {priced} rates={studied.context.rates} />
 </section>
 {#if charged.length > 0}
-	<section class="grid gap-2" aria-label="What you charged before">
+	<section class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2" aria-label="What you charged before">
 		<h2 class="text-base">What you charged before</h2>
 		<ChargedBefore {charged} {priced} />
 	</section>

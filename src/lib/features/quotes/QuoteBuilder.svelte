@@ -94,7 +94,7 @@
 {/snippet}
 
 <div class="builder" bind:this={builder}>
-	<div class="grid content-start gap-6">
+	<div class="grid grid-cols-[minmax(0,1fr)] content-start gap-6">
 		<p class="text-[13px] text-muted" aria-live="polite" data-name="quote-state">
 			{draft.unread ? 'saved, but for the field below that cannot be read' : saveWords(draft.saver)}
 		</p>

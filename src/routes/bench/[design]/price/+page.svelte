@@ -46,7 +46,7 @@
 </script>
 
 <svelte:head><title>Price of {data.asked.name} · Bright Tally</title></svelte:head>
-<main class="mx-auto grid max-w-[1180px] gap-6 px-6 pb-12 max-sm:px-3">
+<main class="mx-auto grid grid-cols-[minmax(0,1fr)] max-w-[1180px] gap-6 px-6 pb-12 max-sm:px-3">
 	<header class="flex flex-wrap items-end gap-x-5 gap-y-1 pt-4">
 		<div>
 			<h1 class="text-[25px]">{data.asked.name}</h1>
