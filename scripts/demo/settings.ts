@@ -75,6 +75,10 @@ export const settings: Settings = {
 			markup: '90',
 			pricePoint: { step: 500, mode: 'up' },
 			minimumMinor: 7500,
+			rules: [
+				{ kind: 'notice', when: '3', percent: '25' },
+				{ kind: 'volume', when: '12', percent: '5' }
+			],
 			tax: { percent: '7', inclusive: false },
 			deposit: '30'
 		}

@@ -54,11 +54,12 @@ export function pricing(): boolean[] {
 	return [
 		report(`a quote of ${LINES} lines priced anew`, repriced, 10, 'ms'),
 		report('all ways of pricing it beside each other', timed(15, () => waysBeside(priced.order, priced.terms, priced.effort, priced.price)), 30, 'ms'), // prettier-ignore
-		say(
+		report(
 			'what it hangs on, each figure moved both ways',
 			timed(5, () => whatItHangsOn(studied, priced)),
-			400
+			400,
+			'ms'
 		),
-		say(`${model.trials} jobs drawn, ${model.unsure.length} unsure figures`, timed(3, () => { for (const going = studyRisk(model); !going.next().done;); }), 1000) // prettier-ignore
+		report(`${model.trials} jobs drawn, ${model.unsure.length} unsure figures`, timed(3, () => { for (const going = studyRisk(model); !going.next().done;); }), 1000, 'ms') // prettier-ignore
 	];
 }

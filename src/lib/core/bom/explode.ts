@@ -9,7 +9,14 @@ import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { balloonsOf, piecesOf, placedIn } from '../structures/registry/count.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
-import { isFloorContact, isOnSite, isPatching, sectionNeeds, sectionTasks } from '../recipe/section-work.ts';
+import {
+	isFloorContact,
+	isOnSite,
+	isPatching,
+	sectionNeeds,
+	sectionTasks,
+	stepTasks
+} from '../recipe/section-work.ts';
 import type { LeftAs } from '../labour/job.ts';
 import { isDone } from '../labour/site.ts';
 import type { TaskCount } from '../labour/task.ts';
@@ -169,8 +176,8 @@ function manyOf(need: Need, count: Rational): Need {
 
 /** The work of the designs counted, with the difficulty of the section it belongs to. */
 export function workOf(order: readonly DesignCount[]): { task: TaskCount; difficulty: string }[] {
-	return order.flatMap((node) =>
-		node.recipe.sections.flatMap((section) => {
+	return order.flatMap((node) => [
+		...node.recipe.sections.flatMap((section) => {
 			const { all, grounded, alone } = copies(node, section);
 			return sectionTasks(node.recipe, section).flatMap((task) => {
 				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
@@ -178,8 +185,14 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 				const ends = task.ends && { less: task.ends.less * count, more: task.ends.more * count };
 				return [{ task: { ...task, count: task.count * count, ends }, difficulty: section.difficulty }];
 			});
-		})
-	);
+		}),
+		...node.recipe.steps.flatMap((step) =>
+			stepTasks(step).map((task) => ({
+				task: { ...task, count: task.count * node.quantity.valueOf() },
+				difficulty: '1'
+			}))
+		)
+	]);
 }
 
 /** The work of designs on a job whose pieces are left so. */

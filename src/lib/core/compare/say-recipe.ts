@@ -50,7 +50,8 @@ const sayRule = ({ of, each, material }: FollowOnRule, nameOf: NameOf): string =
 /** Nothing where the step is as it is made. */
 function sayStep({ says, out, own }: Step): string[] {
 	const words = [says.text, says.place, says.tool, says.method, says.check].filter(Boolean).join(', ');
-	const wait = says.wait === undefined ? '' : ` wait ${says.wait} s`;
+	const takes = says.takes === undefined ? '' : ` takes ${says.takes} s`;
+	const wait = `${takes}${says.wait === undefined ? '' : ` wait ${says.wait} s`}`;
 	if (words === '' && wait === '') return out && !own ? ['step left out of the plan'] : [];
 	return [`step ${words}${wait}${out ? ', left out' : ''}`];
 }

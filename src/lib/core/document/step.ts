@@ -30,6 +30,8 @@ export interface StepWords {
 	readonly method?: string | undefined;
 	/** Seconds to wait before the next step: elapsed, not labour. */
 	readonly wait?: number | undefined;
+	/** Seconds of work it takes, of an own step: what is made knows its own. */
+	readonly takes?: number | undefined;
 	/** What has to be so before it goes on. */
 	readonly check?: string | undefined;
 	/** A photo of the design. */

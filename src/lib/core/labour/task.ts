@@ -8,7 +8,7 @@ export const TASK_GROUPS = ['inflate and size', 'build', 'at the place', 'around
 export type TaskGroup = (typeof TASK_GROUPS)[number];
 
 /** What a task is counted by. */
-export type TaskUnit = 'each' | 'litre' | 'foot';
+export type TaskUnit = 'each' | 'litre' | 'foot' | 'minute';
 
 export interface TaskDefinition {
 	readonly group: TaskGroup;
@@ -70,6 +70,8 @@ const DEFINED = {
 	weave: building(14),
 	infill: building(15),
 	hang: building(60),
+	/** A step in her own words, by the minutes she says. */
+	'own steps': { group: 'build', seconds: 60, batch: 0, unit: 'minute' },
 	'carry in, small': there('set up', 20),
 	'carry in': there('set up', 150),
 	'carry in, tall': there('set up', 300),
@@ -146,4 +148,13 @@ export function sizingTasks(place: Pick<Place, 'nominal' | 'size' | 'method'>, c
 export function clusterTasks(balloons: number, count: number): TaskCount[] {
 	if (balloons < 2 || count === 0) return [];
 	return [plainTask(balloons === 2 ? 'cluster of two' : balloons > 4 ? 'cluster of six' : 'cluster', count)];
+}
+
+/** `24 × cluster`, `76 litres: inflate large, air`: a task with how much of it there is. */
+export function taskText({ task, count }: Pick<TaskCount, 'task' | 'count'>): string {
+	const { unit } = TASK_DEFINITIONS[task];
+	const many = String(Math.round(count * 10) / 10);
+	return unit === 'each'
+		? `${many} × ${task}`
+		: `${task}, ${many} ${unit === 'foot' ? 'ft' : unit === 'litre' ? 'L' : 'min'}`;
 }

@@ -113,9 +113,9 @@ const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K
 		recipe.sections = exchange(recipe as Recipe, element, to).sections as Mutable<Recipe['sections']>;
 		return undefined;
 	},
-	step(recipe, { text, place: where, wait }, place, newId) {
+	step(recipe, { text, place: where, wait, takes }, place, newId) {
 		const uses = place.section === undefined ? [] : [place.section];
-		const says = { text, place: where, ...(wait > 0 ? { wait } : {}) };
+		const says = { text, place: where, ...(wait > 0 ? { wait } : {}), ...(takes > 0 ? { takes } : {}) };
 		recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
 		return undefined;
 	},

@@ -38,7 +38,13 @@ export type DesignSaid =
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
 	| { readonly kind: 'rule'; readonly rule: FollowOnRule }
 	| { readonly kind: 'pricing'; readonly pricing: RecipePricing }
-	| { readonly kind: 'step'; readonly text: string; readonly place: StepPlace; readonly wait: number };
+	| {
+			readonly kind: 'step';
+			readonly text: string;
+			readonly place: StepPlace;
+			readonly wait: number;
+			readonly takes: number;
+	  };
 
 /** What one line of typing means. */
 export type Entry = Said | DesignSaid;

@@ -76,7 +76,15 @@ function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const where = said[1]?.toLowerCase() ?? '';
 	const place = where.endsWith('site') ? 'site' : where.endsWith('hanging') ? 'after hanging' : 'bench';
 	const waited = /(?:^|[\s,;])wait\s+(?:for\s+)?(.*)$/iu.exec(words);
+	const taken = /(?:^|[\s,;])takes\s+(?:about\s+)?(.*?)(?=[\s,;]+wait\b|$)/iu.exec(words);
+	const takes = taken ? parseWait(taken[1]!.replace(/[\s,;]+$/, ''), style) : got(null);
 	const wait = waited ? parseWait(waited[1]!, style) : got(null);
 	// A wait in words that are no time is only words: “wait for the client”.
-	return got({ kind: 'step', text: words, place, wait: wait.ok ? (wait.value ?? 0) : 0 });
+	return got({
+		kind: 'step',
+		text: words,
+		place,
+		wait: wait.ok ? (wait.value ?? 0) : 0,
+		takes: takes.ok ? (takes.value ?? 0) : 0
+	});
 }

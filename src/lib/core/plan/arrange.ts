@@ -1,3 +1,4 @@
+import { stepTasks } from '../recipe/section-work.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { Step, StepWords } from '../document/step.ts';
@@ -18,6 +19,8 @@ export interface PlanStep extends Omit<MadeStep, 'key' | 'about'> {
 	readonly lost: boolean;
 	/** Rows, pieces, lines and sections it is about that are there. */
 	readonly uses: readonly Id[];
+	/** Seconds of work that were said of a step of her own, for one. */
+	readonly takes: number;
 }
 
 /** A step as screen and paper show it: its labour as minutes, its colours as they look. */
@@ -37,7 +40,7 @@ interface Slot {
  * The plan: stored steps in their order, and each made step that is not among them after the one it is made after.
  * A stored step whose subject is gone is dropped where nothing was said of it, and else stays and says that it is lost.
  */
-export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
+export function arrange(made: readonly MadeStep[], recipe: Recipe, quantity = 1): PlanStep[] {
 	const ids = idsIn(recipe);
 	return slots(made, recipe, ids).flatMap(({ id, made: own, stored }): PlanStep[] => {
 		const says = stored?.says ?? {};
@@ -62,7 +65,8 @@ export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
 				wait: says.wait ?? own?.wait ?? 0,
 				check: says.check ?? own?.check ?? '',
 				photo: says.photo ?? null,
-				work: own?.work ?? [],
+				work: own?.work ?? (stored ? ownWork(stored, quantity) : []),
+				takes: says.takes ?? 0,
 				says,
 				out: stored?.out ?? false,
 				lost,
@@ -71,6 +75,10 @@ export function arrange(made: readonly MadeStep[], recipe: Recipe): PlanStep[] {
 		];
 	});
 }
+
+/** The work of a step in her own words, for all there are to build. */
+const ownWork = (step: Step, quantity: number): PlanStep['work'] =>
+	stepTasks(step).map((task) => ({ task: { ...task, count: task.count * quantity }, difficulty: '1' }));
 
 const isLast = ({ key }: MadeStep) => key.startsWith('look over') || key.startsWith('strike');
 const isSaid = ({ says }: Step): boolean => Object.values(says).some((v) => v !== undefined);

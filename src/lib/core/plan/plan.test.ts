@@ -273,3 +273,20 @@ describe('a made step that was not there when the plan was arranged', () => {
 		expect(row!.uses).toEqual([row!.id.slice('row:'.length)]);
 	});
 });
+
+describe('steps in her own words', () => {
+	test('their minutes are labour, on plan and tape alike; a wait is none; left out they are nothing', () => {
+		const said = design('column', '4 11 at 9 white x6', 'step wrap the foot in paper takes 12 min wait 1 h');
+		const before = tally(design('column', '4 11 at 9 white x6'), null, 1, context).cost.seconds.valueOf();
+		expect(said.steps[0]!.says).toMatchObject({ takes: 720, wait: 3600 });
+		for (const many of [1, 3]) {
+			const own = tally(said, null, many, context);
+			const [part] = planOf(said, { colourway: null, size: null, quantity: many }, context);
+			expect(part!.seconds).toBeCloseTo(own.cost.seconds.valueOf(), 6);
+			expect(own.tasks.find((t) => t.task === 'own steps')?.count).toBe(12 * many);
+		}
+		expect(tally(said, null, 1, context).cost.seconds.valueOf() - before).toBe(720);
+		const out = { ...said, steps: said.steps.map((s) => ({ ...s, out: true })) };
+		expect(tally(out, null, 1, context).cost.seconds.valueOf()).toBe(before);
+	});
+});

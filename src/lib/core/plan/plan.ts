@@ -35,19 +35,24 @@ export interface PlanChoice {
 export function planOf(recipe: Recipe, choice: PlanChoice, context: TallyContext): PlanPart[] {
 	const { library, rates } = context;
 	const nodes = counted(recipe, choice, context);
-	const steps: StepContext = { catalogue: context.catalogue, library, pumps: rates.pumps };
+	const making: StepContext = { catalogue: context.catalogue, library, pumps: rates.pumps };
 	const set = new Set<string>();
 	return nodes.map((node, i) => {
-		const made = setOnce(makeSteps(node, i === 0, steps), set);
+		const made = setOnce(makeSteps(node, i === 0, making), set);
 		const design = i === 0 ? undefined : node.key.split('/')[0]!;
 		// What is lost is lost from the recipe itself, not from one of its sizes or colourways.
 		const plain = design === undefined ? recipe : (library(design) ?? node.recipe);
+		const quantity = node.quantity.valueOf();
+		const steps = arrange(made, plain, quantity);
 		return {
 			design,
 			name: node.recipe.name,
-			quantity: node.quantity.valueOf(),
-			steps: arrange(made, plain),
-			seconds: made.reduce((a, m) => a + secondsOf(m.work, rates.standards), 0)
+			quantity,
+			steps,
+			seconds: [...made, ...steps.filter((s) => s.own)].reduce(
+				(a, m) => a + secondsOf(m.work, rates.standards),
+				0
+			)
 		};
 	});
 }

@@ -15,6 +15,7 @@ const STEP = {
 	tool: words({ what: 'A tool', most: 80 }),
 	method: words({ what: 'A method', most: 80 }),
 	wait,
+	takes: wait,
 	check: words({ what: 'A check', most: 300 }),
 	photo: words({ what: 'A photo', most: 64 }),
 	about: words({ what: 'What it is about', most: 64 }),
@@ -36,11 +37,11 @@ export function readStep(
 ): { readonly ok: true; readonly step: TypedStep } | { readonly ok: false; readonly errors: Errors } {
 	const read = readForm(STEP, typed, context);
 	if (!read.ok) return read;
-	const { about, after, photo, wait: waits, ...says } = read.values;
+	const { about, after, photo, wait: waits, takes, ...says } = read.values;
 	return {
 		ok: true,
 		step: {
-			says: { ...says, wait: waits ?? 0, photo: photo || undefined },
+			says: { ...says, wait: waits ?? 0, ...(takes ? { takes } : {}), photo: photo || undefined },
 			uses: about ? [about] : [],
 			after: after || null
 		}

@@ -4,11 +4,13 @@ import type { Amount } from '../cost/amount.ts';
 import { rational, sum, ZERO, type Rational } from '../units/rational.ts';
 import { METHODS, type Fee, type PriceRefusal } from './methods.ts';
 import { costAlone, type Basis } from './basis.ts';
+import { NO_FACTS, RULES, rulesFor } from './rules.ts';
 import { methodTerms, wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
 
 /** One step of a price, in the order of the tape. */
 export interface PriceStep {
-	readonly id: 'rush' | 'weekend' | 'volume' | 'discount' | 'price point' | 'minimum order';
+	/** As it stands on the tape: `rush`, `discount`, `short notice, 7 days or less`. */
+	readonly id: string;
 	readonly change: Money;
 	/** Price of the pieces after the step, as it is said. */
 	readonly price: Money;
@@ -108,7 +110,7 @@ export function toPricePoint(minor: number, point: PricePoint | null): number {
 
 /**
  * The whole way from costs to what the client pays, in the trade's order:
- * lines → rush, weekend → volume → discount → price point → minimum order → tax → deposit.
+ * lines → rush, weekend, rules that make it more → volume, rules that make it less → discount → price point → minimum order → tax → deposit.
  *
  * The steps are about the pieces. A delivery stands as charged, or is priced by its way from what it costs; rush,
  * discount and minimum leave it alone. What the job takes around its pieces is priced by its way and read in their lines. Fixed payment fees, and the fees on a delivery charged as said, are an order's:
@@ -205,14 +207,33 @@ export const price = (cost: Amount, terms: PriceTerms, basis?: Basis): Price =>
 
 const times = (now: number, factor: Rational): number => halfAwayFromZero(factor.mul(now));
 
-/** What each step makes of the pieces, minor units, in their order. @param base before the first of them */
-const STEPS: readonly {
-	readonly id: PriceStep['id'];
+/** Steps of the rules that hold. */
+const ruleSteps = ({ rules, facts = NO_FACTS }: PriceTerms, way: 'more' | 'less'): Step[] =>
+	rulesFor(rules, facts, way).map(({ kind, when, percent }) => ({
+		id: RULES[kind].say(when),
+		to: (now) => times(now, way === 'more' ? share(percent).add(1) : rational(1).sub(share(percent)))
+	}));
+
+interface Step {
+	readonly id: string;
 	to(now: number, terms: PriceTerms): number;
-}[] = [
+}
+/** What each step makes of the pieces, minor units, in their order: the order of the trade. */
+const stepsIn = (terms: PriceTerms): readonly Step[] => [
+	...SURCHARGES,
+	...ruleSteps(terms, 'more'),
+	...REDUCTIONS,
+	...ruleSteps(terms, 'less'),
+	...LAST
+];
+const SURCHARGES: readonly Step[] = [
 	{ id: 'rush', to: (now, { rush }) => times(now, share(rush).add(1)) },
-	{ id: 'weekend', to: (now, { weekend }) => times(now, share(weekend).add(1)) },
-	{ id: 'volume', to: (now, { volume }) => times(now, rational(1).sub(share(volume))) },
+	{ id: 'weekend', to: (now, { weekend }) => times(now, share(weekend).add(1)) }
+];
+const REDUCTIONS: readonly Step[] = [
+	{ id: 'volume', to: (now, { volume }) => times(now, rational(1).sub(share(volume))) }
+];
+const LAST: readonly Step[] = [
 	{ id: 'discount', to: (now, terms) => Math.max(0, now - discountOf(now, terms)) },
 	{ id: 'price point', to: (now, { pricePoint }) => toPricePoint(now, pricePoint) },
 	{ id: 'minimum order', to: (now, { minimumMinor }) => Math.max(now, minimumMinor) }
@@ -223,7 +244,7 @@ function pieceSteps(base: number, terms: PriceTerms) {
 	const steps: { readonly id: PriceStep['id']; readonly from: number; readonly to: number }[] = [];
 	let now = base;
 	let free = base === 0;
-	for (const { id, to } of STEPS) {
+	for (const { id, to } of stepsIn(terms)) {
 		// Nothing to pay for stays nothing; a price that its price point takes to 0 does not.
 		if (id === 'price point') free = now === 0;
 		const next = free ? now : to(now, terms);

@@ -1,4 +1,5 @@
 import type { CardRate } from './basis.ts';
+import type { OrderFacts, PriceRule } from './rules.ts';
 import type { LineMethod, MethodTerms, PriceMethod } from './methods.ts';
 import type { RationalText } from '../units/rational.ts';
 
@@ -51,6 +52,9 @@ export interface PriceTerms {
 	readonly weekend: RationalText;
 	/** Volume and client rules together, per cent off. */
 	readonly volume: RationalText;
+	/** Rules of an order, and what they are told by. */
+	readonly rules: readonly PriceRule[];
+	readonly facts?: OrderFacts | undefined;
 	readonly discount: Discount | null;
 	readonly pricePoint: PricePoint | null;
 	readonly minimumMinor: number;
@@ -67,6 +71,7 @@ export const pieceTerms = (terms: PriceTerms): PriceTerms => ({
 	rush: '0',
 	weekend: '0',
 	volume: '0',
+	rules: [],
 	discount: null,
 	minimumMinor: 0
 });
@@ -84,6 +89,7 @@ export const STARTING_FIGURES = {
 	card: '100',
 	wage: '3000',
 	chargePerHour: 4500,
+	rules: [] as readonly PriceRule[],
 	cardRates: [
 		{ kind: 'column', by: 'foot', minor: 2500 },
 		{ kind: 'garland', by: 'foot', minor: 1800 },

@@ -10,6 +10,7 @@ import { jobOrder } from '../pricing/job-order.ts';
 import type { Sun } from '../gas/heat.ts';
 import { add, money, zero, type Money } from '../money/money.ts';
 import { priceOrder, type Order, type Price } from '../pricing/price.ts';
+import { NO_FACTS, type OrderFacts } from '../pricing/rules.ts';
 import { wayOf, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
@@ -121,7 +122,7 @@ export interface PricedQuote {
 }
 
 /** The workspace's terms with the quote's over them. */
-export function quoteTerms(base: PriceTerms, terms: QuoteTerms): PriceTerms {
+export function quoteTerms(base: PriceTerms, terms: QuoteTerms, facts?: OrderFacts): PriceTerms {
 	const { method, margin, markup, rush, discount, deposit } = terms;
 	return {
 		...base,
@@ -131,6 +132,7 @@ export function quoteTerms(base: PriceTerms, terms: QuoteTerms): PriceTerms {
 		rush,
 		discount,
 		deposit,
+		facts,
 		tax: { ...base.tax, percent: terms.tax }
 	};
 }
@@ -230,7 +232,8 @@ export const plainTerms = ({ price }: Rates): QuoteTerms => ({
 export function priceQuote(
 	items: readonly QuoteItem[],
 	terms: QuoteTerms,
-	context: TallyContext
+	context: TallyContext,
+	facts: Omit<OrderFacts, 'pieces'> = NO_FACTS
 ): PricedQuote {
 	const { currency, price: base } = context.rates;
 	const none = zero(currency);
@@ -239,7 +242,8 @@ export function priceQuote(
 	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
 	const crew = crewFor(rates);
 	const { order, tallies } = counted(items, own, job.job.template.leftAs);
-	const priceTerms = quoteTerms(base, terms);
+	const pieces = items.reduce((a, i) => a + i.quantity, 0);
+	const priceTerms = quoteTerms(base, terms, { ...facts, pieces });
 	const lines = items.map((item, i) => {
 		const one = tallies[i]!;
 		const { built, cost, bill } = one;

@@ -47,6 +47,7 @@ const step = z.strictObject({
 		tool: z.string().trim().max(80, 'A tool has at most 80 letters.').optional(),
 		method: z.string().trim().max(80, 'A method has at most 80 letters.').optional(),
 		wait: z.number().int().min(0).max(604_800, 'A wait is at most a week.').optional(),
+		takes: z.number().int().min(0).max(604_800, 'A step takes at most a week.').optional(),
 		check: z.string().trim().max(300, 'A check has at most 300 letters.').optional(),
 		photo: id.optional()
 	}),

@@ -1,3 +1,4 @@
+import type { Step } from '../document/step.ts';
 import type { Section, Recipe } from './recipe.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Need } from '../structures/kit/need.ts';
@@ -39,3 +40,7 @@ export function sectionTasks(recipe: Recipe, section: Section): readonly TaskCou
 
 /** Work on the spot, which a design inside another does not take again. */
 export const isOnSite = (task: TaskCount): boolean => siteOf(task) !== undefined;
+
+/** The work of a step in her own words; nothing where she says no time. */
+export const stepTasks = ({ own, out, says }: Step): TaskCount[] =>
+	own && !out && says.takes ? [plainTask('own steps', says.takes / 60)] : [];

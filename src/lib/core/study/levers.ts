@@ -3,6 +3,7 @@ import { catalogue } from '../materials/catalogue.ts';
 import type { Material } from '../materials/material.ts';
 import { costOfQuote, type PricedQuote, type QuoteItem, type QuoteTerms } from '../quote/quote.ts';
 import { AS_USUAL, jobOf, type JobMinutes } from '../labour/job.ts';
+import type { OrderFacts } from '../pricing/rules.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import { rational, rationalText } from '../units/rational.ts';
 
@@ -11,6 +12,8 @@ export interface Studied {
 	readonly items: readonly QuoteItem[];
 	readonly terms: QuoteTerms;
 	readonly context: TallyContext;
+	/** What its rules are told by. */
+	readonly facts?: Omit<OrderFacts, 'pieces'> | undefined;
 }
 
 interface Lever {

@@ -16,6 +16,7 @@ import type { PriceMethod } from '../pricing/methods.ts';
 import { earningsOf, effortOf, type Earnings } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
 import { price, priceOrder, type Price } from '../pricing/price.ts';
+import { NO_FACTS } from '../pricing/rules.ts';
 import { pieceTerms, wayOf, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -133,9 +134,11 @@ export function tally(
 		...checkSteps(plain)
 	);
 	const bases = jobBasis(job, crew);
+	// Of what is known of an order here: how many pieces it has.
+	const asked = { ...terms, facts: { ...NO_FACTS, pieces: quantity } };
 	const order = priceOrder(
 		jobOrder([{ cost: made.total, way: wayOf(terms), basis }], job, wayOf(terms), bases),
-		terms
+		asked
 	);
 	const effort = effortOf([basis, bases.road, bases.rest], made.labourTotal.minor + job.labour.minor, made.overhead.minor + job.overhead.minor); // prettier-ignore
 	const silenced = recipe.silenced.length === 0 ? [] : findings.filter((f) => isSilenced(f, recipe.silenced));

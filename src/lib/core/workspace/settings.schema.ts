@@ -7,6 +7,7 @@ import { COUNTS } from '../document/rule.ts';
 import { jobRatesSchema } from '../labour/job.schema.ts';
 import { personSchema } from '../labour/people.schema.ts';
 import { CARD_BY, CARD_CLASSES } from '../pricing/basis.ts';
+import { RULE_KINDS } from '../pricing/rules.ts';
 import { STARTING_FIGURES } from '../pricing/terms.ts';
 import type { Settings } from './settings.ts';
 
@@ -67,6 +68,10 @@ export const priceTermsSchema = z.strictObject({
 	rush: percentSchema,
 	weekend: percentSchema,
 	volume: percentSchema,
+	rules: z
+		.array(z.strictObject({ kind: z.enum(RULE_KINDS), when: z.string().max(20), percent: percentSchema }))
+		.max(30)
+		.default([]),
 	discount: discountSchema.nullable(),
 	pricePoint: z
 		.strictObject({ step: z.number().int().min(1).max(100_000), mode: z.enum(['up', 'nearest']) })

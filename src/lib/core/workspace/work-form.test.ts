@@ -92,6 +92,20 @@ describe('the form of work and people', () => {
 		expect(Object.keys(errors)).toEqual([field]);
 		expect(errors[field]).toMatch(sentence);
 	});
+	test('rules are added and taken away; two of the same are asked about', () => {
+		const rule = (i: number, kind: string, when: string, by: string) => ({ [`rule-${i}`]: kind, [`when-${i}`]: when, [`by-${i}`]: by }); // prettier-ignore
+		const { rules } = after({ ...rule(0, 'notice', '3', '25'), ...rule(1, 'weekend', 'whatever', '10'), ...rule(2, '', '', '') }).price; // prettier-ignore
+		expect(rules).toEqual([
+			{ kind: 'notice', when: '3', percent: '25' },
+			{ kind: 'weekend', when: '', percent: '10' }
+		]);
+		const wrong = (more: Record<string, string>) => read(more).errors;
+		expect(wrong({ ...rule(0, 'notice', '3', '25'), ...rule(1, 'notice', '3', '30') })).toEqual({
+			'when-1': expect.stringMatching(/Two rules of “short notice” hold for the same/) as string
+		});
+		expect(wrong(rule(0, 'repeat', '2', '120'))['by-0']).toMatch(/at most 100 %/);
+		expect(wrong(rule(0, 'season', 'summer', '10'))['when-0']).toMatch(/06-01 to 08-31/);
+	});
 	test('one kind of job stays', () =>
 		expect(read({ 'job-0': '', 'job-1': '', 'job-2': '', 'job-3': '' }).errors).toEqual({
 			'job-0': 'Leave one kind of job: a quote starts from it.'

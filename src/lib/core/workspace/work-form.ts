@@ -26,6 +26,7 @@ import type { Standard } from '../labour/standards.ts';
 import { TASK_DEFINITIONS, TASKS, type Task } from '../labour/task.ts';
 import { parseMoney } from '../money/money.ts';
 import { CARD_BY, CARD_CLASSES, type CardRate } from '../pricing/basis.ts';
+import { contradiction, RULE_KINDS, RULES, type PriceRule } from '../pricing/rules.ts';
 import { MINUTED } from '../quote/read-job.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { rational, rationalText } from '../units/rational.ts';
@@ -70,6 +71,11 @@ export function printWork({ rates, decimal }: Settings): Fields {
 		values[`pace-${i}`] = person ? printNumber(rational(person.pace), style) : '';
 		values[`owner-${i}`] = person?.isOwner ? 'yes' : 'no';
 		values[`crew-${i}`] = person && crew.includes(person.id) ? 'yes' : 'no';
+	});
+	[...price.rules, null].forEach((rule, i) => {
+		values[`rule-${i}`] = rule?.kind ?? '';
+		values[`when-${i}`] = rule?.when ?? '';
+		values[`by-${i}`] = rule ? printNumber(rational(rule.percent), style) : '';
 	});
 	return values;
 }
@@ -220,6 +226,29 @@ function readPeople(typed: Fields, settings: Settings, context: FormContext, err
 	return { people: found, crew };
 }
 
+function readRules(typed: Fields, context: FormContext, errors: Errors): PriceRule[] {
+	const found: { readonly rule: PriceRule; readonly at: number }[] = [];
+	for (let i = 0; typed[`rule-${i}`] !== undefined && i < 31; i++) {
+		const kind = RULE_KINDS.find((k) => k === typed[`rule-${i}`]);
+		// A rule of no kind is taken away.
+		if (!kind) continue;
+		const when = (typed[`when-${i}`] ?? '').trim();
+		const wrong = RULES[kind].wrong(when);
+		if (wrong) errors.all[`when-${i}`] = wrong;
+		const most = RULES[kind].way === 'less' ? 100 : 1000;
+		const read = errors.take(readForm({ [`by-${i}`]: percent('The rule', most) }, typed, context));
+		if (!read || wrong) continue;
+		const of = kind === 'weekend' ? '' : when;
+		found.push({ at: i, rule: { kind, when: of, percent: rationalText(read[`by-${i}`]!) } });
+	}
+	const rules = found.map((f) => f.rule);
+	const twice = contradiction(rules);
+	if (twice)
+		errors.all[`when-${found[twice[1]]!.at}`] =
+			`Two rules of “${RULES[rules[twice[0]]!.kind].called}” hold for the same. Keep one of them, or let them hold for different ones.`;
+	return rules;
+}
+
 /**
  * Reads the form of work over the settings as they are: standards, kinds of job, people, the rate card.
  * @returns the settings it comes to, to be held to their schema, or a sentence for each field that cannot be read
@@ -253,6 +282,7 @@ export function readWork(
 		const by = CARD_BY.find((b) => b === typed[`cardBy-${kind}`]) ?? 'piece';
 		return minor === null || minor === undefined ? [] : [{ kind, by, minor }];
 	});
+	const rules = readRules(typed, context, errors);
 	if (!whole || Object.keys(errors.all).length > 0) return { next: undefined, errors: errors.all };
 	const usual = templates.some((t) => t.id === typed.usual) ? typed.usual : templates[0]!.id;
 	return {
@@ -264,7 +294,7 @@ export function readWork(
 				people,
 				crew,
 				jobs: { templates, usual, vanPerMile: whole.van, mph: whole.mph.valueOf() },
-				price: { ...rates.price, cardRates }
+				price: { ...rates.price, cardRates, rules }
 			}
 		},
 		errors: {}
@@ -273,4 +303,4 @@ export function readWork(
 
 /** What a task is counted by, behind its seconds: `s`, `s a litre`, `s a foot`. */
 export const unitWords = (task: Task): string =>
-	({ each: 's', litre: 's a litre', foot: 's a foot' })[TASK_DEFINITIONS[task].unit];
+	({ each: 's', litre: 's a litre', foot: 's a foot', minute: 's a minute' })[TASK_DEFINITIONS[task].unit];

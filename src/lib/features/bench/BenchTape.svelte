@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { CostLine, LabourLine } from '../../core/cost/cost.ts';
 	import type { LineRole } from '../../core/document/line-role.ts';
+	import { taskText } from '../../core/labour/task.ts';
 	import { formatHours } from '../../core/labour/standards.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -52,7 +53,7 @@
 		}));
 	const tasksOf = (line: LabourLine) =>
 		line.tasks.map((t) => ({
-			label: `${t.count} × ${t.task}`,
+			label: taskText(t),
 			count: formatHours(t.seconds.valueOf()),
 			amount: ''
 		}));

@@ -65,6 +65,7 @@
 		</Field>
 		{@render line('Tool', 'tool')}
 		{@render line('Method', 'method')}
+		{#if !step || step.own}{@render line('Work it takes', 'takes', '10 min')}{/if}
 		{@render line('Wait after it', 'wait', '10 min')}
 		<Field label="Photo" error={trouble.photo}>
 			{#snippet children(attributes)}

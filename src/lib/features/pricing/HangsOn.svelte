@@ -38,7 +38,7 @@
 		if (!isSlid) return null;
 		const by = Object.fromEntries(Object.entries(slid).map(([id, percent]) => [id, percent / 100]));
 		const { items, terms, context } = atLevers(studied, by);
-		return priceQuote(items, terms, context);
+		return priceQuote(items, terms, context, studied.facts);
 	});
 	/** What is left at the price as it stands, with what is slid. */
 	const held = $derived.by(() => {

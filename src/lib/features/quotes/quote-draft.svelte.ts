@@ -4,6 +4,7 @@ import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
 import { jobSoFar } from '../../core/quote/read-job.ts';
+import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
@@ -29,6 +30,8 @@ export interface QuoteData extends RecipePage {
 	};
 	readonly offered: readonly { versionId: string; design: string; name: string }[];
 	readonly settings: Settings;
+	/** What rules of an order are told by. */
+	readonly book: OrderBook;
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
 }
@@ -89,9 +92,15 @@ export class QuoteDraft {
 	readonly studied = $derived.by(() => ({
 		items: quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id)),
 		terms: this.terms,
-		context: this.context
+		context: this.context,
+		facts: factsOf(
+			{ client: this.#good.client.trim(), day: this.#readSoFar?.eventDate ?? null, pieces: 0 },
+			this.data.book
+		)
 	}));
-	readonly priced = $derived.by(() => priceQuote(this.studied.items, this.terms, this.context));
+	readonly priced = $derived.by(() =>
+		priceQuote(this.studied.items, this.terms, this.context, this.studied.facts)
+	);
 	#read(raw: RawQuote) {
 		const { settings } = this.data;
 		return readQuote(raw, { currency: settings.rates.currency, style: { decimal: settings.decimal } });

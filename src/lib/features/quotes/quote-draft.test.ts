@@ -43,6 +43,7 @@ let quotes = 0;
 let data: QuoteData;
 beforeEach(() => (data = { ...DATA, quote: { ...DATA.quote, id: `q${quotes++}` } }));
 const DATA: QuoteData = {
+	book: { today: '2026-11-30', won: {}, taken: {} },
 	quote: {
 		id: 'q',
 		clientName: 'Tidewick Library',

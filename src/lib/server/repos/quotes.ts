@@ -140,6 +140,24 @@ export function quotes(db: Database, actor: Actor) {
 				.offset((at - 1) * QUOTE_PAGE);
 			return { rows, all, page: at, pages };
 		},
+		/** How many orders were won, by the name of the client and by the day of the event. */
+		async won(): Promise<{ won: Record<string, number>; taken: Record<string, number> }> {
+			const rows = await db.read
+				.select({ name: client.name, day: quote.eventDate, n: count() })
+				.from(quote)
+				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
+				.where(and(eq(quote.workspaceId, workspaceId), eq(quote.state, 'accepted')))
+				.groupBy(client.name, quote.eventDate);
+			const sums = (key: (row: (typeof rows)[number]) => string | null) => {
+				const found: Record<string, number> = {};
+				for (const row of rows) {
+					const own = key(row);
+					if (own !== null) found[own] = (found[own] ?? 0) + row.n;
+				}
+				return found;
+			};
+			return { won: sums((r) => r.name), taken: sums((r) => r.day) };
+		},
 		/** The last quotes that were sent, each as it was sent last, the latest first; but for one. */
 		async sent(but = '', most = 200): Promise<SentQuote[]> {
 			const latest = sql`${quoteIssue.number} = (SELECT max(i.number) FROM ${quoteIssue} i WHERE i.workspace_id = ${quote.workspaceId} AND i.quote_id = ${quote.id})`;

@@ -8,6 +8,7 @@ import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote, QuoteLine } from '../repos/quotes.ts';
+import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
 /** Recipes of kept versions and all inside them, as plain data for a page; those that are gone are left out. */
@@ -20,6 +21,12 @@ export async function recipePage(repos: Repos, versionIds: readonly string[]) {
 	return { recipes: found.map(({ id, recipe }) => [id, recipe] as const), library: [...library] };
 }
 
+/** What rules of an order are told by: orders that were won, and today where the business is. */
+export async function orderBook(repos: Repos, { settings }: Studio, now = new Date()): Promise<OrderBook> {
+	const today = toCalendarDate(parseAbsolute(now.toISOString(), settings.zone)).toString();
+	return { today, ...(await repos.quotes.won()) };
+}
+
 export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
 	const page = await recipePage(
 		repos,
@@ -27,7 +34,9 @@ export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): 
 	);
 	const recipes = new Map(page.recipes);
 	const items = quoteItems(quote.lines, (id) => recipes.get(id));
-	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)));
+	const book = await orderBook(repos, studio);
+	const facts = factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book);
+	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)), facts);
 }
 
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */

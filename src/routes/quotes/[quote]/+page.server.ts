@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { error, fail } from '@sveltejs/kit';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
-import { recipePage, sendQuote } from '$lib/server/services/quoting.ts';
+import { orderBook, recipePage, sendQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,6 +24,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	return {
 		quote,
 		charged,
+		book: await orderBook(locals.repos, studio),
 		offered,
 		clients: clients.map((c) => c.name),
 		...book,

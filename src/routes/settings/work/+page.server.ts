@@ -4,6 +4,7 @@ import { JOB_TASK_DEFINITIONS, LEFT_AS } from '$lib/core/labour/job.ts';
 import { learned } from '$lib/core/labour/standards.ts';
 import { TASK_DEFINITIONS, TASK_GROUPS, TASKS, type Task } from '$lib/core/labour/task.ts';
 import { CARD_BY, CARD_CLASSES } from '$lib/core/pricing/basis.ts';
+import { RULE_KINDS, RULES } from '$lib/core/pricing/rules.ts';
 import { MINUTED } from '$lib/core/quote/read-job.ts';
 import { isCalendarDay } from '$lib/core/quote/read-form.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
@@ -34,7 +35,14 @@ export const load: PageServerLoad = async ({ locals }) => {
 		people: people.length,
 		card: CARD_CLASSES,
 		cardBy: CARD_BY,
-		leftAs: LEFT_AS
+		leftAs: LEFT_AS,
+		rules: settings.rates.price.rules.length,
+		ruleKinds: RULE_KINDS.map((kind) => ({
+			kind,
+			called: RULES[kind].called,
+			asks: RULES[kind].asks,
+			way: RULES[kind].way
+		}))
 	};
 };
 

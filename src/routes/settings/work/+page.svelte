@@ -261,6 +261,31 @@
 				{/each}
 			</div>
 		</section>
+		<section class="grid gap-2" aria-label="Rules of an order">
+			<h2 class="text-base">Rules of an order</h2>
+			<p class="text-[13px] text-muted">
+				Each is a line of the tape with what it leaves, what makes it more before what makes it less. Of
+				several of a kind the closest holds. A rule of no kind is taken away.
+			</p>
+			{#each Array.from({ length: data.rules + 1 }, (_, i) => i) as i (i)}
+				<div class="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_auto] items-center gap-3 sm:w-3/4">
+					<select class="control" name="rule-{i}" aria-label="Rule {i + 1}" value={values[`rule-${i}`] ?? ''}>
+						<option value="">{i === data.rules ? 'another rule' : 'no rule'}</option>
+						{#each data.ruleKinds as { kind, called, asks, way } (kind)}<option value={kind}
+								>{called}: {asks} ({way === 'more' ? '+' : '−'})</option
+							>{/each}
+					</select>
+					{@render word(`when-${i}`, `Rule ${i + 1} holds for`)}
+					<span>{@render cell(`by-${i}`, `Rule ${i + 1}, per cent`, 'w-16')} %</span>
+				</div>
+				{#each [`when-${i}`, `by-${i}`] as name (name)}{#if errors[name]}<p
+							class="text-[13px] text-bad"
+							role="alert"
+						>
+							{errors[name]}
+						</p>{/if}{/each}
+			{/each}
+		</section>
 		<div class="grid gap-3">
 			{#if wrong.length > 0}
 				<Notice level="bad" live
