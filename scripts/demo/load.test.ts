@@ -6,6 +6,7 @@ import { settingsSchema } from '../../src/lib/core/workspace/settings.schema.ts'
 import { tally } from '../../src/lib/core/tally/tally.ts';
 import { createRepos } from '../../src/lib/server/repos/index.ts';
 import { contextOf, loadLibrary, loadStudio } from '../../src/lib/server/services/studio.ts';
+import { yearOf } from '../../src/lib/core/study/charged.ts';
 import { demoDesigns } from './designs.ts';
 import { demoRecipe, loadDemo } from './load.ts';
 import { settings } from './settings.ts';
@@ -37,6 +38,18 @@ describe('the invented studio', () => {
 			expect(names).toContain(name);
 		const { rows } = await repos.quotes.list({ today: NOW.toISOString().slice(0, 10) });
 		expect(rows.slice(0, 3).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+		const sent = await repos.orders.sent();
+		expect(sent.length).toBe(23);
+		expect((await repos.orders.sent('quote-regatta')).map((s) => s.id)).not.toContain('quote-regatta');
+		expect((await repos.orders.won()).won['Tidewick Library']).toBe(3);
+		const elsewhere = createRepos(filled, { ...owner, workspace: 'another' });
+		expect([await elsewhere.orders.sent(), await elsewhere.orders.won()]).toEqual([
+			[],
+			{ won: {}, taken: {} }
+		]);
+		const year = yearOf(sent);
+		expect([year.won, year.answered]).toEqual([16, 21]);
+		expect(year.ownHour).toBeGreaterThan(2000);
 		const past = rows.slice(3).map((q) => q.state);
 		expect(['accepted', 'declined', 'sent'].map((s) => past.filter((p) => p === s).length)).toEqual([
 			16, 5, 1

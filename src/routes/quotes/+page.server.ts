@@ -1,4 +1,5 @@
-import { today } from '@internationalized/date';
+import { parseDate, today } from '@internationalized/date';
+import { yearOf } from '$lib/core/study/charged.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import { readForm } from '$lib/core/forms/read-form.ts';
@@ -20,7 +21,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const page = Number.isInteger(asked) ? asked : 1;
 	const found = await locals.repos.quotes.list({ search, page, today: day });
 	const drafts = found.rows.filter((r) => r.state === 'draft' && r.lineCount > 0).map((r) => r.id);
+	const year = parseDate(day).subtract({ years: 1 }).toString();
+	const last = (await locals.repos.orders.sent()).filter(
+		(q) => q.day !== null && q.day > year && q.day <= day
+	);
 	return {
+		year: yearOf(last),
 		// Said when they are worked out: the page is there before.
 		sums: sumsOf(drafts.length === 0 ? Promise.resolve({}) : locals.work('draft sums', { ids: drafts })),
 		colourway: url.searchParams.get('colourway') ?? '',

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
 	import { dayWords } from '$lib/features/quotes/day-words.ts';
+	import { minorText } from '$lib/features/pricing/study-words.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 
@@ -73,6 +74,14 @@
 			<Button kind="strong" type="submit">New quote</Button>
 		</form>
 	</header>
+	{#if data.year.won > 0}
+		<p class="pb-2 text-[13.5px]" data-name="year">
+			The last twelve months: {data.year.won} of {data.year.answered} won,
+			<b class="figures">{minorText(data.year.net)}</b>
+			in {Math.round(data.year.hours)} hours; an hour of yours earned
+			<b class="figures">{minorText(data.year.ownHour)}</b>.
+		</p>
+	{/if}
 	{#each groups as group (group.name)}
 		<section class="mb-7">
 			<h2 class="mb-1 text-base text-muted">{group.name}</h2>

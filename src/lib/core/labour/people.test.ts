@@ -88,6 +88,16 @@ describe('a standard that learns', () => {
 			)
 		);
 	});
+	test('two filled at once take 65 in 100 of what nobody timed; what was timed was done so already', () => {
+		expect(learned({ seconds: 20, twoAtOnce: true }).seconds).toBe(13);
+		const timings = [timing(10, 120)];
+		expect(learned({ seconds: 20, twoAtOnce: true, timings })).toMatchObject({
+			seconds: (6 * 13 + 12) / 7,
+			mean: 12
+		});
+		const tie = { ...STARTING_STANDARDS.tie, twoAtOnce: true };
+		expect(timeOf(plainTask('tie', 10), { ...STARTING_STANDARDS, tie }).seconds.valueOf()).toBe(39);
+	});
 	test('work is timed with what was learned', () => {
 		const standards = { ...STARTING_STANDARDS, cluster: { ...STARTING_STANDARDS.cluster, timings: Array.from({ length: 14 }, () => timing(10, 170)) } }; // prettier-ignore
 		expect(timeOf(plainTask('cluster', 4), standards).seconds.valueOf()).toBe(74);

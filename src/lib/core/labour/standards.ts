@@ -29,6 +29,8 @@ export interface Standard {
 	readonly origin: Origin;
 	/** What was timed, oldest first. */
 	readonly timings?: readonly Timing[];
+	/** Two are filled at once and tied together: what nobody timed takes less. */
+	readonly twoAtOnce?: boolean;
 }
 export type Standards = Readonly<Record<Task, Standard>>;
 
@@ -45,6 +47,11 @@ export const PRIOR_WEIGHT = 6;
 /** How far a build is from its standard, as a share of it, before anything was timed. House rule, from memory. */
 export const PRIOR_SPREAD = 0.25;
 
+/** What filling two at once takes of one after the other, each. From memory. */
+export const TWO_AT_ONCE = 0.65;
+/** Work that can be done two at once. */
+export const IN_PAIRS: readonly Task[] = ['inflate small', 'inflate medium', 'tie'];
+
 /** A standard as it is used, and how sure it is. */
 export interface Learned {
 	readonly seconds: number;
@@ -59,7 +66,13 @@ export interface Learned {
  * What timed builds make of a standard: the posterior mean of a normal whose prior weighs as {@link PRIOR_WEIGHT} builds,
  * (k·m + n·x) / (k + n); its spread is pooled the same way (normal–inverse-gamma, the textbook's closed form).
  */
-export function learned({ seconds, timings = [] }: Pick<Standard, 'seconds' | 'timings'>): Learned {
+export function learned({
+	seconds: typed,
+	timings = [],
+	twoAtOnce = false
+}: Pick<Standard, 'seconds' | 'timings' | 'twoAtOnce'>): Learned {
+	// What was timed was done her way already.
+	const seconds = twoAtOnce ? typed * TWO_AT_ONCE : typed;
 	const counted = timings.filter((t) => !t.out && t.count > 0);
 	const n = counted.length;
 	if (n === 0) return { seconds, spread: PRIOR_SPREAD, timed: 0, mean: 0 };
@@ -76,7 +89,7 @@ export function learned({ seconds, timings = [] }: Pick<Standard, 'seconds' | 't
 
 /** Seconds of a standard as it is used, to the hundredth. */
 const usedSeconds = (standard: Standard): Rational =>
-	standard.timings?.length
+	standard.timings?.length || standard.twoAtOnce
 		? rational(Math.round(learned(standard).seconds * 100), 100)
 		: rational(standard.seconds);
 

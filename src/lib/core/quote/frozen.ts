@@ -68,6 +68,7 @@ export interface Worked {
 	readonly net: number;
 	readonly hours: number;
 	readonly ownHour: number | null;
+	readonly ownHours: number;
 	readonly feet: number;
 	readonly balloons: number;
 }

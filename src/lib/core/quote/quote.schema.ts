@@ -146,6 +146,7 @@ export const frozenOwnerSchema = z.strictObject({
 			net: z.number(),
 			hours: z.number(),
 			ownHour: z.number().nullable(),
+			ownHours: z.number(),
 			feet: z.number(),
 			balloons: z.number()
 		})

@@ -1,12 +1,19 @@
 import { expect, test } from 'vitest';
 import { money } from '../money/money.ts';
 import type { QuoteState } from '../quote/states.ts';
-import { chargedOf } from './charged.ts';
+import { chargedOf, yearOf } from './charged.ts';
 
 const usd = (minor: number) => money(minor, 'USD');
 const sent = (
 	state: QuoteState,
-	worked?: { net: number; hours: number; ownHour: null; feet: number; balloons: number }
+	worked?: {
+		net: number;
+		hours: number;
+		ownHour: number | null;
+		ownHours: number;
+		feet: number;
+		balloons: number;
+	}
 ) =>
 	chargedOf({
 		id: 'q',
@@ -16,7 +23,7 @@ const sent = (
 		state,
 		owner: { cost: usd(1), unknown: [], margin: 40, profit: usd(1), versions: [], ...(worked && { worked }) }
 	});
-const worked = { net: 60_000, hours: 8, ownHour: null, feet: 12, balloons: 100 };
+const worked = { net: 60_000, hours: 8, ownHour: 4000, ownHours: 6, feet: 12, balloons: 100 };
 
 test('a quote that was sent is told by a foot and an hour, and by how it ended: lapsed is lost', () => {
 	expect(sent('accepted', worked)).toMatchObject({
@@ -29,3 +36,15 @@ test('a quote that was sent is told by a foot and an hour, and by how it ended: 
 	expect(sent('sent', { ...worked, feet: 0 })?.perFoot).toBeUndefined();
 });
 test('one from before its work was counted is not compared', () => expect(sent('accepted')).toBeUndefined());
+
+test('a year by hand: what an hour of hers earned over all that was won, weighed by her hours', () => {
+	const one = (state: QuoteState, more: Partial<typeof worked> = {}) => ({ state, owner: { cost: usd(1), unknown: [], margin: 40, profit: usd(1), versions: [], worked: { ...worked, ...more } } }); // prettier-ignore
+	const year = yearOf([
+		one('accepted'),
+		one('accepted', { ownHour: 2000, ownHours: 2, net: 10_000 }),
+		one('declined'),
+		one('sent')
+	]);
+	expect(year).toEqual({ won: 2, answered: 3, net: 70_000, hours: 16, ownHour: (6 * 4000 + 2 * 2000) / 8 });
+	expect(yearOf([])).toMatchObject({ won: 0, net: 0, ownHour: undefined });
+});

@@ -53,3 +53,33 @@ export function chargedOf(
 		...toldBy(owner.worked)
 	};
 }
+
+/** What a year of orders came to. Money in minor units. */
+export interface Year {
+	readonly won: number;
+	/** Those that were answered, or lapsed. */
+	readonly answered: number;
+	readonly net: number;
+	readonly hours: number;
+	/** What an hour of the owner's own earned, over all of it; undefined where none of hers is known. */
+	readonly ownHour: number | undefined;
+}
+
+/** The orders of a year. @param sent whose event was in it */
+export function yearOf(sent: readonly { readonly state: QuoteState; readonly owner: FrozenOwner }[]): Year {
+	const told = sent.flatMap(({ state, owner }) =>
+		owner.worked ? [{ outcome: outcomeOf(state), ...owner.worked }] : []
+	);
+	const won = told.filter((t) => t.outcome === 'won');
+	const sum = (read: (t: (typeof won)[number]) => number) => won.reduce((a, t) => a + read(t), 0);
+	return {
+		won: won.length,
+		answered: told.filter((t) => t.outcome !== 'waiting').length,
+		net: sum((t) => t.net),
+		hours: sum((t) => t.hours),
+		ownHour: over(
+			sum((t) => (t.ownHour ?? 0) * t.ownHours),
+			sum((t) => (t.ownHour === null ? 0 : t.ownHours))
+		)
+	};
+}

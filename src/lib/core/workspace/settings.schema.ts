@@ -35,7 +35,8 @@ const standard = z.strictObject({
 			})
 		)
 		.max(200)
-		.optional()
+		.optional(),
+	twoAtOnce: z.boolean().optional()
 });
 
 export const discountSchema = z.discriminatedUnion('kind', [

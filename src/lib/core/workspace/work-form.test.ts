@@ -66,6 +66,15 @@ describe('the form of work and people', () => {
 		expect(crew).toEqual(['wren', 'person-3']);
 		expect(after({ 'person-0': '' }).people.map((p) => p.id)).toEqual(['pip']);
 	});
+	test('two at once is said of what can be done so, and taken back', () => {
+		const { standards } = after({ twoAtOnce: 'yes' });
+		expect([standards.tie.twoAtOnce, standards['inflate large'].twoAtOnce]).toEqual([true, undefined]);
+		const own = { ...settings, rates: { ...settings.rates, standards } };
+		const typed = Object.fromEntries(
+			Object.entries(printWork(own)).filter(([field]) => field !== 'twoAtOnce')
+		);
+		expect(settingsSchema.parse(readWork(typed, own).next).rates.standards.tie.twoAtOnce).toBeUndefined();
+	});
 	test('a rate that is blank is none', () =>
 		expect(after({ 'card-panel': '', 'card-bunch': '6', 'cardBy-bunch': 'piece' }).price.cardRates).toEqual(
 			expect.not.arrayContaining([expect.objectContaining({ kind: 'panel' })])

@@ -22,7 +22,7 @@ import {
 	MOST_TRIPS
 } from '../labour/job.ts';
 import type { Person } from '../labour/people.ts';
-import type { Standard } from '../labour/standards.ts';
+import { IN_PAIRS, type Standard } from '../labour/standards.ts';
 import { TASK_DEFINITIONS, TASKS, type Task } from '../labour/task.ts';
 import { parseMoney } from '../money/money.ts';
 import { CARD_BY, CARD_CLASSES, type CardRate } from '../pricing/basis.ts';
@@ -44,7 +44,8 @@ export function printWork({ rates, decimal }: Settings): Fields {
 	const values: Record<string, string> = {
 		van: printMoney(jobs.vanPerMile, style),
 		mph: plain(jobs.mph),
-		usual: jobs.usual
+		usual: jobs.usual,
+		twoAtOnce: IN_PAIRS.every((t) => standards[t].twoAtOnce) ? 'yes' : 'no'
 	};
 	for (const task of TASKS) {
 		values[`seconds-${task}`] = plain(standards[task].seconds);
@@ -115,7 +116,10 @@ function readStandards(typed: Fields, settings: Settings, context: FormContext, 
 		if (!read) continue;
 		const [own, each] = [read[seconds]!.valueOf(), read[batch]!.valueOf()];
 		const isTyped = own !== known.seconds || each !== known.batch;
-		next[task] = { ...known, seconds: own, batch: each, origin: isTyped ? 'typed' : known.origin };
+		const rest: { -readonly [K in keyof Standard]: Standard[K] } = { ...known };
+		delete rest.twoAtOnce;
+		const pairs = typed.twoAtOnce === 'yes' && IN_PAIRS.includes(task) ? { twoAtOnce: true } : {};
+		next[task] = { ...rest, ...pairs, seconds: own, batch: each, origin: isTyped ? 'typed' : known.origin };
 	}
 	return next as Record<Task, Standard>;
 }

@@ -4,6 +4,7 @@ import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
+import { orders } from './orders.ts';
 import { photos } from './photos.ts';
 import { quotes, sentQuotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
@@ -20,6 +21,7 @@ export function createRepos(db: Database, actor: Actor) {
 		countBacks: countBacks(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
+		orders: orders(db, actor),
 		sentQuotes: sentQuotes(db, actor),
 		silenced: silenced(db, actor),
 		memo: memoOf(db, actor)

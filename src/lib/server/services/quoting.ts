@@ -24,7 +24,7 @@ export async function recipePage(repos: Repos, versionIds: readonly string[]) {
 /** What rules of an order are told by: orders that were won, and today where the business is. */
 export async function orderBook(repos: Repos, { settings }: Studio, now = new Date()): Promise<OrderBook> {
 	const today = toCalendarDate(parseAbsolute(now.toISOString(), settings.zone)).toString();
-	return { today, ...(await repos.quotes.won()) };
+	return { today, ...(await repos.orders.won()) };
 }
 
 export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
@@ -115,6 +115,7 @@ export async function freezeQuote(
 			net: price.net.minor,
 			hours: priced.effort.hours,
 			ownHour: priced.earnings?.ownHour ?? null,
+			ownHours: priced.effort.ownHours,
 			feet: priced.effort.feet,
 			balloons: priced.effort.balloons
 		}

@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		locals.repos,
 		quote.lines.map((l) => l.versionId)
 	);
-	const charged = (await locals.repos.quotes.sent(quote.id)).flatMap((sent) => chargedOf(sent) ?? []);
+	const charged = (await locals.repos.orders.sent(quote.id)).flatMap((sent) => chargedOf(sent) ?? []);
 	return {
 		quote,
 		charged,

@@ -72,6 +72,11 @@
 		<input type="hidden" name="started" value={started} />
 		<section class="grid gap-2" aria-label="What each thing takes">
 			<h2 class="text-base">What each thing takes</h2>
+			<label class="flex items-center gap-2 text-[13.5px]"
+				><input type="checkbox" name="twoAtOnce" value="yes" checked={values.twoAtOnce === 'yes'} />We fill
+				two at once and tie them together
+				<span class="text-muted">(sizing and tying take two thirds)</span></label
+			>
 			<div class="overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead>

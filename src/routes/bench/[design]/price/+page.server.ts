@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const { recipe } = loaded.design;
 	return {
 		asked: headOf(loaded),
-		charged: (await locals.repos.quotes.sent()).flatMap((sent) => chargedOf(sent) ?? []),
+		charged: (await locals.repos.orders.sent()).flatMap((sent) => chargedOf(sent) ?? []),
 		recipe,
 		library: [...(await loadLibrary(locals.repos, recipe))],
 		settings,
