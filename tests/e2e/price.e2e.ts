@@ -209,3 +209,44 @@ test('a design is priced by another way with one press, and the Bench says so', 
 	await expect(page.getByLabel('Way of pricing')).toHaveValue('factor');
 	await expect(entry(page)).toBeVisible();
 });
+
+test('a rule of an order holds by the day, stands on the tape with what it leaves, and contradictions are asked about', async ({
+	page
+}) => {
+	await page.goto('/settings/work');
+	const rules = region(page, 'Rules of an order');
+	const last = () => rules.getByRole('combobox').count();
+	const n = await last();
+	await rules.getByLabel(`Rule ${n}`, { exact: true }).selectOption('notice');
+	await rules.getByLabel(`Rule ${n} holds for`).fill('3');
+	await rules.getByLabel(`Rule ${n}, per cent`).fill('40');
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
+	await expect(rules.getByRole('alert')).toContainText('Two rules of “short notice” hold for the same');
+	await rules.getByLabel(`Rule ${n}`, { exact: true }).selectOption('weekend');
+	await rules.getByLabel(`Rule ${n}, per cent`).fill('20');
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
+	await expect(page.getByText('Saved. Designs and drafts count with it')).toBeVisible();
+
+	await quoteOf(page, 'hive-column');
+	const total = () => cents(page, 'total');
+	await page.getByLabel('Event date').fill('2027-06-11');
+	await isSaved(page);
+	const friday = await total();
+	await page.getByLabel('Event date').fill('2027-06-12');
+	await expect.poll(total).toBeGreaterThan(friday);
+	await expect(page.getByText('on a weekend')).toBeVisible();
+	await isSaved(page);
+	const saturday = await figure(page, 'total').textContent();
+	// Sent it is worked out by the same rule.
+	await page.getByRole('button', { name: 'Send', exact: true }).click();
+	const link = page.locator('[data-name=client-link]');
+	await page.goto((await link.getAttribute('href'))!);
+	await expect(figure(page, 'total')).toHaveText(`$${saturday}`);
+
+	await page.goto('/quotes');
+	await expect(page.locator('[data-name=year]')).toContainText(/16 of 21 won/);
+	await page.goto('/settings/work');
+	await rules.getByLabel(`Rule ${n}`, { exact: true }).selectOption('');
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
+	await expect(page.getByText('Saved. Designs and drafts count with it')).toBeVisible();
+});
