@@ -250,3 +250,32 @@ test('a rule of an order holds by the day, stands on the tape with what it leave
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByText('Saved. Designs and drafts count with it')).toBeVisible();
 });
+
+test('standards are taken away as a file and brought back; a file that is none is answered in words', async ({
+	page
+}) => {
+	await page.goto('/settings/work');
+	const part = region(page, 'Standards as a file');
+	const bring = async (text: string) => {
+		await part.locator('input[type=file]').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(text) }); // prettier-ignore
+		await part.getByRole('button', { name: 'Bring it' }).click();
+	};
+	await part.getByRole('button', { name: 'Bring it' }).click();
+	await expect(part).toContainText('Choose a file of standards first.');
+	for (const [text, sentence] of [
+		['colour,price\nred,4\n', 'has to name the columns task and seconds'],
+		['task,seconds\njuggle,4\n', 'Line 2 names no task: “juggle”'],
+		['task,seconds\ntie,0\n', 'Line 2, tie: seconds are above 0']
+	] as const) {
+		await bring(text);
+		await expect(part).toContainText(sentence);
+	}
+	const before = await (await page.request.get('/settings/standards.csv')).text();
+	expect(before).toMatch(/^task,unit,seconds,batch\r\n/);
+	await bring('task,seconds,batch\r\nribbon,41,0\r\n');
+	await expect(part).toContainText('One standard was changed.');
+	await expect(page.getByLabel('ribbon: one takes')).toHaveValue('41');
+	await bring(before);
+	await expect(part).toContainText('One standard was changed.');
+	expect(await (await page.request.get('/settings/standards.csv')).text()).toBe(before);
+});

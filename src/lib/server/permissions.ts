@@ -63,7 +63,14 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/quotes/[quote]/save': { POST: 'quote' },
 	'/quotes/[quote]/forecast': { GET: 'quote' },
 	'/quick': { load: 'quote' },
-	'/settings/work': { load: 'settings', save: 'settings', timed: 'settings', out: 'settings' },
+	'/settings/work': {
+		load: 'settings',
+		save: 'settings',
+		timed: 'settings',
+		out: 'settings',
+		bring: 'settings'
+	},
+	'/settings/standards.csv': { GET: 'settings' },
 	'/bench/[design]/price': { load: 'money', default: 'design' },
 	'/settings': { load: 'settings', default: 'settings' },
 	'/q/[token]': { load: 'public' },

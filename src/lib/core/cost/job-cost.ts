@@ -44,7 +44,8 @@ export function jobCost(job: Job, rates: Rates): JobCost {
 	const parts = JOB_PHASES.map((phase): JobCostPart => {
 		const work = job.work.filter((w) => JOB_TASK_DEFINITIONS[w.task].phase === phase);
 		const seconds = work.reduce((a, w) => a + w.seconds, 0);
-		return { phase, work, seconds, labour: atRate(seconds, perHour) };
+		const isUnpaid = phase === 'on the road' && jobs.travelUnpaid === true;
+		return { phase, work, seconds, labour: isUnpaid ? zero(currency) : atRate(seconds, perHour) };
 	});
 	const van = rounded(rational(2 * job.miles * job.trips).mul(jobs.vanPerMile), currency);
 	const lines = job.lines.map((line) => ({ ...line, amount: money(line.minor, currency) }));

@@ -55,7 +55,8 @@ export const jobRatesSchema = z
 			.max(20),
 		usual: z.string().max(40),
 		vanPerMile: z.number().int().min(0).max(100_000),
-		mph: z.number().min(1).max(100)
+		mph: z.number().min(1).max(100),
+		travelUnpaid: z.boolean().optional()
 	})
 	.optional()
 	.transform((own): JobRates => own ?? STARTING_JOBS) satisfies z.ZodType<JobRates, unknown>;

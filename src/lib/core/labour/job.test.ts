@@ -46,6 +46,14 @@ describe('work around a job', () => {
 		expect(cost.rest.minor).toBe(Math.round((285 / 60) * 2700) + 800);
 		expect(cost.total.minor).toBe(cost.road.minor + cost.rest.minor);
 	});
+	test('travel that is not paid costs no wage, and its hours are hours all the same', () => {
+		const plan = with_({ template: 'room', miles: 10, trips: 1, goers: 1 });
+		const own = { ...rates, jobs: { ...STARTING_JOBS, travelUnpaid: true } };
+		const cost = jobCost(jobOf(plan, own.jobs), own);
+		// 58 minutes on the road: overhead at 9.00, and 12.00 for the van.
+		expect(cost.road.minor).toBe(870 + 1200);
+		expect(cost.seconds).toBe((58 + 285) * 60);
+	});
 	test('parts sum to the whole, and more of anything never costs less (property)', () => {
 		const own = { ...rates, jobs: STARTING_JOBS };
 		const plan = fc.record({

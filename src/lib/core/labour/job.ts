@@ -102,6 +102,8 @@ export interface JobRates {
 	readonly vanPerMile: number;
 	/** Miles an hour, on the roads there are. */
 	readonly mph: number;
+	/** Whether hours on the road are paid; nothing is yes. They are hours all the same. */
+	readonly travelUnpaid?: boolean | undefined;
 }
 
 export interface JobWork {

@@ -49,7 +49,11 @@ const DEFINED = {
 	/** An electric inflator gives some 1000 litres a minute. */
 	'inflate large, air': inflating(0.06, 0, 'litre'),
 	tie: inflating(6),
-	foil: inflating(40),
+	/** Untangling the valve, sealing, looking it over; its air or gas goes by the litre. */
+	foil: inflating(20),
+	/** By a hand pump, half a litre a second; an electric one is some ten times as quick. */
+	'foil, air': inflating(2, 0, 'litre'),
+	'foil, helium': inflating(0.5, 0, 'litre'),
 	'inflate modelling': inflating(20, 30),
 	'cluster of two': building(10),
 	cluster: building(22),
@@ -69,6 +73,8 @@ const DEFINED = {
 	thread: building(180),
 	weave: building(14),
 	infill: building(15),
+	/** Going over a garland until no gap is left beside its large balloons. */
+	'close gaps': building(20),
 	hang: building(60),
 	/** A step in her own words, by the minutes she says. */
 	'own steps': { group: 'build', seconds: 60, batch: 0, unit: 'minute' },

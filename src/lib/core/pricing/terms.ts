@@ -1,4 +1,4 @@
-import type { CardRate } from './basis.ts';
+import type { CardClass, CardRate } from './basis.ts';
 import type { OrderFacts, PriceRule } from './rules.ts';
 import type { LineMethod, MethodTerms, PriceMethod } from './methods.ts';
 import type { RationalText } from '../units/rational.ts';
@@ -45,6 +45,8 @@ export interface PriceTerms {
 	/** What an hour is charged at by factor, minor units. */
 	readonly chargePerHour: number;
 	readonly cardRates: readonly CardRate[];
+	/** Ways of certain classes of pieces, at the studio’s own figures; the others by its usual one. */
+	readonly byClass?: Readonly<Partial<Record<CardClass, PriceMethod>>> | undefined;
 	readonly fee: PaymentFee;
 	/** Whether a price by markup has the payment fees added on top; by margin they are always in it. */
 	readonly feeOnTop: boolean;
@@ -98,3 +100,12 @@ export const STARTING_FIGURES = {
 		{ kind: 'other', by: 'piece', minor: 4000 }
 	] as readonly CardRate[]
 } as const;
+
+/** The way of a class of pieces, where it has one of its own. */
+export function wayOfClass(
+	terms: PriceTerms,
+	of: CardClass
+): (Way & { readonly method: PriceMethod }) | undefined {
+	const method = terms.byClass?.[of];
+	return method && { method, percent: terms[method] };
+}

@@ -72,6 +72,15 @@ describe('a quote', () => {
 		expect(quote.price.status).toBe('refused');
 		expect(quote.lines.map((l) => l.shown.minor)).toEqual([0, 0]);
 	});
+	test('a kind of piece has a way of its own, under that of its design and over that of the quote', () => {
+		const ctx = context({ byClass: { column: 'markup' }, markup: '150' });
+		const from = (recipe: typeof column, way: QuoteItem['way'] = null) =>
+			priced({}, [{ ...item('a', 1, recipe), way }], ctx).lines[0]!;
+		expect(from(column)).toMatchObject({ from: 'kind', way: { method: 'markup', percent: '100' } });
+		expect(from(column, 'quote').from).toBe('quote');
+		expect(from({ ...column, pricing: { method: 'margin', percent: '30' } }).from).toBe('design');
+		expect(tally(column, null, 1, ctx).terms.method).toBe('markup');
+	});
 	test('a line is priced by its design’s own way unless the quote says otherwise for it, and says which', () => {
 		const own = { ...column, pricing: { method: 'markup' as const, percent: '200' } };
 		const line = (way: QuoteItem['way']) => {

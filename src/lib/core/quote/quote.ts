@@ -11,10 +11,10 @@ import type { Sun } from '../gas/heat.ts';
 import { add, money, zero, type Money } from '../money/money.ts';
 import { priceOrder, type Order, type Price } from '../pricing/price.ts';
 import { NO_FACTS, type OrderFacts } from '../pricing/rules.ts';
-import { wayOf, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
+import { wayOf, wayOfClass, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
-import { basisOf, jobBasis } from '../tally/piece-basis.ts';
+import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
 
@@ -82,7 +82,7 @@ export const quoteItems = (
 export type LineWay = 'quote' | Way;
 
 /** Where the way of a line comes from, for the tape. */
-export type WayFrom = 'quote' | 'design' | 'line';
+export type WayFrom = 'quote' | 'design' | 'kind' | 'line';
 
 export interface QuotedLine {
 	readonly item: QuoteItem;
@@ -137,11 +137,12 @@ export function quoteTerms(base: PriceTerms, terms: QuoteTerms, facts?: OrderFac
 	};
 }
 
-/** How a line is priced: as said for it, else as its design says, else as the quote. */
+/** How a line is priced: as said for it, else as its design says, else as its kind of piece, else as the quote. */
 export function wayOfLine({ way, recipe }: QuoteItem, terms: PriceTerms): { way: Way; from: WayFrom } {
 	if (way && way !== 'quote') return { way, from: 'line' };
 	if (recipe.pricing && way !== 'quote') return { way: recipe.pricing, from: 'design' };
-	return { way: wayOf(terms), from: 'quote' };
+	const ofKind = way === 'quote' ? undefined : wayOfClass(terms, classOf(recipe));
+	return ofKind ? { way: ofKind, from: 'kind' } : { way: wayOf(terms), from: 'quote' };
 }
 
 /** The studio's figures with who is on this job. */

@@ -2,7 +2,7 @@ import type { Cost } from '../cost/cost.ts';
 import type { JobCost, JobCostPart } from '../cost/job-cost.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Amount } from '../cost/amount.ts';
-import type { Basis } from '../pricing/basis.ts';
+import type { Basis, CardClass } from '../pricing/basis.ts';
 import { soldAs, soldBy } from '../structures/registry/count.ts';
 import { leadingSection } from '../recipe/scale.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -17,6 +17,15 @@ const worked = (seconds: Rational, crew: Crew) => {
 	return { hours, ownHours: hours.mul(crew.ownHours), ownCost: hours.mul(crew.ownPerHour) };
 };
 
+/** The section a design is sold as. */
+const leadOf = (recipe: Pick<Recipe, 'sections'>) => leadingSection(recipe) ?? recipe.sections[0];
+
+/** The class of a design on a rate card. */
+export function classOf(recipe: Pick<Recipe, 'sections'>): CardClass {
+	const lead = leadOf(recipe);
+	return lead ? soldAs(lead.structure) : 'other';
+}
+
 /** What so many of a design may be priced from. @param cost of all of them @param share of the cost where it is part of an order */
 export function basisOf(
 	{
@@ -29,7 +38,7 @@ export function basisOf(
 	pumps: readonly PumpProfile[],
 	part: Amount = cost.total
 ): Basis {
-	const lead = leadingSection(built) ?? built.sections[0];
+	const lead = leadOf(built);
 	return {
 		cost: rational(part.known.minor),
 		materials: rational(cost.materialsTotal.known.minor + cost.frameTotal.known.minor),
@@ -37,7 +46,7 @@ export function basisOf(
 		feet: lead ? (quantity * lead.times * soldBy(lead.structure, pumps)) / FOOT : 0,
 		balloons,
 		pieces: quantity,
-		kind: lead ? soldAs(lead.structure) : 'other'
+		kind: classOf(built)
 	};
 }
 

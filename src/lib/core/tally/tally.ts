@@ -11,13 +11,13 @@ import { timeAll, type TimedTask } from '../labour/standards.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { add, subtract, type Money } from '../money/money.ts';
 import type { Basis } from '../pricing/basis.ts';
-import { basisOf, jobBasis } from './piece-basis.ts';
+import { basisOf, classOf, jobBasis } from './piece-basis.ts';
 import type { PriceMethod } from '../pricing/methods.ts';
 import { earningsOf, effortOf, type Earnings } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
 import { price, priceOrder, type Price } from '../pricing/price.ts';
 import { NO_FACTS } from '../pricing/rules.ts';
-import { pieceTerms, wayOf, type PriceTerms, type Way } from '../pricing/terms.ts';
+import { pieceTerms, wayOf, wayOfClass, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { resolve } from '../recipe/resolve.ts';
@@ -170,9 +170,11 @@ function endsOf({ total, spread }: Cost, terms: PriceTerms, basis: Basis): Tally
 	return { low: at(subtract(total.known, spread.less)), high: at(add(total.known, spread.more)) };
 }
 
-/** The workspace's terms with the recipe's own way of pricing over them. */
-export const termsFor = ({ pricing }: Pick<Recipe, 'pricing'>, { price: terms }: Rates): PriceTerms =>
-	pricing ? withWay(terms, pricing) : terms;
+/** The workspace's terms with the recipe's own way of pricing over them, else that of its class. */
+export function termsFor(recipe: Pick<Recipe, 'pricing' | 'sections'>, { price: terms }: Rates): PriceTerms {
+	const way = recipe.pricing ?? wayOfClass(terms, classOf(recipe));
+	return way ? withWay(terms, way) : terms;
+}
 
 export const withWay = (
 	terms: PriceTerms,

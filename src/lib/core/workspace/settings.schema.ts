@@ -58,6 +58,7 @@ export const priceTermsSchema = z.strictObject({
 		.max(20)
 		.optional()
 		.transform((own) => own ?? STARTING_FIGURES.cardRates),
+	byClass: z.partialRecord(z.enum(CARD_CLASSES), z.enum(PRICE_METHODS)).optional(),
 	fee: z.strictObject({
 		percent: percentSchema,
 		onTax: z.boolean(),

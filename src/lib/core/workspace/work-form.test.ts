@@ -92,6 +92,7 @@ describe('the form of work and people', () => {
 		['trips-1', '1.5', /whole number/],
 		['lines-1', 'parking', /Type it like “parking 8.00/],
 		['wage-1', 'x', /not an amount/],
+		['wage-1', '0', /An hour costs something/],
 		['pace-1', '0', /Type 1 for your own pace/],
 		['onCosts-1', '400', /at most 300 %/],
 		['card-column', '-5', /negative/]
@@ -100,6 +101,12 @@ describe('the form of work and people', () => {
 		expect(next).toBeUndefined();
 		expect(Object.keys(errors)).toEqual([field]);
 		expect(errors[field]).toMatch(sentence);
+	});
+	test('a kind of piece is priced its own way, travel is paid or not', () => {
+		const own = after({ 'wayOf-garland': 'card', travel: 'unpaid' });
+		expect([own.price.byClass, own.jobs.travelUnpaid]).toEqual([{ garland: 'card' }, true]);
+		const plain = after({});
+		expect([plain.price.byClass, plain.jobs.travelUnpaid]).toEqual([undefined, undefined]);
 	});
 	test('rules are added and taken away; two of the same are asked about', () => {
 		const rule = (i: number, kind: string, when: string, by: string) => ({ [`rule-${i}`]: kind, [`when-${i}`]: when, [`by-${i}`]: by }); // prettier-ignore

@@ -26,6 +26,8 @@ import { IN_PAIRS, type Standard } from '../labour/standards.ts';
 import { TASK_DEFINITIONS, TASKS, type Task } from '../labour/task.ts';
 import { parseMoney } from '../money/money.ts';
 import { CARD_BY, CARD_CLASSES, type CardRate } from '../pricing/basis.ts';
+import { PRICE_METHODS } from '../pricing/methods.ts';
+import type { PriceTerms } from '../pricing/terms.ts';
 import { contradiction, RULE_KINDS, RULES, type PriceRule } from '../pricing/rules.ts';
 import { MINUTED } from '../quote/read-job.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
@@ -45,6 +47,7 @@ export function printWork({ rates, decimal }: Settings): Fields {
 		van: printMoney(jobs.vanPerMile, style),
 		mph: plain(jobs.mph),
 		usual: jobs.usual,
+		travel: jobs.travelUnpaid ? 'unpaid' : 'paid',
 		twoAtOnce: IN_PAIRS.every((t) => standards[t].twoAtOnce) ? 'yes' : 'no'
 	};
 	for (const task of TASKS) {
@@ -55,6 +58,7 @@ export function printWork({ rates, decimal }: Settings): Fields {
 		const rate = price.cardRates.find((r) => r.kind === kind);
 		values[`card-${kind}`] = rate ? printMoney(rate.minor, style) : '';
 		values[`cardBy-${kind}`] = rate?.by ?? 'piece';
+		values[`wayOf-${kind}`] = price.byClass?.[kind] ?? '';
 	}
 	jobs.templates.forEach((job, i) => {
 		values[`job-${i}`] = job.name;
@@ -207,7 +211,9 @@ function readPeople(typed: Fields, settings: Settings, context: FormContext, err
 			readForm(
 				{
 					[`person-${i}`]: words({ what: 'A name', most: 60 }),
-					[`wage-${i}`]: amount('The wage'),
+					[`wage-${i}`]: held(amount('The wage'), (minor) =>
+						minor > 0 ? undefined : 'An hour costs something. Type a wage; 0.01 for help that is free.'
+					),
 					[`onCosts-${i}`]: orBlank(percent('What comes on top', 300), rational(0)),
 					[`pace-${i}`]: orBlank(positive, rational(1))
 				},
@@ -228,6 +234,15 @@ function readPeople(typed: Fields, settings: Settings, context: FormContext, err
 		if (typed[`crew-${i}`] === 'yes') crew.push(id);
 	}
 	return { people: found, crew };
+}
+
+/** Ways of classes of pieces; a blank is the usual one. */
+function readWays(typed: Fields): PriceTerms['byClass'] {
+	const found = CARD_CLASSES.flatMap((kind) => {
+		const method = PRICE_METHODS.find((m) => m === typed[`wayOf-${kind}`]);
+		return method ? [[kind, method] as const] : [];
+	});
+	return found.length > 0 ? Object.fromEntries(found) : undefined;
 }
 
 function readRules(typed: Fields, context: FormContext, errors: Errors): PriceRule[] {
@@ -297,8 +312,14 @@ export function readWork(
 				standards,
 				people,
 				crew,
-				jobs: { templates, usual, vanPerMile: whole.van, mph: whole.mph.valueOf() },
-				price: { ...rates.price, cardRates, rules }
+				jobs: {
+					templates,
+					usual,
+					vanPerMile: whole.van,
+					mph: whole.mph.valueOf(),
+					...(typed.travel === 'unpaid' ? { travelUnpaid: true } : {})
+				},
+				price: { ...rates.price, cardRates, rules, byClass: readWays(typed) }
 			}
 		},
 		errors: {}

@@ -27,7 +27,12 @@
 	const isSaid = $derived(priced.delivery.minor > 0 || quoted.deliveryMinor !== null);
 	/** What the last step leaves is the margin below. */
 	const rows = $derived(price.status === 'priced' ? withoutLastLeft(priceTape(price, terms, isSaid)) : []);
-	const FROM = { quote: 'as the quote', design: 'as its design says', line: 'said for this line' };
+	const FROM = {
+		kind: 'as its kind of piece',
+		quote: 'as the quote',
+		design: 'as its design says',
+		line: 'said for this line'
+	};
 	const deliveryText = $derived(
 		quoted.deliveryMinor !== null
 			? 'Delivery stands as charged, beside the target: rush, discount and minimum leave it alone; its payment fee is in the pieces.'

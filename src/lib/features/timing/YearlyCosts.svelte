@@ -29,8 +29,13 @@
 			return a === undefined || own === undefined ? undefined : a + own;
 		}, 0)
 	);
+	/** A year has no more. */
+	const HOURS_A_YEAR = 8760;
 	const sold = $derived(valueOf(hours));
-	const each = $derived(sum !== undefined && sold !== undefined && sold > 0 ? sum / sold : undefined);
+	const isTooMany = $derived(sold !== undefined && sold > HOURS_A_YEAR);
+	const each = $derived(
+		sum !== undefined && sold !== undefined && sold > 0 && !isTooMany ? sum / sold : undefined
+	);
 </script>
 
 <details>
@@ -51,6 +56,10 @@
 		{#if each !== undefined}
 			<b class="figures">{each.toFixed(2)}</b> an hour.
 			<Button kind="word" onclick={() => ontake(each.toFixed(2).replace('.', style.decimal))}>Take it</Button>
+		{:else if isTooMany}
+			<span class="text-bad"
+				>A year has 8,760 hours; days of more than 24 are none. How many do you sell?</span
+			>
 		{:else if sum === undefined || (hours.trim() !== '' && sold === undefined)}
 			<span class="text-bad">One of these is not an amount: type figures alone.</span>
 		{:else}<span class="text-muted">What a year costs over the hours a year sells.</span>{/if}

@@ -12,6 +12,8 @@ export async function planPage(repos: Repos, wanted: DesignQuery) {
 	return {
 		...headOf(found),
 		parts: plan.parts,
+		clock: plan.clock,
+		people: plan.people,
 		seconds: plan.parts.reduce((a, p) => a + p.seconds, 0),
 		balloons: plan.worked.bill.balloons,
 		...listsOf(plan.worked, context),

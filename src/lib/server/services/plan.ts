@@ -1,3 +1,5 @@
+import { crewFor } from '../../core/cost/rates.ts';
+import { activitiesOf, crewTime } from '../../core/plan/elapsed.ts';
 import { colourName } from '../../core/document/names.ts';
 import { isSeen } from '../../core/structures/registry/picture.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
@@ -24,6 +26,9 @@ export interface ShownPart extends Omit<PlanPart, 'steps' | 'seconds'> {
 	readonly seconds: number;
 }
 export interface Plan {
+	/** Seconds by the clock with the usual people, and who they are; nobody named is one pair of hands. */
+	readonly clock: number;
+	readonly people: readonly string[];
 	readonly parts: readonly ShownPart[];
 	readonly worked: Tally;
 	readonly cautions: readonly string[];
@@ -44,11 +49,28 @@ export function workOutPlan({ design, context, colourway, size, quantity }: Load
 		trouble = worked.findings.find((f) => f.level === 'bad')?.say ?? error.message;
 	}
 	return {
+		...byTheClock(parts, design.recipe, context),
 		parts: parts.filter((p, i) => i === 0 || p.steps.length > 0).map((part) => shown(part, context)),
 		worked,
 		cautions: makerCautions(hazardsOf({ ...worked, overall: worked.assembly.overall.usual })),
 		trouble
 	};
+}
+
+/** How long the usual people take by the clock, waits worked through with what else there is; and who they are. */
+function byTheClock(parts: readonly PlanPart[], recipe: Recipe, { rates, library }: TallyContext) {
+	const crew = crewFor(rates);
+	const pace = crew.clock.valueOf();
+	const all = parts.flatMap((part, at) => {
+		const own = part.design === undefined ? recipe : library(part.design);
+		const seconds = (i: number) => secondsOf(part.steps[i]!.work, rates.standards) * pace;
+		return activitiesOf(part.steps, own ?? recipe, seconds).map((a) => ({
+			...a,
+			id: `${at}/${a.id}`,
+			after: a.after.map((id) => `${at}/${id}`)
+		}));
+	});
+	return { clock: crewTime(all), people: crew.people.map((p) => p.name) };
 }
 
 function shown({ steps, ...part }: PlanPart, { rates, catalogue }: TallyContext): ShownPart {

@@ -1,14 +1,17 @@
+import Papa from 'papaparse';
 import { fail } from '@sveltejs/kit';
 import { mergeFields, startedFrom } from '$lib/core/forms/merge-fields.ts';
 import { JOB_TASK_DEFINITIONS, LEFT_AS } from '$lib/core/labour/job.ts';
 import { learned } from '$lib/core/labour/standards.ts';
 import { TASK_DEFINITIONS, TASK_GROUPS, TASKS, type Task } from '$lib/core/labour/task.ts';
 import { CARD_BY, CARD_CLASSES } from '$lib/core/pricing/basis.ts';
+import { METHOD_OPTIONS } from '$lib/core/pricing/methods.ts';
 import { RULE_KINDS, RULES } from '$lib/core/pricing/rules.ts';
 import { MINUTED } from '$lib/core/quote/read-job.ts';
 import { isCalendarDay } from '$lib/core/quote/read-form.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import type { Settings } from '$lib/core/workspace/settings.ts';
+import { withRows, type StandardRow } from '$lib/core/workspace/standards-file.ts';
 import { printWork, readWork, unitWords } from '$lib/core/workspace/work-form.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
@@ -35,6 +38,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		people: people.length,
 		card: CARD_CLASSES,
 		cardBy: CARD_BY,
+		methods: METHOD_OPTIONS,
 		leftAs: LEFT_AS,
 		rules: settings.rates.price.rules.length,
 		ruleKinds: RULE_KINDS.map((kind) => ({
@@ -97,6 +101,25 @@ export const actions: Actions = {
 			};
 		});
 		return trouble ? fail(400, { timing: trouble }) : { timed: task };
+	},
+	/** Standards out of a file; all of it, or none. */
+	bring: async ({ request, locals }) => {
+		const file = (await request.formData()).get('file');
+		if (!(file instanceof File) || file.size === 0)
+			return fail(400, { file: 'Choose a file of standards first.' });
+		if (file.size > 100_000) return fail(400, { file: 'That is too large for a file of standards.' });
+		const read = Papa.parse<Partial<StandardRow>>(await file.text(), {
+			header: true,
+			skipEmptyLines: 'greedy'
+		});
+		if (!read.meta.fields?.includes('task') || !read.meta.fields.includes('seconds'))
+			return fail(400, { file: 'Its first line has to name the columns task and seconds.' });
+		const { settings } = await loadStudio(locals.repos);
+		const next = withRows(read.data, settings.rates.standards);
+		if (!next.ok) return fail(400, { file: next.say });
+		const { standards } = next;
+		const trouble = await changed(locals, (now) => ({ ...now, rates: { ...now.rates, standards } }));
+		return trouble ? fail(400, { file: trouble }) : { brought: next.changed };
 	},
 	/** A bad day is left out, or taken back in. */
 	out: async ({ request, locals }) => {

@@ -133,6 +133,12 @@
 					)}</label
 				>
 			</div>
+			<label class="flex items-center gap-2 text-[13.5px]"
+				>Hours on the road are
+				<select class="control" name="travel" value={values.travel}
+					><option value="paid">paid</option><option value="unpaid">not paid</option></select
+				></label
+			>
 			{#each ['van', 'mph'] as name (name)}{#if errors[name]}<p class="text-[13px] text-bad" role="alert">
 						{errors[name]}
 					</p>{/if}{/each}
@@ -259,6 +265,15 @@
 							value={values[`cardBy-${kind}`]}
 							>{#each data.cardBy as by (by)}<option value={by}>a {by}</option>{/each}</select
 						>
+						<select
+							class="control"
+							name="wayOf-{kind}"
+							aria-label="How a {kind} is priced"
+							value={values[`wayOf-${kind}`]}
+							><option value="">priced as usual</option
+							>{#each data.methods as [method, called] (method)}<option value={method}>{called}</option
+								>{/each}</select
+						>
 					</p>
 					{#if errors[`card-${kind}`]}<p class="text-[13px] text-bad" role="alert">
 							{errors[`card-${kind}`]}
@@ -302,6 +317,26 @@
 			<p><Button kind="strong" type="submit">Save</Button></p>
 		</div>
 	</form>
+	<section class="grid gap-2" aria-label="Standards as a file">
+		<h2 class="text-base">Standards as a file</h2>
+		<form
+			method="post"
+			action="?/bring"
+			enctype="multipart/form-data"
+			class="flex flex-wrap items-center gap-3 text-[13.5px]"
+			use:enhance
+		>
+			<a class="quiet-link" href="/settings/standards.csv" download>take them away</a>
+			<label>or bring one <input type="file" name="file" accept=".csv,text/csv" class="ml-1" /></label>
+			<Button type="submit">Bring it</Button>
+		</form>
+		<p class="text-[13.5px]" aria-live="polite">
+			{#if form && 'file' in form}<span class="text-bad">{form.file}</span>
+			{:else if form && 'brought' in form}{form.brought === 1
+					? 'One standard was changed.'
+					: `${form.brought} standards were changed.`}{/if}
+		</p>
+	</section>
 	{#if tasks.some((t) => t.timings.length > 0)}
 		<section class="grid gap-2" aria-label="Timed builds">
 			<h2 class="text-base">Timed builds</h2>

@@ -141,13 +141,21 @@ function tasks({ items, weight }: Bunch): TaskCount[] {
 	const push = (task: Task, count: number) => found.push(plainTask(task, count));
 	for (const item of items) {
 		if (item.what.kind === 'balloon') found.push(...ownTasks(item.what.balloon, item.count));
-		else if (item.what.kind === 'letters') push('foil', inflatedIn(item));
-		else if (item.what.flat !== null) push('foil', item.count * item.what.chambers);
+		else if (item.what.kind === 'letters') found.push(...foilTasks(item, inflatedIn(item)));
+		else if (item.what.flat !== null) found.push(...foilTasks(item, item.count * item.what.chambers));
 		else push('attach', item.count);
 		if (item.ribbon) push('ribbon', ribbonsOf(item));
 	}
 	if (weight?.kind === 'balloon') found.push(...ownTasks(weight.balloon, 1));
 	return found;
+}
+
+/** Filling foils: each by itself, and what they hold by the litre. @param count valves to fill */
+function foilTasks({ what, gas }: BunchItem, count: number): TaskCount[] {
+	const room = roomOf(what);
+	const litres = room ? Math.round(litresHeld(room)) : 0;
+	const filled = gas === 'helium' ? 'foil, helium' : 'foil, air';
+	return [plainTask('foil', count), ...(litres > 0 ? [plainTask(filled, litres * count)] : [])];
 }
 
 /** Bouquet, centrepiece, foil on ribbon, a word of foils. */

@@ -4,6 +4,7 @@ import { ownPitch } from '../../geometry/antiprism.ts';
 import {
 	plainTask,
 	clusterTasks,
+	inflateTask,
 	sizingTasks,
 	methodOfPlace,
 	type Task,
@@ -301,6 +302,7 @@ function tasks(run: Run): TaskCount[] {
 		const ends = mixEnds && between(count, mixEnds.low[i]!, mixEnds.high[i]!);
 		found.push(...sizingWithEnds(part, count, ends));
 		push('tie', count, ends);
+		if (inflateTask(part.nominal) === 'inflate large') push('close gaps', count, ends);
 	});
 	const tied = mixClusters(run);
 	const tiedEnds =

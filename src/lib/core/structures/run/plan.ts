@@ -74,7 +74,7 @@ function garlandStep(run: Run, kit: StepKit): MadeStep {
 	return kit.made('garland', `Put ${kit.name} together along ${feet(lengthOfRun(run))}${every}${inside}.`, {
 		method: JOINED[run.joining],
 		check: 'each turned half a place to the one before; no spine to be seen',
-		work: kit.own('attach')
+		work: [...kit.own('attach'), ...kit.own('close gaps')]
 	});
 }
 

@@ -37,7 +37,11 @@
 			<h1 class="text-2xl">{data.quantity > 1 ? `${data.quantity} × ` : ''}{data.name}</h1>
 			<p class="text-muted">
 				{data.colourway}{data.size ? `, ${data.size}` : ''} · {data.balloons}
-				{data.balloons === 1 ? 'balloon' : 'balloons'} · {formatHours(data.seconds)} h of work
+				{data.balloons === 1 ? 'balloon' : 'balloons'} · {formatHours(data.seconds)} h of work{Math.round(
+					data.clock / 60
+				) === Math.round(data.seconds / 60)
+					? ''
+					: `, ${formatHours(data.clock)} by the clock${data.people.length > 0 ? ` with ${data.people.join(' and ')}` : ''}`}
 			</p>
 		</div>
 		<HowMany asked={data} word="Plan">
