@@ -86,6 +86,16 @@ const HELP: Readonly<Record<string, Help>> = {
 			'Nothing is taken before you press Save; what cannot be right is said at its field.'
 		]
 	},
+	'/settings/work': {
+		title: 'Work and people',
+		says: [
+			'What each thing takes is seconds for one: type your own, or time a build with the watch above.',
+			'Every build you time moves its figure towards yours; a bad day is left out, and can be taken back in.',
+			'A kind of job says what it takes around its pieces: talk, shopping, loading, driving, clearing up; a quote starts from one.',
+			'People have a wage, what comes on top and a pace; who is ticked is usually there.',
+			'The rate card and the rules of an order stand below; nothing is taken before you press Save.'
+		]
+	},
 	'/compare': {
 		title: 'Side by side',
 		says: [

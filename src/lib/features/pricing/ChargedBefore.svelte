@@ -48,7 +48,7 @@
 {/if}
 <details>
 	<summary class="cursor-pointer py-1 text-[13.5px] font-semibold">All of them, as figures</summary>
-	<div class="overflow-x-auto">
+	<div class="relative overflow-x-auto">
 		<table class="w-full text-[13.5px]">
 			<thead
 				><tr

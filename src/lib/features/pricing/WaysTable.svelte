@@ -34,7 +34,7 @@
 	<td class="money">{minorText(earnings?.perBalloon)}</td>
 {/snippet}
 
-<div class="overflow-x-auto">
+<div class="relative overflow-x-auto">
 	<table class="w-full text-[13.5px]">
 		<caption class="sr-only">Ways of pricing beside each other</caption>
 		<thead>

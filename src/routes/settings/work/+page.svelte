@@ -47,7 +47,7 @@
 {/snippet}
 
 <svelte:head><title>Work and people · Bright Tally</title></svelte:head>
-<main class="mx-auto grid max-w-4xl gap-7 px-6 pb-12 max-sm:px-3">
+<main class="mx-auto grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-7 px-6 pb-12 max-sm:px-3">
 	<header class="flex flex-wrap items-baseline gap-x-4 pt-3">
 		<h1 class="text-[25px]">Work and people</h1>
 		<a class="quiet-link ml-auto" href="/settings">Settings</a>
@@ -63,21 +63,21 @@
 	<form
 		method="post"
 		action="?/save"
-		class="grid gap-7"
+		class="grid grid-cols-[minmax(0,1fr)] gap-7"
 		{@attach unsaved}
 		use:enhance={() =>
 			({ update }) =>
 				update({ reset: false })}
 	>
 		<input type="hidden" name="started" value={started} />
-		<section class="grid gap-2" aria-label="What each thing takes">
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="What each thing takes">
 			<h2 class="text-base">What each thing takes</h2>
 			<label class="flex items-center gap-2 text-[13.5px]"
 				><input type="checkbox" name="twoAtOnce" value="yes" checked={values.twoAtOnce === 'yes'} />We fill
 				two at once and tie them together
 				<span class="text-muted">(sizing and tying take two thirds)</span></label
 			>
-			<div class="overflow-x-auto">
+			<div class="relative overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead>
 						<tr
@@ -116,7 +116,7 @@
 				</table>
 			</div>
 		</section>
-		<section class="grid gap-2" aria-label="Kinds of job">
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Kinds of job">
 			<h2 class="text-base">Kinds of job</h2>
 			<p class="text-[13px] text-muted">
 				What a job takes around its pieces, in minutes. A quote starts from the usual one; a name taken away
@@ -197,13 +197,13 @@
 				>
 			</p>
 		</section>
-		<section class="grid gap-2" aria-label="People">
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="People">
 			<h2 class="text-base">People</h2>
 			<p class="text-[13px] text-muted">
 				What an hour of each costs, with what comes on top, and how long they take: 1 is your own pace. With
 				nobody ticked as usual an hour costs what Settings say.
 			</p>
-			<div class="overflow-x-auto">
+			<div class="relative overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead
 						><tr
@@ -252,11 +252,11 @@
 				</table>
 			</div>
 		</section>
-		<section class="grid gap-2" aria-label="Rate card">
-			<h2 class="text-base">Rate card</h2>
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Rate card">
+			<h2 class="text-base">Rate card, and how each kind is priced</h2>
 			<div class="grid gap-1.5">
 				{#each data.card as kind (kind)}
-					<p class="flex items-center gap-3">
+					<p class="flex flex-wrap items-center gap-3">
 						<span class="w-24">{kind}</span>{@render cell(`card-${kind}`, `Rate of a ${kind}`)}
 						<select
 							class="control"
@@ -281,7 +281,7 @@
 				{/each}
 			</div>
 		</section>
-		<section class="grid gap-2" aria-label="Rules of an order">
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Rules of an order">
 			<h2 class="text-base">Rules of an order</h2>
 			<p class="text-[13px] text-muted">
 				Each is a line of the tape with what it leaves, what makes it more before what makes it less. Of
@@ -317,7 +317,7 @@
 			<p><Button kind="strong" type="submit">Save</Button></p>
 		</div>
 	</form>
-	<section class="grid gap-2" aria-label="Standards as a file">
+	<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Standards as a file">
 		<h2 class="text-base">Standards as a file</h2>
 		<form
 			method="post"
@@ -338,7 +338,7 @@
 		</p>
 	</section>
 	{#if tasks.some((t) => t.timings.length > 0)}
-		<section class="grid gap-2" aria-label="Timed builds">
+		<section class="grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Timed builds">
 			<h2 class="text-base">Timed builds</h2>
 			{#each tasks.filter((t) => t.timings.length > 0) as one (one.task)}
 				<h3 class="text-[13.5px] font-semibold">{one.task}</h3>
