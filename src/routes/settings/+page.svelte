@@ -122,6 +122,8 @@
 				['hour', 'money an hour'],
 				['percent', 'per cent of materials and labour']
 			])}
+			{@render text('Off list prices for you', 'purchaseDiscount', '%')}
+			{@render text('Tax on materials, not reclaimed', 'purchaseTax', '%')}
 			{@render text('Loss of balloons', 'loss', '%')}
 			{@render text('Chance that spares are enough', 'service', '%')}
 			{@render choice('Balloons cost a job', 'counting', [

@@ -7,7 +7,7 @@ import { money, rounded, total, type Money } from '../money/money.ts';
 import { mixed, ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
 import type { LineRole } from '../document/line-role.ts';
-import { crewFor, type Rates } from './rates.ts';
+import { crewFor, paidOf, type Rates } from './rates.ts';
 
 /** A line of the tape; `amount` undefined is an unknown cost. */
 export interface CostLine {
@@ -123,7 +123,7 @@ function spreadOf(lines: readonly BillLine[], tasks: readonly TimedTask[], rates
 		const piece = material && unitCost(material);
 		if (!piece || !estimate) continue;
 		// What is lost goes with what is used.
-		const each = used.equals(0) ? piece : piece.mul(used.add(lost).div(used));
+		const each = (used.equals(0) ? piece : piece.mul(used.add(lost).div(used))).mul(paidOf(rates));
 		less = less.add(each.mul(used.sub(estimate.low)));
 		more = more.add(each.mul(estimate.high.sub(used)));
 	}
@@ -150,6 +150,18 @@ function sumLines(lines: readonly CostLine[], { currency }: Rates): Amount {
 	return { known: money(minor, currency), unknown };
 }
 
+/** Says what a list price became. */
+const paidPart = ({ discount, tax }: NonNullable<Rates['purchases']>): CostPart => ({
+	label: [
+		...(rational(discount).equals(0)
+			? []
+			: [`${percentText(rational(discount).valueOf() / 100)} off for you`]),
+		...(rational(tax).equals(0) ? [] : [`${percentText(rational(tax).valueOf() / 100)} tax you pay on it`])
+	].join(', '),
+	count: '',
+	amount: undefined
+});
+
 const print = mixed;
 const isGas = ({ material }: BillLine): boolean => material?.kind === 'gas';
 
@@ -157,12 +169,14 @@ const isGas = ({ material }: BillLine): boolean => material?.kind === 'gas';
 export const quantityText = (quantity: Rational, unit = 'piece'): string =>
 	unit === 'piece' ? print(quantity) : `${Math.round(quantity.valueOf() * 10) / 10} ${unit}`;
 
-function pieceLine(line: BillLine, { currency }: Rates): CostLine {
+function pieceLine(line: BillLine, rates: Rates): CostLine {
+	const { currency } = rates;
+	const paid = paidOf(rates);
 	const each = line.material && unitCost(line.material);
 	const pack = line.material && cheapestPack(line.material);
 	// What is lost of a gas never reached a balloon: a litre used costs what it took to get it there.
 	const taken = isGas(line) ? line.used.add(line.lost) : line.used;
-	const amount = each && rounded(each.mul(taken), currency);
+	const amount = each && rounded(each.mul(taken).mul(paid), currency);
 	const parts: CostPart[] = line.where.map((w) => ({
 		label: w.label,
 		count: quantityText(w.quantity, line.material?.unit),
@@ -188,14 +202,16 @@ function pieceLine(line: BillLine, { currency }: Rates): CostLine {
 			amount: money(pack.priceMinor, currency)
 		});
 	}
+	if (rates.purchases && !paid.equals(1)) parts.push(paidPart(rates.purchases));
 	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
 }
 
 /** What losses are expected to cost: rate × used of every line, rounded once together. Spares that survive cost nothing. */
-function lossLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
+function lossLine(lines: readonly BillLine[], rates: Rates): CostLine[] {
+	const { currency } = rates;
 	const lossy = lines.filter((l) => !isGas(l) && !l.lost.equals(0));
 	if (lossy.length === 0) return [];
-	const exact = lossy.map((line) => ({ line, minor: lossCost(line) }));
+	const exact = lossy.map((line) => ({ line, minor: lossCost(line, rates) }));
 	const known = exact.reduce((a, e) => (e.minor ? a.add(e.minor) : a), ZERO);
 	const parts = exact.map(({ line, minor }): CostPart => ({
 		label: `${line.label}, loss ${percentText(line.loss)}`,
@@ -211,8 +227,11 @@ function lossLine(lines: readonly BillLine[], { currency }: Rates): CostLine[] {
 export const LOSS = 'loss';
 
 /** Exact minor units of what is expected to be lost of a line; undefined where a piece has no price. */
-export function lossCost({ material, lost }: BillLine): Rational | undefined {
-	return material && unitCost(material)?.mul(lost);
+export function lossCost(
+	{ material, lost }: BillLine,
+	rates: Pick<Rates, 'purchases'> = {}
+): Rational | undefined {
+	return material && unitCost(material)?.mul(lost).mul(paidOf(rates));
 }
 
 /** An expected number, to a tenth: `2.4`. */
@@ -220,10 +239,12 @@ const aboutText = (value: Rational): string => String(Math.round(value.valueOf()
 
 const percentText = (share: number): string => `${Math.round(share * 1000) / 10} %`;
 
-function bagLine(line: BillLine, { currency }: Rates): CostLine {
+function bagLine(line: BillLine, rates: Rates): CostLine {
+	const { currency } = rates;
 	const pack = line.material && cheapestPack(line.material);
 	const bags = pack && Math.ceil(line.toBuy / pack.count);
-	const amount = pack && bags !== undefined ? money(pack.priceMinor * bags, currency) : undefined;
+	const amount =
+		pack && bags !== undefined ? rounded(paidOf(rates).mul(pack.priceMinor * bags), currency) : undefined;
 	const parts = pack
 		? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }]
 		: [];

@@ -5,7 +5,7 @@ import type { Standards } from '../labour/standards.ts';
 import type { Currency } from '../money/money.ts';
 import type { PriceTerms } from '../pricing/terms.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import type { RationalText } from '../units/rational.ts';
+import { ONE, rational, type Rational, type RationalText } from '../units/rational.ts';
 
 /** The workspace's figures that every cost and price reads. */
 export interface Rates {
@@ -23,6 +23,8 @@ export interface Rates {
 	/** What balloons cost a job: the pieces it takes, or every bag it opens. */
 	readonly counting: 'piece' | 'bag';
 	readonly defaultLoss: RationalText;
+	/** What the studio gets off list prices, and the tax on them it cannot reclaim; per cent. Nothing is none. */
+	readonly purchases?: { readonly discount: RationalText; readonly tax: RationalText } | undefined;
 	/** Chance that the spares are enough, 0 to under 1. */
 	readonly service: number;
 	readonly standards: Standards;
@@ -43,4 +45,11 @@ export function crewFor(
 		people.filter((p) => wanted.includes(p.id)),
 		labourPerHour
 	);
+}
+
+/** What a list price comes to for the studio: so many times of it. */
+export function paidOf({ purchases }: Pick<Rates, 'purchases'>): Rational {
+	if (!purchases) return ONE;
+	const part = (percent: string) => rational(percent).div(100);
+	return ONE.sub(part(purchases.discount)).mul(part(purchases.tax).add(1));
 }

@@ -1,5 +1,5 @@
 import { randomBeta, randomBinomial, randomLogNormal, randomUniform } from 'd3-random';
-import type { Rates } from '../cost/rates.ts';
+import { paidOf, type Rates } from '../cost/rates.ts';
 import { lossCost } from '../cost/cost.ts';
 import { seeded } from '../geometry/random.ts';
 import { learned, PRIOR_SPREAD } from '../labour/standards.ts';
@@ -84,7 +84,7 @@ export function riskOf(
 	const unsure: Unsure[] = [];
 	for (const line of made.bill.lines) {
 		const used = Math.round(line.used.valueOf());
-		const cost = lossCost(line)?.valueOf() ?? 0;
+		const cost = lossCost(line, rates)?.valueOf() ?? 0;
 		if (line.material?.kind !== 'gas' && cost > 0 && used > 0 && line.loss > 0)
 			unsure.push({
 				kind: 'loss',
@@ -95,7 +95,7 @@ export function riskOf(
 			});
 		const piece = line.material && unitCost(line.material);
 		if (line.estimate && piece) {
-			const each = piece.valueOf() * over;
+			const each = piece.mul(paidOf(rates)).valueOf() * over;
 			const less = line.used.sub(line.estimate.low).valueOf();
 			const more = line.estimate.high.sub(line.used).valueOf();
 			if (less + more > 0)

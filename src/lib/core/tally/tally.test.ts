@@ -52,6 +52,14 @@ describe('cost, worked by hand', () => {
 		expect(formatAmount(result.cost.total.known)).toBe('18.24');
 		expect(result.price).toMatchObject({ status: 'priced', net: { minor: 3648 } });
 	});
+	test('what is got off list prices and a tax that stays are in every line: 10 % off and 8 % on it', () => {
+		const purchases = { discount: '10', tax: '8' };
+		const own = tally(column, null, 1, { ...context, rates: { ...rates, purchases } });
+		// 2.00, 4.08, 0.20 and 0.08, each × 0.972.
+		expect(own.cost.materials.map((l) => l.amount?.minor)).toEqual([194, 397, 19, 8]);
+		expect(own.cost.otherCounting.known.minor).toBe(2430 + 1652 + 972 + 389);
+		expect(own.cost.materials[0]!.parts.at(-1)!.label).toBe('10 % off for you, 8 % tax you pay on it');
+	});
 	test('whole bags opened: both ways shown, one chosen', () => {
 		expect(formatAmount(result.cost.otherCounting.known)).toBe('56.00'); // 25 + 17 + 10 + 4
 		const bags = tally(column, null, 1, { ...context, rates: { ...rates, counting: 'bag' } });

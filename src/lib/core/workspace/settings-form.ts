@@ -68,6 +68,8 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
 		loss: printNumber(rational(rates.defaultLoss).mul(100), style),
 		service: printNumber(rational(rates.service).mul(100), style),
 		counting: rates.counting,
+		purchaseDiscount: number(rates.purchases?.discount ?? '0'),
+		purchaseTax: number(rates.purchases?.tax ?? '0'),
 		pricePoint: price.pricePoint ? printMoney(price.pricePoint.step, style) : '',
 		pricePointMode: price.pricePoint?.mode ?? 'up',
 		minimum: printMoney(price.minimumMinor, style),
@@ -124,6 +126,7 @@ export function readSettings(
 			overhead: v.overhead,
 			counting: v.counting,
 			defaultLoss: rationalText(v.loss.div(100)),
+			purchases: purchasesOf(rationalText(v.purchaseDiscount), rationalText(v.purchaseTax)),
 			service: v.service.div(100).valueOf(),
 			rules: rules.rules,
 			pumps: pumps.pumps,
@@ -148,6 +151,10 @@ export function readSettings(
 	return { next, errors };
 }
 
+/** Nothing off and no tax is nothing said. */
+const purchasesOf = (discount: string, tax: string) =>
+	discount === '0' && tax === '0' ? undefined : { discount, tax };
+
 /** The fields of the settings with their limits; overhead is per hour or per cent, as is chosen beside it. */
 const settingsForm = ({ overheadKind }: SettingsFields) => ({
 	name: words({ what: 'A name', most: 120, missing: 'Give the business a name.' }),
@@ -161,6 +168,8 @@ const settingsForm = ({ overheadKind }: SettingsFields) => ({
 			: as(amount('Overhead'), (minor) => ({ kind: 'hour' as const, minor })),
 	counting: choice(['piece', 'bag'], { as: 'piece' }),
 	loss: percent('The loss', 90),
+	purchaseDiscount: percent('What you get off', 99),
+	purchaseTax: percent('The tax on materials', 100),
 	service: percent('The chance that spares are enough', 99.9),
 	method: choice(PRICE_METHODS, { as: 'margin' }),
 	margin: methodField('margin'),

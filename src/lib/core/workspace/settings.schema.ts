@@ -108,6 +108,7 @@ export const settingsSchema = z.strictObject({
 		]),
 		counting: z.enum(['piece', 'bag']),
 		defaultLoss: rational,
+		purchases: z.strictObject({ discount: percentSchema, tax: percentSchema }).optional(),
 		service: z.number().min(0).lt(1),
 		/** Tasks that came after the settings were saved start at their starting standard. */
 		standards: z.record(z.string(), standard).transform((own): Standards => ({
