@@ -1,5 +1,7 @@
 import type { Cost } from '../cost/cost.ts';
-import type { JobCost, JobCostPart } from '../cost/job-cost.ts';
+import { jobCost, type JobCost, type JobCostPart } from '../cost/job-cost.ts';
+import { crewFor, type Rates } from '../cost/rates.ts';
+import { AS_USUAL, jobOf } from '../labour/job.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Amount } from '../cost/amount.ts';
 import type { Basis, CardClass } from '../pricing/basis.ts';
@@ -73,4 +75,22 @@ export function jobBasis(job: JobCost, crew: Crew): { readonly road: Basis; read
 		road: basisOfParts(onRoad, job.road.minor, job.van.minor, crew),
 		rest: basisOfParts(other, job.rest.minor, paid, crew)
 	};
+}
+
+/** The studio's usual job and people: what a design by itself is reckoned with. */
+export interface UsualJob {
+	readonly job: JobCost;
+	readonly crew: Crew;
+	readonly bases: ReturnType<typeof jobBasis>;
+}
+const usual = new WeakMap<Rates, UsualJob>();
+/** Worked out once for the same figures: a keystroke changes none of them. */
+export function usualJob(rates: Rates): UsualJob {
+	const known = usual.get(rates);
+	if (known) return known;
+	const job = jobCost(jobOf(AS_USUAL, rates.jobs), rates);
+	const crew = crewFor(rates);
+	const made = { job, crew, bases: jobBasis(job, crew) };
+	usual.set(rates, made);
+	return made;
 }

@@ -3,15 +3,14 @@ import { bill, type Bill } from '../bom/bill.ts';
 import { countDesigns, drawable, explode, workOn } from '../bom/explode.ts';
 import type { Library } from '../recipe/library.ts';
 import { cost, type Cost } from '../cost/cost.ts';
-import { crewFor, type Rates } from '../cost/rates.ts';
+import type { Rates } from '../cost/rates.ts';
 import { DomainError } from '../errors.ts';
-import { jobCost, type JobCost } from '../cost/job-cost.ts';
-import { AS_USUAL, jobOf } from '../labour/job.ts';
+import type { JobCost } from '../cost/job-cost.ts';
 import { timeAll, type TimedTask } from '../labour/standards.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import { add, subtract, type Money } from '../money/money.ts';
 import type { Basis } from '../pricing/basis.ts';
-import { basisOf, classOf, jobBasis } from './piece-basis.ts';
+import { basisOf, classOf, usualJob } from './piece-basis.ts';
 import type { PriceMethod } from '../pricing/methods.ts';
 import { earningsOf, effortOf, type Earnings } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
@@ -96,7 +95,7 @@ export function tally(
 	const wanted = { recipe: plain, colourway, size, quantity: rational(quantity), pumps: rates.pumps };
 	const designs = attempt(() => drawable(countDesigns(wanted, library), wanted), findings);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
-	const job = jobCost(jobOf(AS_USUAL, rates.jobs), rates);
+	const { job, crew, bases } = usualJob(rates);
 	const tasks = designs ? timeAll(workOn(designs, job.job.template.leftAs), rates.standards) : [];
 	const assembly = designs
 		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)
@@ -109,7 +108,6 @@ export function tally(
 	// What cannot be counted costs nobody knows what: never nothing.
 	const made = designs ? costed : { ...costed, total: { ...costed.total, unknown: [recipe.name] } };
 	const terms = termsFor(recipe, rates);
-	const crew = crewFor(rates);
 	const basis = basisOf(
 		{ built: recipe, cost: costed, quantity, balloons: counted.balloons },
 		crew,
@@ -133,7 +131,6 @@ export function tally(
 		...checkStanding(recipe, assembly, counted, rates),
 		...checkSteps(plain)
 	);
-	const bases = jobBasis(job, crew);
 	// Of what is known of an order here: how many pieces it has.
 	const asked = { ...terms, facts: { ...NO_FACTS, pieces: quantity } };
 	const order = priceOrder(

@@ -43,12 +43,28 @@ const workOutTasks = <K extends Kind>(s: Of<K>): TaskCount[] => COUNTS[s.kind].t
 /** The class of one on a rate card. */
 export const soldAs = <K extends Kind>(s: Of<K>): CardClass => COUNTS[s.kind].sold;
 
-/** What one is sold by the foot of, mm. */
-export const soldBy = <K extends Kind>(s: Of<K>, pumps: readonly PumpProfile[]): number =>
+const workOutSite = <K extends Kind>(s: Of<K>): SitePiece | null => COUNTS[s.kind].site(s);
+const workOutSold = <K extends Kind>(s: Of<K>, pumps: readonly PumpProfile[]): number =>
 	COUNTS[s.kind].soldBy(s, pumps);
 
-/** How one comes to its place. */
-export const siteOfStructure = <K extends Kind>(s: Of<K>): SitePiece | null => COUNTS[s.kind].site(s);
+const sitesKept = new WeakMap<Structure, { readonly site: SitePiece | null }>();
+const soldKept = new WeakMap<Structure, { readonly pumps: readonly PumpProfile[]; readonly mm: number }>();
+
+/** How one comes to its place, kept as its needs are. */
+export function siteOfStructure(s: Structure): SitePiece | null {
+	const kept = sitesKept.get(s) ?? { site: workOutSite(s) };
+	sitesKept.set(s, kept);
+	return kept.site;
+}
+
+/** What one is sold by the foot of, mm, kept while the pumps are the same. */
+export function soldBy(s: Structure, pumps: readonly PumpProfile[]): number {
+	const before = soldKept.get(s);
+	if (before?.pumps === pumps) return before.mm;
+	const mm = workOutSold(s, pumps);
+	soldKept.set(s, { pumps, mm });
+	return mm;
+}
 
 const needsKept = new WeakMap<
 	Structure,
