@@ -1,7 +1,13 @@
 import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { freeze } from '../../core/quote/freeze.ts';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
-import { priceQuote, quoteItems, type PricedQuote, type QuoteTerms } from '../../core/quote/quote.ts';
+import {
+	plainTerms,
+	priceQuote,
+	quoteItems,
+	type PricedQuote,
+	type QuoteTerms
+} from '../../core/quote/quote.ts';
 import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
@@ -27,14 +33,18 @@ export async function orderBook(repos: Repos, { settings }: Studio, now = new Da
 	return { today, ...(await repos.orders.won()) };
 }
 
-export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): Promise<PricedQuote> {
+export async function workOutQuote(
+	repos: Repos,
+	quote: Quote,
+	studio: Studio,
+	book: OrderBook
+): Promise<PricedQuote> {
 	const page = await recipePage(
 		repos,
 		quote.lines.map((l) => l.versionId)
 	);
 	const recipes = new Map(page.recipes);
 	const items = quoteItems(quote.lines, (id) => recipes.get(id));
-	const book = await orderBook(repos, studio);
 	const facts = factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book);
 	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)), facts);
 }
@@ -42,11 +52,12 @@ export async function workOutQuote(repos: Repos, quote: Quote, studio: Studio): 
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
 export async function draftSums(repos: Repos, ids: readonly string[]): Promise<Record<string, number>> {
 	const studio = await loadStudio(repos);
+	const book = await orderBook(repos, studio);
 	const sums: Record<string, number> = {};
 	for (const id of ids) {
 		const quote = await repos.quotes.find(id);
 		if (!quote || quote.state !== 'draft' || quote.lines.length === 0) continue;
-		const { price } = await workOutQuote(repos, quote, studio);
+		const { price } = await workOutQuote(repos, quote, studio, book);
 		if (price.status !== 'refused') sums[id] = price.total.minor;
 	}
 	return sums;
@@ -87,7 +98,7 @@ export async function freezeQuote(
 	if (!quote) return 'missing';
 	if (quote.state !== 'draft') return 'sent';
 	if (quote.lines.length === 0) return 'no lines';
-	const priced = await workOutQuote(repos, quote, studio);
+	const priced = await workOutQuote(repos, quote, studio, await orderBook(repos, studio, now));
 	if (priced.cost.unknown.length > 0 && !evenUnknown) return 'unknown cost';
 	const { price } = priced;
 	const covers = await coversOf(repos, quote.lines);
@@ -150,27 +161,12 @@ async function coversOf(repos: Repos, lines: readonly QuoteLine[]): Promise<Read
 }
 
 /** What a new quote starts with, from the workspace's way of pricing. */
-export function newTerms(settings: Settings): QuoteTerms {
-	const { price } = settings.rates;
-	return {
-		occasion: '',
-		venue: '',
-		setting: 'indoor',
-		deliveryMinor: null,
-		deliveryCostMinor: null,
-		method: price.method,
-		margin: price.margin,
-		markup: price.markup,
-		rush: '0',
-		discount: null,
-		tax: price.tax.percent,
-		deposit: price.deposit,
-		validDays: 14,
-		note: '',
-		climate: null,
-		job: null
-	};
-}
+export const newTerms = ({ rates }: Settings): QuoteTerms => ({
+	...plainTerms(rates),
+	rush: '0',
+	discount: null,
+	validDays: 14
+});
 
 const NOT_SAVED = {
 	stale: {

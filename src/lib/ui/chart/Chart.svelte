@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ApexOptions } from 'apexcharts';
-	import type { Attachment } from 'svelte/attachments';
+	import { drawn, inkOf } from './apex.ts';
 
 	interface Props {
 		/** Said to screen readers; the numbers stand in a table for them. */
@@ -17,8 +17,6 @@
 	const long = $derived(Math.max(0, ...series.flatMap((s) => s.points.map(([x]) => Math.abs(x)))) > 12);
 	const round = (value: number) => (long ? String(Math.round(value)) : short(value));
 	const short = (value: number) => String(Math.round(value * 10) / 10);
-	/** Colours of the page as they are in this theme: the library paints with values, not with variables. */
-	const inkOf = (element: Element, name: string) => getComputedStyle(element).getPropertyValue(name).trim();
 
 	const options = (element: Element): ApexOptions => ({
 		chart: {
@@ -67,27 +65,10 @@
 				}
 			: {}
 	});
-
-	/** The library is fetched only where a chart is shown. */
-	const draw: Attachment<HTMLElement> = (element) => {
-		const wanted = options(element);
-		let gone = false;
-		let chart: { destroy(): void } | undefined;
-		void import('apexcharts').then(async ({ default: ApexCharts }) => {
-			if (gone) return;
-			const made = new ApexCharts(element, wanted);
-			chart = made;
-			await made.render();
-		});
-		return () => {
-			gone = true;
-			chart?.destroy();
-		};
-	};
 </script>
 
 <figure>
-	<div class="chart" aria-hidden="true" {@attach draw}></div>
+	<div class="chart" aria-hidden="true" {@attach drawn(options)}></div>
 	<table class="sr-only">
 		<caption>{label}</caption>
 		<thead

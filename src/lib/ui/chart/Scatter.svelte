@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ApexOptions } from 'apexcharts';
-	import type { Attachment } from 'svelte/attachments';
+	import { drawn, inkOf } from './apex.ts';
 
 	interface Props {
 		label: string;
@@ -17,7 +17,6 @@
 	let { label, across, up, series, here }: Props = $props();
 	const MARKS = ['circle', 'cross', 'square'] as const;
 	const whole = (value: number) => String(Math.round(value));
-	const inkOf = (element: Element, name: string) => getComputedStyle(element).getPropertyValue(name).trim();
 
 	const options = (element: Element): ApexOptions => {
 		const [ink, muted] = [inkOf(element, '--chart-ink'), inkOf(element, '--chart-muted')];
@@ -67,27 +66,10 @@
 				: {}
 		};
 	};
-
-	/** The library is fetched only where a chart is shown. */
-	const draw: Attachment<HTMLElement> = (element) => {
-		const wanted = options(element);
-		let gone = false;
-		let chart: { destroy(): void } | undefined;
-		void import('apexcharts').then(async ({ default: ApexCharts }) => {
-			if (gone) return;
-			const made = new ApexCharts(element, wanted);
-			chart = made;
-			await made.render();
-		});
-		return () => {
-			gone = true;
-			chart?.destroy();
-		};
-	};
 </script>
 
 <!-- The numbers stand in a table beside it. -->
-<div class="chart" role="img" aria-label={label} {@attach draw}></div>
+<div class="chart" role="img" aria-label={label} {@attach drawn(options)}></div>
 
 <style>
 	.chart {
