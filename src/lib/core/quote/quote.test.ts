@@ -244,6 +244,7 @@ describe('the fields of a quote', () => {
 	});
 	test.each<[Partial<RawQuote['job']>, string, RegExp]>([
 		[{ miles: '10000' }, 'miles', /at most 2000.*Nobody drives further/],
+		[{ miles: 'x' }, 'miles', /^“x” is not a number\. Write it like 8, 8\.5 or 8½\.$/],
 		[{ trips: '1.5' }, 'trips', /whole number/],
 		[{ goers: '0' }, 'goers', /at least 1/],
 		[{ crew: [] }, 'crew', /Somebody has to do it/],

@@ -54,7 +54,10 @@ export function readJob(
 	const errors: Partial<Record<JobField, string>> = {};
 	const miles = blank('The way there', MOST_MILES, context.style, raw.miles);
 	if (miles && !miles.ok)
-		errors.miles = `${miles.say} Nobody drives further for balloons: one way, in miles.`;
+		errors.miles =
+			miles.code === 'too-big'
+				? `${miles.say} Nobody drives further for balloons: one way, in miles.`
+				: miles.say;
 	const whole = readForm(
 		{
 			trips: orBlank(count({ what: 'Trips there and back', min: 0, max: MOST_TRIPS }), null),
