@@ -121,6 +121,10 @@
 			{@render line('One holds, L, by its maker', 'litres', '14.6')}
 			{@render line('One weighs, g, empty', 'grams', '10')}
 			{@render line('Chambers of a foil', 'chambers', '1')}
+			{@render line('Comes back: uses it is good for', 'uses', '40')}
+			{@render line('… sold again for, at its end', 'resale', '15.00')}
+			{@render line('… upkeep a use', 'upkeep', '0.50')}
+			{@render line('… times it is lost or broken, %', 'gone', '2')}
 			<p><Button kind="strong" type="submit">Add</Button></p>
 		</form>
 		<form

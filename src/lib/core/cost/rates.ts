@@ -16,6 +16,8 @@ export interface Rates {
 	readonly people: readonly Person[];
 	/** Ids of those on a usual job. */
 	readonly crew: readonly string[];
+	/** What each of several does of what they do alone, per cent; nothing is all of it. */
+	readonly together?: RationalText | undefined;
 	readonly overhead:
 		| { readonly kind: 'hour'; readonly minor: number }
 		/** Per cent of materials and labour. */
@@ -37,13 +39,14 @@ export interface Rates {
 
 /** Who is on a job, with what an hour of theirs comes to. @param ids those on this one; null is the usual crew */
 export function crewFor(
-	{ people, crew, labourPerHour }: Pick<Rates, 'people' | 'crew' | 'labourPerHour'>,
+	{ people, crew, labourPerHour, together }: Pick<Rates, 'people' | 'crew' | 'labourPerHour' | 'together'>,
 	ids: readonly string[] | null = null
 ): Crew {
 	const wanted = ids ?? crew;
 	return crewOf(
 		people.filter((p) => wanted.includes(p.id)),
-		labourPerHour
+		labourPerHour,
+		together
 	);
 }
 

@@ -20,6 +20,12 @@ describe('who does the work', () => {
 		expect(crew.ownHours.toFraction()).toBe('8/13');
 		expect(crew.ownPerHour.valueOf()).toBeCloseTo((2200 * 8) / 13, 9);
 	});
+	test('hands that wait for each other: two who do nine tenths each take a ninth longer, one alone no longer', () => {
+		const [alone, both] = [crewOf([owner], 1, '90'), crewOf([owner, helper], 1, '90')];
+		expect(alone.clock.toFraction()).toBe('1');
+		expect(both.clock.toFraction()).toBe('80/117');
+		expect(both.perHour.valueOf()).toBeCloseTo((4000 * 80) / 117, 9);
+	});
 	test('another pair of hands never makes it longer, a slower one never cheaper than its like (property)', () => {
 		const pace = fc.integer({ min: 5, max: 40 }).map((n) => `${n}/10`);
 		fc.assert(

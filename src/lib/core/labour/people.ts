@@ -35,8 +35,13 @@ export const loaded = ({ wage, onCosts }: Pick<Person, 'wage' | 'onCosts'>): Rat
  * standard hour takes 1 / Σ(1 / pace) by the clock and costs that times the sum of their rates.
  * @param people who is there; nobody is the studio's own rate, all of it the owner's work
  * @param labourPerHour that rate, minor units
+ * @param together what each of several does of what they do alone, per cent: hands wait for each other
  */
-export function crewOf(people: readonly Person[], labourPerHour: number): Crew {
+export function crewOf(
+	people: readonly Person[],
+	labourPerHour: number,
+	together: RationalText = '100'
+): Crew {
 	if (people.length === 0)
 		return {
 			people,
@@ -45,7 +50,8 @@ export function crewOf(people: readonly Person[], labourPerHour: number): Crew {
 			ownHours: ONE,
 			clock: ONE
 		};
-	const speed = people.reduce((a, p) => a.add(ONE.div(rational(p.pace))), ZERO);
+	const kept = people.length > 1 ? rational(together).div(100) : ONE;
+	const speed = people.reduce((a, p) => a.add(ONE.div(rational(p.pace))), ZERO).mul(kept);
 	const clock = ONE.div(speed);
 	const sum = (some: readonly Person[]) => some.reduce((a, p) => a.add(loaded(p)), ZERO).mul(clock);
 	const own = people.filter((p) => p.isOwner);

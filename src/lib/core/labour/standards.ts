@@ -31,6 +31,8 @@ export interface Standard {
 	readonly timings?: readonly Timing[];
 	/** Two are filled at once and tied together: what nobody timed takes less. */
 	readonly twoAtOnce?: boolean;
+	/** What a way of sizing takes against the hole, where the studio says otherwise. */
+	readonly methods?: Readonly<Partial<Record<Method, RationalText>>> | undefined;
 }
 export type Standards = Readonly<Record<Task, Standard>>;
 
@@ -93,12 +95,18 @@ const usedSeconds = (standard: Standard): Rational =>
 		? rational(Math.round(learned(standard).seconds * 100), 100)
 		: rational(standard.seconds);
 
-/** What a sizing method takes against the hole, from memory: strokes are counted, the eye is quick and rough. */
+/** What a way of sizing takes against the hole, from memory: strokes are counted, the eye is quick and rough. */
 export const METHOD_FACTOR: Readonly<Record<Method, Rational>> = {
 	hole: rational(1),
 	strokes: rational(9, 10),
 	eye: rational(4, 5)
 };
+
+/** What a way of sizing takes in a task, against the hole. */
+export function factorOf({ methods }: Pick<Standard, 'methods'>, method: Method): Rational {
+	const own = methods?.[method];
+	return own === undefined ? METHOD_FACTOR[method] : rational(own);
+}
 
 export interface TimedTask extends TaskCount {
 	readonly group: TaskGroup;
@@ -113,7 +121,7 @@ export function timeOf(count: TaskCount, standards: Standards, difficulty: Ratio
 	const standard = standards[count.task];
 	const { batch } = standard;
 	const each = usedSeconds(standard)
-		.mul(count.method === null ? 1 : METHOD_FACTOR[count.method])
+		.mul(count.method === null ? 1 : factorOf(standard, count.method))
 		.mul(rational(difficulty));
 	return {
 		...count,

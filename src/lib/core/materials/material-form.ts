@@ -2,7 +2,7 @@ import { as, amount, choice, count, held, length, number, orBlank, percent, word
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
-import { rationalText } from '../units/rational.ts';
+import { rational, rationalText } from '../units/rational.ts';
 import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material } from './material.ts';
 
 /** What of the Stockroom a form is held to. */
@@ -68,6 +68,11 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 		litres: figure('Litres one holds', 10_000),
 		grams: figure('Grams one weighs', 100_000),
 		chambers: orBlank(count({ what: 'Chambers', min: 1, max: 8 }), 1),
+		// A thing that comes back says how often it can be used; blank is used up.
+		uses: orBlank(count({ what: 'Uses', min: 1, max: 10_000 }), null),
+		resale: orBlank(amount('What it is sold for again'), 0),
+		upkeep: orBlank(amount('Upkeep a use'), 0),
+		gone: orBlank(percent('What never comes back', 90), rational(0)),
 		mark: as(
 			held(words({ what: 'A mark', most: 40 }), (mark) =>
 				mark.length > 3 ? 'One letter or figure of a foil, or a model like 260.' : undefined
@@ -80,7 +85,7 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 /** A material as it was typed, with its first pack. */
 export type TypedMaterial = Pick<
 	Material,
-	'kind' | 'name' | 'nominal' | 'colour' | 'loss' | 'litres' | 'grams' | 'chambers' | 'mark'
+	'kind' | 'name' | 'nominal' | 'colour' | 'loss' | 'reuse' | 'litres' | 'grams' | 'chambers' | 'mark'
 > & { readonly supplier: string; readonly count: number; readonly price: number | null };
 
 /**
@@ -94,7 +99,13 @@ export function readMaterial(
 	context: FormContext
 ): { readonly ok: true; readonly values: TypedMaterial } | { readonly ok: false; readonly errors: Errors } {
 	const read = readForm(materialForm(typed, stock), typed, context);
-	return read.ok ? { ok: true, values: { ...read.values, colour: read.values.colour || null } } : read;
+	if (!read.ok) return read;
+	const { uses, resale, upkeep, gone, ...values } = read.values;
+	if (uses === null && (resale > 0 || upkeep > 0 || !gone.equals(0)))
+		return { ok: false, errors: { uses: 'How often can it be used? Leave the other fields of what comes back blank where it is used up.' } }; // prettier-ignore
+	const lost = gone.equals(0) ? {} : { loss: rationalText(gone.div(100)) };
+	const reuse = uses === null ? null : { uses, resaleMinor: resale, upkeepMinor: upkeep, ...lost };
+	return { ok: true, values: { ...values, reuse, colour: values.colour || null } };
 }
 
 const COLOUR = {

@@ -3,11 +3,20 @@ import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
 import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
 
+const loss = z
+	.string()
+	.regex(/^0$|^\d{1,24}\/[1-9]\d{0,23}$/, 'A loss is a share, like "1/25", or null.')
+	.refine(
+		(text) => text === '0' || BigInt(text.split('/')[0]!) < BigInt(text.split('/')[1]!),
+		'A loss is under 1.'
+	);
+
 /** Guards {@link Reuse}: the JSON column of a material. */
 export const reuseSchema = z.strictObject({
 	uses: z.number().int().min(1).max(10_000),
 	resaleMinor: z.number().int().min(0),
-	upkeepMinor: z.number().int().min(0)
+	upkeepMinor: z.number().int().min(0),
+	loss: loss.optional()
 }) satisfies z.ZodType<Reuse, unknown>;
 
 const id = idSchema;
@@ -26,14 +35,7 @@ export const filedMaterialSchema = z.strictObject({
 	nominal: length.nullable(),
 	colour: id.nullable(),
 	safe: length.nullable(),
-	loss: z
-		.string()
-		.regex(/^0$|^\d{1,24}\/[1-9]\d{0,23}$/, 'A loss is a share, like "1/25", or null.')
-		.refine(
-			(text) => text === '0' || BigInt(text.split('/')[0]!) < BigInt(text.split('/')[1]!),
-			'A loss is under 1.'
-		)
-		.nullable(),
+	loss: loss.nullable(),
 	reuse: reuseSchema.nullable(),
 	unit: z.string().max(20),
 	// Files from before these say nothing of them.

@@ -38,11 +38,14 @@ export interface Pack {
 	readonly priceMinor: number | null;
 }
 
-/** A thing that comes back: it costs a share a use, (price − resale) / uses + upkeep. */
+/** A thing that comes back: it costs a share a use, (price − resale) / uses + upkeep; some of them never come back. */
 export interface Reuse {
+	/** Times it can be used, where it always comes back. */
 	readonly uses: number;
 	readonly resaleMinor: number;
 	readonly upkeepMinor: number;
+	/** Share of times it is lost or broken, 0 to under 1; nothing is never. */
+	readonly loss?: RationalText | undefined;
 }
 
 export interface Material {

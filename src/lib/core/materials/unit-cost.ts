@@ -1,5 +1,5 @@
-import { rational, type Rational } from '../units/rational.ts';
-import type { Material, Pack } from './material.ts';
+import { ONE, rational, type Rational } from '../units/rational.ts';
+import type { Material, Pack, Reuse } from './material.ts';
 
 /**
  * The pack the owner would open: the lowest price a piece among packs with a price, ties to the earlier.
@@ -38,5 +38,23 @@ function workOutCost(material: Material): Rational | undefined {
 	const piece = rational(pack.priceMinor, pack.count);
 	const { reuse } = material;
 	if (!reuse) return piece;
-	return piece.sub(reuse.resaleMinor).div(reuse.uses).add(reuse.upkeepMinor);
+	const { uses, left } = expectedUses(reuse);
+	return piece.sub(left.mul(reuse.resaleMinor)).div(uses).add(reuse.upkeepMinor);
+}
+
+/** Exact powers of a share grow with the uses: past so many digits of them the picture stays the same. */
+const FINE = 1_000_000_000;
+
+/**
+ * Uses a thing is good for where each time a share q of them never comes back: 1 + s + … + s^(n−1) = (1 − s^n) / (1 − s),
+ * s = 1 − q, the mean of a geometric life cut off at n (textbook); and the chance s^n that it is there to be sold.
+ */
+export function expectedUses({ uses, loss = '0' }: Pick<Reuse, 'uses' | 'loss'>): {
+	readonly uses: Rational;
+	readonly left: Rational;
+} {
+	const lost = rational(loss);
+	if (lost.equals(0)) return { uses: rational(uses), left: ONE };
+	const left = rational(Math.round((1 - lost.valueOf()) ** uses * FINE), FINE);
+	return { uses: ONE.sub(left).div(lost), left };
 }

@@ -2,7 +2,7 @@ import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
 import { STARTING_STANDARDS, type Standards } from '../labour/standards.ts';
-import { TASKS } from '../labour/task.ts';
+import { METHODS, TASKS } from '../labour/task.ts';
 import { COUNTS } from '../document/rule.ts';
 import { jobRatesSchema } from '../labour/job.schema.ts';
 import { personSchema } from '../labour/people.schema.ts';
@@ -36,7 +36,8 @@ const standard = z.strictObject({
 		)
 		.max(200)
 		.optional(),
-	twoAtOnce: z.boolean().optional()
+	twoAtOnce: z.boolean().optional(),
+	methods: z.partialRecord(z.enum(METHODS), rational).optional()
 });
 
 export const discountSchema = z.discriminatedUnion('kind', [
@@ -102,6 +103,7 @@ export const settingsSchema = z.strictObject({
 		labourPerHour: minor,
 		people: z.array(personSchema).max(30).default([]),
 		crew: z.array(z.string().max(40)).max(30).default([]),
+		together: rational.optional(),
 		overhead: z.discriminatedUnion('kind', [
 			z.strictObject({ kind: z.literal('hour'), minor }),
 			z.strictObject({ kind: z.literal('percent'), percent: percentSchema })

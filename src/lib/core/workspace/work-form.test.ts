@@ -33,6 +33,17 @@ describe('the form of work and people', () => {
 		expect(standards.paint).toMatchObject({ batch: 240, origin: 'typed' });
 		expect(standards.tie.origin).toBe('estimated');
 	});
+	test('ways of sizing and hands together are said against what is usual, and forgotten where they are the usual', () => {
+		const rates = after({ 'method-eye': '0.7', together: '85' });
+		expect(rates.standards['inflate small'].methods).toEqual({ eye: '7/10' });
+		expect(rates.standards.cluster.methods).toBeUndefined();
+		expect(rates.together).toBe('85');
+		expect(printWork({ ...settings, rates })).toMatchObject({ 'method-eye': '0.7', 'method-strokes': '0.9', together: '85' }); // prettier-ignore
+		expect(read({ 'method-eye': '0', together: '5' }).errors).toMatchObject({
+			'method-eye': expect.stringContaining('Type 1'),
+			together: expect.stringContaining('at least a tenth')
+		});
+	});
 	test('a kind of job is changed, made, taken away; the usual one is one of those left', () => {
 		const { jobs } = after({ 'm-1-load': '25', 'lines-1': 'parking 8.00; the tip 5', 'miles-1': '11' });
 		expect(jobs.templates[1]).toMatchObject({ miles: 11, minutes: { load: 25 }, lines: [{ label: 'parking', minor: 800 }, { label: 'the tip', minor: 500 }] }); // prettier-ignore

@@ -22,8 +22,8 @@ import {
 	MOST_TRIPS
 } from '../labour/job.ts';
 import type { Person } from '../labour/people.ts';
-import { IN_PAIRS, type Standard } from '../labour/standards.ts';
-import { TASK_DEFINITIONS, TASKS, type Task } from '../labour/task.ts';
+import { factorOf, IN_PAIRS, METHOD_FACTOR, type Standard } from '../labour/standards.ts';
+import { METHODS, TASK_DEFINITIONS, TASKS, type Method, type Task } from '../labour/task.ts';
 import { parseMoney } from '../money/money.ts';
 import { CARD_BY, CARD_CLASSES, type CardRate } from '../pricing/basis.ts';
 import { PRICE_METHODS } from '../pricing/methods.ts';
@@ -37,6 +37,9 @@ import type { Settings } from './settings.ts';
 /** A standard is at most a day a unit: more is a slip. Seconds. */
 const MOST_SECONDS = 86_400;
 const MOST_SPEED = 100;
+/** Work that is sized one way or another, and the ways that are told against the hole. */
+const SIZED: readonly Task[] = TASKS.filter((t) => TASK_DEFINITIONS[t].group === 'inflate and size');
+export const TOLD_METHODS = METHODS.filter((m) => m !== 'hole');
 
 /** The form of work filled with settings, fields by name; {@link readWork} reads exactly those settings back. */
 export function printWork({ rates, decimal }: Settings): Fields {
@@ -48,8 +51,11 @@ export function printWork({ rates, decimal }: Settings): Fields {
 		mph: plain(jobs.mph),
 		usual: jobs.usual,
 		travel: jobs.travelUnpaid ? 'unpaid' : 'paid',
-		twoAtOnce: IN_PAIRS.every((t) => standards[t].twoAtOnce) ? 'yes' : 'no'
+		twoAtOnce: IN_PAIRS.every((t) => standards[t].twoAtOnce) ? 'yes' : 'no',
+		together: printNumber(rational(rates.together ?? '100'), style)
 	};
+	for (const method of TOLD_METHODS)
+		values[`method-${method}`] = printNumber(factorOf(standards[SIZED[0]!], method), style);
 	for (const task of TASKS) {
 		values[`seconds-${task}`] = plain(standards[task].seconds);
 		values[`batch-${task}`] = plain(standards[task].batch);
@@ -103,8 +109,26 @@ class Errors {
 	}
 }
 
+/** What ways of sizing take against the hole, where the studio says otherwise than the house; undefined where it does not. */
+function readMethods(typed: Fields, context: FormContext, errors: Errors): Standard['methods'] {
+	const found: [Method, string][] = [];
+	for (const method of TOLD_METHODS) {
+		const field = `method-${method}`;
+		const positive = held(number({ what: 'What it takes against the hole', min: 0, max: 10 }), (v) =>
+			v.compare(0) > 0
+				? undefined
+				: 'Type 1 where it takes as long as with the hole, 0.8 where it is quicker.'
+		);
+		const house = METHOD_FACTOR[method];
+		const factor = errors.take(readForm({ [field]: orBlank(positive, house) }, typed, context))?.[field];
+		if (factor && !factor.equals(house)) found.push([method, rationalText(factor)]);
+	}
+	return found.length > 0 ? Object.fromEntries(found) : undefined;
+}
+
 function readStandards(typed: Fields, settings: Settings, context: FormContext, errors: Errors) {
 	const next: Record<string, Standard> = {};
+	const methods = readMethods(typed, context, errors);
 	for (const task of TASKS) {
 		const [seconds, batch] = [`seconds-${task}`, `batch-${task}`];
 		const known = settings.rates.standards[task];
@@ -122,8 +146,17 @@ function readStandards(typed: Fields, settings: Settings, context: FormContext, 
 		const isTyped = own !== known.seconds || each !== known.batch;
 		const rest: { -readonly [K in keyof Standard]: Standard[K] } = { ...known };
 		delete rest.twoAtOnce;
+		delete rest.methods;
+		const told = methods && SIZED.includes(task) ? { methods } : {};
 		const pairs = typed.twoAtOnce === 'yes' && IN_PAIRS.includes(task) ? { twoAtOnce: true } : {};
-		next[task] = { ...rest, ...pairs, seconds: own, batch: each, origin: isTyped ? 'typed' : known.origin };
+		next[task] = {
+			...rest,
+			...pairs,
+			...told,
+			seconds: own,
+			batch: each,
+			origin: isTyped ? 'typed' : known.origin
+		};
 	}
 	return next as Record<Task, Standard>;
 }
@@ -285,6 +318,11 @@ export function readWork(
 				van: amount('The van a mile'),
 				mph: held(number({ what: 'Miles an hour', min: 0, max: MOST_SPEED }), (v) =>
 					v.compare(1) >= 0 ? undefined : 'The van goes at least a mile an hour.'
+				),
+				together: held(orBlank(percent('What hands do together', 100), rational(100)), (v) =>
+					v.compare(10) >= 0
+						? undefined
+						: 'Several people do at least a tenth of what each does alone. Type 100 where nobody waits for another.'
 				)
 			},
 			typed,
@@ -312,6 +350,7 @@ export function readWork(
 				standards,
 				people,
 				crew,
+				together: whole.together.equals(100) ? undefined : rationalText(whole.together),
 				jobs: {
 					templates,
 					usual,

@@ -12,7 +12,7 @@ import { isCalendarDay } from '$lib/core/quote/read-form.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import type { Settings } from '$lib/core/workspace/settings.ts';
 import { withRows, type StandardRow } from '$lib/core/workspace/standards-file.ts';
-import { printWork, readWork, unitWords } from '$lib/core/workspace/work-form.ts';
+import { printWork, readWork, TOLD_METHODS, unitWords } from '$lib/core/workspace/work-form.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -36,6 +36,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		minuted: MINUTED.map((task) => ({ task, phase: JOB_TASK_DEFINITIONS[task].phase })),
 		jobs: jobs.templates.map((t) => ({ id: t.id, name: t.name })),
 		people: people.length,
+		told: TOLD_METHODS,
 		card: CARD_CLASSES,
 		cardBy: CARD_BY,
 		methods: METHOD_OPTIONS,

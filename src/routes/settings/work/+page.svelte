@@ -77,6 +77,24 @@
 				two at once and tie them together
 				<span class="text-muted">(sizing and tying take two thirds)</span></label
 			>
+			<div class="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13.5px]">
+				<span>Against the hole, which is 1:</span>
+				{#each data.told as method (method)}
+					<label class="flex items-center gap-2"
+						>{method === 'eye' ? 'by eye' : 'by strokes'}{@render cell(
+							`method-${method}`,
+							`Sizing by ${method}, against the hole`,
+							'w-16'
+						)}</label
+					>
+				{/each}
+			</div>
+			{#each data.told as method (method)}{#if errors[`method-${method}`]}<p
+						class="text-[13px] text-bad"
+						role="alert"
+					>
+						{errors[`method-${method}`]}
+					</p>{/if}{/each}
 			<div class="relative overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead>
@@ -203,6 +221,14 @@
 				What an hour of each costs, with what comes on top, and how long they take: 1 is your own pace. With
 				nobody ticked as usual an hour costs what Settings say.
 			</p>
+			<label class="flex flex-wrap items-center gap-2 text-[13.5px]"
+				>Where several work together, each does of what they do alone{@render cell(
+					'together',
+					'What each does together, per cent',
+					'w-16'
+				)}%</label
+			>
+			{#if errors.together}<p class="text-[13px] text-bad" role="alert">{errors.together}</p>{/if}
 			<div class="relative overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead
