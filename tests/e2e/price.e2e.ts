@@ -279,3 +279,27 @@ test('standards are taken away as a file and brought back; a file that is none i
 	await expect(part).toContainText('One standard was changed.');
 	expect(await (await page.request.get('/settings/standards.csv')).text()).toBe(before);
 });
+
+test('what is paid besides is a line of the design: typed wrong, right, taken out, undone', async ({
+	page
+}) => {
+	await page.goto('/bench/hive-column');
+	await saved(page);
+	const before = await cents(page, 'cost');
+	const besides = region(page, 'Paid besides');
+	await besides.getByRole('button', { name: 'Paid besides…' }).click();
+	await besides.getByLabel('Paid for').fill('painted sign');
+	await besides.getByLabel('What one costs').fill('twelve');
+	await besides.getByRole('button', { name: 'add' }).click();
+	await expect(besides.getByRole('alert')).toHaveText('Type what one costs, like 12.50.');
+	await expect(besides.getByLabel('Paid for')).toHaveValue('painted sign');
+	await besides.getByLabel('What one costs').fill('12.50');
+	await besides.getByLabel('What one costs').press('Enter');
+	await expect.poll(() => cents(page, 'cost')).toBe(before + 1250);
+	await saved(page);
+	await page.reload();
+	await expect(besides).toContainText('painted sign');
+	expect(await cents(page, 'cost')).toBe(before + 1250);
+	await besides.getByRole('button', { name: 'Take painted sign out' }).click();
+	await expect.poll(() => cents(page, 'cost')).toBe(before);
+});

@@ -16,7 +16,7 @@ import { litresHeld } from '../gas/volume.ts';
 import { hundredths } from '../structures/kit/filled.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
-import type { Exploded } from './explode.ts';
+import type { Exploded, PaidNeed } from './explode.ts';
 import { NEEDS_SOMETHING, rulesFor } from './follow-on.ts';
 import type { CountOf, FollowOnRule } from '../document/rule.ts';
 import { sparesFor, sparesTogether } from './spares.ts';
@@ -57,8 +57,19 @@ export interface BillLine {
 	readonly byLine: ReadonlyMap<number, Rational>;
 }
 
+/** Money that is paid besides, of all that ask for it alike. */
+export interface BillPaid {
+	readonly key: string;
+	readonly label: string;
+	/** Of one, minor units. */
+	readonly minor: number;
+	readonly quantity: Rational;
+	readonly byLine: ReadonlyMap<number, Rational>;
+}
+
 export interface Bill {
 	readonly lines: readonly BillLine[];
+	readonly paid: readonly BillPaid[];
 	readonly inflate: readonly InflateLine[];
 	/** Balloons and foils that are inflated; what is left uninflated to tie with is none. */
 	readonly balloons: number;
@@ -87,6 +98,7 @@ interface Draft {
 export function bill(exploded: readonly Exploded[], context: BillContext): Bill {
 	const drafts = new Map<string, Draft>();
 	const inflate = new Map<string, InflateLine>();
+	const paid = new Map<string, BillPaid & { byLine: Map<number, Rational> }>();
 	const put = putInto(drafts);
 	for (const each of exploded) {
 		const { need } = each;
@@ -95,7 +107,8 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 			const found = need.material === null ? undefined : context.catalogue.materials.get(need.material);
 			putMaterial(put, found, { ...need, ...ofLength(need, found), role: need.role ?? USED }, each);
 			if (need.foil) addFoil(inflate, need, found, { where: each.where, catalogue: context.catalogue });
-		} else putFollowers(put, need, each, context);
+		} else if (need.what === 'paid') putPaid(paid, need, each);
+		else putFollowers(put, need, each, context);
 	}
 	const lines = covered(
 		[...drafts].map(([key, draft]) => finish(key, draft, context)),
@@ -103,10 +116,24 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 	);
 	return {
 		lines,
+		paid: [...paid.values()],
 		inflate: [...inflate.values()],
 		balloons: [...inflate.values()].reduce((a, l) => a + (l.tie ? 0 : ceiling(l.quantity)), 0),
 		spares: lines.reduce((a, l) => a + l.spares, 0)
 	};
+}
+
+/** Adds what is paid to what is paid alike. */
+function putPaid(
+	paid: Map<string, BillPaid & { byLine: Map<number, Rational> }>,
+	{ label, minor, quantity }: PaidNeed,
+	{ line = 0 }: Exploded
+) {
+	const key = `paid:${label}/${minor}`;
+	const own = paid.get(key);
+	const byLine = own?.byLine ?? new Map<number, Rational>();
+	byLine.set(line, (byLine.get(line) ?? ZERO).add(quantity));
+	paid.set(key, { key, label, minor, quantity: (own?.quantity ?? ZERO).add(quantity), byLine });
 }
 
 /** Adds a need to the line of its key, which begins as said where there is none. */

@@ -44,9 +44,17 @@ export interface Wanted {
 	readonly pumps?: readonly PumpProfile[];
 }
 
+/** Money that is paid for something that is no material. */
+export interface PaidNeed {
+	readonly what: 'paid';
+	readonly label: string;
+	readonly minor: number;
+	readonly quantity: Rational;
+}
+
 /** A need with where it came from. */
 export interface Exploded {
-	readonly need: Need;
+	readonly need: Need | PaidNeed;
 	readonly where: string;
 	/** The design whose section it is: its slots have their names there. */
 	readonly recipe: Recipe;
@@ -143,7 +151,12 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 	return order.flatMap((node) => {
 		/** Backdrops and stands that something hangs on already, each with how many of them. */
 		const held = new Map<string, Rational>();
-		return node.recipe.sections.flatMap((section) => {
+		const paid = (node.recipe.paid ?? []).map(({ label, minor }): Exploded => ({
+			need: { what: 'paid', label, minor, quantity: node.quantity },
+			where: node.recipe.name,
+			recipe: node.recipe
+		}));
+		const needed = node.recipe.sections.flatMap((section): Exploded[] => {
 			const { all, grounded } = copies(node, section);
 			const where = node === order[0] ? section.name : `${node.recipe.name}, ${section.name}`;
 			return sectionNeeds(section, node.colourway).flatMap((need) => {
@@ -159,6 +172,7 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 				return [{ need: own, where, recipe: node.recipe }];
 			});
 		});
+		return [...needed, ...paid];
 	});
 }
 

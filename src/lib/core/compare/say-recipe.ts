@@ -28,6 +28,7 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 		...recipe.sizes.map((size) => saySize(size, nameOf)),
 		...recipe.rules.map((rule) => sayRule(rule, nameOf)),
 		...recipe.steps.flatMap(sayStep),
+		...(recipe.paid ?? []).map(({ label, minor }) => `paid besides: ${label} ${(minor / 100).toFixed(2)}`),
 		...recipe.colourways.map((colourway) => sayColourway(colourway, recipe.slots, nameOf))
 	];
 }

@@ -1,5 +1,5 @@
 import { isMaterialKey } from '../materials/material-key.ts';
-import type { Bill, BillLine } from '../bom/bill.ts';
+import type { Bill, BillLine, BillPaid } from '../bom/bill.ts';
 import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
 import type { TaskGroup } from '../labour/task.ts';
 import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
@@ -67,8 +67,9 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 	const used = bill.lines.filter(isCharged);
 	const bought = used.filter((l) => !l.material?.reuse && !isUpright(l));
 	const shared = used.filter((l) => l.material?.reuse || isUpright(l));
-	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...lossLine(bought, rates)];
-	const byBag = bought.map((l) => bagLine(l, rates));
+	const besides = bill.paid.map((p) => paidLine(p, rates));
+	const byPiece = [...bought.map((l) => pieceLine(l, rates)), ...lossLine(bought, rates), ...besides];
+	const byBag = [...bought.map((l) => bagLine(l, rates)), ...besides];
 	const [materials, other] = rates.counting === 'piece' ? [byPiece, byBag] : [byBag, byPiece];
 	const frame = shared.map((l) => pieceLine(l, rates));
 	const aside = bill.lines
@@ -205,6 +206,15 @@ function pieceLine(line: BillLine, rates: Rates): CostLine {
 	if (rates.purchases && !paid.equals(1)) parts.push(paidPart(rates.purchases));
 	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
 }
+
+/** Money is what it is: nothing is got off it, and nothing of it is lost. */
+const paidLine = ({ key, label, minor, quantity }: BillPaid, { currency }: Rates): CostLine => ({
+	key,
+	label,
+	count: quantityText(quantity),
+	amount: rounded(quantity.mul(minor), currency),
+	parts: quantity.equals(1) ? [] : [{ label: 'each', count: '', amount: money(minor, currency) }]
+});
 
 /** What losses are expected to cost: rate × used of every line, rounded once together. Spares that survive cost nothing. */
 function lossLine(lines: readonly BillLine[], rates: Rates): CostLine[] {

@@ -28,7 +28,7 @@ export function splitCost(cost: Cost, bill: Bill, work: readonly (readonly Timed
 	};
 	if (lines.length === 0) return [];
 
-	const byKey = new Map(bill.lines.map((l) => [l.key, l]));
+	const byKey = new Map([...bill.lines, ...bill.paid].map((l) => [l.key, l]));
 	const usedBy = (line: CostLine): number[] => {
 		const used = byKey.get(line.key)?.byLine;
 		return work.map((_, i) => used?.get(i)?.valueOf() ?? 0);

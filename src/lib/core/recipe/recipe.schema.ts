@@ -3,7 +3,7 @@ import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../document/rule.ts';
-import { RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
+import { MOST_PAID, RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
 import { SLOT_ROLES } from '../document/slot.ts';
 import { STANDINGS } from '../document/stand.ts';
 import { amount, id, length, name, percent, positive } from '../document/fields.schema.ts';
@@ -101,7 +101,17 @@ export const newestRecipe = z.strictObject({
 			})
 		)
 		.max(60),
-	steps: z.array(step).max(MOST_STEPS)
+	steps: z.array(step).max(MOST_STEPS),
+	paid: z
+		.array(
+			z.strictObject({
+				id,
+				label: z.string().trim().min(1, 'Say what is paid for.').max(120),
+				minor: z.number().int().min(0).max(100_000_000)
+			})
+		)
+		.max(MOST_PAID)
+		.optional()
 });
 
 /** Guards {@link Recipe} at every edge: saves, JSON columns, recipe files. Older versions are read as the newest. */

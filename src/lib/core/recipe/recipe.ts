@@ -38,7 +38,19 @@ export interface Recipe {
 	readonly credit: string;
 	/** What the owner changed of the plan, in the order of the plan. */
 	readonly steps: readonly Step[];
+	/** What one of it costs besides, whatever it is; most say nothing. */
+	readonly paid?: readonly PaidLine[] | undefined;
 }
+
+/** Something paid for one of a design that is no material: a sign painted elsewhere, a licence. */
+export interface PaidLine {
+	readonly id: Id;
+	readonly label: string;
+	/** Minor units of the workspace's currency. */
+	readonly minor: number;
+}
+/** More is a list of something else. */
+export const MOST_PAID = 40;
 
 /** A design in another size: what is wanted, and what gives way. */
 export interface SizeOption {

@@ -66,6 +66,25 @@ describe('one bill for an order', () => {
 		const order = tallyOrder([item(column, 2)], context());
 		expect(order.items[0]!.known).toEqual(tally(column, null, 2, context()).cost.total.known);
 	});
+	test('what is paid besides is paid for each of them, wherever it stands, and by nobody else on the order', () => {
+		const sign = { ...pair, paid: [{ id: 'sign', label: 'painted sign', minor: 1250 }] };
+		const inside = {
+			...design('gate'),
+			sections: [newSection('u', 'use', { ...designUse('sign'), quantity: '2' })]
+		};
+		const library = (id: string) => (id === 'sign' ? sign : undefined);
+		const cost = (recipe: Recipe, quantity: number, more: Partial<TallyContext> = {}) =>
+			tallyOrder([item(column), item(recipe, quantity)], { ...context(), ...more }).items;
+		const besides = cost(sign, 3)[1]!.known.minor - cost(pair, 3)[1]!.known.minor;
+		expect(besides).toBe(3 * 1250);
+		expect(cost(sign, 3)[0]).toEqual(cost(pair, 3)[0]);
+		const line = tally(inside, null, 3, { ...context(), library }).cost.materials.find(
+			(l) => l.label === 'painted sign'
+		);
+		expect(line).toMatchObject({ count: '6', amount: { minor: 6 * 1250 } });
+		const bags = tally(sign, null, 1, context({ counting: 'bag' })).cost.materials;
+		expect(bags.find((l) => l.label === 'painted sign')!.amount!.minor).toBe(1250);
+	});
 	test('a design that cannot be counted costs an unknown sum, never nothing', () => {
 		const lost = { ...design('lost'), sections: [newSection('u', 'use', designUse('nowhere'))] };
 		const order = tallyOrder([item(column), item(lost)], context());

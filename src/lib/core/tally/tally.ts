@@ -74,7 +74,7 @@ const NOTHING_STANDS: Assembly = {
 	feet: new Map(),
 	overall: { usual: 0, known: false }
 };
-const NO_BILL: Bill = { lines: [], inflate: [], balloons: 0, spares: 0 };
+const NO_BILL: Bill = { lines: [], paid: [], inflate: [], balloons: 0, spares: 0 };
 
 /**
  * The one path from a recipe to its bill, labour, cost and price.

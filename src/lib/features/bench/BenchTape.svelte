@@ -11,6 +11,7 @@
 	import { priceTape, rateText, withoutLastLeft } from '../../core/pricing/price-tape.ts';
 	import { screenOf } from './structures/screens.ts';
 	import JobBelow from './JobBelow.svelte';
+	import PaidBesides from './PaidBesides.svelte';
 	import PriceBy from './PriceBy.svelte';
 	import PriceRows from './PriceRows.svelte';
 	import {
@@ -217,6 +218,7 @@
 			<TapeLine label="Price" amount="—" rule="big" name="price" />
 		{/if}
 		<PriceBy {bench} />
+		<PaidBesides {bench} />
 		<JobBelow tally={bench.tally} {href} />
 		<p class="mt-1 text-[12.6px] leading-snug text-muted" data-name="since">{since}</p>
 	{/snippet}
