@@ -1,3 +1,4 @@
+import { PLAIN_LINE } from './quote/read-lines.ts';
 import { NO_RAW_JOB } from './quote/read-job.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
@@ -69,7 +70,11 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 					const raw: RawQuote = {
 					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
 					discountKind: 'none', discount: '', deposit: '30', note: '', job: { ...NO_RAW_JOB, miles: quantity, minutes: { load: quantity } }, ...fields,
-					lines: [{ id: 'l', versionId: 'v', colourwayId: '', sizeId: '', quantity, way: 'margin', percent: quantity }]
+					levels: '', self: '',
+					lines: [
+						{ ...PLAIN_LINE, id: 'l', versionId: 'v', quantity, way: 'margin', percent: quantity },
+						{ ...PLAIN_LINE, id: 't', versionId: '', label: 'parking', quantity, price: quantity, cost: quantity }
+					]
 				}; // prettier-ignore
 					const { errors, value } = readQuote(raw, { currency: 'USD', style: POINT });
 					expect(value === undefined).toBe(Object.keys(errors).length > 0);

@@ -73,7 +73,11 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/settings/standards.csv': { GET: 'settings' },
 	'/bench/[design]/price': { load: 'money', default: 'design' },
 	'/settings': { load: 'settings', default: 'settings' },
-	'/q/[token]': { load: 'public' },
+	'/q/[token]': { load: 'public', accept: 'public', decline: 'public', ask: 'public', pay: 'public' },
+	'/q/[token]/total': { GET: 'public' },
+	'/q/[token]/the-day.ics': { GET: 'public' },
+	'/q/[token]/paper/[paper]': { GET: 'public' },
+	'/q/[token]/place/[photo]': { GET: 'public' },
 	'/q/[token]/photo/[photo]': { GET: 'public' },
 	'/q/[token]/quote.pdf': { GET: 'public' }
 };

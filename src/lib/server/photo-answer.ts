@@ -3,7 +3,14 @@ import type { Repos } from './repos/index.ts';
 
 /** A photo by its id: it never changes, so it is kept for good. Nothing in it can run. */
 export async function photoAnswer(repos: Repos, id: string): Promise<Response> {
-	const found = await repos.photos.bytes(id);
+	return answer(await repos.photos.bytes(id));
+}
+
+/** The photo of a client's place by its id. */
+export const placePhotoAnswer = async (repos: Repos, id: string): Promise<Response> =>
+	answer(await repos.placePhotos.find(id));
+
+function answer(found: { readonly type: string; readonly bytes: Uint8Array } | undefined): Response {
 	if (!found) error(404, { message: 'There is no such photo.' });
 	return new Response(new Uint8Array(found.bytes), {
 		headers: {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
-	import { dayWords } from '$lib/features/quotes/day-words.ts';
+	import { dayWords } from '$lib/core/quote/day-words.ts';
 	import { minorText } from '$lib/features/pricing/study-words.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Field from '$lib/ui/field/Field.svelte';

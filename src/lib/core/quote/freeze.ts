@@ -7,7 +7,15 @@ import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
 import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
 import { clientCautions, hazardsOf } from '../hazards/cautions.ts';
-import { ENGINE_VERSION, FROZEN_VERSION, type FrozenLine, type FrozenQuote } from './frozen.ts';
+import { groupsOf, inOrder } from './choices.ts';
+import {
+	ENGINE_VERSION,
+	FROZEN_VERSION,
+	type FrozenLine,
+	type FrozenOffer,
+	type FrozenQuote
+} from './frozen.ts';
+import type { Offer } from './offers.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
 
 export interface FreezeInput {
@@ -21,6 +29,12 @@ export interface FreezeInput {
 	readonly catalogue: Catalogue;
 	/** Photo that stands for the design of each line, by the line's id. */
 	readonly covers?: ReadonlyMap<string, string>;
+	/** What may be chosen of it, where there is anything. */
+	readonly offers?: readonly Offer[] | undefined;
+	/** Why the client pays no tax. */
+	readonly exempt?: string | undefined;
+	/** Which time it is written; 1 is the first. */
+	readonly revision?: number;
 	/** ISO instant, and the last day the offer stands: the edge knows the clock and the calendar. */
 	readonly sentAt: string;
 	readonly validUntil: string;
@@ -28,9 +42,11 @@ export interface FreezeInput {
 
 /** Everything the client will ever see of a quote, worked out now. A refused price cannot be frozen: undefined. */
 export function freeze(input: FreezeInput): FrozenQuote | undefined {
-	const { priced, settings, terms, catalogue } = input;
+	const { priced, settings, terms, offers } = input;
 	const { price } = priced;
 	if (price.status === 'refused') return undefined;
+	const all = linesOf(input);
+	const ids = all.map(({ id }) => id);
 	const hazards = priced.lines.flatMap((line) =>
 		hazardsOf({ ...line.tally, overall: line.tally.assembly.overall.usual })
 	);
@@ -47,10 +63,7 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		zone: input.zone,
 		venue: terms.venue,
 		setting: terms.setting,
-		lines: priced.lines.map((line) => ({
-			...freezeLine(line, catalogue, settings),
-			photo: input.covers?.get(line.item.id) ?? null
-		})),
+		lines: all.map(({ line }) => line),
 		delivery: priced.delivery,
 		discount: priced.discount,
 		subtotal: priced.subtotal,
@@ -62,7 +75,61 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		deposit: price.deposit,
 		rounding: 'Lines are rounded to the cent and sum to the total.',
 		note: terms.note,
-		cautions: clientCautions(hazards, terms.setting)
+		cautions: clientCautions(hazards, terms.setting),
+		...(offers
+			? { offers: offers.map((o) => freezeOffer(o, ids, terms)), depositPercent: terms.deposit }
+			: {}),
+		...(input.exempt ? { exempt: input.exempt } : {}),
+		...(input.revision && input.revision > 1 ? { revision: input.revision } : {})
+	};
+}
+
+/** Every line that is on it or may be chosen, as the client reads them; amounts are those of where it is on. */
+function linesOf({ priced, offers = [], terms, catalogue, settings, covers }: FreezeInput) {
+	const all = [priced, ...offers.flatMap((o) => [o.priced, ...o.others.map((c) => c.priced)])];
+	const found = new Map<string, FrozenLine>();
+	const said = (id: string) => {
+		const { heading, note } = terms.about?.[id] ?? {};
+		return { ...(heading ? { heading } : {}), ...(note ? { note } : {}) };
+	};
+	for (const one of all) {
+		for (const line of one.lines) {
+			const { id } = line.item;
+			if (found.has(id)) continue;
+			const tall = Math.round(line.tally.assembly.overall.usual);
+			const own = freezeLine(line, catalogue, settings);
+			found.set(id, { ...own, photo: covers?.get(id) ?? null, ...said(id), ...(tall > 0 ? { tall } : {}) });
+		}
+		for (const { line, shown } of one.typed) {
+			if (found.has(line.id)) continue;
+			const { label: name, quantity } = line;
+			found.set(line.id, { name, colourway: '', quantity, amount: shown, about: '', picture: null, ...said(line.id) }); // prettier-ignore
+		}
+	}
+	const ids = inOrder([...found.keys()], terms.order);
+	return ids.map((id) => ({ id, line: found.get(id)! }));
+}
+
+/** A level and its choices, lines by their places. */
+function freezeOffer(
+	{ level, priced, others }: Offer,
+	ids: readonly string[],
+	terms: QuoteTerms
+): FrozenOffer {
+	const at = (id: string) => ids.indexOf(id);
+	const on = [
+		...priced.lines.map((l) => [at(l.item.id), l.shown] as const),
+		...priced.typed.map((t) => [at(t.line.id), t.shown] as const)
+	];
+	const firsts = [...groupsOf(terms, ids, level)].map(([group, [first]]) => ({ group, at: at(first!) }));
+	return {
+		level,
+		amounts: on.sort(([a], [b]) => a - b),
+		firsts,
+		others: others.map(({ id, group, adds }) => ({ at: at(id), group, adds })),
+		delivery: priced.delivery,
+		discount: priced.discount,
+		total: priced.price.status === 'priced' ? priced.price.total : zero(priced.delivery.currency)
 	};
 }
 

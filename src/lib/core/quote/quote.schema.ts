@@ -1,3 +1,4 @@
+import { idSchema } from '../id.schema.ts';
 import { jobPlanSchema } from '../labour/job.schema.ts';
 import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
@@ -8,10 +9,14 @@ import { VIEWS } from '../scene/camera.ts';
 import type { DrawList } from '../scene/draw-list.ts';
 import { OUTLINES } from '../scene/outlines.ts';
 import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
-import type { FrozenOwner, FrozenQuote } from './frozen.ts';
+import type { ClientChoice } from './choices.ts';
+import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
+import { QUOTE_STATES } from './states.ts';
+import { MOST_LEVELS } from './choices.ts';
 import type { LineWay, QuoteTerms } from './quote.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
+const level = z.string().min(1).max(40);
 
 /** Guards {@link LineWay} in the column of a line. */
 export const lineWaySchema = z.union([
@@ -44,8 +49,43 @@ export const quoteTermsSchema = z.strictObject({
 		})
 		.nullable()
 		.optional(),
-	job: jobPlanSchema.nullable().optional()
+	job: jobPlanSchema.nullable().optional(),
+	self: z.string().max(2000).optional(),
+	levels: z.array(level).max(MOST_LEVELS).optional(),
+	about: z
+		.record(
+			idSchema,
+			z.strictObject({
+				addOn: z.literal(true).optional(),
+				group: z.string().min(1).max(60).optional(),
+				levels: z.array(level).max(MOST_LEVELS).optional(),
+				heading: z.string().min(1).max(80).optional(),
+				note: z.string().min(1).max(500).optional()
+			})
+		)
+		.optional(),
+	typed: z
+		.array(
+			z.strictObject({
+				id: idSchema,
+				label: z.string().min(1).max(120),
+				quantity: z.number().int().min(1).max(999),
+				priceMinor: minor.nullable(),
+				costMinor: minor.nullable(),
+				material: idSchema.nullable()
+			})
+		)
+		.max(100)
+		.optional(),
+	order: z.array(idSchema).max(200).optional()
 }) satisfies z.ZodType<QuoteTerms, unknown>;
+
+/** Guards {@link ClientChoice} wherever it comes from. */
+export const clientChoiceSchema = z.strictObject({
+	level: z.string().max(60).nullable(),
+	ticked: z.array(z.number().int().min(0).max(200)).max(100),
+	picks: z.record(z.string().max(80), z.number().int().min(0).max(200))
+}) satisfies z.ZodType<ClientChoice, unknown>;
 
 const money = z.strictObject({ minor: z.number().int(), currency: z.enum(CURRENCIES) }) satisfies z.ZodType<
 	Money,
@@ -115,7 +155,10 @@ const frozenV1 = z.strictObject({
 			amount: money,
 			about: z.string(),
 			picture: drawList.nullable(),
-			photo: z.string().nullable().optional()
+			photo: z.string().nullable().optional(),
+			heading: z.string().optional(),
+			note: z.string().optional(),
+			tall: z.number().optional()
 		})
 	),
 	delivery: money,
@@ -129,7 +172,39 @@ const frozenV1 = z.strictObject({
 	deposit: money,
 	rounding: z.string(),
 	note: z.string(),
-	cautions: z.array(z.string())
+	cautions: z.array(z.string()),
+	offers: z
+		.array(
+			z.strictObject({
+				level: z.string().nullable(),
+				amounts: z.array(z.tuple([z.number().int(), money])),
+				firsts: z.array(z.strictObject({ group: z.string(), at: z.number().int() })),
+				others: z.array(z.strictObject({ at: z.number().int(), group: z.string().nullable(), adds: money })),
+				delivery: money,
+				discount: money,
+				total: money
+			})
+		)
+		.optional(),
+	depositPercent: z.string().optional(),
+	revision: z.number().int().optional(),
+	exempt: z.string().optional(),
+	place: z
+		.strictObject({
+			photo: z.string(),
+			width: z.number(),
+			height: z.number(),
+			pieces: z.array(
+				z.strictObject({
+					line: z.number().int(),
+					x: z.number(),
+					y: z.number(),
+					mm: z.number(),
+					turned: z.boolean()
+				})
+			)
+		})
+		.optional()
 }) satisfies z.ZodType<FrozenQuote, unknown>;
 
 /** Guards {@link FrozenQuote}, whatever version it was written in. */
@@ -150,5 +225,24 @@ export const frozenOwnerSchema = z.strictObject({
 			feet: z.number(),
 			balloons: z.number()
 		})
+		.optional(),
+	glance: z
+		.array(
+			z.strictObject({
+				name: z.string(),
+				total: z.number(),
+				margin: z.number().nullable(),
+				hours: z.number()
+			})
+		)
 		.optional()
 }) satisfies z.ZodType<FrozenOwner, unknown>;
+
+/** Guards {@link EventSaid} in the column of an event. */
+export const eventSaidSchema = z.strictObject({
+	text: z.string().max(2000).optional(),
+	name: z.string().max(120).optional(),
+	total: z.number().int().optional(),
+	choice: clientChoiceSchema.optional(),
+	was: z.enum(QUOTE_STATES).optional()
+}) satisfies z.ZodType<EventSaid, unknown>;

@@ -7,6 +7,7 @@ import { tally } from '../tally/tally.ts';
 import { priceQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
 import { NO_RAW_JOB, printJob, readJob } from './read-job.ts';
 import { isCalendarDay, printQuote, readQuote, type RawQuote } from './read-form.ts';
+import { PLAIN_LINE } from './read-lines.ts';
 
 const plain: QuoteTerms = {
 	occasion: 'Regatta',
@@ -182,9 +183,9 @@ describe('the fields of a quote', () => {
 		there: '',
 		sun: 'shade',
 		height: '',
-		lines: [
-			{ id: 'l', versionId: 'd.1', colourwayId: '', sizeId: '', quantity: '2', way: 'own', percent: '' }
-		]
+		levels: '',
+		self: '',
+		lines: [{ ...PLAIN_LINE, id: 'l', versionId: 'd.1', quantity: '2' }]
 	};
 	const read = (change: Partial<RawQuote>) =>
 		readQuote({ ...raw, ...change }, { currency: 'USD', style: POINT });

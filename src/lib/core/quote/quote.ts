@@ -1,14 +1,15 @@
 import type { PriceMethod } from '../pricing/methods.ts';
 import { join, type Amount } from '../cost/amount.ts';
 import { jobCost, type JobCost } from '../cost/job-cost.ts';
-import { crewFor, type Rates } from '../cost/rates.ts';
+import { crewFor, paidOf, type Rates } from '../cost/rates.ts';
 import { AS_USUAL, jobOf, type JobPlan, type LeftAs } from '../labour/job.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Basis } from '../pricing/basis.ts';
 import { earningsOf, effortOf, type Earnings, type Effort } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
 import type { Sun } from '../gas/heat.ts';
-import { add, money, zero, type Money } from '../money/money.ts';
+import { unitCost } from '../materials/unit-cost.ts';
+import { add, money, rounded, zero, type Money } from '../money/money.ts';
 import { priceOrder, type Order, type Price } from '../pricing/price.ts';
 import { NO_FACTS, type OrderFacts } from '../pricing/rules.ts';
 import { wayOf, wayOfClass, type Discount, type PriceTerms, type Way } from '../pricing/terms.ts';
@@ -17,9 +18,17 @@ import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
+import {
+	chosenIds,
+	inOrder,
+	plainSelection,
+	type Offered,
+	type Selection,
+	type TypedLine
+} from './choices.ts';
 
 /** What a quote says beside its lines. */
-export interface QuoteTerms {
+export interface QuoteTerms extends Offered {
 	readonly occasion: string;
 	readonly venue: string;
 	readonly setting: 'indoor' | 'outdoor';
@@ -40,6 +49,8 @@ export interface QuoteTerms {
 	readonly climate?: QuoteClimate | null | undefined;
 	/** What the job takes around its pieces; quotes from before it was asked are usual jobs. */
 	readonly job?: JobPlan | null | undefined;
+	/** For the owner alone. */
+	readonly self?: string | undefined;
 }
 
 /** The weather a quote reckons with: what balloons sized at the studio become there. */
@@ -98,8 +109,18 @@ export interface QuotedLine {
 	readonly shown: Money;
 }
 
+/** A line that is no design, as it is priced. */
+export interface QuotedTyped {
+	readonly line: TypedLine;
+	readonly cost: Amount;
+	readonly base: Money;
+	readonly shown: Money;
+}
+
 export interface PricedQuote {
+	/** Designs that are on it as chosen. */
 	readonly lines: readonly QuotedLine[];
+	readonly typed: readonly QuotedTyped[];
 	readonly delivery: Money;
 	/** What the job costs around its pieces. */
 	readonly job: JobCost;
@@ -197,12 +218,41 @@ function counted(items: readonly QuoteItem[], context: TallyContext, leftAs: Lef
 	return next;
 }
 
+/** What is on a quote as chosen: designs, and lines that are none. */
+function chosenOf(all: readonly QuoteItem[], terms: QuoteTerms, selection: Selection) {
+	const { typed = [] } = terms;
+	if (typed.length === 0 && !terms.about) return { items: all, typed };
+	const ids = inOrder(
+		[...all, ...typed].map((l) => l.id),
+		terms.order
+	);
+	const on = chosenIds(terms, ids, selection);
+	return { items: all.filter((i) => on.has(i.id)), typed: typed.filter((t) => on.has(t.id)) };
+}
+
+/** What a line that is no design costs: as said, else a use of its material, else nothing. */
+function costOfTyped(
+	{ quantity, costMinor, material, label }: TypedLine,
+	{ catalogue, rates }: TallyContext
+): Amount {
+	const { currency } = rates;
+	if (costMinor !== null) return { known: money(quantity * costMinor, currency), unknown: [] };
+	if (material === null) return { known: zero(currency), unknown: [] };
+	const own = catalogue.materials.get(material);
+	const each = own && unitCost(own);
+	return each
+		? { known: rounded(each.mul(quantity).mul(paidOf(rates)), currency), unknown: [] }
+		: { known: zero(currency), unknown: [label] };
+}
+
 /** What a quote costs, minor units, all that is known of it: nothing else is worked out. For what-ifs. */
-export function costOfQuote(items: readonly QuoteItem[], terms: QuoteTerms, context: TallyContext): number {
+export function costOfQuote(all: readonly QuoteItem[], terms: QuoteTerms, context: TallyContext): number {
+	const { items, typed } = chosenOf(all, terms, plainSelection(terms));
 	const rates = ratesOn(terms, context.rates);
+	const besides = typed.reduce((a, t) => a + costOfTyped(t, context).known.minor, 0);
 	const job = jobCost(jobOf(terms.job ?? AS_USUAL, rates.jobs), rates);
 	const made = tallyOrder(items, { ...context, rates }, job.job.template.leftAs);
-	return made.cost.total.known.minor + job.rest.minor + (terms.deliveryCostMinor ?? job.road.minor);
+	return made.cost.total.known.minor + besides + job.rest.minor + (terms.deliveryCostMinor ?? job.road.minor);
 }
 
 /** A design by itself as a quote: by its own way and the studio's terms, as a usual job. */
@@ -229,13 +279,16 @@ export const plainTerms = ({ price }: Rates): QuoteTerms => ({
  * Prices a whole quote: what all its lines cost together, a price for each by its own way, then the steps of a price.
  * Rush, price point and minimum are shared among the lines by largest remainder, so that what the client reads sums
  * to the cent; delivery stands for itself and the discount on a line of its own.
+ * @param selection what is chosen of it; where nothing is, what is usual
  */
 export function priceQuote(
-	items: readonly QuoteItem[],
+	all: readonly QuoteItem[],
 	terms: QuoteTerms,
 	context: TallyContext,
-	facts: Omit<OrderFacts, 'pieces'> = NO_FACTS
+	facts: Omit<OrderFacts, 'pieces'> = NO_FACTS,
+	selection: Selection = plainSelection(terms)
 ): PricedQuote {
+	const { items, typed: besides } = chosenOf(all, terms, selection);
 	const { currency, price: base } = context.rates;
 	const none = zero(currency);
 	const own = contextOn(terms, context);
@@ -253,24 +306,36 @@ export function priceQuote(
 		return { item, tally: one, cost: order.items[i]!, basis, ...wayOfLine(item, priceTerms) };
 	});
 	const charge = terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency);
-	const isEmpty = items.length === 0;
+	const isEmpty = items.length + besides.length === 0;
+	const typedLines = besides.map((line) => ({
+		line,
+		cost: costOfTyped(line, own),
+		way:
+			line.priceMinor === null
+				? wayOf(priceTerms)
+				: ({ method: 'typed', percent: String(line.quantity * line.priceMinor) } satisfies Way)
+	}));
 	const said =
 		terms.deliveryCostMinor !== null ? money(terms.deliveryCostMinor, currency) : isEmpty ? none : null;
 	const road = said ?? job.road;
 	const around = isEmpty ? road : add(road, job.rest);
-	const cost = join(order.cost.total, { known: around, unknown: [] });
+	const cost = typedLines.reduce(
+		(a, t) => join(a, t.cost),
+		join(order.cost.total, { known: around, unknown: [] })
+	);
 	const bases = jobBasis(job, crew);
-	const asked = jobOrder(lines, job, wayOf(priceTerms), bases, { charge, cost: said });
+	const asked = jobOrder([...lines, ...typedLines], job, wayOf(priceTerms), bases, { charge, cost: said });
 	const price = priceOrder(asked, priceTerms);
 	const labour = order.cost.labourTotal.minor + (isEmpty ? 0 : job.labour.minor);
 	const overhead = order.cost.overhead.minor + (isEmpty ? 0 : job.overhead.minor);
-	const all = [...lines.map((l) => l.basis), ...(isEmpty ? [] : [bases.road, bases.rest])];
-	const effort = effortOf(all, labour, overhead);
+	const worth = [...lines.map((l) => l.basis), ...(isEmpty ? [] : [bases.road, bases.rest])];
+	const effort = effortOf(worth, labour, overhead);
 	const earnings = price.status === 'priced' ? earningsOf(price, effort, cost.known.minor, priceTerms) : null;
 	const worked = { job, made: order, order: asked, terms: priceTerms, crew, effort, earnings, cost, price };
 	if (price.status === 'refused')
 		return {
 			lines: lines.map((l) => ({ ...l, base: none, shown: none })),
+			typed: typedLines.map((t) => ({ ...t, base: none, shown: none })),
 			delivery: charge ?? none,
 			...worked,
 			discount: none,
@@ -278,6 +343,10 @@ export function priceQuote(
 		};
 	return {
 		lines: lines.map((l, i) => ({ ...l, base: price.lines[i]!.base, shown: price.lines[i]!.shown })),
+		typed: typedLines.map((t, i) => {
+			const { base: straight, shown } = price.lines[lines.length + i]!;
+			return { ...t, base: straight, shown };
+		}),
 		delivery: price.delivery,
 		...worked,
 		discount: price.discount,

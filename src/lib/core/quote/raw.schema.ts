@@ -44,18 +44,30 @@ export const rawQuoteSchema = z.strictObject({
 		})
 		.optional()
 		.transform((own): RawJob => own ?? NO_RAW_JOB),
+	levels: text(300).default(''),
+	self: text(2000).default(''),
 	lines: z
 		.array(
 			z.strictObject({
 				id: text(64).min(1),
-				versionId: text(90).min(1),
+				versionId: text(90),
 				colourwayId: text(64),
 				/** A page opened before sizes were there says none. */
 				sizeId: text(64).default(''),
 				quantity: text(40),
 				/** A page opened before lines had ways of their own says none. */
 				way: z.enum(['own', 'quote', ...LINE_METHODS]).default('own'),
-				percent: text(40).default('')
+				percent: text(40).default(''),
+				/** A page opened before lines could be more than designs says none of it. */
+				label: text(200).default(''),
+				price: text(40).default(''),
+				cost: text(40).default(''),
+				material: text(64).default(''),
+				stands: z.enum(['always', 'add-on', 'one of']).default('always'),
+				group: text(100).default(''),
+				notIn: z.array(text(60)).max(10).default([]),
+				heading: text(120).default(''),
+				note: text(800).default('')
 			})
 		)
 		.max(100)

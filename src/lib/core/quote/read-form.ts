@@ -5,15 +5,23 @@ import { readForm } from '../forms/read-form.ts';
 import type { Sun } from '../gas/heat.ts';
 import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import type { Currency } from '../money/money.ts';
-import { figureKept, figureText, METHODS, type LineMethod, type PriceMethod } from '../pricing/methods.ts';
+import type { PriceMethod } from '../pricing/methods.ts';
 import { methodField } from '../pricing/method-field.ts';
 import type { Discount } from '../pricing/terms.ts';
 import type { NumberStyle } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { inUnit } from '../units/quantity.ts';
-import { rational, rationalText, type Rational } from '../units/rational.ts';
+import { rational, rationalText } from '../units/rational.ts';
 import { isUsual, printJob, readJob, type JobField, type RawJob } from './read-job.ts';
-import type { LineWay, QuoteTerms } from './quote.ts';
+import type { QuoteTerms } from './quote.ts';
+import {
+	printLines,
+	readLevels,
+	readLines,
+	type LineField,
+	type RawLine,
+	type ReadLine
+} from './read-lines.ts';
 
 /** A mild room, K: 68 °F. */
 export const ROOM = 293.15;
@@ -44,36 +52,21 @@ export interface RawQuote {
 	readonly sun: Sun;
 	readonly height: string;
 	readonly job: RawJob;
+	/** `Good, Better, Best`; blank is one level. */
+	readonly levels: string;
+	/** For the owner alone. */
+	readonly self: string;
 	readonly lines: readonly RawLine[];
 }
 
-export interface RawLine {
-	readonly id: string;
-	readonly versionId: string;
-	readonly colourwayId: string;
-	readonly sizeId: string;
-	readonly quantity: string;
-	/** As its design says (or the quote, where that says nothing), as the quote, or its own with its figure. */
-	readonly way: 'own' | 'quote' | LineMethod;
-	readonly percent: string;
-}
-
-export type QuoteField =
-	Exclude<keyof RawQuote, 'lines' | 'job'> | JobField | `quantity ${string}` | `percent ${string}`;
+export type QuoteField = Exclude<keyof RawQuote, 'lines' | 'job'> | JobField | LineField;
 
 export interface ReadQuote {
 	readonly client: string;
 	readonly eventDate: string | null;
 	readonly zone: string;
 	readonly terms: QuoteTerms;
-	readonly lines: readonly {
-		id: string;
-		versionId: string;
-		colourwayId: string | null;
-		sizeId: string | null;
-		quantity: number;
-		way: LineWay | null;
-	}[];
+	readonly lines: readonly ReadLine[];
 }
 
 /** Whether `YYYY-MM-DD` names a day that exists. */
@@ -97,13 +90,10 @@ export function readQuote(
 	const errors: Partial<Record<QuoteField, string>> = {};
 	const read = readForm(quoteForm(raw), raw as unknown as Fields, context);
 	if (!read.ok) Object.assign(errors, read.errors);
-	const lines = raw.lines.map((line) => {
-		const own = readForm(lineForm(line), line as unknown as Fields, context);
-		if (!own.ok)
-			for (const [field, say] of Object.entries(own.errors))
-				errors[`${field} ${line.id}` as QuoteField] = say;
-		return own.ok ? { ...own.values, line } : undefined;
-	});
+	const levels = readLevels(raw.levels);
+	if (typeof levels === 'string') errors.levels = levels;
+	const own = readLines(raw.lines, typeof levels === 'string' ? [] : levels, context);
+	Object.assign(errors, own.errors);
 	const job = readJob(raw.job, context);
 	Object.assign(errors, job.errors);
 	if (!read.ok || Object.keys(errors).length > 0) return { errors };
@@ -124,7 +114,9 @@ export function readQuote(
 		validDays: v.validDays,
 		note: raw.note,
 		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height },
-		job: isUsual(raw.job) ? null : job.plan
+		job: isUsual(raw.job) ? null : job.plan,
+		...(raw.self.trim() ? { self: raw.self } : {}),
+		...own.offered
 	};
 	return {
 		errors,
@@ -133,7 +125,7 @@ export function readQuote(
 			eventDate: v.eventDate,
 			zone: raw.zone,
 			terms,
-			lines: lines.flatMap((own) => (own ? [lineOf(own)] : []))
+			lines: own.lines
 		}
 	};
 }
@@ -175,39 +167,6 @@ const discountField = (kind: RawQuote['discountKind']): Field<Discount | null> =
 			? as(amount('The discount'), (minor) => ({ kind, minor }))
 			: as(percent('The discount', 100), (value) => ({ kind, percent: rationalText(value) }));
 
-const lineForm = ({ way }: RawLine) => ({
-	quantity: count({ what: 'How many', min: 1, max: 999 }),
-	percent:
-		way === 'own' || way === 'quote'
-			? ({ read: () => got(null) } satisfies Field<null>)
-			: methodField(way, `${METHODS[way].what} of this line`)
-});
-
-function lineOf({
-	line,
-	quantity: many,
-	percent: own
-}: {
-	readonly line: RawLine;
-	readonly quantity: number;
-	readonly percent: Rational | null;
-}): ReadQuote['lines'][number] {
-	const { id, versionId, colourwayId, sizeId, way } = line;
-	return {
-		id,
-		versionId,
-		colourwayId: colourwayId || null,
-		sizeId: sizeId || null,
-		quantity: many,
-		way:
-			way === 'own' || way === 'quote' || own === null
-				? way === 'quote'
-					? way
-					: null
-				: { method: way, percent: figureKept(way, own) }
-	};
-}
-
 /** A quote as its fields are filled with it; {@link readQuote} reads exactly that quote back. */
 export function printQuote(
 	{ client, eventDate, zone, terms, lines }: ReadQuote,
@@ -243,15 +202,9 @@ export function printQuote(
 		sun: climate?.sun ?? 'shade',
 		height: climate?.height ? height(climate.height, style) : '',
 		job: printJob(terms.job, style),
-		lines: lines.map(({ id, versionId, colourwayId, sizeId, quantity, way }) => ({
-			id,
-			versionId,
-			colourwayId: colourwayId ?? '',
-			sizeId: sizeId ?? '',
-			quantity: String(quantity),
-			way: way === null ? 'own' : way === 'quote' ? 'quote' : way.method,
-			percent: way === null || way === 'quote' ? '' : number(figureText(way.method, way.percent))
-		}))
+		levels: (terms.levels ?? []).join(', '),
+		self: terms.self ?? '',
+		lines: printLines(lines, terms, style)
 	};
 }
 

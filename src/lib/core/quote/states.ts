@@ -1,26 +1,56 @@
-/** States of a quote. A sent one whose last day has passed reads as lapsed; it is stored as sent. */
-export const QUOTE_STATES = ['draft', 'sent', 'accepted', 'declined', 'lapsed'] as const;
+/** States of a quote. A sent one whose last day has passed reads as lapsed; it is stored as it was. */
+export const QUOTE_STATES = ['draft', 'sent', 'seen', 'accepted', 'declined', 'lapsed', 'cancelled'] as const;
 export type QuoteState = (typeof QUOTE_STATES)[number];
 
 /** What can happen to a quote. */
-export const QUOTE_EVENTS = ['issued', 'accepted', 'declined', 'answer taken back'] as const;
+export const QUOTE_EVENTS = [
+	'issued',
+	'seen',
+	'asked',
+	'answered',
+	'reminded',
+	'accepted',
+	'declined',
+	'answer taken back',
+	'cancelled',
+	'revised',
+	'revision dropped'
+] as const;
 export type QuoteEvent = (typeof QUOTE_EVENTS)[number];
 
-const ANSWERED = { accepted: 'accepted', declined: 'declined', 'answer taken back': 'sent' } as const;
+/** What leaves a quote where it is, and can happen as long as the client has it. */
+const SAID = ['asked', 'answered', 'reminded'] as const satisfies readonly QuoteEvent[];
+const saidIn = (state: QuoteState) => Object.fromEntries(SAID.map((event) => [event, state]));
+
+const OPEN = {
+	accepted: 'accepted',
+	declined: 'declined',
+	cancelled: 'cancelled',
+	revised: 'draft'
+} as const;
+const ANSWERED = { ...OPEN, 'answer taken back': 'sent' } as const;
 
 /** Where each event leads from each state; what is not there cannot happen. */
 const MACHINE: Readonly<Record<QuoteState, Partial<Readonly<Record<QuoteEvent, QuoteState>>>>> = {
-	draft: { issued: 'sent' },
-	sent: { accepted: 'accepted', declined: 'declined' },
-	lapsed: { accepted: 'accepted', declined: 'declined' },
-	accepted: ANSWERED,
-	declined: ANSWERED
+	draft: { issued: 'sent', 'revision dropped': 'sent' },
+	sent: { ...OPEN, ...saidIn('sent'), seen: 'seen' },
+	seen: { ...OPEN, ...saidIn('seen') },
+	lapsed: OPEN,
+	accepted: { ...ANSWERED, ...saidIn('accepted') },
+	declined: { ...ANSWERED, ...saidIn('declined') },
+	cancelled: { revised: 'draft', 'answer taken back': 'sent' }
 };
 
 /** The state after an event; undefined where it cannot happen. */
 export const stateAfter = (state: QuoteState, event: QuoteEvent): QuoteState | undefined =>
 	MACHINE[state][event];
 
+/** Whether an event is only said: it leads nowhere, and may happen again and again. */
+export const isSaying = (event: QuoteEvent): boolean => (SAID as readonly QuoteEvent[]).includes(event);
+
+/** Whether the client has it and has not answered. */
+export const isOpen = (state: QuoteState): boolean => state === 'sent' || state === 'seen';
+
 /** The state as it is shown on a day. @param day and @param validUntil calendar days, `YYYY-MM-DD` */
 export const stateOn = (state: QuoteState, day: string, validUntil: string): QuoteState =>
-	state === 'sent' && day > validUntil ? 'lapsed' : state;
+	isOpen(state) && day > validUntil ? 'lapsed' : state;

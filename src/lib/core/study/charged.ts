@@ -1,5 +1,5 @@
 import type { FrozenOwner, Worked } from '../quote/frozen.ts';
-import type { QuoteState } from '../quote/states.ts';
+import { isOpen, type QuoteState } from '../quote/states.ts';
 
 /** A quote that was sent, as it is compared with another. Money in minor units. */
 export interface Charged {
@@ -22,7 +22,7 @@ export const OUTCOMES = ['won', 'lost', 'waiting'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 export const outcomeOf = (state: QuoteState): Outcome =>
-	state === 'accepted' ? 'won' : state === 'sent' || state === 'draft' ? 'waiting' : 'lost';
+	state === 'accepted' ? 'won' : state === 'draft' || isOpen(state) ? 'waiting' : 'lost';
 
 const over = (value: number, by: number) => (by > 0 ? value / by : undefined);
 

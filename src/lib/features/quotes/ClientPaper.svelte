@@ -1,19 +1,40 @@
 <script lang="ts">
 	import { formatMoney } from '../../core/money/money.ts';
+	import type { ChosenQuote } from '../../core/quote/chosen.ts';
 	import type { FrozenQuote } from '../../core/quote/frozen.ts';
 	import { rateText } from '../../core/pricing/price-tape.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
 	import TapeLine from '../../ui/tape/TapeLine.svelte';
+	import PlacePicture from './PlacePicture.svelte';
 	import MiniPicture from '../picture/MiniPicture.svelte';
-	import { dayWords, longDayWords } from './day-words.ts';
+	import { dayWords, longDayWords } from '../../core/quote/day-words.ts';
 
+	/** What of a quote stands on its tape. */
+	type Told = Pick<ChosenQuote, 'lines' | 'delivery' | 'discount' | 'subtotal' | 'tax' | 'total' | 'deposit'>;
 	interface Props {
 		/** Frozen when sent: nothing here is looked up or worked out again. */
 		frozen: FrozenQuote;
 		/** Where photos lie for whoever reads it. */
 		photos: string;
+		/** As it was chosen; a quote without a choice is as it was sent. */
+		chosen?: Told;
+		/** Where photos of the client's place lie. */
+		places?: string;
 	}
-	let { frozen, photos }: Props = $props();
+	let { frozen, photos, chosen, places = photos }: Props = $props();
+	/** What is on the tape: as it was chosen, else as it was sent. */
+	const told = $derived(
+		chosen ?? {
+			...frozen,
+			lines: frozen.lines.map((line, at) => ({ line, at, amount: line.amount }))
+		}
+	);
+	const isOn = $derived(new Set(told.lines.map((l) => l.at)));
+	/** What can be looked at; a fee has nothing to show. */
+	const seen = $derived(
+		frozen.lines.flatMap((line, at) => (line.picture || line.photo ? [{ line, at }] : []))
+	);
+	const hasHeadings = $derived(frozen.lines.some((l) => l.heading));
 	const HEIGHT = 300;
 	/** So many alike are drawn beside each other; of more the caption says how many. */
 	const MOST_ALIKE = 4;
@@ -22,9 +43,10 @@
 </script>
 
 <article class="paper">
+	{#if frozen.place}<PlacePicture {frozen} place={frozen.place} {places} {isOn} />{/if}
 	<div class="pictures" aria-label="What it looks like">
-		{#each frozen.lines as line, index (index)}
-			<figure>
+		{#each seen as { line, at } (at)}
+			<figure class:off={!isOn.has(at)}>
 				{#if line.photo}<img
 						src="{photos}/{line.photo}"
 						alt="{line.name}, as it was built before"
@@ -37,9 +59,9 @@
 					{/each}
 				</div>
 				<figcaption>
-					<b>{line.quantity > 1 ? `${line.quantity} × ` : ''}{line.name}</b><br /><span
-						>{line.colourway}<br />{line.about}</span
-					>
+					<b>{line.quantity > 1 ? `${line.quantity} × ` : ''}{line.name}</b>{isOn.has(at)
+						? ''
+						: ', if you choose it'}<br /><span>{line.colourway}<br />{line.about}</span>
 				</figcaption>
 			</figure>
 		{/each}
@@ -53,35 +75,40 @@
 			{#if frozen.venue}<dt>Where</dt>
 				<dd>{frozen.venue}, {frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}</dd>{/if}
 			<dt>Quote</dt>
-			<dd>no. {frozen.number}, stands until {dayWords(frozen.validUntil)}</dd>
+			<dd>
+				no. {frozen.number}{(frozen.revision ?? 1) > 1 ? `, revision ${frozen.revision}` : ''}, stands until {dayWords(
+					frozen.validUntil
+				)}
+			</dd>
 		</dl>
 		{#if frozen.note}<p class="whitespace-pre-line">{frozen.note}</p>{/if}
 	</div>
 	<div class="tape">
 		<Tape label="What it costs">
-			{#each frozen.lines as line, index (index)}
-				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatMoney(line.amount)} />
+			{#each told.lines as { line, at, amount }, index (at)}
+				{#if hasHeadings && (line.heading ?? '') !== (told.lines[index - 1]?.line.heading ?? '')}
+					<p class="heading">{line.heading ?? 'and'}</p>
+				{/if}
+				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatMoney(amount)} />
+				{#if line.note}<p class="note">{line.note}</p>{/if}
 			{/each}
-			{#if frozen.delivery.minor > 0}<TapeLine
+			{#if told.delivery.minor > 0}<TapeLine
 					label="delivery, set up"
-					amount={formatMoney(frozen.delivery)}
+					amount={formatMoney(told.delivery)}
 				/>{/if}
-			{#if frozen.discount.minor > 0}
-				<TapeLine label="" amount={formatMoney(frozen.subtotal)} rule="sub" />
-				<TapeLine
-					label="discount"
-					amount={formatMoney({ ...frozen.discount, minor: -frozen.discount.minor })}
-				/>
+			{#if told.discount.minor > 0}
+				<TapeLine label="" amount={formatMoney(told.subtotal)} rule="sub" />
+				<TapeLine label="discount" amount={formatMoney({ ...told.discount, minor: -told.discount.minor })} />
 			{/if}
 			<TapeLine
-				label={taxWords}
-				amount={formatMoney(frozen.tax)}
+				label={frozen.exempt ? `no tax: ${frozen.exempt}` : taxWords}
+				amount={formatMoney(told.tax)}
 				rule={frozen.taxInclusive ? 'aside' : 'none'}
 			/>
-			<TapeLine label="Total" amount={formatMoney(frozen.total)} rule="big" name="total" />
-			{#if frozen.deposit.minor > 0}<TapeLine
+			<TapeLine label="Total" amount={formatMoney(told.total)} rule="big" name="total" />
+			{#if told.deposit.minor > 0}<TapeLine
 					label="deposit to hold the date"
-					amount={formatMoney(frozen.deposit)}
+					amount={formatMoney(told.deposit)}
 				/>{/if}
 		</Tape>
 	</div>
@@ -99,6 +126,17 @@
 </article>
 
 <style>
+	.off {
+		opacity: 0.45;
+	}
+	.heading {
+		margin-top: 6px;
+		font-weight: 600;
+	}
+	.note {
+		font-size: 12.6px;
+		color: var(--muted);
+	}
 	.photo {
 		max-width: 100%;
 		margin-bottom: 8px;

@@ -10,7 +10,8 @@
 	import { wayOf } from '../../core/pricing/terms.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
-	import type { QuoteField, RawLine, RawQuote } from '../../core/quote/read-form.ts';
+	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
+	import type { RawLine } from '../../core/quote/read-lines.ts';
 	import type { Charged } from '../../core/study/charged.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';

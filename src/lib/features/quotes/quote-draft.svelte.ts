@@ -1,8 +1,10 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
+import { isChoosing, offersOf } from '../../core/quote/offers.ts';
 import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
-import { printQuote, readQuote, type RawLine, type RawQuote } from '../../core/quote/read-form.ts';
+import { printQuote, readQuote, type RawQuote } from '../../core/quote/read-form.ts';
+import { LINE_FIELDS, PLAIN_LINE, type RawLine } from '../../core/quote/read-lines.ts';
 import { jobSoFar } from '../../core/quote/read-job.ts';
 import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -105,6 +107,11 @@ export class QuoteDraft {
 		const { settings } = this.data;
 		return readQuote(raw, { currency: settings.rates.currency, style: { decimal: settings.decimal } });
 	}
+	/** Each level and each choice, priced; of a quote without a choice nothing. */
+	readonly offers = $derived.by(() => {
+		const { items, terms, context, facts } = this.studied;
+		return isChoosing(items, terms) ? offersOf(items, terms, context, facts) : [];
+	});
 	/** What the day does to what is on the quote. */
 	readonly day = $derived.by(() => {
 		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];
@@ -150,15 +157,15 @@ export class QuoteDraft {
 				bad(field) ? this.#good[field as keyof RawQuote] : (value as unknown)
 			])
 		);
-		const lines = raw.lines.map((line) => {
+		const lines = raw.lines.flatMap((line) => {
+			const wrong = LINE_FIELDS.filter((field) => bad(`${field} ${line.id}`));
+			if (wrong.length === 0) return [line];
 			const good = before.get(line.id);
-			return {
-				...line,
-				quantity: bad(`quantity ${line.id}`) ? (good?.quantity ?? '1') : line.quantity,
-				...(bad(`percent ${line.id}`)
-					? { way: good?.way ?? 'own', percent: good?.percent ?? '' }
-					: { way: line.way, percent: line.percent })
-			};
+			// A line that is no design and never could be read is not there yet.
+			if (!good && line.versionId === '') return [];
+			const held = good ?? PLAIN_LINE;
+			const kept = Object.fromEntries(wrong.map((field) => [field, held[field]]));
+			return [{ ...line, ...kept, ...(wrong.includes('percent') ? { way: held.way } : {}) }];
 		});
 		return { ...(fields as unknown as RawQuote), job: jobSoFar(raw.job, this.#good.job, errors), lines };
 	}
@@ -189,18 +196,7 @@ export class QuoteDraft {
 	async addLine(versionId: string): Promise<string> {
 		const trouble = await this.#book.need(versionId);
 		if (trouble) return trouble;
-		this.raw.lines = [
-			...this.raw.lines,
-			{
-				id: crypto.randomUUID(),
-				versionId,
-				colourwayId: '',
-				sizeId: '',
-				quantity: '1',
-				way: 'own',
-				percent: ''
-			}
-		];
+		this.raw.lines = [...this.raw.lines, { ...PLAIN_LINE, id: crypto.randomUUID(), versionId }];
 		this.touch();
 		return '';
 	}
@@ -209,6 +205,23 @@ export class QuoteDraft {
 		const trouble = await this.#book.need(versionId);
 		if (!trouble) this.changeLine(id, { versionId });
 		return trouble;
+	}
+	/** Puts a line that is no design on the quote: a fee, or something of the Stockroom that is hired out. */
+	addTyped(material: Pick<Material, 'id' | 'name'> | null) {
+		const own = { ...PLAIN_LINE, id: crypto.randomUUID(), versionId: '' };
+		const line = material ? { ...own, label: material.name, material: material.id } : own;
+		this.raw.lines = [...this.raw.lines, line];
+		this.touch();
+		return line.id;
+	}
+	/** Moves a line to the place of another. */
+	moveLine(id: string, to: number) {
+		const from = this.raw.lines.findIndex((l) => l.id === id);
+		if (from < 0 || to < 0 || to >= this.raw.lines.length || from === to) return;
+		const lines = [...this.raw.lines];
+		lines.splice(to, 0, ...lines.splice(from, 1));
+		this.raw.lines = lines;
+		this.touch();
 	}
 	changeLine(id: string, change: Partial<Omit<RawLine, 'id'>>) {
 		this.raw.lines = this.raw.lines.map((l) => (l.id === id ? { ...l, ...change } : l));

@@ -5,7 +5,7 @@ import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials, rates } from '../../../../tests/kit/studio.ts';
 import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
 import type { RawQuote } from '../../core/quote/read-form.ts';
-import { dayWords, longDayWords } from './day-words.ts';
+import { dayWords, longDayWords } from '../../core/quote/day-words.ts';
 
 const column = design('column', '4 11 at 9 white x6');
 const store = new Map<string, string>();

@@ -2,6 +2,7 @@ import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
+import { head, sumRow } from './sheet.ts';
 import { BOTTOM, INK, MARGIN, MUTED, openPaper, say, WIDTH, type Doc } from './paper.ts';
 
 /** Days of a quote in words. */
@@ -30,18 +31,16 @@ function heading(
 	frozen: FrozenQuote,
 	{ eventDay, validDay }: { eventDay: string; validDay: string }
 ) {
-	doc.fillColor(INK).font('head').fontSize(12).text(frozen.business.name, MARGIN, MARGIN);
-	doc
-		.font('head')
-		.fontSize(22)
-		.text(frozen.occasion || 'Your balloons', { paragraphGap: 2 });
-	const lines = [
-		`for ${frozen.client.name}`,
-		eventDay && `on ${eventDay}`,
-		frozen.venue && `${frozen.venue}, ${frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}`,
-		`Quote no. ${frozen.number}, stands until ${validDay}`
-	].filter(Boolean);
-	for (const line of lines) say(doc, line as string, { size: 10.5, colour: MUTED });
+	head(doc, {
+		business: frozen.business.name,
+		title: frozen.occasion || 'Your balloons',
+		lines: [
+			`for ${frozen.client.name}`,
+			eventDay && `on ${eventDay}`,
+			frozen.venue && `${frozen.venue}, ${frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}`,
+			`Quote no. ${frozen.number}${(frozen.revision ?? 1) > 1 ? `, revision ${frozen.revision}` : ''}, stands until ${validDay}`
+		]
+	});
 	if (frozen.note) say(doc, frozen.note, { size: 10.5, gap: 6 });
 }
 
@@ -87,29 +86,8 @@ function pictures(doc: Doc, frozen: FrozenQuote) {
 }
 
 function table(doc: Doc, frozen: FrozenQuote) {
-	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) => {
-		if (doc.y + 18 > BOTTOM) doc.addPage();
-		if (options.rule) doc.y += 3 + 2.2 * options.rule;
-		const y = doc.y;
-		if (options.rule)
-			for (let i = 0; i < options.rule; i++)
-				doc
-					.moveTo(MARGIN, y - 1 - i * 2.2)
-					.lineTo(MARGIN + WIDTH, y - 1 - i * 2.2)
-					.lineWidth(0.8)
-					.stroke(INK);
-		doc
-			.font(options.bold ? 'head' : 'text')
-			.fontSize(options.bold ? 14 : 10.5)
-			.fillColor(INK);
-		doc.text(label, MARGIN, y + 2, { width: WIDTH - 110 });
-		const after = doc.y;
-		doc
-			.font('mono')
-			.fontSize(options.bold ? 14 : 10.5)
-			.text(amount, MARGIN + WIDTH - 110, y + 2, { width: 110, align: 'right' });
-		doc.y = Math.max(after, doc.y) + 1;
-	};
+	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) =>
+		sumRow(doc, label, amount, options);
 	doc.x = MARGIN;
 	for (const line of frozen.lines)
 		row(`${line.quantity} × ${line.name}, ${line.colourway}`, formatAmount(line.amount));

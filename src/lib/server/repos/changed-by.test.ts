@@ -4,6 +4,7 @@ import { settings } from '../../../../scripts/demo/settings.ts';
 import { colours, design, materials } from '../../../../tests/kit/studio.ts';
 import { owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
 import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
+import { confirmOrder, orderOf, payOrder } from '../services/orders.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
 import { createRepos } from './index.ts';
 
@@ -49,7 +50,8 @@ test('every row that is written says whose request wrote it last', async () => {
 			)
 		);
 	const first = await writers();
-	const never = { quote_event: [], quote_issue: [] };
+	const ofOrders = ['message', 'paper', 'payment', 'place_photo', 'quote_event', 'quote_issue'];
+	const never = Object.fromEntries(ofOrders.map((table) => [table, []]));
 	expect(first).toEqual({ ...Object.fromEntries(tables.map((t) => [t.name, ['wendy']])), ...never });
 
 	const peter = createRepos(db, { ...owner, person: 'peter' });
@@ -63,7 +65,12 @@ test('every row that is written says whose request wrote it last', async () => {
 	await peter.quotes.save('q', { eventDate: null, zone: draft.zone, terms: draft.terms, lines, client: 'Tidewick Reading Room' }, { baseRevision: 1, saveId: 'save-two-2', newId: 'other' }); // prettier-ignore
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
-	await peter.quotes.happen('q', 'accepted', NOW);
+	await peter.quoteLife.happen('q', 'accepted', NOW);
+	await peter.placePhotos.add('q', { ...photo, id: 'place' }, NOW);
+	const desk = { now: NOW, link: 'http://studio.example/q/token', pdf: async () => new Uint8Array() };
+	await confirmOrder(peter, 'q', desk);
+	const order = (await orderOf(peter, 'q'))!;
+	await payOrder(peter, 'q', { key: 'pay-once', ...order.dues.next!, answer: 'paid' }, desk);
 	const [alone, both] = [['peter'], ['peter', 'wendy']];
 	expect(await writers()).toEqual({
 		client: alone,
@@ -72,8 +79,12 @@ test('every row that is written says whose request wrote it last', async () => {
 		design: alone,
 		design_version: both,
 		material: ['wendy'],
+		message: alone,
 		pack: both,
+		paper: alone,
+		payment: alone,
 		photo: alone,
+		place_photo: alone,
 		quote: alone,
 		quote_event: alone,
 		quote_issue: alone,

@@ -5,8 +5,12 @@ import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
 import { orders } from './orders.ts';
+import { papers } from './papers.ts';
+import { payments } from './payments.ts';
 import { photos } from './photos.ts';
-import { quotes, sentQuotes } from './quotes.ts';
+import { placePhotos } from './place-photos.ts';
+import { quoteLife, sentQuotes } from './quote-life.ts';
+import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
 import { workspaces } from './workspaces.ts';
@@ -21,6 +25,10 @@ export function createRepos(db: Database, actor: Actor) {
 		countBacks: countBacks(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
+		quoteLife: quoteLife(db, actor),
+		payments: payments(db, actor),
+		papers: papers(db, actor),
+		placePhotos: placePhotos(db, actor),
 		orders: orders(db, actor),
 		sentQuotes: sentQuotes(db, actor),
 		silenced: silenced(db, actor),

@@ -7,13 +7,14 @@ import {
 	quoteTermsSchema
 } from '../../core/quote/quote.schema.ts';
 import type { LineWay, QuoteTerms } from '../../core/quote/quote.ts';
-import { stateAfter, type QuoteEvent, type QuoteState } from '../../core/quote/states.ts';
+import { stateAfter, type QuoteState } from '../../core/quote/states.ts';
 import type { Actor } from '../actor.ts';
-import type { Database, Reader, Writer } from '../db/client.ts';
+import type { Database, Writer } from '../db/client.ts';
 import { design, designVersion } from '../db/tables/design.ts';
-import { client, quote, quoteEvent, quoteIssue, quoteLine } from '../db/tables/quote.ts';
+import { client, quote, quoteIssue, quoteLine } from '../db/tables/quote.ts';
 import { isLastKept } from './designs.ts';
 import { clientNamed } from './clients.ts';
+import { happened, lastIssue } from './quote-life.ts';
 import { wordsOf } from './shelf-words.ts';
 
 export interface QuoteLine {
@@ -43,6 +44,8 @@ export interface Quote extends QuoteDraft {
 	readonly revision: number;
 	/** What was issued last: the client's link, what it shows, and what the owner keeps of it. Null of a draft. */
 	readonly issued: {
+		/** 1, 2, 3 …: which time it was written. */
+		readonly number: number;
 		readonly token: string;
 		readonly frozen: FrozenQuote;
 		readonly owner: FrozenOwner;
@@ -249,27 +252,6 @@ export function quotes(db: Database, actor: Actor) {
 				return 'sent';
 			});
 		},
-		/** What happened to a sent quote: the client's answer, set by the owner. @returns false where it cannot happen */
-		async happen(id: string, event: Exclude<QuoteEvent, 'issued'>, now: Date): Promise<boolean> {
-			return db.write(async (tx) => {
-				const row = await tx.select({ state: quote.state }).from(quote).where(one(id)).get();
-				const state = row && stateAfter(row.state, event);
-				const issue = state && (await lastIssue(tx, actor, id));
-				if (!issue) return false;
-				if (state === row.state) return true;
-				await happened(tx, actor, { quoteId: id, issueId: issue.id, event, at: now });
-				await tx.update(quote).set({ state, changedBy }).where(one(id));
-				return true;
-			});
-		},
-		/** What happened to a quote, the first first. */
-		async events(id: string): Promise<{ event: QuoteEvent; at: Date; by: string }[]> {
-			return db.read
-				.select({ event: quoteEvent.event, at: quoteEvent.at, by: quoteEvent.changedBy })
-				.from(quoteEvent)
-				.where(and(eq(quoteEvent.workspaceId, workspaceId), eq(quoteEvent.quoteId, id)))
-				.orderBy(asc(quoteEvent.number));
-		},
 		/** Kept versions a line may take: the last of each design, with its colourways. */
 		async offered(): Promise<{ versionId: string; design: string; name: string }[]> {
 			const rows = await db.read
@@ -282,30 +264,6 @@ export function quotes(db: Database, actor: Actor) {
 			return rows.map(({ id, versionId }, i) => ({ versionId, design: id, name: words[i]!.name }));
 		}
 	};
-}
-
-/** The newest issue of a quote; undefined of a draft that never was one. */
-const lastIssue = (from: Pick<Reader, 'select'>, { workspace }: Actor, quoteId: string) =>
-	from
-		.select()
-		.from(quoteIssue)
-		.where(and(eq(quoteIssue.workspaceId, workspace), eq(quoteIssue.quoteId, quoteId)))
-		.orderBy(desc(quoteIssue.number))
-		.limit(1)
-		.get();
-
-/** Adds what happened to the events of a quote. */
-async function happened(
-	tx: Writer,
-	{ workspace: workspaceId, person: changedBy }: Actor,
-	event: Omit<typeof quoteEvent.$inferInsert, 'workspaceId' | 'changedBy' | 'number'>
-) {
-	const last = await tx
-		.select({ n: max(quoteEvent.number) })
-		.from(quoteEvent)
-		.where(and(eq(quoteEvent.workspaceId, workspaceId), eq(quoteEvent.quoteId, event.quoteId)))
-		.get();
-	await tx.insert(quoteEvent).values({ ...event, workspaceId, changedBy, number: (last?.n ?? 0) + 1 });
 }
 
 /** Who a draft is for, while the name is being typed: no client is left behind for every letter of it. */
@@ -372,28 +330,11 @@ function fromRow(
 		lines,
 		issued: issue
 			? {
+					number: issue.number,
 					token: issue.token,
 					frozen: frozenQuoteSchema.parse(issue.frozen),
 					owner: frozenOwnerSchema.parse(issue.frozenOwner)
 				}
 			: null
-	};
-}
-
-/** What a client's link opens: the frozen copy and the state, nothing else. The token is the permission. */
-export function sentQuotes(db: Database, actor: Actor) {
-	return {
-		async byToken(token: string): Promise<{ frozen: FrozenQuote; state: QuoteState } | undefined> {
-			const row = await db.read
-				.select({ frozen: quoteIssue.frozen, state: quote.state })
-				.from(quoteIssue)
-				.innerJoin(
-					quote,
-					and(eq(quote.workspaceId, quoteIssue.workspaceId), eq(quote.id, quoteIssue.quoteId))
-				)
-				.where(and(eq(quoteIssue.workspaceId, actor.workspace), eq(quoteIssue.token, token)))
-				.get();
-			return row && { frozen: frozenQuoteSchema.parse(row.frozen), state: row.state };
-		}
 	};
 }

@@ -8,7 +8,7 @@ import { formatInches } from '../../core/units/length.ts';
  * How a formula starts in a spreadsheet, whatever lines follow: by its sign, in either width, behind blanks and signs that
  * are not seen, or by a line end that begins a cell anew.
  */
-const FORMULA = /^[\s\p{Cc}\p{Cf}]*[=+\-@|%＝＋－＠]|^[\t\r\n]/u;
+export const FORMULA = /^[\s\p{Cc}\p{Cf}]*[=+\-@|%＝＋－＠]|^[\t\r\n]/u;
 
 const HEAD = [
 	'list', 'material', 'kind', 'bag in', 'size to in', 'method', 'colour', 'finish', 'used', 'loss', 'spares', 'to buy',

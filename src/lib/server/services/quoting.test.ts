@@ -98,7 +98,7 @@ describe('sending a quote', () => {
 		const here = eq(quote.id, 'q');
 		for (const change of [
 			{ terms: {} },
-			{ state: 'draft' as const },
+			{ number: 9 },
 			{ eventDate: '2027-06-13' },
 			{ zone: 'Europe/Paris' }
 		]) {
@@ -113,17 +113,17 @@ describe('sending a quote', () => {
 				cause: { message: expect.stringContaining('an issued quote never changes') }
 			});
 		await expect(db.write((tx) => tx.delete(quoteIssue))).rejects.toThrow();
-		expect(await repos.quotes.happen('q', 'accepted', NOW)).toBe(true);
+		expect(await repos.quoteLife.happen('q', 'accepted', NOW)).toBe(true);
 		expect((await repos.quotes.find('q'))!.state).toBe('accepted');
 	});
 	test('what happened is only ever added to: an answer, another one, and none again', async () => {
 		const { db, repos, send } = await drafted();
 		await send();
-		expect(await repos.quotes.happen('q', 'answer taken back', NOW)).toBe(false);
+		expect(await repos.quoteLife.happen('q', 'answer taken back', NOW)).toBe(false);
 		for (const event of ['declined', 'declined', 'accepted', 'answer taken back'] as const)
-			expect(await repos.quotes.happen('q', event, NOW)).toBe(true);
+			expect(await repos.quoteLife.happen('q', event, NOW)).toBe(true);
 		expect((await repos.quotes.find('q'))!.state).toBe('sent');
-		expect((await repos.quotes.events('q')).map((e) => [e.event, e.by])).toEqual([
+		expect((await repos.quoteLife.events('q')).map((e) => [e.event, e.by])).toEqual([
 			['issued', 'owner'],
 			['declined', 'owner'],
 			['accepted', 'owner'],
@@ -147,7 +147,7 @@ describe('sending a quote', () => {
 	});
 	test('only a sent quote has an answer, and a stale draft is not saved', async () => {
 		const { repos, draft } = await drafted();
-		expect(await repos.quotes.happen('q', 'accepted', NOW)).toBe(false);
+		expect(await repos.quoteLife.happen('q', 'accepted', NOW)).toBe(false);
 		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');
 		// The same save sent again is answered as it was; another one from the old revision is stale.
 		expect(await repos.quotes.save('q', named(draft), base(1))).toBe('saved');

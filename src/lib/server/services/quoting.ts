@@ -9,6 +9,7 @@ import {
 	type QuoteTerms
 } from '../../core/quote/quote.ts';
 import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
+import { glanceOf, isChoosing, offersOf, type Offer } from '../../core/quote/offers.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
@@ -33,20 +34,39 @@ export async function orderBook(repos: Repos, { settings }: Studio, now = new Da
 	return { today, ...(await repos.orders.won()) };
 }
 
+/** What a quote is priced from. */
+async function studied(repos: Repos, quote: Quote, studio: Studio, book: OrderBook) {
+	const page = await recipePage(
+		repos,
+		quote.lines.map((l) => l.versionId)
+	);
+	const recipes = new Map(page.recipes);
+	return {
+		items: quoteItems(quote.lines, (id) => recipes.get(id)),
+		context: contextOf(studio, new Map(page.library)),
+		facts: factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book)
+	};
+}
+
 export async function workOutQuote(
 	repos: Repos,
 	quote: Quote,
 	studio: Studio,
 	book: OrderBook
 ): Promise<PricedQuote> {
-	const page = await recipePage(
-		repos,
-		quote.lines.map((l) => l.versionId)
-	);
-	const recipes = new Map(page.recipes);
-	const items = quoteItems(quote.lines, (id) => recipes.get(id));
-	const facts = factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book);
-	return priceQuote(items, quote.terms, contextOf(studio, new Map(page.library)), facts);
+	const { items, context, facts } = await studied(repos, quote, studio, book);
+	return priceQuote(items, quote.terms, context, facts);
+}
+
+/** What may be chosen of a quote, priced; undefined where nothing may. */
+async function offersOfQuote(
+	repos: Repos,
+	quote: Quote,
+	studio: Studio,
+	book: OrderBook
+): Promise<Offer[] | undefined> {
+	const { items, context, facts } = await studied(repos, quote, studio, book);
+	return isChoosing(items, quote.terms) ? offersOf(items, quote.terms, context, facts) : undefined;
 }
 
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
@@ -56,7 +76,7 @@ export async function draftSums(repos: Repos, ids: readonly string[]): Promise<R
 	const sums: Record<string, number> = {};
 	for (const id of ids) {
 		const quote = await repos.quotes.find(id);
-		if (!quote || quote.state !== 'draft' || quote.lines.length === 0) continue;
+		if (!quote || quote.state !== 'draft') continue;
 		const { price } = await workOutQuote(repos, quote, studio, book);
 		if (price.status !== 'refused') sums[id] = price.total.minor;
 	}
@@ -97,13 +117,19 @@ export async function freezeQuote(
 	const [quote, studio] = await Promise.all([repos.quotes.find(id), loadStudio(repos)]);
 	if (!quote) return 'missing';
 	if (quote.state !== 'draft') return 'sent';
-	if (quote.lines.length === 0) return 'no lines';
+	if (quote.lines.length + (quote.terms.typed?.length ?? 0) === 0) return 'no lines';
 	const priced = await workOutQuote(repos, quote, studio, await orderBook(repos, studio, now));
 	if (priced.cost.unknown.length > 0 && !evenUnknown) return 'unknown cost';
 	const { price } = priced;
 	const covers = await coversOf(repos, quote.lines);
+	const client = await repos.clients.ofQuote(id);
+	const revision = (quote.issued?.number ?? 0) + 1;
+	const offers = await offersOfQuote(repos, quote, studio, await orderBook(repos, studio, now));
 	const frozen = freeze({
 		covers,
+		revision,
+		offers,
+		exempt: client?.details.exempt,
 		number: quote.number,
 		clientName: quote.clientName,
 		eventDate: quote.eventDate,
@@ -129,7 +155,8 @@ export async function freezeQuote(
 			ownHours: priced.effort.ownHours,
 			feet: priced.effort.feet,
 			balloons: priced.effort.balloons
-		}
+		},
+		...(offers ? { glance: glanceOf(offers, quote.terms) } : {})
 	};
 	return { frozen, owner, revision: quote.revision };
 }

@@ -1,5 +1,7 @@
 import { billCsv } from '../services/bill-csv.ts';
 import { tally } from '../../core/tally/tally.ts';
+import { paperPdf, type PaperDays } from '../pdf/paper-sheet.ts';
+import type { FrozenPaper } from '../../core/papers/paper.ts';
 import { planPdf } from '../pdf/plan.ts';
 import { quotePdf, type QuoteWords } from '../pdf/quote.ts';
 import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
@@ -46,6 +48,8 @@ export const JOBS = {
 	},
 	'quote paper': async (_: Repos, { frozen, words }: { frozen: FrozenQuote; words: QuoteWords }) =>
 		new Uint8Array(await quotePdf(frozen, words)),
+	'client paper': async (_: Repos, { paper, days }: { paper: FrozenPaper; days: PaperDays }) =>
+		new Uint8Array(await paperPdf(paper, days)),
 	'sizer holes': async (_: Repos, { sizes, paper }: { sizes: readonly Micrometres[]; paper: Paper }) =>
 		new Uint8Array(await sizingHoles(sizes, paper)),
 	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),

@@ -66,7 +66,7 @@ export const actions: Actions = {
 	decide: async ({ request, locals, params }) => {
 		const { answer } = await fieldsOf(request);
 		const event = ANSWERS.find((e) => e === answer);
-		if (!event || !(await locals.repos.quotes.happen(params.quote, event, new Date())))
+		if (!event || !(await locals.repos.quoteLife.happen(params.quote, event, new Date())))
 			return fail(400, { trouble: 'Only a sent quote has an answer.', even: false });
 		return { decided: event };
 	}

@@ -1,6 +1,7 @@
 import { changedBy } from './changed-by.ts';
 import { sql } from 'drizzle-orm';
 import {
+	blob,
 	check,
 	foreignKey,
 	index,
@@ -10,6 +11,8 @@ import {
 	text,
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
+import { MESSAGE_KINDS, PAPER_KINDS, PAYMENT_KINDS, PAYMENT_STATES } from '../../../core/quote/kinds.ts';
+import { PHOTO_TYPES } from '../../../core/photo/read-photo.ts';
 import { QUOTE_EVENTS, QUOTE_STATES } from '../../../core/quote/states.ts';
 import { designVersion } from './design.ts';
 import { workspace } from './workspace.ts';
@@ -24,6 +27,8 @@ export const client = sqliteTable(
 		name: text().notNull(),
 		email: text().notNull().default(''),
 		phone: text().notNull().default(''),
+		/** Addresses, what they like, what they must not be near. Read only through `clientDetailsSchema`. */
+		details: text({ mode: 'json' }).$type<unknown>().notNull().default({}),
 		changedBy: changedBy()
 	},
 	(t) => [primaryKey({ columns: [t.workspaceId, t.id] }), index('client_name').on(t.workspaceId, t.name)]
@@ -135,6 +140,8 @@ export const quoteEvent = sqliteTable(
 		/** The issue it is about. */
 		issueId: text('issue_id').notNull(),
 		event: text({ enum: QUOTE_EVENTS }).notNull(),
+		/** What was said with it: a question, a reason, a name, what was chosen. Read only through `eventSaidSchema`. */
+		said: text({ mode: 'json' }).$type<unknown>(),
 		at: integer({ mode: 'timestamp_ms' }).notNull(),
 		changedBy: changedBy()
 	},
@@ -145,5 +152,106 @@ export const quoteEvent = sqliteTable(
 			columns: [t.workspaceId, t.issueId],
 			foreignColumns: [quoteIssue.workspaceId, quoteIssue.id]
 		})
+	]
+);
+
+/** An attempt to pay, by the key it was made with: made again it is answered, not done again. */
+export const payment = sqliteTable(
+	'payment',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		issueId: text('issue_id').notNull(),
+		kind: text({ enum: PAYMENT_KINDS }).notNull(),
+		minor: integer().notNull(),
+		state: text({ enum: PAYMENT_STATES }).notNull(),
+		madeAt: integer('made_at', { mode: 'timestamp_ms' }).notNull(),
+		settledAt: integer('settled_at', { mode: 'timestamp_ms' }),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.issueId],
+			foreignColumns: [quoteIssue.workspaceId, quoteIssue.id]
+		}),
+		index('payment_quote').on(t.workspaceId, t.quoteId, t.madeAt),
+		check('payment_minor', sql`${t.minor} > 0`)
+	]
+);
+
+/** A paper that was made for a client, frozen. Numbers of a kind have no gaps. Immutable: triggers refuse changes. */
+export const paper = sqliteTable(
+	'paper',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		issueId: text('issue_id').notNull(),
+		kind: text({ enum: PAPER_KINDS }).notNull(),
+		/** 1, 2, 3 … of its kind within the workspace. */
+		number: integer().notNull(),
+		/** All that it shows. Read only through `frozenPaperSchema`. */
+		frozen: text({ mode: 'json' }).$type<unknown>().notNull(),
+		madeAt: integer('made_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.issueId],
+			foreignColumns: [quoteIssue.workspaceId, quoteIssue.id]
+		}),
+		uniqueIndex('paper_number').on(t.workspaceId, t.kind, t.number),
+		index('paper_quote').on(t.workspaceId, t.quoteId, t.madeAt),
+		check('paper_from_one', sql`${t.number} > 0`)
+	]
+);
+
+/** An e-mail as it was put into the outbox, whole. Immutable: triggers refuse changes. */
+export const message = sqliteTable(
+	'message',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		kind: text({ enum: MESSAGE_KINDS }).notNull(),
+		recipient: text().notNull(),
+		subject: text().notNull(),
+		/** RFC 5322, with its parts. */
+		mime: text().notNull(),
+		sentAt: integer('sent_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		index('message_quote').on(t.workspaceId, t.quoteId, t.sentAt)
+	]
+);
+
+/** A photo of the client's place, without what the camera wrote beside the picture. */
+export const placePhoto = sqliteTable(
+	'place_photo',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		type: text({ enum: PHOTO_TYPES }).notNull(),
+		/** Pixels, as it is looked at. */
+		width: integer().notNull(),
+		height: integer().notNull(),
+		addedAt: integer('added_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy(),
+		bytes: blob({ mode: 'buffer' }).notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		index('place_photo_quote').on(t.workspaceId, t.quoteId, t.addedAt),
+		check('place_photo_size', sql`${t.width} > 0 AND ${t.height} > 0 AND length(${t.bytes}) <= 10485760`)
 	]
 );

@@ -92,6 +92,8 @@ export const pack = sqliteTable(
 		count: integer().notNull(),
 		/** Minor units of the workspace's currency. */
 		priceMinor: integer('price_minor'),
+		/** Left with the supplier until it comes back; null is none. */
+		depositMinor: integer('deposit_minor'),
 		changedBy: changedBy()
 	},
 	(t) => [

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { dayWords, longDayWords } from '$lib/features/quotes/day-words.ts';
+import { dayWords, longDayWords } from '$lib/core/quote/day-words.ts';
 import { bytesAnswer } from '$lib/server/bytes-answer.ts';
 import type { RequestHandler } from './$types';
 

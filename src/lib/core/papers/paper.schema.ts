@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { CURRENCIES } from '../money/money.ts';
+import { PAPER_KINDS } from '../quote/kinds.ts';
+import type { FrozenPaper } from './paper.ts';
+
+const money = z.strictObject({ minor: z.number().int(), currency: z.enum(CURRENCIES) });
+
+/** Guards {@link FrozenPaper} in its column. */
+export const frozenPaperSchema = z.strictObject({
+	version: z.literal(1),
+	kind: z.enum(PAPER_KINDS),
+	number: z.number().int().min(1),
+	day: z.string(),
+	due: z.string().optional(),
+	business: z.strictObject({
+		name: z.string(),
+		address: z.string(),
+		email: z.string(),
+		phone: z.string(),
+		terms: z.string()
+	}),
+	client: z.strictObject({ name: z.string(), address: z.string() }),
+	quote: z.strictObject({ number: z.number().int(), revision: z.number().int() }),
+	occasion: z.string(),
+	eventDate: z.string().nullable(),
+	venue: z.string(),
+	lines: z.array(z.strictObject({ label: z.string(), quantity: z.number(), net: money })),
+	discount: money,
+	net: money,
+	taxPercent: z.string(),
+	tax: money,
+	total: money,
+	paid: money,
+	payable: money,
+	about: z.string().optional(),
+	exempt: z.string().optional()
+}) satisfies z.ZodType<FrozenPaper, unknown>;

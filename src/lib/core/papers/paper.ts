@@ -1,0 +1,142 @@
+import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
+import { allocate, money, subtract, type Money } from '../money/money.ts';
+import type { PaperKind } from '../quote/kinds.ts';
+import type { ChosenQuote } from '../quote/chosen.ts';
+import type { FrozenQuote } from '../quote/frozen.ts';
+import { ONE, rational } from '../units/rational.ts';
+import type { Business } from '../workspace/settings.ts';
+
+/** Who a paper is for, as it is written on it. */
+export interface PaperClient {
+	readonly name: string;
+	readonly address: string;
+}
+
+/** A line of a paper: its sum before tax, so that the lines and what is taken off sum to the net. */
+export interface PaperLine {
+	readonly label: string;
+	readonly quantity: number;
+	readonly net: Money;
+}
+
+/** All that a paper shows, as it was made: an order confirmation, a receipt, an invoice, a credit note. */
+export interface FrozenPaper {
+	readonly version: 1;
+	readonly kind: PaperKind;
+	readonly number: number;
+	/** Calendar day it was made on, where the business is. */
+	readonly day: string;
+	/** Calendar day it is to be paid by; an invoice has one. */
+	readonly due?: string | undefined;
+	readonly business: Business;
+	readonly client: PaperClient;
+	readonly quote: { readonly number: number; readonly revision: number };
+	readonly occasion: string;
+	readonly eventDate: string | null;
+	readonly venue: string;
+	readonly lines: readonly PaperLine[];
+	/** Taken off, as a positive amount, before tax. */
+	readonly discount: Money;
+	readonly net: Money;
+	readonly taxPercent: string;
+	readonly tax: Money;
+	readonly total: Money;
+	/** Paid before it was made. */
+	readonly paid: Money;
+	/** What is still to be paid; of a receipt what it is for. */
+	readonly payable: Money;
+	/** Of a receipt, what was paid with it; of a credit note, the number of the invoice it takes back. */
+	readonly about?: string | undefined;
+	/** Why no tax is on it, where a client is exempt. */
+	readonly exempt?: string | undefined;
+}
+
+/**
+ * The lines of a chosen quote before tax. With a tax that is in the price each line's own tax is taken out of it and
+ * the cents that rounding leaves are shared by largest remainder, so that lines − discount = net to the cent.
+ */
+export function netLines(
+	chosen: ChosenQuote,
+	{ taxPercent, taxInclusive }: Pick<FrozenQuote, 'taxPercent' | 'taxInclusive'>
+): { readonly lines: PaperLine[]; readonly discount: Money } {
+	const { currency } = chosen.total;
+	const said = [
+		...chosen.lines.map(({ line, amount }) => ({
+			label: [line.name, line.colourway].filter(Boolean).join(', '),
+			quantity: line.quantity,
+			minor: amount.minor
+		})),
+		...(chosen.delivery.minor > 0
+			? [{ label: 'Delivery, set up', quantity: 1, minor: chosen.delivery.minor }]
+			: [])
+	];
+	if (!taxInclusive)
+		return {
+			lines: said.map(({ label, quantity, minor }) => ({ label, quantity, net: money(minor, currency) })),
+			discount: chosen.discount
+		};
+	const rate = rational(taxPercent).div(100).add(ONE);
+	const discount = money(halfAwayFromZero(rational(chosen.discount.minor).div(rate)), currency);
+	const before = money(chosen.net.minor + discount.minor, currency);
+	const weights = said.map((l) => Math.max(0, l.minor));
+	const nets = allocate(before, weights.some((w) => w > 0) ? weights : weights.map(() => 1));
+	return { lines: said.map(({ label, quantity }, i) => ({ label, quantity, net: nets[i]! })), discount };
+}
+
+export interface PaperInput {
+	readonly kind: PaperKind;
+	readonly number: number;
+	readonly day: string;
+	readonly due?: string | undefined;
+	readonly frozen: FrozenQuote;
+	readonly chosen: ChosenQuote;
+	readonly client: PaperClient;
+	/** Paid before, minor units. */
+	readonly paidMinor: number;
+	/** Of a receipt, what was paid with it; of a credit note, which invoice it takes back. */
+	readonly about?: string | undefined;
+	readonly payableMinor?: number | undefined;
+	readonly exempt?: string | undefined;
+}
+
+/** A paper as it is made: nothing on it is looked up later. */
+export function makePaper(input: PaperInput): FrozenPaper {
+	const { frozen, chosen, kind, paidMinor } = input;
+	const { currency } = chosen.total;
+	const { lines, discount } = netLines(chosen, frozen);
+	const paid = money(paidMinor, currency);
+	const left = subtract(chosen.total, paid);
+	return {
+		version: 1,
+		kind,
+		number: input.number,
+		day: input.day,
+		...(input.due ? { due: input.due } : {}),
+		business: frozen.business,
+		client: input.client,
+		quote: { number: frozen.number, revision: frozen.revision ?? 1 },
+		occasion: frozen.occasion,
+		eventDate: frozen.eventDate,
+		venue: frozen.venue,
+		lines,
+		discount,
+		net: chosen.net,
+		taxPercent: frozen.taxPercent,
+		tax: chosen.tax,
+		total: chosen.total,
+		paid,
+		payable: input.payableMinor === undefined ? left : money(input.payableMinor, currency),
+		...(input.about ? { about: input.about } : {}),
+		...(input.exempt ? { exempt: input.exempt } : {})
+	};
+}
+
+/** How a paper is called, with its number: `INV-0007`. Every kind counts by itself, without gaps. */
+export const PAPER_WORDS: Readonly<Record<PaperKind, { readonly title: string; readonly mark: string }>> = {
+	confirmation: { title: 'Order confirmation', mark: 'ORD' },
+	receipt: { title: 'Receipt', mark: 'REC' },
+	invoice: { title: 'Invoice', mark: 'INV' },
+	'credit note': { title: 'Credit note', mark: 'CRN' }
+};
+export const paperName = ({ kind, number }: Pick<FrozenPaper, 'kind' | 'number'>): string =>
+	`${PAPER_WORDS[kind].mark}-${String(number).padStart(4, '0')}`;

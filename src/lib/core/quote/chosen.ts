@@ -1,0 +1,102 @@
+import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
+import { money, subtract, type Money } from '../money/money.ts';
+import { ONE, rational } from '../units/rational.ts';
+import type { ClientChoice } from './choices.ts';
+import type { FrozenLine, FrozenOffer, FrozenQuote } from './frozen.ts';
+
+/** A line as it was chosen, with what it comes to. */
+export interface ChosenLine {
+	readonly line: FrozenLine;
+	readonly at: number;
+	readonly amount: Money;
+}
+
+/** A frozen quote as it was chosen: lines + delivery − discount = said, and said (+ tax on top) = total. */
+export interface ChosenQuote {
+	readonly lines: readonly ChosenLine[];
+	readonly delivery: Money;
+	readonly discount: Money;
+	readonly subtotal: Money;
+	readonly net: Money;
+	readonly tax: Money;
+	readonly total: Money;
+	readonly deposit: Money;
+}
+
+/** Why a choice is none, as a sentence for who chose. */
+export type NotChosen = { readonly refused: string };
+
+/** The offer of the level that was chosen; of one level it is that one. */
+const offerOf = (offers: readonly FrozenOffer[], level: string | null): FrozenOffer | undefined =>
+	offers.length === 1 ? offers[0] : offers.find((o) => o.level === level);
+
+/** Whether the client has to choose a level first. */
+export const isLevelOpen = ({ offers = [] }: FrozenQuote, { level }: Pick<ClientChoice, 'level'>): boolean =>
+	offers.length > 1 && !offers.some((o) => o.level === level);
+
+/**
+ * What a choice comes to. Every part was worked out when the quote was sent: a choice only adds them up.
+ * @returns a sentence where it is no choice of this quote
+ */
+export function chosenOf(frozen: FrozenQuote, choice: ClientChoice): ChosenQuote | NotChosen {
+	const { offers } = frozen;
+	if (!offers) {
+		if (choice.level !== null || choice.ticked.length > 0 || Object.keys(choice.picks).length > 0)
+			return { refused: 'There is nothing to choose on this offer.' };
+		return plainOf(frozen);
+	}
+	const offer = offerOf(offers, choice.level);
+	if (!offer) return { refused: `Choose one of ${offers.map((o) => o.level).join(', ')} first.` };
+	const amounts = new Map(offer.amounts);
+	const others = new Map(offer.others.map((o) => [o.at, o]));
+	for (const at of new Set(choice.ticked)) {
+		const other = others.get(at);
+		if (!other || other.group !== null) return { refused: 'One of the extras ticked is not on this offer.' };
+		amounts.set(at, other.adds);
+	}
+	for (const [group, at] of Object.entries(choice.picks)) {
+		const first = offer.firsts.find((f) => f.group === group)?.at;
+		if (first === undefined) return { refused: 'One of the choices made is not on this offer.' };
+		if (at === first) continue;
+		const other = others.get(at);
+		if (other?.group !== group) return { refused: `What was picked for “${group}” is not on this offer.` };
+		const before = amounts.get(first)!;
+		amounts.delete(first);
+		amounts.set(at, money(before.minor + other.adds.minor, before.currency));
+	}
+	const lines = [...amounts]
+		.sort(([a], [b]) => a - b)
+		.map(([at, amount]): ChosenLine => ({ line: frozen.lines[at]!, at, amount }));
+	const { currency } = frozen.total;
+	const subtotal = money(lines.reduce((a, l) => a + l.amount.minor, 0) + offer.delivery.minor, currency);
+	return {
+		lines,
+		delivery: offer.delivery,
+		discount: offer.discount,
+		subtotal,
+		...taxed(subtract(subtotal, offer.discount), frozen)
+	};
+}
+
+/** Net, tax, total and deposit of a price as it is said, each rounded once. */
+function taxed(said: Money, { taxPercent, taxInclusive, depositPercent = '0' }: FrozenQuote) {
+	const { currency } = said;
+	const rate = rational(taxPercent).div(100);
+	const net = taxInclusive
+		? money(halfAwayFromZero(rational(said.minor).div(rate.add(ONE))), currency)
+		: said;
+	const total = taxInclusive ? said : money(halfAwayFromZero(rate.add(ONE).mul(said.minor)), currency);
+	const deposit = money(halfAwayFromZero(rational(depositPercent).div(100).mul(total.minor)), currency);
+	return { net, tax: subtract(total, net), total, deposit };
+}
+
+const plainOf = (frozen: FrozenQuote): ChosenQuote => ({
+	lines: frozen.lines.map((line, at) => ({ line, at, amount: line.amount })),
+	delivery: frozen.delivery,
+	discount: frozen.discount,
+	subtotal: frozen.subtotal,
+	net: frozen.net,
+	tax: frozen.tax,
+	total: frozen.total,
+	deposit: frozen.deposit
+});

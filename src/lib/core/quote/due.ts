@@ -1,0 +1,37 @@
+import { isOpen, stateOn, type QuoteState } from './states.ts';
+
+/** What is due with a quote, most pressing first. */
+export interface DueIn {
+	readonly state: QuoteState;
+	readonly eventDate: string | null;
+	readonly validUntil: string | null;
+	/** Days since it was issued, and since something was last said to or by the client. */
+	readonly sinceIssued: number;
+	readonly sinceSaid: number;
+	/** A question that has no answer. */
+	readonly isAsked: boolean;
+	readonly today: string;
+}
+
+/** A quote nobody has opened is worth a reminder after so many days, one that was opened after more. House rule. */
+const [NOT_SEEN, NOT_ANSWERED] = [3, 5];
+
+const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
+
+/** What to do about a quote, in words; undefined where there is nothing. */
+export function dueOf({
+	state,
+	validUntil,
+	sinceIssued,
+	sinceSaid,
+	isAsked,
+	today
+}: DueIn): string | undefined {
+	if (isAsked) return 'asked a question: answer it';
+	if (!isOpen(state)) return undefined;
+	if (validUntil !== null && stateOn(state, today, validUntil) === 'lapsed')
+		return 'lapsed: revise it or let it go';
+	if (state === 'sent' && sinceSaid >= NOT_SEEN) return `sent ${days(sinceIssued)} ago, not seen`;
+	if (state === 'seen' && sinceSaid >= NOT_ANSWERED) return `seen, no answer for ${days(sinceSaid)}`;
+	return undefined;
+}

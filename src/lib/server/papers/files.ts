@@ -1,0 +1,39 @@
+import Papa from 'papaparse';
+import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/paper.ts';
+import { FORMULA } from '../services/bill-csv.ts';
+
+/** An amount as machines read it: figures and a point, `-12.50`. Every currency here has hundredths. */
+export const plainAmount = (minor: number): string => (minor / 100).toFixed(2);
+
+/** What a table program would work out as a formula; a sum below nothing is none. */
+const FORMULA_BUT_AMOUNTS = new RegExp(`(?!^-?\\d+\\.\\d{2}$)(?:${FORMULA.source})`, 'u');
+
+/** A paper as a table: a line each, then its sums. */
+export function paperCsv(paper: FrozenPaper): string {
+	const { currency } = paper.total;
+	const row = (what: string, quantity: number | '', minor: number) => ({
+		paper: paperName(paper),
+		day: paper.day,
+		client: paper.client.name,
+		what: what,
+		quantity,
+		amount: plainAmount(minor),
+		currency
+	});
+	return Papa.unparse(
+		[
+			...paper.lines.map((l) => row(l.label, l.quantity, l.net.minor)),
+			...(paper.discount.minor > 0 ? [row('Discount', '', -paper.discount.minor)] : []),
+			row('Net', '', paper.net.minor),
+			row('Tax', '', paper.tax.minor),
+			row('Total', '', paper.total.minor),
+			row('Paid before', '', paper.paid.minor),
+			row(paper.kind === 'receipt' ? 'Paid with this' : 'To pay', '', paper.payable.minor)
+		],
+		{ newline: '\r\n', escapeFormulae: FORMULA_BUT_AMOUNTS }
+	);
+}
+
+/** A paper as a document a program reads: what is on it, and nothing else. */
+export const paperJson = (paper: FrozenPaper): string =>
+	JSON.stringify({ title: PAPER_WORDS[paper.kind].title, name: paperName(paper), ...paper }, null, '\t');

@@ -1,0 +1,30 @@
+import { createEvent } from 'ics';
+
+/** The event of an order, as a whole day: the calendar day alone is known. */
+export interface EventDay {
+	readonly id: string;
+	/** `YYYY-MM-DD` */
+	readonly day: string;
+	readonly title: string;
+	readonly where: string;
+	readonly about: string;
+	readonly made: Date;
+}
+
+/** An iCalendar file (RFC 5545) of one whole day. @returns nothing where the day is none */
+export function calendarFile({ id, day, title, where, about, made }: EventDay): string | undefined {
+	const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+	const { value } = createEvent({
+		uid: `${id}@bright-tally.invalid`,
+		productId: 'bright-tally',
+		start: [year, month, date],
+		duration: { days: 1 },
+		title,
+		location: where,
+		description: about,
+		created: made.getTime(),
+		status: 'CONFIRMED',
+		busyStatus: 'BUSY'
+	});
+	return value ?? undefined;
+}
