@@ -1,7 +1,7 @@
 import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import { money, subtract, type Money } from '../money/money.ts';
 import { ONE, rational } from '../units/rational.ts';
-import type { ClientChoice } from './choices.ts';
+import { NOTHING_CHOSEN, type ClientChoice } from './choices.ts';
 import type { FrozenLine, FrozenOffer, FrozenQuote } from './frozen.ts';
 
 /** A line as it was chosen, with what it comes to. */
@@ -100,3 +100,10 @@ const plainOf = (frozen: FrozenQuote): ChosenQuote => ({
 	total: frozen.total,
 	deposit: frozen.deposit
 });
+
+/** As it stands where nothing more is chosen than what is said: a level that is open is looked at as the first. */
+export function asShown(frozen: FrozenQuote, choice: ClientChoice = NOTHING_CHOSEN): ChosenQuote {
+	const level = isLevelOpen(frozen, choice) ? (frozen.offers?.[0]?.level ?? null) : choice.level;
+	const chosen = chosenOf(frozen, { ...choice, level });
+	return 'refused' in chosen ? plainOf(frozen) : chosen;
+}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { formatMoney } from '../../core/money/money.ts';
+	import type { Snippet } from 'svelte';
 	import type { ChosenQuote } from '../../core/quote/chosen.ts';
 	import type { FrozenQuote } from '../../core/quote/frozen.ts';
 	import { rateText } from '../../core/pricing/price-tape.ts';
@@ -20,8 +21,10 @@
 		chosen?: Told;
 		/** Where photos of the client's place lie. */
 		places?: string;
+		/** What is done with it, between the sums and the small print. */
+		children?: Snippet;
 	}
-	let { frozen, photos, chosen, places = photos }: Props = $props();
+	let { frozen, photos, chosen, places = photos, children }: Props = $props();
 	/** What is on the tape: as it was chosen, else as it was sent. */
 	const told = $derived(
 		chosen ?? {
@@ -112,6 +115,7 @@
 				/>{/if}
 		</Tape>
 	</div>
+	{#if children}<div class="answer">{@render children()}</div>{/if}
 	<section class="small">
 		<h2>Please know</h2>
 		{#each frozen.cautions as caution, index (index)}<p>{caution}</p>{/each}
@@ -194,6 +198,9 @@
 	}
 	dt {
 		color: var(--muted);
+	}
+	.answer {
+		grid-column: 1 / -1;
 	}
 	.small {
 		grid-column: 1 / -1;

@@ -1,23 +1,20 @@
 <script lang="ts">
-	import { GONE } from '../../core/document/names.ts';
 	import { onMount } from 'svelte';
 	import Button from '../../ui/button/Button.svelte';
-	import Pick from '../../ui/pick/Pick.svelte';
 	import Field from '../../ui/field/Field.svelte';
-	import Notice from '../../ui/notice/Notice.svelte';
-	import { LINE_METHOD_OPTIONS, METHOD_OPTIONS, METHODS, methodLabel } from '../../core/pricing/methods.ts';
+	import { METHOD_OPTIONS, methodLabel } from '../../core/pricing/methods.ts';
 	import { saveWords } from '../shell/save-words.ts';
 	import { wayOf } from '../../core/pricing/terms.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import { missingText } from '../bench/tape-words.ts';
 	import type { QuoteField, RawQuote } from '../../core/quote/read-form.ts';
-	import type { RawLine } from '../../core/quote/read-lines.ts';
 	import type { Charged } from '../../core/study/charged.ts';
-	import type { Recipe } from '../../core/recipe/recipe.ts';
 	import { QuoteDraft, type QuoteData } from './quote-draft.svelte.ts';
 	import PriceStudy from '../pricing/PriceStudy.svelte';
 	import QuoteDay from './QuoteDay.svelte';
+	import OfferGlance from './OfferGlance.svelte';
 	import QuoteJob from './QuoteJob.svelte';
+	import QuoteLines from './QuoteLines.svelte';
 	import QuoteTape from './QuoteTape.svelte';
 
 	interface Props {
@@ -33,10 +30,6 @@
 	let { data, onsend }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const draft = new QuoteDraft(data);
-	let adding = $state('');
-	/** Why a design could not be put on the quote. */
-	let trouble = $state('');
-
 	onMount(() => {
 		void draft.restore();
 		const leave = () => draft.leave();
@@ -47,16 +40,6 @@
 		};
 	});
 	type TextField = Exclude<QuoteField & keyof RawQuote, 'setting' | 'method' | 'discountKind' | 'sun'>;
-	/** Ways a line may be priced: as its design says where that says one, else as the quote. */
-	const waysFor = (recipe: Recipe | undefined): [string, string][] => [
-		['own', recipe?.pricing ? `as its design: ${wayText(recipe.pricing)}` : 'as this quote'],
-		...(recipe?.pricing ? [['quote', 'as this quote'] as [string, string]] : []),
-		...LINE_METHOD_OPTIONS.map(([method, words]): [string, string] => [
-			method,
-			method === 'typed' ? 'at a price of its own' : `by its own ${words}`
-		])
-	];
-	const unitOf = (way: RawLine['way']) => (way === 'own' || way === 'quote' ? '' : METHODS[way].unit);
 	const set = (field: TextField, value: string) => {
 		draft.raw[field] = value;
 		draft.touch();
@@ -151,113 +134,7 @@
 			</div>
 			<QuoteDay {draft} />
 		</section>
-		<section aria-label="Lines">
-			<h2 class="mb-1 text-base">Designs</h2>
-			<ul class="border-t-2 border-ink bg-paper">
-				{#each draft.raw.lines as line (line.id)}
-					{@const recipe = draft.recipe(line.versionId)}
-					{@const newer = draft.newer(line.versionId)}
-					<li
-						class="grid grid-cols-[86px_1fr_170px_auto] items-start gap-3 border-b border-line px-3 py-2 max-sm:grid-cols-[76px_minmax(0,1fr)]"
-					>
-						<Field label="How many" error={draft.errors[`quantity ${line.id}`]}>
-							{#snippet children(attributes)}
-								<input
-									{...attributes}
-									class="control figures w-full text-right"
-									inputmode="numeric"
-									value={line.quantity}
-									oninput={(e) => draft.changeLine(line.id, { quantity: e.currentTarget.value })}
-								/>
-							{/snippet}
-						</Field>
-						<div class="pt-5">
-							<b>{recipe?.name ?? GONE.design}</b>
-							<span class="text-[13px] text-muted"
-								>kept version {line.versionId.slice(line.versionId.lastIndexOf('.') + 1)}</span
-							>
-							{#if newer}<Button
-									kind="word"
-									onclick={async () => (trouble = await draft.takeNewer(line.id, newer))}
-									>take the newer one</Button
-								>{/if}
-						</div>
-						<div class="grid gap-2 max-sm:col-span-2">
-							<Field label="Colourway">
-								{#snippet children(attributes)}
-									<select
-										{...attributes}
-										class="control"
-										value={line.colourwayId || recipe?.colourways[0]?.id}
-										onchange={(e) => draft.changeLine(line.id, { colourwayId: e.currentTarget.value })}
-									>
-										{#each recipe?.colourways ?? [] as colourway (colourway.id)}<option value={colourway.id}
-												>{colourway.name}</option
-											>{/each}
-									</select>
-								{/snippet}
-							</Field>
-							{#if recipe && recipe.sizes.length > 0}
-								<Pick
-									label="Size"
-									value={line.sizeId}
-									options={[
-										['', 'as it stands'],
-										...recipe.sizes.map((size) => [size.id, size.name] as const)
-									]}
-									onpick={(sizeId) => draft.changeLine(line.id, { sizeId })}
-								/>
-							{/if}
-							<Pick
-								label="Priced"
-								value={line.way}
-								options={waysFor(recipe)}
-								onpick={(way) => draft.changeLine(line.id, { way: way as RawLine['way'] })}
-							/>
-							{#if line.way !== 'own' && line.way !== 'quote'}
-								<Field label={methodLabel(line.way)} error={draft.errors[`percent ${line.id}`]}>
-									{#snippet children(attributes)}
-										<span class="flex items-center gap-1.5"
-											><input
-												{...attributes}
-												class="control figures w-20 text-right"
-												inputmode="decimal"
-												value={line.percent}
-												oninput={(e) => draft.changeLine(line.id, { percent: e.currentTarget.value })}
-											/><span class="text-muted">{unitOf(line.way)}</span></span
-										>
-									{/snippet}
-								</Field>
-							{/if}
-						</div>
-						<div class="pt-5 max-sm:col-span-2 max-sm:pt-0">
-							<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
-						</div>
-					</li>
-				{:else}
-					<li class="border-b border-line px-3 py-4 text-muted">
-						Nothing on this quote yet. Add the first design below.
-					</li>
-				{/each}
-			</ul>
-			<div class="mt-2 flex gap-2">
-				<select class="control" aria-label="Design to add" bind:value={adding}>
-					<option value="">choose a design</option>
-					{#each data.offered as offer (offer.versionId)}<option value={offer.versionId}>{offer.name}</option
-						>{/each}
-				</select>
-				<Button
-					disabled={adding === ''}
-					onclick={async () => {
-						const wanted = adding;
-						adding = '';
-						trouble = await draft.addLine(wanted);
-						if (trouble) adding = wanted;
-					}}>Add</Button
-				>
-			</div>
-			{#if trouble}<div class="mt-2"><Notice level="bad">{trouble}</Notice></div>{/if}
-		</section>
+		<QuoteLines {draft} offered={data.offered} materials={data.materials} />
 		<QuoteJob {draft} />
 		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
 			{@render text('Delivery charge', 'delivery', {
@@ -314,6 +191,16 @@
 					value={draft.raw.note}
 					oninput={(e) => set('note', e.currentTarget.value)}></textarea>{/snippet}
 		</Field>
+		<Field label="A word to yourself" hint="nobody else reads it">
+			{#snippet children(attributes)}<textarea
+					{...attributes}
+					class="control"
+					rows="2"
+					maxlength="2000"
+					value={draft.raw.self}
+					oninput={(e) => set('self', e.currentTarget.value)}></textarea>{/snippet}
+		</Field>
+		<OfferGlance offers={draft.offers} terms={draft.terms} />
 		<p>
 			<Button kind="strong" onclick={() => send()}>Send</Button>
 			<span class="ml-2 text-[13px] text-muted">Sending freezes it and makes the client’s link.</span>

@@ -1,5 +1,6 @@
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
+import { subtract, type Money } from '../../core/money/money.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { isChoosing, offersOf } from '../../core/quote/offers.ts';
 import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
@@ -112,6 +113,14 @@ export class QuoteDraft {
 		const { items, terms, context, facts } = this.studied;
 		return isChoosing(items, terms) ? offersOf(items, terms, context, facts) : [];
 	});
+	/** What a typed price of a line gives away against the quote's own way, as the client reads both; less than 0 where it is above. */
+	givenAway(id: string): Money | null {
+		const { items, terms, context, facts } = this.studied;
+		const asQuote = items.map((item) => (item.id === id ? { ...item, way: 'quote' as const } : item));
+		const { shown } = priceQuote(asQuote, terms, context, facts).lines.find((l) => l.item.id === id) ?? {};
+		const own = this.priced.lines.find((l) => l.item.id === id)?.shown;
+		return shown && own ? subtract(shown, own) : null;
+	}
 	/** What the day does to what is on the quote. */
 	readonly day = $derived.by(() => {
 		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];

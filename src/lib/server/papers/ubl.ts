@@ -118,7 +118,6 @@ const formatPercent = (percent: string): string =>
 
 /** Signs that no XML may hold are taken out of every text. */
 function clean(value: unknown): unknown {
-	// eslint-disable-next-line no-control-regex
 	if (typeof value === 'string')
 		return value.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '');
 	if (Array.isArray(value)) return value.map(clean);

@@ -1,5 +1,7 @@
 import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
-import type { FrozenQuote } from '../../core/quote/frozen.ts';
+import { NOTHING_CHOSEN } from '../../core/quote/choices.ts';
+import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
+import type { FrozenLine, FrozenQuote } from '../../core/quote/frozen.ts';
 import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
 import { head, sumRow } from './sheet.ts';
@@ -89,18 +91,44 @@ function table(doc: Doc, frozen: FrozenQuote) {
 	const row = (label: string, amount: string, options: { bold?: boolean; rule?: number } = {}) =>
 		sumRow(doc, label, amount, options);
 	doc.x = MARGIN;
-	for (const line of frozen.lines)
-		row(`${line.quantity} × ${line.name}, ${line.colourway}`, formatAmount(line.amount));
-	if (frozen.delivery.minor > 0) row('Delivery, set up', formatAmount(frozen.delivery));
-	if (frozen.discount.minor > 0)
-		row('Discount', formatAmount(money(-frozen.discount.minor, frozen.discount.currency)));
+	const offers = frozen.offers ?? [];
+	for (const level of offers.length > 1 ? offers.map((o) => o.level) : [null]) {
+		if (level !== null) say(doc, level, { size: 12, font: 'bold', gap: 6 });
+		sums(row, frozen, asShown(frozen, { ...NOTHING_CHOSEN, level: level ?? offers[0]?.level ?? null }));
+		const others = offers.find((o) => o.level === level) ?? offers[0];
+		for (const { at, group, adds } of others?.others ?? []) {
+			const how = group === null ? 'if you like' : `instead, as ${group}`;
+			row(`${called(frozen.lines[at]!)}, ${how}`, `${adds.minor < 0 ? '' : '+'}${formatAmount(adds)}`);
+		}
+	}
+}
+
+type Row = (label: string, amount: string, options?: { bold?: boolean; rule?: number }) => void;
+const called = ({ quantity, name, colourway }: FrozenLine): string =>
+	`${quantity} × ${[name, colourway].filter(Boolean).join(', ')}`;
+
+function sums(row: Row, frozen: FrozenQuote, chosen: ChosenQuote) {
+	let heading = '';
+	for (const { line, amount } of chosen.lines) {
+		if ((line.heading ?? '') !== heading) {
+			heading = line.heading ?? '';
+			if (heading) row(heading, '', {});
+		}
+		row(called(line), formatAmount(amount));
+		if (line.note) row(`    ${line.note}`, '');
+	}
+	if (chosen.delivery.minor > 0) row('Delivery, set up', formatAmount(chosen.delivery));
+	if (chosen.discount.minor > 0)
+		row('Discount', formatAmount(money(-chosen.discount.minor, chosen.discount.currency)));
 	row(
-		`Tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`,
-		formatAmount(frozen.tax),
+		frozen.exempt
+			? `No tax: ${frozen.exempt}`
+			: `Tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`,
+		formatAmount(chosen.tax),
 		{ rule: 1 }
 	);
-	row('Total', formatMoney(frozen.total), { bold: true, rule: 2 });
-	if (frozen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(frozen.deposit));
+	row('Total', formatMoney(chosen.total), { bold: true, rule: 2 });
+	if (chosen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(chosen.deposit));
 }
 
 function smallPrint(doc: Doc, frozen: FrozenQuote) {

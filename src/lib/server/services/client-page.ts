@@ -2,7 +2,7 @@ import { duesOf } from '../../core/papers/dues.ts';
 import { paperName, PAPER_WORDS } from '../../core/papers/paper.ts';
 import { formatMoney, money } from '../../core/money/money.ts';
 import type { ClientChoice } from '../../core/quote/choices.ts';
-import { chosenOf, isLevelOpen, type ChosenQuote } from '../../core/quote/chosen.ts';
+import { asShown, chosenOf, isLevelOpen, type ChosenQuote } from '../../core/quote/chosen.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { readChoice, type ManyFields } from '../../core/quote/read-choice.ts';
 import { stateOn } from '../../core/quote/states.ts';
@@ -32,8 +32,7 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 	const said = yes?.choice ?? readChoice(asked, frozen);
 	const choice = shownChoice(frozen, said);
 	const chosen = chosenOf(frozen, choice);
-	const shown = 'refused' in chosen ? chosenOf(frozen, shownChoice(frozen, { level: null, ticked: [], picks: {} })) : chosen; // prettier-ignore
-	if ('refused' in shown) return undefined;
+	const shown = 'refused' in chosen ? asShown(frozen) : chosen;
 	const accepted = state === 'accepted' && yes !== null;
 	const payments = accepted ? await repos.payments.of(quoteId) : [];
 	const own = accepted ? await repos.papers.of(quoteId) : [];

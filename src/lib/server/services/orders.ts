@@ -231,7 +231,7 @@ export async function creditInvoice(repos: Repos, invoiceId: string, desk: Desk)
 	const made = await repos.papers.make(
 		{ id: `${invoiceId}.credit`, quoteId, issueId, kind: 'credit note' },
 		(number) => {
-			const { due: _, ...rest } = frozen;
+			const rest = { ...frozen, due: undefined };
 			return { ...rest, kind: 'credit note', number, day: dayIn('UTC', desk.now), about: paperName(frozen) };
 		},
 		desk.now

@@ -269,3 +269,44 @@ export async function beginQuote(
 	await repos.quotes.create(id, { clientId, eventDate: null, zone: settings.zone, terms, lines }, now);
 	return id;
 }
+
+/**
+ * Begins a quote from another: its client, lines and terms, on no day yet. Repeating it with the same id changes nothing.
+ * @returns its id; nothing where there is no such quote
+ */
+export async function copyQuote(
+	repos: Repos,
+	from: string,
+	{ id, eventDate = null }: { readonly id: string; readonly eventDate?: string | null },
+	now: Date
+): Promise<string | undefined> {
+	const quote = await repos.quotes.find(from);
+	if (!quote) return undefined;
+	const { clientId, zone, terms } = quote;
+	const all = [...quote.lines.map((l) => l.id), ...(terms.typed ?? []).map((t) => t.id)];
+	const fresh = new Map(all.map((old) => [old, crypto.randomUUID() as string]));
+	const of = (old: string) => fresh.get(old) ?? old;
+	const copied: QuoteTerms = {
+		...terms,
+		...(terms.typed ? { typed: terms.typed.map((t) => ({ ...t, id: of(t.id) })) } : {}),
+		...(terms.order ? { order: terms.order.map(of) } : {}),
+		...(terms.about
+			? { about: Object.fromEntries(Object.entries(terms.about).map(([old, said]) => [of(old), said])) }
+			: {})
+	};
+	const lines = quote.lines.map((l) => ({ ...l, id: of(l.id) }));
+	await repos.quotes.create(id, { clientId, eventDate, zone, terms: copied, lines }, now);
+	return id;
+}
+
+/** What a quote would come to at today's prices: for the owner, beside what it was frozen at. */
+export async function quoteToday(
+	repos: Repos,
+	{ id }: { readonly id: string }
+): Promise<{ readonly total: number; readonly cost: number; readonly margin: number | null } | null> {
+	const [quote, studio] = await Promise.all([repos.quotes.find(id), loadStudio(repos)]);
+	if (!quote) return null;
+	const { price, cost } = await workOutQuote(repos, quote, studio, await orderBook(repos, studio));
+	if (price.status === 'refused') return null;
+	return { total: price.total.minor, cost: cost.known.minor, margin: price.margin ?? null };
+}

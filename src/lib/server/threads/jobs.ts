@@ -6,7 +6,7 @@ import { planPdf } from '../pdf/plan.ts';
 import { quotePdf, type QuoteWords } from '../pdf/quote.ts';
 import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
 import { countPage } from '../pages/count-page.ts';
-import { draftSums, freezeQuote, type Freezing } from '../services/quoting.ts';
+import { draftSums, freezeQuote, quoteToday, type Freezing } from '../services/quoting.ts';
 import { coloursPage } from '../pages/colours-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
@@ -30,6 +30,7 @@ import type { Micrometres } from '../../core/units/length.ts';
 export const JOBS = {
 	'count page': countPage,
 	'frozen quote': (repos: Repos, wanted: Freezing) => freezeQuote(repos, wanted),
+	'quote today': (repos: Repos, wanted: { id: string }) => quoteToday(repos, wanted),
 	'draft sums': (repos: Repos, { ids }: { ids: readonly string[] }) => draftSums(repos, ids),
 	'plan page': planPage,
 	'lists page': listsPage,

@@ -123,7 +123,9 @@ export const actions: Actions = {
 		);
 		if (typeof done === 'string') return fail(409, { wrong: 'pay', say: NOT_PAID[done] });
 		if (done.state === 'failed')
+			// Another try is another payment.
 			return fail(402, {
+				key: crypto.randomUUID(),
 				wrong: 'pay',
 				say: 'The card was turned down, so nothing was charged. Try another one.'
 			});

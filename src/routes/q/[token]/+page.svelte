@@ -55,128 +55,131 @@
 		<p class="no-print ml-auto"><a class="quiet-link" href="/q/{data.token}/quote.pdf">as a PDF</a></p>
 	</header>
 	{#if say('answer')}<div class="mb-4"><Notice level="watch" live>{say('answer')}</Notice></div>{/if}
-	<ClientPaper {frozen} chosen={data.chosen} photos="/q/{data.token}/photo" places="/q/{data.token}/place" />
-
-	{#if data.yes}
-		<section class="part" aria-label="Your order">
-			<h2>Thank you, {data.yes.name || frozen.client.name}</h2>
-			<p>You said yes on {dayWords(data.yes.at)}.</p>
-			{#if frozen.eventDate}<p>
-					<a class="quiet-link" href="/q/{data.token}/the-day.ics"
-						>Put {dayWords(frozen.eventDate)} into your calendar</a
-					>
-				</p>{/if}
-			{#each data.papers as paper (paper.id)}
-				<p><a class="quiet-link" href="/q/{data.token}/paper/{paper.id}">{paper.name}</a></p>
-			{/each}
-		</section>
-	{/if}
-	{#if data.money}
-		<section class="part no-print" id="pay" aria-label="Paying">
-			<h2>Paying</h2>
-			{#if data.money.paid}<p data-name="paid">Paid so far: <b class="figures">{data.money.paid}</b></p>{/if}
-			{#if data.money.late}<p role="status">
-					A payment of {data.money.late} is on its way: your bank has not answered yet. Nothing more is to be done.
-				</p>{/if}
-			{#if say('pay')}<Notice level="watch" live>{say('pay')}</Notice>{/if}
-			{#if data.money.isPaid}<p>All is paid. Thank you!</p>
-			{:else if data.due}
-				<form method="post" action="?/pay" class="grid gap-3" use:enhance>
-					<input type="hidden" name="key" value={data.key} />
-					<input type="hidden" name="kind" value={data.due.kind} />
-					<input type="hidden" name="minor" value={data.due.minor} />
-					<p>
-						{data.due.kind === 'deposit' ? 'The deposit, to hold the date' : 'What is left'}:
-						<b class="figures" data-name="due">{data.due.amount}</b>
-					</p>
-					<fieldset>
-						<legend class="text-[13px] text-muted"
-							>A simulated payment service stands here: no card is asked for, nothing is charged.</legend
+	<ClientPaper {frozen} chosen={data.chosen} photos="/q/{data.token}/photo" places="/q/{data.token}/place">
+		{#if data.yes}
+			<section class="part" aria-label="Your order">
+				<h2>Thank you, {data.yes.name || frozen.client.name}</h2>
+				<p>You said yes on {dayWords(data.yes.at)}.</p>
+				{#if frozen.eventDate}<p>
+						<a class="quiet-link" href="/q/{data.token}/the-day.ics"
+							>Put {dayWords(frozen.eventDate)} into your calendar</a
 						>
-						{#each [['paid', 'a card that works'], ['failed', 'a card that is turned down'], ['late', 'a bank that answers later']] as [value, label], i (value)}
-							<label class="flex min-h-11 items-center gap-2"
-								><input type="radio" name="card" {value} checked={i === 0} />{label}</label
+					</p>{/if}
+				{#each data.papers as paper (paper.id)}
+					<p><a class="quiet-link" href="/q/{data.token}/paper/{paper.id}">{paper.name}</a></p>
+				{/each}
+			</section>
+		{/if}
+		{#if data.money}
+			<section class="part no-print" id="pay" aria-label="Paying">
+				<h2>Paying</h2>
+				{#if data.money.paid}<p data-name="paid">
+						Paid so far: <b class="figures">{data.money.paid}</b>
+					</p>{/if}
+				{#if data.money.late}<p role="status">
+						A payment of {data.money.late} is on its way: your bank has not answered yet. Nothing more is to be
+						done.
+					</p>{/if}
+				{#if say('pay')}<Notice level="watch" live>{say('pay')}</Notice>{/if}
+				{#if data.money.isPaid}<p>All is paid. Thank you!</p>
+				{:else if data.due}
+					<form method="post" action="?/pay" class="grid gap-3" use:enhance>
+						<input type="hidden" name="key" value={form && 'key' in form ? form.key : data.key} />
+						<input type="hidden" name="kind" value={data.due.kind} />
+						<input type="hidden" name="minor" value={data.due.minor} />
+						<p>
+							{data.due.kind === 'deposit' ? 'The deposit, to hold the date' : 'What is left'}:
+							<b class="figures" data-name="due">{data.due.amount}</b>
+						</p>
+						<fieldset>
+							<legend class="text-[13px] text-muted"
+								>A simulated payment service stands here: no card is asked for, nothing is charged.</legend
 							>
-						{/each}
-					</fieldset>
-					<p><Button kind="strong" type="submit">Pay {data.due.amount}</Button></p>
+							{#each [['paid', 'a card that works'], ['failed', 'a card that is turned down'], ['late', 'a bank that answers later']] as [value, label], i (value)}
+								<label class="flex min-h-11 items-center gap-2"
+									><input type="radio" name="card" {value} checked={i === 0} />{label}</label
+								>
+							{/each}
+						</fieldset>
+						<p><Button kind="strong" type="submit">Pay {data.due.amount}</Button></p>
+					</form>
+				{/if}
+			</section>
+		{/if}
+
+		{#if canAnswer}
+			<section class="part no-print" aria-label="Your answer">
+				<form method="post" action="?/accept" class="grid gap-1" use:enhance onchange={ticked}>
+					{#if hasChoice}
+						<ClientChoices {frozen} choice={data.choice} open={data.isLevelOpen} />
+						{#if say('choice') ?? (data.refused || trouble)}<p class="text-bad" role="alert">
+								{say('choice') ?? (data.refused || trouble)}
+							</p>{/if}
+						<p class="flex flex-wrap items-baseline gap-x-4" aria-live="polite" data-name="live-total">
+							<span
+								>As chosen: <b class="figures text-lg" data-name="as-chosen"
+									>{now?.total ?? (data.isLevelOpen ? '—' : formatMoney(data.chosen.total))}</b
+								></span
+							>
+							<Button kind="word" type="submit" formmethod="get" formaction="/q/{data.token}" formnovalidate
+								>What it comes to</Button
+							>
+						</p>
+					{/if}
+					<h2>Say yes</h2>
+					<Field label="Your name" error={say('name')}>
+						{#snippet children(attributes)}<input
+								{...attributes}
+								class="control w-full max-w-sm"
+								name="name"
+								autocomplete="name"
+								value={typed('name')}
+							/>{/snippet}
+					</Field>
+					<p class="mt-2"><Button kind="strong" type="submit">Yes, please</Button></p>
+				</form>
+				{#if data.state !== 'declined'}
+					<details class="mt-5">
+						<summary class="cursor-pointer text-muted">No, thank you</summary>
+						<form method="post" action="?/decline" class="mt-2 grid gap-2" use:enhance>
+							<Field label="Tell us why, if you like"
+								>{#snippet children(attributes)}<textarea
+										{...attributes}
+										class="control w-full max-w-lg"
+										name="reason"
+										rows="2"
+										maxlength="1000"></textarea>{/snippet}</Field
+							>
+							<p><Button type="submit">We say no</Button></p>
+						</form>
+					</details>
+				{/if}
+			</section>
+		{/if}
+		<section class="part no-print" id="talk" aria-label="Questions">
+			<h2>Questions</h2>
+			{#each data.talk as { event, text, at }, i (i)}
+				<p class={event === 'asked' ? '' : 'border-l-2 border-line pl-3'}>
+					<span class="text-[13px] text-muted"
+						>{event === 'asked' ? 'You' : frozen.business.name}, {dayWords(at)}</span
+					><br /><span class="break-words whitespace-pre-line">{text}</span>
+				</p>
+			{/each}
+			{#if !data.isOld && data.state !== 'cancelled' && data.state !== 'lapsed'}
+				<form method="post" action="?/ask" class="mt-2 grid gap-2" use:enhance>
+					<Field label="Ask us something" error={say('question')}
+						>{#snippet children(attributes)}<textarea
+								{...attributes}
+								class="control w-full max-w-lg"
+								name="question"
+								rows="2"
+								value={typed('question')}></textarea>{/snippet}</Field
+					>
+					<p><Button type="submit">Ask</Button></p>
 				</form>
 			{/if}
 		</section>
-	{/if}
-
-	{#if canAnswer}
-		<section class="part no-print" aria-label="Your answer">
-			<form method="post" action="?/accept" class="grid gap-1" use:enhance onchange={ticked}>
-				{#if hasChoice}
-					<ClientChoices {frozen} choice={data.choice} open={data.isLevelOpen} />
-					{#if say('choice') ?? (data.refused || trouble)}<p class="text-bad" role="alert">
-							{say('choice') ?? (data.refused || trouble)}
-						</p>{/if}
-					<p class="flex flex-wrap items-baseline gap-x-4" aria-live="polite" data-name="live-total">
-						<span
-							>As chosen: <b class="figures text-lg" data-name="as-chosen"
-								>{now?.total ?? (data.isLevelOpen ? '—' : formatMoney(data.chosen.total))}</b
-							></span
-						>
-						<Button kind="word" type="submit" formmethod="get" formaction="/q/{data.token}" formnovalidate
-							>What it comes to</Button
-						>
-					</p>
-				{/if}
-				<h2>Say yes</h2>
-				<Field label="Your name" error={say('name')}>
-					{#snippet children(attributes)}<input
-							{...attributes}
-							class="control w-full max-w-sm"
-							name="name"
-							autocomplete="name"
-							value={typed('name')}
-						/>{/snippet}
-				</Field>
-				<p class="mt-2"><Button kind="strong" type="submit">Yes, please</Button></p>
-			</form>
-			{#if data.state !== 'declined'}
-				<details class="mt-5">
-					<summary class="cursor-pointer text-muted">No, thank you</summary>
-					<form method="post" action="?/decline" class="mt-2 grid gap-2" use:enhance>
-						<Field label="Tell us why, if you like"
-							>{#snippet children(attributes)}<textarea
-									{...attributes}
-									class="control w-full max-w-lg"
-									name="reason"
-									rows="2"
-									maxlength="1000"></textarea>{/snippet}</Field
-						>
-						<p><Button type="submit">We say no</Button></p>
-					</form>
-				</details>
-			{/if}
-		</section>
-	{/if}
-	<section class="part no-print" id="talk" aria-label="Questions">
-		<h2>Questions</h2>
-		{#each data.talk as { event, text, at }, i (i)}
-			<p class={event === 'asked' ? '' : 'border-l-2 border-line pl-3'}>
-				<span class="text-[13px] text-muted"
-					>{event === 'asked' ? 'You' : frozen.business.name}, {dayWords(at)}</span
-				><br /><span class="break-words whitespace-pre-line">{text}</span>
-			</p>
-		{/each}
-		{#if !data.isOld && data.state !== 'cancelled' && data.state !== 'lapsed'}
-			<form method="post" action="?/ask" class="mt-2 grid gap-2" use:enhance>
-				<Field label="Ask us something" error={say('question')}
-					>{#snippet children(attributes)}<textarea
-							{...attributes}
-							class="control w-full max-w-lg"
-							name="question"
-							rows="2"
-							value={typed('question')}></textarea>{/snippet}</Field
-				>
-				<p><Button type="submit">Ask</Button></p>
-			</form>
-		{/if}
-	</section>
+	</ClientPaper>
 </main>
 
 <style>

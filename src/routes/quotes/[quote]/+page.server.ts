@@ -1,8 +1,13 @@
 import { randomBytes } from 'node:crypto';
-import { error, fail } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { chargedOf } from '$lib/core/study/charged.ts';
-import { fieldsOf } from '$lib/server/form-fields.ts';
-import { orderBook, recipePage, sendQuote } from '$lib/server/services/quoting.ts';
+import type { EventSaid } from '$lib/core/quote/frozen.ts';
+import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
+import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
+import { deskFor } from '$lib/server/services/desk.ts';
+import { confirmOrder, creditInvoice, invoiceOrder, settlePayment } from '$lib/server/services/orders.ts';
+import { post } from '$lib/server/services/quote-post.ts';
+import { copyQuote, orderBook, recipePage, sendQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -32,7 +37,11 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		materials,
 		colours,
 		zones: Intl.supportedValuesOf('timeZone'),
-		link: quote.issued && `${url.origin}/q/${quote.issued.token}`
+		link: quote.issued && `${url.origin}/q/${quote.issued.token}`,
+		life: await quoteLifePage(locals.repos, quote, { origin: url.origin, now: new Date() }),
+		// Said when it is worked out: the page is there before.
+		today: quote.state === 'draft' ? null : locals.work('quote today', { id: quote.id }).catch(() => null),
+		fresh: crypto.randomUUID()
 	};
 };
 
@@ -45,10 +54,23 @@ const WHY = {
 		'Some costs are unknown, so the margin may be worse than it looks. Fill them in, or send it all the same.'
 } as const;
 
-const ANSWERS = ['accepted', 'declined', 'answer taken back'] as const;
+const ANSWERS = ['accepted', 'declined', 'answer taken back', 'cancelled'] as const;
+type Asked = { locals: App.Locals; params: { quote: string }; url: URL };
+
+/** The quote as it was issued last, and the desk its papers and messages are written at. */
+async function issued({ locals, params, url }: Asked) {
+	const quote = await locals.repos.quotes.find(params.quote);
+	return quote?.issued && { ...quote.issued, desk: deskFor(url, quote.issued.token, locals.work) };
+}
+/** Whether a message of a form was written already: pressed twice it is one. */
+const isWritten = async ({ locals, params }: Asked, id: string): Promise<boolean> =>
+	(await locals.repos.papers.messages(params.quote)).some((m) => m.id === id);
+const trouble = (status: number, say: string) => fail(status, { trouble: say, even: false });
+const NOT_SENT = 'Only a sent quote has that.';
 
 export const actions: Actions = {
-	send: async ({ request, locals, params }) => {
+	send: async (event) => {
+		const { request, locals, params } = event;
 		const form = await fieldsOf(request);
 		const outcome = await sendQuote(
 			locals.repos,
@@ -60,14 +82,99 @@ export const actions: Actions = {
 			},
 			(wanted) => locals.work('frozen quote', wanted)
 		);
-		if (outcome === 'sent') return { sent: true };
-		return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
+		if (outcome !== 'sent') return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
+		const now = await issued(event);
+		if (now)
+			await post(
+				locals.repos,
+				{ id: `${params.quote}.${now.number}.quote`, quoteId: params.quote, now: now.desk.now },
+				{ kind: 'quote', frozen: now.frozen, link: now.desk.link }
+			);
+		return { sent: true };
 	},
-	decide: async ({ request, locals, params }) => {
-		const { answer } = await fieldsOf(request);
-		const event = ANSWERS.find((e) => e === answer);
-		if (!event || !(await locals.repos.quoteLife.happen(params.quote, event, new Date())))
-			return fail(400, { trouble: 'Only a sent quote has an answer.', even: false });
-		return { decided: event };
+	decide: async (event) => {
+		const { request, locals, params } = event;
+		const { answer, reason = '' } = await fieldsOf(request);
+		const what = ANSWERS.find((e) => e === answer);
+		const text = reason.trim().slice(0, 1000);
+		const said: EventSaid | null = text ? { text } : null;
+		if (!what || !(await locals.repos.quoteLife.happen(params.quote, what, new Date(), said)))
+			return trouble(400, 'Only a sent quote has an answer.');
+		const now = what === 'accepted' ? await issued(event) : null;
+		if (now) await confirmOrder(locals.repos, params.quote, now.desk);
+		return { decided: what };
+	},
+	revise: async ({ locals, params }) =>
+		(await locals.repos.quoteLife.happen(params.quote, 'revised', new Date()))
+			? { revising: true }
+			: trouble(409, NOT_SENT),
+	drop: async ({ locals, params }) =>
+		(await locals.repos.quoteLife.happen(params.quote, 'revision dropped', new Date()))
+			? { dropped: true }
+			: trouble(409, NOT_SENT),
+	remind: async (event) => {
+		const { request, locals, params } = event;
+		const id = sentId(await fieldsOf(request));
+		if (await isWritten(event, id)) return { reminded: true };
+		const now = await issued(event);
+		if (!now || !(await locals.repos.quoteLife.happen(params.quote, 'reminded', now.desk.now)))
+			return trouble(409, NOT_SENT);
+		await post(
+			locals.repos,
+			{ id, quoteId: params.quote, now: now.desk.now },
+			{ kind: 'reminder', frozen: now.frozen, link: now.desk.link }
+		);
+		return { reminded: true };
+	},
+	answer: async (event) => {
+		const { request, locals, params } = event;
+		const typed = await fieldsOf(request);
+		const text = (typed.text ?? '').trim();
+		const id = sentId(typed);
+		if (await isWritten(event, id)) return { answered: true };
+		if (text === '' || text.length > 2000)
+			return fail(400, {
+				answer: typed.text ?? '',
+				say: text === '' ? 'Type your answer first.' : 'Answer in up to 2,000 letters.'
+			});
+		const now = await issued(event);
+		if (!now || !(await locals.repos.quoteLife.happen(params.quote, 'answered', now.desk.now, { text })))
+			return trouble(409, NOT_SENT);
+		await post(
+			locals.repos,
+			{ id, quoteId: params.quote, now: now.desk.now },
+			{ kind: 'answer', frozen: now.frozen, link: now.desk.link, text }
+		);
+		return { answered: true };
+	},
+	copy: async ({ request, locals, params }) => {
+		const typed = await fieldsOf(request);
+		const id = await copyQuote(locals.repos, params.quote, { id: sentId(typed) }, new Date());
+		if (!id) error(404, { message: 'There is no such quote.' });
+		redirect(303, `/quotes/${id}`);
+	},
+	invoice: async (event) => {
+		const now = await issued(event);
+		const made = now && (await invoiceOrder(event.locals.repos, event.params.quote, now.desk));
+		return made ? { invoiced: true } : trouble(409, 'An invoice is written once there is a yes.');
+	},
+	credit: async (event) => {
+		const { paper = '' } = await fieldsOf(event.request);
+		const now = await issued(event);
+		const own = await event.locals.repos.papers.find(paper);
+		if (!now || own?.quoteId !== event.params.quote) return trouble(404, 'There is no such invoice.');
+		return (await creditInvoice(event.locals.repos, paper, now.desk))
+			? { credited: true }
+			: trouble(409, 'Only an invoice can be taken back.');
+	},
+	settle: async (event) => {
+		const { payment = '', state } = await fieldsOf(event.request);
+		const now = await issued(event);
+		const own = await event.locals.repos.payments.of(event.params.quote);
+		if (!now || !own.some((p) => p.id === payment)) return trouble(404, 'There is no such payment.');
+		const answer = state === 'failed' ? 'failed' : 'paid';
+		return (await settlePayment(event.locals.repos, event.params.quote, payment, answer, now.desk))
+			? { settled: true }
+			: trouble(409, 'The bank has answered that one already.');
 	}
 };

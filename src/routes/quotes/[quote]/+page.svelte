@@ -1,15 +1,18 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { formatMoney } from '$lib/core/money/money.ts';
+	import { formatMoney, money } from '$lib/core/money/money.ts';
 	import ClientPaper from '$lib/features/quotes/ClientPaper.svelte';
 	import QuoteBuilder from '$lib/features/quotes/QuoteBuilder.svelte';
+	import QuoteLife from '$lib/features/quotes/QuoteLife.svelte';
 	import { percentText } from '$lib/features/bench/tape-words.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
 	const quote = $derived(data.quote);
+	const life = $derived(data.life);
+	const answer = $derived(form && 'answer' in form ? { typed: form.answer, say: form.say } : {});
 	let sending = $state<HTMLFormElement>();
 	let even = $state(false);
 	let builder = $state<QuoteBuilder>();
@@ -22,12 +25,19 @@
 
 <svelte:head><title>Quote {quote.number} · Bright Tally</title></svelte:head>
 <main class="mx-auto max-w-[1180px] px-6 pb-12 max-sm:px-3">
-	<header class="flex flex-wrap items-baseline gap-x-4 py-4">
+	<header class="flex flex-wrap items-baseline gap-x-4 gap-y-2 py-4">
 		<h1 class="text-[25px]">Quote {quote.number}</h1>
-		<p class="font-semibold">{quote.state}</p>
-		<p class="ml-auto"><a class="quiet-link" href="/quotes">all quotes</a></p>
+		<p class="font-semibold" data-name="state">
+			{life?.isRevising ? `revision ${life.revision + 1}, being written` : quote.state}
+		</p>
+		<form method="post" action="?/copy" class="ml-auto">
+			<input type="hidden" name="id" value={data.fresh} /><Button kind="word" type="submit"
+				>Copy for another date</Button
+			>
+		</form>
+		<p><a class="quiet-link" href="/quotes">all quotes</a></p>
 	</header>
-	{#if form?.trouble}
+	{#if form && 'trouble' in form && form.trouble}
 		<div class="mb-4 flex flex-wrap items-center gap-3">
 			<Notice level="watch" live
 				>{form.trouble}{#if form.even}&nbsp;{builder?.missing()}{/if}</Notice
@@ -39,33 +49,78 @@
 		<input name="even" value={even ? 'yes' : 'no'} />
 	</form>
 	{#if quote.state === 'draft'}
-		<QuoteBuilder bind:this={builder} {data} onsend={send} />
-	{:else if quote.issued}
+		{#if life}
+			<form
+				method="post"
+				action="?/drop"
+				class="mb-4 flex flex-wrap items-center gap-3 border-y border-line bg-paper px-5 py-3"
+				use:enhance
+			>
+				<p>
+					The client has revision {life.revision}, {life.revisions[0]?.total}, and cannot answer it while this
+					one is written.
+				</p>
+				<Button kind="word" type="submit">Leave it as it was sent</Button>
+			</form>
+		{/if}
+		{#key quote.id}<QuoteBuilder bind:this={builder} {data} onsend={send} />{/key}
+		{#if life}<div class="mt-8 max-w-3xl">
+				<QuoteLife {life} quote={quote.id} fresh={data.fresh} {...answer} />
+			</div>{/if}
+	{:else if quote.issued && life}
 		{@const { frozen, owner } = quote.issued}
-		<section class="mb-6 grid gap-3 border-y border-line bg-paper px-5 py-4">
-			<p>
-				The client’s link: <a class="figures quiet-link break-all" href={data.link} data-name="client-link"
-					>{data.link}</a
-				>
-			</p>
+		<section class="mb-4 grid gap-3 border-y border-line bg-paper px-5 py-4" aria-label="Their answer">
 			<p class="figures text-[13.5px]" data-name="owner-margin">
 				cost {formatMoney(owner.cost)}{owner.unknown.length > 0 ? ' + ?' : ''} · margin {percentText(
 					owner.margin
 				)} · profit {formatMoney(owner.profit)} (for you only)
+				{#await data.today then now}
+					{#if now}<br />at today’s prices cost {formatMoney(money(now.cost, frozen.total.currency))} · margin {percentText(
+							now.margin
+						)}{/if}
+				{/await}
 			</p>
-			<form method="post" action="?/decide" class="flex flex-wrap gap-2" use:enhance>
+			<form method="post" action="?/decide" class="flex flex-wrap items-center gap-2" use:enhance>
 				<Button type="submit" name="answer" value="accepted" disabled={quote.state === 'accepted'}
 					>They said yes</Button
 				>
 				<Button type="submit" name="answer" value="declined" disabled={quote.state === 'declined'}
 					>They said no</Button
 				>
-				{#if quote.state !== 'sent'}<Button kind="word" type="submit" name="answer" value="answer taken back"
-						>No answer yet</Button
+				<input
+					class="control w-52"
+					name="reason"
+					aria-label="Why"
+					placeholder="why, if they said"
+					maxlength="1000"
+					list="reasons"
+					autocomplete="off"
+				/>
+				<datalist id="reasons"
+					>{#each ['too dear', 'another date', 'somebody else', 'event called off', 'no answer'] as reason (reason)}<option
+							value={reason}
+						></option>{/each}</datalist
+				>
+				{#if quote.state === 'accepted' || quote.state === 'declined' || quote.state === 'cancelled'}<Button
+						kind="word"
+						type="submit"
+						name="answer"
+						value="answer taken back">No answer yet</Button
 					>{/if}
-				<Button kind="word" href="{data.link}/quote.pdf">PDF</Button>
+				{#if quote.state !== 'cancelled'}<Button kind="word" type="submit" name="answer" value="cancelled"
+						>Cancel it</Button
+					>{/if}
+			</form>
+			<form method="post" action="?/revise" use:enhance>
+				<Button type="submit">Write it anew</Button>
+				<span class="text-[13px] text-muted"
+					>What was sent stays as it was; a new link goes out with revision {life.revision + 1}.</span
+				>
 			</form>
 		</section>
-		<ClientPaper {frozen} photos="/photo" />
+		<div class="grid gap-x-10 lg:grid-cols-[minmax(0,1fr)_340px]">
+			<ClientPaper {frozen} chosen={life.chosen} photos="/photo" places="/quotes/{quote.id}/place" />
+			<div><QuoteLife {life} quote={quote.id} fresh={data.fresh} {...answer} /></div>
+		</div>
 	{/if}
 </main>

@@ -1,0 +1,124 @@
+import { formatMoney, money } from '../../core/money/money.ts';
+import { PAPER_WORDS, paperName } from '../../core/papers/paper.ts';
+import { compareRevisions } from '../../core/quote/compare-revisions.ts';
+import { asShown } from '../../core/quote/chosen.ts';
+import { dueOf } from '../../core/quote/due.ts';
+import type { QuoteEvent } from '../../core/quote/states.ts';
+import type { Repos } from '../repos/index.ts';
+import type { Quote } from '../repos/quotes.ts';
+import { orderOf, todayIn } from '../services/orders.ts';
+import { textToCopy } from '../services/quote-post.ts';
+
+const SAID: Readonly<Record<QuoteEvent, string>> = {
+	issued: 'sent',
+	seen: 'opened by the client',
+	asked: 'the client asked',
+	answered: 'you answered',
+	reminded: 'reminded',
+	accepted: 'a yes',
+	declined: 'a no',
+	'answer taken back': 'the answer was taken back',
+	cancelled: 'cancelled',
+	revised: 'began to be written anew',
+	'revision dropped': 'left as it was sent'
+};
+const DAY = 86_400_000;
+const daysBetween = (from: Date, to: Date): number => Math.floor((to.getTime() - from.getTime()) / DAY);
+
+/** What became of a quote since it was issued, in words: for the owner. Null of a draft that never was. */
+export async function quoteLifePage(
+	repos: Repos,
+	quote: Quote,
+	{ origin, now }: { readonly origin: string; readonly now: Date }
+) {
+	if (!quote.issued) return null;
+	const { id } = quote;
+	const [events, issues, messages, papers, client, order] = await Promise.all([
+		repos.quoteLife.events(id),
+		repos.quoteLife.issues(id),
+		repos.papers.messages(id),
+		repos.papers.of(id),
+		repos.clients.ofQuote(id),
+		orderOf(repos, id)
+	]);
+	const { frozen, token } = quote.issued;
+	const link = `${origin}/q/${token}`;
+	const { currency } = frozen.total;
+	const sum = (minor: number) => formatMoney(money(minor, currency));
+	const last = events.at(-1)!;
+	const issued = events.findLast((e) => e.event === 'issued')!;
+	const talk = events.findLast((e) => e.event === 'asked' || e.event === 'answered');
+	const credited = new Set(papers.filter((p) => p.frozen.kind === 'credit note').map((p) => p.frozen.about));
+	return {
+		link,
+		revision: quote.issued.number,
+		isRevising: quote.state === 'draft',
+		due: dueOf({
+			state: quote.state,
+			eventDate: quote.eventDate,
+			validUntil: frozen.validUntil,
+			sinceIssued: daysBetween(issued.at, now),
+			sinceSaid: daysBetween(last.at, now),
+			isAsked: talk?.event === 'asked',
+			today: todayIn(frozen.zone)
+		}),
+		isAsked: talk?.event === 'asked' ? (talk.said.text ?? '') : null,
+		events: events
+			.map(({ event, at, said, issue }) => ({
+				what: event === 'issued' && issue > 1 ? `revision ${issue} sent` : SAID[event],
+				at: at.toISOString(),
+				text: [said.name, said.text, said.total === undefined ? '' : sum(said.total)]
+					.filter(Boolean)
+					.join(' · ')
+			}))
+			.reverse(),
+		/** Each writing against the one before. */
+		revisions: issues
+			.map(({ number, issuedAt, frozen: own, owner }, i) => ({
+				number,
+				at: issuedAt.toISOString(),
+				total: formatMoney(own.total),
+				margin: owner.margin,
+				changes: i === 0 ? [] : compareRevisions(issues[i - 1]!.frozen, own)
+			}))
+			.reverse(),
+		messages: messages.map(({ id: own, kind, recipient, subject, sentAt }) => ({
+			id: own,
+			kind,
+			recipient,
+			subject,
+			at: sentAt.toISOString()
+		})),
+		copy: textToCopy({ kind: 'quote', frozen, link }),
+		client: { id: quote.clientId, email: client?.email ?? '', latex: client?.details.allergies ?? '' },
+		order: order && {
+			chosen: order.chosen.lines.map(
+				({ line, amount }) => `${line.quantity} × ${line.name}, ${formatMoney(amount)}`
+			),
+			level: order.choice.level,
+			total: formatMoney(order.chosen.total),
+			paid: sum(order.dues.paid),
+			left: sum(order.dues.left),
+			next: order.dues.next && { kind: order.dues.next.kind, amount: sum(order.dues.next.minor) },
+			payments: order.payments.map((p) => ({
+				id: p.id,
+				kind: p.kind,
+				amount: sum(p.minor),
+				state: p.state,
+				at: p.madeAt.toISOString()
+			}))
+		},
+		papers: papers.map(({ id: own, frozen: paper, madeAt }) => ({
+			id: own,
+			kind: paper.kind,
+			title: `${PAPER_WORDS[paper.kind].title} ${paperName(paper)}`,
+			amount: formatMoney(paper.kind === 'receipt' ? paper.payable : paper.total),
+			at: madeAt.toISOString(),
+			canCredit: paper.kind === 'invoice' && !credited.has(paperName(paper))
+		})),
+		glance: quote.issued.owner.glance ?? [],
+		/** What the client sees of it: as it was chosen, else as it is offered first. */
+		chosen: order ? order.chosen : asShown(frozen)
+	};
+}
+export type QuoteLifeData = NonNullable<Awaited<ReturnType<typeof quoteLifePage>>>;
