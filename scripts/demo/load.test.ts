@@ -36,7 +36,7 @@ describe('the invented studio', () => {
 			'Tide-gauge pole'
 		])
 			expect(names).toContain(name);
-		const { rows } = await repos.quotes.list({ today: NOW.toISOString().slice(0, 10) });
+		const { rows } = await repos.quoteList.page({ today: NOW.toISOString().slice(0, 10) });
 		expect(rows.slice(0, 3).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
 		const sent = await repos.orders.sent();
 		expect(sent.length).toBe(23);

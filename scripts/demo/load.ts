@@ -279,6 +279,7 @@ async function loadPast(repos: Repos, today: CalendarDate) {
 			const outcome = await sendQuote(repos, { id, token, evenUnknown: true, now: sent });
 			if (outcome !== 'sent') throw new Error(`The demo's quote ${id} was not sent: ${outcome}`);
 		}
-		if (past.outcome) await repos.quoteLife.happen(id, past.outcome, day.subtract({ days: 16 }).toDate('UTC'));
+		if (past.outcome)
+			await repos.quoteLife.happen(id, past.outcome, day.subtract({ days: 16 }).toDate('UTC'));
 	}
 }

@@ -1,4 +1,6 @@
 import { parseDate, today } from '@internationalized/date';
+import { chanceOf } from '$lib/core/quote/due.ts';
+import { QUOTE_STATES } from '$lib/core/quote/states.ts';
 import { yearOf } from '$lib/core/study/charged.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -7,6 +9,9 @@ import { words } from '$lib/core/forms/fields.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { beginQuote } from '$lib/server/services/quoting.ts';
 import type { Actions, PageServerLoad } from './$types';
+
+/** Quotes that ask for something are shown up to so many. */
+const MOST_DUE = 6;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const [clients, offered, studio] = await Promise.all([
@@ -19,7 +24,17 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const search = (url.searchParams.get('search') ?? '').slice(0, 80).trim();
 	const asked = Number(url.searchParams.get('page') ?? 1);
 	const page = Number.isInteger(asked) ? asked : 1;
-	const found = await locals.repos.quotes.list({ search, page, today: day });
+	const asks = url.searchParams;
+	const state = QUOTE_STATES.find((s) => s === asks.get('state'));
+	const month = /^\d{4}-\d{2}$/.test(asks.get('month') ?? '') ? asks.get('month')! : undefined;
+	const { quoteList } = locals.repos;
+	const now = new Date();
+	const [found, due, months, answers] = await Promise.all([
+		quoteList.page({ search, page, today: day, state, month }),
+		quoteList.due(now, day),
+		quoteList.months(day.slice(0, 7)),
+		quoteList.answers()
+	]);
 	const drafts = found.rows.filter((r) => r.state === 'draft' && r.lineCount > 0).map((r) => r.id);
 	const year = parseDate(day).subtract({ years: 1 }).toString();
 	const last = (await locals.repos.orders.sent()).filter(
@@ -32,6 +47,13 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		colourway: url.searchParams.get('colourway') ?? '',
 		size: url.searchParams.get('size') ?? '',
 		...found,
+		state: state ?? '',
+		month: month ?? '',
+		states: QUOTE_STATES.filter((s) => s !== 'lapsed'),
+		due: due.slice(0, MOST_DUE),
+		moreDue: Math.max(0, due.length - MOST_DUE),
+		months,
+		chance: { known: chanceOf(answers.known), fresh: chanceOf(answers.fresh) },
 		search,
 		today: day,
 		currency: studio.settings.rates.currency,

@@ -7,7 +7,16 @@
 	import Field from '$lib/ui/field/Field.svelte';
 
 	let { data, form } = $props();
-	const pageAt = (page: number) => `?${new URLSearchParams({ search: data.search, page: String(page) })}`;
+	/** The same list with something else of it asked for. */
+	const listWith = (change: Record<string, string>) => {
+		const asked = { search: data.search, state: data.state, month: data.month, ...change };
+		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== ''))}`;
+	};
+	const pageAt = (page: number) => listWith({ page: String(page) });
+	const monthWords = (month: string) => dayWords(`${month}-01`).replace(/^\w+, (\w+) \d+,/, '$1');
+	const isOpen = (state: string) => state === 'sent' || state === 'seen';
+	const chanceText = (row: { state: string; isKnown: boolean }) =>
+		isOpen(row.state) ? `${Math.round(100 * (row.isKnown ? data.chance.known : data.chance.fresh))} %` : '';
 	/** What a draft comes to now; without lines or a price nothing. */
 	const sumOf = (sums: Record<string, number>, id: string) =>
 		sums[id] === undefined ? '—' : formatMoney(money(sums[id], data.currency));
@@ -83,6 +92,52 @@
 			<b class="figures">{minorText(data.year.ownHour)}</b>.
 		</p>
 	{/if}
+	{#if data.due.length > 0 && !data.search && !data.state && !data.month}
+		<section class="mb-5" aria-label="To do">
+			<h2 class="mb-1 text-base">To do</h2>
+			<ul class="border-t-2 border-ink bg-paper">
+				{#each data.due as row (row.id)}
+					<li class="border-b border-line">
+						<a class="flex flex-wrap gap-x-4 px-4 py-2 hover:bg-tint" href="/quotes/{row.id}"
+							><b>{row.clientName}</b>
+							<span class="text-muted">{row.occasion || 'no occasion yet'} · no. {row.number}</span>
+							<span class="text-watch sm:ml-auto">{row.due}</span></a
+						>
+					</li>
+				{/each}
+			</ul>
+			{#if data.moreDue > 0}<p class="mt-1 text-[13px] text-muted">and {data.moreDue} more below.</p>{/if}
+		</section>
+	{/if}
+	{#if data.months.length > 0}
+		<nav class="mb-5 grid grid-cols-6 gap-2 max-sm:grid-cols-2" aria-label="Months ahead">
+			{#each data.months as month (month.month)}
+				<a
+					class="border border-line bg-paper px-3 py-2 text-[13px] hover:border-ink"
+					class:chosen={data.month === month.month}
+					aria-current={data.month === month.month ? 'true' : undefined}
+					href={listWith({ month: data.month === month.month ? '' : month.month })}
+				>
+					<b>{monthWords(month.month)}</b><br />
+					{month.won} won <span class="figures">{formatMoney(money(month.wonTotal, data.currency))}</span><br
+					/>
+					<span class="text-muted"
+						>{month.open} open
+						<span class="figures">{formatMoney(money(month.openTotal, data.currency))}</span></span
+					>
+				</a>
+			{/each}
+		</nav>
+	{/if}
+	<p class="mb-3 flex flex-wrap gap-x-4 gap-y-1 text-[13.5px]">
+		{#each ['', ...data.states] as state (state)}
+			<a
+				class={data.state === state ? 'font-semibold' : 'quiet-link'}
+				aria-current={data.state === state ? 'true' : undefined}
+				href={listWith({ state })}>{state || 'all'}</a
+			>
+		{/each}
+	</p>
 	{#each groups as group (group.name)}
 		<section class="mb-7">
 			<h2 class="mb-1 text-base text-muted">{group.name}</h2>
@@ -91,7 +146,7 @@
 					<li class="border-b border-line">
 						<a
 							href="/quotes/{row.id}"
-							class="grid grid-cols-[150px_1fr_110px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[auto_1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
+							class="grid grid-cols-[150px_1fr_90px_70px_64px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[auto_1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
 						>
 							<span class="figures text-[13.5px] whitespace-nowrap max-sm:order-2"
 								>{row.eventDate ? dayWords(row.eventDate) : '—'}</span
@@ -104,6 +159,13 @@
 								></span
 							>
 							<span class="state {row.state} max-sm:order-3">{row.state}</span>
+							<span class="figures text-right text-[13px] max-sm:hidden" title="margin, for you only"
+								>{row.margin === null ? '' : `${row.margin.toFixed(1)} %`}</span
+							>
+							<span
+								class="figures text-right text-[13px] text-muted max-sm:hidden"
+								title="chance of a yes, by what such clients answered before">{chanceText(row)}</span
+							>
 							<span class="figures text-right max-sm:order-4"
 								>{#if row.frozenTotal !== null}{formatMoney(
 										money(row.frozenTotal, data.currency)
@@ -130,6 +192,10 @@
 </main>
 
 <style>
+	.chosen {
+		border-color: var(--ink);
+		background: var(--tint);
+	}
 	.state {
 		font-weight: 600;
 	}
@@ -138,6 +204,7 @@
 	}
 	.declined,
 	.lapsed,
+	.cancelled,
 	.draft {
 		color: var(--muted);
 	}

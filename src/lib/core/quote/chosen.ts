@@ -26,9 +26,9 @@ export interface ChosenQuote {
 /** Why a choice is none, as a sentence for who chose. */
 export type NotChosen = { readonly refused: string };
 
-/** The offer of the level that was chosen; of one level it is that one. */
+/** The offer of the level that was chosen; of one without levels it is that one. */
 const offerOf = (offers: readonly FrozenOffer[], level: string | null): FrozenOffer | undefined =>
-	offers.length === 1 ? offers[0] : offers.find((o) => o.level === level);
+	offers.find((o) => o.level === level);
 
 /** Whether the client has to choose a level first. */
 export const isLevelOpen = ({ offers = [] }: FrozenQuote, { level }: Pick<ClientChoice, 'level'>): boolean =>
@@ -46,7 +46,13 @@ export function chosenOf(frozen: FrozenQuote, choice: ClientChoice): ChosenQuote
 		return plainOf(frozen);
 	}
 	const offer = offerOf(offers, choice.level);
-	if (!offer) return { refused: `Choose one of ${offers.map((o) => o.level).join(', ')} first.` };
+	if (!offer)
+		return {
+			refused:
+				offers.length > 1
+					? `Choose one of ${offers.map((o) => o.level).join(', ')} first.`
+					: 'There is one level on this offer: nothing is to be chosen there.'
+		};
 	const amounts = new Map(offer.amounts);
 	const others = new Map(offer.others.map((o) => [o.at, o]));
 	for (const at of new Set(choice.ticked)) {

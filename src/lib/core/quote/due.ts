@@ -35,3 +35,7 @@ export function dueOf({
 	if (state === 'seen' && sinceSaid >= NOT_ANSWERED) return `seen, no answer for ${days(sinceSaid)}`;
 	return undefined;
 }
+
+/** How likely a yes is, 0 to 1: so many of so many before, with one yes and one no lent (Laplace's rule of succession). */
+export const chanceOf = ({ won, all }: { readonly won: number; readonly all: number }): number =>
+	(won + 1) / (all + 2);

@@ -4,7 +4,7 @@
 	import { percentText } from '../bench/tape-words.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import GlanceTable from './GlanceTable.svelte';
-	import type { QuoteLifeView } from './quote-life.ts';
+	import type { QuoteLifeView } from '../../core/quote/life-view.ts';
 
 	interface Props {
 		life: QuoteLifeView;

@@ -74,7 +74,7 @@ test.each(fixtures)(
 			expect((await repos.designs.find(row.id))!.recipe.name).toBe(row.name);
 			expect((await repos.designs.lastKept(row.id))!.number).toBe(row.keptNumber);
 		}
-		for (const { id, state } of (await repos.quotes.list()).rows)
+		for (const { id, state } of (await repos.quoteList.page()).rows)
 			expect((await repos.quotes.find(id))!.issued !== null).toBe(state !== 'draft');
 		expect((await repos.designs.checkRefs(false)).wrong).toEqual([]);
 	}

@@ -41,7 +41,7 @@ describe('starting', () => {
 		const repos = createRepos(first.db, owner);
 		expect(await repos.workspaces.find()).toMatchObject({ demo: false, name: 'My studio' });
 		expect((await repos.workspaces.find())!.settings.rates.price.fee).toMatchObject({ percent: '29/10', fixedMinor: 30 }); // prettier-ignore
-		expect((await repos.quotes.list()).all).toBe(0);
+		expect((await repos.quoteList.page()).all).toBe(0);
 		expect((await started(url)).created).toBe(false);
 	});
 	test('an empty file is begun like none', async () => {

@@ -1,8 +1,9 @@
 import { formatMoney, money } from '../../core/money/money.ts';
 import { PAPER_WORDS, paperName } from '../../core/papers/paper.ts';
 import { compareRevisions } from '../../core/quote/compare-revisions.ts';
-import { asShown } from '../../core/quote/chosen.ts';
+import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
 import { dueOf } from '../../core/quote/due.ts';
+import type { QuoteLifeView } from '../../core/quote/life-view.ts';
 import type { QuoteEvent } from '../../core/quote/states.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote } from '../repos/quotes.ts';
@@ -30,7 +31,7 @@ export async function quoteLifePage(
 	repos: Repos,
 	quote: Quote,
 	{ origin, now }: { readonly origin: string; readonly now: Date }
-) {
+): Promise<(QuoteLifeView & { readonly chosen: ChosenQuote }) | null> {
 	if (!quote.issued) return null;
 	const { id } = quote;
 	const [events, issues, messages, papers, client, order] = await Promise.all([
@@ -121,4 +122,3 @@ export async function quoteLifePage(
 		chosen: order ? order.chosen : asShown(frozen)
 	};
 }
-export type QuoteLifeData = NonNullable<Awaited<ReturnType<typeof quoteLifePage>>>;

@@ -10,6 +10,7 @@ import { payments } from './payments.ts';
 import { photos } from './photos.ts';
 import { placePhotos } from './place-photos.ts';
 import { quoteLife, sentQuotes } from './quote-life.ts';
+import { quoteList } from './quote-list.ts';
 import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
@@ -25,6 +26,7 @@ export function createRepos(db: Database, actor: Actor) {
 		countBacks: countBacks(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
+		quoteList: quoteList(db, actor),
 		quoteLife: quoteLife(db, actor),
 		payments: payments(db, actor),
 		papers: papers(db, actor),

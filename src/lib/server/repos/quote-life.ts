@@ -241,7 +241,8 @@ export function sentQuotes(db: Database, actor: Actor) {
 					said = { name, choice, total: chosen.total.minor };
 				} else said = { text: answer.text };
 				const about = { quoteId: issue.quoteId, issueId: issue.id };
-				await happened(tx, actor, { ...about, event: answer.event, at: now, said });
+				const { event } = answer;
+				await happened(tx, actor, { ...about, event, at: now, said });
 				await tx
 					.update(quote)
 					.set({ state: next, changedBy })

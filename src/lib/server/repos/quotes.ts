@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, max, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, max, ne } from 'drizzle-orm';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import {
 	frozenOwnerSchema,
@@ -52,87 +52,11 @@ export interface Quote extends QuoteDraft {
 	} | null;
 }
 
-export interface QuoteRow {
-	readonly id: string;
-	readonly number: number;
-	readonly clientName: string;
-	readonly eventDate: string | null;
-	readonly state: QuoteState;
-	readonly occasion: string;
-	readonly frozenTotal: number | null;
-	readonly lineCount: number;
-}
-
-export interface QuoteQuery {
-	readonly search?: string;
-	readonly page?: number;
-	readonly today?: string;
-}
-
-export interface QuotePage {
-	readonly rows: readonly QuoteRow[];
-	/** How many there are of what was looked for. */
-	readonly all: number;
-	readonly page: number;
-	readonly pages: number;
-}
-
-/** Quotes a page shows. */
-export const QUOTE_PAGE = 50;
-
 /** Quotes: drafts that change, and sent ones that never do. */
 export function quotes(db: Database, actor: Actor) {
 	const { workspace: workspaceId, person: changedBy } = actor;
 	const one = (id: string) => and(eq(quote.workspaceId, workspaceId), eq(quote.id, id));
 	return {
-		/**
-		 * A page of quotes: what is due next first, then undated ones, then past ones, the latest first. Every word of a
-		 * search is looked for in client, occasion, venue and number.
-		 * @param today a calendar day, `YYYY-MM-DD`
-		 */
-		async list({ search = '', page = 1, today = '0000-00-00' }: QuoteQuery = {}): Promise<QuotePage> {
-			const words = search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
-			const text = sql`lower(${client.name} || ' ' || json_extract(${quote.terms}, '$.occasion') || ' ' || json_extract(${quote.terms}, '$.venue') || ' ' || ${quote.number})`;
-			const found = and(
-				eq(quote.workspaceId, workspaceId),
-				...words.map((w) => sql`instr(${text}, ${w}) > 0`)
-			);
-			const joined = and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId));
-			const counted = await db.read
-				.select({ n: count() })
-				.from(quote)
-				.innerJoin(client, joined)
-				.where(found)
-				.get();
-			const all = counted?.n ?? 0;
-			const pages = Math.max(1, Math.ceil(all / QUOTE_PAGE));
-			const at = Math.min(pages, Math.max(1, page));
-			const rows = await db.read
-				.select({
-					id: quote.id,
-					number: quote.number,
-					clientName: client.name,
-					eventDate: quote.eventDate,
-					state: quote.state,
-					occasion: sql<string>`json_extract(${quote.terms}, '$.occasion')`,
-					frozenTotal: sql<
-						number | null
-					>`(SELECT json_extract(${quoteIssue.frozen}, '$.total.minor') FROM ${quoteIssue} WHERE ${quoteIssue.workspaceId} = ${quote.workspaceId} AND ${quoteIssue.quoteId} = ${quote.id} ORDER BY ${quoteIssue.number} DESC LIMIT 1)`,
-					lineCount: sql<number>`(SELECT count(*) FROM ${quoteLine} WHERE ${quoteLine.workspaceId} = ${quote.workspaceId} AND ${quoteLine.quoteId} = ${quote.id})`
-				})
-				.from(quote)
-				.innerJoin(client, joined)
-				.where(found)
-				.orderBy(
-					sql`CASE WHEN ${quote.eventDate} IS NULL THEN 1 WHEN ${quote.eventDate} >= ${today} THEN 0 ELSE 2 END`,
-					sql`CASE WHEN ${quote.eventDate} >= ${today} THEN ${quote.eventDate} END`,
-					desc(quote.eventDate),
-					desc(quote.number)
-				)
-				.limit(QUOTE_PAGE)
-				.offset((at - 1) * QUOTE_PAGE);
-			return { rows, all, page: at, pages };
-		},
 		async find(id: string): Promise<Quote | undefined> {
 			const row = await db.read
 				.select({ quote, clientName: client.name })

@@ -188,12 +188,12 @@ describe('sending a quote', () => {
 			); // prettier-ignore
 		const seen = new Set<string>();
 		for (let page = 1; page <= 11; page++)
-			for (const row of (await repos.quotes.list({ page, today: '2027-12-01' })).rows) seen.add(row.id);
-		expect([seen.size, (await repos.quotes.list()).pages]).toEqual([521, 11]);
-		const found = await repos.quotes.list({ search: 'library EVENT e519' });
+			for (const row of (await repos.quoteList.page({ page, today: '2027-12-01' })).rows) seen.add(row.id);
+		expect([seen.size, (await repos.quoteList.page()).pages]).toEqual([521, 11]);
+		const found = await repos.quoteList.page({ search: 'library EVENT e519' });
 		expect(found.rows.map((r) => r.id)).toEqual(['many-519']);
-		expect((await repos.quotes.list({ search: '100 %_' })).all).toBe(0);
-		expect((await repos.quotes.list({ page: 9999 })).page).toBe(11);
+		expect((await repos.quoteList.page({ search: '100 %_' })).all).toBe(0);
+		expect((await repos.quoteList.page({ page: 9999 })).page).toBe(11);
 	});
 });
 

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { askBeforeLeaving, unsaved } from '$lib/features/shell/unsaved.ts';
+	import SizingWays from '$lib/features/timing/SizingWays.svelte';
 	import Stopwatch from '$lib/features/timing/Stopwatch.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
@@ -77,24 +78,7 @@
 				two at once and tie them together
 				<span class="text-muted">(sizing and tying take two thirds)</span></label
 			>
-			<div class="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13.5px]">
-				<span>Against the hole, which is 1:</span>
-				{#each data.told as method (method)}
-					<label class="flex items-center gap-2"
-						>{method === 'eye' ? 'by eye' : 'by strokes'}{@render cell(
-							`method-${method}`,
-							`Sizing by ${method}, against the hole`,
-							'w-16'
-						)}</label
-					>
-				{/each}
-			</div>
-			{#each data.told as method (method)}{#if errors[`method-${method}`]}<p
-						class="text-[13px] text-bad"
-						role="alert"
-					>
-						{errors[`method-${method}`]}
-					</p>{/if}{/each}
+			<SizingWays told={data.told} {values} {errors} />
 			<div class="relative overflow-x-auto">
 				<table class="w-full text-[13.5px]">
 					<thead>

@@ -1,0 +1,206 @@
+import type { Browser, Page } from '@playwright/test';
+import { expect, figure, test } from './app.ts';
+
+const region = (page: Page, name: string | RegExp) => page.getByRole('region', { name });
+const isSaved = (page: Page) => expect(page.locator('[data-name=quote-state]')).toHaveText('saved');
+
+/** The client's phone. @param script whether it runs scripts */
+const phone = async (browser: Browser, script = true) => {
+	const context = await browser.newContext({
+		viewport: { width: 390, height: 800 },
+		hasTouch: true,
+		javaScriptEnabled: script
+	});
+	return context.newPage();
+};
+
+/** A draft of a design for a client, as from the Bench. */
+async function draft(page: Page, client: string, design = 'hive-column') {
+	await page.goto(`/quotes?with=${design}`);
+	await page.getByLabel('Client').fill(client);
+	await page.getByRole('button', { name: 'New quote' }).click();
+	await page.waitForURL(/\/quotes\/[\w-]+$/);
+	await expect(figure(page, 'total')).not.toHaveText('—');
+}
+async function send(page: Page): Promise<string> {
+	await isSaved(page);
+	await page.getByRole('button', { name: 'Send', exact: true }).click();
+	const link = page.locator('[data-name=client-link]');
+	const even = page.getByRole('button', { name: 'Send it all the same' });
+	await expect(link.or(even).first()).toBeVisible({ timeout: 20_000 });
+	if (await even.isVisible()) await even.click();
+	await expect(page.locator('[data-name=state]')).toHaveText('sent', { timeout: 20_000 });
+	return new URL((await link.textContent())!).pathname;
+}
+
+test('asked, quoted with choices, seen, a question, written anew, a yes with an extra, a card turned down, paid, invoiced, the rest', async ({
+	page,
+	browser,
+	app
+}) => {
+	test.setTimeout(120_000);
+	await draft(page, 'Wickwater Rowing Club');
+	await page.getByLabel('Event date').fill('2028-08-19');
+	await page.getByLabel('Occasion').fill('Summer regatta');
+	await page.getByRole('button', { name: 'Add a design' }).click();
+	await page.getByLabel('Look for a design to add').fill('loaf arch');
+	await page
+		.getByRole('group', { name: 'Designs to add' })
+		.getByRole('button', { name: 'Loaf arch' })
+		.click();
+	const arch = page.getByRole('group', { name: 'Loaf arch' });
+	await arch.getByText('heading, note, choice').click();
+	await arch.getByLabel('It is').selectOption('an extra the client may tick');
+	await arch.getByLabel('Under the heading').fill('entrance');
+	await expect(arch.locator('[data-name=line-amount]')).toHaveText('not chosen');
+	await page.getByRole('button', { name: 'Add a line of your own' }).click();
+	const own = page.getByRole('group', { name: 'a line of your own' });
+	await expect(own.getByLabel('What the client reads')).toBeFocused();
+	await expect(own.getByText('What is it? Type what the client reads.')).toBeVisible();
+	await own.getByLabel('What the client reads').fill('Design fee');
+	const fee = page.getByRole('group', { name: 'Design fee' });
+	await fee.getByLabel('Price of one').fill('40');
+	await expect(fee.locator('[data-name=line-amount]')).toHaveText('40.00');
+	await page.getByRole('button', { name: 'Up: Design fee' }).click();
+	const glance = region(page, 'What may be chosen, for you only');
+	await expect(glance.getByRole('row', { name: /with Loaf arch/ })).toBeVisible();
+	const first = await send(page);
+
+	const client = await phone(browser);
+	await client.goto(`${app.url}${first}`);
+	await expect(client.getByText('Design fee', { exact: true })).toBeVisible();
+	await client.getByLabel('Ask us something').fill('Could it be in blue?');
+	await client.getByRole('button', { name: 'Ask' }).click();
+	await expect(client.getByText('Could it be in blue?').first()).toBeVisible();
+
+	await page.reload();
+	await expect(page.locator('[data-name=state]')).toHaveText('seen');
+	await expect(page.locator('[data-name=due]')).toContainText('asked a question');
+	await page.getByLabel('Your answer').fill('It could: see the new offer.');
+	await page.getByRole('button', { name: 'Answer', exact: true }).click();
+	await expect(page.getByLabel('Your answer')).toHaveCount(0);
+	await page.getByRole('button', { name: 'Write it anew' }).click();
+	await expect(page.locator('[data-name=state]')).toHaveText('revision 2, being written');
+
+	await client.getByLabel('Your name').fill('Rowena Pike');
+	await client.getByRole('button', { name: 'Yes, please' }).click();
+	await expect(client.getByText('This offer was written anew since.').first()).toBeVisible();
+
+	await page.getByRole('group', { name: 'Hive column' }).getByLabel('How many').fill('2');
+	const second = await send(page);
+	expect(second).not.toBe(first);
+	await expect(region(page, 'Revisions')).toContainText('Hive column');
+	await expect(region(page, 'Revisions')).toContainText('2 × for');
+
+	await client.goto(`${app.url}${second}`);
+	const before = await client.locator('[data-name=as-chosen]').textContent();
+	const answered = client.waitForResponse((r) => r.url().includes('/total?'));
+	await client.getByLabel(/Loaf arch/).check();
+	await answered;
+	await expect(client.locator('[data-name=as-chosen]')).not.toHaveText(before!);
+	const chosen = await client.locator('[data-name=as-chosen]').textContent();
+	await client.getByRole('button', { name: 'Yes, please' }).click();
+	await expect(client.getByText('Who says yes? Type your name.')).toBeVisible();
+	await expect(client.getByLabel(/Loaf arch/)).toBeChecked();
+	await client.getByLabel('Your name').fill('Rowena Pike');
+	await client.getByRole('button', { name: 'Yes, please' }).click();
+	await expect(client.getByRole('heading', { name: 'Thank you, Rowena Pike' })).toBeVisible();
+	await expect(client.locator('[data-name=total]')).toContainText(chosen!);
+	const day = await client.request.get(`${app.url}${second}/the-day.ics`);
+	expect(await day.text()).toContain('DTSTART;VALUE=DATE:20280819');
+
+	const paying = region(client, 'Paying');
+	await paying.getByLabel('a card that is turned down').check();
+	await paying.getByRole('button', { name: /^Pay/ }).click();
+	await expect(paying).toContainText('nothing was charged');
+	await paying.getByLabel('a card that works').check();
+	await paying.getByRole('button', { name: /^Pay/ }).dblclick();
+	await expect(paying.locator('[data-name=paid]')).toBeVisible();
+
+	await page.reload();
+	await expect(page.locator('[data-name=state]')).toHaveText('accepted');
+	await page.getByRole('button', { name: 'Write the invoice' }).click();
+	await expect(region(page, 'Papers')).toContainText('Invoice INV-');
+	await expect(region(page, 'Outbox')).toContainText('no address yet');
+	await region(page, 'Outbox')
+		.getByRole('link', { name: /^Invoice/ })
+		.click();
+	await expect(page.locator('[data-name=mail]')).toContainText('Attached is our invoice');
+	const xml = await page.request.get((await page.goBack(), await region(page, 'Papers').getByRole('link', { name: 'UBL' }).getAttribute('href'))!); // prettier-ignore
+	expect(await xml.text()).toContain('<cbc:InvoiceTypeCode>380</cbc:InvoiceTypeCode>');
+
+	await client.reload();
+	await paying.getByLabel('a bank that answers later').check();
+	await paying.getByRole('button', { name: /^Pay/ }).click();
+	await expect(paying).toContainText('is on its way');
+	await page.reload();
+	await page.getByRole('button', { name: 'It has come' }).click();
+	await expect(page.locator('[data-name=order-sums]')).toContainText('left $0.00');
+	await client.reload();
+	await expect(paying).toContainText('All is paid');
+	await client.context().close();
+});
+
+test('a phone without scripts reads, chooses, says yes and pays; a link with another letter opens nothing', async ({
+	page,
+	browser,
+	app
+}) => {
+	await draft(page, '<script>alert(1)</script> & Daughters');
+	await page.getByLabel('Levels to choose from').fill('Good');
+	await expect(page.getByText('One level is no choice.')).toBeVisible();
+	await page.getByLabel('Levels to choose from').fill('Good, Better');
+	await page.getByRole('button', { name: 'Add a line of your own' }).click();
+	const own = page.getByRole('group', { name: 'a line of your own' });
+	await own.getByLabel('What the client reads').fill('Lights');
+	const lights = page.getByRole('group', { name: 'Lights' });
+	await lights.getByLabel('Price of one').fill('25');
+	await lights.getByText('heading, note, choice').click();
+	await lights.getByLabel('Good').uncheck();
+	const path = await send(page);
+
+	const client = await phone(browser, false);
+	const other = path.slice(0, -1) + (path.endsWith('A') ? 'B' : 'A');
+	expect((await client.request.get(`${app.url}${other}`)).status()).toBe(404);
+	await client.goto(`${app.url}${path}`);
+	await client.getByLabel('Your name').fill('Ada');
+	await client.getByRole('button', { name: 'Yes, please' }).click();
+	await expect(client.getByText('Choose one of Good, Better first.')).toBeVisible();
+	await client.getByLabel('Better').check();
+	await client.getByRole('button', { name: 'What it comes to' }).click();
+	await expect(client.getByText('Lights', { exact: true })).toBeVisible();
+	await expect(client.getByText('<script>alert(1)</script> & Daughters').first()).toBeVisible();
+	await client.getByLabel('Your name').fill('Ada');
+	await client.getByRole('button', { name: 'Yes, please' }).click();
+	await expect(client.getByRole('heading', { name: 'Thank you, Ada' })).toBeVisible();
+	await client.getByRole('button', { name: /^Pay/ }).click();
+	await expect(client.locator('[data-name=paid]')).toBeVisible();
+	const html = await client.content();
+	expect(html).not.toMatch(/margin|profit|versionId/i);
+	await client.context().close();
+});
+
+test('a client’s card: wrong e-mail, saved, two that are one merged after a look at both', async ({
+	page
+}) => {
+	await draft(page, 'Quayside Diner');
+	await draft(page, 'Quayside Dinner');
+	await page.goto('/clients?search=quayside');
+	await page.getByRole('link', { name: /Quayside Dinner/ }).click();
+	await page.getByLabel('E-mail').fill('not an address');
+	await page.getByLabel('Allergies (latex)').fill('latex: the cook');
+	await page.locator('form[action="?/save"]').evaluate((f: HTMLFormElement) => (f.noValidate = true));
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('looks like name@place.example')).toBeVisible();
+	await expect(page.getByLabel('Allergies (latex)')).toHaveValue('latex: the cook');
+	await page.getByLabel('E-mail').fill('cook@quayside.example');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await page.getByLabel('Is really').selectOption({ label: 'Quayside Diner' });
+	await page.getByRole('button', { name: 'Look at both' }).click();
+	await expect(page.getByText('cook@quayside.example').last()).toBeVisible();
+	await page.getByRole('button', { name: 'Make them one' }).click();
+	await expect(page.getByRole('heading', { name: 'Quayside Diner', exact: true })).toBeVisible();
+	await expect(page.getByLabel('E-mail')).toHaveValue('cook@quayside.example');
+	await expect(region(page, 'Quotes').getByRole('listitem')).toHaveCount(2);
+});
