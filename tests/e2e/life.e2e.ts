@@ -204,3 +204,32 @@ test('a client’s card: wrong e-mail, saved, two that are one merged after a lo
 	await expect(page.getByLabel('E-mail')).toHaveValue('cook@quayside.example');
 	await expect(region(page, 'Quotes').getByRole('listitem')).toHaveCount(2);
 });
+
+test('from the phone: two pieces, a day and the way there become a draft with one press', async ({
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 800 });
+	await page.goto('/quick');
+	await page.getByLabel('How many').fill('2');
+	await page.getByRole('button', { name: 'Put it on a quote' }).click();
+	await page.getByLabel('Design', { exact: true }).selectOption({ label: 'Loaf arch' });
+	await expect(page.getByLabel('How many')).toBeEnabled();
+	await page.getByLabel('How many').fill('1');
+	await page.getByRole('button', { name: 'Put this one with them' }).click();
+	const together = page.locator('[data-name=together]');
+	const near = await together.textContent();
+	await page.getByLabel('Miles, one way').fill('far');
+	await expect(page.getByRole('button', { name: 'Make the draft' })).toBeDisabled();
+	await page.getByLabel('Miles, one way').fill('40');
+	await expect(together).not.toHaveText(near!);
+	const said = await together.textContent();
+	await page.getByRole('button', { name: 'Make the draft' }).click();
+	await expect(page.getByText('Who is it for? Type a name.')).toBeVisible();
+	await expect(together).toHaveText(said!);
+	await page.getByLabel('Client').fill('Slipway Café');
+	await page.getByLabel('Day').fill('2028-07-03');
+	await page.getByRole('button', { name: 'Make the draft' }).click();
+	await page.waitForURL(/\/quotes\/[\w-]+$/);
+	await expect(page.getByLabel('Event date')).toHaveValue('2028-07-03');
+	await expect(figure(page, 'total')).toHaveText(said!.replace('$', ''));
+});

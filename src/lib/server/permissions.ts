@@ -81,7 +81,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/clients': { load: 'quote' },
 	'/clients/[client]': { load: 'quote', save: 'quote', merge: 'quote', forget: 'quote' },
 	'/clients/[client]/card.json': { GET: 'quote' },
-	'/quick': { load: 'quote' },
+	'/quick': { load: 'quote', draft: 'quote' },
 	'/settings/work': {
 		load: 'settings',
 		save: 'settings',

@@ -13,12 +13,17 @@
 	import ColourPick from '../colours/ColourPick.svelte';
 	import MiniPicture from '../picture/MiniPicture.svelte';
 	import { minorText } from '../pricing/study-words.ts';
+	import QuickQuote from './QuickQuote.svelte';
 	import { Quick, type QuickData } from './quick.svelte.ts';
 
 	interface Props {
 		data: QuickData;
+		/** Names to choose from. */
+		clients: readonly string[];
+		/** A draft that was not made, and why. */
+		failed?: { readonly client: string; readonly trouble: string } | undefined;
 	}
-	let { data }: Props = $props();
+	let { data, clients, failed }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const quick = new Quick(data);
 	let margin = $state(false);
@@ -202,4 +207,5 @@
 		{quick.waiting ? 'reading that design …' : copied}
 	</p>
 	{#if copied && quick.ok}<p class="text-[13px] select-all" data-name="copied">{quick.text}</p>{/if}
+	<QuickQuote {quick} {clients} {failed} />
 </div>

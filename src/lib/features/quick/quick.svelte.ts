@@ -12,7 +12,9 @@ import { MEASURE_WORDS } from '../../core/document/measure.ts';
 import { leadSize } from '../../core/recipe/scale.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { parseLength } from '../../core/units/length.ts';
-import { parseCount } from '../../core/units/number.ts';
+import { AS_USUAL, MOST_MILES } from '../../core/labour/job.ts';
+import { plainTerms, priceQuote, quoteItems } from '../../core/quote/quote.ts';
+import { parseBounded, parseCount } from '../../core/units/number.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { RecipeBook, type RecipePage } from '../quotes/recipe-book.svelte.ts';
 import { leastText } from '../bench/tape-words.ts';
@@ -23,6 +25,18 @@ export interface QuickData extends RecipePage {
 	readonly settings: Settings;
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
+}
+
+/** A piece that is to be on a quote. */
+export interface QuickPiece {
+	readonly id: string;
+	readonly versionId: string;
+	readonly colourwayId: string | null;
+	readonly sizeId: string | null;
+	readonly quantity: number;
+	readonly name: string;
+	/** What was asked of it that no kept version says: told to herself, to be made on the Bench. */
+	readonly asked: string;
 }
 
 /** “How much for two of those in blue, six feet tall?” Holds the choices; every number comes from the core. */
@@ -158,6 +172,53 @@ export class Quick {
 		if (this.waiting) return null;
 		const { assembly } = this.tally;
 		return !isBare(assembly) ? drawAssembly(assembly, { catalogue: this.#catalogue, view: 'front' }) : null;
+	});
+	/** Pieces that are to be on a quote, as they were chosen one after the other. */
+	pieces = $state.raw<readonly QuickPiece[]>([]);
+	/** Puts what is chosen with them. */
+	keep() {
+		const quantity = this.#wanted.quantity;
+		if (!this.ok || quantity === undefined) return;
+		const [kind, id = ''] = this.colour.split(':');
+		const asked = [
+			kind === 'main' ? `${this.mainSlot?.name ?? 'main'} in ${this.#asked.words}` : '',
+			this.height.trim() ? `${this.height.trim()} tall` : ''
+		]
+			.filter(Boolean)
+			.join(', ');
+		const piece: QuickPiece = {
+			id: crypto.randomUUID(),
+			versionId: this.design,
+			colourwayId: kind === 'way' ? id : null,
+			sizeId: this.size || null,
+			quantity,
+			name: this.recipe.name,
+			asked
+		};
+		this.pieces = [...this.pieces, piece];
+	}
+	drop(id: string) {
+		this.pieces = this.pieces.filter((p) => p.id !== id);
+	}
+	/** Miles one way; blank is as a usual job. */
+	miles = $state('');
+	readonly milesTrouble = $derived.by(() => {
+		if (this.miles.trim() === '') return '';
+		const read = parseBounded(this.miles, { what: 'The way there', min: 0, max: MOST_MILES });
+		return read.ok ? '' : read.say;
+	});
+	/** All of them as one job; undefined where there are none, or it has no price. */
+	readonly together = $derived.by(() => {
+		if (this.pieces.length === 0 || this.milesTrouble) return undefined;
+		const { rates } = this.data.settings;
+		const miles = this.miles.trim() === '' ? null : Number(this.miles.replace(',', '.'));
+		const terms = { ...plainTerms(rates), job: miles === null ? null : { ...AS_USUAL, miles } };
+		const items = quoteItems(
+			this.pieces.map((p) => ({ ...p, way: null })),
+			(id) => this.#book.version(id)
+		);
+		const { price, cost } = priceQuote(items, terms, this.#context);
+		return price.status === 'priced' ? { price, unknown: cost.unknown } : undefined;
 	});
 	get bad() {
 		if (this.waiting) return [];
