@@ -5,6 +5,7 @@ import { drawAssembly } from '../src/lib/core/scene/draw-list.ts';
 import { boxHeight, svgOf } from '../src/lib/core/scene/svg.ts';
 import { assemble } from '../src/lib/core/assembly/assemble.ts';
 import { demoDesigns, PHOTOGRAPHED } from './demo/designs.ts';
+import { HALL } from './demo/life.ts';
 import { demoRecipe } from './demo/load.ts';
 import { colours, stockRows } from './demo/stock.ts';
 
@@ -32,6 +33,17 @@ try {
 		writeFileSync(`scripts/demo/photos/${design}.jpg`, photo);
 		console.log(`${design}: ${Math.round(photo.length / 1024)} KB`);
 	}
+	// A made-up hall, drawn here: its door is 6 ft 8 in tall, from a third down to where the wall ends.
+	const { door, size } = HALL;
+	const hall = await browser.newPage({ viewport: size });
+	await hall.setContent(`<body style="margin:0;height:100vh;position:relative;background:linear-gradient(#ded8cb 0 ${door.foot}px,#a08c6e ${door.foot}px,#8b775b)">
+		<div style="position:absolute;left:0;right:0;top:${door.foot - 10}px;height:10px;background:#f4f0e6"></div>
+		<div style="position:absolute;left:${door.x - 62}px;top:${door.top}px;width:124px;height:${door.foot - door.top}px;background:#6f8577;border:8px solid #f4f0e6;border-bottom:0;box-sizing:border-box"></div>
+		<div style="position:absolute;left:${door.x + 34}px;top:${(door.top + door.foot) / 2}px;width:10px;height:10px;border-radius:5px;background:#d9b65c"></div>
+		<div style="position:absolute;right:70px;top:150px;width:210px;height:150px;background:#b9d3e0;border:9px solid #f4f0e6"></div></body>`);
+	const place = await hall.screenshot({ type: 'jpeg', quality: 80 });
+	writeFileSync('scripts/demo/photos/hall.jpg', place);
+	console.log(`hall: ${Math.round(place.length / 1024)} KB`);
 } finally {
 	await browser.close();
 }

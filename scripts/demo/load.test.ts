@@ -6,6 +6,7 @@ import { settingsSchema } from '../../src/lib/core/workspace/settings.schema.ts'
 import { tally } from '../../src/lib/core/tally/tally.ts';
 import { createRepos } from '../../src/lib/server/repos/index.ts';
 import { contextOf, loadLibrary, loadStudio } from '../../src/lib/server/services/studio.ts';
+import { QUOTE_STATES } from '../../src/lib/core/quote/states.ts';
 import { yearOf } from '../../src/lib/core/study/charged.ts';
 import { demoDesigns } from './designs.ts';
 import { demoRecipe, loadDemo } from './load.ts';
@@ -24,7 +25,7 @@ describe('the invented studio', () => {
 	test('has what the product promises: 60 materials, 3 suppliers, its designs and quotes', async () => {
 		expect(loaded.materials).toBeGreaterThanOrEqual(60);
 		expect(suppliers).toHaveLength(3);
-		expect(loaded.quotes).toBe(25);
+		expect(loaded.quotes).toBe(40);
 		const repos = createRepos(filled, owner);
 		const names = (await repos.designs.shelf()).map((d) => d.name);
 		for (const name of [
@@ -37,9 +38,12 @@ describe('the invented studio', () => {
 		])
 			expect(names).toContain(name);
 		const { rows } = await repos.quoteList.page({ today: NOW.toISOString().slice(0, 10) });
-		expect(rows.slice(0, 3).map((q) => q.state)).toEqual(['sent', 'draft', 'draft']);
+		expect(rows).toHaveLength(40);
+		const many = (state: string) => rows.filter((q) => q.state === state).length;
+		// 16 of the year that is over and 4 under way; one that is written anew is a draft again.
+		expect(Object.fromEntries(QUOTE_STATES.map((s) => [s, many(s)]))).toEqual({ draft: 5, sent: 3, seen: 4, accepted: 20, declined: 7, lapsed: 0, cancelled: 1 }); // prettier-ignore
 		const sent = await repos.orders.sent();
-		expect(sent.length).toBe(23);
+		expect(sent.length).toBe(36);
 		expect((await repos.orders.sent('quote-regatta')).map((s) => s.id)).not.toContain('quote-regatta');
 		expect((await repos.orders.won()).won['Tidewick Library']).toBe(3);
 		const elsewhere = createRepos(filled, { ...owner, workspace: 'another' });
@@ -48,12 +52,8 @@ describe('the invented studio', () => {
 			{ won: {}, taken: {} }
 		]);
 		const year = yearOf(sent);
-		expect([year.won, year.answered]).toEqual([16, 21]);
+		expect([year.won, year.answered]).toEqual([20, 28]);
 		expect(year.ownHour).toBeGreaterThan(2000);
-		const past = rows.slice(3).map((q) => q.state);
-		expect(['accepted', 'declined', 'sent'].map((s) => past.filter((p) => p === s).length)).toEqual([
-			16, 5, 1
-		]);
 	});
 	test('loaded twice it is there once, to the row', async () => {
 		const db = filled;
@@ -86,7 +86,8 @@ describe('the invented studio', () => {
 			// A link is drawn by lot, and the stamp counts that somebody looked.
 			return (await dumpRows(url))
 				.filter((row) => !row.startsWith('INSERT INTO "workspace"'))
-				.map((row) => row.replace(/'[\w-]{32}'/g, "'a link'"));
+				.map((row) => row.replace(/'[\w-]{32}'/g, "'a link'"))
+				.map((row) => (row.startsWith('INSERT INTO "message"') ? row.replace(/'From:[^]*/, '') : row));
 		};
 		expect(await rows(db)).toEqual(await rows(filled));
 	});

@@ -22,6 +22,7 @@ import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
 import type { DemoDesign } from './design.ts';
 import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
+import { loadLife } from './life.ts';
 import { jobOfKind, PAST_QUOTES } from './quotes.ts';
 import { settings } from './settings.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
@@ -243,7 +244,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		});
 		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
 	}
-	return wanted.length + PAST_QUOTES.length;
+	return wanted.length + PAST_QUOTES.length + (await loadLife(repos, today));
 }
 
 /** The quotes of the last year, each sent three weeks before its day and answered a few days later. */

@@ -70,7 +70,7 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 					const raw: RawQuote = {
 					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
 					discountKind: 'none', discount: '', deposit: '30', note: '', job: { ...NO_RAW_JOB, miles: quantity, minutes: { load: quantity } }, ...fields,
-					levels: '', self: '',
+					levels: '', self: '', place: null,
 					lines: [
 						{ ...PLAIN_LINE, id: 'l', versionId: 'v', quantity, way: 'margin', percent: quantity },
 						{ ...PLAIN_LINE, id: 't', versionId: '', label: 'parking', quantity, price: quantity, cost: quantity }

@@ -70,7 +70,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 		copy: 'quote',
 		invoice: 'quote',
 		credit: 'quote',
-		settle: 'quote'
+		settle: 'quote',
+		place: 'quote'
 	},
 	'/quotes/[quote]/paper/[paper]': { GET: 'quote' },
 	'/quotes/[quote]/message/[message]': { GET: 'quote' },

@@ -15,6 +15,7 @@ import {
 	type FrozenOffer,
 	type FrozenQuote
 } from './frozen.ts';
+import { freezePlace } from './place.ts';
 import type { Offer } from './offers.ts';
 import type { PricedQuote, QuotedLine, QuoteTerms } from './quote.ts';
 
@@ -47,6 +48,7 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 	if (price.status === 'refused') return undefined;
 	const all = linesOf(input);
 	const ids = all.map(({ id }) => id);
+	const place = terms.place && freezePlace(terms.place, (id) => ids.indexOf(id));
 	const hazards = priced.lines.flatMap((line) =>
 		hazardsOf({ ...line.tally, overall: line.tally.assembly.overall.usual })
 	);
@@ -79,6 +81,7 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		...(offers
 			? { offers: offers.map((o) => freezeOffer(o, ids, terms)), depositPercent: terms.deposit }
 			: {}),
+		...(place ? { place } : {}),
 		...(input.exempt ? { exempt: input.exempt } : {}),
 		...(input.revision && input.revision > 1 ? { revision: input.revision } : {})
 	};

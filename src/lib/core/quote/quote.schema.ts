@@ -12,6 +12,7 @@ import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
 import type { ClientChoice } from './choices.ts';
 import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
 import { QUOTE_STATES } from './states.ts';
+import type { Place, RawPlace } from './place.ts';
 import { MOST_LEVELS } from './choices.ts';
 import type { LineWay, QuoteTerms } from './quote.ts';
 
@@ -23,6 +24,26 @@ export const lineWaySchema = z.union([
 	z.literal('quote'),
 	z.strictObject({ method: z.enum(LINE_METHODS), percent: percentSchema })
 ]) satisfies z.ZodType<LineWay, unknown>;
+
+const share = z.number().min(-0.5).max(1.5);
+const point = z.tuple([share, share]);
+const placed = {
+	photo: idSchema,
+	width: z.number().int().min(1).max(100_000),
+	height: z.number().int().min(1).max(100_000),
+	from: point,
+	to: point,
+	pieces: z.array(z.strictObject({ line: idSchema, x: share, y: share, turned: z.boolean() })).max(100)
+};
+const placeSchema = z.strictObject({ ...placed, mm: z.number().min(1).max(100_000) }) satisfies z.ZodType<
+	Place,
+	unknown
+>;
+/** Guards {@link RawPlace} in what the builder posts. */
+export const rawPlaceSchema = z.strictObject({ ...placed, known: z.string().max(40) }) satisfies z.ZodType<
+	RawPlace,
+	unknown
+>;
 
 /** Guards {@link QuoteTerms}: the JSON column and the quote builder. */
 export const quoteTermsSchema = z.strictObject({
@@ -51,6 +72,7 @@ export const quoteTermsSchema = z.strictObject({
 		.optional(),
 	job: jobPlanSchema.nullable().optional(),
 	self: z.string().max(2000).optional(),
+	place: placeSchema.optional(),
 	levels: z.array(level).max(MOST_LEVELS).optional(),
 	about: z
 		.record(

@@ -185,6 +185,7 @@ describe('the fields of a quote', () => {
 		height: '',
 		levels: '',
 		self: '',
+		place: null,
 		lines: [{ ...PLAIN_LINE, id: 'l', versionId: 'd.1', quantity: '2' }]
 	};
 	const read = (change: Partial<RawQuote>) =>

@@ -18,6 +18,7 @@ import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
+import type { Place } from './place.ts';
 import {
 	chosenIds,
 	inOrder,
@@ -51,6 +52,8 @@ export interface QuoteTerms extends Offered {
 	readonly job?: JobPlan | null | undefined;
 	/** For the owner alone. */
 	readonly self?: string | undefined;
+	/** The client's place with the pieces in it. */
+	readonly place?: Place | undefined;
 }
 
 /** The weather a quote reckons with: what balloons sized at the studio become there. */

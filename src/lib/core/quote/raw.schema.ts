@@ -1,6 +1,7 @@
 import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { SUNS } from '../gas/heat.ts';
+import { rawPlaceSchema } from './quote.schema.ts';
 import { MINUTED, NO_RAW_JOB, type RawJob } from './read-job.ts';
 import type { RawQuote } from './read-form.ts';
 
@@ -44,6 +45,7 @@ export const rawQuoteSchema = z.strictObject({
 		})
 		.optional()
 		.transform((own): RawJob => own ?? NO_RAW_JOB),
+	place: rawPlaceSchema.nullable().default(null),
 	levels: text(300).default(''),
 	self: text(2000).default(''),
 	lines: z

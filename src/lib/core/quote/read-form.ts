@@ -13,6 +13,7 @@ import { printMoney, printNumber } from '../units/print-number.ts';
 import { inUnit } from '../units/quantity.ts';
 import { rational, rationalText } from '../units/rational.ts';
 import { isUsual, printJob, readJob, type JobField, type RawJob } from './read-job.ts';
+import { readKnown, type Place, type RawPlace } from './place.ts';
 import type { QuoteTerms } from './quote.ts';
 import {
 	printLines,
@@ -56,10 +57,12 @@ export interface RawQuote {
 	readonly levels: string;
 	/** For the owner alone. */
 	readonly self: string;
+	/** The client's place; null is none. */
+	readonly place: RawPlace | null;
 	readonly lines: readonly RawLine[];
 }
 
-export type QuoteField = Exclude<keyof RawQuote, 'lines' | 'job'> | JobField | LineField;
+export type QuoteField = Exclude<keyof RawQuote, 'lines' | 'job' | 'place'> | 'known' | JobField | LineField;
 
 export interface ReadQuote {
 	readonly client: string;
@@ -94,6 +97,8 @@ export function readQuote(
 	if (typeof levels === 'string') errors.levels = levels;
 	const own = readLines(raw.lines, typeof levels === 'string' ? [] : levels, context);
 	Object.assign(errors, own.errors);
+	const mm = raw.place ? readKnown(raw.place.known, 'ft', style) : 0;
+	if (typeof mm === 'string') errors.known = mm;
 	const job = readJob(raw.job, context);
 	Object.assign(errors, job.errors);
 	if (!read.ok || Object.keys(errors).length > 0) return { errors };
@@ -116,6 +121,7 @@ export function readQuote(
 		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height },
 		job: isUsual(raw.job) ? null : job.plan,
 		...(raw.self.trim() ? { self: raw.self } : {}),
+		...(raw.place && typeof mm === 'number' ? { place: placeOf(raw.place, mm) } : {}),
 		...own.offered
 	};
 	return {
@@ -204,6 +210,7 @@ export function printQuote(
 		job: printJob(terms.job, style),
 		levels: (terms.levels ?? []).join(', '),
 		self: terms.self ?? '',
+		place: terms.place ? printPlace(terms.place, style) : null,
 		lines: printLines(lines, terms, style)
 	};
 }
@@ -224,3 +231,16 @@ function height(metres: number, style: NumberStyle): string {
 const isWhole = (value: number): boolean => Math.abs(value - Math.round(value)) < 1e-9;
 const millionths = (value: number, style: NumberStyle): string =>
 	printNumber(rational(Math.round(value * 1e6), 1_000_000), style);
+
+function placeOf(raw: RawPlace, mm: number): Place {
+	const { photo, width, height, from, to, pieces } = raw;
+	return { photo, width, height, from, to, mm, pieces };
+}
+
+/** A place as its fields are filled: its measure in inches where it is a number of them, so that it reads back the same. */
+function printPlace({ mm, ...rest }: Place, style: NumberStyle): RawPlace {
+	const inches = Math.round((mm / 25.4) * 1e6) / 1e6;
+	const known =
+		Math.abs(inches * 25.4 - mm) < 1e-9 ? `${millionths(inches, style)} in` : `${millionths(mm, style)} mm`;
+	return { ...rest, known };
+}

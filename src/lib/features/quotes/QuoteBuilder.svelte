@@ -14,6 +14,7 @@
 	import QuoteDay from './QuoteDay.svelte';
 	import OfferGlance from './OfferGlance.svelte';
 	import QuoteJob from './QuoteJob.svelte';
+	import PlaceEditor from './PlaceEditor.svelte';
 	import QuoteLines from './QuoteLines.svelte';
 	import QuoteTape from './QuoteTape.svelte';
 
@@ -135,6 +136,7 @@
 			<QuoteDay {draft} />
 		</section>
 		<QuoteLines {draft} offered={data.offered} materials={data.materials} />
+		<PlaceEditor {draft} quote={data.quote.id} />
 		<QuoteJob {draft} />
 		<section class="grid grid-cols-3 gap-x-5 gap-y-3 max-sm:grid-cols-2" aria-label="Price">
 			{@render text('Delivery charge', 'delivery', {

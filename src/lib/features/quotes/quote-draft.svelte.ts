@@ -5,6 +5,8 @@ import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { isChoosing, offersOf } from '../../core/quote/offers.ts';
 import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawQuote } from '../../core/quote/read-form.ts';
+import { USUAL_DOOR } from '../../core/quote/place.ts';
+import type { NumberStyle } from '../../core/units/number.ts';
 import { LINE_FIELDS, PLAIN_LINE, type RawLine } from '../../core/quote/read-lines.ts';
 import { jobSoFar } from '../../core/quote/read-job.ts';
 import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
@@ -121,6 +123,10 @@ export class QuoteDraft {
 		const own = this.priced.lines.find((l) => l.item.id === id)?.shown;
 		return shown && own ? subtract(shown, own) : null;
 	}
+	/** How numbers are typed here. */
+	get entryStyle(): NumberStyle {
+		return { decimal: this.data.settings.decimal };
+	}
 	/** What the day does to what is on the quote. */
 	readonly day = $derived.by(() => {
 		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];
@@ -176,7 +182,15 @@ export class QuoteDraft {
 			const kept = Object.fromEntries(wrong.map((field) => [field, held[field]]));
 			return [{ ...line, ...kept, ...(wrong.includes('percent') ? { way: held.way } : {}) }];
 		});
-		return { ...(fields as unknown as RawQuote), job: jobSoFar(raw.job, this.#good.job, errors), lines };
+		// A measure that cannot be read is what it was; the photo and what stands in it are as they are.
+		const place =
+			raw.place && bad('known') ? { ...raw.place, known: this.#good.place?.known ?? USUAL_DOOR } : raw.place;
+		return {
+			...(fields as unknown as RawQuote),
+			place,
+			job: jobSoFar(raw.job, this.#good.job, errors),
+			lines
+		};
 	}
 	/** @returns whether all of it is saved */
 	async flush(): Promise<boolean> {

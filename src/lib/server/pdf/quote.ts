@@ -1,7 +1,7 @@
 import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
 import { NOTHING_CHOSEN } from '../../core/quote/choices.ts';
 import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
-import type { FrozenLine, FrozenQuote } from '../../core/quote/frozen.ts';
+import type { FrozenLine, FrozenPlace, FrozenQuote } from '../../core/quote/frozen.ts';
 import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
 import { head, sumRow } from './sheet.ts';
@@ -14,13 +14,14 @@ export interface QuoteWords {
 }
 
 /** The frozen quote as a PDF on Letter paper: pictures as vectors, bundled fonts, nothing looked up. */
-export async function quotePdf(frozen: FrozenQuote, words: QuoteWords): Promise<Buffer> {
+export async function quotePdf(frozen: FrozenQuote, words: QuoteWords, photo?: Uint8Array): Promise<Buffer> {
 	const { doc, done } = openPaper({
 		title: `Quote ${frozen.number}, ${frozen.business.name}`,
 		author: frozen.business.name,
 		made: new Date(frozen.sentAt)
 	});
 	heading(doc, frozen, words);
+	if (frozen.place && photo) place(doc, frozen, frozen.place, photo);
 	pictures(doc, frozen);
 	table(doc, frozen);
 	smallPrint(doc, frozen);
@@ -44,6 +45,29 @@ function heading(
 		]
 	});
 	if (frozen.note) say(doc, frozen.note, { size: 10.5, gap: 6 });
+}
+
+/** The client's place with the pieces in it, at the scale of what was known there. */
+function place(doc: Doc, frozen: FrozenQuote, { width, height, pieces }: FrozenPlace, photo: Uint8Array) {
+	const MOST = 250;
+	const wide = Math.min(WIDTH, (MOST * width) / height);
+	const tall = (wide * height) / width;
+	if (doc.y + tall + 12 > BOTTOM) doc.addPage();
+	const [x, y] = [MARGIN + (WIDTH - wide) / 2, doc.y + 8];
+	doc.image(Buffer.from(photo), x, y, { width: wide, height: tall });
+	doc.save().rect(x, y, wide, tall).clip();
+	const painter = new BallPainter(doc);
+	for (const piece of pieces) {
+		const list = frozen.lines[piece.line]?.picture;
+		if (!list) continue;
+		const foot = { x: x + piece.x * wide, y: y + piece.y * tall };
+		if (piece.turned) doc.save().transform(-1, 0, 0, 1, 2 * foot.x, 0);
+		painter.draw(list, foot, piece.mm * wide);
+		if (piece.turned) doc.restore();
+	}
+	doc.restore();
+	doc.x = MARGIN;
+	doc.y = y + tall + 8;
 }
 
 function pictures(doc: Doc, frozen: FrozenQuote) {

@@ -41,6 +41,8 @@ export async function compose({ id, from, to, subject, text, at, attachments = [
 		html: asHtml(text),
 		date: at,
 		messageId: `<${id}@bright-tally.invalid>`,
+		// The same message is the same text, however often it is written.
+		baseBoundary: id.replace(/[^\w]/g, ''),
 		attachments: attachments.map(({ filename, contentType, content }) => ({
 			filename,
 			contentType,

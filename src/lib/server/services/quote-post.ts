@@ -85,7 +85,7 @@ function attached({ kind, frozen, paper, pdf }: Posting, at: Date): Attachment[]
 			: undefined; // prettier-ignore
 	return [
 		...(day ? [{ filename: 'the-day.ics', contentType: 'text/calendar', content: day }] : []),
-		...(pdf ? [{ filename: `${paper ? paperName(paper) : `quote-${frozen.number}`}.pdf`, contentType: 'application/pdf', content: pdf }] : [])
+		...(pdf?.length ? [{ filename: `${paper ? paperName(paper) : `quote-${frozen.number}`}.pdf`, contentType: 'application/pdf', content: pdf }] : [])
 	]; // prettier-ignore
 }
 

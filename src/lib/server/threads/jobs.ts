@@ -47,8 +47,10 @@ export const JOBS = {
 		const worked = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 		return { name: design.recipe.name, csv: billCsv(worked, context) };
 	},
-	'quote paper': async (_: Repos, { frozen, words }: { frozen: FrozenQuote; words: QuoteWords }) =>
-		new Uint8Array(await quotePdf(frozen, words)),
+	'quote paper': async (repos: Repos, { frozen, words }: { frozen: FrozenQuote; words: QuoteWords }) => {
+		const photo = frozen.place && (await repos.placePhotos.find(frozen.place.photo));
+		return new Uint8Array(await quotePdf(frozen, words, photo?.bytes));
+	},
 	'client paper': async (_: Repos, { paper, days }: { paper: FrozenPaper; days: PaperDays }) =>
 		new Uint8Array(await paperPdf(paper, days)),
 	'sizer holes': async (_: Repos, { sizes, paper }: { sizes: readonly Micrometres[]; paper: Paper }) =>

@@ -2,6 +2,8 @@ import { randomBytes } from 'node:crypto';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
+import { LARGEST_PHOTO, readPhoto } from '$lib/core/photo/read-photo.ts';
+import { pictureTrouble } from '$lib/server/threads/picture-trouble.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
@@ -166,6 +168,22 @@ export const actions: Actions = {
 		return (await creditInvoice(event.locals.repos, paper, now.desk))
 			? { credited: true }
 			: trouble(409, 'Only an invoice can be taken back.');
+	},
+	place: async ({ request, locals, params }) => {
+		const no = (placeTrouble: string) => fail(400, { placeTrouble });
+		const file = (await request.formData()).get('file');
+		if (!(file instanceof File) || file.size === 0) return no('Choose a photo first.');
+		if (file.size > LARGEST_PHOTO)
+			return no('That photo is over 10 MB. Send a smaller one: phones offer a size when sharing.');
+		const read = readPhoto(new Uint8Array(await file.arrayBuffer()));
+		if (!read.ok) return no(read.say);
+		const wrong = await pictureTrouble(locals.work, read.photo);
+		if (wrong) return no(wrong);
+		if (!(await locals.repos.quotes.find(params.quote))) return no('There is no such quote.');
+		const id = crypto.randomUUID();
+		const { width, height } = read.photo;
+		await locals.repos.placePhotos.add(params.quote, { ...read.photo, id }, new Date());
+		return { placed: { id, width, height } };
 	},
 	settle: async (event) => {
 		const { payment = '', state } = await fieldsOf(event.request);
