@@ -33,7 +33,7 @@
 </script>
 
 <svelte:head><title>Quotes · Bright Tally</title></svelte:head>
-<main class="mx-auto max-w-5xl px-6 pb-10 max-sm:px-3">
+<main class="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
 		<h1 class="text-[25px]">Quotes</h1>
 		<a class="quiet-link self-center" href="/clients">Clients</a>

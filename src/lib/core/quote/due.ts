@@ -18,21 +18,23 @@ const [NOT_SEEN, NOT_ANSWERED] = [3, 5];
 
 const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 
-/** What to do about a quote, in words; undefined where there is nothing. */
-export function dueOf({
-	state,
-	validUntil,
-	sinceIssued,
-	sinceSaid,
-	isAsked,
-	today
-}: DueIn): string | undefined {
-	if (isAsked) return 'asked a question: answer it';
+/** What to do about a quote. */
+export interface Due {
+	readonly say: string;
+	/** 1 is the most pressing. */
+	readonly rank: number;
+}
+
+/** What to do about a quote; undefined where there is nothing. */
+export function dueOf({ state, validUntil, sinceIssued, sinceSaid, isAsked, today }: DueIn): Due | undefined {
+	if (isAsked) return { rank: 1, say: 'asked a question: answer it' };
 	if (!isOpen(state)) return undefined;
 	if (validUntil !== null && stateOn(state, today, validUntil) === 'lapsed')
-		return 'lapsed: revise it or let it go';
-	if (state === 'sent' && sinceSaid >= NOT_SEEN) return `sent ${days(sinceIssued)} ago, not seen`;
-	if (state === 'seen' && sinceSaid >= NOT_ANSWERED) return `seen, no answer for ${days(sinceSaid)}`;
+		return { rank: 4, say: 'lapsed: revise it or let it go' };
+	if (state === 'sent' && sinceSaid >= NOT_SEEN)
+		return { rank: 3, say: `sent ${days(sinceIssued)} ago, not seen` };
+	if (state === 'seen' && sinceSaid >= NOT_ANSWERED)
+		return { rank: 2, say: `seen, no answer for ${days(sinceSaid)}` };
 	return undefined;
 }
 

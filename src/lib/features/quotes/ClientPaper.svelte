@@ -90,7 +90,7 @@
 		<Tape label="What it costs">
 			{#each told.lines as { line, at, amount }, index (at)}
 				{#if hasHeadings && (line.heading ?? '') !== (told.lines[index - 1]?.line.heading ?? '')}
-					<p class="heading">{line.heading ?? 'and'}</p>
+					<p class="heading">{line.heading ?? 'besides'}</p>
 				{/if}
 				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatMoney(amount)} />
 				{#if line.note}<p class="note">{line.note}</p>{/if}

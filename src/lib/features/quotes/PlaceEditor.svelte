@@ -26,7 +26,7 @@
 	let frame = $state<HTMLElement>();
 
 	const pieces = $derived(
-		draft.priced.lines.flatMap(({ item, tally: { assembly } }) =>
+		draft.seen.flatMap(({ item, tally: { assembly } }) =>
 			isBare(assembly)
 				? []
 				: [{ id: item.id, name: item.recipe.name, list: drawAssembly(assembly, { catalogue: draft.context.catalogue, view: 'front' }) }]

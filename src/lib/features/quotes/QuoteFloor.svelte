@@ -1,18 +1,18 @@
 <script lang="ts">
-	import type { PricedQuote } from '../../core/quote/quote.ts';
+	import type { QuotedLine } from '../../core/quote/quote.ts';
 	import { drawAssembly } from '../../core/scene/draw-list.ts';
 	import { isBare } from '../../core/assembly/assemble.ts';
 	import type { TallyContext } from '../../core/tally/tally.ts';
 	import MiniPicture from '../picture/MiniPicture.svelte';
 
 	interface Props {
-		priced: Pick<PricedQuote, 'lines'>;
+		lines: readonly QuotedLine[];
 		context: Pick<TallyContext, 'catalogue'>;
 	}
-	let { priced, context }: Props = $props();
+	let { lines, context }: Props = $props();
 	const HEIGHT = 150;
 	const lists = $derived(
-		priced.lines.flatMap(({ item, tally: { assembly } }) =>
+		lines.flatMap(({ item, tally: { assembly } }) =>
 			isBare(assembly)
 				? []
 				: [{ id: item.id, quantity: item.quantity, list: drawAssembly(assembly, { catalogue: context.catalogue, view: 'front' }) }]

@@ -123,6 +123,12 @@ export class QuoteDraft {
 		const own = this.priced.lines.find((l) => l.item.id === id)?.shown;
 		return shown && own ? subtract(shown, own) : null;
 	}
+	/** Every design that is on it or may be chosen, once. */
+	readonly seen = $derived.by(() => {
+		const all = [this.priced, ...this.offers.flatMap((o) => [o.priced, ...o.others.map((c) => c.priced)])];
+		const found = new Map(all.flatMap((p) => p.lines.map((l) => [l.item.id, l] as const)));
+		return this.raw.lines.flatMap((l) => found.get(l.id) ?? []);
+	});
 	/** How numbers are typed here. */
 	get entryStyle(): NumberStyle {
 		return { decimal: this.data.settings.decimal };

@@ -62,7 +62,7 @@ export async function quoteLifePage(
 			sinceSaid: daysBetween(last.at, now),
 			isAsked: talk?.event === 'asked',
 			today: todayIn(frozen.zone)
-		}),
+		})?.say,
 		isAsked: talk?.event === 'asked' ? (talk.said.text ?? '') : null,
 		events: events
 			.map(({ event, at, said, issue }) => ({

@@ -166,7 +166,7 @@ export function quoteList(db: Database, actor: Actor) {
 				.orderBy(desc(quote.number))
 				.limit(500);
 			const days = (at: number) => Math.floor((now.getTime() - at) / DAY);
-			return rows.flatMap((row) => {
+			const found = rows.flatMap((row) => {
 				const due = dueOf({
 					...row,
 					today,
@@ -177,8 +177,11 @@ export function quoteList(db: Database, actor: Actor) {
 				// What lapsed for an event that is over is not pressing any more.
 				const isOver = row.eventDate !== null && row.eventDate < today && row.talk !== 'asked';
 				const { id, number, clientName, occasion: what } = row;
-				return due && !isOver ? [{ id, number, clientName, occasion: what, due }] : [];
+				return due && !isOver
+					? [{ rank: due.rank, row: { id, number, clientName, occasion: what, due: due.say } }]
+					: [];
 			});
+			return found.sort((a, b) => a.rank - b.rank).map((f) => f.row);
 		},
 		/** Months from one on, each with what is won and what is open in it. @param from `2027-05` */
 		async months(from: string, most = 6): Promise<Month[]> {
