@@ -68,6 +68,8 @@ CREATE INDEX `place_photo_quote` ON `place_photo` (`workspace_id`,`quote_id`,`ad
 ALTER TABLE `client` ADD `details` text DEFAULT '{}' NOT NULL;--> statement-breakpoint
 ALTER TABLE `quote_event` ADD `said` text;--> statement-breakpoint
 ALTER TABLE `pack` ADD `deposit_minor` integer;--> statement-breakpoint
+CREATE INDEX `quote_client` ON `quote` (`workspace_id`,`client_id`,`state`);
+--> statement-breakpoint
 -- A sent quote may be written anew: what was issued stays as it was. Its client may be found to be another's double.
 DROP TRIGGER quote_issued_stands;
 --> statement-breakpoint

@@ -55,7 +55,7 @@ export const shots: readonly Shot[] = [
 	{ name: 'quote', path: '/quotes/quote-garden' },
 	{
 		name: 'client',
-		path: '/quotes/quote-regatta',
+		path: '/quotes/quote-lamps',
 		before: async (p) => p.goto((await p.locator('[data-name=client-link]').getAttribute('href'))!)
 	},
 	{

@@ -19,8 +19,8 @@ const TYPES = [
 	'application/json', 'application/x-www-form-urlencoded', 'multipart/form-data', 'multipart/form-data; boundary=x', 'text/plain', 'application/xml',
 	'nonsense', 'application/json; charset=utf-16', ''
 ]; // prettier-ignore
-const ACTIONS = ['', '?/create', '?/default', '?/add', '?/say', '?/send', '?/decide', '?/__proto__', '?/constructor', '?/%00', '?search=%', '?page=-1&sort=__proto__', '?quantity=1e9']; // prettier-ignore
-const FIELDS = ['id', 'name', 'saveId', 'quantity', 'recipe', 'started', 'text', 'with', 'client', 'version', 'revision', 'theme', 'back', 'pack', 'kind', '__proto__']; // prettier-ignore
+const ACTIONS = ['', '?/create', '?/default', '?/add', '?/say', '?/send', '?/decide', '?/accept', '?/decline', '?/ask', '?/pay', '?/revise', '?/answer', '?/settle', '?/credit', '?/place', '?/merge', '?/draft', '?/__proto__', '?/constructor', '?/%00', '?search=%', '?page=-1&sort=__proto__', '?quantity=1e9']; // prettier-ignore
+const FIELDS = ['id', 'name', 'saveId', 'quantity', 'recipe', 'started', 'text', 'with', 'client', 'version', 'revision', 'theme', 'back', 'pack', 'kind', 'level', 'extra', 'key', 'minor', 'card', 'question', 'payment', 'paper', 'lines', '__proto__']; // prettier-ignore
 const routes = Object.keys(PERMISSIONS);
 
 const plain = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(value));

@@ -45,7 +45,7 @@ async function fill(repos: Repos, words: string): Promise<string> {
 
 const views = (token: string): string[] => [
 	...['', '/plan', '/lists', '/colours', '/sizes', '/photos', '/versions', '/count', '/picture.svg'].map((p) => `/bench/${DESIGN}${p}`),
-	...['/shelf', '/shelf?search=%3Cimg', '/shelf?tag=%22%3E%3Cscript%3E', '/shelf/open', '/quotes', '/quotes?search=%3Cscript%3E', '/quotes/attacked', '/quick', '/compare'],
+	...['/shelf', '/shelf?search=%3Cimg', '/shelf?tag=%22%3E%3Cscript%3E', '/shelf/open', '/quotes', '/quotes?search=%3Cscript%3E', '/quotes/attacked', '/quick', '/compare', '/clients', '/clients?search=%3Cscript%3E', '/clients/attacked', '/clients/attacked?merge=%3Cimg', '/quotes?state=%3Cimg&month=%3Csvg'],
 	...['/stockroom', '/stockroom?search=%3Csvg', '/settings', '/thumb', '/thumb/helium', '/shorthand', `/q/${token}`, '/q/%3Cscript%3E', '/nothing/%3Cimg%3E'],
 	...['/bench/%3Cscript%3E', '/bench/bee-figure', '/bench/bee-figure/plan', '/quotes/quote-bees', '/quotes?with=%3Cimg', '/compare?first=%3Cimg', '/thumb/%22%3E']
 ]; // prettier-ignore

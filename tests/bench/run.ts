@@ -2,6 +2,7 @@ import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
 import { long } from './long.ts';
 import { pricing } from './pricing.ts';
+import { quoteNumbers } from './quotes.ts';
 import { picking } from './picking.ts';
 import { reading } from './reading.ts';
 import { recompute } from './recompute.ts';
@@ -13,6 +14,7 @@ const reached = [
 	...long(),
 	...reading(),
 	...pricing(),
+	...(await quoteNumbers()),
 	...(await shelf()),
 	...(await keystrokes()),
 	...(await picking()),

@@ -101,7 +101,20 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/settings/work'],
 		['/bench/lighthouse-column/price'],
 		['/quotes/quote-regatta'],
+		['/quotes/quote-lamps'],
+		['/quotes/quote-oven'],
+		['/quotes/quote-oven/post/quote-oven.1.quote'],
+		['/clients'],
+		['/clients/client-quote-oven'],
 		['/quick', (p) => p.getByRole('button', { name: 'Margin' }).click()],
+		['/quick', (p) => p.getByRole('button', { name: 'Put it on a quote' }).click()],
+		[
+			'/quotes/quote-garden',
+			async (p) => {
+				await p.getByText('heading, note, choice').first().click();
+				await p.getByRole('button', { name: 'Add a design' }).click();
+			}
+		],
 		['/settings'],
 		['/thumb'],
 		['/thumb/heat', (p) => p.locator('.apexcharts-svg').first().waitFor()],
@@ -110,7 +123,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 });
 
 async function look(page: Page, screens: readonly Screen[]) {
-	test.setTimeout(120_000);
+	test.setTimeout(180_000);
 	const serious: string[] = [];
 	for (const [path, open] of screens) {
 		await page.goto(path);

@@ -244,7 +244,7 @@ test('a rule of an order holds by the day, stands on the tape with what it leave
 	await expect(figure(page, 'total')).toHaveText(`$${saturday}`);
 
 	await page.goto('/quotes');
-	await expect(page.locator('[data-name=year]')).toContainText(/16 of 21 won/);
+	await expect(page.locator('[data-name=year]')).toContainText(/17 of 22 won/);
 	await page.goto('/settings/work');
 	await rules.getByLabel(`Rule ${n}`, { exact: true }).selectOption('');
 	await page.getByRole('button', { name: 'Save', exact: true }).click();

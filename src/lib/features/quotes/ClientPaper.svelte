@@ -130,7 +130,8 @@
 </article>
 
 <style>
-	.off {
+	.off .alike,
+	.off .photo {
 		opacity: 0.45;
 	}
 	.heading {

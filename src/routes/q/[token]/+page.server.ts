@@ -1,4 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import { asShown } from '$lib/core/quote/chosen.ts';
 import { readChoice } from '$lib/core/quote/read-choice.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
 import { clientPage } from '$lib/server/services/client-page.ts';
@@ -9,6 +10,9 @@ const LOST = {
 	message: 'This link does not open a quote.',
 	hint: 'Check that it is whole, or ask for it again.'
 };
+
+/** No page of the studio: words, pictures and forms. What a script adds is in `static/client-page.js`. */
+export const csr = false;
 
 /** The client's page: what was frozen and what the client did with it. Costs are never read here, so they cannot be shown. */
 export const load: PageServerLoad = async ({ locals, params, url, setHeaders }) => {
@@ -45,7 +49,7 @@ export const actions: Actions = {
 		if (!found) error(404, LOST);
 		const name = text(form, 'name', 120);
 		const choice = readChoice(form, found.frozen);
-		const sent = { name, choice };
+		const sent = { name, choice, chosen: asShown(found.frozen, choice) };
 		if (name === '') return fail(400, { ...sent, wrong: 'name', say: 'Who says yes? Type your name.' });
 		if (name.length > 120)
 			return fail(400, {
@@ -123,9 +127,7 @@ export const actions: Actions = {
 		);
 		if (typeof done === 'string') return fail(409, { wrong: 'pay', say: NOT_PAID[done] });
 		if (done.state === 'failed')
-			// Another try is another payment.
 			return fail(402, {
-				key: crypto.randomUUID(),
 				wrong: 'pay',
 				say: 'The card was turned down, so nothing was charged. Try another one.'
 			});

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import { formatMoney } from '$lib/core/money/money.ts';
 	import { dayWords } from '$lib/core/quote/day-words.ts';
 	import ClientChoices from '$lib/features/quotes/ClientChoices.svelte';
@@ -25,28 +24,19 @@
 		form && 'wrong' in form && form.wrong === where ? form.say : undefined
 	);
 	const typed = $derived((field: 'name' | 'question') => (form && field in form ? String((form as Record<string, unknown>)[field] ?? '') : '')); // prettier-ignore
-	/** What is ticked comes to, as the server adds it up; without a script the button below says it. */
-	let now = $state<{ total: string; deposit: string; tax: string } | null>(null);
-	let trouble = $state('');
-	let asked = 0;
-	async function ticked(event: Event & { currentTarget: HTMLFormElement }) {
-		if (!(event.target instanceof HTMLInputElement) || !/^(level|extra|pick-\d+)$/.test(event.target.name))
-			return;
-		const mine = ++asked;
-		const fields = new FormData(event.currentTarget);
-		fields.delete('name');
-		const query = new URLSearchParams([...fields].map(([k, v]) => [k, String(v)]));
-		const response = await fetch(`/q/${data.token}/total?${query}`).catch(() => undefined);
-		const answer = (await response?.json().catch(() => undefined)) as Record<string, string> | undefined;
-		if (mine !== asked) return;
-		trouble = response?.ok
-			? ''
-			: (answer?.message ?? 'The total cannot be asked for just now. Press “What it comes to”.');
-		if (response?.ok && answer) now = answer as unknown as typeof now;
-	}
+	/** A choice that was sent and not taken stays as it was. */
+	const choice = $derived(form && 'choice' in form ? (form.choice as typeof data.choice) : data.choice);
+	const chosen = $derived(form && 'chosen' in form ? (form.chosen as typeof data.chosen) : data.chosen);
+	const offersLevel = (level: string | null) =>
+		(frozen.offers?.length ?? 0) < 2 || frozen.offers!.some((o) => o.level === level);
+	const isLevelOpen = $derived(form && 'choice' in form ? !offersLevel(choice.level) : data.isLevelOpen);
 </script>
 
-<svelte:head><title>{frozen.occasion || 'Quote'} · {frozen.business.name}</title></svelte:head>
+<svelte:head
+	><script src="/client-page.js" defer></script><title
+		>{frozen.occasion || 'Quote'} · {frozen.business.name}</title
+	></svelte:head
+>
 <main class="mx-auto max-w-4xl px-5 pt-5 pb-12">
 	<header class="mb-4 flex flex-wrap items-baseline gap-x-4 gap-y-1">
 		<p class="font-head text-lg font-bold">{frozen.business.name}</p>
@@ -83,8 +73,8 @@
 				{#if say('pay')}<Notice level="watch" live>{say('pay')}</Notice>{/if}
 				{#if data.money.isPaid}<p>All is paid. Thank you!</p>
 				{:else if data.due}
-					<form method="post" action="?/pay" class="grid gap-3" use:enhance>
-						<input type="hidden" name="key" value={form && 'key' in form ? form.key : data.key} />
+					<form method="post" action="?/pay" class="grid gap-3">
+						<input type="hidden" name="key" value={data.key} />
 						<input type="hidden" name="kind" value={data.due.kind} />
 						<input type="hidden" name="minor" value={data.due.minor} />
 						<p>
@@ -109,16 +99,14 @@
 
 		{#if canAnswer}
 			<section class="part no-print" aria-label="Your answer">
-				<form method="post" action="?/accept" class="grid gap-1" use:enhance onchange={ticked}>
+				<form method="post" action="?/accept" class="grid gap-1" data-total="/q/{data.token}/total">
 					{#if hasChoice}
-						<ClientChoices {frozen} choice={data.choice} open={data.isLevelOpen} />
-						{#if say('choice') ?? (data.refused || trouble)}<p class="text-bad" role="alert">
-								{say('choice') ?? (data.refused || trouble)}
-							</p>{/if}
+						<ClientChoices {frozen} {choice} open={isLevelOpen} />
+						<p class="text-bad" role="alert" data-name="choice-trouble">{say('choice') ?? data.refused}</p>
 						<p class="flex flex-wrap items-baseline gap-x-4" aria-live="polite" data-name="live-total">
 							<span
 								>As chosen: <b class="figures text-lg" data-name="as-chosen"
-									>{now?.total ?? (data.isLevelOpen ? '—' : formatMoney(data.chosen.total))}</b
+									>{isLevelOpen ? '—' : formatMoney(chosen.total)}</b
 								></span
 							>
 							<Button kind="word" type="submit" formmethod="get" formaction="/q/{data.token}" formnovalidate
@@ -141,7 +129,7 @@
 				{#if data.state !== 'declined'}
 					<details class="mt-5">
 						<summary class="cursor-pointer text-muted">No, thank you</summary>
-						<form method="post" action="?/decline" class="mt-2 grid gap-2" use:enhance>
+						<form method="post" action="?/decline" class="mt-2 grid gap-2">
 							<Field label="Tell us why, if you like"
 								>{#snippet children(attributes)}<textarea
 										{...attributes}
@@ -166,7 +154,7 @@
 				</p>
 			{/each}
 			{#if !data.isOld && data.state !== 'cancelled' && data.state !== 'lapsed'}
-				<form method="post" action="?/ask" class="mt-2 grid gap-2" use:enhance>
+				<form method="post" action="?/ask" class="mt-2 grid gap-2">
 					<Field label="Ask us something" error={say('question')}
 						>{#snippet children(attributes)}<textarea
 								{...attributes}

@@ -65,6 +65,7 @@ export const quote = sqliteTable(
 		foreignKey({ columns: [t.workspaceId, t.clientId], foreignColumns: [client.workspaceId, client.id] }),
 		uniqueIndex('quote_number').on(t.workspaceId, t.number),
 		index('quote_day').on(t.workspaceId, t.eventDate),
+		index('quote_client').on(t.workspaceId, t.clientId, t.state),
 		check(
 			'quote_event_date',
 			sql`${t.eventDate} IS NULL OR ${t.eventDate} GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'`
