@@ -31,7 +31,9 @@ export const settings: Settings = {
 		email: 'hello@puddlelark.example',
 		phone: '555 0142',
 		terms:
-			'A deposit holds your date; the balance is due on the day. Colours are matched as closely as the season allows. Frames, stands and weights stay ours and are collected after the event.'
+			'A deposit holds your date; the balance is due on the day. Colours are matched as closely as the season allows. Frames, stands and weights stay ours and are collected after the event.',
+		mark: 'PB',
+		colour: '#2c6e91'
 	},
 	zone: 'America/New_York',
 	decimal: '.',

@@ -73,6 +73,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 		settle: 'quote',
 		place: 'quote'
 	},
+	'/quotes/[quote]/file': { GET: 'quote' },
 	'/quotes/[quote]/paper/[paper]': { GET: 'quote' },
 	'/quotes/[quote]/message/[message]': { GET: 'quote' },
 	'/quotes/[quote]/post/[message]': { load: 'quote' },

@@ -144,6 +144,10 @@
 				'Email',
 				'email'
 			)}{@render text('Phone', 'phone')}
+			{@render text('Mark on papers, up to three letters', 'mark')}{@render text(
+				'Its colour, like #2c6e91',
+				'colour'
+			)}
 			<div class="col-span-full">
 				<Field label="Terms under every quote"
 					>{#snippet children(attributes)}<textarea {...attributes} name="terms" class="control" rows="3"

@@ -36,12 +36,15 @@ async function sent({ request, locals }: { request: Request; locals: App.Locals 
 export const actions: Actions = {
 	pack: async (event) => {
 		const { typed, context } = await sent(event);
-		const { pack = '', count = '', price = '' } = typed;
+		const { pack = '', count = '', price = '', deposit = '' } = typed;
 		const read = readPack(typed, context);
-		const answer = (status: number, errors: { readonly count?: string; readonly price?: string }) =>
-			fail(status, { pack: { pack, count, price, errors } });
+		const answer = (
+			status: number,
+			errors: { readonly count?: string; readonly price?: string; readonly deposit?: string }
+		) => fail(status, { pack: { pack, count, price, deposit, errors } });
 		if (!read.ok) return answer(400, read.errors);
-		const changed = { count: read.values.count, priceMinor: read.values.price };
+		const { count: pieces, price: priceMinor, deposit: depositMinor } = read.values;
+		const changed = { count: pieces, priceMinor, depositMinor };
 		return (await event.locals.repos.stock.changePack(pack, changed))
 			? { changed: pack }
 			: answer(404, { price: 'That pack is gone. Reload the page.' });
@@ -52,8 +55,8 @@ export const actions: Actions = {
 		const read = readMaterial(typed, { materials, colours, suppliers: await stock.suppliers() }, context);
 		if (!read.ok) return fail(400, { add: { typed, errors: read.errors } });
 		const id = sentId(typed);
-		const { supplier, count, price, ...material } = read.values;
-		const pack = { id: `${id}-pack`, supplierId: supplier, count, priceMinor: price };
+		const { supplier, count, price, deposit: depositMinor, ...material } = read.values;
+		const pack = { id: `${id}-pack`, supplierId: supplier, count, priceMinor: price, depositMinor };
 		await stock.addMaterial({ ...PLAIN_MATERIAL, ...material, id, pack });
 		return { added: material.name };
 	},

@@ -116,6 +116,7 @@
 			</Field>
 			{@render line('Pieces in a pack', 'count', '100')}
 			{@render line('Pack price (blank: not known)', 'price', '16.50')}
+			{@render line('Deposit on a pack, comes back', 'deposit', '60.00')}
 			{@render line('Loss, % (blank: as in Settings)', 'loss', '4')}
 			{@render line('Letter of a foil, or model', 'mark', 'T, 260')}
 			{@render line('One holds, L, by its maker', 'litres', '14.6')}
@@ -210,6 +211,14 @@
 													name="price"
 													class="control figures w-28 text-right"
 													value={trouble?.price ?? priceText(row.pack!.priceMinor)}
+												/>{/snippet}</Field
+										>
+										<Field label="Deposit" error={trouble?.errors.deposit} hint="blank: none"
+											>{#snippet children(attributes)}<input
+													{...attributes}
+													name="deposit"
+													class="control figures w-24 text-right"
+													value={trouble?.deposit ?? priceText(row.pack!.depositMinor ?? null)}
 												/>{/snippet}</Field
 										>
 										<span class="pt-5"><Button type="submit">Save</Button></span>

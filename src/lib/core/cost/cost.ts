@@ -203,6 +203,15 @@ function pieceLine(line: BillLine, rates: Rates): CostLine {
 			amount: money(pack.priceMinor, currency)
 		});
 	}
+	if (pack?.depositMinor) {
+		// Lent, not spent: it is told, and no part of the cost.
+		const packs = Math.max(1, Math.ceil(taken.valueOf() / pack.count));
+		parts.push({
+			label: `deposit on ${packs}, comes back`,
+			count: '',
+			amount: money(packs * pack.depositMinor, currency)
+		});
+	}
 	if (rates.purchases && !paid.equals(1)) parts.push(paidPart(rates.purchases));
 	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
 }

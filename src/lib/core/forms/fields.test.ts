@@ -106,7 +106,7 @@ describe('forms of the studio', () => {
 	test('a pack, and a colour', () => {
 		expect(readPack({ count: '50', price: '' }, context)).toEqual({
 			ok: true,
-			values: { count: 50, price: null }
+			values: { count: 50, price: null, deposit: null }
 		});
 		expect(readColour({ name: 'harbour blue', hex: '#3E5C76' }, context)).toMatchObject({
 			values: { hex: '#3e5c76' }

@@ -23,7 +23,9 @@ const PACK = {
 				: undefined
 		),
 		null
-	)
+	),
+	/** Comes back with the pack; a blank is none. */
+	deposit: orBlank(amount('The deposit'), null)
 };
 
 /** Reads what a pack holds and costs. @returns pieces, and minor units; null is a price that is not known */
@@ -86,7 +88,12 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 export type TypedMaterial = Pick<
 	Material,
 	'kind' | 'name' | 'nominal' | 'colour' | 'loss' | 'reuse' | 'litres' | 'grams' | 'chambers' | 'mark'
-> & { readonly supplier: string; readonly count: number; readonly price: number | null };
+> & {
+	readonly supplier: string;
+	readonly count: number;
+	readonly price: number | null;
+	readonly deposit: number | null;
+};
 
 /**
  * Reads a new material.

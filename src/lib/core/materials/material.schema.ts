@@ -53,7 +53,8 @@ export const materialSchema = filedMaterialSchema.extend({
 				id,
 				supplier: z.string().max(120),
 				count: z.number().int().min(1).max(1_000_000),
-				priceMinor: z.number().int().min(0).max(1_000_000_000).nullable()
+				priceMinor: z.number().int().min(0).max(1_000_000_000).nullable(),
+				depositMinor: z.number().int().min(0).max(1_000_000_000).nullable().optional()
 			})
 		)
 		.max(50)

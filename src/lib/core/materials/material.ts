@@ -36,6 +36,8 @@ export interface Pack {
 	/** Pieces (or units) in the pack, 1 or more. */
 	readonly count: number;
 	readonly priceMinor: number | null;
+	/** Left with the supplier until it comes back, as of a cylinder; nothing is none. No cost. */
+	readonly depositMinor?: number | null | undefined;
 }
 
 /** A thing that comes back: it costs a share a use, (price − resale) / uses + upkeep; some of them never come back. */

@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { colours, designOf, floating, rates } from '../../../../tests/kit/studio.ts';
+import { tally } from '../tally/tally.ts';
+import { catalogue } from './catalogue.ts';
 import { PLAIN_MATERIAL, type Material, type Reuse } from './material.ts';
 import { readMaterial } from './material-form.ts';
 import { expectedUses, unitCost } from './unit-cost.ts';
@@ -33,6 +36,19 @@ describe('what a use of a thing that comes back costs', () => {
 				expect(sum).toBeLessThanOrEqual(uses);
 			})
 		);
+	});
+});
+
+describe('a deposit on a cylinder', () => {
+	test('is told beside the gas, comes back, and is no part of the cost', () => {
+		const gas = floating.map((m) => (m.id === 'helium' ? { ...m, packs: m.packs.map((p) => ({ ...p, depositMinor: 6000 })) } : m)); // prettier-ignore
+		const recipe = designOf(floating, 'bunch', ['bunch moons', 'weight sack', '3 buoy foil in helium on 4 ft thin ribbon']); // prettier-ignore
+		const rules = [...rates.rules, { of: 'litre of helium' as const, each: '1', material: 'helium' }];
+		const context = (materials: typeof floating) => ({ catalogue: catalogue(materials, colours), rates: { ...rates, rules }, library: () => undefined }); // prettier-ignore
+		const [plain, lent] = [floating, gas].map((m) => tally(recipe, null, 1, context(m)).cost);
+		expect(lent!.total).toEqual(plain!.total);
+		const line = lent!.materials.find((l) => l.parts.some((p) => p.label.startsWith('deposit')))!;
+		expect(line.parts.find((p) => p.label.startsWith('deposit'))).toMatchObject({ label: 'deposit on 1, comes back', amount: { minor: 6000 } }); // prettier-ignore
 	});
 });
 

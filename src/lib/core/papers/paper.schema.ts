@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
+import { businessSchema } from '../workspace/settings.schema.ts';
 import { PAPER_KINDS } from '../quote/kinds.ts';
 import type { FrozenPaper } from './paper.ts';
 
@@ -12,13 +13,7 @@ export const frozenPaperSchema = z.strictObject({
 	number: z.number().int().min(1),
 	day: z.string(),
 	due: z.string().optional(),
-	business: z.strictObject({
-		name: z.string(),
-		address: z.string(),
-		email: z.string(),
-		phone: z.string(),
-		terms: z.string()
-	}),
+	business: businessSchema,
 	client: z.strictObject({ name: z.string(), address: z.string() }),
 	quote: z.strictObject({ number: z.number().int(), revision: z.number().int() }),
 	occasion: z.string(),

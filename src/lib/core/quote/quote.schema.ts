@@ -8,7 +8,7 @@ import { SUNS } from '../gas/heat.ts';
 import { VIEWS } from '../scene/camera.ts';
 import type { DrawList } from '../scene/draw-list.ts';
 import { OUTLINES } from '../scene/outlines.ts';
-import { discountSchema, percentSchema } from '../workspace/settings.schema.ts';
+import { businessSchema, discountSchema, percentSchema } from '../workspace/settings.schema.ts';
 import type { ClientChoice } from './choices.ts';
 import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
 import { QUOTE_STATES } from './states.ts';
@@ -156,13 +156,7 @@ const frozenV1 = z.strictObject({
 	number: z.number().int(),
 	sentAt: z.string(),
 	validUntil: z.string(),
-	business: z.strictObject({
-		name: z.string(),
-		address: z.string(),
-		email: z.string(),
-		phone: z.string(),
-		terms: z.string()
-	}),
+	business: businessSchema,
 	client: z.strictObject({ name: z.string() }),
 	occasion: z.string(),
 	eventDate: z.string().nullable(),

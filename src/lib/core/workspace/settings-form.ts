@@ -1,5 +1,5 @@
 import { COUNTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
-import { amount, as, choice, orBlank, percent, words } from '../forms/fields.ts';
+import { amount, as, choice, held, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
 import { figureKept, figureText, PRICE_METHODS } from '../pricing/methods.ts';
@@ -118,7 +118,9 @@ export function readSettings(
 			address: typed.address ?? '',
 			email: typed.email ?? '',
 			phone: typed.phone ?? '',
-			terms: typed.terms ?? ''
+			terms: typed.terms ?? '',
+			...(v.mark ? { mark: v.mark } : {}),
+			...(v.colour ? { colour: v.colour } : {})
 		},
 		rates: {
 			...rates,
@@ -158,6 +160,16 @@ const purchasesOf = (discount: string, tax: string) =>
 /** The fields of the settings with their limits; overhead is per hour or per cent, as is chosen beside it. */
 const settingsForm = ({ overheadKind }: SettingsFields) => ({
 	name: words({ what: 'A name', most: 120, missing: 'Give the business a name.' }),
+	mark: held(words({ what: 'A mark', most: 40 }), (text) =>
+		[...text].length > 3 ? 'A mark is up to three letters, like “PB”.' : undefined
+	),
+	colour: held(
+		as(words({ what: 'A colour', most: 40 }), (text) => text.toLowerCase()),
+		(text) =>
+			text === '' || /^#[0-9a-f]{6}$/.test(text)
+				? undefined
+				: 'A colour is written like #2c6e91, or left blank.'
+	),
 	labour: amount('The hourly rate'),
 	overhead:
 		overheadKind === 'percent'

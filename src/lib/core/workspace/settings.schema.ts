@@ -9,7 +9,7 @@ import { personSchema } from '../labour/people.schema.ts';
 import { CARD_BY, CARD_CLASSES } from '../pricing/basis.ts';
 import { RULE_KINDS } from '../pricing/rules.ts';
 import { STARTING_FIGURES } from '../pricing/terms.ts';
-import type { Settings } from './settings.ts';
+import type { Business, Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
 /** A rational number of per cent, `n` or `n/d`: as many digits as the fields take, and two more for hundredths. */
@@ -84,15 +84,23 @@ export const priceTermsSchema = z.strictObject({
 	deposit: percentSchema
 });
 
+/** Guards {@link Business}, in settings and in what was frozen of them. */
+export const businessSchema = z.strictObject({
+	name: z.string().trim().min(1, 'Give the business a name.').max(120),
+	address: z.string().max(300),
+	email: z.string().max(200),
+	phone: z.string().max(60),
+	terms: z.string().max(4000),
+	mark: z.string().min(1).max(3).optional(),
+	colour: z
+		.string()
+		.regex(/^#[0-9a-f]{6}$/)
+		.optional()
+}) satisfies z.ZodType<Business, unknown>;
+
 /** Guards {@link Settings}: the workspace's JSON column and the settings form. */
 export const settingsSchema = z.strictObject({
-	business: z.strictObject({
-		name: z.string().trim().min(1, 'Give the business a name.').max(120),
-		address: z.string().max(300),
-		email: z.string().max(200),
-		phone: z.string().max(60),
-		terms: z.string().max(4000)
-	}),
+	business: businessSchema,
 	zone: z.string().min(1).max(60),
 	decimal: z.enum(['.', ',']),
 	/** Studios from before it was asked work in inches, and need no welcome. */

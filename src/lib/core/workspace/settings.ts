@@ -8,6 +8,9 @@ export interface Business {
 	readonly phone: string;
 	/** Terms that stand under every quote. */
 	readonly terms: string;
+	/** Up to three letters that stand for it, and their ground, `#rrggbb`; most say nothing. */
+	readonly mark?: string | undefined;
+	readonly colour?: string | undefined;
 }
 
 /** Everything an owner sets once. */

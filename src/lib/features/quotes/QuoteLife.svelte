@@ -35,6 +35,8 @@
 		<Button onclick={() => copy('Link', life.link)}>Copy the link</Button>
 		<Button onclick={() => copy('Text', life.copy)}>Copy a text with it</Button>
 		<Button kind="word" href="{life.link}/quote.pdf">PDF</Button>
+		<Button kind="word" href="/quotes/{quote}/file?as=csv">CSV</Button>
+		<Button kind="word" href="/quotes/{quote}/file?as=json">JSON</Button>
 		<span class="self-center text-[13px] text-muted" role="status">{copied}</span>
 	</p>
 	<p class="text-[13.5px]">

@@ -1,4 +1,7 @@
 import Papa from 'papaparse';
+import type { Money } from '../../core/money/money.ts';
+import type { ChosenQuote } from '../../core/quote/chosen.ts';
+import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/paper.ts';
 import { FORMULA } from '../services/bill-csv.ts';
 
@@ -37,3 +40,42 @@ export function paperCsv(paper: FrozenPaper): string {
 /** A paper as a document a program reads: what is on it, and nothing else. */
 export const paperJson = (paper: FrozenPaper): string =>
 	JSON.stringify({ title: PAPER_WORDS[paper.kind].title, name: paperName(paper), ...paper }, null, '\t');
+
+/** A quote as the client reads it, as a table: a line each, then its sums. */
+export function quoteCsv(frozen: FrozenQuote, chosen: ChosenQuote): string {
+	const row = (what: string, quantity: number | '', { minor, currency }: Money) => ({
+		quote: frozen.number,
+		revision: frozen.revision ?? 1,
+		client: frozen.client.name,
+		what,
+		quantity,
+		amount: plainAmount(minor),
+		currency
+	});
+	return Papa.unparse(
+		[
+			...chosen.lines.map(({ line, amount }) =>
+				row([line.name, line.colourway].filter(Boolean).join(', '), line.quantity, amount)
+			),
+			row('Delivery', '', chosen.delivery),
+			row('Discount', '', { ...chosen.discount, minor: -chosen.discount.minor }),
+			row('Net', '', chosen.net),
+			row('Tax', '', chosen.tax),
+			row('Total', '', chosen.total),
+			row('Deposit', '', chosen.deposit)
+		],
+		{ newline: '\r\n', escapeFormulae: FORMULA_BUT_AMOUNTS }
+	);
+}
+
+/** A quote as the client reads it, without its pictures. */
+export const quoteJson = (frozen: FrozenQuote, chosen: ChosenQuote): string =>
+	JSON.stringify(
+		{
+			...frozen,
+			lines: frozen.lines.map((line) => ({ ...line, picture: undefined })),
+			chosen: { ...chosen, lines: chosen.lines.map(({ at, amount }) => ({ at, amount })) }
+		},
+		null,
+		'\t'
+	);

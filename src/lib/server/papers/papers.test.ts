@@ -11,7 +11,8 @@ import { PAPER_KINDS } from '../../core/quote/kinds.ts';
 import type { FrozenLine, FrozenQuote } from '../../core/quote/frozen.ts';
 import { paperPdf } from '../pdf/paper-sheet.ts';
 import { paperDays } from '../services/orders.ts';
-import { paperCsv, paperJson } from './files.ts';
+import { markOf } from '../../core/workspace/mark.ts';
+import { paperCsv, paperJson, quoteCsv, quoteJson } from './files.ts';
 import { ublOf } from './ubl.ts';
 
 const usd = (minor: number): Money => money(minor, 'USD');
@@ -150,4 +151,22 @@ describe('papers as files', () => {
 		expect(JSON.parse(paperJson(paper))).toMatchObject({ name: 'INV-0012', total: paper.total });
 		expect(formatAmount(paper.discount)).toBe('5.00');
 	});
+	test('a quote as a table sums to what the client reads', () => {
+		const { chosen, frozen } = ordered([12_550, 100], 3000, 500, 7, false);
+		const whole = { ...frozen, client: { name: '@SUM(A1)' }, lines: [] } as unknown as FrozenQuote;
+		const rows = parse(quoteCsv(whole, chosen), { columns: true }) as Record<string, string>[];
+		const of = (what: string) => Number(rows.find((r) => r.what === what)!.amount);
+		const lines = rows.filter((r) => r.what!.startsWith('Piece')).reduce((a, r) => a + Number(r.amount), 0);
+		expect(lines + of('Delivery') + of('Discount')).toBeCloseTo(of('Net'), 6);
+		expect(of('Net') + of('Tax')).toBeCloseTo(of('Total'), 6);
+		expect(rows[0]!.client).toBe("'@SUM(A1)");
+		expect(JSON.parse(quoteJson(whole, chosen)).chosen.total).toEqual(chosen.total);
+	});
+	test.each([
+		['#2c6e91', '#ffffff'],
+		['#ffd84d', '#1b2333'],
+		[undefined, '#ffffff']
+	])('letters on %s are %s', (colour, ink) =>
+		expect(markOf({ mark: 'PB', colour })).toMatchObject({ letters: 'PB', ink })
+	);
 });

@@ -22,7 +22,7 @@ export async function paperPdf(paper: FrozenPaper, days: PaperDays): Promise<Buf
 	});
 	const credit = paper.kind === 'credit note';
 	head(doc, {
-		business: paper.business.name,
+		business: paper.business,
 		title,
 		lines: [
 			`${name}, ${days.day}`,

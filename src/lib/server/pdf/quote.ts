@@ -35,7 +35,7 @@ function heading(
 	{ eventDay, validDay }: { eventDay: string; validDay: string }
 ) {
 	head(doc, {
-		business: frozen.business.name,
+		business: frozen.business,
 		title: frozen.occasion || 'Your balloons',
 		lines: [
 			`for ${frozen.client.name}`,

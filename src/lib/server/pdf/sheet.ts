@@ -1,3 +1,5 @@
+import { markOf } from '../../core/workspace/mark.ts';
+import type { Business } from '../../core/workspace/settings.ts';
 import { BOTTOM, INK, MARGIN, MUTED, say, WIDTH, type Doc } from './paper.ts';
 
 /** The head all papers for a client have: who writes, what it is, and what it is about. */
@@ -7,9 +9,37 @@ export function head(
 		business,
 		title,
 		lines
-	}: { readonly business: string; readonly title: string; readonly lines: readonly string[] }
+	}: {
+		readonly business: Pick<Business, 'name' | 'mark' | 'colour'>;
+		readonly title: string;
+		readonly lines: readonly string[];
+	}
 ) {
-	doc.fillColor(INK).font('head').fontSize(12).text(business, MARGIN, MARGIN);
+	const mark = markOf(business);
+	const [SIDE, left] = [22, mark ? 30 : 0];
+	if (mark) {
+		doc.roundedRect(MARGIN, MARGIN - 5, SIDE, SIDE, 4).fill(mark.ground);
+		doc
+			.fillColor(mark.ink)
+			.font('head')
+			.fontSize(mark.letters.length > 2 ? 8 : 10);
+		doc.text(mark.letters, MARGIN, MARGIN, { width: SIDE, align: 'center', lineBreak: false });
+	}
+	doc
+		.fillColor(INK)
+		.font('head')
+		.fontSize(12)
+		.text(business.name, MARGIN + left, MARGIN);
+	if (mark) {
+		doc.y += 6;
+		doc
+			.moveTo(MARGIN, doc.y)
+			.lineTo(MARGIN + WIDTH, doc.y)
+			.lineWidth(2)
+			.stroke(mark.ground);
+		doc.y += 6;
+	}
+	doc.x = MARGIN;
 	doc.font('head').fontSize(22).text(title, { paragraphGap: 2 });
 	for (const line of lines.filter(Boolean)) say(doc, line, { size: 10.5, colour: MUTED });
 }

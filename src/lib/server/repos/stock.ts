@@ -19,6 +19,7 @@ export interface NewMaterial extends Omit<Material, 'packs'> {
 		readonly supplierId: string;
 		readonly count: number;
 		readonly priceMinor: number | null;
+		readonly depositMinor?: number | null | undefined;
 	};
 }
 
@@ -58,7 +59,13 @@ export function stock(db: Database, actor: Actor) {
 			const byMaterial = new Map<string, Pack[]>();
 			for (const { pack: p, supplierName } of packs) {
 				const list = byMaterial.get(p.materialId) ?? [];
-				list.push({ id: p.id, supplier: supplierName, count: p.count, priceMinor: p.priceMinor });
+				list.push({
+					id: p.id,
+					supplier: supplierName,
+					count: p.count,
+					priceMinor: p.priceMinor,
+					...(p.depositMinor === null ? {} : { depositMinor: p.depositMinor })
+				});
 				byMaterial.set(p.materialId, list);
 			}
 			return rows.map((row) => fromRow(row, byMaterial.get(row.id) ?? []));
@@ -116,7 +123,10 @@ export function stock(db: Database, actor: Actor) {
 			});
 		},
 		/** @returns false where there is no such pack */
-		async changePack(id: string, change: { count: number; priceMinor: number | null }): Promise<boolean> {
+		async changePack(
+			id: string,
+			change: { count: number; priceMinor: number | null; depositMinor?: number | null }
+		): Promise<boolean> {
 			return db.write(async (tx) => {
 				const done = await tx
 					.update(pack)

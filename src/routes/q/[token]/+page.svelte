@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { formatMoney } from '$lib/core/money/money.ts';
+	import { markOf } from '$lib/core/workspace/mark.ts';
 	import { dayWords } from '$lib/core/quote/day-words.ts';
 	import ClientChoices from '$lib/features/quotes/ClientChoices.svelte';
 	import ClientPaper from '$lib/features/quotes/ClientPaper.svelte';
@@ -9,6 +10,7 @@
 
 	let { data, form } = $props();
 	const { frozen } = $derived(data);
+	const mark = $derived(markOf(frozen.business));
 	const SAYS: Record<string, string> = {
 		accepted: 'You said yes. Thank you!',
 		declined: 'You said no to this offer.',
@@ -39,7 +41,14 @@
 >
 <main class="mx-auto max-w-4xl px-5 pt-5 pb-12">
 	<header class="mb-4 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-		<p class="font-head text-lg font-bold">{frozen.business.name}</p>
+		<p class="flex items-center gap-2 font-head text-lg font-bold">
+			{#if mark}<span
+					class="inline-grid h-8 min-w-8 place-items-center rounded-control px-1.5 text-[14px]"
+					style:background={mark.ground}
+					style:color={mark.ink}
+					aria-hidden="true">{mark.letters}</span
+				>{/if}{frozen.business.name}
+		</p>
 		{#if data.isOld}<p class="text-watch">This offer was written anew since. Ask us for the new link.</p>
 		{:else if SAYS[data.state]}<p class="text-muted">{SAYS[data.state]}</p>{/if}
 		<p class="no-print ml-auto"><a class="quiet-link" href="/q/{data.token}/quote.pdf">as a PDF</a></p>
