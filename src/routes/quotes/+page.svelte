@@ -36,7 +36,7 @@
 <main class="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
 		<h1 class="text-[25px]">Quotes</h1>
-		<a class="quiet-link self-center" href="/clients">Clients</a>
+		<a class="quiet-link self-end pb-1.5" href="/clients">Clients</a>
 		<form class="flex items-end gap-2" role="search">
 			<input
 				class="control w-60"
