@@ -7,6 +7,8 @@ declare module 'jstat' {
 	const jstat: {
 		readonly normal: Distribution<[mean: number, sd: number]>;
 		readonly lognormal: Distribution<[mu: number, sigma: number]>;
+		readonly gamma: Distribution<[shape: number, scale: number]>;
+		readonly poisson: { pdf(k: number, mean: number): number };
 	};
 	export default jstat;
 }

@@ -233,3 +233,23 @@ test('from the phone: two pieces, a day and the way there become a draft with on
 	await expect(page.getByLabel('Event date')).toHaveValue('2028-07-03');
 	await expect(figure(page, 'total')).toHaveText(said!.replace('$', ''));
 });
+
+test('what popped at a build teaches the Stockroom, and counts once it is taken', async ({ page }) => {
+	await page.goto('/bench/bee-figure/count');
+	const row = page
+		.getByRole('row')
+		.filter({ has: page.getByLabel(/^Lost, .*hive gold/) })
+		.first();
+	const label = (await row.getByLabel(/^Lost, /).getAttribute('aria-label'))!;
+	await row.getByLabel(/^Took, /).fill('40');
+	await page.getByLabel(label, { exact: true }).fill('9');
+	await page.getByRole('button', { name: 'Only keep the count' }).click();
+	await expect(page.getByText(/kept/i).first()).toBeVisible();
+	await page.goto('/stockroom?search=hive');
+	const learned = page.getByRole('row').filter({ hasText: 'counted:' }).first();
+	const share = /counted: ([\d.]+ %)/.exec((await learned.textContent())!)![1]!;
+	await learned.getByRole('button', { name: /^Count .* with it$/ }).click();
+	// Counts count once: what was taken is not news any more.
+	await expect(learned.getByRole('button', { name: /with it$/ })).toHaveCount(0);
+	await expect(learned.getByRole('cell').nth(3)).toContainText(share);
+});

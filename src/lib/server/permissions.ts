@@ -56,7 +56,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/thumb': { load: 'read' },
 	'/thumb/[rule]': { load: 'read' },
 	'/thumb/sizing-holes.pdf': { GET: 'read' },
-	'/stockroom': { load: 'stock', pack: 'stock', add: 'stock', colour: 'stock' },
+	'/stockroom': { load: 'stock', pack: 'stock', loss: 'stock', add: 'stock', colour: 'stock' },
 	'/quotes': { load: 'quote', create: 'quote' },
 	'/quotes/recipes/[version]': { GET: 'quote' },
 	'/quotes/[quote]': {

@@ -4,14 +4,24 @@ import { PLAIN_MATERIAL } from '$lib/core/materials/material.ts';
 import { readColour, readMaterial, readPack } from '$lib/core/materials/material-form.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { stockRows } from '$lib/server/pages/stockroom-page.ts';
+import { lostOf } from '$lib/core/count-back/learned-loss.ts';
+import { catalogue } from '$lib/core/materials/catalogue.ts';
+import { rational, rationalText } from '$lib/core/units/rational.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const [studio, suppliers] = await Promise.all([loadStudio(locals.repos), locals.repos.stock.suppliers()]);
+	const [studio, suppliers, counts] = await Promise.all([
+		loadStudio(locals.repos),
+		locals.repos.stock.suppliers(),
+		locals.repos.countBacks.lines()
+	]);
 	const search = (url.searchParams.get('search') ?? '').slice(0, 60).trim();
 	return {
-		rows: stockRows(studio.materials, studio.colours, search),
+		rows: stockRows(studio.materials, studio.colours, search, {
+			lost: lostOf(counts, catalogue(studio.materials, studio.colours)),
+			usual: rational(studio.settings.rates.defaultLoss).valueOf()
+		}),
 		all: studio.materials.length,
 		search,
 		suppliers,
@@ -48,6 +58,17 @@ export const actions: Actions = {
 		return (await event.locals.repos.stock.changePack(pack, changed))
 			? { changed: pack }
 			: answer(404, { price: 'That pack is gone. Reload the page.' });
+	},
+	/** Counts with the share of loss that builds have taught. */
+	loss: async ({ request, locals }) => {
+		const { material = '', share = '' } = await fieldsOf(request);
+		const hundredths = Number(share);
+		if (!Number.isInteger(hundredths) || hundredths < 0 || hundredths > 9000)
+			return fail(400, { learned: 'That share could not be read. Reload the page.' });
+		const loss = rationalText(rational(hundredths, 10_000));
+		return (await locals.repos.stock.changeLoss(material, loss))
+			? { taken: material }
+			: fail(404, { learned: 'That material is gone. Reload the page.' });
 	},
 	add: async (event) => {
 		const { typed, context, materials, colours } = await sent(event);

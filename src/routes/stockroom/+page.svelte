@@ -182,7 +182,23 @@
 							>
 							<td class="wide text-muted">{KIND_WORDS[row.kind]}</td>
 							<td class="n wide">{row.nominal}</td>
-							<td class="n wide">{row.loss}</td>
+							<td class="n wide"
+								>{row.loss}{#if row.learned}<form
+										method="post"
+										action="?/loss"
+										class="text-[12.6px]"
+										use:enhance
+									>
+										<input type="hidden" name="material" value={row.id} />
+										<input type="hidden" name="share" value={row.learned.share} />
+										<span class="text-muted" title={row.learned.counted}>counted: {row.learned.text}</span>
+										{#if row.learned.isNews}<button
+												type="submit"
+												class="quiet-link"
+												aria-label="Count {row.name} with it">use it</button
+											>{/if}
+									</form>{/if}</td
+							>
 							<td class="wider text-muted">{row.pack?.supplier ?? ''}</td>
 							{#if row.pack && (editing === row.id || trouble)}
 								<td colspan="4">

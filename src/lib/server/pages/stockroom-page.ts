@@ -1,10 +1,16 @@
 import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
 import { unitCost } from '../../core/materials/unit-cost.ts';
 import { formatInches } from '../../core/units/length.ts';
+import { learnedLoss, type Lost } from '../../core/count-back/learned-loss.ts';
 import { rational } from '../../core/units/rational.ts';
 
 /** Rows of the Stockroom that have every word of a search, as the trade lists them: balloons first, then what they are built on and with. */
-export function stockRows(materials: readonly Material[], colours: readonly Colour[], search: string) {
+export function stockRows(
+	materials: readonly Material[],
+	colours: readonly Colour[],
+	search: string,
+	{ lost, usual }: { readonly lost: ReadonlyMap<string, Lost>; readonly usual: number }
+) {
 	const words = search.toLowerCase().split(/\s+/);
 	const hexes = new Map(colours.map((c) => [c.id, c.hex]));
 	return [...materials]
@@ -12,6 +18,11 @@ export function stockRows(materials: readonly Material[], colours: readonly Colo
 		.filter((m) => words.every((w) => `${m.name} ${m.kind}`.toLowerCase().includes(w)))
 		.map((m) => {
 			const each = unitCost(m);
+			// What is learned starts from what the studio says of all, not from what was learned before: counts count once.
+			const before = /^(latex|foil|modelling)/.test(m.kind) ? usual : 0;
+			const said = m.loss === null ? before : rational(m.loss).valueOf();
+			const counted = lost.get(m.id);
+			const learned = counted && counted.used > 0 ? learnedLoss(before, counted) : null;
 			return {
 				id: m.id,
 				kind: m.kind,
@@ -19,6 +30,14 @@ export function stockRows(materials: readonly Material[], colours: readonly Colo
 				nominal: m.nominal === null ? '' : formatInches(m.nominal),
 				hex: hexes.get(m.colour ?? '') ?? null,
 				loss: m.loss === null ? '' : `${Math.round(rational(m.loss).valueOf() * 1000) / 10} %`,
+				/** What counts after builds make of it, where there are any. */
+				learned: learned && {
+					text: `${percent(learned.share)} ± ${percent(learned.sd)}`,
+					counted: `${counted!.lost} of ${Math.round(counted!.used)} lost`,
+					/** Hundredths of a per cent. */
+					share: Math.round(learned.share * 10_000),
+					isNews: Math.abs(learned.share - said) >= 0.0005
+				},
 				uses: m.reuse?.uses ?? null,
 				unit: m.unit,
 				pack: m.packs[0] ?? null,
@@ -27,3 +46,5 @@ export function stockRows(materials: readonly Material[], colours: readonly Colo
 			};
 		});
 }
+
+const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;

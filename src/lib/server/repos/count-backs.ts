@@ -34,6 +34,16 @@ export function countBacks(db: Database, actor: Actor) {
 				lines: countedLinesSchema.parse(lines)
 			}));
 		},
+		/** The lines of the last counts of all designs. */
+		async lines(most = 500): Promise<(readonly CountedLine[])[]> {
+			const rows = await db.read
+				.select({ lines: countBack.lines })
+				.from(countBack)
+				.where(eq(countBack.workspaceId, workspaceId))
+				.orderBy(desc(countBack.countedAt))
+				.limit(most);
+			return rows.map((row) => countedLinesSchema.parse(row.lines));
+		},
 		/** Keeps a count; repeating it with the same id changes nothing. */
 		async add({ design, ...count }: Omit<CountBack, 'madeVersion'>): Promise<void> {
 			await db.write(async (tx) => {

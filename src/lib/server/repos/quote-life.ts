@@ -241,8 +241,8 @@ export function sentQuotes(db: Database, actor: Actor) {
 					said = { name, choice, total: chosen.total.minor };
 				} else said = { text: answer.text };
 				const about = { quoteId: issue.quoteId, issueId: issue.id };
-				const { event } = answer;
-				await happened(tx, actor, { ...about, event, at: now, said });
+				const what = answer.event;
+				await happened(tx, actor, { ...about, event: what, at: now, said });
 				await tx
 					.update(quote)
 					.set({ state: next, changedBy })

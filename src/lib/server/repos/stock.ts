@@ -1,6 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Colour, Material, Pack } from '../../core/materials/material.ts';
 import { reuseSchema } from '../../core/materials/material.schema.ts';
+import type { RationalText } from '../../core/units/rational.ts';
 import type { Micrometres } from '../../core/units/length.ts';
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
@@ -120,6 +121,18 @@ export function stock(db: Database, actor: Actor) {
 						.values({ ...toRow(each), ...own })
 						.onConflictDoNothing();
 				await touchStock(tx, actor);
+			});
+		},
+		/** The share that is lost of it, as it is counted with from now on. @returns false where there is no such material */
+		async changeLoss(id: string, loss: RationalText): Promise<boolean> {
+			return db.write(async (tx) => {
+				const done = await tx
+					.update(material)
+					.set({ loss, changedBy: actor.person })
+					.where(and(eq(material.workspaceId, actor.workspace), eq(material.id, id)))
+					.returning({ id: material.id });
+				if (done.length > 0) await touchStock(tx, actor);
+				return done.length > 0;
 			});
 		},
 		/** @returns false where there is no such pack */
