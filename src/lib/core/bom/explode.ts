@@ -15,7 +15,8 @@ import {
 	isPatching,
 	sectionNeeds,
 	sectionTasks,
-	stepTasks
+	stepTasks,
+	type Weighed
 } from '../recipe/section-work.ts';
 import type { LeftAs } from '../labour/job.ts';
 import { isDone } from '../labour/site.ts';
@@ -189,11 +190,14 @@ function manyOf(need: Need, count: Rational): Need {
 }
 
 /** The work of the designs counted, with the difficulty of the section it belongs to. */
-export function workOf(order: readonly DesignCount[]): { task: TaskCount; difficulty: string }[] {
+export function workOf(
+	order: readonly DesignCount[],
+	materials?: Weighed
+): { task: TaskCount; difficulty: string }[] {
 	return order.flatMap((node) => [
 		...node.recipe.sections.flatMap((section) => {
 			const { all, grounded, alone } = copies(node, section);
-			return sectionTasks(node.recipe, section).flatMap((task) => {
+			return sectionTasks(node.recipe, section, materials).flatMap((task) => {
 				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
 				const ends = task.ends && { less: task.ends.less * count, more: task.ends.more * count };
@@ -210,8 +214,11 @@ export function workOf(order: readonly DesignCount[]): { task: TaskCount; diffic
 }
 
 /** The work of designs on a job whose pieces are left so. */
-export const workOn = (order: readonly DesignCount[], leftAs: LeftAs): ReturnType<typeof workOf> =>
-	workOf(order).filter(({ task }) => isDone(task, leftAs));
+export const workOn = (
+	order: readonly DesignCount[],
+	leftAs: LeftAs,
+	materials?: Weighed
+): ReturnType<typeof workOf> => workOf(order, materials).filter(({ task }) => isDone(task, leftAs));
 
 const keyOf = (design: string, { colourway, size }: Choice) => `${design}/${colourway ?? ''}/${size ?? ''}`;
 const ROOT = '';

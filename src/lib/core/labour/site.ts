@@ -11,12 +11,22 @@ export interface SitePiece {
 /** Up to this it is carried in one hand, over that one somebody holds it while another fixes it. House rule, mm. */
 const [SMALL, TALL] = [900, 2000];
 const FOOT = 304.8;
+/** What one person carries in one go, kg. House rule, from memory: local rules for lifting go first. */
+export const ONE_GO = 12;
 
 /**
  * What a piece takes where it stands: carried in, stood up or put up, levelled, taken away again, by its own size and how
  * it stands; what lies on a table takes seconds.
+ * @param kg what it weighs as far as the Stockroom knows
  */
-export function siteTasks({ how, mm }: SitePiece): TaskCount[] {
+export function siteTasks(piece: SitePiece, kg = 0): TaskCount[] {
+	const own = tasksBySize(piece);
+	// What is too heavy for one go is carried in parts, there and back again.
+	const more = Math.max(0, Math.ceil(kg / ONE_GO - 1e-9) - 1);
+	return more === 0 ? own : [...own, plainTask('carry in', more), plainTask('strike', more)];
+}
+
+function tasksBySize({ how, mm }: SitePiece): TaskCount[] {
 	const once = (...tasks: Task[]) => tasks.map((task) => plainTask(task, 1));
 	if (how === 'along') {
 		const feet = Math.max(1, Math.ceil(mm / FOOT - 1e-6));

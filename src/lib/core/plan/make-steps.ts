@@ -80,7 +80,7 @@ class SectionSteps {
 		this.#all = node.quantity.mul(copies).valueOf();
 		this.#alone = section.stand.by === null ? node.alone.mul(copies).valueOf() : 0;
 		this.#grounded = standsOnFloor(node.recipe, section) ? node.grounded.mul(copies).valueOf() : 0;
-		this.#tasks = sectionTasks(node.recipe, section);
+		this.#tasks = sectionTasks(node.recipe, section, this.context.catalogue.materials);
 	}
 
 	/** What builds it by itself. @param last what is added once everything stands together, or what is not */

@@ -12,6 +12,7 @@ import {
 import { add, zero } from '../money/money.ts';
 import { rational } from '../units/rational.ts';
 import { addSection } from '../recipe/edit.ts';
+import { stackOf } from '../structures/stack/edit.ts';
 import { type RecipeDraft } from '../recipe/draft.ts';
 import { newSection } from '../recipe/build.ts';
 import { designUse } from '../structures/design/empty.ts';
@@ -84,6 +85,22 @@ describe('one bill for an order', () => {
 		expect(line).toMatchObject({ count: '6', amount: { minor: 6 * 1250 } });
 		const bags = tally(sign, null, 1, context({ counting: 'bag' })).cost.materials;
 		expect(bags.find((l) => l.label === 'painted sign')!.amount!.minor).toBe(1250);
+	});
+	test('what is too heavy for one go is carried in parts: 30 kg three times, as often as there are pieces', () => {
+		const heavy = floating.map((m) => (m.kind === 'base' ? { ...m, grams: 30_000 } : m));
+		const draft = structuredClone(design('post', '4 11 at 9 white x4')) as RecipeDraft;
+		Object.assign(stackOf(draft)!.upright, { kind: 'pole', material: 'stand', length: 84 * 25_400 }); // prettier-ignore
+		const recipe = draft as Recipe;
+		const own = (materials: typeof floating) => ({
+			...context(),
+			catalogue: catalogueOf(materials, colours)
+		});
+		const carried = (materials: typeof floating, quantity: number) =>
+			tally(recipe, null, quantity, own(materials)).tasks.find((t) => t.task === 'carry in')?.count ?? 0;
+		expect(carried(heavy, 1) - carried(floating, 1)).toBe(2);
+		expect(carried(heavy, 3) - carried(floating, 3)).toBe(6);
+		const order = tallyOrder([item(recipe, 3)], own(heavy));
+		expect(order.cost.seconds).toEqual(tally(recipe, null, 3, own(heavy)).cost.seconds);
 	});
 	test('a design that cannot be counted costs an unknown sum, never nothing', () => {
 		const lost = { ...design('lost'), sections: [newSection('u', 'use', designUse('nowhere'))] };

@@ -65,6 +65,7 @@ interface CountedLine {
 }
 interface Kept {
 	readonly library: TallyContext['library'];
+	readonly catalogue: TallyContext['catalogue'];
 	readonly pumps: TallyContext['rates']['pumps'];
 	readonly lines: Map<string, CountedLine | undefined>;
 }
@@ -76,11 +77,12 @@ const MOST_KEPT = 32;
 /** What one line takes and asks of hands; undefined where it cannot be counted. */
 function countedLine(
 	{ recipe, colourway, size = null, quantity }: OrderItem,
-	{ library, rates: { pumps } }: TallyContext
+	{ library, catalogue, rates: { pumps } }: TallyContext
 ): CountedLine | undefined {
 	let found = kept.get(recipe);
-	if (found?.library !== library || found.pumps !== pumps || found.lines.size >= MOST_KEPT) {
-		found = { library, pumps, lines: new Map() };
+	const isOther = found?.library !== library || found.catalogue !== catalogue || found.pumps !== pumps;
+	if (!found || isOther || found.lines.size >= MOST_KEPT) {
+		found = { library, catalogue, pumps, lines: new Map() };
 		kept.set(recipe, found);
 	}
 	const key = `${colourway}/${size}/${quantity}`;
@@ -91,7 +93,7 @@ function countedLine(
 		try {
 			const wanted = { recipe, colourway, size, quantity: rational(quantity), pumps };
 			const designs = countDesigns(wanted, library);
-			return { needs: explode(designs), work: workOf(designs) };
+			return { needs: explode(designs), work: workOf(designs, catalogue.materials) };
 		} catch (error) {
 			if (error instanceof DomainError) return undefined;
 			throw error;

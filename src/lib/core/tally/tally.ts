@@ -96,7 +96,9 @@ export function tally(
 	const designs = attempt(() => drawable(countDesigns(wanted, library), wanted), findings);
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
 	const { job, crew, bases } = usualJob(rates);
-	const tasks = designs ? timeAll(workOn(designs, job.job.template.leftAs), rates.standards) : [];
+	const tasks = designs
+		? timeAll(workOn(designs, job.job.template.leftAs, catalogue.materials), rates.standards)
+		: [];
 	const assembly = designs
 		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)
 		: NOTHING_STANDS;
