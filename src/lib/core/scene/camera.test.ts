@@ -84,3 +84,12 @@ describe('a turned picture', () => {
 		expect(tubes.length).toBe(Math.ceil(2133.6 / 150));
 	});
 });
+
+test('back to the level by whatever it was tilted is level, though degrees are no whole ones (property)', () => {
+	fc.assert(
+		fc.property(fc.double({ min: 0.01, max: 79, noNaN: true }), (up) => {
+			const high = turned({ turn: 0, tilt: 0 }, 0, up);
+			expect(turned(high, 0, -(high.tilt * 180) / Math.PI).tilt).toBe(0);
+		})
+	);
+});

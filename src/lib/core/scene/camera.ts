@@ -37,5 +37,6 @@ export function projector({ turn, tilt }: Camera): (p: { x: number; y: number; z
 export function turned({ turn, tilt }: Camera, by: number, up: number): Camera {
 	const round = turn + (by * Math.PI) / 180;
 	const tilted = Math.max(0, Math.min((80 * Math.PI) / 180, tilt + (up * Math.PI) / 180));
-	return { turn: Math.atan2(Math.sin(round), Math.cos(round)), tilt: tilted };
+	// What rounding leaves over the level is the level.
+	return { turn: Math.atan2(Math.sin(round), Math.cos(round)), tilt: tilted < 1e-9 ? 0 : tilted };
 }

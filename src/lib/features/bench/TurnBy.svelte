@@ -6,7 +6,8 @@
 		bench: Bench;
 	}
 	let { bench }: Props = $props();
-	const degrees = (radians: number) => Math.round((radians * 180) / Math.PI);
+	const exact = (radians: number) => (radians * 180) / Math.PI;
+	const degrees = (radians: number) => Math.round(exact(radians));
 	const now = $derived(bench.camera ?? CAMERA[bench.view]);
 </script>
 
@@ -20,7 +21,7 @@
 			step="5"
 			value={degrees(now[word])}
 			aria-valuetext="{degrees(now[word])}°"
-			oninput={(e) => by(e.currentTarget.valueAsNumber - degrees(now[word]))}
+			oninput={(e) => by(e.currentTarget.valueAsNumber - exact(now[word]))}
 		/>
 	</label>
 {/snippet}
