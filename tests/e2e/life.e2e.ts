@@ -228,10 +228,13 @@ test('from the phone: two pieces, a day and the way there become a draft with on
 	await expect(together).toHaveText(said!);
 	await page.getByLabel('Client').fill('Slipway Café');
 	await page.getByLabel('Day').fill('2028-07-03');
-	await page.getByRole('button', { name: 'Make the draft' }).click();
+	await page.getByRole('button', { name: 'Make the draft' }).dblclick();
 	await page.waitForURL(/\/quotes\/[\w-]+$/);
 	await expect(page.getByLabel('Event date')).toHaveValue('2028-07-03');
 	await expect(figure(page, 'total')).toHaveText(said!.replace('$', ''));
+	// Pressed twice it is one.
+	await page.goto('/clients?search=slipway');
+	await expect(page.getByRole('link', { name: /Slipway Café/ })).toContainText('1 quote,');
 });
 
 test('what popped at a build teaches the Stockroom, and counts once it is taken', async ({ page }) => {

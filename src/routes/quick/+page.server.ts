@@ -4,7 +4,7 @@ import { idSchema } from '$lib/core/id.schema.ts';
 import { AS_USUAL, MOST_MILES } from '$lib/core/labour/job.ts';
 import { isCalendarDay } from '$lib/core/quote/read-form.ts';
 import { parseBounded } from '$lib/core/units/number.ts';
-import { fieldsOf } from '$lib/server/form-fields.ts';
+import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { newTerms, recipePage } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -18,6 +18,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	]);
 	const { settings, materials, colours } = studio;
 	return {
+		fresh: crypto.randomUUID(),
 		clients: clients.map((c) => c.name),
 		designs: offered.map(({ versionId, name }) => ({ id: versionId, name })),
 		...(await recipePage(
@@ -72,7 +73,7 @@ export const actions: Actions = {
 			if (!(await locals.repos.designs.version(versionId)))
 				return refuse('A design on it is not kept any more. Take it out.');
 		const asked = pieces.data.flatMap((p) => p.asked || []);
-		const id = crypto.randomUUID();
+		const id = sentId(typed);
 		const clientId = await locals.repos.clients.named(client, crypto.randomUUID());
 		const terms = {
 			...newTerms(settings),

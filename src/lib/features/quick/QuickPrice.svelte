@@ -20,10 +20,12 @@
 		data: QuickData;
 		/** Names to choose from. */
 		clients: readonly string[];
+		/** An id for a draft made of what is priced here. */
+		fresh: string;
 		/** A draft that was not made, and why. */
 		failed?: { readonly client: string; readonly trouble: string } | undefined;
 	}
-	let { data, clients, failed }: Props = $props();
+	let { data, clients, fresh, failed }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const quick = new Quick(data);
 	let margin = $state(false);
@@ -207,5 +209,5 @@
 		{quick.waiting ? 'reading that design …' : copied}
 	</p>
 	{#if copied && quick.ok}<p class="text-[13px] select-all" data-name="copied">{quick.text}</p>{/if}
-	<QuickQuote {quick} {clients} {failed} />
+	<QuickQuote {quick} {clients} {fresh} {failed} />
 </div>

@@ -8,9 +8,11 @@
 	interface Props {
 		quick: Quick;
 		clients: readonly string[];
+		/** An id for the draft: pressed twice it is one. */
+		fresh: string;
 		failed?: { readonly client: string; readonly trouble: string } | undefined;
 	}
-	let { quick, clients, failed }: Props = $props();
+	let { quick, clients, fresh, failed }: Props = $props();
 	const lines = $derived(
 		JSON.stringify(
 			quick.pieces.map(({ versionId, colourwayId, sizeId, quantity, asked }) => ({
@@ -52,6 +54,7 @@
 			{/each}
 		</ul>
 		<form method="post" action="?/draft" class="grid gap-3" use:enhance>
+			<input type="hidden" name="id" value={fresh} />
 			<input type="hidden" name="lines" value={lines} />
 			<Field label="Client" error={failed?.trouble}>
 				{#snippet children(attributes)}<input
