@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
 import type { CalendarDate } from '@internationalized/date';
 import { NOTHING_CHOSEN, type ClientChoice } from '../../src/lib/core/quote/choices.ts';
+import type { PaymentState } from '../../src/lib/core/quote/kinds.ts';
 import type { QuoteTerms } from '../../src/lib/core/quote/quote.ts';
 import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import type { Repos } from '../../src/lib/server/repos/index.ts';
@@ -11,8 +12,7 @@ import {
 	invoiceOrder,
 	orderOf,
 	payOrder,
-	type Desk,
-	type ServiceAnswer
+	type Desk
 } from '../../src/lib/server/services/orders.ts';
 import { post } from '../../src/lib/server/services/quote-post.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
@@ -46,7 +46,7 @@ interface Told {
 	readonly more?: (line: (n: number) => string, id: string) => Partial<QuoteTerms>;
 	readonly steps: readonly Step[];
 	/** What is paid, in order, and how the service answers. */
-	readonly paid?: readonly ServiceAnswer[];
+	readonly paid?: readonly PaymentState[];
 	readonly papers?: 'invoice' | 'taken back';
 	/** Quantity of the first line once it is written anew. */
 	readonly then?: number;

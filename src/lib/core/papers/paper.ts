@@ -2,6 +2,7 @@ import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import { allocate, money, subtract, type Money } from '../money/money.ts';
 import type { PaperKind } from '../quote/kinds.ts';
 import type { ChosenQuote } from '../quote/chosen.ts';
+import { lineName } from '../quote/line-name.ts';
 import type { FrozenQuote } from '../quote/frozen.ts';
 import { ONE, rational } from '../units/rational.ts';
 import type { Business } from '../workspace/settings.ts';
@@ -62,7 +63,7 @@ export function netLines(
 	const { currency } = chosen.total;
 	const said = [
 		...chosen.lines.map(({ line, amount }) => ({
-			label: [line.name, line.colourway].filter(Boolean).join(', '),
+			label: lineName(line),
 			quantity: line.quantity,
 			minor: amount.minor
 		})),
@@ -140,3 +141,7 @@ export const PAPER_WORDS: Readonly<Record<PaperKind, { readonly title: string; r
 };
 export const paperName = ({ kind, number }: Pick<FrozenPaper, 'kind' | 'number'>): string =>
 	`${PAPER_WORDS[kind].mark}-${String(number).padStart(4, '0')}`;
+
+/** Whether an invoice holds: no credit note of these papers takes it back. */
+export const isOpenInvoice = (paper: FrozenPaper, all: readonly FrozenPaper[]): boolean =>
+	paper.kind === 'invoice' && !all.some((p) => p.kind === 'credit note' && p.about === paperName(paper));

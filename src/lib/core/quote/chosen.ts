@@ -107,9 +107,12 @@ const plainOf = (frozen: FrozenQuote): ChosenQuote => ({
 	deposit: frozen.deposit
 });
 
-/** As it stands where nothing more is chosen than what is said: a level that is open is looked at as the first. */
-export function asShown(frozen: FrozenQuote, choice: ClientChoice = NOTHING_CHOSEN): ChosenQuote {
-	const level = isLevelOpen(frozen, choice) ? (frozen.offers?.[0]?.level ?? null) : choice.level;
-	const chosen = chosenOf(frozen, { ...choice, level });
+/** A choice that can be added up: a level that is open is looked at as the first. */
+export const atSomeLevel = (frozen: FrozenQuote, choice: ClientChoice = NOTHING_CHOSEN): ClientChoice =>
+	isLevelOpen(frozen, choice) ? { ...choice, level: frozen.offers?.[0]?.level ?? null } : choice;
+
+/** As it stands where nothing more is chosen than what is said. */
+export function asShown(frozen: FrozenQuote, choice?: ClientChoice): ChosenQuote {
+	const chosen = chosenOf(frozen, atSomeLevel(frozen, choice));
 	return 'refused' in chosen ? plainOf(frozen) : chosen;
 }

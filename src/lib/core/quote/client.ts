@@ -29,6 +29,3 @@ export const CLIENT_DETAILS = [
 	'terms',
 	'exempt'
 ] as const satisfies readonly (keyof ClientDetails)[];
-
-/** Whether somebody there must not be near latex. */
-export const avoidsLatex = ({ allergies = '' }: ClientDetails): boolean => /latex|rubber/i.test(allergies);

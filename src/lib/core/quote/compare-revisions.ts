@@ -1,5 +1,6 @@
 import { formatMoney } from '../money/money.ts';
 import { dayWords } from './day-words.ts';
+import { lineName } from './line-name.ts';
 import type { FrozenLine, FrozenQuote } from './frozen.ts';
 
 /** Something that is otherwise on the later writing; blank is not on it. */
@@ -11,7 +12,6 @@ export interface Difference {
 
 /** What a line is told by, so that the same one is found again. */
 const keyOf = ({ name, colourway, heading = '' }: FrozenLine) => `${name}/${colourway}/${heading}`;
-const called = ({ name, colourway }: FrozenLine) => [name, colourway].filter(Boolean).join(', ');
 const sumOf = ({ quantity, amount }: FrozenLine) => `${quantity} × for ${formatMoney(amount)}`;
 
 /** What changed from one writing of a quote to another: dates, lines and sums, as a client reads them. */
@@ -31,9 +31,9 @@ export function compareRevisions(before: FrozenQuote, after: FrozenQuote): Diffe
 		const other = like >= 0 ? rest.splice(like, 1)[0]! : undefined;
 		if (other && other.colourway !== line.colourway)
 			say(`${line.name}, colours`, line.colourway, other.colourway);
-		say(called(line), sumOf(line), other ? sumOf(other) : '');
+		say(lineName(line), sumOf(line), other ? sumOf(other) : '');
 	}
-	for (const line of rest) say(called(line), '', sumOf(line));
+	for (const line of rest) say(lineName(line), '', sumOf(line));
 	say('delivery', formatMoney(before.delivery), formatMoney(after.delivery));
 	say('discount', formatMoney(before.discount), formatMoney(after.discount));
 	say('total', formatMoney(before.total), formatMoney(after.total));

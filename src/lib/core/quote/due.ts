@@ -16,6 +16,10 @@ export interface DueIn {
 /** A quote nobody has opened is worth a reminder after so many days, one that was opened after more. House rule. */
 const [NOT_SEEN, NOT_ANSWERED] = [3, 5];
 
+const DAY = 86_400_000;
+/** Whole days gone by since a moment. */
+export const daysSince = (at: Date, now: Date): number => Math.floor((now.getTime() - at.getTime()) / DAY);
+
 const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 
 /** What to do about a quote. */

@@ -2,8 +2,8 @@
 export const PAYMENT_KINDS = ['deposit', 'balance'] as const;
 export type PaymentKind = (typeof PAYMENT_KINDS)[number];
 
-/** Where an attempt to pay has come: begun, on its way and late, done, or turned down. */
-export const PAYMENT_STATES = ['begun', 'late', 'paid', 'failed'] as const;
+/** Where an attempt to pay has come: on its way and late, done, or turned down. */
+export const PAYMENT_STATES = ['late', 'paid', 'failed'] as const;
 export type PaymentState = (typeof PAYMENT_STATES)[number];
 
 /** Papers that are made for a client and never change. */

@@ -194,7 +194,10 @@ interface CountedBefore extends Counted {
 	readonly items: readonly QuoteItem[];
 	readonly leftAs: LeftAs;
 }
-const countedBefore = new WeakMap<TallyContext, CountedBefore>();
+/** What was counted last, the latest first: a quote as it stands, and with each thing that may be chosen of it. */
+const countedBefore = new WeakMap<TallyContext, readonly CountedBefore[]>();
+/** Ways one quote stands that are remembered. */
+const MOST_COUNTED = 64;
 const isSame = (a: QuoteItem, b: QuoteItem | undefined): boolean =>
 	a.recipe === b?.recipe &&
 	a.colourway === b.colourway &&
@@ -203,21 +206,27 @@ const isSame = (a: QuoteItem, b: QuoteItem | undefined): boolean =>
 
 /** What is on a quote, counted: as it was where only its terms are others, and each line that is as it was. */
 function counted(items: readonly QuoteItem[], context: TallyContext, leftAs: LeftAs): Counted {
-	const before = countedBefore.get(context);
-	const same = items.map((item) => before?.items.findIndex((b) => isSame(item, b)) ?? -1);
-	if (
-		before?.leftAs === leftAs &&
-		before.items.length === items.length &&
-		same.every((at, i) => isSame(items[i]!, before.items[i]) && at >= 0)
-	)
-		// prettier-ignore
-		return before;
-	const tallies = items.map(({ recipe, colourway, quantity, size = null }, i) => {
-		const known = before?.tallies[same[i]!];
-		return known ?? tally(recipe, colourway, quantity, context, size);
+	const before = countedBefore.get(context) ?? [];
+	const same = before.find(
+		(b) =>
+			b.leftAs === leftAs &&
+			b.items.length === items.length &&
+			items.every((item, i) => isSame(item, b.items[i]))
+	);
+	if (same) return same;
+	const known = (item: QuoteItem): Tally | undefined => {
+		for (const { items: own, tallies } of before) {
+			const at = own.findIndex((other) => isSame(item, other));
+			if (at >= 0) return tallies[at];
+		}
+		return undefined;
+	};
+	const tallies = items.map((item) => {
+		const { recipe, colourway, quantity, size = null } = item;
+		return known(item) ?? tally(recipe, colourway, quantity, context, size);
 	});
 	const next = { items, leftAs, tallies, order: tallyOrder(items, context, leftAs) };
-	countedBefore.set(context, next);
+	countedBefore.set(context, [next, ...before].slice(0, MOST_COUNTED));
 	return next;
 }
 

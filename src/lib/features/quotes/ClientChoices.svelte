@@ -2,6 +2,7 @@
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { ClientChoice } from '../../core/quote/choices.ts';
 	import type { FrozenOffer, FrozenQuote } from '../../core/quote/frozen.ts';
+	import { lineName } from '../../core/quote/line-name.ts';
 	import { groupNames } from '../../core/quote/read-choice.ts';
 
 	interface Props {
@@ -17,8 +18,8 @@
 	const addOns = $derived(offer?.others.filter((o) => o.group === null) ?? []);
 	const pickedOf = (group: string, first: number | undefined) => choice.picks[group] ?? first;
 	const named = (at: number) => {
-		const { name, colourway, quantity } = frozen.lines[at]!;
-		return `${quantity > 1 ? `${quantity} × ` : ''}${[name, colourway].filter(Boolean).join(', ')}`;
+		const line = frozen.lines[at]!;
+		return `${line.quantity > 1 ? `${line.quantity} × ` : ''}${lineName(line)}`;
 	};
 	const added = (minor: number) =>
 		minor === 0

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { isBare } from '../../core/assembly/assemble.ts';
 	import {
 		NEW_MEASURE,
 		readKnown,
@@ -9,9 +8,9 @@
 		within,
 		type RawPlace
 	} from '../../core/quote/place.ts';
-	import { drawAssembly } from '../../core/scene/draw-list.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import PlaceFrame from './PlaceFrame.svelte';
 	import Discs from '../picture/Discs.svelte';
 	import type { QuoteDraft } from './quote-draft.svelte.ts';
 
@@ -25,13 +24,7 @@
 	let trouble = $state('');
 	let frame = $state<HTMLElement>();
 
-	const pieces = $derived(
-		draft.seen.flatMap(({ item, tally: { assembly } }) =>
-			isBare(assembly)
-				? []
-				: [{ id: item.id, name: item.recipe.name, list: drawAssembly(assembly, { catalogue: draft.context.catalogue, view: 'front' }) }]
-		)
-	); // prettier-ignore
+	const pieces = $derived(draft.seen);
 	const mm = $derived(place ? readKnown(place.known, 'ft', { decimal }) : 0);
 	/** Pixels of the photo a millimetre. */
 	const scale = $derived(
@@ -143,14 +136,13 @@
 					/>{/snippet}
 			</Field>
 		</div>
-		<div class="frame" bind:this={frame} data-name="mock-up">
-			<img
+		<div class="held" bind:this={frame} data-name="mock-up">
+			<PlaceFrame
 				src="/quotes/{quote}/place/{place.photo}"
 				alt="The client’s place"
 				width={place.width}
 				height={place.height}
-			/>
-			<svg viewBox="0 0 {place.width} {place.height}">
+			>
 				{#if scale > 0}
 					{#each place.pieces as piece (piece.line)}
 						{@const own = pieces.find((p) => p.id === piece.line)}
@@ -195,7 +187,7 @@
 						onkeydown={(e) => key(e, end)}
 					/>
 				{/each}
-			</svg>
+			</PlaceFrame>
 		</div>
 		<ul class="grid gap-1">
 			{#each pieces as { id, name } (id)}
@@ -212,21 +204,9 @@
 </section>
 
 <style>
-	.frame {
-		position: relative;
+	.held {
 		max-width: 640px;
 		touch-action: none;
-	}
-	img {
-		display: block;
-		width: 100%;
-		height: auto;
-	}
-	svg {
-		position: absolute;
-		inset: 0;
-		width: 100%;
-		height: 100%;
 	}
 	.piece,
 	.ring {

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { FrozenPlace, FrozenQuote } from '../../core/quote/frozen.ts';
+	import PlaceFrame from './PlaceFrame.svelte';
 	import Discs from '../picture/Discs.svelte';
 
 	interface Props {
@@ -13,15 +14,14 @@
 	let { frozen, place, places, isOn }: Props = $props();
 </script>
 
-<!-- Pieces stand in the photo to its scale: the picture of each is computed, the photo is what it was. -->
+<!-- Pieces stand in the photo to its scale: the picture of each is computed. -->
 <figure class="place" data-name="place">
-	<img
+	<PlaceFrame
 		src="{places}/{place.photo}"
 		alt="The place with the pieces in it"
 		width={place.width}
 		height={place.height}
-	/>
-	<svg viewBox="0 0 {place.width} {place.height}" aria-hidden="true">
+	>
 		{#each place.pieces as piece, i (i)}
 			{@const line = frozen.lines[piece.line]}
 			{#if line?.picture && isOn.has(piece.line)}
@@ -35,25 +35,14 @@
 				</g>
 			{/if}
 		{/each}
-	</svg>
+	</PlaceFrame>
 </figure>
 
 <style>
 	.place {
-		position: relative;
 		grid-column: 1 / -1;
 		margin: 0 auto;
+		width: 100%;
 		max-width: 720px;
-	}
-	img {
-		display: block;
-		width: 100%;
-		height: auto;
-	}
-	svg {
-		position: absolute;
-		inset: 0;
-		width: 100%;
-		height: 100%;
 	}
 </style>

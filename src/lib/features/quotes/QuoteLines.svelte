@@ -48,7 +48,7 @@
 
 <section aria-label="Lines">
 	<h2 class="mb-1 text-base">Lines</h2>
-	<QuoteFloor lines={draft.seen} context={draft.context} />
+	<QuoteFloor pieces={draft.seen} />
 	<ul
 		bind:this={list}
 		class="border-t-2 border-ink bg-paper"

@@ -3,17 +3,18 @@ import type { Colour, Material } from '../../core/materials/material.ts';
 import { subtract, type Money } from '../../core/money/money.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { isChoosing, offersOf } from '../../core/quote/offers.ts';
-import { priceQuote, quoteItems, type LineWay, type QuoteTerms } from '../../core/quote/quote.ts';
+import { priceQuote, quoteItems, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawQuote } from '../../core/quote/read-form.ts';
 import { USUAL_DOOR } from '../../core/quote/place.ts';
 import type { NumberStyle } from '../../core/units/number.ts';
-import { LINE_FIELDS, PLAIN_LINE, type RawLine } from '../../core/quote/read-lines.ts';
+import { LINE_FIELDS, PLAIN_LINE, type RawLine, type ReadLine } from '../../core/quote/read-lines.ts';
 import { jobSoFar } from '../../core/quote/read-job.ts';
 import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import { Autosave } from '../shell/autosave.svelte.ts';
+import { seenPieces } from './front-pictures.ts';
 import { RecipeBook, type RecipePage } from './recipe-book.svelte.ts';
 
 export interface QuoteData extends RecipePage {
@@ -24,14 +25,7 @@ export interface QuoteData extends RecipePage {
 		readonly zone: string;
 		readonly terms: QuoteTerms;
 		readonly revision: number;
-		readonly lines: readonly {
-			id: string;
-			versionId: string;
-			colourwayId: string | null;
-			sizeId: string | null;
-			quantity: number;
-			way: LineWay | null;
-		}[];
+		readonly lines: readonly ReadLine[];
 	};
 	readonly offered: readonly { versionId: string; design: string; name: string }[];
 	readonly settings: Settings;
@@ -123,11 +117,12 @@ export class QuoteDraft {
 		const own = this.priced.lines.find((l) => l.item.id === id)?.shown;
 		return shown && own ? subtract(shown, own) : null;
 	}
-	/** Every design that is on it or may be chosen, once. */
+	/** Every design that is on it or may be chosen, once, as it is seen. */
 	readonly seen = $derived.by(() => {
 		const all = [this.priced, ...this.offers.flatMap((o) => [o.priced, ...o.others.map((c) => c.priced)])];
 		const found = new Map(all.flatMap((p) => p.lines.map((l) => [l.item.id, l] as const)));
-		return this.raw.lines.flatMap((l) => found.get(l.id) ?? []);
+		const lines = this.raw.lines.flatMap((l) => found.get(l.id) ?? []);
+		return seenPieces(lines, this.context.catalogue);
 	});
 	/** How numbers are typed here. */
 	get entryStyle(): NumberStyle {

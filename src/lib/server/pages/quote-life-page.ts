@@ -1,13 +1,14 @@
 import { formatMoney, money } from '../../core/money/money.ts';
-import { PAPER_WORDS, paperName } from '../../core/papers/paper.ts';
+import { isOpenInvoice, PAPER_WORDS, paperName } from '../../core/papers/paper.ts';
 import { compareRevisions } from '../../core/quote/compare-revisions.ts';
 import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
-import { dueOf } from '../../core/quote/due.ts';
+import { daysSince, dueOf } from '../../core/quote/due.ts';
 import type { QuoteLifeView } from '../../core/quote/life-view.ts';
 import type { QuoteEvent } from '../../core/quote/states.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote } from '../repos/quotes.ts';
-import { orderOf, todayIn } from '../services/orders.ts';
+import { dayIn } from '../services/day-in.ts';
+import { orderOf } from '../services/orders.ts';
 import { textToCopy } from '../services/quote-post.ts';
 
 const SAID: Readonly<Record<QuoteEvent, string>> = {
@@ -23,9 +24,6 @@ const SAID: Readonly<Record<QuoteEvent, string>> = {
 	revised: 'began to be written anew',
 	'revision dropped': 'left as it was sent'
 };
-const DAY = 86_400_000;
-const daysBetween = (from: Date, to: Date): number => Math.floor((to.getTime() - from.getTime()) / DAY);
-
 /** What became of a quote since it was issued, in words: for the owner. Null of a draft that never was. */
 export async function quoteLifePage(
 	repos: Repos,
@@ -49,7 +47,7 @@ export async function quoteLifePage(
 	const last = events.at(-1)!;
 	const issued = events.findLast((e) => e.event === 'issued')!;
 	const talk = events.findLast((e) => e.event === 'asked' || e.event === 'answered');
-	const credited = new Set(papers.filter((p) => p.frozen.kind === 'credit note').map((p) => p.frozen.about));
+	const made = papers.map((p) => p.frozen);
 	return {
 		link,
 		revision: quote.issued.number,
@@ -58,10 +56,10 @@ export async function quoteLifePage(
 			state: quote.state,
 			eventDate: quote.eventDate,
 			validUntil: frozen.validUntil,
-			sinceIssued: daysBetween(issued.at, now),
-			sinceSaid: daysBetween(last.at, now),
+			sinceIssued: daysSince(issued.at, now),
+			sinceSaid: daysSince(last.at, now),
 			isAsked: talk?.event === 'asked',
-			today: todayIn(frozen.zone)
+			today: dayIn(frozen.zone, now)
 		})?.say,
 		isAsked: talk?.event === 'asked' ? (talk.said.text ?? '') : null,
 		events: events
@@ -115,7 +113,7 @@ export async function quoteLifePage(
 			title: `${PAPER_WORDS[paper.kind].title} ${paperName(paper)}`,
 			amount: formatMoney(paper.kind === 'receipt' ? paper.payable : paper.total),
 			at: madeAt.toISOString(),
-			canCredit: paper.kind === 'invoice' && !credited.has(paperName(paper))
+			canCredit: isOpenInvoice(paper, made)
 		})),
 		glance: quote.issued.owner.glance ?? [],
 		/** What the client sees of it: as it was chosen, else as it is offered first. */

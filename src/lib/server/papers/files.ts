@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Money } from '../../core/money/money.ts';
 import type { ChosenQuote } from '../../core/quote/chosen.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
+import { lineName } from '../../core/quote/line-name.ts';
 import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/paper.ts';
 import { FORMULA } from '../services/bill-csv.ts';
 
@@ -18,7 +19,7 @@ export function paperCsv(paper: FrozenPaper): string {
 		paper: paperName(paper),
 		day: paper.day,
 		client: paper.client.name,
-		what: what,
+		what,
 		quantity,
 		amount: plainAmount(minor),
 		currency
@@ -54,9 +55,7 @@ export function quoteCsv(frozen: FrozenQuote, chosen: ChosenQuote): string {
 	});
 	return Papa.unparse(
 		[
-			...chosen.lines.map(({ line, amount }) =>
-				row([line.name, line.colourway].filter(Boolean).join(', '), line.quantity, amount)
-			),
+			...chosen.lines.map(({ line, amount }) => row(lineName(line), line.quantity, amount)),
 			row('Delivery', '', chosen.delivery),
 			row('Discount', '', { ...chosen.discount, minor: -chosen.discount.minor }),
 			row('Net', '', chosen.net),

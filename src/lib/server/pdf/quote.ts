@@ -2,6 +2,7 @@ import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
 import { NOTHING_CHOSEN } from '../../core/quote/choices.ts';
 import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
 import type { FrozenLine, FrozenPlace, FrozenQuote } from '../../core/quote/frozen.ts';
+import { lineName } from '../../core/quote/line-name.ts';
 import { rateText } from '../../core/pricing/price-tape.ts';
 import { BallPainter } from './balls.ts';
 import { head, sumRow } from './sheet.ts';
@@ -118,7 +119,7 @@ function table(doc: Doc, frozen: FrozenQuote) {
 	const offers = frozen.offers ?? [];
 	for (const level of offers.length > 1 ? offers.map((o) => o.level) : [null]) {
 		if (level !== null) say(doc, level, { size: 12, font: 'bold', gap: 6 });
-		sums(row, frozen, asShown(frozen, { ...NOTHING_CHOSEN, level: level ?? offers[0]?.level ?? null }));
+		sums(row, frozen, asShown(frozen, { ...NOTHING_CHOSEN, level }));
 		const others = offers.find((o) => o.level === level) ?? offers[0];
 		for (const { at, group, adds } of others?.others ?? []) {
 			const how = group === null ? 'if you like' : `instead, as ${group}`;
@@ -128,8 +129,7 @@ function table(doc: Doc, frozen: FrozenQuote) {
 }
 
 type Row = (label: string, amount: string, options?: { bold?: boolean; rule?: number }) => void;
-const called = ({ quantity, name, colourway }: FrozenLine): string =>
-	`${quantity} × ${[name, colourway].filter(Boolean).join(', ')}`;
+const called = (line: FrozenLine): string => `${line.quantity} × ${lineName(line)}`;
 
 function sums(row: Row, frozen: FrozenQuote, chosen: ChosenQuote) {
 	let heading = '';

@@ -1,3 +1,4 @@
+import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { createEvent } from 'ics';
 
 /** The event of an order, as a whole day: the calendar day alone is known. */
@@ -28,3 +29,16 @@ export function calendarFile({ id, day, title, where, about, made }: EventDay): 
 	});
 	return value ?? undefined;
 }
+
+/** The day of a quote for its client's calendar. @returns nothing where no day is settled */
+export const dayFile = (frozen: FrozenQuote, made: Date): string | undefined =>
+	frozen.eventDate === null
+		? undefined
+		: calendarFile({
+				id: `quote-${frozen.number}`,
+				day: frozen.eventDate,
+				title: `${frozen.occasion || 'Balloons'}, ${frozen.business.name}`,
+				where: frozen.venue,
+				about: `Quote ${frozen.number}. ${frozen.business.phone}`,
+				made
+			});

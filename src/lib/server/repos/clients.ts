@@ -37,13 +37,6 @@ export function clients(db: Database, actor: Actor) {
 	const { workspace: workspaceId, person: changedBy } = actor;
 	const columns = { id: client.id, name: client.name, email: client.email, phone: client.phone };
 	const one = (id: string) => and(eq(client.workspaceId, workspaceId), eq(client.id, id));
-	const ofQuote = (quoteId: string) =>
-		db.read
-			.select({ ...columns, details: client.details })
-			.from(quote)
-			.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
-			.where(and(eq(quote.workspaceId, workspaceId), eq(quote.id, quoteId)))
-			.get();
 	return {
 		async list(): Promise<Client[]> {
 			return db.read
@@ -78,15 +71,13 @@ export function clients(db: Database, actor: Actor) {
 		},
 		/** The client of a quote. */
 		async ofQuote(quoteId: string): Promise<ClientCard | undefined> {
-			const row = await ofQuote(quoteId);
+			const row = await db.read
+				.select({ ...columns, details: client.details })
+				.from(quote)
+				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
+				.where(and(eq(quote.workspaceId, workspaceId), eq(quote.id, quoteId)))
+				.get();
 			return row && { ...row, details: clientDetailsSchema.parse(row.details) };
-		},
-		async emailOf(quoteId: string): Promise<string> {
-			return (await ofQuote(quoteId))?.email ?? '';
-		},
-		async paperClient(quoteId: string): Promise<{ readonly address: string }> {
-			const row = await ofQuote(quoteId);
-			return { address: row ? (clientDetailsSchema.parse(row.details).address ?? '') : '' };
 		},
 		/** The client of that name, made where there is none. @param id for a new one */
 		async named(name: string, id: string): Promise<string> {

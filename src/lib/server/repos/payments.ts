@@ -55,7 +55,7 @@ export function payments(db: Database, actor: Actor) {
 		 */
 		async pay(
 			{ id, quoteId, issueId, kind, minor, order }: Asked,
-			charge: () => Exclude<PaymentState, 'begun'>,
+			charge: () => PaymentState,
 			now: Date
 		): Promise<{ readonly payment: Payment; readonly again: boolean } | NotPaid> {
 			return db.write(async (tx) => {

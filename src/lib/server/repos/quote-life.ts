@@ -56,6 +56,22 @@ export type ClientAnswer =
 
 const saidOf = (said: unknown): EventSaid => (said === null ? {} : eventSaidSchema.parse(said));
 
+const fromIssue = ({
+	id,
+	number,
+	token,
+	frozen,
+	frozenOwner,
+	issuedAt
+}: typeof quoteIssue.$inferSelect): Issue => ({
+	id,
+	number,
+	token,
+	issuedAt,
+	frozen: frozenQuoteSchema.parse(frozen),
+	owner: frozenOwnerSchema.parse(frozenOwner)
+});
+
 /** What happens to quotes once they are issued: rows are only added. */
 export function quoteLife(db: Database, actor: Actor) {
 	const { workspace: workspaceId, person: changedBy } = actor;
@@ -127,14 +143,16 @@ export function quoteLife(db: Database, actor: Actor) {
 				.from(quoteIssue)
 				.where(and(eq(quoteIssue.workspaceId, workspaceId), eq(quoteIssue.quoteId, id)))
 				.orderBy(asc(quoteIssue.number));
-			return rows.map(({ id: own, number, token, frozen, frozenOwner, issuedAt }) => ({
-				id: own,
-				number,
-				token,
-				issuedAt,
-				frozen: frozenQuoteSchema.parse(frozen),
-				owner: frozenOwnerSchema.parse(frozenOwner)
-			}));
+			return rows.map(fromIssue);
+		},
+		/** One writing, by its id. */
+		async issue(id: string): Promise<Issue | undefined> {
+			const row = await db.read
+				.select()
+				.from(quoteIssue)
+				.where(and(eq(quoteIssue.workspaceId, workspaceId), eq(quoteIssue.id, id)))
+				.get();
+			return row && fromIssue(row);
 		},
 		/** The yes that holds: what was said to the last of a quote that is accepted. */
 		async yes(

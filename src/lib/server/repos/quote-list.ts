@@ -1,5 +1,5 @@
 import { and, count, desc, eq, inArray, sql } from 'drizzle-orm';
-import { dueOf } from '../../core/quote/due.ts';
+import { daysSince, dueOf } from '../../core/quote/due.ts';
 import type { QuoteState } from '../../core/quote/states.ts';
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
@@ -56,7 +56,6 @@ export interface QuotePage {
 
 /** Quotes a page shows. */
 export const QUOTE_PAGE = 50;
-const DAY = 86_400_000;
 
 /** Something of what was issued last of a quote. */
 const issued = (what: 'total' | 'margin' | 'until') => {
@@ -165,7 +164,7 @@ export function quoteList(db: Database, actor: Actor) {
 				.where(and(eq(quote.workspaceId, workspaceId), inArray(quote.state, ['sent', 'seen', 'accepted'])))
 				.orderBy(desc(quote.number))
 				.limit(500);
-			const days = (at: number) => Math.floor((now.getTime() - at) / DAY);
+			const days = (at: number) => daysSince(new Date(at), now);
 			const found = rows.flatMap((row) => {
 				const due = dueOf({
 					...row,

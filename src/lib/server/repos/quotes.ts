@@ -6,7 +6,8 @@ import {
 	lineWaySchema,
 	quoteTermsSchema
 } from '../../core/quote/quote.schema.ts';
-import type { LineWay, QuoteTerms } from '../../core/quote/quote.ts';
+import type { QuoteTerms } from '../../core/quote/quote.ts';
+import type { ReadLine } from '../../core/quote/read-lines.ts';
 import { stateAfter, type QuoteState } from '../../core/quote/states.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
@@ -17,23 +18,12 @@ import { clientNamed } from './clients.ts';
 import { happened, lastIssue } from './quote-life.ts';
 import { wordsOf } from './shelf-words.ts';
 
-export interface QuoteLine {
-	readonly id: string;
-	readonly versionId: string;
-	readonly colourwayId: string | null;
-	/** A size option of the version; null is as it stands. */
-	readonly sizeId: string | null;
-	readonly quantity: number;
-	/** How it is priced; null is as its design says. */
-	readonly way: LineWay | null;
-}
-
 export interface QuoteDraft {
 	readonly clientId: string;
 	readonly eventDate: string | null;
 	readonly zone: string;
 	readonly terms: QuoteTerms;
-	readonly lines: readonly QuoteLine[];
+	readonly lines: readonly ReadLine[];
 }
 
 export interface Quote extends QuoteDraft {
@@ -229,7 +219,7 @@ async function dropUnused(tx: Writer, workspaceId: string, id: string): Promise<
 		);
 }
 
-async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines: readonly QuoteLine[]) {
+async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines: readonly ReadLine[]) {
 	if (lines.length === 0) return;
 	await tx
 		.insert(quoteLine)
@@ -239,7 +229,7 @@ async function putLines(tx: Writer, workspaceId: string, quoteId: string, lines:
 function fromRow(
 	row: typeof quote.$inferSelect,
 	clientName: string,
-	{ lines, issue }: { lines: QuoteLine[]; issue: typeof quoteIssue.$inferSelect | undefined }
+	{ lines, issue }: { lines: ReadLine[]; issue: typeof quoteIssue.$inferSelect | undefined }
 ): Quote {
 	return {
 		id: row.id,

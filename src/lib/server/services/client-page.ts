@@ -1,28 +1,11 @@
 import { duesOf } from '../../core/papers/dues.ts';
 import { paperName, PAPER_WORDS } from '../../core/papers/paper.ts';
 import { formatMoney, money } from '../../core/money/money.ts';
-import type { ClientChoice } from '../../core/quote/choices.ts';
-import { asShown, chosenOf, isLevelOpen, type ChosenQuote } from '../../core/quote/chosen.ts';
-import type { FrozenQuote } from '../../core/quote/frozen.ts';
+import { asShown, atSomeLevel, chosenOf, isLevelOpen } from '../../core/quote/chosen.ts';
 import { readChoice, type ManyFields } from '../../core/quote/read-choice.ts';
 import { stateOn } from '../../core/quote/states.ts';
 import type { Repos } from '../repos/index.ts';
-import { todayIn } from './orders.ts';
-
-/** What stands on the tape of what was chosen, in words. */
-export function chosenWords(chosen: ChosenQuote) {
-	return {
-		lines: chosen.lines.map(({ at, amount }) => ({ at, amount: formatMoney(amount) })),
-		subtotal: formatMoney(chosen.subtotal),
-		tax: formatMoney(chosen.tax),
-		total: formatMoney(chosen.total),
-		deposit: chosen.deposit.minor > 0 ? formatMoney(chosen.deposit) : ''
-	};
-}
-
-/** A choice that can be added up: a level that is still open is looked at as its first. */
-export const shownChoice = (frozen: FrozenQuote, choice: ClientChoice): ClientChoice =>
-	isLevelOpen(frozen, choice) ? { ...choice, level: frozen.offers?.[0]?.level ?? null } : choice;
+import { dayIn } from './day-in.ts';
 
 /** All that the client's page shows: what was frozen, what was chosen, paid and said. Costs are never read here. */
 export async function clientPage(repos: Repos, token: string, asked: ManyFields) {
@@ -30,8 +13,7 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 	if (!found) return undefined;
 	const { frozen, state, isOld, yes, talk, quoteId } = found;
 	const said = yes?.choice ?? readChoice(asked, frozen);
-	const choice = shownChoice(frozen, said);
-	const chosen = chosenOf(frozen, choice);
+	const chosen = chosenOf(frozen, atSomeLevel(frozen, said));
 	const shown = 'refused' in chosen ? asShown(frozen) : chosen;
 	const accepted = state === 'accepted' && yes !== null;
 	const payments = accepted ? await repos.payments.of(quoteId) : [];
@@ -40,7 +22,7 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 	const dues = accepted ? duesOf(shown, payments) : null;
 	return {
 		frozen,
-		state: stateOn(state, todayIn(frozen.zone), frozen.validUntil),
+		state: stateOn(state, dayIn(frozen.zone), frozen.validUntil),
 		isOld,
 		yes: yes && { name: yes.name ?? '', at: yes.at.toISOString().slice(0, 10) },
 		talk: talk.map((t) => ({ event: t.event, text: t.text, at: t.at.toISOString().slice(0, 10) })),
@@ -53,8 +35,7 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 			paid: dues.paid > 0 ? formatMoney(money(dues.paid, currency)) : '',
 			late: dues.late > 0 ? formatMoney(money(dues.late, currency)) : '',
 			left: formatMoney(money(dues.left, currency)),
-			isPaid: dues.left === 0,
-			failed: payments.at(-1)?.state === 'failed'
+			isPaid: dues.left === 0
 		},
 		papers: own.map(({ id, frozen: paper }) => ({
 			id,

@@ -1,16 +1,17 @@
-import { parseDate, today } from '@internationalized/date';
+import { parseDate } from '@internationalized/date';
 import { duesOf, type Dues } from '../../core/papers/dues.ts';
-import { makePaper, paperName, type FrozenPaper } from '../../core/papers/paper.ts';
-import { NOTHING_CHOSEN, type ClientChoice } from '../../core/quote/choices.ts';
-import { chosenOf, type ChosenQuote } from '../../core/quote/chosen.ts';
+import { isOpenInvoice, makePaper, paperName, type FrozenPaper } from '../../core/papers/paper.ts';
+import type { ClientChoice } from '../../core/quote/choices.ts';
+import { atSomeLevel, chosenOf, type ChosenQuote } from '../../core/quote/chosen.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
-import type { PaperKind, PaymentKind } from '../../core/quote/kinds.ts';
+import type { PaperKind, PaymentKind, PaymentState } from '../../core/quote/kinds.ts';
 import { dayWords, longDayWords } from '../../core/quote/day-words.ts';
 import type { PaperDays } from '../pdf/paper-sheet.ts';
 import type { Repos } from '../repos/index.ts';
 import type { ClientAnswer, NotAnswered } from '../repos/quote-life.ts';
 import type { NotPaid, Payment } from '../repos/payments.ts';
 import type { Paper } from '../repos/papers.ts';
+import { dayIn } from './day-in.ts';
 import { post, type Posting } from './quote-post.ts';
 
 /** A quote that has a yes: what was chosen, and where its money stands. */
@@ -47,26 +48,16 @@ export interface Desk {
 export async function orderOf(repos: Repos, quoteId: string): Promise<Order | undefined> {
 	const yes = await repos.quoteLife.yes(quoteId);
 	if (!yes) return undefined;
-	const issue = (await repos.quoteLife.issues(quoteId)).find((i) => i.id === yes.issueId);
+	const issue = await repos.quoteLife.issue(yes.issueId);
 	if (!issue) return undefined;
 	const { frozen } = issue;
 	// A yes that was told to the owner, not on the page, is to what is offered first.
-	const choice = yes.choice ?? { ...NOTHING_CHOSEN, level: frozen.offers?.[0]?.level ?? null };
+	const choice = yes.choice ?? atSomeLevel(frozen);
 	const chosen = chosenOf(frozen, choice);
 	if ('refused' in chosen) return undefined;
 	const payments = await repos.payments.of(quoteId);
 	return { quoteId, issueId: issue.id, frozen, choice, chosen, payments, dues: duesOf(chosen, payments) };
 }
-
-const dayIn = (zone: string, now: Date): string => {
-	const day = new Intl.DateTimeFormat('en-CA', {
-		timeZone: zone,
-		year: 'numeric',
-		month: '2-digit',
-		day: '2-digit'
-	});
-	return day.format(now);
-};
 
 interface Making {
 	readonly id: string;
@@ -85,7 +76,7 @@ async function paperOf(
 	now: Date
 ): Promise<Paper> {
 	const { frozen, chosen, quoteId, issueId, dues } = order;
-	const client = await repos.clients.paperClient(quoteId);
+	const client = await repos.clients.ofQuote(quoteId);
 	const day = dayIn(frozen.zone, now);
 	return repos.papers.make(
 		{ id, quoteId, issueId, kind },
@@ -97,7 +88,7 @@ async function paperOf(
 				...(kind === 'invoice' ? { due: parseDate(day).add({ days: DAYS_TO_PAY }).toString() } : {}),
 				frozen,
 				chosen,
-				client: { name: frozen.client.name, address: client.address },
+				client: { name: frozen.client.name, address: client?.details.address ?? '' },
 				...(frozen.exempt ? { exempt: frozen.exempt } : {}),
 				paidMinor: paidMinor ?? dues.paid,
 				about,
@@ -150,10 +141,6 @@ export async function answerQuote(
 	return outcome;
 }
 
-/** How the simulated payment service answers. */
-export const SERVICE_ANSWERS = ['paid', 'failed', 'late'] as const;
-export type ServiceAnswer = (typeof SERVICE_ANSWERS)[number];
-
 /** Charges what is due next, and makes a receipt of what was paid. @param key of the form: pressed twice it is one payment */
 export async function payOrder(
 	repos: Repos,
@@ -167,7 +154,7 @@ export async function payOrder(
 		readonly key: string;
 		readonly kind: PaymentKind;
 		readonly minor: number;
-		readonly answer: ServiceAnswer;
+		readonly answer: PaymentState;
 	},
 	desk: Desk
 ): Promise<Payment | NotPaid> {
@@ -213,8 +200,8 @@ export async function invoiceOrder(repos: Repos, quoteId: string, desk: Desk): P
 	const order = await orderOf(repos, quoteId);
 	if (!order) return undefined;
 	const own = await repos.papers.of(quoteId);
-	const credited = own.filter((p) => p.frozen.kind === 'credit note').map((p) => p.frozen.about);
-	const holds = own.find((p) => p.frozen.kind === 'invoice' && !credited.includes(paperName(p.frozen)));
+	const papers = own.map((p) => p.frozen);
+	const holds = own.find((p) => isOpenInvoice(p.frozen, papers));
 	if (holds) return holds;
 	const nth = own.filter((p) => p.frozen.kind === 'invoice').length + 1;
 	const id = `${quoteId}.invoice.${nth}`;
@@ -236,13 +223,10 @@ export async function creditInvoice(repos: Repos, invoiceId: string, desk: Desk)
 		},
 		desk.now
 	);
-	const issue = (await repos.quoteLife.issues(quoteId)).find((i) => i.id === issueId);
+	const issue = await repos.quoteLife.issue(issueId);
 	if (issue)
 		await post(repos, { id: made.id, quoteId, now: desk.now }, {
 			kind: 'invoice', frozen: issue.frozen, link: desk.link, paper: made.frozen, pdf: await desk.pdf(made.frozen)
 		}); // prettier-ignore
 	return made;
 }
-
-/** Today at a place, `YYYY-MM-DD`. */
-export const todayIn = (zone: string): string => today(zone).toString();

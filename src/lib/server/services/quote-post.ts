@@ -3,7 +3,7 @@ import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/pape
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import type { MessageKind } from '../../core/quote/kinds.ts';
 import { dayWords, longDayWords } from '../../core/quote/day-words.ts';
-import { calendarFile } from '../post/calendar.ts';
+import { dayFile } from '../post/calendar.ts';
 import { compose, type Attachment } from '../post/mail.ts';
 import type { Repos } from '../repos/index.ts';
 
@@ -81,7 +81,7 @@ const sum = (minor: number, { total }: FrozenQuote): string =>
 function attached({ kind, frozen, paper, pdf }: Posting, at: Date): Attachment[] {
 	const day =
 		kind === 'confirmation' && frozen.eventDate !== null
-			? calendarFile({ id: `quote-${frozen.number}`, day: frozen.eventDate, title: `${frozen.occasion || 'Balloons'}, ${frozen.business.name}`, where: frozen.venue, about: `Quote ${frozen.number}`, made: at })
+			? dayFile(frozen, at)
 			: undefined; // prettier-ignore
 	return [
 		...(day ? [{ filename: 'the-day.ics', contentType: 'text/calendar', content: day }] : []),
@@ -106,7 +106,7 @@ export async function post(
 	posting: Posting
 ): Promise<void> {
 	const { frozen, kind } = posting;
-	const address = await repos.clients.emailOf(quoteId);
+	const address = (await repos.clients.ofQuote(quoteId))?.email ?? '';
 	const { subject, lines } = WORDS[kind](posting);
 	const { name, phone, email } = frozen.business;
 	const text = [

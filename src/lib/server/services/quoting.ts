@@ -1,4 +1,3 @@
-import { CalendarDate, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { freeze } from '../../core/quote/freeze.ts';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import {
@@ -9,13 +8,14 @@ import {
 	type QuoteTerms
 } from '../../core/quote/quote.ts';
 import { readQuote, type RawQuote } from '../../core/quote/read-form.ts';
-import { glanceOf, isChoosing, offersOf, type Offer } from '../../core/quote/offers.ts';
+import { glanceOf, isChoosing, offersOf } from '../../core/quote/offers.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Quote, QuoteLine } from '../repos/quotes.ts';
+import type { ReadLine } from '../../core/quote/read-lines.ts';
+import type { Quote } from '../repos/quotes.ts';
 import { factsOf, type OrderBook } from '../../core/pricing/rules.ts';
+import { calendarDayIn, dayIn } from './day-in.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
 /** Recipes of kept versions and all inside them, as plain data for a page; those that are gone are left out. */
@@ -30,8 +30,7 @@ export async function recipePage(repos: Repos, versionIds: readonly string[]) {
 
 /** What rules of an order are told by: orders that were won, and today where the business is. */
 export async function orderBook(repos: Repos, { settings }: Studio, now = new Date()): Promise<OrderBook> {
-	const today = toCalendarDate(parseAbsolute(now.toISOString(), settings.zone)).toString();
-	return { today, ...(await repos.orders.won()) };
+	return { today: dayIn(settings.zone, now), ...(await repos.orders.won()) };
 }
 
 /** What a quote is priced from. */
@@ -58,17 +57,6 @@ export async function workOutQuote(
 	return priceQuote(items, quote.terms, context, facts);
 }
 
-/** What may be chosen of a quote, priced; undefined where nothing may. */
-async function offersOfQuote(
-	repos: Repos,
-	quote: Quote,
-	studio: Studio,
-	book: OrderBook
-): Promise<Offer[] | undefined> {
-	const { items, context, facts } = await studied(repos, quote, studio, book);
-	return isChoosing(items, quote.terms) ? offersOf(items, quote.terms, context, facts) : undefined;
-}
-
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
 export async function draftSums(repos: Repos, ids: readonly string[]): Promise<Record<string, number>> {
 	const studio = await loadStudio(repos);
@@ -85,8 +73,7 @@ export async function draftSums(repos: Repos, ids: readonly string[]): Promise<R
 
 /** The last calendar day an offer stands, where the business is. */
 export function validUntil(now: Date, days: number, zone: string): string {
-	const today = toCalendarDate(parseAbsolute(now.toISOString(), zone));
-	return new CalendarDate(today.year, today.month, today.day).add({ days }).toString();
+	return calendarDayIn(zone, now).add({ days }).toString();
 }
 
 /** Why a draft is not sent. */
@@ -118,13 +105,16 @@ export async function freezeQuote(
 	if (!quote) return 'missing';
 	if (quote.state !== 'draft') return 'sent';
 	if (quote.lines.length + (quote.terms.typed?.length ?? 0) === 0) return 'no lines';
-	const priced = await workOutQuote(repos, quote, studio, await orderBook(repos, studio, now));
+	const { items, context, facts } = await studied(repos, quote, studio, await orderBook(repos, studio, now));
+	const { terms } = quote;
+	const offers = isChoosing(items, terms) ? offersOf(items, terms, context, facts) : undefined;
+	// What is offered first is the quote as it stands.
+	const priced = offers?.[0]?.priced ?? priceQuote(items, terms, context, facts);
 	if (priced.cost.unknown.length > 0 && !evenUnknown) return 'unknown cost';
 	const { price } = priced;
 	const covers = await coversOf(repos, quote.lines);
 	const client = await repos.clients.ofQuote(id);
 	const revision = (quote.issued?.number ?? 0) + 1;
-	const offers = await offersOfQuote(repos, quote, studio, await orderBook(repos, studio, now));
 	const frozen = freeze({
 		covers,
 		revision,
@@ -134,10 +124,10 @@ export async function freezeQuote(
 		clientName: quote.clientName,
 		eventDate: quote.eventDate,
 		zone: quote.zone,
-		terms: quote.terms,
+		terms,
 		priced,
 		settings: studio.settings,
-		catalogue: catalogue(studio.materials, studio.colours),
+		catalogue: context.catalogue,
 		sentAt: now.toISOString(),
 		validUntil: validUntil(now, quote.terms.validDays, studio.settings.zone)
 	});
@@ -156,7 +146,7 @@ export async function freezeQuote(
 			feet: priced.effort.feet,
 			balloons: priced.effort.balloons
 		},
-		...(offers ? { glance: glanceOf(offers, quote.terms) } : {})
+		...(offers ? { glance: glanceOf(offers, terms) } : {})
 	};
 	return { frozen, owner, revision: quote.revision };
 }
@@ -172,7 +162,7 @@ export async function sendQuote(
 }
 
 /** The photo that stands for the design of each line, by the line's id. */
-async function coversOf(repos: Repos, lines: readonly QuoteLine[]): Promise<ReadonlyMap<string, string>> {
+async function coversOf(repos: Repos, lines: readonly ReadLine[]): Promise<ReadonlyMap<string, string>> {
 	const designs = new Map<string, string>();
 	for (const { id, versionId } of lines) {
 		const version = await repos.designs.version(versionId);

@@ -1,9 +1,10 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { asShown } from '$lib/core/quote/chosen.ts';
+import { PAYMENT_STATES } from '$lib/core/quote/kinds.ts';
 import { readChoice } from '$lib/core/quote/read-choice.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
 import { clientPage } from '$lib/server/services/client-page.ts';
-import { answerQuote, payOrder, SERVICE_ANSWERS } from '$lib/server/services/orders.ts';
+import { answerQuote, payOrder } from '$lib/server/services/orders.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 const LOST = {
@@ -111,7 +112,7 @@ export const actions: Actions = {
 		if (!found) error(404, LOST);
 		const [key, minor] = [text(form, 'key', 64), Number(text(form, 'minor', 12))];
 		const kind = form.get('kind') === 'balance' ? 'balance' : 'deposit';
-		const answer = SERVICE_ANSWERS.find((a) => a === form.get('card'));
+		const answer = PAYMENT_STATES.find((a) => a === form.get('card'));
 		if (!/^[\w-]{8,64}$/.test(key) || !Number.isSafeInteger(minor))
 			return fail(400, {
 				wrong: 'pay',

@@ -2,8 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
-import { LARGEST_PHOTO, readPhoto } from '$lib/core/photo/read-photo.ts';
-import { pictureTrouble } from '$lib/server/threads/picture-trouble.ts';
+import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
@@ -171,18 +170,12 @@ export const actions: Actions = {
 	},
 	place: async ({ request, locals, params }) => {
 		const no = (placeTrouble: string) => fail(400, { placeTrouble });
-		const file = (await request.formData()).get('file');
-		if (!(file instanceof File) || file.size === 0) return no('Choose a photo first.');
-		if (file.size > LARGEST_PHOTO)
-			return no('That photo is over 10 MB. Send a smaller one: phones offer a size when sharing.');
-		const read = readPhoto(new Uint8Array(await file.arrayBuffer()));
-		if (!read.ok) return no(read.say);
-		const wrong = await pictureTrouble(locals.work, read.photo);
-		if (wrong) return no(wrong);
+		const photo = await takenPhoto((await request.formData()).get('file'), locals.work);
+		if (typeof photo === 'string') return no(photo);
 		if (!(await locals.repos.quotes.find(params.quote))) return no('There is no such quote.');
 		const id = crypto.randomUUID();
-		const { width, height } = read.photo;
-		await locals.repos.placePhotos.add(params.quote, { ...read.photo, id }, new Date());
+		const { width, height } = photo;
+		await locals.repos.placePhotos.add(params.quote, { ...photo, id }, new Date());
 		return { placed: { id, width, height } };
 	},
 	settle: async (event) => {

@@ -1,7 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { LARGEST_PHOTO, readPhoto } from '$lib/core/photo/read-photo.ts';
-import { pictureTrouble } from '$lib/server/threads/picture-trouble.ts';
+import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { MOST_PHOTOS } from '$lib/server/repos/photos.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -27,18 +26,12 @@ export const actions: Actions = {
 		const typed = String(form.get('caption') ?? '');
 		const no = (trouble: string) => fail(400, { trouble, typed });
 		if (!said.success) return no(said.error.issues[0]!.message);
-		const file = form.get('file');
-		if (!(file instanceof File) || file.size === 0) return no('Choose a photo.');
-		if (file.size > LARGEST_PHOTO)
-			return no('That photo is over 10 MB. Send a smaller one: phones offer a size when sharing.');
-		const read = readPhoto(new Uint8Array(await file.arrayBuffer()));
-		if (!read.ok) return no(read.say);
-		const trouble = await pictureTrouble(locals.work, read.photo);
-		if (trouble) return no(trouble);
+		const photo = await takenPhoto(form.get('file'), locals.work);
+		if (typeof photo === 'string') return no(photo);
 		if (!(await locals.repos.designs.find(params.design))) return no('There is no such design.');
 		const id = String(form.get('id') ?? '');
 		const own = /^[\w-]{8,64}$/.test(id) ? id : crypto.randomUUID();
-		const outcome = await locals.repos.photos.add(params.design, own, read.photo, said.data, new Date());
+		const outcome = await locals.repos.photos.add(params.design, own, photo, said.data, new Date());
 		if (outcome === 'full') return no(`A design has at most ${MOST_PHOTOS} photos. Take one out first.`);
 		return { added: own };
 	},
