@@ -105,7 +105,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/quotes/quote-oven'],
 		['/quotes/quote-oven/post/quote-oven.1.quote'],
 		['/clients'],
-		['/clients/client-quote-oven'],
+		['/clients/client-quote-past-2'],
 		['/quick', (p) => p.getByRole('button', { name: 'Margin' }).click()],
 		['/quick', (p) => p.getByRole('button', { name: 'Put it on a quote' }).click()],
 		[

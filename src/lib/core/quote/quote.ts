@@ -145,6 +145,10 @@ export interface PricedQuote {
 	readonly subtotal: Money;
 }
 
+/** Terms for a client who pays no tax: the quote keeps its rate for when they do. @param exempt why; nothing is they do */
+export const taxedFor = (terms: QuoteTerms, exempt: string | undefined): QuoteTerms =>
+	exempt ? { ...terms, tax: '0' } : terms;
+
 /** The workspace's terms with the quote's over them. */
 export function quoteTerms(base: PriceTerms, terms: QuoteTerms, facts?: OrderFacts): PriceTerms {
 	const { method, margin, markup, rush, discount, deposit } = terms;

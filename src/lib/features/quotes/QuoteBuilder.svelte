@@ -180,7 +180,11 @@
 					narrow: true,
 					unit: draft.raw.discountKind === 'percent' ? '%' : ''
 				})}{/if}
-			{@render text('Tax rate', 'tax', { narrow: true, unit: '%' })}
+			{@render text('Tax rate', 'tax', {
+				narrow: true,
+				unit: '%',
+				hint: draft.exempt ? `not charged: ${draft.exempt}` : ''
+			})}
 			{@render text('Deposit', 'deposit', { narrow: true, unit: '%' })}
 			{@render text('Valid for', 'validDays', { narrow: true, unit: 'days' })}
 		</section>

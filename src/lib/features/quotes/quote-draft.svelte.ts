@@ -3,7 +3,7 @@ import type { Colour, Material } from '../../core/materials/material.ts';
 import { subtract, type Money } from '../../core/money/money.ts';
 import { dayNotes, outdoorNotes } from '../../core/quote/day.ts';
 import { isChoosing, offersOf } from '../../core/quote/offers.ts';
-import { priceQuote, quoteItems, type QuoteTerms } from '../../core/quote/quote.ts';
+import { priceQuote, quoteItems, taxedFor, type QuoteTerms } from '../../core/quote/quote.ts';
 import { printQuote, readQuote, type RawQuote } from '../../core/quote/read-form.ts';
 import { USUAL_DOOR } from '../../core/quote/place.ts';
 import type { NumberStyle } from '../../core/units/number.ts';
@@ -29,6 +29,8 @@ export interface QuoteData extends RecipePage {
 	};
 	readonly offered: readonly { versionId: string; design: string; name: string }[];
 	readonly settings: Settings;
+	/** Why clients pay no tax, by their names. */
+	readonly exempt?: Readonly<Record<string, string>>;
 	/** What rules of an order are told by. */
 	readonly book: OrderBook;
 	readonly materials: readonly Material[];
@@ -87,7 +89,9 @@ export class QuoteDraft {
 	readonly errors = $derived(this.read.errors);
 	/** The quote as far as it can be read: the tape goes on showing it. */
 	readonly #readSoFar = $derived(this.#read(this.#good).value);
-	readonly terms = $derived.by(() => this.#readSoFar?.terms ?? this.data.quote.terms);
+	/** Why the client pays no tax; nothing is they do. */
+	readonly exempt = $derived.by(() => this.data.exempt?.[this.#good.client.trim()]);
+	readonly terms = $derived.by(() => taxedFor(this.#readSoFar?.terms ?? this.data.quote.terms, this.exempt));
 	readonly studied = $derived.by(() => ({
 		items: quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id)),
 		terms: this.terms,

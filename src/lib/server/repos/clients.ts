@@ -45,6 +45,16 @@ export function clients(db: Database, actor: Actor) {
 				.where(eq(client.workspaceId, workspaceId))
 				.orderBy(asc(client.name));
 		},
+		/** Why clients pay no tax, by their names; those who do are left out. */
+		async exempt(): Promise<Record<string, string>> {
+			const rows = await db.read
+				.select({ name: client.name, why: sql<string>`json_extract(${client.details}, '$.exempt')` })
+				.from(client)
+				.where(
+					and(eq(client.workspaceId, workspaceId), sql`json_extract(${client.details}, '$.exempt') <> ''`)
+				);
+			return Object.fromEntries(rows.map(({ name, why }) => [name, why]));
+		},
 		/** Clients with what became of their quotes. The query builder names no table that stands alone: the sums name it. */
 		async rows(search = ''): Promise<ClientRow[]> {
 			const words = search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);

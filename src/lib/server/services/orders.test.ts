@@ -135,7 +135,8 @@ describe('a quote that is written anew', () => {
 		expect(await fresh.repos.quoteLife.happen('q', 'revision dropped', NOW)).toBe(false);
 	});
 	test('a copy is a draft of its own, on no day, its extras still extras', async () => {
-		const { repos } = await sent();
+		const place = { photo: 'p', width: 10, height: 10, from: [0, 0], to: [0, 1], mm: 2000, pieces: [{ line: 'l1', x: 0.5, y: 0.9, turned: false }] } as const; // prettier-ignore
+		const { repos } = await sent({ ...ADD_ON, place });
 		expect(await copyQuote(repos, 'q', { id: 'copy' }, NOW)).toBe('copy');
 		await copyQuote(repos, 'q', { id: 'copy' }, NOW);
 		const copy = (await repos.quotes.find('copy'))!;
@@ -146,6 +147,7 @@ describe('a quote that is written anew', () => {
 			clientName: 'Tidewick Library'
 		});
 		expect(copy.terms.about).toEqual({ [copy.lines[1]!.id]: { addOn: true } });
+		expect(copy.terms.place!.pieces.map((p) => p.line)).toEqual([copy.lines[0]!.id]);
 		expect(await copyQuote(repos, 'nowhere', { id: 'other' }, NOW)).toBeUndefined();
 	});
 });
@@ -253,6 +255,32 @@ describe('papers', () => {
 		expect(frozen.net.minor + frozen.tax.minor).toBe(frozen.total.minor);
 		expect(frozen.total.minor - frozen.paid.minor).toBe(frozen.payable.minor);
 		expect(frozen.paid.minor).toBeGreaterThan(0);
+	});
+});
+
+describe('a client who pays no tax', () => {
+	test('is charged none, from the draft to the invoice, and every paper says why', async () => {
+		const { repos, yes, page, draft } = await sent({ ...ADD_ON, tax: '7' });
+		const taxed = (await page())!.frozen;
+		expect(taxed.tax.minor).toBeGreaterThan(0);
+		await repos.clients.change('c1', { name: 'Tidewick Library', email: '', phone: '', details: { exempt: 'a public library' } }); // prettier-ignore
+		await repos.quotes.create('free', { ...draft, lines: draft.lines.map((l) => ({ ...l, id: `free-${l.id}` })), terms: { ...draft.terms, about: {} } }, NOW); // prettier-ignore
+		expect(await sendQuote(repos, { id: 'free', token: 'token-free', evenUnknown: true, now: NOW })).toBe(
+			'sent'
+		);
+		const { frozen } = (await repos.quotes.find('free'))!.issued!;
+		expect(frozen).toMatchObject({
+			tax: { minor: 0 },
+			total: frozen.net,
+			taxPercent: '0',
+			exempt: 'a public library'
+		});
+		await repos.quoteLife.happen('free', 'accepted', NOW);
+		const paper = (await invoiceOrder(repos, 'free', desk()))!.frozen;
+		expect(paper).toMatchObject({ tax: { minor: 0 }, exempt: 'a public library' });
+		// What was sent before stays as it was sent.
+		await yes();
+		expect((await orderOf(repos, 'q'))!.chosen.tax).toEqual(taxed.tax);
 	});
 });
 

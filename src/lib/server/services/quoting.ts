@@ -4,6 +4,7 @@ import {
 	plainTerms,
 	priceQuote,
 	quoteItems,
+	taxedFor,
 	type PricedQuote,
 	type QuoteTerms
 } from '../../core/quote/quote.ts';
@@ -40,7 +41,10 @@ async function studied(repos: Repos, quote: Quote, studio: Studio, book: OrderBo
 		quote.lines.map((l) => l.versionId)
 	);
 	const recipes = new Map(page.recipes);
+	const exempt = (await repos.clients.ofQuote(quote.id))?.details.exempt;
 	return {
+		exempt,
+		terms: taxedFor(quote.terms, exempt),
 		items: quoteItems(quote.lines, (id) => recipes.get(id)),
 		context: contextOf(studio, new Map(page.library)),
 		facts: factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book)
@@ -53,8 +57,8 @@ export async function workOutQuote(
 	studio: Studio,
 	book: OrderBook
 ): Promise<PricedQuote> {
-	const { items, context, facts } = await studied(repos, quote, studio, book);
-	return priceQuote(items, quote.terms, context, facts);
+	const { items, terms, context, facts } = await studied(repos, quote, studio, book);
+	return priceQuote(items, terms, context, facts);
 }
 
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
@@ -105,21 +109,24 @@ export async function freezeQuote(
 	if (!quote) return 'missing';
 	if (quote.state !== 'draft') return 'sent';
 	if (quote.lines.length + (quote.terms.typed?.length ?? 0) === 0) return 'no lines';
-	const { items, context, facts } = await studied(repos, quote, studio, await orderBook(repos, studio, now));
-	const { terms } = quote;
+	const { items, terms, exempt, context, facts } = await studied(
+		repos,
+		quote,
+		studio,
+		await orderBook(repos, studio, now)
+	);
 	const offers = isChoosing(items, terms) ? offersOf(items, terms, context, facts) : undefined;
 	// What is offered first is the quote as it stands.
 	const priced = offers?.[0]?.priced ?? priceQuote(items, terms, context, facts);
 	if (priced.cost.unknown.length > 0 && !evenUnknown) return 'unknown cost';
 	const { price } = priced;
 	const covers = await coversOf(repos, quote.lines);
-	const client = await repos.clients.ofQuote(id);
 	const revision = (quote.issued?.number ?? 0) + 1;
 	const frozen = freeze({
 		covers,
 		revision,
 		offers,
-		exempt: client?.details.exempt,
+		exempt,
 		number: quote.number,
 		clientName: quote.clientName,
 		eventDate: quote.eventDate,
@@ -280,6 +287,9 @@ export async function copyQuote(
 		...terms,
 		...(terms.typed ? { typed: terms.typed.map((t) => ({ ...t, id: of(t.id) })) } : {}),
 		...(terms.order ? { order: terms.order.map(of) } : {}),
+		...(terms.place
+			? { place: { ...terms.place, pieces: terms.place.pieces.map((p) => ({ ...p, line: of(p.line) })) } }
+			: {}),
 		...(terms.about
 			? { about: Object.fromEntries(Object.entries(terms.about).map(([old, said]) => [of(old), said])) }
 			: {})

@@ -33,6 +33,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		book: await orderBook(locals.repos, studio),
 		offered,
 		clients: clients.map((c) => c.name),
+		exempt: await locals.repos.clients.exempt(),
 		...book,
 		settings,
 		materials,
