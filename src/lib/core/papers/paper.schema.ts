@@ -19,11 +19,14 @@ export const frozenPaperSchema = z.strictObject({
 	occasion: z.string(),
 	eventDate: z.string().nullable(),
 	venue: z.string(),
-	lines: z.array(z.strictObject({ label: z.string(), quantity: z.number(), net: money })),
+	lines: z.array(
+		z.strictObject({ label: z.string(), quantity: z.number(), net: money, tax: z.string().optional() })
+	),
 	discount: money,
 	net: money,
 	taxPercent: z.string(),
 	tax: money,
+	taxes: z.array(z.strictObject({ percent: z.string(), discount: money, net: money, tax: money })).optional(),
 	total: money,
 	paid: money,
 	payable: money,

@@ -1,10 +1,10 @@
-import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import { allocate, money, subtract, type Money } from '../money/money.ts';
 import type { PaperKind } from '../quote/kinds.ts';
 import type { ChosenQuote } from '../quote/chosen.ts';
 import { lineName } from '../quote/line-name.ts';
 import type { FrozenQuote } from '../quote/frozen.ts';
-import { ONE, rational } from '../units/rational.ts';
+import type { TaxPart } from '../pricing/taxes.ts';
+import { rational, rationalText } from '../units/rational.ts';
 import type { Business } from '../workspace/settings.ts';
 
 /** Who a paper is for, as it is written on it. */
@@ -18,6 +18,8 @@ export interface PaperLine {
 	readonly label: string;
 	readonly quantity: number;
 	readonly net: Money;
+	/** Its own rate of tax, per cent; nothing is the paper's. */
+	readonly tax?: string | undefined;
 }
 
 /** All that a paper shows, as it was made: an order confirmation, a receipt, an invoice, a credit note. */
@@ -41,6 +43,8 @@ export interface FrozenPaper {
 	readonly net: Money;
 	readonly taxPercent: string;
 	readonly tax: Money;
+	/** The tax by its rates, where there are several. */
+	readonly taxes?: readonly TaxPart[] | undefined;
 	readonly total: Money;
 	/** Paid before it was made. */
 	readonly paid: Money;
@@ -54,18 +58,21 @@ export interface FrozenPaper {
 
 /**
  * The lines of a chosen quote before tax. With a tax that is in the price each line's own tax is taken out of it and
- * the cents that rounding leaves are shared by largest remainder, so that lines − discount = net to the cent.
+ * the cents that rounding leaves are shared by largest remainder under each rate, so that under each, and of all,
+ * lines − discount = net to the cent.
  */
 export function netLines(
 	chosen: ChosenQuote,
 	{ taxPercent, taxInclusive }: Pick<FrozenQuote, 'taxPercent' | 'taxInclusive'>
 ): { readonly lines: PaperLine[]; readonly discount: Money } {
 	const { currency } = chosen.total;
+	const usual = rationalText(rational(taxPercent));
 	const said = [
 		...chosen.lines.map(({ line, amount }) => ({
 			label: lineName(line),
 			quantity: line.quantity,
-			minor: amount.minor
+			minor: amount.minor,
+			...(line.tax === undefined ? {} : { tax: rationalText(rational(line.tax)) })
 		})),
 		...(chosen.delivery.minor > 0
 			? [{ label: 'Delivery, set up', quantity: 1, minor: chosen.delivery.minor }]
@@ -73,15 +80,28 @@ export function netLines(
 	];
 	if (!taxInclusive)
 		return {
-			lines: said.map(({ label, quantity, minor }) => ({ label, quantity, net: money(minor, currency) })),
+			lines: said.map(({ minor, ...line }) => ({ ...line, net: money(minor, currency) })),
 			discount: chosen.discount
 		};
-	const rate = rational(taxPercent).div(100).add(ONE);
-	const discount = money(halfAwayFromZero(rational(chosen.discount.minor).div(rate)), currency);
-	const before = money(chosen.net.minor + discount.minor, currency);
-	const weights = said.map((l) => Math.max(0, l.minor));
-	const nets = allocate(before, weights.some((w) => w > 0) ? weights : weights.map(() => 1));
-	return { lines: said.map(({ label, quantity }, i) => ({ label, quantity, net: nets[i]! })), discount };
+	const nets = new Map<(typeof said)[number], Money>();
+	for (const { percent, net, discount } of chosen.taxes) {
+		const own = said.filter((l) => ('tax' in l ? l.tax : usual) === percent);
+		const weights = own.map((l) => Math.max(0, l.minor));
+		const before = money(net.minor + discount.minor, currency);
+		if (own.length === 0) continue;
+		const shares = allocate(before, weights.some((w) => w > 0) ? weights : weights.map(() => 1));
+		own.forEach((line, i) => nets.set(line, shares[i]!));
+	}
+	return {
+		lines: said.map((line) => {
+			const { minor, ...rest } = line;
+			return { ...rest, net: nets.get(line) ?? money(minor, currency) };
+		}),
+		discount: money(
+			chosen.taxes.reduce((a, t) => a + t.discount.minor, 0),
+			currency
+		)
+	};
 }
 
 export interface PaperInput {
@@ -124,6 +144,7 @@ export function makePaper(input: PaperInput): FrozenPaper {
 		net: chosen.net,
 		taxPercent: frozen.taxPercent,
 		tax: chosen.tax,
+		...(chosen.taxes.length > 1 ? { taxes: chosen.taxes } : {}),
 		total: chosen.total,
 		paid,
 		payable: input.payableMinor === undefined ? left : money(input.payableMinor, currency),
@@ -131,6 +152,15 @@ export function makePaper(input: PaperInput): FrozenPaper {
 		...(input.exempt ? { exempt: input.exempt } : {})
 	};
 }
+
+/** The tax of a paper by its rates. */
+export const taxesOn = ({
+	taxes,
+	taxPercent: percent,
+	discount,
+	net,
+	tax
+}: FrozenPaper): readonly TaxPart[] => taxes ?? [{ percent, discount, net, tax }];
 
 /** How a paper is called, with its number: `INV-0007`. Every kind counts by itself, without gaps. */
 export const PAPER_WORDS: Readonly<Record<PaperKind, { readonly title: string; readonly mark: string }>> = {

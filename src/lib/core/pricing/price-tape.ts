@@ -50,19 +50,28 @@ export function priceTape(price: Priced, terms: PriceTerms, hasDelivery = false)
 		);
 	if (hasDelivery) rows.push({ id: 'delivery', label: 'delivery', amount: price.delivery, as: 'line' });
 	const { percent, inclusive } = terms.tax;
+	const { taxes } = price;
+	const several = taxes.length > 1;
+	const taxRows = (say: (rate: string) => string, as: 'line' | 'aside'): PriceRow[] =>
+		taxes.map(({ percent: rate, tax: amount }, i) => ({
+			id: i === 0 ? 'tax' : `tax ${rate}`,
+			label: say(rateText(several ? rate : percent)),
+			amount,
+			as
+		}));
 	const taxed = price.tax.minor !== 0 || rational(percent).compare(0) > 0;
 	if (!taxed) return [...rows, { id: 'said', label: 'price', amount: price.said, as: 'sum' }];
 	if (inclusive)
 		return [
 			...rows,
 			{ id: 'said', label: 'price with tax', amount: price.said, as: 'sum' },
-			{ id: 'tax', label: `tax in it, ${rateText(percent)}`, amount: price.tax, as: 'aside' },
+			...taxRows((rate) => `tax in it, ${rate}`, 'aside'),
 			{ id: 'net', label: 'before tax', amount: price.net, as: 'aside' }
 		];
 	return [
 		...rows,
 		{ id: 'said', label: 'before tax', amount: price.said, as: 'sum' },
-		{ id: 'tax', label: `tax ${rateText(percent)}`, amount: price.tax, as: 'line' },
+		...taxRows((rate) => `tax ${rate}`, 'line'),
 		{ id: 'total', label: 'with tax', amount: price.total, as: 'sum' }
 	];
 }

@@ -1,10 +1,11 @@
 import { add, allocate, money, rounded, subtract, total, zero, type Money } from '../money/money.ts';
 import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
 import type { Amount } from '../cost/amount.ts';
-import { rational, sum, ZERO, type Rational } from '../units/rational.ts';
+import { rational, sum, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import { METHODS, type Fee, type PriceRefusal } from './methods.ts';
 import { costAlone, type Basis } from './basis.ts';
 import { NO_FACTS, RULES, rulesFor } from './rules.ts';
+import { taxesOf, type TaxPart } from './taxes.ts';
 import { methodTerms, wayOf, type PaymentFee, type PricePoint, type PriceTerms, type Way } from './terms.ts';
 
 /** One step of a price, in the order of the tape. */
@@ -59,6 +60,8 @@ export interface Priced {
 	/** (Net − cost) over cost, per cent; undefined at a cost of 0. */
 	readonly markup: number | undefined;
 	readonly tax: Money;
+	/** The tax by its rates; one where every line stands under the usual one. */
+	readonly taxes: readonly TaxPart[];
 	/** What the client pays. */
 	readonly total: Money;
 	readonly deposit: Money;
@@ -71,7 +74,13 @@ export type Price = Priced | { readonly status: 'refused'; readonly why: PriceRe
 /** What is priced together: lines each by its own way, and a delivery. */
 export interface Order {
 	/** A line whose basis is not said is priced by its cost alone. */
-	readonly lines: readonly { readonly cost: Amount; readonly way: Way; readonly basis?: Basis }[];
+	readonly lines: readonly {
+		readonly cost: Amount;
+		readonly way: Way;
+		readonly basis?: Basis;
+		/** Its own rate of tax, per cent; none is that of the terms. */
+		readonly tax?: RationalText | undefined;
+	}[];
 	readonly delivery: {
 		/** As it was said, in prices as they are said; null is priced by its way from what it costs. */
 		readonly charge: Money | null;
@@ -87,7 +96,7 @@ const HUNDRED = rational(100);
 const share = (percent: string): Rational => rational(percent).div(HUNDRED);
 
 /** The share of the net price that fees take: rate × (1 + tax) where they are charged on the gross. */
-export function feeShare({ percent, onTax }: PaymentFee, tax: PriceTerms['tax']): Rational {
+export function feeShare({ percent, onTax }: PaymentFee, tax: Pick<PriceTerms['tax'], 'percent'>): Rational {
 	return onTax ? share(percent).mul(share(tax.percent).add(1)) : share(percent);
 }
 
@@ -119,9 +128,10 @@ export function toPricePoint(minor: number, point: PricePoint | null): number {
  */
 export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceTerms): Price {
 	const currency = lines[0]?.cost.known.currency ?? delivery?.cost.known.currency ?? 'USD';
-	const rate = share(terms.tax.percent);
-	const { inclusive } = terms.tax;
-	const say = (net: Rational): Money => rounded(inclusive ? net.mul(rate.add(1)) : net, currency);
+	const { inclusive, percent: usual } = terms.tax;
+	const rate = share(usual);
+	const say = (net: Rational, i: number): Money =>
+		rounded(inclusive ? net.mul(share(lines[i]?.tax ?? usual).add(1)) : net, currency);
 	const netOf = (said: Money): Money =>
 		inclusive ? rounded(rational(said.minor).div(rate.add(1)), currency) : said;
 
@@ -130,7 +140,7 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 	const fixed = fixedFees(terms);
 	const onCharge = charged ? f.mul(netOf(charged).minor) : ZERO;
 	const byWay = [...lines, ...(job ? [job] : []), ...(delivery && !charged ? [delivery] : [])];
-	const bases = basePrices(byWay, terms, { share: f, fixed: fixed.add(onCharge) });
+	const bases = basePrices(byWay, terms, fixed.add(onCharge));
 	// Where every price is typed, the work around them is in it.
 	if (job && typeof bases !== 'string' && lines.every((l) => l.way.method === 'typed'))
 		bases[lines.length] = ZERO;
@@ -145,10 +155,23 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 	const all = [...lines, ...(job ? [job] : []), ...(delivery ? [delivery] : [])];
 	const known = all.map((l) => l.cost.known);
 	const cost = total(currency, known);
-	const feesOn = (net: Money): Money =>
-		net.minor === 0 ? zero(currency) : rounded(f.mul(net.minor).add(fixed), currency);
-	const leftOf = (net: Money): Money => subtract(subtract(net, cost), feesOn(net));
-	const marginOf = (net: Money) => (net.minor === 0 ? undefined : (100 * leftOf(net).minor) / net.minor);
+	/** Of what the pieces come to, the tax by its rates, fees and what is left. */
+	const worth = ({ minor }: Money, parts: readonly Money[], off = 0) => {
+		const own = taxesOf(
+			{
+				lines: parts.map((part, i) => ({ minor: part.minor, percent: lines[i]!.tax })),
+				delivery: parts.reduce((a, part) => a - part.minor, carried.minor + minor + off),
+				discount: off
+			},
+			terms.tax,
+			currency
+		);
+		const { net } = own;
+		const shares = own.parts.map((p) => feeShare(terms.fee, p).mul(p.net.minor));
+		const fees = net.minor === 0 ? zero(currency) : rounded(sum(shares).add(fixed), currency);
+		const left = subtract(subtract(net, cost), fees);
+		return { ...own, fees, left, margin: net.minor === 0 ? undefined : (100 * left.minor) / net.minor };
+	};
 
 	// A typed price is what the client reads: no step but the minimum changes it.
 	const typed = lines.map(({ way: own }) => own.method === 'typed');
@@ -158,17 +181,20 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 			...own,
 			minimumMinor: Math.max(0, own.minimumMinor - held)
 		}).map((step) => ({ ...step, from: step.from + held, to: step.to + held }));
-	const steps = stepsOf(terms).map(({ id, from, to }): PriceStep => {
-		const net = netOf(money(to + carried.minor, currency));
-		const price = money(to, currency);
-		return { id, change: money(to - from, currency), price, left: leftOf(net), margin: marginOf(net) };
-	});
-	const pieces = steps.at(-1)?.price ?? base;
+	const own = said.slice(0, lines.length);
+	const taken = stepsOf(terms);
+	const pieces = money(taken.at(-1)?.to ?? base.minor, currency);
 	const undiscounted = money(stepsOf({ ...terms, discount: null }).at(-1)?.to ?? base.minor, currency);
-	const parts = shareOut(undiscounted, said.slice(0, lines.length), typed);
+	const parts = shareOut(undiscounted, own, typed);
+	const discount = subtract(undiscounted, pieces);
+	const done = worth(pieces, parts, discount.minor);
+	const steps = taken.map(({ id, from, to }, i): PriceStep => {
+		const price = money(to, currency);
+		const { left, margin } = i === taken.length - 1 ? done : worth(price, shareOut(price, own, typed));
+		return { id, change: money(to - from, currency), price, left, margin };
+	});
 	const whole = add(pieces, carried);
-	const net = netOf(whole);
-	const gross = inclusive ? whole : rounded(rate.add(1).mul(whole.minor), currency);
+	const { net, total: gross } = done;
 	return {
 		status: 'priced',
 		lines: lines.map(({ way }, i) => ({ way, base: said[i]!, shown: parts[i]! })),
@@ -177,14 +203,15 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 		steps,
 		pieces,
 		delivery: carried,
-		discount: subtract(undiscounted, pieces),
+		discount,
 		said: whole,
 		net,
-		fees: feesOn(net),
-		profit: leftOf(net),
-		margin: marginOf(net),
+		fees: done.fees,
+		profit: done.left,
+		margin: done.margin,
 		markup: cost.minor === 0 ? undefined : (100 * (net.minor - cost.minor)) / cost.minor,
-		tax: subtract(gross, net),
+		tax: done.tax,
+		taxes: done.parts,
 		total: gross,
 		deposit: rounded(share(terms.deposit).mul(gross.minor), currency),
 		missing: [...new Set(all.flatMap((l) => l.cost.unknown))]
@@ -254,14 +281,17 @@ function pieceSteps(base: number, terms: PriceTerms) {
 	return steps;
 }
 
-function basePrices(lines: Order['lines'], terms: PriceTerms, fee: Fee): Rational[] | PriceRefusal {
+function basePrices(lines: Order['lines'], terms: PriceTerms, fixed: Rational): Rational[] | PriceRefusal {
 	const costs = lines.map((l) => rational(l.cost.known.minor));
 	const all = sum(costs);
 	const bases: Rational[] = [];
 	const more = methodTerms(terms);
-	for (const [i, { way, basis }] of lines.entries()) {
+	for (const [i, { way, basis, tax }] of lines.entries()) {
 		const cost = costs[i]!;
-		const own = { share: fee.share, fixed: all.equals(0) ? ZERO : fee.fixed.mul(cost).div(all) };
+		const own: Fee = {
+			share: feeShare(terms.fee, tax === undefined ? terms.tax : { percent: tax }),
+			fixed: all.equals(0) ? ZERO : fixed.mul(cost).div(all)
+		};
 		const base = METHODS[way.method].price(basis ?? costAlone(cost), rational(way.percent), own, more);
 		if (typeof base === 'string') return base;
 		bases.push(base);

@@ -44,7 +44,7 @@ const choosing: Offered = {
 		bunch: { addOn: true },
 		plain: { group: 'topper' },
 		fancy: { group: 'topper' },
-		fee: { heading: 'besides' },
+		fee: { heading: 'besides', tax: '5' },
 		lights: { levels: ['Best'] }
 	},
 	typed: [
@@ -160,7 +160,7 @@ describe('lines as they are typed', () => {
 	const typed = (more: object) => [{ ...PLAIN_LINE, id: 'f', versionId: '', ...more }];
 	test('read back as they were said', () => {
 		const lines = [{ id: 'arch', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 2, way: null }];
-		const offered: Offered = { ...choosing, order: ['fee', 'arch', 'lights'], about: { arch: { addOn: true, note: 'in gold' }, lights: { levels: ['Best'] } } }; // prettier-ignore
+		const offered: Offered = { ...choosing, order: ['fee', 'arch', 'lights'], about: { arch: { addOn: true, note: 'in gold' }, lights: { levels: ['Best'], tax: '19/2' } } }; // prettier-ignore
 		const raw = printLines(lines, offered, POINT);
 		expect(raw.map((l) => l.id)).toEqual(['fee', 'arch', 'lights']);
 		const again = readLines(raw, choosing.levels!, reading);

@@ -1,4 +1,5 @@
 import type { Id } from '../document/id.ts';
+import type { RationalText } from '../units/rational.ts';
 
 /** What is said of a line of a quote besides what it is. A line of which nothing is said is always on it. */
 export interface LineAbout {
@@ -12,6 +13,8 @@ export interface LineAbout {
 	readonly heading?: string | undefined;
 	/** For the client, under it. */
 	readonly note?: string | undefined;
+	/** Its own rate of tax, per cent; nothing is the quote's. */
+	readonly tax?: RationalText | undefined;
 }
 
 /** A line that is no design: a fee, parking, something hired out. */

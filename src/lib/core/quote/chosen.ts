@@ -1,6 +1,7 @@
 import { halfAwayFromZero } from '../money/half-away-from-zero.ts';
-import { money, subtract, type Money } from '../money/money.ts';
-import { ONE, rational } from '../units/rational.ts';
+import { money, type Money } from '../money/money.ts';
+import { taxesOf, type TaxPart } from '../pricing/taxes.ts';
+import { rational } from '../units/rational.ts';
 import { NOTHING_CHOSEN, type ClientChoice } from './choices.ts';
 import type { FrozenLine, FrozenOffer, FrozenQuote } from './frozen.ts';
 
@@ -19,6 +20,8 @@ export interface ChosenQuote {
 	readonly subtotal: Money;
 	readonly net: Money;
 	readonly tax: Money;
+	/** The tax by its rates; one where every line stands under the usual one. */
+	readonly taxes: readonly TaxPart[];
 	readonly total: Money;
 	readonly deposit: Money;
 }
@@ -75,37 +78,37 @@ export function chosenOf(frozen: FrozenQuote, choice: ClientChoice): ChosenQuote
 		.map(([at, amount]): ChosenLine => ({ line: frozen.lines[at]!, at, amount }));
 	const { currency } = frozen.total;
 	const subtotal = money(lines.reduce((a, l) => a + l.amount.minor, 0) + offer.delivery.minor, currency);
-	return {
-		lines,
-		delivery: offer.delivery,
-		discount: offer.discount,
-		subtotal,
-		...taxed(subtract(subtotal, offer.discount), frozen)
-	};
-}
-
-/** Net, tax, total and deposit of a price as it is said, each rounded once. */
-function taxed(said: Money, { taxPercent, taxInclusive, depositPercent = '0' }: FrozenQuote) {
-	const { currency } = said;
-	const rate = rational(taxPercent).div(100);
-	const net = taxInclusive
-		? money(halfAwayFromZero(rational(said.minor).div(rate.add(ONE))), currency)
-		: said;
-	const total = taxInclusive ? said : money(halfAwayFromZero(rate.add(ONE).mul(said.minor)), currency);
+	const { delivery, discount } = offer;
+	const { depositPercent = '0' } = frozen;
+	const { net, tax, total, parts } = taxed(lines, delivery, discount, frozen);
 	const deposit = money(halfAwayFromZero(rational(depositPercent).div(100).mul(total.minor)), currency);
-	return { net, tax: subtract(total, net), total, deposit };
+	return { lines, delivery, discount, subtotal, net, tax, taxes: parts, total, deposit };
 }
 
-const plainOf = (frozen: FrozenQuote): ChosenQuote => ({
-	lines: frozen.lines.map((line, at) => ({ line, at, amount: line.amount })),
-	delivery: frozen.delivery,
-	discount: frozen.discount,
-	subtotal: frozen.subtotal,
-	net: frozen.net,
-	tax: frozen.tax,
-	total: frozen.total,
-	deposit: frozen.deposit
-});
+/** Net and tax by their rates, each rounded once. */
+const taxed = (
+	lines: readonly ChosenLine[],
+	delivery: Money,
+	discount: Money,
+	{ taxPercent: percent, taxInclusive: inclusive }: FrozenQuote
+) =>
+	taxesOf(
+		{
+			lines: lines.map(({ line, amount }) => ({ minor: amount.minor, percent: line.tax })),
+			delivery: delivery.minor,
+			discount: discount.minor
+		},
+		{ percent, inclusive },
+		discount.currency
+	);
+
+/** As it was sent, with nothing to choose. */
+function plainOf(frozen: FrozenQuote): ChosenQuote {
+	const { delivery, discount, subtotal, net, tax, total, deposit } = frozen;
+	const lines = frozen.lines.map((line, at) => ({ line, at, amount: line.amount }));
+	const { parts: taxes } = taxed(lines, delivery, discount, frozen);
+	return { lines, delivery, discount, subtotal, net, tax, taxes, total, deposit };
+}
 
 /** A choice that can be added up: a level that is open is looked at as the first. */
 export const atSomeLevel = (frozen: FrozenQuote, choice: ClientChoice = NOTHING_CHOSEN): ClientChoice =>

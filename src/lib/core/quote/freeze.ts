@@ -92,8 +92,8 @@ function linesOf({ priced, offers = [], terms, catalogue, settings, covers }: Fr
 	const all = [priced, ...offers.flatMap((o) => [o.priced, ...o.others.map((c) => c.priced)])];
 	const found = new Map<string, FrozenLine>();
 	const said = (id: string) => {
-		const { heading, note } = terms.about?.[id] ?? {};
-		return { ...(heading ? { heading } : {}), ...(note ? { note } : {}) };
+		const { heading, note, tax } = terms.about?.[id] ?? {};
+		return { ...(heading ? { heading } : {}), ...(note ? { note } : {}), ...(tax ? { tax } : {}) };
 	};
 	for (const one of all) {
 		for (const line of one.lines) {

@@ -94,6 +94,8 @@ export interface FrozenLine {
 	readonly note?: string | undefined;
 	/** How tall it stands, mm; nothing where it is no piece. */
 	readonly tall?: number | undefined;
+	/** Its own rate of tax, per cent; nothing is the quote's. */
+	readonly tax?: string | undefined;
 }
 
 /** Cost and margin when sent, for the owner only; never part of what the client gets. */

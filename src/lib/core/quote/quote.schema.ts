@@ -82,7 +82,8 @@ export const quoteTermsSchema = z.strictObject({
 				group: z.string().min(1).max(60).optional(),
 				levels: z.array(level).max(MOST_LEVELS).optional(),
 				heading: z.string().min(1).max(80).optional(),
-				note: z.string().min(1).max(500).optional()
+				note: z.string().min(1).max(500).optional(),
+				tax: percentSchema.optional()
 			})
 		)
 		.optional(),
@@ -174,7 +175,8 @@ const frozenV1 = z.strictObject({
 			photo: z.string().nullable().optional(),
 			heading: z.string().optional(),
 			note: z.string().optional(),
-			tall: z.number().optional()
+			tall: z.number().optional(),
+			tax: percentSchema.optional()
 		})
 	),
 	delivery: money,

@@ -110,6 +110,8 @@ export interface QuotedLine {
 	readonly base: Money;
 	/** What the client sees beside the line: the parts sum to the stated total. */
 	readonly shown: Money;
+	/** Its own rate of tax; nothing is the quote's. */
+	readonly tax?: RationalText | undefined;
 }
 
 /** A line that is no design, as it is priced. */
@@ -118,6 +120,7 @@ export interface QuotedTyped {
 	readonly cost: Amount;
 	readonly base: Money;
 	readonly shown: Money;
+	readonly tax?: RationalText | undefined;
 }
 
 export interface PricedQuote {
@@ -146,8 +149,12 @@ export interface PricedQuote {
 }
 
 /** Terms for a client who pays no tax: the quote keeps its rate for when they do. @param exempt why; nothing is they do */
-export const taxedFor = (terms: QuoteTerms, exempt: string | undefined): QuoteTerms =>
-	exempt ? { ...terms, tax: '0' } : terms;
+export function taxedFor(terms: QuoteTerms, exempt: string | undefined): QuoteTerms {
+	if (!exempt) return terms;
+	const { about } = terms;
+	const untaxed = about && Object.entries(about).map(([id, line]) => [id, { ...line, tax: undefined }]);
+	return { ...terms, tax: '0', ...(untaxed && { about: Object.fromEntries(untaxed) }) };
+}
 
 /** The workspace's terms with the quote's over them. */
 export function quoteTerms(base: PriceTerms, terms: QuoteTerms, facts?: OrderFacts): PriceTerms {
@@ -314,18 +321,27 @@ export function priceQuote(
 	const { order, tallies } = counted(items, own, job.job.template.leftAs);
 	const pieces = items.reduce((a, i) => a + i.quantity, 0);
 	const priceTerms = quoteTerms(base, terms, { ...facts, pieces });
+	const taxOf = (id: string) => terms.about?.[id]?.tax;
 	const lines = items.map((item, i) => {
 		const one = tallies[i]!;
 		const { built, cost, bill } = one;
 		const piece = { built, cost, quantity: item.quantity, balloons: bill.balloons };
 		const basis = basisOf(piece, crew, rates.pumps, order.items[i]!);
-		return { item, tally: one, cost: order.items[i]!, basis, ...wayOfLine(item, priceTerms) };
+		return {
+			item,
+			tally: one,
+			cost: order.items[i]!,
+			basis,
+			...wayOfLine(item, priceTerms),
+			tax: taxOf(item.id)
+		};
 	});
 	const charge = terms.deliveryMinor === null ? null : money(terms.deliveryMinor, currency);
 	const isEmpty = items.length + besides.length === 0;
 	const typedLines = besides.map((line) => ({
 		line,
 		cost: costOfTyped(line, own),
+		tax: taxOf(line.id),
 		way:
 			line.priceMinor === null
 				? wayOf(priceTerms)

@@ -69,7 +69,9 @@ export const rawQuoteSchema = z.strictObject({
 				group: text(100).default(''),
 				notIn: z.array(text(60)).max(10).default([]),
 				heading: text(120).default(''),
-				note: text(800).default('')
+				note: text(800).default(''),
+				/** A page opened before lines had a tax of their own says none. */
+				tax: text(40).default('')
 			})
 		)
 		.max(100)

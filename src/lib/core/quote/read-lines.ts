@@ -1,12 +1,21 @@
 import { got } from '../errors.ts';
-import { amount, count, held, orBlank, words, type Field, type FormContext } from '../forms/fields.ts';
+import {
+	amount,
+	count,
+	held,
+	orBlank,
+	percent,
+	words,
+	type Field,
+	type FormContext
+} from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
 import { figureKept, figureText, METHODS, type LineMethod } from '../pricing/methods.ts';
 import { methodField } from '../pricing/method-field.ts';
 import type { NumberStyle } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
-import { rational } from '../units/rational.ts';
+import { rational, rationalText, type Rational } from '../units/rational.ts';
 import { inOrder, MOST_LEVELS, type LineAbout, type Offered, type TypedLine } from './choices.ts';
 import type { LineWay } from './quote.ts';
 
@@ -32,6 +41,8 @@ export interface RawLine {
 	readonly notIn: readonly string[];
 	readonly heading: string;
 	readonly note: string;
+	/** Its own rate of tax; blank is the quote's. */
+	readonly tax: string;
 }
 
 /** What is said of a line where nobody has said anything. */
@@ -49,7 +60,8 @@ export const PLAIN_LINE = {
 	group: '',
 	notIn: [],
 	heading: '',
-	note: ''
+	note: '',
+	tax: ''
 } as const satisfies Omit<RawLine, 'id' | 'versionId'>;
 
 /** Fields of a line that can be read wrongly. */
@@ -61,7 +73,8 @@ export const LINE_FIELDS = [
 	'cost',
 	'group',
 	'heading',
-	'note'
+	'note',
+	'tax'
 ] as const;
 export type LineField = `${(typeof LINE_FIELDS)[number]} ${string}`;
 
@@ -105,7 +118,8 @@ const lineForm = (line: RawLine) => ({
 			: methodField(line.way, `${METHODS[line.way].what} of this line`),
 	group: groupField(line),
 	heading: words({ what: 'A heading', most: 80 }),
-	note: words({ what: 'A note', most: 500 })
+	note: words({ what: 'A note', most: 500 }),
+	tax: orBlank(percent('The tax on this line', 100), null)
 });
 
 const typedForm = (line: RawLine) => ({
@@ -119,11 +133,12 @@ const typedForm = (line: RawLine) => ({
 	cost: orBlank(amount('What it costs you'), null),
 	group: groupField(line),
 	heading: words({ what: 'A heading', most: 80 }),
-	note: words({ what: 'A note', most: 500 })
+	note: words({ what: 'A note', most: 500 }),
+	tax: orBlank(percent('The tax on this line', 100), null)
 });
 
 /** What is said of a line besides what it is; undefined where that is nothing. */
-function aboutOf(line: RawLine, levels: readonly string[]): LineAbout | undefined {
+function aboutOf(line: RawLine, levels: readonly string[], tax: Rational | null): LineAbout | undefined {
 	const inLevels = levels.filter((l) => !line.notIn.includes(l));
 	const group = line.group.trim();
 	const about: LineAbout = {
@@ -131,7 +146,8 @@ function aboutOf(line: RawLine, levels: readonly string[]): LineAbout | undefine
 		...(line.stands === 'one of' && group ? { group } : {}),
 		...(inLevels.length < levels.length && inLevels.length > 0 ? { levels: inLevels } : {}),
 		...(line.heading.trim() ? { heading: line.heading.trim() } : {}),
-		...(line.note.trim() ? { note: line.note.trim() } : {})
+		...(line.note.trim() ? { note: line.note.trim() } : {}),
+		...(tax === null ? {} : { tax: rationalText(tax) })
 	};
 	return Object.keys(about).length > 0 ? about : undefined;
 }
@@ -165,7 +181,7 @@ export function readLines(
 		if ('label' in v)
 			typed.push({ id: line.id, label: v.label, quantity: v.quantity, priceMinor: v.price, costMinor: v.cost, material: line.material || null }); // prettier-ignore
 		else lines.push(designLine(line, v));
-		const own = aboutOf(line, levels);
+		const own = aboutOf(line, levels, v.tax);
 		if (own) about[line.id] = own;
 	}
 	const offered: Offered = {
@@ -200,13 +216,14 @@ export function printLines(lines: readonly ReadLine[], offered: Offered, style: 
 	const number = (text: string) => printNumber(rational(text), style);
 	const { about = {}, typed = [], levels = [] } = offered;
 	const said = (id: string) => {
-		const { addOn, group, levels: own, heading = '', note = '' } = about[id] ?? {};
+		const { addOn, group, levels: own, heading = '', note = '', tax } = about[id] ?? {};
 		return {
 			stands: addOn ? ('add-on' as const) : group === undefined ? ('always' as const) : ('one of' as const),
 			group: group ?? '',
 			notIn: own ? levels.filter((l) => !own.includes(l)) : [],
 			heading,
-			note
+			note,
+			tax: tax === undefined ? '' : number(tax)
 		};
 	};
 	const designs = lines.map(({ id, versionId, colourwayId, sizeId, quantity, way }): RawLine => ({

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { formatMoney } from '../../core/money/money.ts';
 	import type { Snippet } from 'svelte';
-	import type { ChosenQuote } from '../../core/quote/chosen.ts';
+	import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
 	import type { FrozenQuote } from '../../core/quote/frozen.ts';
 	import { rateText } from '../../core/pricing/price-tape.ts';
 	import Tape from '../../ui/tape/Tape.svelte';
@@ -11,14 +11,13 @@
 	import { dayWords, longDayWords } from '../../core/quote/day-words.ts';
 
 	/** What of a quote stands on its tape. */
-	type Told = Pick<ChosenQuote, 'lines' | 'delivery' | 'discount' | 'subtotal' | 'tax' | 'total' | 'deposit'>;
 	interface Props {
 		/** Frozen when sent: nothing here is looked up or worked out again. */
 		frozen: FrozenQuote;
 		/** Where photos lie for whoever reads it. */
 		photos: string;
 		/** As it was chosen; a quote without a choice is as it was sent. */
-		chosen?: Told;
+		chosen?: ChosenQuote;
 		/** Where photos of the client's place lie. */
 		places?: string;
 		/** What is done with it, between the sums and the small print. */
@@ -26,12 +25,7 @@
 	}
 	let { frozen, photos, chosen, places = photos, children }: Props = $props();
 	/** What is on the tape: as it was chosen, else as it was sent. */
-	const told = $derived(
-		chosen ?? {
-			...frozen,
-			lines: frozen.lines.map((line, at) => ({ line, at, amount: line.amount }))
-		}
-	);
+	const told = $derived(chosen ?? asShown(frozen));
 	const isOn = $derived(new Set(told.lines.map((l) => l.at)));
 	/** What can be looked at; a fee has nothing to show. */
 	const seen = $derived(
@@ -42,7 +36,10 @@
 	/** So many alike are drawn beside each other; of more the caption says how many. */
 	const MOST_ALIKE = 4;
 	const scale = $derived((HEIGHT - 6) / Math.max(1500, ...frozen.lines.map((l) => l.picture?.height ?? 0)));
-	const taxWords = $derived(`tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`);
+	const taxWords = (percent: string) =>
+		frozen.exempt
+			? `no tax: ${frozen.exempt}`
+			: `tax ${rateText(percent)}${frozen.taxInclusive ? ', included' : ''}`;
 </script>
 
 <article class="paper">
@@ -103,11 +100,11 @@
 				<TapeLine label="" amount={formatMoney(told.subtotal)} rule="sub" />
 				<TapeLine label="discount" amount={formatMoney({ ...told.discount, minor: -told.discount.minor })} />
 			{/if}
-			<TapeLine
-				label={frozen.exempt ? `no tax: ${frozen.exempt}` : taxWords}
-				amount={formatMoney(told.tax)}
-				rule={frozen.taxInclusive ? 'aside' : 'none'}
-			/>
+			{#each told.taxes as { percent, tax } (percent)}<TapeLine
+					label={taxWords(percent)}
+					amount={formatMoney(tax)}
+					rule={frozen.taxInclusive ? 'aside' : 'none'}
+				/>{/each}
 			<TapeLine label="Total" amount={formatMoney(told.total)} rule="big" name="total" />
 			{#if told.deposit.minor > 0}<TapeLine
 					label="deposit to hold the date"

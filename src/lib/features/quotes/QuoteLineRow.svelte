@@ -48,12 +48,16 @@
 	];
 	const unitOf = (way: RawLine['way']) => (way === 'own' || way === 'quote' ? '' : METHODS[way].unit);
 	const isSaid = $derived(
-		line.stands !== 'always' || line.heading !== '' || line.note !== '' || line.notIn.length > 0
+		line.stands !== 'always' ||
+			line.heading !== '' ||
+			line.note !== '' ||
+			line.tax !== '' ||
+			line.notIn.length > 0
 	);
 </script>
 
 {#snippet small(
-	field: 'label' | 'price' | 'cost' | 'group' | 'heading' | 'note',
+	field: 'label' | 'price' | 'cost' | 'group' | 'heading' | 'note' | 'tax',
 	label: string,
 	narrow = false
 )}
@@ -180,7 +184,7 @@
 		<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
 	</div>
 	<details class="more" open={isSaid}>
-		<summary class="cursor-pointer text-[13px] text-muted">heading, note, choice</summary>
+		<summary class="cursor-pointer text-[13px] text-muted">heading, note, choice, tax</summary>
 		<div class="mt-2 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
 			{@render small('heading', 'Under the heading')}
 			{@render small('note', 'Note to the client')}
@@ -195,6 +199,7 @@
 				onpick={(stands) => change({ stands: stands as RawLine['stands'] })}
 			/>
 			{#if line.stands === 'one of'}{@render small('group', 'A choice of')}{/if}
+			{@render small('tax', 'Tax, % (blank: the quote’s)', true)}
 			{#if levels.length > 0}
 				<fieldset>
 					<legend class="text-[13px] text-muted">Part of</legend>

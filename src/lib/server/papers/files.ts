@@ -3,7 +3,8 @@ import type { Money } from '../../core/money/money.ts';
 import type { ChosenQuote } from '../../core/quote/chosen.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import { lineName } from '../../core/quote/line-name.ts';
-import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/paper.ts';
+import { rateText } from '../../core/pricing/price-tape.ts';
+import { paperName, PAPER_WORDS, taxesOn, type FrozenPaper } from '../../core/papers/paper.ts';
 import { FORMULA } from '../services/bill-csv.ts';
 
 /** An amount as machines read it: figures and a point, `-12.50`. Every currency here has hundredths. */
@@ -11,6 +12,10 @@ export const plainAmount = (minor: number): string => (minor / 100).toFixed(2);
 
 /** What a table program would work out as a formula; a sum below nothing is none. */
 const FORMULA_BUT_AMOUNTS = new RegExp(`(?!^-?\\d+\\.\\d{2}$)(?:${FORMULA.source})`, 'u');
+
+/** A tax as it is called in a table: with its rate where there are several. */
+const taxName = (percent: string, all: readonly unknown[]): string =>
+	all.length > 1 ? `Tax ${rateText(percent)}` : 'Tax';
 
 /** A paper as a table: a line each, then its sums. */
 export function paperCsv(paper: FrozenPaper): string {
@@ -29,7 +34,7 @@ export function paperCsv(paper: FrozenPaper): string {
 			...paper.lines.map((l) => row(l.label, l.quantity, l.net.minor)),
 			...(paper.discount.minor > 0 ? [row('Discount', '', -paper.discount.minor)] : []),
 			row('Net', '', paper.net.minor),
-			row('Tax', '', paper.tax.minor),
+			...taxesOn(paper).map(({ percent, tax }, _, all) => row(taxName(percent, all), '', tax.minor)),
 			row('Total', '', paper.total.minor),
 			row('Paid before', '', paper.paid.minor),
 			row(paper.kind === 'receipt' ? 'Paid with this' : 'To pay', '', paper.payable.minor)
@@ -59,7 +64,7 @@ export function quoteCsv(frozen: FrozenQuote, chosen: ChosenQuote): string {
 			row('Delivery', '', chosen.delivery),
 			row('Discount', '', { ...chosen.discount, minor: -chosen.discount.minor }),
 			row('Net', '', chosen.net),
-			row('Tax', '', chosen.tax),
+			...chosen.taxes.map(({ percent, tax }, _, all) => row(taxName(percent, all), '', tax)),
 			row('Total', '', chosen.total),
 			row('Deposit', '', chosen.deposit)
 		],

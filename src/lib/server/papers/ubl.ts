@@ -2,7 +2,8 @@ import { create } from 'xmlbuilder2';
 import type { Currency } from '../../core/money/money.ts';
 import { rational } from '../../core/units/rational.ts';
 import { plainAmount } from './files.ts';
-import { paperName, type FrozenPaper } from '../../core/papers/paper.ts';
+import { paperName, taxesOn, type FrozenPaper } from '../../core/papers/paper.ts';
+import type { TaxPart } from '../../core/pricing/taxes.ts';
 
 /** Kinds of tax by UN/ECE code list 5153, from memory: value added, goods and services, state sales tax. */
 const TAXES: Readonly<Record<Currency, string>> = {
@@ -25,11 +26,11 @@ export function ublOf(paper: FrozenPaper): string {
 	const { currency } = paper.total;
 	const root = credit ? 'CreditNote' : 'Invoice';
 	const at = { currencyID: currency };
-	const percent = formatPercent(paper.taxPercent);
-	const category = {
-		'cbc:ID': paper.exempt ? 'E' : paper.tax.minor === 0 ? 'Z' : 'S',
-		'cbc:Percent': percent
-	};
+	const parts = taxesOn(paper);
+	const category = (percent: string) => ({
+		'cbc:ID': paper.exempt ? 'E' : rational(percent).equals(0) ? 'Z' : 'S',
+		'cbc:Percent': formatPercent(percent)
+	});
 	const amount = (minor: number) => ({ '@': at, '#': plainAmount(minor) });
 	const lineNet = paper.lines.reduce((a, l) => a + l.net.minor, 0);
 	const scheme = { 'cac:TaxScheme': { 'cbc:ID': TAXES[currency] } };
@@ -49,12 +50,12 @@ export function ublOf(paper: FrozenPaper): string {
 		}
 	});
 	const discount = paper.discount.minor;
-	const allowance = {
+	const allowance = (part: TaxPart) => ({
 		'cbc:ChargeIndicator': 'false',
 		'cbc:AllowanceChargeReason': 'Discount',
-		'cbc:Amount': amount(discount),
-		'cac:TaxCategory': { ...category, ...exemption(paper), ...scheme }
-	};
+		'cbc:Amount': amount(part.discount.minor),
+		'cac:TaxCategory': { ...category(part.percent), ...exemption(paper), ...scheme }
+	});
 	const line = (one: FrozenPaper['lines'][number], i: number) => ({
 		'cbc:ID': String(i + 1),
 		[credit ? 'cbc:CreditedQuantity' : 'cbc:InvoicedQuantity']: {
@@ -62,7 +63,10 @@ export function ublOf(paper: FrozenPaper): string {
 			'#': String(one.quantity)
 		},
 		'cbc:LineExtensionAmount': amount(one.net.minor),
-		'cac:Item': { 'cbc:Name': one.label, 'cac:ClassifiedTaxCategory': { ...category, ...scheme } },
+		'cac:Item': {
+			'cbc:Name': one.label,
+			'cac:ClassifiedTaxCategory': { ...category(one.tax ?? paper.taxPercent), ...scheme }
+		},
 		'cac:Price': {
 			'cbc:PriceAmount': {
 				'@': at,
@@ -89,14 +93,16 @@ export function ublOf(paper: FrozenPaper): string {
 				: {}),
 			'cac:AccountingSupplierParty': party(paper.business.name, paper.business.address, paper.business.email, paper.business.phone), // prettier-ignore
 			'cac:AccountingCustomerParty': party(paper.client.name, paper.client.address),
-			...(discount > 0 ? { 'cac:AllowanceCharge': allowance } : {}),
+			...(discount > 0
+				? { 'cac:AllowanceCharge': parts.filter((p) => p.discount.minor > 0).map(allowance) }
+				: {}),
 			'cac:TaxTotal': {
 				'cbc:TaxAmount': amount(paper.tax.minor),
-				'cac:TaxSubtotal': {
-					'cbc:TaxableAmount': amount(paper.net.minor),
-					'cbc:TaxAmount': amount(paper.tax.minor),
-					'cac:TaxCategory': { ...category, ...exemption(paper), ...scheme }
-				}
+				'cac:TaxSubtotal': parts.map((part) => ({
+					'cbc:TaxableAmount': amount(part.net.minor),
+					'cbc:TaxAmount': amount(part.tax.minor),
+					'cac:TaxCategory': { ...category(part.percent), ...exemption(paper), ...scheme }
+				}))
 			},
 			'cac:LegalMonetaryTotal': {
 				'cbc:LineExtensionAmount': amount(lineNet),

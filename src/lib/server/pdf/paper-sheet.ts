@@ -1,5 +1,5 @@
 import { formatAmount, formatMoney, money } from '../../core/money/money.ts';
-import { paperName, PAPER_WORDS, type FrozenPaper } from '../../core/papers/paper.ts';
+import { paperName, PAPER_WORDS, taxesOn, type FrozenPaper } from '../../core/papers/paper.ts';
 import { rateText } from '../../core/pricing/price-tape.ts';
 import { MARGIN, MUTED, openPaper, say, WIDTH } from './paper.ts';
 import { sumRow, head } from './sheet.ts';
@@ -41,11 +41,14 @@ export async function paperPdf(paper: FrozenPaper, days: PaperDays): Promise<Buf
 		sumRow(doc, `${line.quantity} × ${line.label}`, formatAmount(signed(line.net.minor)));
 	if (paper.discount.minor > 0) sumRow(doc, 'Discount', formatAmount(signed(-paper.discount.minor)));
 	sumRow(doc, 'Net', formatAmount(signed(paper.net.minor)), { rule: 1 });
-	sumRow(
-		doc,
-		paper.exempt ? `Tax: exempt, ${paper.exempt}` : `Tax ${rateText(paper.taxPercent)}`,
-		formatAmount(signed(paper.tax.minor))
-	);
+	for (const { percent, net, tax } of taxesOn(paper)) {
+		const on = paper.taxes ? ` on ${formatAmount(signed(net.minor))}` : '';
+		sumRow(
+			doc,
+			paper.exempt ? `Tax: exempt, ${paper.exempt}` : `Tax ${rateText(percent)}${on}`,
+			formatAmount(signed(tax.minor))
+		);
+	}
 	sumRow(doc, 'Total', formatMoney(signed(paper.total.minor)), { bold: true, rule: 2 });
 	if (paper.paid.minor > 0) sumRow(doc, 'Paid before', formatAmount(signed(paper.paid.minor)));
 	if (paper.kind === 'receipt')

@@ -144,12 +144,14 @@ function sums(row: Row, frozen: FrozenQuote, chosen: ChosenQuote) {
 	if (chosen.delivery.minor > 0) row('Delivery, set up', formatAmount(chosen.delivery));
 	if (chosen.discount.minor > 0)
 		row('Discount', formatAmount(money(-chosen.discount.minor, chosen.discount.currency)));
-	row(
-		frozen.exempt
-			? `No tax: ${frozen.exempt}`
-			: `Tax ${rateText(frozen.taxPercent)}${frozen.taxInclusive ? ', included' : ''}`,
-		formatAmount(chosen.tax),
-		{ rule: 1 }
+	chosen.taxes.forEach(({ percent, tax }, i) =>
+		row(
+			frozen.exempt
+				? `No tax: ${frozen.exempt}`
+				: `Tax ${rateText(percent)}${frozen.taxInclusive ? ', included' : ''}`,
+			formatAmount(tax),
+			i === 0 ? { rule: 1 } : {}
+		)
 	);
 	row('Total', formatMoney(chosen.total), { bold: true, rule: 2 });
 	if (chosen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(chosen.deposit));
