@@ -37,6 +37,7 @@ export const settings: Settings = {
 	},
 	zone: 'America/New_York',
 	decimal: '.',
+	dates: 'month first',
 	lengths: 'in',
 	welcomed: true,
 	rates: {

@@ -2,5 +2,5 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => ({
 	theme: locals.theme,
-	demo: await locals.repos.workspaces.isDemo()
+	...(await locals.repos.workspaces.look())
 });

@@ -36,7 +36,7 @@ test('a garland said in words: path, sizes and colours, three estimates, taught,
 	await expect(
 		page.getByText(/% apart; the recipe counts by clusters\. Most by count: 5; most by size: 11/)
 	).toBeVisible();
-	await expect(page.getByText(/widest gap is/)).toBeVisible();
+	await expect(page.getByText(/widest gap is/)).toBeVisible({ timeout: 30_000 });
 	await page.keyboard.press('Escape');
 
 	await say(page, '7 ft took 96 5 + 30 11', 'counted by the foot');

@@ -149,7 +149,7 @@
 							class="grid grid-cols-[150px_1fr_90px_70px_64px_110px] items-baseline gap-4 px-4 py-2.5 hover:bg-tint max-sm:grid-cols-[auto_1fr_auto] max-sm:gap-x-3 max-sm:gap-y-0"
 						>
 							<span class="figures text-[13.5px] whitespace-nowrap max-sm:order-2"
-								>{row.eventDate ? dayWords(row.eventDate) : '—'}</span
+								>{row.eventDate ? dayWords(row.eventDate, data) : '—'}</span
 							>
 							<span class="min-w-0 max-sm:order-1 max-sm:col-span-3"
 								><b>{row.clientName}</b>

@@ -2,6 +2,7 @@ import { mergeFields, startedFrom } from '$lib/core/forms/merge-fields.ts';
 import { fail } from '@sveltejs/kit';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import { choicesFor, printSettings, readSettings, ruleRows } from '$lib/core/workspace/settings-form.ts';
+import { CURRENCIES } from '$lib/core/money/money.ts';
 import { METHOD_OPTIONS, methodLabel, METHODS } from '$lib/core/pricing/methods.ts';
 import { fitWords } from '$lib/core/sizing/read-pumps.ts';
 import { firstIssue } from '$lib/server/answers.ts';
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		values: printSettings(settings),
 		decimal: settings.decimal,
+		currencies: CURRENCIES,
 		crew: rates.crew.length,
 		rules: ruleRows(rates.rules).map((rule) => ({
 			of: rule.of,
@@ -29,10 +31,14 @@ export const load: PageServerLoad = async ({ locals }) => {
 	};
 };
 
+const KEEPS_ITS_MONEY = (currency: string): string =>
+	`Quotes were sent in ${currency}, so the books stay in it. Another currency needs a studio of its own.`;
+
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
 		const typed = await fieldsOf(request);
 		const { settings, materials } = await loadStudio(locals.repos);
+		const { rates } = settings;
 		const now = printSettings(settings);
 		const meanwhile = mergeFields(typed, startedFrom(typed.started), now);
 		if (Object.keys(meanwhile.errors).length > 0)
@@ -42,6 +48,8 @@ export const actions: Actions = {
 		const parsed = settingsSchema.safeParse(next);
 		if (!parsed.success)
 			return fail(400, { typed, errors: { name: firstIssue(parsed.error) } as Record<string, string> });
+		if (parsed.data.rates.currency !== rates.currency && (await locals.repos.quoteLife.isAnyIssued()))
+			return fail(400, { typed, errors: { currency: KEEPS_ITS_MONEY(rates.currency) } });
 		await locals.repos.workspaces.change(parsed.data);
 		return { saved: true };
 	}

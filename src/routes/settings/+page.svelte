@@ -156,6 +156,27 @@
 				>
 			</div>
 		</fieldset>
+		<fieldset class="grid grid-cols-4 gap-x-5 gap-y-3 max-sm:grid-cols-2">
+			<legend class="mb-2 font-head text-base font-bold">How it is written</legend>
+			{@render choice(
+				'Money is',
+				'currency',
+				data.currencies.map((c) => [c, c] as const)
+			)}
+			{@render choice('Figures on papers, and as you type', 'decimal', [
+				['.', '1,204.50'],
+				[',', '1.204,50']
+			])}
+			{@render choice('Days', 'dates', [
+				['month first', 'Jun 12, 2027'],
+				['day first', '12 Jun 2027'],
+				['year first', '2027-06-12']
+			])}
+			{@render choice('You measure in', 'lengths', [
+				['in', 'inches and feet'],
+				['cm', 'centimetres']
+			])}
+		</fieldset>
 		<fieldset class="grid gap-y-2">
 			<legend class="mb-1 font-head text-base font-bold">Pumps</legend>
 			<p class="text-[13px] text-muted">

@@ -74,11 +74,11 @@ export function allocate(whole: Money, weights: readonly number[]): Money[] {
 	return parts.map((part) => money(sign * part, whole.currency));
 }
 
-/** `130.00`, `−2.14`, `1,204.50`: figures only, as a tape prints them. */
-export function formatAmount({ minor }: Money): string {
+/** `130.00`, `−2.14`, `1,204.50`: figures only, as a tape prints them. @param style which mark is the decimal one; the other groups */
+export function formatAmount({ minor }: Money, { decimal }: NumberStyle = POINT): string {
 	const whole = Math.floor(Math.abs(minor) / 100);
-	const digits = String(whole).replace(/\B(?=(\d{3})+$)/g, ',');
-	return `${minor < 0 ? '−' : ''}${digits}.${String(Math.abs(minor) % 100).padStart(2, '0')}`;
+	const digits = String(whole).replace(/\B(?=(\d{3})+$)/g, decimal === ',' ? '.' : ',');
+	return `${minor < 0 ? '−' : ''}${digits}${decimal}${String(Math.abs(minor) % 100).padStart(2, '0')}`;
 }
 
 const SIGNS: Readonly<Record<Currency, string>> = {
@@ -90,9 +90,13 @@ const SIGNS: Readonly<Record<Currency, string>> = {
 	NZD: 'NZ$'
 };
 
-/** `$130.00`, for sentences and client papers. */
-export const formatMoney = (amount: Money): string =>
-	`${amount.minor < 0 ? '−' : ''}${SIGNS[amount.currency]}${formatAmount(money(Math.abs(amount.minor), amount.currency))}`;
+/** `$130.00`, where the comma is the decimal mark `130,00 €`: for sentences and client papers. */
+export function formatMoney(amount: Money, style: NumberStyle = POINT): string {
+	const sign = amount.minor < 0 ? '−' : '';
+	const figures = formatAmount(money(Math.abs(amount.minor), amount.currency), style);
+	const mark = SIGNS[amount.currency];
+	return style.decimal === ',' ? `${sign}${figures} ${mark}` : `${sign}${mark}${figures}`;
+}
 
 /** The most a single typed amount may be: ten million. */
 const MOST = 1_000_000_000;

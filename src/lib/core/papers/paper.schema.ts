@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
-import { businessSchema } from '../workspace/settings.schema.ts';
+import { businessSchema, formatsSchema } from '../workspace/settings.schema.ts';
 import { PAPER_KINDS } from '../quote/kinds.ts';
 import type { FrozenPaper } from './paper.ts';
 
@@ -31,5 +31,6 @@ export const frozenPaperSchema = z.strictObject({
 	paid: money,
 	payable: money,
 	about: z.string().optional(),
-	exempt: z.string().optional()
+	exempt: z.string().optional(),
+	formats: formatsSchema.optional()
 }) satisfies z.ZodType<FrozenPaper, unknown>;

@@ -5,6 +5,7 @@ import { lineName } from '../quote/line-name.ts';
 import type { FrozenQuote } from '../quote/frozen.ts';
 import type { TaxPart } from '../pricing/taxes.ts';
 import { rational, rationalText } from '../units/rational.ts';
+import type { Formats } from '../workspace/formats.ts';
 import type { Business } from '../workspace/settings.ts';
 
 /** Who a paper is for, as it is written on it. */
@@ -54,6 +55,8 @@ export interface FrozenPaper {
 	readonly about?: string | undefined;
 	/** Why no tax is on it, where a client is exempt. */
 	readonly exempt?: string | undefined;
+	/** How its figures and days are written; nothing is the usual way. */
+	readonly formats?: Formats | undefined;
 }
 
 /**
@@ -149,7 +152,8 @@ export function makePaper(input: PaperInput): FrozenPaper {
 		paid,
 		payable: input.payableMinor === undefined ? left : money(input.payableMinor, currency),
 		...(input.about ? { about: input.about } : {}),
-		...(input.exempt ? { exempt: input.exempt } : {})
+		...(input.exempt ? { exempt: input.exempt } : {}),
+		...(frozen.formats ? { formats: frozen.formats } : {})
 	};
 }
 

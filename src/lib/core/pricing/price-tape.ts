@@ -1,4 +1,5 @@
 import type { Money } from '../money/money.ts';
+import type { NumberStyle } from '../units/number.ts';
 import { printNumber } from '../units/print-number.ts';
 import { rational } from '../units/rational.ts';
 import { figureText, METHODS } from './methods.ts';
@@ -17,7 +18,8 @@ export interface PriceRow {
 }
 
 /** `8.875 %`: a rate as it was said, nothing rounded away. */
-export const rateText = (percent: string): string => `${printNumber(rational(percent))} %`;
+export const rateText = (percent: string, style?: NumberStyle): string =>
+	`${printNumber(rational(percent), style)} %`;
 
 /** `target margin 48 %`, `markup 90 %`, `floor for your own hour 35.00 an hour`. */
 export function wayText({ method, percent }: Way): string {

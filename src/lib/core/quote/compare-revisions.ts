@@ -20,7 +20,7 @@ export function compareRevisions(before: FrozenQuote, after: FrozenQuote): Diffe
 	const say = (what: string, a: string, b: string) => {
 		if (a !== b) found.push({ what, before: a, after: b });
 	};
-	const day = (d: string | null) => (d === null ? '' : dayWords(d));
+	const day = (d: string | null) => (d === null ? '' : dayWords(d, after.formats));
 	say('occasion', before.occasion, after.occasion);
 	say('date', day(before.eventDate), day(after.eventDate));
 	say('place', before.venue, after.venue);
@@ -38,7 +38,7 @@ export function compareRevisions(before: FrozenQuote, after: FrozenQuote): Diffe
 	say('discount', formatMoney(before.discount), formatMoney(after.discount));
 	say('total', formatMoney(before.total), formatMoney(after.total));
 	say('deposit', formatMoney(before.deposit), formatMoney(after.deposit));
-	say('stands until', dayWords(before.validUntil), dayWords(after.validUntil));
+	say('stands until', day(before.validUntil), day(after.validUntil));
 	say('note', before.note, after.note);
 	return found;
 }

@@ -3,6 +3,7 @@ import { colourWords, givenName } from '../tally/colour-words.ts';
 import { heightSaid, heightWords } from '../tally/height.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Rates } from '../cost/rates.ts';
+import { USUAL_FORMATS } from '../workspace/formats.ts';
 import type { Settings } from '../workspace/settings.ts';
 import { zero } from '../money/money.ts';
 import { drawAssembly, type DrawList } from '../scene/draw-list.ts';
@@ -81,11 +82,16 @@ export function freeze(input: FreezeInput): FrozenQuote | undefined {
 		...(offers
 			? { offers: offers.map((o) => freezeOffer(o, ids, terms)), depositPercent: terms.deposit }
 			: {}),
+		...formatsSaid(settings),
 		...(place ? { place } : {}),
 		...(input.exempt ? { exempt: input.exempt } : {}),
 		...(input.revision && input.revision > 1 ? { revision: input.revision } : {})
 	};
 }
+
+/** How figures and days are written, where that is not the usual way. */
+const formatsSaid = ({ decimal, dates }: Settings) =>
+	decimal === USUAL_FORMATS.decimal && dates === USUAL_FORMATS.dates ? {} : { formats: { decimal, dates } };
 
 /** Every line that is on it or may be chosen, as the client reads them; amounts are those of where it is on. */
 function linesOf({ priced, offers = [], terms, catalogue, settings, covers }: FreezeInput) {

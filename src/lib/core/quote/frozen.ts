@@ -2,6 +2,7 @@ import type { DrawList } from '../scene/draw-list.ts';
 import type { Money } from '../money/money.ts';
 import type { ClientChoice } from './choices.ts';
 import type { QuoteState } from './states.ts';
+import type { Formats } from '../workspace/formats.ts';
 import type { Business } from '../workspace/settings.ts';
 
 /** Version of the core that worked a quote out: changes where figures could. */
@@ -47,6 +48,8 @@ export interface FrozenQuote {
 	readonly revision?: number | undefined;
 	/** Why it has no tax, where a client is exempt. */
 	readonly exempt?: string | undefined;
+	/** How its figures and days are written; nothing is the usual way. */
+	readonly formats?: Formats | undefined;
 	/** The client's place with the pieces in it; most have none. */
 	readonly place?: FrozenPlace | undefined;
 }

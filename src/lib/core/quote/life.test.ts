@@ -1,3 +1,4 @@
+import { dayWords, longDayWords } from './day-words.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { money } from '../money/money.ts';
@@ -112,4 +113,15 @@ describe('pieces in a photo of the place', () => {
 		expect(readKnown(text, 'ft', POINT)).toEqual(expect.any(String))
 	);
 	test('nothing is dragged far out of it', () => expect([within(3), within(-3), within(0.5)]).toEqual([1.2, -0.2, 0.5])); // prettier-ignore
+});
+
+describe('days in words', () => {
+	test.each([
+		['month first', 'Sat, Jun 12, 2027', 'Saturday, June 12, 2027'],
+		['day first', 'Sat 12 Jun 2027', 'Saturday 12 June 2027'],
+		['year first', 'Sat 2027-06-12', 'Saturday 2027-06-12']
+	] as const)('%s', (dates, short, long) => {
+		expect(dayWords('2027-06-12', { dates })).toBe(short);
+		expect(longDayWords('2027-06-12', { dates })).toBe(long);
+	});
 });

@@ -8,7 +8,12 @@ import { SUNS } from '../gas/heat.ts';
 import { VIEWS } from '../scene/camera.ts';
 import type { DrawList } from '../scene/draw-list.ts';
 import { OUTLINES } from '../scene/outlines.ts';
-import { businessSchema, discountSchema, percentSchema } from '../workspace/settings.schema.ts';
+import {
+	businessSchema,
+	discountSchema,
+	formatsSchema,
+	percentSchema
+} from '../workspace/settings.schema.ts';
 import type { ClientChoice } from './choices.ts';
 import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
 import { QUOTE_STATES } from './states.ts';
@@ -207,6 +212,7 @@ const frozenV1 = z.strictObject({
 	depositPercent: z.string().optional(),
 	revision: z.number().int().optional(),
 	exempt: z.string().optional(),
+	formats: formatsSchema.optional(),
 	place: z
 		.strictObject({
 			photo: z.string(),

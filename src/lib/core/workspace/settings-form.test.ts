@@ -15,6 +15,7 @@ const plain: Settings = {
 	business,
 	zone: 'America/New_York',
 	decimal: '.',
+	dates: 'month first',
 	lengths: 'in',
 	welcomed: true,
 	rates
@@ -53,7 +54,13 @@ describe('a form saved untouched leaves everything as it was', () => {
 			}
 		});
 		expect(inOrder(untouched(odd))).toEqual(inOrder(odd));
-		const comma: Settings = { ...odd, decimal: ',' };
+		const comma: Settings = {
+			...odd,
+			decimal: ',',
+			dates: 'year first',
+			lengths: 'cm',
+			rates: { ...odd.rates, currency: 'EUR' }
+		};
 		expect(inOrder(untouched(comma))).toEqual(inOrder(comma));
 		expect(printSettings(comma)['labour']).toBe('18,00');
 	});

@@ -9,6 +9,8 @@ import { printPairs, readPumps } from '../sizing/read-pumps.ts';
 import { parseBounded } from '../units/number.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { mixed, rational, rationalText, type Rational } from '../units/rational.ts';
+import { CURRENCIES } from '../money/money.ts';
+import { DATE_STYLES } from './formats.ts';
 import type { Settings } from './settings.ts';
 
 /** Texts of the settings form by field; rows of rules and pumps are numbered: `each-0`, `pairs-2`. */
@@ -43,7 +45,7 @@ interface RuleRow extends Pick<FollowOnRule, 'of' | 'material'> {
 }
 
 /** The form filled with settings; {@link readSettings} reads exactly those settings back. */
-export function printSettings({ business, decimal, rates }: Settings): SettingsFields {
+export function printSettings({ business, decimal, dates, lengths, rates }: Settings): SettingsFields {
 	const style = { decimal };
 	const { price } = rates;
 	const number = (text: string | number) => printNumber(rational(text), style);
@@ -51,6 +53,10 @@ export function printSettings({ business, decimal, rates }: Settings): SettingsF
 	const pieces = (each: Rational) => (each.d <= 1000n ? mixed(each) : printNumber(each, style));
 	const values: Record<string, string> = {
 		...business,
+		currency: rates.currency,
+		decimal,
+		dates,
+		lengths,
 		labour: printMoney(rates.labourPerHour, style),
 		overhead:
 			rates.overhead.kind === 'hour'
@@ -104,7 +110,7 @@ export function readSettings(
 ): { readonly next: unknown; readonly errors: Readonly<Record<string, string>> } {
 	const { rates } = settings;
 	const context = { style: { decimal: settings.decimal }, currency: rates.currency };
-	const form = settingsForm(typed);
+	const form = settingsForm(typed, settings);
 	const read = readForm(form, typed, context);
 	const pumps = readPumps(typed, rates.pumps, context.style);
 	const rules = readRules(typed, settings, materials);
@@ -113,6 +119,9 @@ export function readSettings(
 	const v = read.values;
 	const next = {
 		...settings,
+		decimal: v.decimal,
+		dates: v.dates,
+		lengths: v.lengths,
 		business: {
 			name: v.name,
 			address: typed.address ?? '',
@@ -124,6 +133,7 @@ export function readSettings(
 		},
 		rates: {
 			...rates,
+			currency: v.currency,
 			labourPerHour: v.labour,
 			overhead: v.overhead,
 			counting: v.counting,
@@ -158,7 +168,12 @@ const purchasesOf = (discount: string, tax: string) =>
 	discount === '0' && tax === '0' ? undefined : { discount, tax };
 
 /** The fields of the settings with their limits; overhead is per hour or per cent, as is chosen beside it. */
-const settingsForm = ({ overheadKind }: SettingsFields) => ({
+const settingsForm = ({ overheadKind }: SettingsFields, now: Settings) => ({
+	// A page opened before these were asked leaves them as they are.
+	currency: choice(CURRENCIES, { as: now.rates.currency }),
+	decimal: choice(['.', ','], { as: now.decimal }),
+	dates: choice(DATE_STYLES, { as: now.dates }),
+	lengths: choice(['in', 'cm'], { as: now.lengths }),
 	name: words({ what: 'A name', most: 120, missing: 'Give the business a name.' }),
 	mark: held(words({ what: 'A mark', most: 40 }), (text) =>
 		[...text].length > 3 ? 'A mark is up to three letters, like “PB”.' : undefined

@@ -9,6 +9,7 @@ import { personSchema } from '../labour/people.schema.ts';
 import { CARD_BY, CARD_CLASSES } from '../pricing/basis.ts';
 import { RULE_KINDS } from '../pricing/rules.ts';
 import { STARTING_FIGURES } from '../pricing/terms.ts';
+import { DATE_STYLES, type Formats } from './formats.ts';
 import type { Business, Settings } from './settings.ts';
 
 const minor = z.number().int().min(0).max(1_000_000_000);
@@ -98,11 +99,19 @@ export const businessSchema = z.strictObject({
 		.optional()
 }) satisfies z.ZodType<Business, unknown>;
 
+/** Guards {@link Formats}, in what was frozen with them. */
+export const formatsSchema = z.strictObject({
+	decimal: z.enum(['.', ',']),
+	dates: z.enum(DATE_STYLES)
+}) satisfies z.ZodType<Formats, unknown>;
+
 /** Guards {@link Settings}: the workspace's JSON column and the settings form. */
 export const settingsSchema = z.strictObject({
 	business: businessSchema,
 	zone: z.string().min(1).max(60),
 	decimal: z.enum(['.', ',']),
+	/** Studios from before it was asked write the month first. */
+	dates: z.enum(DATE_STYLES).default('month first'),
 	/** Studios from before it was asked work in inches, and need no welcome. */
 	lengths: z.enum(['in', 'cm']).default('in'),
 	welcomed: z.boolean().default(true),

@@ -1,3 +1,4 @@
+import type { DateStyle } from './formats.ts';
 import type { Rates } from '../cost/rates.ts';
 
 /** What a business says of itself on its papers. */
@@ -19,6 +20,7 @@ export interface Settings {
 	/** IANA name; new quotes start with it. */
 	readonly zone: string;
 	readonly decimal: '.' | ',';
+	readonly dates: DateStyle;
 	/** What lengths are asked and shown in where nobody says a unit. */
 	readonly lengths: 'in' | 'cm';
 	/** Whether the first questions were answered or skipped. */

@@ -15,6 +15,7 @@ const fresh: Settings = {
 	business,
 	zone: 'America/New_York',
 	decimal: '.',
+	dates: 'month first',
 	lengths: 'in',
 	welcomed: false,
 	rates

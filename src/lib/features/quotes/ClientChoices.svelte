@@ -24,7 +24,7 @@
 	const added = (minor: number) =>
 		minor === 0
 			? 'no more'
-			: `${minor > 0 ? '+' : '−'}${formatMoney({ ...frozen.total, minor: Math.abs(minor) })}`;
+			: `${minor > 0 ? '+' : '−'}${formatMoney({ ...frozen.total, minor: Math.abs(minor) }, frozen.formats)}`;
 </script>
 
 {#if offers.length > 1}
@@ -34,7 +34,7 @@
 			<label>
 				<input type="radio" name="level" value={one.level} checked={!open && choice.level === one.level} />
 				<span>{one.level}</span>
-				<span class="figures">{formatMoney(one.total)}</span>
+				<span class="figures">{formatMoney(one.total, frozen.formats)}</span>
 			</label>
 		{/each}
 	</fieldset>

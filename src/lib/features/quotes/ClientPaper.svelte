@@ -39,7 +39,7 @@
 	const taxWords = (percent: string) =>
 		frozen.exempt
 			? `no tax: ${frozen.exempt}`
-			: `tax ${rateText(percent)}${frozen.taxInclusive ? ', included' : ''}`;
+			: `tax ${rateText(percent, frozen.formats)}${frozen.taxInclusive ? ', included' : ''}`;
 </script>
 
 <article class="paper">
@@ -71,13 +71,14 @@
 		<p>for {frozen.client.name}</p>
 		<dl>
 			{#if frozen.eventDate}<dt>When</dt>
-				<dd>{longDayWords(frozen.eventDate)}</dd>{/if}
+				<dd>{longDayWords(frozen.eventDate, frozen.formats)}</dd>{/if}
 			{#if frozen.venue}<dt>Where</dt>
 				<dd>{frozen.venue}, {frozen.setting === 'outdoor' ? 'outdoors' : 'indoors'}</dd>{/if}
 			<dt>Quote</dt>
 			<dd>
 				no. {frozen.number}{(frozen.revision ?? 1) > 1 ? `, revision ${frozen.revision}` : ''}, stands until {dayWords(
-					frozen.validUntil
+					frozen.validUntil,
+					frozen.formats
 				)}
 			</dd>
 		</dl>
@@ -89,26 +90,33 @@
 				{#if hasHeadings && (line.heading ?? '') !== (told.lines[index - 1]?.line.heading ?? '')}
 					<p class="heading">{line.heading ?? 'besides'}</p>
 				{/if}
-				<TapeLine label={line.name} count={`×${line.quantity}`} amount={formatMoney(amount)} />
+				<TapeLine
+					label={line.name}
+					count={`×${line.quantity}`}
+					amount={formatMoney(amount, frozen.formats)}
+				/>
 				{#if line.note}<p class="note">{line.note}</p>{/if}
 			{/each}
 			{#if told.delivery.minor > 0}<TapeLine
 					label="delivery, set up"
-					amount={formatMoney(told.delivery)}
+					amount={formatMoney(told.delivery, frozen.formats)}
 				/>{/if}
 			{#if told.discount.minor > 0}
-				<TapeLine label="" amount={formatMoney(told.subtotal)} rule="sub" />
-				<TapeLine label="discount" amount={formatMoney({ ...told.discount, minor: -told.discount.minor })} />
+				<TapeLine label="" amount={formatMoney(told.subtotal, frozen.formats)} rule="sub" />
+				<TapeLine
+					label="discount"
+					amount={formatMoney({ ...told.discount, minor: -told.discount.minor }, frozen.formats)}
+				/>
 			{/if}
 			{#each told.taxes as { percent, tax } (percent)}<TapeLine
 					label={taxWords(percent)}
-					amount={formatMoney(tax)}
+					amount={formatMoney(tax, frozen.formats)}
 					rule={frozen.taxInclusive ? 'aside' : 'none'}
 				/>{/each}
-			<TapeLine label="Total" amount={formatMoney(told.total)} rule="big" name="total" />
+			<TapeLine label="Total" amount={formatMoney(told.total, frozen.formats)} rule="big" name="total" />
 			{#if told.deposit.minor > 0}<TapeLine
 					label="deposit to hold the date"
-					amount={formatMoney(told.deposit)}
+					amount={formatMoney(told.deposit, frozen.formats)}
 				/>{/if}
 		</Tape>
 	</div>

@@ -4,19 +4,22 @@
 	import { percentText } from '../bench/tape-words.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import GlanceTable from './GlanceTable.svelte';
+	import type { DateStyle } from '../../core/workspace/formats.ts';
 	import type { QuoteLifeView } from '../../core/quote/life-view.ts';
 
 	interface Props {
 		life: QuoteLifeView;
 		quote: string;
+		/** How days are written here. */
+		dates: DateStyle;
 		/** An id for what is written next: pressed twice it is one. */
 		fresh: string;
 		/** An answer that could not be taken, and why. */
 		typed?: string;
 		say?: string;
 	}
-	let { life, quote, fresh, typed = '', say = '' }: Props = $props();
-	const day = (at: string) => dayWords(at.slice(0, 10));
+	let { life, quote, dates, fresh, typed = '', say = '' }: Props = $props();
+	const day = (at: string) => dayWords(at.slice(0, 10), { dates });
 	let copied = $state('');
 	async function copy(what: string, text: string) {
 		await navigator.clipboard.writeText(text).then(

@@ -11,6 +11,7 @@ export const startingSettings: Settings = {
 	business: { name: 'My studio', address: '', email: '', phone: '', terms: '' },
 	zone: 'America/New_York',
 	decimal: '.',
+	dates: 'month first',
 	lengths: 'in',
 	welcomed: false,
 	rates: {

@@ -164,6 +164,15 @@ describe('papers as files', () => {
 			{ numRuns: 25 }
 		); // prettier-ignore
 	});
+	test('where the comma is the decimal mark and the day comes first, a paper is written so; files for machines are not', async () => {
+		const formats = { decimal: ',', dates: 'day first' } as const;
+		const paper = invoice(ordered([1_255_000, 100], 3000, 500, 8.875, false), { formats });
+		const { text } = await readPdf(await paperPdf(paper, paperDays(paper)));
+		for (const said of ['12.550,00', '8,875 %', 'Mon 14 Jun 2027', 'Saturday 12 June 2027'])
+			expect(text).toContain(said);
+		expect(text).not.toMatch(/\d\.\d\d(?!\d)/);
+		expect(paperCsv(paper)).toContain('12550.00');
+	});
 	test('the table is read back by another reader, and a formula in a name is a text', () => {
 		const paper = invoice(ordered([12_550, 100], 3000, 500, 7, false), {
 			client: { name: '=1+1', address: '' }

@@ -20,6 +20,7 @@ export async function paperPdf(paper: FrozenPaper, days: PaperDays): Promise<Buf
 		author: paper.business.name,
 		made: new Date(`${paper.day}T12:00:00Z`)
 	});
+	const { formats } = paper;
 	const credit = paper.kind === 'credit note';
 	head(doc, {
 		business: paper.business,
@@ -38,22 +39,24 @@ export async function paperPdf(paper: FrozenPaper, days: PaperDays): Promise<Buf
 	doc.x = MARGIN;
 	const signed = (minor: number) => money(credit ? -minor : minor, paper.total.currency);
 	for (const line of paper.lines)
-		sumRow(doc, `${line.quantity} × ${line.label}`, formatAmount(signed(line.net.minor)));
-	if (paper.discount.minor > 0) sumRow(doc, 'Discount', formatAmount(signed(-paper.discount.minor)));
-	sumRow(doc, 'Net', formatAmount(signed(paper.net.minor)), { rule: 1 });
+		sumRow(doc, `${line.quantity} × ${line.label}`, formatAmount(signed(line.net.minor), formats));
+	if (paper.discount.minor > 0) sumRow(doc, 'Discount', formatAmount(signed(-paper.discount.minor), formats));
+	sumRow(doc, 'Net', formatAmount(signed(paper.net.minor), formats), { rule: 1 });
 	for (const { percent, net, tax } of taxesOn(paper)) {
-		const on = paper.taxes ? ` on ${formatAmount(signed(net.minor))}` : '';
+		const on = paper.taxes ? ` on ${formatAmount(signed(net.minor), formats)}` : '';
 		sumRow(
 			doc,
-			paper.exempt ? `Tax: exempt, ${paper.exempt}` : `Tax ${rateText(percent)}${on}`,
-			formatAmount(signed(tax.minor))
+			paper.exempt ? `Tax: exempt, ${paper.exempt}` : `Tax ${rateText(percent, formats)}${on}`,
+			formatAmount(signed(tax.minor), formats)
 		);
 	}
-	sumRow(doc, 'Total', formatMoney(signed(paper.total.minor)), { bold: true, rule: 2 });
-	if (paper.paid.minor > 0) sumRow(doc, 'Paid before', formatAmount(signed(paper.paid.minor)));
+	sumRow(doc, 'Total', formatMoney(signed(paper.total.minor), formats), { bold: true, rule: 2 });
+	if (paper.paid.minor > 0) sumRow(doc, 'Paid before', formatAmount(signed(paper.paid.minor), formats));
 	if (paper.kind === 'receipt')
-		sumRow(doc, `Paid with thanks: ${paper.about ?? ''}`, formatMoney(paper.payable), { bold: true });
-	else sumRow(doc, credit ? 'To give back' : 'To pay', formatMoney(paper.payable), { bold: true });
+		sumRow(doc, `Paid with thanks: ${paper.about ?? ''}`, formatMoney(paper.payable, formats), {
+			bold: true
+		});
+	else sumRow(doc, credit ? 'To give back' : 'To pay', formatMoney(paper.payable, formats), { bold: true });
 	doc.moveDown(0.8);
 	say(doc, paper.business.terms, { size: 8.8, colour: MUTED, left: { x: MARGIN, width: WIDTH } });
 	const { name: by, address, phone, email } = paper.business;

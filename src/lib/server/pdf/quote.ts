@@ -123,7 +123,10 @@ function table(doc: Doc, frozen: FrozenQuote) {
 		const others = offers.find((o) => o.level === level) ?? offers[0];
 		for (const { at, group, adds } of others?.others ?? []) {
 			const how = group === null ? 'if you like' : `instead, as ${group}`;
-			row(`${called(frozen.lines[at]!)}, ${how}`, `${adds.minor < 0 ? '' : '+'}${formatAmount(adds)}`);
+			row(
+				`${called(frozen.lines[at]!)}, ${how}`,
+				`${adds.minor < 0 ? '' : '+'}${formatAmount(adds, frozen.formats)}`
+			);
 		}
 	}
 }
@@ -138,23 +141,23 @@ function sums(row: Row, frozen: FrozenQuote, chosen: ChosenQuote) {
 			heading = line.heading ?? '';
 			if (heading) row(heading, '', {});
 		}
-		row(called(line), formatAmount(amount));
+		row(called(line), formatAmount(amount, frozen.formats));
 		if (line.note) row(`    ${line.note}`, '');
 	}
-	if (chosen.delivery.minor > 0) row('Delivery, set up', formatAmount(chosen.delivery));
+	if (chosen.delivery.minor > 0) row('Delivery, set up', formatAmount(chosen.delivery, frozen.formats));
 	if (chosen.discount.minor > 0)
-		row('Discount', formatAmount(money(-chosen.discount.minor, chosen.discount.currency)));
+		row('Discount', formatAmount(money(-chosen.discount.minor, chosen.discount.currency), frozen.formats));
 	chosen.taxes.forEach(({ percent, tax }, i) =>
 		row(
 			frozen.exempt
 				? `No tax: ${frozen.exempt}`
-				: `Tax ${rateText(percent)}${frozen.taxInclusive ? ', included' : ''}`,
-			formatAmount(tax),
+				: `Tax ${rateText(percent, frozen.formats)}${frozen.taxInclusive ? ', included' : ''}`,
+			formatAmount(tax, frozen.formats),
 			i === 0 ? { rule: 1 } : {}
 		)
 	);
-	row('Total', formatMoney(chosen.total), { bold: true, rule: 2 });
-	if (chosen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(chosen.deposit));
+	row('Total', formatMoney(chosen.total, frozen.formats), { bold: true, rule: 2 });
+	if (chosen.deposit.minor > 0) row('Deposit to hold the date', formatAmount(chosen.deposit, frozen.formats));
 }
 
 function smallPrint(doc: Doc, frozen: FrozenQuote) {

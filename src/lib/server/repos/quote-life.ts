@@ -136,6 +136,15 @@ export function quoteLife(db: Database, actor: Actor) {
 				.orderBy(asc(quoteEvent.number));
 			return rows.map((row) => ({ ...row, said: saidOf(row.said) }));
 		},
+		/** Whether any quote was ever sent. */
+		async isAnyIssued(): Promise<boolean> {
+			const found = await db.read
+				.select({ id: quoteIssue.id })
+				.from(quoteIssue)
+				.where(eq(quoteIssue.workspaceId, workspaceId))
+				.limit(1);
+			return found.length > 0;
+		},
 		/** Every writing of a quote, the first first. */
 		async issues(id: string): Promise<Issue[]> {
 			const rows = await db.read

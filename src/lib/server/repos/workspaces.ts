@@ -1,5 +1,6 @@
 import { eq, sql } from 'drizzle-orm';
 import { settingsSchema } from '../../core/workspace/settings.schema.ts';
+import { USUAL_FORMATS, type DateStyle } from '../../core/workspace/formats.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
@@ -43,10 +44,11 @@ export function workspaces(db: Database, actor: Actor) {
 					.onConflictDoNothing();
 			});
 		},
-		/** Whether it is the invented studio; asked for every page. */
-		async isDemo(): Promise<boolean> {
-			const row = await db.read.select({ demo: workspace.demo }).from(workspace).where(own).get();
-			return row?.demo ?? false;
+		/** Whether it is the invented studio, and how days are written; asked for every page. */
+		async look(): Promise<{ readonly demo: boolean; readonly dates: DateStyle }> {
+			const dates = sql<DateStyle | null>`json_extract(${workspace.settings}, '$.dates')`;
+			const row = await db.read.select({ demo: workspace.demo, dates }).from(workspace).where(own).get();
+			return { demo: row?.demo ?? false, dates: row?.dates ?? USUAL_FORMATS.dates };
 		},
 		async change(settings: Settings): Promise<void> {
 			await db.write(async (tx) => {

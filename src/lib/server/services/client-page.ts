@@ -30,11 +30,13 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 		isLevelOpen: isLevelOpen(frozen, said),
 		refused: 'refused' in chosen ? chosen.refused : '',
 		chosen: shown,
-		due: dues?.next ? { ...dues.next, amount: formatMoney(money(dues.next.minor, currency)) } : null,
+		due: dues?.next
+			? { ...dues.next, amount: formatMoney(money(dues.next.minor, currency), frozen.formats) }
+			: null,
 		money: dues && {
-			paid: dues.paid > 0 ? formatMoney(money(dues.paid, currency)) : '',
-			late: dues.late > 0 ? formatMoney(money(dues.late, currency)) : '',
-			left: formatMoney(money(dues.left, currency)),
+			paid: dues.paid > 0 ? formatMoney(money(dues.paid, currency), frozen.formats) : '',
+			late: dues.late > 0 ? formatMoney(money(dues.late, currency), frozen.formats) : '',
+			left: formatMoney(money(dues.left, currency), frozen.formats),
 			isPaid: dues.left === 0
 		},
 		papers: own.map(({ id, frozen: paper }) => ({

@@ -28,10 +28,10 @@ export interface Order {
 /** Days a bill is to be paid within. House rule. */
 const DAYS_TO_PAY = 14;
 /** Days of a paper in words. */
-export const paperDays = ({ day, due, eventDate }: FrozenPaper): PaperDays => ({
-	day: dayWords(day),
-	due: due ? dayWords(due) : '',
-	event: eventDate ? longDayWords(eventDate) : ''
+export const paperDays = ({ day, due, eventDate, formats }: FrozenPaper): PaperDays => ({
+	day: dayWords(day, formats),
+	due: due ? dayWords(due, formats) : '',
+	event: eventDate ? longDayWords(eventDate, formats) : ''
 });
 
 /** What makes a PDF, on a thread of its own. */

@@ -20,8 +20,10 @@ export interface Posting {
 	readonly minor?: number;
 }
 
-const what = ({ occasion, eventDate }: FrozenQuote): string =>
-	[occasion || 'your balloons', eventDate ? `on ${longDayWords(eventDate)}` : ''].filter(Boolean).join(' ');
+const what = ({ occasion, eventDate, formats }: FrozenQuote): string =>
+	[occasion || 'your balloons', eventDate ? `on ${longDayWords(eventDate, formats)}` : '']
+		.filter(Boolean)
+		.join(' ');
 
 /** Subject and paragraphs of each kind of message. */
 const WORDS: Readonly<Record<MessageKind, (p: Posting) => { subject: string; lines: readonly string[] }>> = {
@@ -30,7 +32,7 @@ const WORDS: Readonly<Record<MessageKind, (p: Posting) => { subject: string; lin
 		lines: [
 			`Here is our offer for ${what(frozen)}, with pictures of each piece:`,
 			link,
-			`It stands until ${dayWords(frozen.validUntil)}. You can say yes, say no or ask a question on that page.`
+			`It stands until ${dayWords(frozen.validUntil, frozen.formats)}. You can say yes, say no or ask a question on that page.`
 		]
 	}),
 	reminder: ({ frozen, link }) => ({
@@ -38,7 +40,7 @@ const WORDS: Readonly<Record<MessageKind, (p: Posting) => { subject: string; lin
 		lines: [
 			`Our offer for ${what(frozen)} waits for you here:`,
 			link,
-			`It stands until ${dayWords(frozen.validUntil)}.`
+			`It stands until ${dayWords(frozen.validUntil, frozen.formats)}.`
 		]
 	}),
 	answer: ({ frozen, link, text = '' }) => ({
@@ -59,7 +61,7 @@ const WORDS: Readonly<Record<MessageKind, (p: Posting) => { subject: string; lin
 	receipt: ({ frozen, link, paper }) => ({
 		subject: `Receipt ${paper ? paperName(paper) : ''} from ${frozen.business.name}`,
 		lines: [
-			`Thank you, we have received ${paper ? formatMoney(paper.payable) : 'your payment'}.`,
+			`Thank you, we have received ${paper ? formatMoney(paper.payable, paper.formats) : 'your payment'}.`,
 			'Your papers are here:',
 			link
 		]
@@ -68,15 +70,15 @@ const WORDS: Readonly<Record<MessageKind, (p: Posting) => { subject: string; lin
 		subject: `${paper ? PAPER_WORDS[paper.kind].title : 'Invoice'} ${paper ? paperName(paper) : ''} from ${frozen.business.name}`,
 		lines: [
 			paper?.kind === 'credit note'
-				? `Attached is a credit note over ${formatMoney(paper.payable)}.`
-				: `Attached is our invoice for ${what(frozen)}. To pay: ${paper ? formatMoney(paper.payable) : ''}.`,
+				? `Attached is a credit note over ${formatMoney(paper.payable, paper.formats)}.`
+				: `Attached is our invoice for ${what(frozen)}. To pay: ${paper ? formatMoney(paper.payable, paper.formats) : ''}.`,
 			'You can pay on your page:',
 			link
 		]
 	})
 };
-const sum = (minor: number, { total }: FrozenQuote): string =>
-	formatMoney(money(minor, total.currency) satisfies Money);
+const sum = (minor: number, { total, formats }: FrozenQuote): string =>
+	formatMoney(money(minor, total.currency) satisfies Money, formats);
 
 function attached({ kind, frozen, paper, pdf }: Posting, at: Date): Attachment[] {
 	const day =

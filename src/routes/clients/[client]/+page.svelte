@@ -74,7 +74,9 @@
 					<a
 						class="grid grid-cols-[150px_1fr_100px_110px] gap-4 px-4 py-2 hover:bg-tint max-sm:grid-cols-[1fr_auto] max-sm:gap-y-0"
 						href="/quotes/{quote.id}"
-						><span class="figures text-[13.5px]">{quote.eventDate ? dayWords(quote.eventDate) : '—'}</span>
+						><span class="figures text-[13.5px]"
+							>{quote.eventDate ? dayWords(quote.eventDate, data) : '—'}</span
+						>
 						<span>{quote.occasion || 'no occasion yet'}, no. {quote.number}</span>
 						<b>{quote.state}</b>
 						<span class="figures text-right"

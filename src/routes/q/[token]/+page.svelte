@@ -58,10 +58,10 @@
 		{#if data.yes}
 			<section class="part" aria-label="Your order">
 				<h2>Thank you, {data.yes.name || frozen.client.name}</h2>
-				<p>You said yes on {dayWords(data.yes.at)}.</p>
+				<p>You said yes on {dayWords(data.yes.at, frozen.formats)}.</p>
 				{#if frozen.eventDate}<p>
 						<a class="quiet-link" href="/q/{data.token}/the-day.ics"
-							>Put {dayWords(frozen.eventDate)} into your calendar</a
+							>Put {dayWords(frozen.eventDate, frozen.formats)} into your calendar</a
 						>
 					</p>{/if}
 				{#each data.papers as paper (paper.id)}
@@ -115,7 +115,7 @@
 						<p class="flex flex-wrap items-baseline gap-x-4" aria-live="polite" data-name="live-total">
 							<span
 								>As chosen: <b class="figures text-lg" data-name="as-chosen"
-									>{isLevelOpen ? '—' : formatMoney(chosen.total)}</b
+									>{isLevelOpen ? '—' : formatMoney(chosen.total, frozen.formats)}</b
 								></span
 							>
 							<Button kind="word" type="submit" formmethod="get" formaction="/q/{data.token}" formnovalidate
@@ -158,7 +158,7 @@
 			{#each data.talk as { event, text, at }, i (i)}
 				<p class={event === 'asked' ? '' : 'border-l-2 border-line pl-3'}>
 					<span class="text-[13px] text-muted"
-						>{event === 'asked' ? 'You' : frozen.business.name}, {dayWords(at)}</span
+						>{event === 'asked' ? 'You' : frozen.business.name}, {dayWords(at, frozen.formats)}</span
 					><br /><span class="break-words whitespace-pre-line">{text}</span>
 				</p>
 			{/each}

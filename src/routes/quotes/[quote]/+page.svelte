@@ -65,7 +65,7 @@
 		{/if}
 		{#key quote.id}<QuoteBuilder bind:this={builder} {data} onsend={send} />{/key}
 		{#if life}<div class="mt-8 max-w-3xl">
-				<QuoteLife {life} quote={quote.id} fresh={data.fresh} {...answer} />
+				<QuoteLife {life} quote={quote.id} dates={data.dates} fresh={data.fresh} {...answer} />
 			</div>{/if}
 	{:else if quote.issued && life}
 		{@const { frozen, owner } = quote.issued}
@@ -120,7 +120,7 @@
 		</section>
 		<div class="grid gap-x-10 lg:grid-cols-[minmax(0,1fr)_340px]">
 			<ClientPaper {frozen} chosen={life.chosen} photos="/photo" places="/quotes/{quote.id}/place" />
-			<div><QuoteLife {life} quote={quote.id} fresh={data.fresh} {...answer} /></div>
+			<div><QuoteLife {life} quote={quote.id} dates={data.dates} fresh={data.fresh} {...answer} /></div>
 		</div>
 	{/if}
 </main>

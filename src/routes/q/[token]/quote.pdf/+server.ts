@@ -12,8 +12,8 @@ export const GET: RequestHandler = async ({ request, locals, params }) => {
 		});
 	const { frozen } = found;
 	const words = {
-		eventDay: frozen.eventDate ? longDayWords(frozen.eventDate) : '',
-		validDay: dayWords(frozen.validUntil)
+		eventDay: frozen.eventDate ? longDayWords(frozen.eventDate, frozen.formats) : '',
+		validDay: dayWords(frozen.validUntil, frozen.formats)
 	};
 	// What was sent never changes.
 	const pdf = await locals.work('quote paper', { frozen, words }, params.token);

@@ -12,5 +12,5 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const chosen = chosenOf(frozen, atSomeLevel(frozen, readChoice(url.searchParams, frozen)));
 	return 'refused' in chosen
 		? json({ message: chosen.refused }, { status: 400 })
-		: json({ total: formatMoney(chosen.total) });
+		: json({ total: formatMoney(chosen.total, frozen.formats) });
 };

@@ -15,7 +15,7 @@
 		<dt class="text-muted">To</dt>
 		<dd>{message.to || 'no address yet'}</dd>
 		<dt class="text-muted">On</dt>
-		<dd>{dayWords(message.sentAt.toISOString().slice(0, 10))}</dd>
+		<dd>{dayWords(message.sentAt.toISOString().slice(0, 10), data)}</dd>
 		{#if message.attachments.length > 0}<dt class="text-muted">Attached</dt>
 			<dd>{message.attachments.join(', ')}</dd>{/if}
 	</dl>
