@@ -29,11 +29,14 @@ const outlinePath = (outline: Outline): string => {
 	return `${operators.join(' ')} h`;
 };
 
+/** A tenth of a point is finer than any printer's dot. */
+const round = (v: number): number => Math.round(v * 10) / 10;
+
 /** Narrower along a lean: turned there, scaled, turned back. */
 function narrow(flat: number, lean: number): string {
 	const [c, s] = [Math.cos(lean), Math.sin(lean)];
 	const m = [flat * c * c + s * s, (flat - 1) * c * s, (flat - 1) * c * s, flat * s * s + c * c];
-	return ` ${m.map((v) => Math.round(v * 10_000) / 10_000).join(' ')} 0 0 cm`;
+	return ` ${m.map((v) => Math.round(v * 1000) / 1000).join(' ')} 0 0 cm`;
 }
 
 /** Stamps shaded balls: every paint is one form of radius 1, placed and scaled for each ball. */
@@ -48,13 +51,12 @@ export class BallPainter {
 	draw(list: DrawList, at: { x: number; y: number }, scale: number) {
 		const { doc } = this;
 		const raw = doc as unknown as Raw;
-		const round = (v: number) => Math.round(v * 100) / 100;
 		for (const thing of inOrder(list, list.height)) {
 			if ('tube' in thing) {
 				const { x1, y1, x2, y2, width, hex = TUBE_HEX } = thing.tube;
 				doc
-					.moveTo(at.x + x1 * scale, at.y - y1 * scale)
-					.lineTo(at.x + x2 * scale, at.y - y2 * scale)
+					.moveTo(round(at.x + x1 * scale), round(at.y - y1 * scale))
+					.lineTo(round(at.x + x2 * scale), round(at.y - y2 * scale))
 					.lineWidth(Math.max(0.4, width * scale))
 					.stroke(hex);
 				continue;
@@ -83,12 +85,19 @@ export class BallPainter {
 		for (const { hex, width, towards } of strokes) {
 			const moved = thick * towards;
 			const point = (i: number) =>
-				[at.x + path[i]! * scale - moved, at.y - path[i + 1]! * scale - moved] as const;
-			this.doc.moveTo(...point(0));
-			for (let i = 2; i < path.length; i += 2) this.doc.lineTo(...point(i));
-			if (path.length === 2) this.doc.lineTo(...point(0));
+				[round(at.x + path[i]! * scale - moved), round(at.y - path[i + 1]! * scale - moved)] as const;
+			const first = point(0);
+			let last = first;
+			this.doc.moveTo(...first);
+			for (let i = 2; i < path.length; i += 2) {
+				const next = point(i);
+				if (next[0] !== last[0] || next[1] !== last[1]) this.doc.lineTo(...next);
+				last = next;
+			}
+			// Too short for a line it is a dot: its round end.
+			if (last[0] === first[0] && last[1] === first[1]) this.doc.lineTo(...last);
 			this.doc
-				.lineWidth(thick * width)
+				.lineWidth(round(thick * width * 10) / 10)
 				.lineCap('round')
 				.lineJoin('round')
 				.stroke(hex);
@@ -129,7 +138,7 @@ export class BallPainter {
 			Resources: { Shading: { S: shading } }
 		});
 		form.end(Buffer.from(`${outline ? outlinePath(outline) : CIRCLE} W n /S sh`));
-		const made = { name: `Ball${this.#forms.size}`, form };
+		const made = { name: `B${this.#forms.size}`, form };
 		this.#forms.set(key, made);
 		return made;
 	}

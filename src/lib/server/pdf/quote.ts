@@ -88,7 +88,7 @@ function pictures(doc: Doc, frozen: FrozenQuote) {
 			const centre = MARGIN + column * (i + 0.5);
 			painter.draw(line.picture!, { x: centre, y: floor }, scale);
 			doc
-				.font('bold')
+				.font('head')
 				.fontSize(9.5)
 				.fillColor(INK)
 				.text(`${line.quantity} × ${line.name}`, centre - column / 2, floor + 6, {
@@ -118,7 +118,7 @@ function table(doc: Doc, frozen: FrozenQuote) {
 	doc.x = MARGIN;
 	const offers = frozen.offers ?? [];
 	for (const level of offers.length > 1 ? offers.map((o) => o.level) : [null]) {
-		if (level !== null) say(doc, level, { size: 12, font: 'bold', gap: 6 });
+		if (level !== null) say(doc, level, { size: 12, font: 'head', gap: 6 });
 		sums(row, frozen, asShown(frozen, { ...NOTHING_CHOSEN, level }));
 		const others = offers.find((o) => o.level === level) ?? offers[0];
 		for (const { at, group, adds } of others?.others ?? []) {
@@ -162,9 +162,9 @@ function sums(row: Row, frozen: FrozenQuote, chosen: ChosenQuote) {
 
 function smallPrint(doc: Doc, frozen: FrozenQuote) {
 	doc.moveDown(0.8);
-	say(doc, 'Please know', { size: 10, font: 'bold' });
+	say(doc, 'Please know', { size: 10, font: 'head' });
 	for (const caution of frozen.cautions) say(doc, caution, { size: 8.8, colour: MUTED, gap: 2 });
-	say(doc, 'Terms', { size: 10, font: 'bold', gap: 6 });
+	say(doc, 'Terms', { size: 10, font: 'head', gap: 6 });
 	say(doc, frozen.business.terms, { size: 8.8, colour: MUTED, gap: 2 });
 	say(doc, frozen.rounding, { size: 8.8, colour: MUTED });
 	const { name, address, phone, email } = frozen.business;
