@@ -237,6 +237,103 @@ test('from the phone: two pieces, a day and the way there become a draft with on
 	await expect(page.getByRole('link', { name: /Slipway Café/ })).toContainText('1 quote,');
 });
 
+test('from the phone straight to the client: one press, and the link is there', async ({
+	page,
+	browser,
+	app
+}) => {
+	await page.setViewportSize({ width: 390, height: 800 });
+	await page.goto('/quick');
+	await page.getByLabel('Design', { exact: true }).selectOption({ label: 'Loaf arch' });
+	await page.getByRole('button', { name: 'Put it on a quote' }).click();
+	await page.getByLabel('Client').fill('Slipway Chandlers');
+	await page.getByRole('button', { name: 'Send it, and get the link' }).dblclick();
+	await page.waitForURL(/\/quotes\/[\w-]+$/);
+	await expect(page.locator('[data-name=state]')).toHaveText('sent');
+	const link = new URL((await page.locator('[data-name=client-link]').textContent())!).pathname;
+	const client = await phone(browser);
+	await client.goto(`${app.url}${link}`);
+	await expect(client.getByText('Loaf arch').first()).toBeVisible();
+	await client.context().close();
+});
+
+test('colours of a line’s own and a tax of its own, from the draft to the client’s page', async ({
+	page,
+	browser,
+	app
+}) => {
+	await draft(page, 'Tidewick Library');
+	const line = page.getByRole('group', { name: 'Hive column' });
+	await line.getByText('colours of its own').click();
+	const slot = line.getByRole('group', { name: 'Colours of its own' }).getByRole('combobox').first();
+	const before = await figure(page, 'total').textContent();
+	await slot.selectOption('left out');
+	await expect(figure(page, 'total')).not.toHaveText(before!);
+	await slot.selectOption({ label: 'gull white' });
+	await page.getByLabel('Tax rate').fill('8');
+	await line.getByText('heading, note, choice').click();
+	await line.getByLabel('Tax, %').fill('many');
+	await expect(line.getByText(/is not a number/)).toBeVisible();
+	await line.getByLabel('Tax, %').fill('5');
+	await expect(page.getByText('tax 5 %')).toBeVisible();
+	const path = await send(page);
+	const client = await phone(browser);
+	await client.goto(`${app.url}${path}`);
+	await expect(client.getByText('tax 5 %')).toBeVisible();
+	await expect(client.getByText('tax 8 %')).toBeVisible();
+	await expect(client.getByText(/gull white/).first()).toBeVisible();
+	await client.context().close();
+});
+
+test('the client’s place: a photo, one known measure, a piece dragged to its spot, on the client’s page where it was put', async ({
+	page,
+	browser,
+	app
+}) => {
+	await draft(page, 'Quayside Hall');
+	const place = region(page, 'In their place');
+	await place.locator('input[type=file]').setInputFiles({ name: 'hall.txt', mimeType: 'image/png', buffer: Buffer.from('no photo') }); // prettier-ignore
+	await place.getByRole('button', { name: 'Take it' }).click();
+	await expect(place.getByRole('alert')).toBeVisible();
+	await place.locator('input[type=file]').setInputFiles({ name: 'hall.png', mimeType: 'image/png', buffer: await page.screenshot() }); // prettier-ignore
+	await place.getByRole('button', { name: 'Take it' }).click();
+	await place.getByLabel('What is between the rings').fill('tall');
+	await expect(place.getByText(/like/i).first()).toBeVisible();
+	await place.getByLabel('What is between the rings').fill('7 ft');
+	await place.getByRole('button', { name: 'Stand it there' }).click();
+	const piece = place.getByRole('group', { name: /Hive column in the place/ });
+	await place.locator('[data-name=mock-up]').scrollIntoViewIfNeeded();
+	const [from, frame] = [
+		(await piece.boundingBox())!,
+		(await place.locator('[data-name=mock-up]').boundingBox())!
+	];
+	const middle = [from.x + from.width / 2, from.y + from.height * 0.8] as const;
+	await page.mouse.move(...middle);
+	await page.mouse.down();
+	await page.mouse.move(middle[0] + frame.width / 4, middle[1] - 20, { steps: 4 });
+	await page.mouse.up();
+	const moved = (await piece.boundingBox())!;
+	expect(moved.x - from.x).toBeCloseTo(frame.width / 4, -1);
+	expect(moved.y - from.y).toBeCloseTo(-20, -1);
+	const ring = place.getByRole('group', { name: /^First end of what is known/ });
+	const end = (await ring.boundingBox())!;
+	await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2 - 60, { steps: 4 });
+	await page.mouse.up();
+	// Further apart the rings, taller every piece in the photo.
+	await expect.poll(async () => (await piece.boundingBox())!.height).toBeGreaterThan(moved.height * 1.05);
+	const share = ((await piece.boundingBox())!.x + from.width / 2 - frame.x) / frame.width;
+	const path = await send(page);
+	const client = await phone(browser);
+	await client.goto(`${app.url}${path}`);
+	const picture = client.locator('[data-name=place]');
+	await expect(picture).toBeVisible();
+	const [box, stands] = [(await picture.boundingBox())!, (await picture.locator('g').first().boundingBox())!];
+	expect((stands.x + stands.width / 2 - box.x) / box.width).toBeCloseTo(share, 1);
+	await client.context().close();
+});
+
 test('what popped at a build teaches the Stockroom, and counts once it is taken', async ({ page }) => {
 	await page.goto('/bench/bee-figure/count');
 	const row = page

@@ -83,7 +83,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/clients': { load: 'quote' },
 	'/clients/[client]': { load: 'quote', save: 'quote', merge: 'quote', forget: 'quote' },
 	'/clients/[client]/card.json': { GET: 'quote' },
-	'/quick': { load: 'quote', draft: 'quote' },
+	'/quick': { load: 'quote', draft: 'quote', send: 'quote' },
 	'/settings/work': {
 		load: 'settings',
 		save: 'settings',

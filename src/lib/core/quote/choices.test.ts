@@ -15,6 +15,7 @@ import {
 import { chosenOf, type ChosenQuote } from './chosen.ts';
 import { freeze } from './freeze.ts';
 import type { FrozenQuote } from './frozen.ts';
+import { LEFT_OUT } from './own-slots.ts';
 import { offersOf } from './offers.ts';
 import { plainTerms, priceQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
 import { printLines, PLAIN_LINE, readLevels, readLines } from './read-lines.ts';
@@ -160,7 +161,7 @@ describe('lines as they are typed', () => {
 	const typed = (more: object) => [{ ...PLAIN_LINE, id: 'f', versionId: '', ...more }];
 	test('read back as they were said', () => {
 		const lines = [{ id: 'arch', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 2, way: null }];
-		const offered: Offered = { ...choosing, order: ['fee', 'arch', 'lights'], about: { arch: { addOn: true, note: 'in gold' }, lights: { levels: ['Best'], tax: '19/2' } } }; // prettier-ignore
+		const offered: Offered = { ...choosing, order: ['fee', 'arch', 'lights'], about: { arch: { addOn: true, note: 'in gold', slots: { body: 'white', top: LEFT_OUT } }, lights: { levels: ['Best'], tax: '19/2' } } }; // prettier-ignore
 		const raw = printLines(lines, offered, POINT);
 		expect(raw.map((l) => l.id)).toEqual(['fee', 'arch', 'lights']);
 		const again = readLines(raw, choosing.levels!, reading);

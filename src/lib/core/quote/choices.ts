@@ -1,4 +1,5 @@
 import type { Id } from '../document/id.ts';
+import type { OwnSlots } from './own-slots.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** What is said of a line of a quote besides what it is. A line of which nothing is said is always on it. */
@@ -15,6 +16,8 @@ export interface LineAbout {
 	readonly note?: string | undefined;
 	/** Its own rate of tax, per cent; nothing is the quote's. */
 	readonly tax?: RationalText | undefined;
+	/** Colours of its own, and slots left out, where they are not as in its colourway. */
+	readonly slots?: OwnSlots | undefined;
 }
 
 /** A line that is no design: a fee, parking, something hired out. */

@@ -17,6 +17,7 @@ import {
 import type { ClientChoice } from './choices.ts';
 import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
 import { QUOTE_STATES } from './states.ts';
+import { LEFT_OUT } from './own-slots.ts';
 import type { Place, RawPlace } from './place.ts';
 import { MOST_LEVELS } from './choices.ts';
 import type { LineWay, QuoteTerms } from './quote.ts';
@@ -88,7 +89,8 @@ export const quoteTermsSchema = z.strictObject({
 				levels: z.array(level).max(MOST_LEVELS).optional(),
 				heading: z.string().min(1).max(80).optional(),
 				note: z.string().min(1).max(500).optional(),
-				tax: percentSchema.optional()
+				tax: percentSchema.optional(),
+				slots: z.record(idSchema, z.union([z.literal(LEFT_OUT), idSchema])).optional()
 			})
 		)
 		.optional(),

@@ -18,6 +18,7 @@ import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
+import { withOwnSlots } from './own-slots.ts';
 import type { Place } from './place.ts';
 import {
 	chosenIds,
@@ -78,18 +79,21 @@ export interface QuoteItem {
 	readonly way?: LineWay | null;
 }
 
-/** Lines of a quote with the recipes they read; one whose recipe is not there is left out. */
+/** Lines of a quote with the recipes they read, in their own colours where they have any; one whose recipe is not there is left out. */
 export const quoteItems = (
 	lines: readonly (Pick<QuoteItem, 'id' | 'quantity' | 'way'> & {
 		readonly versionId: string;
 		readonly colourwayId: string | null;
 		readonly sizeId: string | null;
 	})[],
-	recipeOf: (versionId: string) => Recipe | undefined
+	recipeOf: (versionId: string) => Recipe | undefined,
+	{ about = {} }: Offered = {}
 ): QuoteItem[] =>
-	lines.flatMap(({ id, versionId, colourwayId: colourway, sizeId: size, quantity, way }) => {
+	lines.flatMap(({ id, versionId, colourwayId, sizeId: size, quantity, way }) => {
 		const recipe = recipeOf(versionId);
-		return recipe ? [{ id, recipe, colourway, size, quantity, way }] : [];
+		return recipe
+			? [{ id, ...withOwnSlots(recipe, colourwayId, about[id]?.slots), size, quantity, way }]
+			: [];
 	});
 
 /** A way said for one line: that of the quote though its design has one of its own, or one for this line only. */

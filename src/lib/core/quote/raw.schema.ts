@@ -1,3 +1,5 @@
+import { idSchema } from '../id.schema.ts';
+import { LEFT_OUT } from './own-slots.ts';
 import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { SUNS } from '../gas/heat.ts';
@@ -71,7 +73,9 @@ export const rawQuoteSchema = z.strictObject({
 				heading: text(120).default(''),
 				note: text(800).default(''),
 				/** A page opened before lines had a tax of their own says none. */
-				tax: text(40).default('')
+				tax: text(40).default(''),
+				/** A page opened before lines had colours of their own says none. */
+				slots: z.record(idSchema, z.union([z.literal(''), z.literal(LEFT_OUT), idSchema])).default({})
 			})
 		)
 		.max(100)

@@ -43,6 +43,8 @@ export interface RawLine {
 	readonly note: string;
 	/** Its own rate of tax; blank is the quote's. */
 	readonly tax: string;
+	/** Colours of its own by slot; blank is as in its colourway. */
+	readonly slots: Readonly<Record<string, string>>;
 }
 
 /** What is said of a line where nobody has said anything. */
@@ -61,7 +63,8 @@ export const PLAIN_LINE = {
 	notIn: [],
 	heading: '',
 	note: '',
-	tax: ''
+	tax: '',
+	slots: {}
 } as const satisfies Omit<RawLine, 'id' | 'versionId'>;
 
 /** Fields of a line that can be read wrongly. */
@@ -141,13 +144,15 @@ const typedForm = (line: RawLine) => ({
 function aboutOf(line: RawLine, levels: readonly string[], tax: Rational | null): LineAbout | undefined {
 	const inLevels = levels.filter((l) => !line.notIn.includes(l));
 	const group = line.group.trim();
+	const slots = Object.fromEntries(Object.entries(line.slots).filter(([, colour]) => colour !== ''));
 	const about: LineAbout = {
 		...(line.stands === 'add-on' ? { addOn: true } : {}),
 		...(line.stands === 'one of' && group ? { group } : {}),
 		...(inLevels.length < levels.length && inLevels.length > 0 ? { levels: inLevels } : {}),
 		...(line.heading.trim() ? { heading: line.heading.trim() } : {}),
 		...(line.note.trim() ? { note: line.note.trim() } : {}),
-		...(tax === null ? {} : { tax: rationalText(tax) })
+		...(tax === null ? {} : { tax: rationalText(tax) }),
+		...(Object.keys(slots).length > 0 && line.versionId !== '' ? { slots } : {})
 	};
 	return Object.keys(about).length > 0 ? about : undefined;
 }
@@ -216,14 +221,15 @@ export function printLines(lines: readonly ReadLine[], offered: Offered, style: 
 	const number = (text: string) => printNumber(rational(text), style);
 	const { about = {}, typed = [], levels = [] } = offered;
 	const said = (id: string) => {
-		const { addOn, group, levels: own, heading = '', note = '', tax } = about[id] ?? {};
+		const { addOn, group, levels: own, heading = '', note = '', tax, slots = {} } = about[id] ?? {};
 		return {
 			stands: addOn ? ('add-on' as const) : group === undefined ? ('always' as const) : ('one of' as const),
 			group: group ?? '',
 			notIn: own ? levels.filter((l) => !own.includes(l)) : [],
 			heading,
 			note,
-			tax: tax === undefined ? '' : number(tax)
+			tax: tax === undefined ? '' : number(tax),
+			slots
 		};
 	};
 	const designs = lines.map(({ id, versionId, colourwayId, sizeId, quantity, way }): RawLine => ({

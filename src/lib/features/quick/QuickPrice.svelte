@@ -23,7 +23,7 @@
 		/** An id for a draft made of what is priced here. */
 		fresh: string;
 		/** A draft that was not made, and why. */
-		failed?: { readonly client: string; readonly trouble: string } | undefined;
+		failed?: { readonly client: string; readonly trouble: string; readonly draft?: string } | undefined;
 	}
 	let { data, clients, fresh, failed }: Props = $props();
 	// svelte-ignore state_referenced_locally

@@ -10,7 +10,7 @@
 		clients: readonly string[];
 		/** An id for the draft: pressed twice it is one. */
 		fresh: string;
-		failed?: { readonly client: string; readonly trouble: string } | undefined;
+		failed?: { readonly client: string; readonly trouble: string; readonly draft?: string } | undefined;
 	}
 	let { quick, clients, fresh, failed }: Props = $props();
 	const lines = $derived(
@@ -94,11 +94,21 @@
 					{atLeast('Together', together.unknown)}:
 					<b class="figures text-lg" data-name="together">{formatMoney(together.price.total)}</b>
 				</p>{/if}
-			<button
-				type="submit"
-				class="min-h-[44px] rounded-control bg-ink font-semibold text-[var(--on-ink)] disabled:opacity-50"
-				disabled={quick.milesTrouble !== ''}>Make the draft</button
-			>
+			{#if failed?.draft}<a
+					class="grid min-h-[44px] place-items-center rounded-control bg-ink font-semibold text-[var(--on-ink)]"
+					href="/quotes/{failed.draft}">Look at the draft</a
+				>{:else}
+				<button
+					type="submit"
+					class="min-h-[44px] rounded-control bg-ink font-semibold text-[var(--on-ink)] disabled:opacity-50"
+					disabled={quick.milesTrouble !== ''}>Make the draft</button
+				>
+				<button
+					class="control min-h-[44px]! font-semibold"
+					formaction="?/send"
+					disabled={quick.milesTrouble !== ''}>Send it, and get the link</button
+				>
+			{/if}
 		</form>
 	{/if}
 </section>

@@ -36,8 +36,12 @@
 	}
 	const change = (next: Partial<RawPlace>) => place && set({ ...place, ...next });
 	const isIn = (line: string) => place?.pieces.some((p) => p.line === line) ?? false;
-	const put = (line: string) =>
-		place && change({ pieces: [...place.pieces, { line, x: 0.5, y: place.to[1], turned: false }] });
+	/** Beside each other on the floor of the measure, clear of it. */
+	const put = (line: string) => {
+		if (!place) return;
+		const x = [0.25, 0.75, 0.15, 0.85, 0.35, 0.65][place.pieces.length % 6]!;
+		change({ pieces: [...place.pieces, { line, x, y: place.to[1], turned: false }] });
+	};
 	const out = (line: string) => place && change({ pieces: place.pieces.filter((p) => p.line !== line) });
 	const turn = (line: string) =>
 		place && change({ pieces: place.pieces.map((p) => (p.line === line ? { ...p, turned: !p.turned } : p)) });
@@ -216,7 +220,9 @@
 		fill: rgb(255 255 255 / 0.35);
 		stroke: var(--ink);
 	}
+	/* What stands behind it is taken hold of through it. */
 	.measure {
+		pointer-events: none;
 		stroke: var(--ink);
 	}
 </style>

@@ -4,6 +4,7 @@
 	import { GONE } from '../../core/document/names.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import { LINE_METHOD_OPTIONS, METHODS, methodLabel } from '../../core/pricing/methods.ts';
+	import { LEFT_OUT } from '../../core/quote/own-slots.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import type { RawLine } from '../../core/quote/read-lines.ts';
 	import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -47,6 +48,14 @@
 		])
 	];
 	const unitOf = (way: RawLine['way']) => (way === 'own' || way === 'quote' ? '' : METHODS[way].unit);
+	const colourway = $derived(
+		recipe?.colourways.find((c) => c.id === line.colourwayId) ?? recipe?.colourways[0]
+	);
+	const inColourway = (slot: string): string => {
+		if (colourway?.without.includes(slot)) return LEFT_OUT;
+		const own = draft.colours.find(([id]) => id === colourway?.fills[slot]);
+		return own?.[1] ?? 'open';
+	};
 	const isSaid = $derived(
 		line.stands !== 'always' ||
 			line.heading !== '' ||
@@ -137,6 +146,25 @@
 					</select>
 				{/snippet}
 			</Field>
+			{#if recipe && recipe.slots.length > 0}
+				<details open={Object.values(line.slots).some(Boolean)}>
+					<summary class="cursor-pointer text-[13px] text-muted">colours of its own</summary>
+					<div class="mt-1 grid gap-2" role="group" aria-label="Colours of its own">
+						{#each recipe.slots as slot (slot.id)}
+							<Pick
+								label={slot.name}
+								value={line.slots[slot.id] ?? ''}
+								options={[
+									['', `as in the colourway: ${inColourway(slot.id)}`],
+									[LEFT_OUT, LEFT_OUT],
+									...draft.colours
+								]}
+								onpick={(colour) => change({ slots: { ...line.slots, [slot.id]: colour } })}
+							/>
+						{/each}
+					</div>
+				</details>
+			{/if}
 			{#if recipe && recipe.sizes.length > 0}
 				<Pick
 					label="Size"

@@ -93,7 +93,7 @@ export class QuoteDraft {
 	readonly exempt = $derived.by(() => this.data.exempt?.[this.#good.client.trim()]);
 	readonly terms = $derived.by(() => taxedFor(this.#readSoFar?.terms ?? this.data.quote.terms, this.exempt));
 	readonly studied = $derived.by(() => ({
-		items: quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id)),
+		items: quoteItems(this.#readSoFar?.lines ?? [], (id) => this.#book.version(id), this.terms),
 		terms: this.terms,
 		context: this.context,
 		facts: factsOf(
@@ -128,6 +128,10 @@ export class QuoteDraft {
 		const lines = this.raw.lines.flatMap((l) => found.get(l.id) ?? []);
 		return seenPieces(lines, this.context.catalogue);
 	});
+	/** Colours of the Stockroom a slot may have, with their names. */
+	get colours(): readonly (readonly [string, string])[] {
+		return [...this.context.catalogue.colourNames];
+	}
 	/** How numbers are typed here. */
 	get entryStyle(): NumberStyle {
 		return { decimal: this.data.settings.decimal };
@@ -153,7 +157,8 @@ export class QuoteDraft {
 		if (this.#begun) return;
 		if (mine) {
 			// Typed before a field was there: that one stays as it is.
-			this.raw = { ...this.raw, ...mine.typed };
+			const lines = mine.typed.lines.map((l) => ({ ...PLAIN_LINE, ...l }));
+			this.raw = { ...this.raw, ...mine.typed, lines };
 			for (const { versionId } of this.raw.lines) void this.#book.need(versionId);
 			this.touch();
 		}

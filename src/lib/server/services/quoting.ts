@@ -45,7 +45,7 @@ async function studied(repos: Repos, quote: Quote, studio: Studio, book: OrderBo
 	return {
 		exempt,
 		terms: taxedFor(quote.terms, exempt),
-		items: quoteItems(quote.lines, (id) => recipes.get(id)),
+		items: quoteItems(quote.lines, (id) => recipes.get(id), quote.terms),
 		context: contextOf(studio, new Map(page.library)),
 		facts: factsOf({ client: quote.clientName, day: quote.eventDate, pieces: 0 }, book)
 	};

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
@@ -8,7 +7,8 @@ import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
 import { confirmOrder, creditInvoice, invoiceOrder, settlePayment } from '$lib/server/services/orders.ts';
 import { post } from '$lib/server/services/quote-post.ts';
-import { copyQuote, orderBook, recipePage, sendQuote } from '$lib/server/services/quoting.ts';
+import { copyQuote, orderBook, recipePage } from '$lib/server/services/quoting.ts';
+import { sendAndPost, WHY_NOT_SENT } from '$lib/server/services/sending.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -47,15 +47,6 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	};
 };
 
-const WHY = {
-	missing: 'There is no such quote.',
-	stale: 'It was changed somewhere else. Reload the page, look it over and send it then.',
-	'no lines': 'Nothing is on this quote yet. Add a design first.',
-	'no price': 'No price can be worked out. Look at the margin.',
-	'unknown cost':
-		'Some costs are unknown, so the margin may be worse than it looks. Fill them in, or send it all the same.'
-} as const;
-
 const ANSWERS = ['accepted', 'declined', 'answer taken back', 'cancelled'] as const;
 type Asked = { locals: App.Locals; params: { quote: string }; url: URL };
 
@@ -71,27 +62,12 @@ const trouble = (status: number, say: string) => fail(status, { trouble: say, ev
 const NOT_SENT = 'Only a sent quote has that.';
 
 export const actions: Actions = {
-	send: async (event) => {
-		const { request, locals, params } = event;
-		const form = await fieldsOf(request);
-		const outcome = await sendQuote(
-			locals.repos,
-			{
-				id: params.quote,
-				token: randomBytes(24).toString('base64url'),
-				evenUnknown: form.even === 'yes',
-				now: new Date()
-			},
-			(wanted) => locals.work('frozen quote', wanted)
-		);
-		if (outcome !== 'sent') return fail(400, { trouble: WHY[outcome], even: outcome === 'unknown cost' });
-		const now = await issued(event);
-		if (now)
-			await post(
-				locals.repos,
-				{ id: `${params.quote}.${now.number}.quote`, quoteId: params.quote, now: now.desk.now },
-				{ kind: 'quote', frozen: now.frozen, link: now.desk.link }
-			);
+	send: async ({ request, locals, params, url }) => {
+		const { even } = await fieldsOf(request);
+		const wanted = { id: params.quote, evenUnknown: even === 'yes' };
+		const outcome = await sendAndPost(locals.repos, wanted, locals.work, url);
+		if (outcome !== 'sent')
+			return fail(400, { trouble: WHY_NOT_SENT[outcome], even: outcome === 'unknown cost' });
 		return { sent: true };
 	},
 	decide: async (event) => {
