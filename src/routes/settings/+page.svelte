@@ -163,7 +163,7 @@
 				'currency',
 				data.currencies.map((c) => [c, c] as const)
 			)}
-			{@render choice('Figures on papers, and as you type', 'decimal', [
+			{@render choice('Figures', 'decimal', [
 				['.', '1,204.50'],
 				[',', '1.204,50']
 			])}

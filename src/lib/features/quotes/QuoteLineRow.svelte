@@ -154,11 +154,7 @@
 							<Pick
 								label={slot.name}
 								value={line.slots[slot.id] ?? ''}
-								options={[
-									['', `as in the colourway: ${inColourway(slot.id)}`],
-									[LEFT_OUT, LEFT_OUT],
-									...draft.colours
-								]}
+								options={[['', `${inColourway(slot.id)}, as it is`], [LEFT_OUT, LEFT_OUT], ...draft.colours]}
 								onpick={(colour) => change({ slots: { ...line.slots, [slot.id]: colour } })}
 							/>
 						{/each}
