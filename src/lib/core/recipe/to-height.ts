@@ -12,7 +12,7 @@ export interface ToHeight {
 
 /**
  * The same design made taller or shorter: rows that repeat are repeated more or less, in proportion (by largest
- * remainder, one layer at a time); base, collar and topper (rows of one) stay, unless no row repeats. Sizes never change.
+ * remainder, one layer at a time); base, collar and topper (rows that stand once) stay, unless no row repeats: then all do but balls on their own. Sizes never change.
  * @param height wanted, mm, above 0 @param of what it is said of
  * @returns the nearest it can come; the recipe itself where it has no stack
  */

@@ -6,7 +6,7 @@ import { slotsOfCluster } from '../../recipe/links.ts';
 import { coloursIn } from './colours.ts';
 
 const SAME =
-	/^(?:and )?(?:the )?(?:do that again|repeat (?:that|it)|same(?: size| bag)?|once more|1 more|one more|again|another|another (?:one|1)|another row(?: the same)?|another (?:one |1 )?(?:the same|like it))(?: like (?:it|that))?(?: again| once more)?(?: in (.+))?$/;
+	/^(?:and )?(?:the )?(?:do that again|repeat (?:that|it)|same(?: size| bag)?|once more|1 more|one more|again|another|another (?:one|1)|(?:1|one) more like (?:the (?:last|1 before|one before)(?: one| 1| row)?|before)|another (?:one|1)?,? ?(?:the )?same(?: again)?|another row(?: the same)?|another (?:one |1 )?(?:the same|like it))(?: like (?:it|that))?(?: again| once more)?(?: in (.+))?$/;
 
 /** `same again in blue`: the topmost row of what is in hand once more, in another colour where one is said. */
 export function again(said: string, context: EntryContext): readonly string[] | undefined {

@@ -72,7 +72,7 @@ const THICK: readonly (readonly [string, string])[] = [
 const settings: Reading = (sentence, context) => {
 	const said = sentence
 		.replace(
-			/^(?:it (?:should|must|has to|needs to) be|have it|i want it|keep it)(?= (?:thick|full|fat|wide|even|in |along|against|on |free))/,
+			/^(?:it (?:should|must|has to|needs to) be|have it|i want it|keep it|make it(?: run| go| hang| lie)?|it should (?:run|go|hang|lie))(?= (?:thick|full|fat|wide|even|in |along|against|on |free))/,
 			''
 		)
 		.trim();

@@ -91,6 +91,7 @@ function inchesBy(words: string): number | undefined {
 	return /smaller|less|down|tighter/.test(way!) ? -by : by;
 }
 
+const CLUSTERS: Readonly<Record<string, number>> = { single: 1, pair: 2, duplet: 2, triplet: 3, quad: 4, quint: 5 }; // prettier-ignore
 const shown = (value: number): string => String(Math.round(value * 1000) / 1000);
 
 type Change = (now: Printed, said: string, context: EntryContext) => Printed | undefined;
@@ -104,6 +105,17 @@ const resized: Change = (now, said, context) => {
 		said
 	);
 	if (to) return { ...now, size: to[1] ?? to[2]! };
+	// “make the top one 32”: far more than there are, and what its bag can be.
+	const bare = matched(String.raw`(\d+)`, said);
+	const bag = Number(now.bag);
+	if (
+		bare &&
+		now.size !== null &&
+		Number(bare[1]) > now.count + 4 &&
+		Number(bare[1]) >= bag / 2 &&
+		Number(bare[1]) <= bag
+	)
+		return { ...now, size: bare[1]! };
 	// “nine and a half instead” is no count; “make those 8s” no bag.
 	const half = matched(String.raw`(\d+\.\d+)|(\d+)§`, said);
 	const value = half?.[1] ?? half?.[2];
@@ -150,10 +162,12 @@ const recoloured: Change = (now, said, context) => {
 
 const counted: Change = (now, said) => {
 	const to = matched(
-		String.raw`(\d+)(?: balloons?)?(?: (?:in|per|for) (?:it|each|every|a|the)?(?: ?(?:cluster|ring|row|layer))?)?(?: instead of \d+)?`,
+		String.raw`(\d+)(?: balloons?)?(?: (?:in|per|for|to) (?:it|each|every|a|the)?(?: ?(?:cluster|ring|row|layer))?)?(?: instead of \d+)?`,
 		said
 	);
 	if (to) return { ...now, count: Number(to[1]) };
+	const cluster = matched('(single|pair|duplet|triplet|quad|quint)s?', said);
+	if (cluster) return { ...now, count: CLUSTERS[cluster[1]!]! };
 	const by = matched(
 		String.raw`(\d+|an?(?:other)?) (?:balloons? )?(more|less|fewer)(?: (?:balloons?|ones?))?(?: in (?:it|each))?`,
 		said
@@ -168,7 +182,7 @@ const repeated: Change = (now, said) => {
 	const those = matched(String.raw`(\d+) of (?:those|these)(?: rows| layers)?`, said);
 	if (those) return { ...now, repeat: Number(those[1]) };
 	const to = matched(
-		String.raw`(?:repeat(?: (?:it|that|them))? |do (?:it|that) )?(?:x ?)?(\d+) ?(?:times|x|layers|rows|levels)(?: (?:of|high)(?: .*)?)?|x ?(\d+)`,
+		String.raw`(?:repeat(?: (?:it|that|them))? |do (?:it|that) )?(?:x ?)?(\d+) ?(?:times|x|layers|rows|levels)(?: (?:of|high)(?: .*)?| instead of \d+)?|x ?(\d+)`,
 		said
 	);
 	if (to) return { ...now, repeat: Number(to[1] ?? to[2]) };
@@ -254,10 +268,23 @@ function changed(
 function whichPart(words: string, context: EntryContext): { part: PartInHand; rest: string } | undefined {
 	const parts = partsInHand(context);
 	const found =
-		matched(String.raw`(?:make |put |have |turn |do )?(?:the )?(?:(bottom|lowest|top|last|topmost) (?:row|layer|1)|row (\d+)|(\d+)(?:st|nd|rd|th) row|(first|second|third) row)(?: is| are| should be)?,? (.+)`, words); // prettier-ignore
+		matched(String.raw`(?:make |put |have |turn |do |change |switch |set |repeat |recolou?r |i want |with )?(?:the )?(?:(bottom|lowest|top|last|topmost) (?:row|layer|1)|row (\d+)|(\d+)(?:st|nd|rd|th) row|(first|second|third) row)(?: is| are| should be| to| into| becomes)?,? (.+)`, words); // prettier-ignore
 	const bag = found
 		? null
-		: matched(String.raw`(?:make |put |have |turn )?(?:the|all the) (\d+)§ (.+)`, words);
+		: (matched(String.raw`(?:make |put |have |turn |bring |take )?(?:the|all the) (\d+)§ (.+)`, words) ??
+			matched(String.raw`(?:all )?(\d+)§ (?:down|up) (to .+)`, words));
+	const byColour = found
+		? null
+		: matched(
+				String.raw`(?:make |put |have |turn |do |repeat )?(?:the )([a-z]+) (?:row|layer|ones?|1)s? (?:to |in )?(.+)`,
+				words
+			);
+	const colour = byColour ? coloursIn(byColour[1]!, context) : undefined;
+	const coloured =
+		colour?.length === 1
+			? parts.filter((p) => slotsIn(p.text, context).some((s) => s.split(/\s+/).includes(byColour![1]!)))
+			: [];
+	if (byColour && coloured.length === 1) return { part: coloured[0]!, rest: byColour[2]! };
 	const own = bag && parts.findLast((p) => re(String.raw`^\d+ (?:× )?${bag[1]} `).test(p.text));
 	if (bag && own) return { part: own, rest: bag[2]! };
 	if (!found) {
@@ -275,7 +302,7 @@ function whichPart(words: string, context: EntryContext): { part: PartInHand; re
 }
 
 const OUT =
-	/^(?:undo |throw (?:out |away )|strike |take (?:out |away )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
+	/^(?:undo |throw (?:out |away )|strike |take (?:out |away |off )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|top|bottom|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
 
 /** What is said of a row that is there: other, out, once more. */
 export const relative: Reading = (sentence, context) => {
@@ -284,9 +311,32 @@ export const relative: Reading = (sentence, context) => {
 	const filled = matched('(?:put|pour|fill|add) (?:some )?(sand|water|marbles) in(?:to|side)? (?:the )?(row \\d+|bottom row|top row|base)', sentence); // prettier-ignore
 	if (filled)
 		return relative(`${filled[2] === 'base' ? 'bottom row' : filled[2]} filled with ${filled[1]}`, context);
+	const more = matched(
+		String.raw`(?:and )?(?:add|give it|put on|go) (?:another )?(\d+) (?:more )?(rows|layers|levels)(?: more)?(?: on top)?`,
+		sentence
+	);
+	if (more) return relative(`${more[1]} more ${more[2]}`, context);
+	const bag = matched(
+		String.raw`(?:take|remove|delete|lose|drop|scrap) (?:off |out |away )?(?:the )?(\d+)(?:§|″)?(?: off| out| away)?`,
+		sentence
+	);
+	const large = bag ? parts.filter((p) => re(String.raw`^\d+ (?:× )?${bag[1]} `).test(p.text)) : [];
+	if (large.length === 1) return [`${large[0]!.called} taken out`];
+	if (
+		matched('(?:no|without (?:a|the)|(?:lose|drop|leave off|leave out|take off) the) topper', sentence) &&
+		/^1 /.test(parts.at(-1)!.text)
+	)
+		return [`${parts.at(-1)!.called} taken out`];
+	if (
+		parts.length % 2 === 1 &&
+		matched('(?:take out|remove|delete|lose|drop|scrap) the middle (?:row|layer|1|one)', sentence)
+	)
+		return [`${parts[(parts.length - 1) / 2]!.called} taken out`];
 	const out = OUT.exec(sentence);
 	if (out) {
-		const which = /^row \d|bottom/.test(out[1]!) ? out[1]! : parts.at(-1)!.called;
+		const which = /^row \d|bottom/.test(out[1]!)
+			? out[1]!.replace(/^bottom$/, 'bottom row')
+			: parts.at(-1)!.called;
 		return [`${which} taken out`];
 	}
 	const once = matched(String.raw`(?:repeat|copy|do|same as|like|again) (?:the )?(row \d+|bottom row)(?: again| once more)?`, sentence); // prettier-ignore
@@ -294,7 +344,7 @@ export const relative: Reading = (sentence, context) => {
 		const part = once[1] === 'bottom row' ? parts[0] : parts[Number(once[1]!.slice(4)) - 1];
 		return part && [part.text.replace(/×(?=\d)/, 'x')];
 	}
-	const again = /^(?:(?:the )?same as (?:that|before|last)|(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one| 1)?(?! (?:\d+ )?(?:layer|row)s?)|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
+	const again = /^(?:(?:the )?same as (?:that|before|last)|(?:and |do )?(?:the )?same(?: (?:again|thing|one|row))?|again|another(?: one| 1)?(?! (?:\d+ )?(?:layer|row)s?)|one more(?! in| layer| row| of)|1 more(?! in| layer| row| of| balloon)|once more|(?:the )?next (?:one|1|row|layer)(?: is| up| comes?)?|(?:the )?same as (?:that|before))[,:]?(?: but)? (.+)$/.exec(sentence); // prettier-ignore
 	const which = again ? { part: parts.at(-1)!, rest: again[1]! } : whichPart(sentence, context);
 	const now = which && takenApart(which.part);
 	if (!now) return undefined;
@@ -312,6 +362,14 @@ export const whole: Reading = (sentence, context) => {
 		String.raw`(?:(?:make|have|let) (?:it|this|that|them)(?: be)?|it (?:should|must|has to|needs to) be|it(?: i|')s|i want it|(?:make )?(?:the )?(?:whole thing|lot|piece)(?: is| should be)?|all|in all)? ?(?:about )?${N} (ft|cm|m)(?: (?:tall|high|over all|in all|altogether))`,
 		sentence
 	);
+	// “bring it to 7 ft” with one ball on top is said of all that is under it.
+	const up = matched(
+		String.raw`(?:bring|take|get|build) (?:it|this|everything|all of it) (?:up )?to ${N} (ft|cm|m)`,
+		sentence
+	);
+	const parts = up ? partsInHand(context) : [];
+	if (up && parts.length > 1 && /^1 /.test(parts.at(-1)!.text))
+		return whole(`make it ${up[1]} ${up[2]} tall`, context);
 	if (tall && recipe) {
 		const mm = (Number(tall[1]) * MICROMETRES[tall[2] as 'ft']) / 1000;
 		const stack =
@@ -332,7 +390,9 @@ export const whole: Reading = (sentence, context) => {
 		matched('(?:everything|all|what is|whatever is)(?: that is| thats)? (?:the )?([a-z -]+?) (?:should be|becomes|to|in|is) ([a-z -]+)', text) ??
 		matched('(?:the |all |every |each )?([a-z]+)(?: ones?| 1)? (?:(?:should|must|has to|needs to|ought to) be|becomes|become|turns?(?: into)?) ([a-z -]+)', text) ??
 		matched('([a-z]+) (?:to|into) ([a-z]+)', text) ??
-		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)); // prettier-ignore
+		matched('(?:all|every|each)(?: the)? ([a-z]+) (?:ones?|1) (?:in )?([a-z -]+)', sentence.replace(/,? please$/, '')) ??
+		reversed(matched('([a-z -]+?) instead of (?:the )?([a-z -]+)', text)) ??
+		reversed(matched('([a-z]+) where (?:the )?([a-z]+)(?: ones?| 1)? (?:is|was|are|were)', sentence)); // prettier-ignore
 	if (!swap || coloursIn(swap[2]!, context)?.length !== 1) return undefined;
 	return [`${swap[1]} becomes ${swap[2]}`];
 };

@@ -63,6 +63,9 @@ function loose(left: Left, said: Said) {
 		if (found) said.pattern = found[1] ? `${name} ${found[1]}` : name;
 		if (!found) continue;
 		// “from pink to white”.
+		const way =
+			name === 'spiral' && !found[1] ? left.take(/,? ?\b(?:to the|going|turning) (left|right)\b/) : undefined;
+		if (way) said.pattern = `spiral ${way[1]}`;
 		if (name === 'gradient') left.text = left.text.replace(/ to (?=[a-z])/g, ' / ');
 		if (name === 'rings') left.text = left.text.replace(/\b(?:rows|layers)\b(?=\s*(?:,|$))/g, ' ');
 		break;
@@ -137,12 +140,20 @@ function bagAfterColour(left: Left, said: Said, context: EntryContext) {
 	said.count ??= 1;
 }
 
+/** “single 24 gold, 20 inches”: whether a bare number that is left is the bag, so that inches are the size. */
+function isBagSaid({ text }: Left, { count }: Said, context: EntryContext): boolean {
+	const numbers = [...text.matchAll(BARE)];
+	return count !== undefined && numbers.length === 1 && bagsOf(context).includes(Number(numbers[0]![1]));
+}
+
 /** The size it is brought to, and the bag. */
-function sizes(left: Left, said: Said) {
+function sizes(left: Left, said: Said, context: EntryContext) {
 	const word = left.take(/\b(?:at )?(?:(full)y inflated|(full|soft|loose|random))\b/);
 	if (word) said.size = word[1] ?? word[2]!;
 	left.take(/\bsize unknown\b|\bunknown size\b/);
-	const sized = left.take(
+	const strokes = left.take(re(String.raw`\bat ${N} strokes\b`));
+	if (strokes) said.size = `${strokes[1]} strokes`;
+	const sized = strokes ? undefined : left.take(
 		re(String.raw`\b(?:(?:sized|inflated|blown|brought|taken|pumped)(?: up| down)?(?: to| at)?|at)(?: about| roughly| around)? ${N}(?:${INCH})?(?: to ${N})?\s*(?:${INCH}| ?(cm))?`)
 	) ?? left.take(re(String.raw`(?<!\S)${N} to ${N}\s*(?:${INCH}| ?(cm))?`)); // prettier-ignore
 	if (sized) {
@@ -156,7 +167,8 @@ function sizes(left: Left, said: Said) {
 		const unit = left.take(re(String.raw`(?<!\S)${N}(?:${INCH}| cm)s?`));
 		if (!unit) return;
 		const cm = unit[0].includes('cm');
-		if (said.bag === undefined) said.bag = cm ? String(Math.round(Number(unit[1]) / 2.54)) : unit[1]!;
+		if (said.bag === undefined && !isBagSaid(left, said, context))
+			said.bag = cm ? String(Math.round(Number(unit[1]) / 2.54)) : unit[1]!;
 		else said.size ??= `${unit[1]}${cm ? ' cm' : ''}`;
 	}
 }
@@ -175,7 +187,7 @@ function bareNumbers(left: Left, said: Said): boolean {
 			/,\s*$/.test(left.text.slice(0, next.index + 1))
 		)
 			said.repeat = Number(next[1]);
-		else if (Number(next[1]) !== 1) return false;
+		else return false;
 	}
 }
 
@@ -207,7 +219,7 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 	loose(left, said);
 	if (!counts(left, said)) return undefined;
 	bagAfterColour(left, said, context);
-	sizes(left, said);
+	sizes(left, said, context);
 	if (/^\s*(?:a|an)\b/.test(left.text)) {
 		left.take(/\b(?:an?)\b/);
 		said.count ??= 1;
@@ -242,7 +254,7 @@ function read(sentence: string, context: EntryContext): Said | undefined {
 
 /** `three whites and a gold, 11s at 9` the other way round: `4 11s at 9, 3 whites and 1 gold`. */
 function turnedRound(sentence: string): string {
-	const found = /^(\d+) ([a-z]+)(?:,? and|,)? (an?|\d+) ([a-z]+),? (\d.*)$/.exec(sentence);
+	const found = /^(\d+) ([a-z]+)(?:,? and| with|,)? (an?|\d+) ([a-z]+),? (\d.*)$/.exec(sentence);
 	if (!found) return '';
 	const [, a, one, said, other, rest] = found;
 	const b = /\d/.test(said!) ? said! : '1';

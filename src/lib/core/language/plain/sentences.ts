@@ -29,7 +29,7 @@ const pole: Reading = (said, context) => {
 	);
 	if (tall) return [`${tall[2]} ${tall[1]} ft`];
 	const of = matched(
-		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${kind}:?(?: of)? ${N} ft(?: tall| long)?`,
+		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${kind}:?(?: of| is)? ${N} ft(?: tall| long)?`,
 		said
 	);
 	if (of) return [`${of[1]} ${of[2]} ft`];

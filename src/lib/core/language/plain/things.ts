@@ -37,7 +37,15 @@ const ROLES: readonly (readonly [RegExp, string])[] = [
 
 /** Things of the Stockroom, as many as are said, alternatives with “or” between them. */
 export const things: Reading = (said, context) => {
-	let [rest, role] = [said.replace(/^(?:with|and) /, ''), ''];
+	let [rest, role] = [
+		said
+			.replace(/^(?:with|and) /, '')
+			.replace(
+				/,? (?:to|that|which) (?:weigh|hold|holds|weighs|keep|keeps|ballast) (?:it|that|them|this|the base)(?: down| still| steady| up)?$/,
+				''
+			),
+		''
+	];
 	for (const [words, name] of ROLES) {
 		const found = words.exec(said);
 		if (!found) continue;

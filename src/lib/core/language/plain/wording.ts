@@ -11,7 +11,15 @@ const PLURAL =
 	/^(?:fives|sixes|nines|tens|elevens|twelves|sixteens|eighteens|fours|threes|twos|thirty-sixes|twenty-fours|eights|sevens)$/;
 /** Words said besides what is meant. */
 const FILLERS = [
+	/^(?:make|do|build|give|get) (?:me|us)\b/,
 	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
+	/^(?:throw|chuck|pop|stick|slip|drop) (?:in|on)(?= (?:\d|an? ))/,
+	/^(?:on|at) the (?:floor|ground|bottom|foot),?(?= (?:\d|an? ))/,
+	/^(?:above|over|on top of) (?:that|it|those|them|these)\b,?/,
+	/^(?:carry on|go up|go on|keep going|continue|follow) with\b/,
+	/(?<=rows|layers|clusters|levels) in all\b/g,
+	/^repeat(?= (?:an?|1) (?:quad|pair|duplet|triplet|quint|cluster))/,
+	/^(?:every|each) (?:cluster|row|layer|ring)(?: has| is| of| gets)?(?= \d)/,
 	/^(?:i want|id like|i'd like|i would like|i'll have|ill have|i'll take|give me|let me have|let me do|may i have|can i have|could i have|i'll do|i will have|let's have|lets have|let's do|lets do|we need|i need|we want|we'll have|there is|there are|it has|it gets|it needs)\b/,
 	/^(?:the )?(?:bottom|base|top|topper|collar|foot|head|middle|body|column|pillar|crown|neck)(?: row| layer| section)?\b:?(?: of| is| has)?\b,?/,
 	/^(?:a|1) (?:layer|row|ring|level) of\b/,
@@ -28,6 +36,7 @@ const FILLERS = [
 	/\bones?\b(?=\s*(?:at\b|$|,))/g,
 	/(?<=[a-z]) 1s?\b(?=\s*(?:at\b|$|,))/g,
 	/\b(?:for|as) (?:the|an?|my|its) (?:base|foot|bottom|collar|topper|head|top|body|middle|neck|crown|legs?|feet)\b/g,
+	/\b(?:over|around|round|across|for|in front of) (?:the|an?|our) (?:door(?:way)?|entrance|stage|gate|head table|window|altar|steps|porch)\b,?/g,
 	/\brepeat(?= \d+ sets)/g,
 	/\b(?:round|around|at) (?:the|its) (?:neck|collar|waist|foot|feet|edge)\b/g,
 	/^[:,\s]+|[,\s]+$/g,
@@ -41,6 +50,24 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+	[/\bhalf a dozen\b/g, '6'],
+	[/\barchway\b/g, 'arch'],
+	[/(\d)\s*met(?:re|er)s?\b/g, '$1 m'],
+	[/\b2 ft (?=(?:[a-z]+ )?balloons?\b)/g, '24§ '],
+	[/\b3 ft (?=(?:[a-z]+ )?balloons?\b)/g, '36§ '],
+	[/(?<=[a-z] )(?<!\b(?:at|of|x|to) )(11|12|16|17|18|24|36) (?=(?:quad|pair|duplet|triplet|quint)s?\b)/g, '$1§ '],
+	[/\b1 (?:row|layer) (?:of |in )?([a-z]+),? (?:and )?then 1 (?:row|layer) (?:of |in )?([a-z]+)/g, 'rings $1 and $2'],
+	[/\ball the way(?: up)? to\b/g, 'up to'],
+	[/\b(?:until|till?) (?:we|it|you|they) (?:hits?|gets? to|comes? to)\b/g, 'up to'],
+	[/(?<!\b(?:at|to) )\b(\d+) (?:a|per|to (?:a|each|every)|in (?:a|each|every)|on (?:a|each|every)) (?:row|layer|ring|tier|level|cluster)\b(?:(?<=[§″].*)|(?=.*[§″]))/g, 'cluster of $1'],
+	[/\b(?:per|in (?:each|every)|to (?:each|every)|for (?:each|every)) (?:row|layer|ring|cluster|tier)\b(?:(?<=[§″].*)|(?=.*[§″]))/g, ''],
+	[/^(?:rows|layers|rings|levels) of (\d+)\b(?![§″]):?/g, 'clusters of $1'],
+	[/, (\d+) clusters$/g, ' $1 layers'],
+	[/^(\d+) by (?=\d+(?:\.\d+)?(?:″|§))/g, '$1 '],
+	[/\b(\d+) x (?=(?:quads?|pairs?|duplets?|triplets?|quints?|clusters?)\b)/g, '$1 '],
+	[/,? ?\b(?:don'?t size (?:it|them)|un-?sized|no sizing|not sized)\b/g, ' full'],
+	[/,? ?(?:\b(?:at|with|by|on|of) )?\b(\d+(?:\.\d+)?) (?:strokes|pumps)(?: of air)?(?: each| apiece)?(?! of)/g, ' at $1 strokes'],
+	[/^(?:mostly |mainly )(.+?),? (\d+ ?%),? and (\d+ ?% .+)$/g, '$2 $1, $3'],
 	[/\b(group|bundle|set)(s?) of (?=\d\b(?!§))/g, 'cluster$2 of '],
 	[/(?<=clusters? of \d.*), (\d+) (?:groups|clusters|bundles)$/g, ' $1 layers'],
 	[/\banother (?=(?:[a-z]+ )?(?:quad|pair|duplet|triplet|quint|single|cluster)s?\b)/g, 'a '],
@@ -91,7 +118,6 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\ba couple(?: of)?\b/g, '2'],
 	[/\b(?:1|an?) or 2 (?=[a-z])/g, '1 to 2 '],
 	[/\ba dozen\b/g, '12'],
-	[/\bhalf a dozen\b/g, '6'],
 	[/\b(\d+) (?!(?:ft|in|cm|m|of|at|x|and|with|for)\b)([a-z]+) (quads?|pairs?|duplets?|triplets?|quints?)\b/g, '$1 $3 $2'],
 	[/(?<=.) plus (?:an? )(?=[a-z]+ \d)/g, ' with 1 '],
 	[/(?<=\S) plus (?=\d)/g, ' with '],
@@ -116,6 +142,7 @@ export function plainly(text: string): string {
 		.replace(/(\d)\s*(?:"|″|''|-\s?inch(?:es)?|\s?inch(?:es)?\b|\s?in\.)/g, `$1${INCH} `)
 		// “at 9 in hive gold” says a colour; “at 9 in” ends with the unit.
 		.replace(/(\d)\s+in(?=\s*(?:,|$|at\b|for\b|on\b|x\b|and\b|sized\b|to\b))/g, `$1${INCH}`)
+		.replace(/(\d)in\b/g, `$1${INCH}`)
 		.replace(/(\d)-(?=ft|foot|feet|cm)/g, '$1 ')
 		.replace(/(\d)\s*(?:'|′|\s?foot\b|\s?feet\b|\s?ft\b\.?)/g, '$1 ft')
 		.replace(/(\d)\s*(?:cms?|centimet(?:re|er)s?)\b/g, '$1 cm')
@@ -141,7 +168,7 @@ function figures(text: string): string {
 		.replace(/\b(thirty|forty|fifty|sixty|seventy|eighty|ninety)\b(?!-)/g, (ten) => String(TENS[ten]))
 		.replace(/(\d+)\s*([½¼¾⅛⅜⅝⅞])/g, (_, n: string, part: string) => `${n}${FRACTIONS[part]}`)
 		.replace(/(^|\s)([½¼¾⅛⅜⅝⅞])/g, (_, gap: string, part: string) => `${gap}0${FRACTIONS[part]}`)
-		.replace(/(\d+) (1|3|5|7)\/(2|4|8)\b/g, (_, n: string, a: string, b: string) =>
+		.replace(/(\d+)[- ](1|3|5|7)\/(2|4|8)\b/g, (_, n: string, a: string, b: string) =>
 			String(Number(n) + Number(a) / Number(b))
 		)
 		.replace(/\b(\d+)s\b/g, `$1${BAG}`)
@@ -151,7 +178,8 @@ function figures(text: string): string {
 			return PLURAL.test(word) ? `${n}${BAG}` : String(n);
 		})
 		.replace(/(\d+) and (?:a|1) half\b/g, (_, n: string) => String(Number(n) + 0.5))
-		.replace(/(\d+) and (?:a|3) quarters?\b/g, (_, n: string) => String(Number(n) + 0.25));
+		.replace(/(\d+) and (?:an?|1) quarter\b/g, (_, n: string) => String(Number(n) + 0.25))
+		.replace(/(\d+) and 3 quarters\b/g, (_, n: string) => String(Number(n) + 0.75));
 }
 
 /** Without what is said besides. */
@@ -183,7 +211,7 @@ const IDLE: ReadonlySet<string> = new Set(
 	first second third last final finally identical same such own all each every any both
 	put place placed placing set make makes made making use uses used using take takes taken taking add adds added build built building start starts begin
 	finish finishes finished end ends ending come comes coming keep keeps hold holds stack stacks stacked arranged arrangement layer row
-	column pillar piece part bottom top topper base head body foot end finish mixed mix colour colours color colors coloured colored
+	column pillar piece part bottom top topper base head body end finish mixed mix colour colours color colors coloured colored
 	nice pretty beautiful lovely giant huge jumbo big large small tiny standard normal regular usual usually always together alike latex balloon balloons round rounds shade
 	whole complete total extra style kind type tall high ones one's else around throughout straightaway today tonight`.split(/\s+/)
 ); // prettier-ignore

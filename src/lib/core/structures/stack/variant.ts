@@ -38,12 +38,15 @@ function measured(stack: Stack, pumps: readonly PumpProfile[], of: Measure) {
 }
 
 /**
- * Rows that repeat are repeated more or less, in proportion (by largest remainder, one layer at a time); rows of one stay,
- * unless no row repeats. The total nearest to the height is found by halving: a taller total is a taller body.
+ * Rows that repeat are repeated more or less, in proportion (by largest remainder, one layer at a time); rows that stand once stay,
+ * unless no row repeats: then all do but balls on their own. The total nearest to the height is found by halving: a taller total is a taller body.
  */
 function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[], of: Measure): Stack {
 	const anyRepeats = stack.layers.some((l) => l.repeat > 1);
-	const weights = stack.layers.map((l) => (anyRepeats && l.repeat === 1 ? 0 : l.repeat));
+	const ofOne = (l: Layer) => l.clusters.reduce((a, c) => a + c.places.length, 0) < 2;
+	const anyClusters = !stack.layers.every(ofOne);
+	const stays = (l: Layer) => (anyRepeats ? l.repeat === 1 : anyClusters && ofOne(l));
+	const weights = stack.layers.map((l) => (stays(l) ? 0 : l.repeat));
 	const rows = weights.filter((w) => w > 0).length;
 	const grown = (total: number): Stack => {
 		const shares = shared(total, weights);
