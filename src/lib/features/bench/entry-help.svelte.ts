@@ -1,5 +1,6 @@
 import { homeOf, isSaid } from '../../core/structures/registry/language.ts';
-import { offersFor, unknownWords, type Offer } from '../../core/language/suggest/offers.ts';
+import { offersFor, type Offer } from '../../core/language/suggest/offers.ts';
+import { unknownWords } from '../../core/language/suggest/unknown.ts';
 import { saidBack } from '../../core/language/suggest/said-back.ts';
 import { suggest, type Suggestion } from '../../core/language/suggest/next.ts';
 import type { Bench } from './bench.svelte.ts';

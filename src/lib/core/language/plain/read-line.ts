@@ -6,6 +6,10 @@ import { applyEntry, designNeeded, whyNot, type EntryPlace } from '../apply.ts';
 import type { EntryContext } from '../context.ts';
 import type { Entry } from '../entry.ts';
 import { parseEntry } from '../read.ts';
+import { shorten } from '../../units/number.ts';
+import { oddBag } from '../suggest/odd-bag.ts';
+import { coloursUsed } from '../suggest/used.ts';
+import { unknownWords, without } from '../suggest/unknown.ts';
 import { understand } from './understand.ts';
 
 /** A line as it is read. */
@@ -19,8 +23,36 @@ export interface LineRead {
 /** Reads a line exactly, else as plain words; what is neither is refused by the exact grammar. */
 export function readLine(text: string, context: EntryContext): LineRead {
 	const parsed = parseEntry(text, context);
-	const lines = parsed.ok ? undefined : understand(text, context);
-	return lines ? { lines, parsed: parseEntry(lines[0]!, context) } : { lines: [text], parsed };
+	if (parsed.ok) return { lines: [text], parsed };
+	const lines = understand(text, context);
+	if (lines) return { lines, parsed: parseEntry(lines[0]!, context) };
+	const say = whyNotRead(text, parsed.say, context);
+	return { lines: [text], parsed: say === undefined ? parsed : { ...parsed, say } };
+}
+
+const isRead = (text: string, context: EntryContext): boolean =>
+	parseEntry(text, context).ok || understand(text, context) !== undefined;
+
+/** What is said of a line instead of what the exact grammar missed first: a word or a bag that nothing here knows. */
+function whyNotRead(text: string, refusal: string, context: EntryContext): string | undefined {
+	const words = unknownWords(text, context).filter((word) => !refusal.includes(word));
+	const [word] = words;
+	if (word !== undefined) {
+		const rest = without(text, words);
+		const reads = words.length < 4 && isRead(rest, context);
+		const names = words
+			.slice(0, 3)
+			.map((w) => `“${w}”`)
+			.join(', ');
+		const [colour] = coloursUsed(context);
+		const wants = !reads && /\d/.test(rest) && colour !== undefined && isRead(`${rest} ${colour}`, context);
+		if (wants) return `I do not know ${names}. In which colour? Name one of the design or of the Stockroom.`;
+		return reads
+			? `I do not know ${names}. Without it I read “${shorten(rest)}”.`
+			: `I do not know ${names}. ${refusal}`;
+	}
+	const bag = oddBag(text, context);
+	return bag && `There is no ${bag.said} inch round here. Bags are ${bag.bags.join(', ')}.`;
 }
 
 /**

@@ -97,6 +97,8 @@ function counts(left: Left, said: Said): boolean {
 		re(String.raw`\b(?:up to|to|until it(?: i|')s)(?: about)? ${N} ft(?: tall| high)?`)
 	);
 	if (height) said.height = `${height[1]} ft`;
+	const span = left.take(/§(\d+)-(\d+)/);
+	if (span) said.repeat = Number(span[2]) - Number(span[1]) + 1;
 	const often =
 		left.take(/\b(?:repeat(?:ed)?|times)[: ]*(\d+)(?: times)?\b:?/) ??
 		left.take(re(String.raw`\bx ?(\d+)(?![\d.]*\s?(?:${INCH}|${BAG}|cm))\b`)) ??
@@ -263,8 +265,11 @@ function turnedRound(sentence: string): string {
 
 /** `4 11s at 9, two white and two blue`: the colours of one cluster by their counts. */
 function inParts(sentence: string, context: EntryContext): string | undefined {
-	const found = /^(.*\S),? (\d+) ([a-z ]+?)(?:,? and|,) (\d+) ([a-z ]+)$/.exec(sentence);
-	const said = found && read(found[1]!.replace(/,$/, ''), context);
+	const found =
+		/^(.*?\S)[,:]? (\d+) ([a-z]+(?: [a-z]+)??)(?:,? and|,)? (\d+) ([a-z ]+?)((?:,? \d+ (?:rows|layers|times))?)$/.exec(
+			sentence
+		);
+	const said = found && read(`${found[1]!.replace(/[,:]$/, '')}${found[6] ?? ''}`, context);
 	if (!found || !said?.bag || said.colours.length > 0) return undefined;
 	const [, , a, one, b, other] = found;
 	if (Number(a) + Number(b) !== said.count) return undefined;

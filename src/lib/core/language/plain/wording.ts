@@ -13,6 +13,8 @@ const PLURAL =
 const FILLERS = [
 	/^(?:make|do|build|give|get) (?:me|us)\b/,
 	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
+	/^(?:topped|crowned|capped|finished)(?: off)? (?:with|by)\b/,
+	/^(?:an? )?(?:collar|base|topper|foot|head|neck|ring),(?= )/,
 	/^(?:throw|chuck|pop|stick|slip|drop) (?:in|on)(?= (?:\d|an? ))/,
 	/^(?:on|at) the (?:floor|ground|bottom|foot),?(?= (?:\d|an? ))/,
 	/^(?:above|over|on top of) (?:that|it|those|them|these)\b,?/,
@@ -50,6 +52,18 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+	[/[()]/g, ' , '],
+	[/\b(?:pre-?)?stretched(?: and)?\b/g, ''],
+	[/\b(?:deflated|let (?:back )?down|brought down|taken down|sized down|reduced) to (?=\d)/g, 'at '],
+	[/^rows? (\d+) (?:to|through) (\d+)(?: are| is|:)? (?=.*[§″])/g, '§$1-$2 '],
+	[/(?<=\d§.*)\btucked(?: in)? (?:around|round|about)(?: it)?\b/g, ''],
+	[/(?<=[a-z])\ball(?: just)? slides? onto\b/g, 'on'],
+	[/^(?:it )?(?:all )?(?:slides?|goes|fits|threads?) (?:on to|onto|over|on) (?=an? .*\b(?:pole|mast|stick)\b)/g, 'on '],
+	[/\b(\d+) x (5|9|11|12|16|17|18|24|36)(?= (?:at|in) )/g, '$1 $2§'],
+	[/\b(?:an?|the) (?:pole|stick|mast) of (\d+(?:\.\d+)? ft)\b/g, 'a $1 pole'],
+	[/\bthat(?:s| is) (?=\d)/g, ''],
+	[/\b([a-z]+) \d+§ at \S+ and ([a-z]+) (\d+§ at \S+?)(?=,)(?=.*\b(?:every other|alternat|in turn))/g, '$1 and $2, $3'],
+	[/\balternating (?=\d)/g, 'rings, '],
 	[/\bhalf a dozen\b/g, '6'],
 	[/\barchway\b/g, 'arch'],
 	[/(\d)\s*met(?:re|er)s?\b/g, '$1 m'],
@@ -202,7 +216,7 @@ export function bare(said: string): string {
  * Words that say nothing of a piece: articles, pronouns, polite words, verbs of doing. What negates, compares, counts or
  * says a place by another is none of them.
  */
-const IDLE: ReadonlySet<string> = new Set(
+export const IDLE: ReadonlySet<string> = new Set(
 	`a an the this that these those it its it's they them their there here is are was be been being am will would shall should can could may might must
 	do does did doing done have has had having go goes going gone get gets getting got let lets let's need needs needed want wants wanted like likes
 	please thanks thank you i i'd i'll i'm we we'd we'll us our my your he she him her his who which what

@@ -1,8 +1,9 @@
-import { SPOKEN } from '../tokens.ts';
-import { KEYWORDS, type EntryContext } from '../context.ts';
+import type { EntryContext } from '../context.ts';
 import { escaped } from '../names/whole-names.ts';
 import { parseEntry } from '../read.ts';
 import { understand } from '../plain/understand.ts';
+import { oddBag } from './odd-bag.ts';
+import { known, unknownWords, without } from './unknown.ts';
 import { bagsUsed, coloursUsed } from './used.ts';
 
 /** A line that would work in place of one that was refused. */
@@ -37,47 +38,6 @@ export function lettersApart(a: string, b: string, most = 2): number {
 
 const isUnderstood = (line: string, context: EntryContext): boolean =>
 	parseEntry(line, context).ok || understand(line, context) !== undefined;
-
-/** Words anything here knows: colours, things, names, and the language itself. */
-const LANGUAGE = [
-	...KEYWORDS, ...SPOKEN.keys(), 'helium', 'air', 'ribbon', 'pole', 'stick', 'hooks', 'glue', 'strip', 'tie', 'garland', 'arch', 'wall', 'bunch',
-	'twice', 'layers', 'rows', 'inch', 'inches', 'feet', 'cluster', 'triplet', 'quint', 'weight', 'filled', 'sand', 'water', 'letters', 'foil', 'smaller',
-	'bigger', 'again', 'same', 'instead', 'optional', 'margin', 'markup', 'table', 'floor', 'stands', 'hung', 'every', 'spine', 'run', 'weave', 'form',
-	'hearts', 'painted', 'tall', 'high', 'wide', 'long', 'soft', 'full', 'loose', 'random'
-]; // prettier-ignore
-
-const lexicons = new WeakMap<object, ReadonlySet<string>>();
-function known({ colours, materials, slots, sections = [] }: EntryContext): ReadonlySet<string> {
-	let stock = lexicons.get(materials);
-	if (!stock) {
-		const names = [...colours.map((c) => `${c.name} ${c.finish}`), ...materials.map((m) => m.name)];
-		stock = new Set([...LANGUAGE, ...names.flatMap((n) => n.toLowerCase().split(/[^\p{L}]+/u))]);
-		lexicons.set(materials, stock);
-	}
-	return new Set([...stock, ...[...slots, ...sections].flatMap((s) => s.name.toLowerCase().split(/\s+/))]);
-}
-
-/** Words of a line that nothing here knows, as they were typed. */
-export function unknownWords(text: string, context: EntryContext): string[] {
-	const lexicon = known(context);
-	return [...text.matchAll(/[\p{L}][\p{L}'’-]*/gu)]
-		.map(([word]) => word)
-		.filter((word) => {
-			const plain = word.toLowerCase();
-			return ![plain, plain.replace(/s$/, ''), plain.replace(/es$/, '')].some(
-				(w) => lexicon.has(w) || (w.length > 2 && [...lexicon].some((k) => k.startsWith(w)))
-			);
-		});
-}
-
-const without = (text: string, words: readonly string[]): string => {
-	let left = text;
-	for (const word of words) {
-		const at = left.indexOf(word);
-		if (at >= 0) left = `${left.slice(0, at)} ${left.slice(at + word.length)}`;
-	}
-	return left.replace(/\s+/g, ' ').trim();
-};
 
 /** Words that are nearly one that is known, each with what it may be. */
 function corrections(text: string, context: EntryContext): { to: string; missed: string[] }[] {
@@ -140,10 +100,14 @@ export function offersFor(text: string, refusal: string, context: EntryContext):
 	for (const [, said] of refusal.matchAll(/“([^”…]+ [^”…]+)”/g)) offer(said!);
 	const larger = /Take a (\d+)\./.exec(refusal);
 	if (larger) offer(line.replace(/^(\d+) \d+/, `$1 ${larger[1]}`));
+	const odd = oddBag(line, context);
+	for (const near of odd?.near ?? [])
+		offer(line.replace(odd!.words, odd!.words.replace(odd!.said, String(near))), [odd!.words]);
 	const bag = /^A (\d+) cannot be sized/.exec(refusal);
 	if (bag) offer(line.replace(/\bat [\d½¼¾.]+/, `at ${bag[1]}`));
 	const rest = without(line, missed);
-	if (!isUnderstood(rest, context)) for (const one of completed(rest, context)) offer(one, missed);
+	if (/\d/.test(rest) && !isUnderstood(rest, context))
+		for (const one of completed(rest, context)) offer(one, missed);
 	// The longest beginning of it that is something.
 	const words = line.split(/\s+/);
 	for (let n = words.length - 1; n > words.length / 2 && found.size < MOST_OFFERED; n--)

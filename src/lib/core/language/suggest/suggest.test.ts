@@ -4,7 +4,8 @@ import { Desk, sayings } from '../../../../../tests/sayings/read.ts';
 import { readLine } from '../plain/read-line.ts';
 import { parseEntry } from '../read.ts';
 import { suggest } from './next.ts';
-import { lettersApart, offersFor, unknownWords } from './offers.ts';
+import { lettersApart, offersFor } from './offers.ts';
+import { unknownWords } from './unknown.ts';
 import { saidBack } from './said-back.ts';
 
 const desk = new Desk();
@@ -117,3 +118,21 @@ describe('what was understood, in a sentence', () => {
 	test('nothing of what was not', () =>
 		expect(saidBack(readLine('nonsense', context), context, '')).toBe(''));
 });
+
+describe('why a line is refused', () => {
+	const say = (text: string) => {
+		const { parsed } = readLine(text, new Desk().context);
+		return parsed.ok ? 'read' : parsed.say;
+	};
+	test.each([
+		['4 white 11s at 9 wobbly', 'I do not know “wobbly”. Without it I read “4 white 11s at 9”.'],
+		['four white 11s at nine with a bow on each', 'I do not know “bow”. Without it I read “four white 11s at nine”.'],
+		['4 purple 11s at 9', 'I do not know “purple”. In which colour? Name one of the design or of the Stockroom.'],
+		['4 white 13s at 9', /^There is no 13 inch round here\. Bags are 5, /],
+		['glitter on top', /^I do not know “glitter”\. Start with how many/]
+	])('%s', (text, words) =>
+		expect(say(text)).toEqual(typeof words === 'string' ? words : expect.stringMatching(words))
+	);
+	test('of a bag that does not come the nearest are offered', () =>
+		expect(offersFor('4 white 13s at 9', say('4 white 13s at 9'), new Desk().context).map((o) => o.line)).toEqual(['4 white 12s at 9', '4 white 11s at 9']));
+}); // prettier-ignore
