@@ -1,4 +1,5 @@
 import type { DemoDesign } from './design.ts';
+import { frameDesigns } from './frame-designs.ts';
 import { longDesigns } from './long-designs.ts';
 
 export const demoDesigns: DemoDesign[] = [
@@ -319,6 +320,7 @@ export const demoDesigns: DemoDesign[] = [
 		roles: { sun: 'pop', sky: 'main' }
 	},
 	...longDesigns,
+	...frameDesigns,
 	{
 		id: 'tidewick-letters',
 		name: 'Tidewick letters',

@@ -69,7 +69,14 @@ export const settings: Settings = {
 			{ of: 'litre of helium', each: '1', material: 'helium' },
 			{ of: 'painted balloon', each: '1/25', material: 'paint-sea' },
 			{ of: 'litre of sand', each: '1', material: 'sand' },
-			{ of: 'litre of marbles', each: '1', material: 'marbles' }
+			{ of: 'litre of marbles', each: '1', material: 'marbles' },
+			{ of: 'elbow', each: '1', material: 'tube-elbow' },
+			{ of: 'tee', each: '1', material: 'tube-tee' },
+			{ of: 'cross fitting', each: '1', material: 'tube-cross' },
+			{ of: 'corner fitting', each: '1', material: 'tube-corner' },
+			{ of: 'four-way fitting', each: '1', material: 'tube-four-way' },
+			{ of: 'coupling', each: '1', material: 'tube-coupling' },
+			{ of: 'tube cap', each: '1', material: 'tube-cap' }
 		],
 		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
 		price: {

@@ -299,6 +299,31 @@ export const stockRows: StockRow[] = [
 		{ supplier: 'quayside', count: 25, priceMinor: 310 },
 		{ unit: 'ft' }
 	),
+	// prettier-ignore
+	row('tube-1', 'pipe', 'white tube, inch', { supplier: 'ropewalk', count: 10, priceMinor: 520 }, { unit: 'ft', ...shared(30, 0, 0) }),
+	// prettier-ignore
+	row('conduit-half', 'pipe', 'thin conduit', { supplier: 'ropewalk', count: 10, priceMinor: 690 }, { unit: 'ft', ...shared(60, 0, 0) }),
+	// prettier-ignore
+	row('ply-plate', 'base', 'plywood plate with flange', { supplier: 'ropewalk', count: 1, priceMinor: 1850 }, { ...shared(60, 0, 10), grams: 2400 }),
+	...(
+		[
+			['elbow', 90],
+			['tee', 120],
+			['cross', 210],
+			['corner', 240],
+			['four-way', 290],
+			['coupling', 60],
+			['cap', 45]
+		] as const
+	).map(([name, priceMinor]) =>
+		row(
+			`tube-${name}`,
+			'fitting',
+			`tube ${name}, inch`,
+			{ supplier: 'ropewalk', count: 1, priceMinor },
+			shared(30, 0, 0)
+		)
+	),
 	row('wall-hook', 'fitting', 'wall hook, takes off clean', {
 		supplier: 'ropewalk',
 		count: 24,

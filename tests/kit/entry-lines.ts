@@ -19,17 +19,19 @@ export const FORM = [...COLUMN, 'form arms'];
 export const RUN = ['run pipe', 'corners up 6 ft, right 8 ft, down 6 ft', 'run garland'];
 export const MIX = [...RUN, 'line 20 ft', '60 % 11 at 9 of white', '40 % 5 at 4 of red'];
 const WEAVE = ['weave panel', 'panel of 10 links at 9'];
+const FRAME = ['frame mast'];
 const BASE = ['weave stand', 'base of 10 links at 9, 8 by 4'];
 const TWO = [...COLUMN, 'section arm', '4 5 at 4 white'];
 
 /** Lines for every production of the document, each with what is there before it. */
 export const LINES: Readonly<Record<string, readonly (readonly [readonly string[], ...string[]])[]>> = {
 	line: [
-		[COLUMN, '4 11 at 9 white', 'section leg', 'use whisk', 'bunch tops', 'form legs', 'run rope', 'weave wall', 'pole 7 ft', 'put 1 11 at 9 white on row 1', '2 stake', 'size 4 ft', 'swap white and red', 'each strip takes 2 stake', 'priced by margin 40 %', 'step cover it'],
+		[COLUMN, '4 11 at 9 white', 'section leg', 'use whisk', 'bunch tops', 'form legs', 'run rope', 'weave wall', 'frame mast', 'pole 7 ft', 'put 1 11 at 9 white on row 1', '2 stake', 'size 4 ft', 'swap white and red', 'each strip takes 2 stake', 'priced by margin 40 %', 'step cover it'],
 		[BUNCH, '3 11 at 10 white'],
 		[FORM, '6 260 red'],
 		[RUN, 'line 8 ft'],
-		[WEAVE, 'row 8 red']
+		[WEAVE, 'row 8 red'],
+		[FRAME, 'post 5 ft']
 	],
 	layer: [[COLUMN, '4 11 at 9 white', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
 	cluster: [[COLUMN, 'a quad of elevens at 9 white', 'two quads of 11 at 9 white', '4 x 11 at 9 white', '3 11 at 9 white with 1 11 at 7 red', '4 11 at 9 white filled with sand', '4 11 at 9 white front', '2 5 at 4 red back tier 1', '1 5 at 4 red left tier 2', '1 5 at 4 red right tier 0']],
@@ -63,13 +65,15 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	woven: [
 		[WEAVE, 'panel of 10 links at 9', 'ribbon of 10 links', 'wall of 10 links', 'ring of 10 links', 'basket of 10 links', 'honeycomb of 10 links', 'panel of 11 rounds at 9', 'base of 10 links at 9, 8 by 4', 'base of 10 links at 9, 8 by 4 with 2 cross pieces', '3 rows 4 white / 4 hidden', 'rows 8 red', 'joined with 5 at 2 white', 'edge none', 'inner single', 'edge duplet', 'edge quad', 'held 1 of 2', 'held 1 of 3 staggered 1', 'bent over 6 ft', 'flat', 'handle of 8 red over 6 ft', 'handle of 8 red over 6 ft to 4 ft', 'no handle', 'hung on backdrop']
 	],
+	frame: [[COLUMN, 'frame mast', 'frame mast left of column']],
+	tubes: [[FRAME, 'post 5 ft on plate 14 in', 'door 8 ft by 7 ft feet 3 ft', 'back 6 ft by 7 ft feet 3 ft bars 2', 'cross 7 ft tree 4 ft at 5 ft', 'hoop 5 ft foot 3 ft', 'arc 8 ft by 7 ft', 'bent 10 ft at 13 in, 13 in, 13 in, 9 in', 'of stake', 'tube 2 in', 'sticks of 8 ft', 'no base', 'glued', 'dry', 'screwed', 'used 20 times', 'on stand 14 in']],
 	joint: [
 		[WEAVE, 'edge quad', 'inner quad', 'handle quad', 'foot quad', 'ends single'],
 		[BASE, 'base none', 'base single', 'base duplet', 'base quad']
 	],
 	fill: [[COLUMN, '1 16 at 12 white filled with sand', '1 16 at 12 white filled with water', '1 16 at 12 white filled with marbles', '1 16 at 12 white filled with 5 at 4 red', '4 11 at 9 white painted']],
 	use: [[COLUMN, 'use whisk', 'use whisk x2 on column', 'use whisk swappable']],
-	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line']],
+	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg over arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
 	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole', 'stick 2 ft of stake']],
 	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],

@@ -31,6 +31,7 @@
 	const GROUPS: readonly (readonly [name: string, of: RegExp])[] = [
 		['With rows', /^(floor|cluster|layer)/],
 		['With pieces fixed on', /^(strip|dash|dab|tape|tied|trial|attachment)/],
+		['With frames', /^(elbow|tee|cross fitting|corner|four-way|coupling|flange|tube cap)/],
 		['With gas, filling and paint', /./]
 	];
 	const groups = $derived.by(() => {

@@ -20,6 +20,8 @@ export function standBy(section: Section, shape: Room, at: Spot, host: Room): Sp
 		const foot = { ...at, z: at.z + restOn(shape, below) + gap / 1000 };
 		return inRow(section, shape, foot, [1, 0], 0);
 	}
+	// Threaded over it, it begins where that does.
+	if (how === 'over') return inRow(section, shape, { ...at, z: at.z + gap / 1000 }, [1, 0], 0);
 	const side = SIDE[how] ?? SIDE.front!;
 	const axis = side[0] === 0 ? 1 : 0;
 	const rings = layer === null ? undefined : below.host.rows.get(layer);

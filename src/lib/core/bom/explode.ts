@@ -138,7 +138,10 @@ function refuseOver(count: Rational, most: number, what: string, node: DesignCou
 const times = (quantity: Rational, count: number): Rational => (count === 1 ? quantity : quantity.mul(count));
 
 /** How many copies of a section there are, how many of those touch the floor, and how many stand by nothing. */
-function copies(node: DesignCount, section: Section): { all: Rational; grounded: Rational; alone: Rational } {
+export function copies(
+	node: DesignCount,
+	section: Section
+): { all: Rational; grounded: Rational; alone: Rational } {
 	const each = copiesOf(node.recipe, section);
 	return {
 		all: times(node.quantity, each),

@@ -12,7 +12,13 @@ export const NEEDS_SOMETHING: ReadonlySet<CountOf> = new Set<CountOf>([
 	'litre of helium',
 	'painted balloon',
 	'litre of sand',
-	'litre of marbles'
+	'litre of marbles',
+	'elbow',
+	'tee',
+	'cross fitting',
+	'corner fitting',
+	'four-way fitting',
+	'coupling'
 ]);
 
 /** A design's own rules stand in for the workspace's of the same count. */

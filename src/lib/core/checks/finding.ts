@@ -30,6 +30,7 @@ export interface Finding {
 	readonly code:
 		| 'empty'
 		| 'upright-short'
+		| 'frame-joint'
 		| 'over-safe'
 		| 'size-refused'
 		| 'sunk'

@@ -18,7 +18,15 @@ export const COUNTS = [
 	'litre of water',
 	'litre of marbles',
 	'tie to the spine',
-	'infill balloon'
+	'infill balloon',
+	'elbow',
+	'tee',
+	'cross fitting',
+	'corner fitting',
+	'four-way fitting',
+	'coupling',
+	'flange',
+	'tube cap'
 ] as const;
 
 export type CountOf = (typeof COUNTS)[number];

@@ -1,8 +1,8 @@
 import type { Id } from './id.ts';
 import type { Micrometres } from '../units/length.ts';
 
-/** Sides a section may stand on by another, on top of it, and evenly round it: arms, petals. */
-export const STANDINGS = ['on top', 'left', 'right', 'front', 'back', 'round'] as const;
+/** Sides a section may stand on by another, on top of it, evenly round it (arms, petals), and threaded over it: a column on its post. */
+export const STANDINGS = ['on top', 'left', 'right', 'front', 'back', 'round', 'over'] as const;
 
 export type Standing = (typeof STANDINGS)[number];
 

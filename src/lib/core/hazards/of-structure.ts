@@ -13,6 +13,8 @@ const HAZARDS_OF: { readonly [K in Kind]: (structure: StructureOf[K]) => Hazard[
 		...(pieces.some((p) => p.fixing === 'glue') ? (['glue'] as const) : []),
 		...(pieces.some((p) => p.fixing === 'tie') ? (['line'] as const) : [])
 	],
+	/** Doors and arches of tube are gone through; cut tube has edges. */
+	frame: ({ shape }) => (shape.of === 'door' || shape.of === 'arc' ? ['under'] : []),
 	form: ({ pieces }) => (pieces.some((p) => p.neckOff || p.take.kind === 'cut') ? ['scissors'] : []),
 	/** Arches, frames of a doorway: what has an inside people go through. */
 	run: ({ hung, path }) => [

@@ -75,6 +75,9 @@ const DEFINED = {
 	infill: building(15),
 	/** Going over a garland until no gap is left beside its large balloons. */
 	'close gaps': building(20),
+	'cut tube': building(60, 120),
+	'bend tube': building(90, 120),
+	'join tube': building(30),
 	hang: building(60),
 	/** A step in her own words, by the minutes she says. */
 	'own steps': { group: 'build', seconds: 60, batch: 0, unit: 'minute' },

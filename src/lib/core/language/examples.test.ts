@@ -8,7 +8,17 @@ import { examplesOf, holdsLines, startOf, STARTS } from '../structures/registry/
 import { applyEntry, whyNot } from './apply.ts';
 import { parseEntry } from './read.ts';
 
-const KINDS: readonly Kind[] = ['stack', 'applied', 'extras', 'bunch', 'form', 'run', 'weave', 'design'];
+const KINDS: readonly Kind[] = [
+	'stack',
+	'applied',
+	'extras',
+	'bunch',
+	'form',
+	'run',
+	'weave',
+	'frame',
+	'design'
+];
 const stock = [
 	...floating,
 	...['reeds', 'sandbag', 'stakes'].map((name) => ({
@@ -50,7 +60,7 @@ test('a word begins each kind the line can stand in, and no other', () => {
 		KINDS.filter((kind) => startOf({ kind }) !== null)
 	);
 	for (const [word, empty] of STARTS) expect(startOf(empty())).toBe(word);
-	expect([...STARTS.keys()].sort()).toEqual(['bunch', 'form', 'run', 'section', 'weave']);
+	expect([...STARTS.keys()].sort()).toEqual(['bunch', 'form', 'frame', 'run', 'section', 'weave']);
 });
 
 test('a layer said where nothing holds layers is refused; said elsewhere it goes to the first stack', () => {

@@ -12,7 +12,8 @@ const PLACED: Readonly<Record<Standing, string>> = {
 	right: 'right of',
 	front: 'front of',
 	back: 'back of',
-	round: 'round'
+	round: 'round',
+	over: 'over'
 };
 
 /** `arm x2 mirrored left of body at 4 ft`: the name of a section, how many there are and where they stand. */

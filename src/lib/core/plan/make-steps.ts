@@ -94,7 +94,14 @@ class SectionSteps {
 		const { stand, name, structure } = this.section;
 		const host = this.#recipe.sections.find((s) => s.id === stand.by);
 		if (!host || isOnHosts(structure) || !isSeen(structure)) return [];
-		const how = stand.how === 'on top' ? 'on' : stand.how === 'round' ? 'evenly round' : `${stand.how} of`;
+		const how =
+			stand.how === 'on top'
+				? 'on'
+				: stand.how === 'round'
+					? 'evenly round'
+					: stand.how === 'over'
+						? 'over'
+						: `${stand.how} of`;
 		const row =
 			stand.layer === null
 				? undefined

@@ -46,7 +46,7 @@ const partIds = ({ sections }: Recipe) =>
 
 test('the documents hold every kind', () => {
 	const kinds = sorted(all.flatMap(([, r]) => r.sections.map((s: Section) => s.structure.kind)));
-	expect(kinds).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'run', 'stack', 'weave']);
+	expect(kinds).toEqual(['applied', 'bunch', 'design', 'extras', 'form', 'frame', 'run', 'stack', 'weave']);
 	for (const [name, recipe] of all) expect([name, recipeSchema.safeParse(recipe).error?.message]).toEqual([name, undefined]); // prettier-ignore
 });
 

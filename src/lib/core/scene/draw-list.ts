@@ -18,7 +18,7 @@ import { exploded } from './exploded.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
-import { UPRIGHT_WIDTH, WOOD_HEX, type Tube } from './tubes.ts';
+import { TUBE_HEX, UPRIGHT_WIDTH, WOOD_HEX, type Tube } from './tubes.ts';
 
 /** A balloon of the picture, mm; x to the right, y up from the floor. */
 export interface Disc {
@@ -54,8 +54,8 @@ export interface DrawList {
 	readonly halfWidth: number;
 }
 
-/** What an open slot is drawn in. */
-const OPEN = { hex: '#c9ccd2', finish: 'matte' as Finish };
+/** What an open slot is drawn in, and tube and plates that have no colour of their own. */
+const [OPEN, TUBE] = ['#c9ccd2', TUBE_HEX].map((hex) => ({ hex, finish: 'matte' as Finish })) as [{ hex: string; finish: Finish }, { hex: string; finish: Finish }]; // prettier-ignore
 /** Largest picture drawn; more would be noise. */
 export const MOST_DISCS = 6000;
 
@@ -129,12 +129,12 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				}
 			}
 			for (const strand of strands) {
-				const { material, slot, piece } = strand;
+				const { material, slot, piece, bare } = strand;
 				const own = material === null ? null : (catalogue.materials.get(material)?.colour ?? null);
 				const colour = slot === null ? own : (colourway?.fills[slot] ?? null);
 				const row = brush.number(section === null ? of : piece || of);
 				const pressed = { place: null, slot: section === null ? null : slot };
-				brush.strand(strand, brush.moved(of, spot), { colour, row, pressed });
+				brush.strand(strand, brush.moved(of, spot), { colour, row, pressed, bare: bare && colour === null });
 			}
 		}
 	}
@@ -147,6 +147,9 @@ const outwards = ({ x, y }: Ball): readonly [number, number] => {
 	return out < 1e-6 ? [0, -1] : [x / out, y / out];
 };
 
+type DabbedStrand = Omit<Dabbed, 'kind'> & { readonly bare?: boolean | undefined };
+/** So far behind its middle a tube is drawn, mm: what is threaded on it hides it. */
+const INSIDE = 30;
 /** A balloon in a see-through one is seen through it: drawn just after it, mm. */
 const OVER = 0.5;
 const isClear = (colour: string | null, { colours }: Catalogue): boolean =>
@@ -198,12 +201,12 @@ class Brush {
 		const [x, y, z] = this.#shift(section, ball ? pointAt(spot, ball) : spot);
 		return { ...spot, x: spot.x + x, y: spot.y + y, z: spot.z + z };
 	}
-	#paint(colourId: string | null): number {
-		const key = colourId ?? '';
+	#paint(colourId: string | null, bare = false): number {
+		const key = bare ? '/tube' : (colourId ?? '');
 		const cached = this.#paintOf.get(key);
 		if (cached !== undefined) return cached;
 		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
-		this.#paints.push(colour ? { hex: colour.hex, finish: colour.finish } : OPEN);
+		this.#paints.push(colour ? { hex: colour.hex, finish: colour.finish } : bare ? TUBE : OPEN);
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
@@ -222,7 +225,7 @@ class Brush {
 		this.#depths.push(depth + over);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 	}
-	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed }: Omit<Dabbed, 'kind'>) {
+	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed, bare = false }: DabbedStrand) {
 		if (this.#discs.length >= MOST_DISCS || path.length === 0) return;
 		const r = d / 2;
 		let deep = 0;
@@ -238,8 +241,9 @@ class Brush {
 		});
 		const middle = 2 * Math.floor(path.length / 2);
 		const [x, y] = [flat[middle]!, flat[middle + 1]!];
-		this.#discs.push({ x, y, r: tenth(r), paint: this.#paint(colour), row, path: flat });
-		this.#depths.push(deep);
+		this.#discs.push({ x, y, r: tenth(r), paint: this.#paint(colour, bare), row, path: flat });
+		// A tube on the axis of a balloon is in it.
+		this.#depths.push(bare ? deep - INSIDE : deep);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 	}
 	#lean(

@@ -3,6 +3,7 @@ import { arch, garland, runner } from './shapes/along.ts';
 import { bouquet } from './shapes/bouquet.ts';
 import { centrepiece, column, pillar } from './shapes/column.ts';
 import { figure } from './shapes/figure.ts';
+import { frame } from './shapes/frame.ts';
 import { letters } from './shapes/letters.ts';
 import { wall } from './shapes/wall.ts';
 
@@ -17,5 +18,6 @@ export const SHAPES: readonly StartingShape[] = [
 	wall,
 	runner,
 	figure,
-	letters
+	letters,
+	frame
 ];

@@ -3,6 +3,7 @@ import type { Applied } from './applied/document.ts';
 import type { Extras } from './extras/document.ts';
 import type { DesignUse } from './design/document.ts';
 import type { Bunch } from './bunch/document.ts';
+import type { Frame } from './frame/document.ts';
 import type { Form } from './form/document.ts';
 import type { Run } from './run/document.ts';
 import type { Weave } from './weave/document.ts';
@@ -16,6 +17,7 @@ export interface StructureOf {
 	readonly form: Form;
 	readonly run: Run;
 	readonly weave: Weave;
+	readonly frame: Frame;
 	readonly design: DesignUse;
 }
 export type Kind = keyof StructureOf;

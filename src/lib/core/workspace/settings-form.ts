@@ -22,6 +22,20 @@ const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting'
 /** Kinds of material that are offered first for what follows from a count. */
 const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'attachment point': [...BALLOONS, 'tie', 'fitting', 'adhesive'],
+	...Object.fromEntries(
+		(
+			[
+				'elbow',
+				'tee',
+				'cross fitting',
+				'corner fitting',
+				'four-way fitting',
+				'coupling',
+				'flange',
+				'tube cap'
+			] as const
+		).map((of) => [of, ['fitting']] as const)
+	),
 	'litre of helium': ['gas'],
 	'painted balloon': ['paint'],
 	'litre of sand': ['weight', 'accent', 'packaging'],

@@ -20,7 +20,7 @@ export function standingWords({ stand, times, mirror, structure }: Section, { se
 			: 'on the floor'
 		: stand.how === 'on top'
 			? `on top of ${host}`
-			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round' }[stand.how]} ${host}`;
+			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round', over: 'threaded over' }[stand.how]} ${host}`;
 	const row =
 		stand.layer === null || stand.how === 'on top' || !host ? '' : ` at ${rowWords(stand.layer, sections)}`;
 	const height =

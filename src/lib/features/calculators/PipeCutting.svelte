@@ -1,9 +1,9 @@
 <script lang="ts">
 	import type { CutStick } from '../../core/cutting/cutting.ts';
-	import { formatMoney, money, type Currency } from '../../core/money/money.ts';
+	import type { Currency } from '../../core/money/money.ts';
 	import { formatInches, um } from '../../core/units/length.ts';
 	import type { NumberStyle } from '../../core/units/number.ts';
-	import Button from '../../ui/button/Button.svelte';
+	import CutSticks from './CutSticks.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import AboutRule from './AboutRule.svelte';
 	import { Cutter } from './cutter.svelte.ts';
@@ -17,10 +17,7 @@
 	// svelte-ignore state_referenced_locally
 	const cutter = new Cutter({ currency, style });
 	const inch = (length: number) => `${formatInches(um(length))} in`;
-	/** What is left is told to the eighth below. */
-	const rest = (length: number) => inch(Math.floor(length / 3175) * 3175);
 	const lengthOf = ({ stock }: CutStick) => cutter.problem!.stock[stock]!.length;
-	const longest = $derived(Math.max(1, ...(cutter.problem?.stock.map((s) => s.length) ?? [])));
 	const plan = $derived(cutter.plan);
 	/** The cut list as a step of the plan, as long as the entry line takes. */
 	const say = $derived.by(() => {
@@ -69,49 +66,14 @@
 				add a longer one.
 			</p>
 		{:else if plan}
-			<p class="answer" class:stale={cutter.stale} aria-live="polite">
-				<b>{plan.count} {plan.count === 1 ? 'stick' : 'sticks'}</b>{plan.costMinor === null
-					? ''
-					: `, ${formatMoney(money(plan.costMinor, currency))}`}.
-				<span class="text-muted">
-					{#if plan.proved}Good: nobody can do with less.{:else if cutter.looking}At least {plan.costMinor ===
-						null
-							? plan.bound
-							: formatMoney(money(plan.bound, currency))}; looking for less …{:else}At least {plan.costMinor ===
-						null
-							? plan.bound
-							: formatMoney(money(plan.bound, currency))}; not proved to be the least.{/if}
-				</span>
-				{#if cutter.looking}<Button kind="word" onclick={() => cutter.stop()}>That will do</Button>{/if}
-			</p>
-			<ol class="sticks" class:stale={cutter.stale}>
-				{#each plan.sticks as stick, i (i)}
-					<li>
-						<span class="figures count">{stick.count} ×</span>
-						<span
-							class="stick"
-							style:width="{(lengthOf(stick) / longest) * 100}%"
-							role="img"
-							aria-label="{inch(lengthOf(stick))}: {stick.cuts.map(inch).join(', ')}; {rest(stick.left)} left"
-						>
-							{#each stick.cuts as cut, c (c)}<span
-									class="cut figures"
-									style:flex="{cut} 0 0"
-									title={inch(cut)}>{formatInches(um(cut))}</span
-								>{/each}
-							{#if stick.left > 0}<span
-									class="left"
-									style:flex="{stick.left} 0 0"
-									title="{rest(stick.left)} left"
-								></span>{/if}
-						</span>
-					</li>
-				{/each}
-			</ol>
-			<p class="mt-1 text-[13.5px] text-muted">
-				Left over: {plan.sticks.map((s) => `${s.count} × ${rest(s.left)}`).join(', ')}. Measure twice, cut the
-				longest first; eye protection, and the pipe held fast.
-			</p>
+			<CutSticks
+				{plan}
+				problem={cutter.problem!}
+				{currency}
+				looking={cutter.looking}
+				stale={cutter.stale}
+				onstop={() => cutter.stop()}
+			/>
 			<UseIt {say} words="this cut list" />
 		{/if}
 	</div>
@@ -121,45 +83,3 @@
 	source="Gilmore and Gomory, Oper. Res. 9 (1961), from memory; solved by HiGHS, an open solver. The least is its proof; while it looks, the material bound: all pieces with their cuts over the best length for its price."
 	limits="Straight cuts at a right angle. Fittings take some of the pipe: add what each socket swallows. Bends are longer outside than inside. A frame that carries people or stands in wind is for qualified people to judge."
 />
-
-<style>
-	.answer {
-		border-top: 2px solid var(--ink);
-		padding: 10px 0;
-		font-size: 16px;
-	}
-	.answer b {
-		font-size: 19px;
-	}
-	.stale {
-		opacity: 0.6;
-	}
-	.sticks {
-		display: grid;
-		gap: 6px;
-	}
-	li {
-		display: grid;
-		grid-template-columns: 44px minmax(0, 1fr);
-		align-items: center;
-	}
-	.count {
-		font-size: 13px;
-	}
-	.stick {
-		display: flex;
-		height: 26px;
-		border: 1px solid var(--ink);
-	}
-	.cut {
-		overflow: hidden;
-		border-right: 1px solid var(--ink);
-		background: var(--paper);
-		font-size: 12.5px;
-		line-height: 24px;
-		text-align: center;
-	}
-	.left {
-		background: repeating-linear-gradient(45deg, transparent 0 4px, var(--line) 4px 6px);
-	}
-</style>

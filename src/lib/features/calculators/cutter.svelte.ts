@@ -23,7 +23,9 @@ export class Cutter {
 	#waiting: ReturnType<typeof setTimeout> | undefined;
 	/** The last problem that could be read: its plan stays in sight while a field is typed. */
 	#last: CuttingProblem | undefined;
-	readonly #read = $derived.by(() => readCutting(this.typed, this.context));
+	readonly #read = $derived.by(() =>
+		this.given ? { problem: this.given } : readCutting(this.typed, this.context)
+	);
 	readonly errors: CuttingErrors = $derived('errors' in this.#read ? this.#read.errors : {});
 	readonly stale = $derived('errors' in this.#read);
 	readonly problem = $derived.by(() =>
@@ -41,7 +43,11 @@ export class Cutter {
 		return this.#proved?.problem !== problem && this.#stopped !== problem;
 	});
 
-	constructor(private readonly context: { readonly currency: Currency; readonly style: NumberStyle }) {}
+	/** @param given what is cut, where nobody types it */
+	constructor(
+		private readonly context: { readonly currency: Currency; readonly style: NumberStyle },
+		private readonly given?: CuttingProblem
+	) {}
 
 	/** Asks the worker for the problem that stands there now. */
 	prove() {

@@ -1,6 +1,8 @@
-import { colourName } from '../../core/document/names.ts';
+import { cutListsOf } from '../../core/bom/cut-lists.ts';
+import { colourName, GONE } from '../../core/document/names.ts';
 import { quantityText } from '../../core/cost/cost.ts';
 import { printSize } from '../../core/sizing/size.ts';
+import { rational } from '../../core/units/rational.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import { loadDesign, headOf, type DesignQuery } from '../services/design-query.ts';
@@ -10,8 +12,23 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 	const found = await loadDesign(repos, wanted);
 	const { design, context, colourway, size, quantity } = found;
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
+	const { catalogue } = context;
+	const wantedCuts = {
+		recipe: design.recipe,
+		colourway: colourway.id,
+		size: size?.id ?? null,
+		quantity: rational(quantity)
+	};
 	return {
 		...headOf(found),
+		currency: context.rates.currency,
+		cuts: cutListsOf(wantedCuts, context.library, catalogue).map(({ material, problem }) => ({
+			tube:
+				material === null
+					? 'tube, not chosen yet'
+					: (catalogue.materials.get(material)?.name ?? GONE.material),
+			problem
+		})),
 		balloons: bill.balloons,
 		spares: bill.spares,
 		toBuy: bill.lines.map((line) => ({

@@ -15,6 +15,7 @@ const HEADS: Readonly<Record<Kind, readonly [string, ...string[]]>> = {
 	form: ['Curls and limbs', '4 11 at 9 white', 'form legs on column'],
 	run: ['Garlands and arches', 'run garland', 'line 12 ft'],
 	weave: ['Woven', 'weave wall', 'wall of 10 links at 9'],
+	frame: ['Frames', 'frame mast'],
 	design: ['The design', '4 16 at 13 grey', '4 11 at 9 white']
 };
 const PATH = 'docs/ENTRY-LINE.md';

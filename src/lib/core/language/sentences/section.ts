@@ -73,7 +73,7 @@ function standingOf(r: Reader, isDesign: boolean, so: Standing = UNSAID): Parsed
 
 /** Where it stands, word by word. @param stand what is said of it already */
 function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
-	if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round')) return besideOf(r);
+	if (isWord(r.now, 'on', 'left', 'right', 'front', 'back', 'round', 'over')) return besideOf(r);
 	if (r.word('gap')) {
 		const value = r.number();
 		const gap = value && lengthOf(value, r.unit() ?? r.long(value));
@@ -92,7 +92,7 @@ function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
 	const height = value && lengthOf(value, r.unit() ?? r.long(value));
 	if (height === undefined)
 		return refuse('not-a-length', 'At which height over the floor? Type it like “at 4 ft”.');
-	if (stand.by === null || stand.how === 'on top')
+	if (stand.by === null || stand.how === 'on top' || stand.how === 'over')
 		return refuse('refused', 'A height is for a section beside another, like “left of column at 4 ft”.');
 	return got({ height });
 }
@@ -118,7 +118,7 @@ function besideOf(r: Reader): Parsed<Partial<Stand>> {
 function atRow(r: Reader, stand: Stand): Parsed<Partial<Stand>> {
 	r.at++;
 	const host = r.context.sections?.find((s) => s.id === stand.by);
-	if (!host || stand.how === 'on top')
+	if (!host || stand.how === 'on top' || stand.how === 'over')
 		return refuse('refused', 'A row is for a section beside another, like “left of column at row 3”.');
 	const row = rowOf(r, host);
 	return row.ok ? got({ layer: row.value.id }) : row;
@@ -153,7 +153,12 @@ function standAnew(r: Reader, own: Section): Parsed<Entry> {
 
 function nameWords(r: Reader): string[] {
 	const words: string[] = [];
-	while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text) && r.now.text !== 'round')
+	while (
+		r.now?.kind === 'word' &&
+		!KEYWORDS.has(r.now.text) &&
+		r.now.text !== 'round' &&
+		r.now.text !== 'over'
+	)
 		words.push(r.all[r.at++]!.text);
 	return words;
 }

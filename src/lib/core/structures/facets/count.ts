@@ -1,3 +1,5 @@
+import type { Id } from '../../document/id.ts';
+import type { Micrometres } from '../../units/length.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { CardClass } from '../../pricing/basis.ts';
@@ -5,6 +7,13 @@ import type { SitePiece } from '../../labour/site.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import type { Rational } from '../../units/rational.ts';
 import type { Need } from '../kit/need.ts';
+
+/** Pieces of one tube, so many of each length, µm, and how long its sticks come. */
+export interface Cuts {
+	readonly material: Id | null;
+	readonly stick: Micrometres;
+	readonly pieces: readonly { readonly um: number; readonly count: number }[];
+}
 
 /** What a kind takes and asks of hands. */
 export interface CountFacet<S> {
@@ -20,6 +29,8 @@ export interface CountFacet<S> {
 	readonly sold: CardClass;
 	/** What it is sold by the foot of, mm: how high it stands, how far it goes, how wide it is; 0 where it is not. */
 	soldBy(structure: S, pumps: readonly PumpProfile[]): number;
+	/** Tube it is cut of; most kinds are of none. */
+	cuts?(structure: S): Cuts;
 	/** How it comes to its place; null for what is part of another, or nothing yet. */
 	site(structure: S): SitePiece | null;
 }

@@ -16,4 +16,6 @@ export interface Strand {
 	readonly d: number;
 	readonly slot: Id | null;
 	readonly material: Id | null;
+	/** Tube and plates: shown as what they are where the Stockroom gives them no colour. */
+	readonly bare?: true | undefined;
 }

@@ -3,6 +3,7 @@ import { byHand as bunch } from '../bunch/by-hand.ts';
 import { byHand as extras } from '../extras/by-hand.ts';
 import type { HandFacet, HandForm } from '../facets/by-hand.ts';
 import { byHand as form } from '../form/by-hand.ts';
+import { byHand as frame } from '../frame/by-hand.ts';
 import type { Kind, Structure, StructureOf } from '../kinds.ts';
 import { byHand as run } from '../run/by-hand.ts';
 import { byHand as weave } from '../weave/by-hand.ts';
@@ -17,7 +18,8 @@ const HANDS: { readonly [K in Kind]: HandFacet<StructureOf[K]> } = {
 	bunch,
 	form,
 	run,
-	weave
+	weave,
+	frame
 };
 
 /** What can be put to a structure of a kind by its fields. */

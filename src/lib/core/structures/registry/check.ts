@@ -3,6 +3,7 @@ import { check as bunch } from '../bunch/check.ts';
 import { check as design } from '../design/check.ts';
 import { check as extras } from '../extras/check.ts';
 import { check as form } from '../form/check.ts';
+import { check as frame } from '../frame/check.ts';
 import { check as run } from '../run/check.ts';
 import { check as stack } from '../stack/check.ts';
 import { check as weave } from '../weave/check.ts';
@@ -19,6 +20,7 @@ const CHECKS: { readonly [K in Kind]: CheckFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

@@ -8,8 +8,9 @@ import { count as applied } from '../applied/count.ts';
 import { count as bunch } from '../bunch/count.ts';
 import { count as design } from '../design/count.ts';
 import { count as extras } from '../extras/count.ts';
-import type { CountFacet } from '../facets/count.ts';
+import type { CountFacet, Cuts } from '../facets/count.ts';
 import { count as form } from '../form/count.ts';
+import { count as frame } from '../frame/count.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
 import type { Need } from '../kit/need.ts';
 import { count as run } from '../run/count.ts';
@@ -24,6 +25,7 @@ const COUNTS: { readonly [K in Kind]: CountFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 
@@ -35,6 +37,9 @@ export const piecesOf = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].p
 
 /** Things of one that the picture places one by one, at least one. */
 export const placedIn = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].placed(s);
+
+/** Tube one is cut of; undefined where it is of none. */
+export const cutsOf = <K extends Kind>(s: Of<K>): Cuts | undefined => COUNTS[s.kind].cuts?.(s);
 
 const workOutNeeds = <K extends Kind>(s: Of<K>, colourway: Colourway | undefined): Need[] =>
 	COUNTS[s.kind].needs(s, colourway);

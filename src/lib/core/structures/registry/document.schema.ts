@@ -4,12 +4,13 @@ import { bunch } from '../bunch/document.schema.ts';
 import { design } from '../design/document.schema.ts';
 import { extras } from '../extras/document.schema.ts';
 import { form } from '../form/document.schema.ts';
+import { frame } from '../frame/document.schema.ts';
 import type { Kind, StructureOf } from '../kinds.ts';
 import { run } from '../run/document.schema.ts';
 import { stack } from '../stack/document.schema.ts';
 import { weave } from '../weave/document.schema.ts';
 
-const SCHEMAS = { stack, applied, extras, bunch, form, run, weave, design } satisfies {
+const SCHEMAS = { stack, applied, extras, bunch, form, run, weave, frame, design } satisfies {
 	readonly [K in Kind]: z.ZodType<StructureOf[K], unknown>;
 };
 
@@ -22,5 +23,6 @@ export const structure = z.discriminatedUnion('kind', [
 	SCHEMAS.form,
 	SCHEMAS.run,
 	SCHEMAS.weave,
+	SCHEMAS.frame,
 	SCHEMAS.design
 ]);

@@ -7,6 +7,7 @@ import { language as design } from '../design/language.ts';
 import { language as extras } from '../extras/language.ts';
 import type { EditKit, EntryPlace, Home, LanguageFacet, SectionDraft, Take } from '../facets/language.ts';
 import { language as form } from '../form/language.ts';
+import { language as frame } from '../frame/language.ts';
 import type { Kind, Structure, StructureOf } from '../kinds.ts';
 import { language as run } from '../run/language.ts';
 import { language as stack } from '../stack/language.ts';
@@ -19,6 +20,7 @@ const LANGUAGES: { readonly [K in Kind]: LanguageFacet<StructureOf[K], SaidOf[K]
 	form,
 	run,
 	weave,
+	frame,
 	design,
 	applied,
 	extras,

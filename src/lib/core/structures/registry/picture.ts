@@ -3,6 +3,7 @@ import { picture as bunch } from '../bunch/place.ts';
 import { picture as design } from '../design/place.ts';
 import { picture as extras } from '../extras/place.ts';
 import { picture as form } from '../form/place.ts';
+import { picture as frame } from '../frame/place.ts';
 import { picture as run } from '../run/place.ts';
 import { picture as stack } from '../stack/place.ts';
 import { picture as weave } from '../weave/place.ts';
@@ -18,6 +19,7 @@ const PICTURES: { readonly [K in Kind]: PictureFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

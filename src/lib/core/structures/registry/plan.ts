@@ -3,6 +3,7 @@ import { plan as bunch } from '../bunch/plan.ts';
 import { plan as design } from '../design/plan.ts';
 import { plan as extras } from '../extras/plan.ts';
 import { plan as form } from '../form/plan.ts';
+import { plan as frame } from '../frame/plan.ts';
 import { plan as run } from '../run/plan.ts';
 import { plan as stack } from '../stack/plan.ts';
 import { plan as weave } from '../weave/plan.ts';
@@ -19,6 +20,7 @@ const PLANS: { readonly [K in Kind]: PlanFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

@@ -3,6 +3,7 @@ import { print as bunch } from '../bunch/print.ts';
 import { print as design } from '../design/print.ts';
 import { print as extras } from '../extras/print.ts';
 import { print as form } from '../form/print.ts';
+import { print as frame } from '../frame/print.ts';
 import { print as run } from '../run/print.ts';
 import { print as stack } from '../stack/print.ts';
 import { print as weave } from '../weave/print.ts';
@@ -18,6 +19,7 @@ const PRINTS: { readonly [K in Kind]: PrintFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

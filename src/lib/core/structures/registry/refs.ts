@@ -9,6 +9,7 @@ import type { DesignUse } from '../design/document.ts';
 import { refs as extras } from '../extras/refs.ts';
 import type { HostPart, Hosts, Movable, Part, RefsFacet } from '../facets/refs.ts';
 import { refs as form } from '../form/refs.ts';
+import { refs as frame } from '../frame/refs.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
 import { refs as run } from '../run/refs.ts';
 import { refs as stack } from '../stack/refs.ts';
@@ -22,6 +23,7 @@ const REFS: { readonly [K in Kind]: RefsFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

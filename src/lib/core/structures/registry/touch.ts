@@ -7,6 +7,7 @@ import { touch as applied } from '../applied/touch.ts';
 import type { Movable } from '../facets/refs.ts';
 import type { DraggedBy, Grip, TouchFacet } from '../facets/touch.ts';
 import { touch as form } from '../form/touch.ts';
+import { touch as frame } from '../frame/touch.ts';
 import type { Kind, Structure, StructureOf } from '../kinds.ts';
 import { SIZED_ELSEWHERE, UNTOUCHED } from '../kit/touch.ts';
 import type { PlacedStack } from '../stack/placed.ts';
@@ -21,6 +22,7 @@ const TOUCHED: { readonly [K in Kind]: TouchFacet<StructureOf[K]> } = {
 	applied,
 	bunch: UNTOUCHED,
 	weave,
+	frame,
 	extras: SIZED_ELSEWHERE,
 	design: SIZED_ELSEWHERE
 };

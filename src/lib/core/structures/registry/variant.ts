@@ -3,6 +3,7 @@ import { variant as bunch } from '../bunch/variant.ts';
 import { variant as design } from '../design/variant.ts';
 import { variant as extras } from '../extras/variant.ts';
 import { variant as form } from '../form/variant.ts';
+import { variant as frame } from '../frame/variant.ts';
 import { variant as run } from '../run/variant.ts';
 import { variant as stack } from '../stack/variant.ts';
 import { variant as weave } from '../weave/variant.ts';
@@ -22,6 +23,7 @@ const VARIANTS: { readonly [K in Kind]: VariantFacet<StructureOf[K]> } = {
 	form,
 	run,
 	weave,
+	frame,
 	design
 };
 

@@ -1,3 +1,4 @@
+import type { Section } from '../../recipe/recipe.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, MICROMETRES, type Micrometres } from '../../units/length.ts';
 import type { Rational } from '../../units/rational.ts';
@@ -47,6 +48,10 @@ export function parsePath(text: string, context: EntryContext): Parsed<RunPath> 
 	return leftOver(reader) ?? (run.set === 'path' ? got(run.path) : refuse('not-a-length', TOO_LONG));
 }
 
+/** What has a way another can go: a run with one of its own, a frame that is not one bent stick. */
+const lends = (s: Section['structure']): boolean =>
+	s.kind === 'run' ? s.path.kind !== 'lent' : s.kind === 'frame' && s.shape.of !== 'bent';
+
 function shape(r: Reader, verb: string): Parsed<RunPath> {
 	switch (verb) {
 		case 'line': {
@@ -58,7 +63,7 @@ function shape(r: Reader, verb: string): Parsed<RunPath> {
 		case 'along': {
 			const words = r.words();
 			const runs = (r.context.sections ?? []).filter(
-				(s) => s.structure.kind === 'run' && s.id !== r.context.section && s.structure.path.kind !== 'lent'
+				({ id, structure }) => id !== r.context.section && lends(structure)
 			);
 			const by =
 				runs.find((s) => s.name.toLowerCase() === words.join(' ')) ??

@@ -5,6 +5,8 @@ import BunchPanel from './bunch/Panel.svelte';
 import { aside as ofDesign } from './design/aside.ts';
 import FormList from './form/List.svelte';
 import { advice as ofRun } from './run/advice.ts';
+import FrameList from './frame/List.svelte';
+import FramePanel from './frame/Panel.svelte';
 import RunList from './run/List.svelte';
 import RunPanel from './run/Panel.svelte';
 import type { Screen } from './screen.ts';
@@ -41,6 +43,12 @@ export const SCREENS: { readonly [K in Kind]: Screen<StructureOf[K]> } = {
 		starts: ['weave', 'wall, panel, basket or ring: woven'],
 		List: WeaveList,
 		Panel: WeavePanel,
+		aside: nothing
+	},
+	frame: {
+		starts: ['frame', 'frame: post, door, hoop, mast, bent stick'],
+		List: FrameList,
+		Panel: FramePanel,
 		aside: nothing
 	},
 	form: {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import CutList from '$lib/features/lists/CutList.svelte';
 	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
@@ -76,6 +77,12 @@
 				</tbody>
 			</table>
 		</section>
+		{#each data.cuts as { tube, problem } (tube)}
+			<section class="list" aria-label="To cut of {tube}">
+				<h2>To cut of {tube}</h2>
+				<CutList {problem} currency={data.currency} />
+			</section>
+		{/each}
 		<section class="list second">
 			<h2>To inflate</h2>
 			<table>

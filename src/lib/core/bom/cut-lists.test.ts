@@ -1,0 +1,57 @@
+import { describe, expect, test } from 'vitest';
+import { catalogueOf, colours, designOf, materials } from '../../../../tests/kit/studio.ts';
+import { firstFitDecreasing } from '../cutting/first-fit-decreasing.ts';
+import { PLAIN_MATERIAL } from '../materials/material.ts';
+import { feet, inches } from '../units/length.ts';
+import { rational } from '../units/rational.ts';
+import { cutListsOf } from './cut-lists.ts';
+
+const tube = {
+	...PLAIN_MATERIAL,
+	id: 'tube',
+	kind: 'pipe' as const,
+	name: 'white tube',
+	unit: 'ft' as const,
+	packs: [{ id: 'p', supplier: 'Quayside Supply', count: 10, priceMinor: 520 }]
+};
+const all = [...materials, tube];
+const lists = (quantity: number, ...lines: string[]) => {
+	const recipe = designOf(all, 'mast', lines);
+	return cutListsOf({ recipe, colourway: null, quantity: rational(quantity) }, () => undefined, catalogueOf(all, colours)); // prettier-ignore
+};
+
+describe('what is cut over everything that is built', () => {
+	test('two masts of one design at three each are six, longest first, at the price of a stick', () => {
+		const [list, ...more] = lists(3, 'frame mast x2', 'post 5 ft of white tube');
+		expect(more).toEqual([]);
+		expect(list!.material).toBe('tube');
+		expect(list!.problem.pieces).toEqual([{ length: inches(60), quantity: 6 }]);
+		expect(list!.problem.stock).toEqual([{ length: feet(10), priceMinor: 520 }]);
+		// 60 in twice and the saw between them is more than 10 ft: six sticks by rule, and no fewer.
+		const plan = firstFitDecreasing(list!.problem);
+		expect(plan.status === 'cut' && plan.count).toBe(6);
+	});
+	test('common practice: three of 36 and two of 18 in come from two sticks of 10 ft', () => {
+		const [list] = lists(
+			1,
+			'frame a x3',
+			'post 3 ft of white tube',
+			'frame b x2',
+			'post 18 in of white tube'
+		);
+		expect(list!.problem.pieces).toEqual([
+			{ length: inches(36), quantity: 3 },
+			{ length: inches(18), quantity: 2 }
+		]);
+		const plan = firstFitDecreasing(list!.problem);
+		expect(plan.status === 'cut' && plan.count).toBe(2);
+	});
+	test('tubes that are not one are cut apart; of one that is not chosen no stick has a price', () => {
+		const own = lists(1, 'frame a', 'post 3 ft of white tube', 'frame b', 'post 3 ft', 'frame c', 'post 3 ft sticks of 8 ft');
+		expect(own.map((l) => [l.material, l.problem.stock[0]!.length, l.problem.stock[0]!.priceMinor])).toEqual([
+			['tube', feet(10), 520],
+			[null, feet(10), null],
+			[null, feet(8), null]
+		]);
+	}); // prettier-ignore
+});

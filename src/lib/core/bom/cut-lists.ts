@@ -1,0 +1,50 @@
+import type { CutPiece, CuttingProblem } from '../cutting/cutting.ts';
+import type { Id } from '../document/id.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { Library } from '../recipe/library.ts';
+import { cutsOf } from '../structures/registry/count.ts';
+import { MICROMETRES, um } from '../units/length.ts';
+import { countDesigns, copies, type Wanted } from './explode.ts';
+
+/** What is cut of one tube, over everything that is built together. */
+export interface CutList {
+	readonly material: Id | null;
+	readonly problem: CuttingProblem;
+}
+
+/** What a blade takes where nobody says: a pipe cutter takes nothing, a fine saw a sixteenth of an inch. House rule, µm. */
+const KERF = um(1588);
+
+/**
+ * Pieces of every frame of a design and the designs inside it, tube by tube, with the sticks they come out of: as they are
+ * said, at the price of a pack of that length where the Stockroom has one.
+ */
+export function cutListsOf(wanted: Wanted, library: Library, { materials }: Catalogue): CutList[] {
+	const lists = new Map<string, { material: Id | null; stick: number; pieces: Map<number, number> }>();
+	for (const node of countDesigns(wanted, library))
+		for (const section of node.recipe.sections) {
+			const cuts = cutsOf(section.structure);
+			if (!cuts) continue;
+			const { material, stick, pieces } = cuts;
+			const all = Math.ceil(copies(node, section).all.valueOf() - 1e-9);
+			const key = `${material}/${stick}`;
+			const own = lists.get(key) ?? { material, stick, pieces: new Map<number, number>() };
+			lists.set(key, own);
+			for (const { um: long, count } of pieces)
+				own.pieces.set(long, (own.pieces.get(long) ?? 0) + count * all);
+		}
+	return [...lists.values()].map(({ material, stick, pieces }) => {
+		const tube = material === null ? undefined : materials.get(material);
+		const pack = tube?.packs[0];
+		const perStick = tube?.unit === 'ft' && pack?.count === stick / MICROMETRES.ft ? pack.priceMinor : null;
+		const cut = [...pieces].map(([length, quantity]): CutPiece => ({ length: um(length), quantity }));
+		return {
+			material,
+			problem: {
+				stock: [{ length: um(stick), priceMinor: perStick }],
+				kerf: KERF,
+				pieces: cut.sort((a, b) => b.length - a.length)
+			}
+		};
+	});
+}

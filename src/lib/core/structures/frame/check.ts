@@ -1,0 +1,77 @@
+import { convexHull, insideBy } from '../../geometry/hull.ts';
+import type { CheckFacet } from '../facets/check.ts';
+import type { Finding } from '../../checks/finding.ts';
+import { printLong } from '../kit/print-words.ts';
+import type { Frame } from './document.ts';
+import { platesOf, sizeOfFrame } from './count.ts';
+import { footprintOf, frameworkOf } from './joints.ts';
+
+/** Less than this from the middle of its base to the edge, over its height, a bare frame falls at a push. House rule. */
+const NARROW = 0.12;
+
+export const check: CheckFacet<Frame> = {
+	held: (frame) => platesOf(frame) > 0 || hasFeet(frame),
+	check: (frame) => [...unheld(frame), ...tooMany(frame), ...coupled(frame)]
+};
+
+const hasFeet = ({ shape }: Frame): boolean =>
+	shape.of === 'bent' || ((shape.of === 'door' || shape.of === 'back') && shape.feet > 0);
+
+/** How far it is from under its middle to the nearest edge of what it stands on, mm; 0 where it stands on a line. */
+export function steadyBy(frame: Frame): number {
+	const middles = frameworkOf(frame).members.flatMap(({ path, length }) =>
+		path.slice(1).map((to, i) => {
+			const from = path[i]!;
+			const own = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+			return { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2, weight: length > 0 ? own : 0 };
+		})
+	);
+	const weight = middles.reduce((a, m) => a + m.weight, 0);
+	const x = middles.reduce((a, m) => a + m.x * m.weight, 0) / weight;
+	const y = middles.reduce((a, m) => a + m.y * m.weight, 0) / weight;
+	return Math.max(0, insideBy(convexHull(footprintOf(frame)), [x, y]));
+}
+
+function unheld(frame: Frame): Finding[] {
+	const { height } = sizeOfFrame(frame);
+	const steady = steadyBy(frame);
+	if (height < 600 || steady >= NARROW * height) return [];
+	return [
+		{
+			code: 'light-base',
+			level: 'watch',
+			say:
+				steady < 1
+					? 'It stands on a line: nothing keeps it from falling to the front. Give it feet, or a plate.'
+					: `It stands ${Math.round(steady / 25.4)} in from its middle to the edge, and is ${Math.round(height / 25.4)} in high. Give it a wider base, longer feet, or weight on them.`,
+			why: 'A tall frame on a narrow foot tips when somebody leans on it, before a balloon is on it. The venue and local rules go first.'
+		}
+	];
+}
+
+function tooMany(frame: Frame): Finding[] {
+	const crowded = frameworkOf(frame).joints.some((j) => j.kind === 'five or more');
+	return crowded
+		? [
+				{
+					code: 'frame-joint',
+					level: 'watch',
+					say: 'Five tubes meet in one joint, and no usual fitting takes five. Move a bar, or leave the feet away.',
+					why: 'The bill counts no fitting there.'
+				}
+			]
+		: [];
+}
+
+function coupled(frame: Frame): Finding[] {
+	const long = frameworkOf(frame).members.filter((m) => m.pieces > 1);
+	if (long.length === 0) return [];
+	return [
+		{
+			code: 'frame-joint',
+			level: 'watch',
+			say: `${long.length === 1 ? 'A piece' : `${long.length} pieces`} longer than a stick of ${printLong(frame.tube.stick)}: coupled of ${Math.max(...long.map((m) => m.pieces))}.`,
+			why: 'A coupling bends before the tube does: stay under it with what is heavy.'
+		}
+	];
+}

@@ -1,0 +1,139 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { design, rates, studio } from '../../../../../tests/kit/studio.ts';
+import { sayRecipe } from '../../compare/say-recipe.ts';
+import { drawAssembly } from '../../scene/draw-list.ts';
+import { tally } from '../../tally/tally.ts';
+import { feet, inches, um } from '../../units/length.ts';
+import { check, steadyBy } from './check.ts';
+import { cutsOf, fittingsOf, sizeOfFrame } from './count.ts';
+import type { Frame, FrameShape } from './document.ts';
+import { emptyFrame } from './empty.ts';
+import { frameworkOf, jointOf } from './joints.ts';
+import { bendMarks } from './marks.ts';
+import { picture } from './place.ts';
+import { stretched, variant } from './variant.ts';
+
+const framed = (shape: FrameShape, more: Partial<Frame> = {}): Frame => ({ ...emptyFrame(), shape, ...more });
+const said = (...lines: string[]): Frame =>
+	design('frame', 'frame mast', ...lines).sections[0]!.structure as Frame;
+const inch = (frame: Frame) => cutsOf(frame).map(({ um: long, count }) => [count, long / 25_400]);
+const counted = (frame: Frame) => Object.fromEntries(fittingsOf(frame));
+
+describe('what a frame is cut and joined of', () => {
+	test('common practice: a 10 ft stick bent at 13, 13, 13 and 9 in leaves 72 in upright, on one stick without a joint', () => {
+		const frame = said('bent 10 ft at 13 in, 13 in, 13 in, 9 in');
+		const marks = bendMarks(frame);
+		expect(marks.map((m) => [Math.round(m.at / 2.54) / 10, m.goes])).toEqual([
+			[13, 'to the left'],
+			[26, 'to the left'],
+			[39, 'to the left'],
+			[48, 'up']
+		]);
+		expect(marks.at(-1)!.left / 25.4).toBe(72);
+		expect(sizeOfFrame(frame).height / 25.4).toBeCloseTo(72, 9);
+		expect([inch(frame), counted(frame)]).toEqual([[[1, 120]], {}]);
+	});
+	test('by hand: a door 8 by 7 ft of inch tube with 3 ft feet; each fitting takes ¾ in of an end', () => {
+		const frame = said('door 8 ft by 7 ft feet 3 ft');
+		expect(inch(frame)).toEqual([
+			[1, 96 - 1.5],
+			[2, 84 - 1.5],
+			[4, 18 - 0.75]
+		]);
+		expect(counted(frame)).toEqual({ 'tube cap': 4, tee: 2, elbow: 2 });
+	});
+	test('by hand: a mast on a plate with its tree in a cross; a hoop’s ends in a tee; an arch longer than a stick is coupled', () => {
+		expect(counted(said('cross 7 ft tree 4 ft at 5 ft'))).toEqual({ flange: 1, 'cross fitting': 1, 'tube cap': 3 });
+		expect(counted(said('cross 7 ft tree 4 ft at 7 ft'))).toMatchObject({ tee: 1, 'tube cap': 2 });
+		expect(counted(said('hoop 3 ft foot 2 ft'))).toEqual({ flange: 1, tee: 1 });
+		const arc = said('arc 8 ft by 7 ft');
+		expect(counted(arc)).toEqual({ flange: 2, coupling: 1 });
+		expect(cutsOf(arc)[0]!.count).toBe(2);
+	}); // prettier-ignore
+	test('joints by how tubes meet', () => {
+		const [x, left, y, z] = [[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, 0, 1]] as const;
+		expect(jointOf([x, left], false)).toBe('coupling');
+		expect(jointOf([x, y], false)).toBe('elbow');
+		expect(jointOf([x, y, z], false)).toBe('corner fitting');
+		expect(jointOf([x, left, z], false)).toBe('tee');
+		expect(jointOf([x, left, y, z], false)).toBe('four-way fitting');
+		expect(jointOf([x, left, y, z, [0, -1, 0]], false)).toBe('five or more');
+		expect([jointOf([z], true), jointOf([z], false), jointOf([x], true)]).toEqual(['flange', 'tube cap', 'tube cap']);
+	}); // prettier-ignore
+	const long = fc.integer({ min: 12, max: 240 }).map((n) => inches(n));
+	const shapes: fc.Arbitrary<FrameShape> = fc.oneof(
+		fc.record({ of: fc.constant('post' as const), height: long }),
+		fc.record({ of: fc.constant('door' as const), width: long, height: long, feet: fc.oneof(fc.constant(0 as const), long) }),
+		fc.record({ of: fc.constant('back' as const), width: long, height: long, feet: long, bars: fc.nat(4) }),
+		fc.record({ of: fc.constant('hoop' as const), across: long, foot: fc.oneof(fc.constant(0 as const), long) }),
+		fc.record({ of: fc.constant('arc' as const), span: long, rise: long })
+	); // prettier-ignore
+	test('what is cut and what fittings take is all there is, no piece is longer than a stick, and it stands on the floor (property)', () => {
+		fc.assert(
+			fc.property(shapes, fc.integer({ min: 4, max: 12 }), (shape, stick) => {
+				const frame = framed(shape, { tube: { ...emptyFrame().tube, stick: feet(stick) } });
+				const { members, joints } = frameworkOf(frame);
+				for (const m of members) expect(m.length - m.cut).toBeLessThanOrEqual(1.5 * 25.4 + 1e-6);
+				for (const { um: cut } of cutsOf(frame)) expect(cut).toBeLessThanOrEqual(feet(stick) + 1);
+				const couplings = members.reduce((a, m) => a + m.pieces - 1, 0);
+				expect(joints.filter((j) => j.kind === 'coupling').length).toBeGreaterThanOrEqual(couplings);
+				const low = Math.min(...members.flatMap((m) => m.path.map((p) => p.z)));
+				expect(low).toBeGreaterThanOrEqual(-1e-6);
+				expect(stretched(stretched(shape, 2), 0.5)).toEqual(shape);
+			})
+		);
+	});
+});
+
+describe('whether it stands', () => {
+	test('a door without feet or plates stands on a line and is told so; with 3 ft feet it does not', () => {
+		const bare = framed({ of: 'door', width: feet(8), height: feet(7), feet: 0 }, { base: null });
+		expect(steadyBy(bare)).toBe(0);
+		expect(check.check(bare, undefined as never).map((f) => f.code)).toEqual(['light-base']);
+		expect(check.held(bare)).toBe(false);
+		const footed = said('door 8 ft by 7 ft feet 3 ft');
+		expect(check.check(footed, undefined as never)).toEqual([]);
+		expect(check.held(footed)).toBe(true);
+		expect(steadyBy(footed) / 25.4).toBeCloseTo(18, 6);
+	});
+	test('by hand: a post of 6 ft on a 12 in plate is 6 in from its edge: too little for its 72', () =>
+		expect(check.check(framed({ of: 'post', height: feet(6) }), undefined as never)[0]!.say).toContain(
+			'6 in'
+		));
+	test('four bars and feet in one joint, five tubes: no fitting takes five', () => {
+		// A back frame whose lowest bar, upright and two feet meet: four. A second bar there would be the fifth.
+		expect(counted(said('back 6 ft by 7 ft feet 3 ft bars 2'))).toMatchObject({ 'four-way fitting': 2, tee: 4, elbow: 2 }); // prettier-ignore
+	});
+});
+
+describe('a frame in a design', () => {
+	const context = { catalogue: studio, rates, library: () => undefined };
+	const recipe = design('gate', 'frame gate', 'door 8 ft by 7 ft feet 3 ft', 'run rope', 'along gate', '4 11 at 9 white');
+	test('a run goes its way, over the door and down again', () => {
+		const { assembly } = tally(recipe, null, 1, context);
+		const top = Math.max(...assembly.applied.flatMap((a) => a.balls.map((b) => b.ball.z)));
+		expect(top).toBeGreaterThan(2000);
+		expect(drawAssembly(assembly, { catalogue: studio, view: 'front' }).height).toBeGreaterThan(2100);
+	});
+	test('a column is threaded over its post: both stand on one spot', () => {
+		const column = design('on post', 'frame foot', 'post 6 ft on plate 24 in', 'section column over foot', '4 11 at 9 white x6');
+		const { assembly } = tally(column, null, 1, context);
+		const spots = assembly.pieces.flatMap((p) => p.spots.map((s) => [s.x, s.y, s.z]));
+		expect(column.sections.map((s) => [s.name, s.stand.how])).toEqual([['foot', 'on top'], ['column', 'over']]);
+		expect(spots).toEqual([[0, 0, 0]]);
+		expect(sayRecipe(column, (id) => id).join('\n')).toContain('over foot');
+	});
+	test('made once for twenty uses, cutting and glueing take a twentieth each time', () => {
+		const minutes = (line: string) =>
+			tally(design('f', 'frame mast', line), null, 1, context).cost.labourTotal.minor;
+		const [once, often] = [minutes('post 5 ft glued'), minutes('post 5 ft glued used 20 times')];
+		expect(often).toBeLessThan(once);
+	});
+	test('it is drawn from all sides, its plate at its foot', () => {
+		const strands = picture.place(said('post 5 ft on plate 12 in'), { colourway: undefined } as never).loose[0]!.strands;
+		const zs = strands.flatMap((s) => s.path.map((p) => p.z));
+		expect([Math.min(...zs), Math.max(...zs)]).toEqual([0, feet(5) / 1000]);
+		expect(variant.way(framed({ of: 'bent', stick: feet(10), bends: [um(330_200)] }))).toBeNull();
+	});
+}); // prettier-ignore

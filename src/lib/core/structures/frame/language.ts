@@ -1,0 +1,44 @@
+import type { Mutable } from '../../document/mutable.ts';
+import { inHand, type LanguageFacet } from '../facets/language.ts';
+import type { Frame } from './document.ts';
+import { emptyFrame } from './empty.ts';
+import { frameLine } from './read.ts';
+import type { FrameSaid, SaidFrame } from './said.ts';
+
+function set(frame: Mutable<Frame>, said: SaidFrame) {
+	switch (said.set) {
+		case 'shape':
+			frame.shape = said.shape as Mutable<Frame['shape']>;
+			break;
+		case 'tube':
+			Object.assign(frame.tube, said.tube);
+			break;
+		case 'base':
+			frame.base = said.base && { ...said.base };
+			break;
+		case 'joined':
+			frame.joined = said.joined;
+			break;
+		case 'uses':
+			frame.uses = said.uses;
+	}
+}
+
+export const language: LanguageFacet<Frame, FrameSaid> = {
+	starts: { word: 'frame', empty: emptyFrame },
+	examples: [
+		'post 5 ft on plate 12 in',
+		'door 8 ft by 7 ft feet 3 ft',
+		'back 6 ft by 7 ft feet 3 ft bars 2',
+		'cross 7 ft tree 4 ft at 5 ft',
+		'bent 10 ft at 13 in, 13 in, 13 in, 9 in'
+	],
+	phrases: ['mast 6 ft high', 'goal 8 ft by 7 ft', 'hoop 5 ft across foot 3 ft', 'glued', 'used 20 times'],
+	shown: true,
+	read: frameLine,
+	readAnywhere: () => undefined,
+	home: (sections, _said, place) => inHand(sections, place, 'frame'),
+	take: {
+		frame: ({ structure }, { said }) => said.forEach((one) => set(structure, one))
+	}
+};

@@ -1,0 +1,63 @@
+import { formatInches, um } from '../../units/length.ts';
+import type { MadeStep, StepLine } from '../../plan/made-step.ts';
+import type { PlanFacet } from '../facets/plan.ts';
+import type { StepKit } from '../kit/step-kit.ts';
+import type { Frame } from './document.ts';
+import { cutsOf, fittingsOf, platesOf } from './count.ts';
+import { bendMarks } from './marks.ts';
+
+export const plan: PlanFacet<Frame> = { last: false, steps: frameSteps };
+
+const GEAR = 'goggles, gloves';
+const inch = (long: number): string => `${formatInches(um(Math.round(long / 3175) * 3175))} in`;
+const plural = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
+
+/** Cut or bent, joined, set on what it stands on: before any balloon. */
+function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
+	const nameOf = (id: string | null, open: string) =>
+		(id === null ? undefined : kit.context.catalogue.materials.get(id)?.name) ?? open;
+	const tube = nameOf(frame.tube.material, 'tube, not chosen yet');
+	const lines = (): StepLine[] =>
+		cutsOf(frame).map(({ um: long, count }) => ({
+			count: count * kit.all,
+			text: `${inch(long)} of ${tube}`,
+			colours: []
+		}));
+	const once = frame.uses > 1 ? ` Made once for ${frame.uses} uses.` : '';
+	const made: MadeStep[] = [];
+	if (frame.shape.of === 'bent')
+		made.push(
+			kit.made('frame bent', `Mark ${tube} from one end and bend it: ${bendMarks(frame).map((m) => `${inch(m.at)} ${m.goes}`).join(', ')}.${once}`, {
+				tool: `tape, pencil, bender, ${GEAR}`,
+				check: `each bend square; ${inch(bendMarks(frame).at(-1)!.left)} stands up plumb`,
+				work: kit.share('bend tube')
+			})
+		); // prettier-ignore
+	else
+		made.push(
+			kit.made('frame cut', `Cut the tube of ${kit.name}.${once}`, {
+				lines: lines(),
+				tool: `saw or cutter, file, ${GEAR}`,
+				check: 'square ends, no burrs',
+				work: [...kit.share('cut tube'), ...kit.share('bend tube')]
+			})
+		);
+	const fittings = [...fittingsOf(frame)];
+	const how = { dry: 'pushed home, not glued', glued: 'glued and held until it sets', screwed: 'screwed' }[frame.joined]; // prettier-ignore
+	if (fittings.length > 0)
+		made.push(
+			kit.made('frame joined', `Join ${kit.name}, ${how}: ${fittings.map(([kind, n]) => plural(n * kit.all, kind)).join(', ')}.`, {
+				tool: frame.joined === 'screwed' ? `driver, level, ${GEAR}` : frame.joined === 'glued' ? `glue for that tube, level, ${GEAR}, fresh air` : 'level',
+				check: 'square, plumb, flush; every tube pushed home',
+				work: kit.share('join tube')
+			})
+		); // prettier-ignore
+	if (frame.base && platesOf(frame) > 0)
+		made.push(
+			kit.made('frame base', `Set ${kit.name} on ${plural(platesOf(frame) * kit.all, 'base')}: ${nameOf(frame.base.material, 'a plate, not chosen yet')}.`, {
+				place: 'site',
+				check: 'it does not rock; weight on the base before anything is on the frame'
+			})
+		); // prettier-ignore
+	return made;
+}

@@ -1,0 +1,19 @@
+import { maybe } from '../../document/refs.ts';
+import type { RefsFacet } from '../facets/refs.ts';
+import { CARRIES_NOTHING, NO_DESIGN } from '../kit/refs.ts';
+import type { Frame } from './document.ts';
+
+export const refs: RefsFacet<Frame> = {
+	part: 'A part',
+	accompanies: false,
+	...CARRIES_NOTHING,
+	...NO_DESIGN,
+	mapRefs: (s, map) => ({
+		...s,
+		tube: { ...s.tube, material: maybe(s.tube.material, map.material) },
+		base: s.base && { ...s.base, material: maybe(s.base.material, map.material) }
+	}),
+	alone: (s) => [s],
+	parts: () => [],
+	lists: () => []
+};

@@ -1,0 +1,97 @@
+import { um, type Micrometres } from '../../units/length.ts';
+import type { VariantFacet, Way } from '../facets/variant.ts';
+import { NO_STROKES, NOT_LEADING, ON_NO_HOST } from '../kit/variant.ts';
+import type { Frame, FrameShape } from './document.ts';
+
+export const variant: VariantFacet<Frame> = {
+	...ON_NO_HOST,
+	...NOT_LEADING,
+	...NO_STROKES,
+	scaled(s, { name, note }) {
+		note(`${name} stays as large as it is: say its measures anew.`);
+		return s;
+	},
+	lengthened: (s, { factor }) => ({ ...s, shape: stretched(s.shape, factor) }),
+	without: (s) => s,
+	swappables: () => [],
+	exchange: (s) => s,
+	way: ({ shape }) => wayAlong(shape),
+	goesAlong: () => null,
+	along: (s) => s
+};
+
+/** Every measure of it so many times as long, whole micrometres; none is none still. */
+export function stretched(shape: FrameShape, factor: number): FrameShape {
+	const long = <M extends Micrometres | 0>(v: M): M => (v === 0 ? v : (um(Math.max(1, Math.round(v * factor))) as M));
+	switch (shape.of) {
+		case 'post':
+			return { ...shape, height: long(shape.height) };
+		case 'door':
+		case 'back':
+			return { ...shape, width: long(shape.width), height: long(shape.height), feet: long(shape.feet) };
+		case 'cross':
+			return { ...shape, height: long(shape.height), arm: long(shape.arm), at: long(shape.at) };
+		case 'hoop':
+			return { ...shape, across: long(shape.across), foot: long(shape.foot) };
+		case 'arc':
+			return { ...shape, span: long(shape.span), rise: long(shape.rise) };
+		case 'bent':
+			return { ...shape, stick: long(shape.stick), bends: shape.bends.map(long) };
+	}
+} // prettier-ignore
+
+const leg = (way: 'up' | 'right' | 'down', length: Micrometres) => ({ way, length, pitch: null });
+/** Points of a ring that a run follows. */
+const ROUND = 24;
+
+/** The way a run takes along a frame: over a door, round a hoop, up a mast with its tree. */
+function wayAlong(shape: FrameShape): Way | null {
+	switch (shape.of) {
+		case 'post':
+			return { path: { kind: 'corners', legs: [leg('up', shape.height)] }, height: 0, branches: [] };
+		case 'door':
+		case 'back':
+			return {
+				path: {
+					kind: 'corners',
+					legs: [leg('up', shape.height), leg('right', shape.width), leg('down', shape.height)]
+				},
+				height: 0,
+				branches: []
+			};
+		case 'cross':
+			return {
+				path: { kind: 'corners', legs: [leg('up', shape.height)] },
+				height: 0,
+				branches:
+					shape.at >= shape.height
+						? []
+						: [
+								{
+									id: 'tree',
+									kind: 'cross',
+									at: shape.at,
+									way: 'right',
+									length: um(Math.round(shape.arm / 2)),
+									pitch: null
+								}
+							]
+			};
+		case 'arc':
+			return {
+				path: { kind: 'arch', span: shape.span, rise: shape.rise, curve: 'ellipse' },
+				height: 0,
+				branches: []
+			};
+		case 'hoop': {
+			const r = shape.across / 2;
+			const points = Array.from({ length: ROUND + 1 }, (_, i) => {
+				const angle = -Math.PI / 2 + (2 * Math.PI * i) / ROUND;
+				return [Math.round(r * Math.cos(angle)), Math.round(r + r * Math.sin(angle))] as const;
+			});
+			return { path: { kind: 'curve', points }, height: shape.foot, branches: [] };
+		}
+		case 'bent':
+			return null;
+	}
+}

@@ -1,0 +1,79 @@
+<script lang="ts">
+	import type { Section } from '../../../../core/recipe/recipe.ts';
+	import { cutsOf, fittingsOf, sizeOfFrame } from '../../../../core/structures/frame/count.ts';
+	import type { Frame } from '../../../../core/structures/frame/document.ts';
+	import { bendMarks } from '../../../../core/structures/frame/marks.ts';
+	import { formatInches, um } from '../../../../core/units/length.ts';
+	import Popover from '../../../../ui/popover/Popover.svelte';
+	import type { Bench } from '../../bench.svelte.ts';
+	import { feetWords } from '../../kit/feet-words.ts';
+
+	interface Props {
+		bench: Bench;
+		section: Section & { readonly structure: Frame };
+	}
+	let { bench, section }: Props = $props();
+	const frame = $derived(section.structure);
+	const size = $derived(sizeOfFrame(frame));
+	const cuts = $derived(cutsOf(frame));
+	const marks = $derived(bendMarks(frame));
+	const fittings = $derived([...fittingsOf(frame)]);
+	const long = $derived(cuts.reduce((a, c) => a + c.um * c.count, 0) / 1000);
+	const nameOf = (id: string | null) =>
+		(id === null ? undefined : bench.context.catalogue.materials.get(id)?.name) ?? 'tube, not chosen yet';
+	/** To an eighth of an inch: as it is marked. */
+	const inch = (mm: number) => `${formatInches(um(Math.round((mm * 1000) / 3175) * 3175))} in`;
+</script>
+
+<Popover label="Cuts and joints of {section.name}" width={420} slim>
+	{#snippet trigger()}<span class="quiet-link text-[13px]"
+			>{feetWords(size.height)} high, {marks.length > 0
+				? `${marks.length} bends`
+				: `${cuts.length} lengths`}</span
+		>{/snippet}
+	<div class="grid gap-3 text-[13.5px]">
+		<p>{nameOf(frame.tube.material)}, {feetWords(long)} in all.</p>
+		{#if marks.length > 0}
+			<table class="w-full">
+				<caption class="text-left font-semibold">Mark and bend, from one end</caption>
+				<thead
+					><tr class="text-left text-muted"><th>Mark</th><th>Bend</th><th>Goes</th><th>Left over it</th></tr
+					></thead
+				>
+				<tbody>
+					{#each marks as mark, i (i)}<tr
+							><td class="figures">{inch(mark.at)}</td><td class="figures">{mark.angle}°</td><td
+								>{mark.goes}</td
+							><td class="figures">{inch(mark.left)}</td></tr
+						>{/each}
+				</tbody>
+			</table>
+			<p class="text-muted">{inch(marks.at(-1)!.left)} is left as the upright.</p>
+		{:else}
+			<table class="w-full">
+				<caption class="text-left font-semibold">Cut</caption>
+				<tbody>
+					{#each cuts as { um: cut, count } (cut)}<tr
+							><td class="figures">{count} ×</td><td class="figures">{inch(cut / 1000)}</td></tr
+						>{/each}
+				</tbody>
+			</table>
+		{/if}
+		{#if fittings.length > 0}
+			<table class="w-full">
+				<caption class="text-left font-semibold"
+					>Join, {frame.joined === 'dry' ? 'not glued' : frame.joined}</caption
+				>
+				<tbody>
+					{#each fittings as [kind, count] (kind)}<tr><td class="figures">{count} ×</td><td>{kind}</td></tr
+						>{/each}
+				</tbody>
+			</table>
+		{/if}
+		<p class="text-muted">
+			Which fitting that is in your Stockroom is said once in the settings, “what follows from a count”. A
+			fitting takes ¾ of the tube’s width off each end it holds. Goggles and gloves; check square, plumb,
+			flush, pushed home.
+		</p>
+	</div>
+</Popover>
