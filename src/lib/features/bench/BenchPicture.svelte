@@ -7,6 +7,7 @@
 	import FindingsPanel from './FindingsPanel.svelte';
 	import { isSeen } from '../../core/structures/registry/picture.ts';
 	import { aboutWords } from './section-words.ts';
+	import StandingPanel from './StandingPanel.svelte';
 	import TakeAway from './TakeAway.svelte';
 	import TurnBy from './TurnBy.svelte';
 
@@ -72,7 +73,7 @@
 				<button type="button" class="quiet-link" onclick={() => bench.packer.stop()}>stop</button></span
 			>
 		{/if}
-		<span class="ml-auto"><TakeAway {bench} /></span>
+		<span class="ml-auto flex gap-3"><StandingPanel {bench} /><TakeAway {bench} /></span>
 		<a class="quiet-link" href="/shorthand">shorthand</a>
 	</div>
 	{#if checked}<FindingsPanel {bench} />{/if}

@@ -1,6 +1,7 @@
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
 import type { Stretch } from '../../geometry/path.ts';
+import type { Material } from '../../materials/material.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { DesignUse } from '../design/document.ts';
 import type { Holder } from '../kit/hangers.ts';
@@ -60,6 +61,16 @@ export interface Fixed {
 	readonly on: readonly Id[];
 }
 
+/** A weight where it is, mm in its own coordinates. */
+export interface Mass {
+	readonly x: number;
+	readonly y: number;
+	readonly z: number;
+	readonly kg: number;
+	/** Worked out, where the Stockroom has no figure. */
+	readonly estimated: boolean;
+}
+
 /** What a kind looks like. */
 export interface PictureFacet<S> {
 	/** Lines stand nowhere; pieces that sit on their host are no thing of their own. */
@@ -67,6 +78,11 @@ export interface PictureFacet<S> {
 	/** Nothing of the picture hangs on what carries it: it is kept for as long as the structure stays what it is. */
 	readonly alone: boolean;
 	place(structure: S, context: PlaceContext): Placed;
+	/** Points of it that touch the ground it stands on, mm in its own coordinates; balls of others do it by themselves. */
+	footprint?(structure: S): readonly (readonly [x: number, y: number])[];
+	/** What weighs in it besides balloons, and the materials of the Stockroom that are in that. */
+	masses?(structure: S, materials: ReadonlyMap<Id, Material>): readonly Mass[];
+	weighed?(structure: S): readonly Id[];
 	/** What it fixes to others, where it is drawn on those. */
 	fixes?(structure: S): readonly Fixed[];
 }

@@ -2,7 +2,8 @@ import type { PictureFacet } from '../facets/picture.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import type { Point, Strand } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
-import { frameworkOf } from './joints.ts';
+import { footprintOf, frameworkOf } from './joints.ts';
+import { massesOf } from './mass.ts';
 
 /** Longer stretches are drawn in parts, so that balloons stand before and behind them, mm. */
 const STRETCH = 200;
@@ -47,5 +48,8 @@ function inParts(from: Point, to: Point): Point[][] {
 
 export const picture: PictureFacet<Frame> = {
 	...BY_ITSELF,
+	footprint: footprintOf,
+	masses: massesOf,
+	weighed: ({ base }) => (base?.material ? [base.material] : []),
 	place: (frame, context) => loosely({ balls: [], strands: placeFrame(frame) }, context)
 };

@@ -7,7 +7,9 @@ import { picture as frame } from '../frame/place.ts';
 import { picture as run } from '../run/place.ts';
 import { picture as stack } from '../stack/place.ts';
 import { picture as weave } from '../weave/place.ts';
-import type { Fixed, PictureFacet } from '../facets/picture.ts';
+import type { Id } from '../../document/id.ts';
+import type { Material } from '../../materials/material.ts';
+import type { Fixed, Mass, PictureFacet } from '../facets/picture.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
 import type { PlaceContext, Placed } from '../facets/picture.ts';
 
@@ -29,6 +31,18 @@ export const place = <K extends Kind>(s: Of<K>, context: PlaceContext): Placed =
 
 /** What it fixes to others. */
 export const fixedBy = <K extends Kind>(s: Of<K>): readonly Fixed[] => PICTURES[s.kind].fixes?.(s) ?? [];
+
+/** Where one touches the ground, mm in its own coordinates. */
+export const footprintIn = <K extends Kind>(s: Of<K>): readonly (readonly [number, number])[] =>
+	PICTURES[s.kind].footprint?.(s) ?? [];
+
+/** What weighs in one besides balloons. */
+export const massesIn = <K extends Kind>(s: Of<K>, materials: ReadonlyMap<Id, Material>): readonly Mass[] =>
+	PICTURES[s.kind].masses?.(s, materials) ?? [];
+
+/** Materials of the Stockroom that those weights are of. */
+export const baseMaterialsOf = <K extends Kind>(s: Of<K>): readonly Id[] =>
+	PICTURES[s.kind].weighed?.(s) ?? [];
 
 /** Whether its picture hangs on nothing but itself. */
 export const standsAlone = ({ kind }: Structure): boolean => PICTURES[kind].alone;

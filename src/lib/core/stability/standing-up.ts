@@ -1,0 +1,260 @@
+import type { Assembly } from '../assembly/assemble.ts';
+import type { Bill } from '../bom/bill.ts';
+import type { Id } from '../document/id.ts';
+import { convexHull, insideBy, type PlanePoint } from '../geometry/hull.ts';
+import { liftPerLitre } from '../gas/atmosphere.ts';
+import type { Catalogue } from '../materials/catalogue.ts';
+import type { Recipe } from '../recipe/recipe.ts';
+import { FILLING_KG, WEIGHS } from '../structures/bunch/lift.ts';
+import { pointAt } from '../structures/kit/spot.ts';
+import { needsOf } from '../structures/registry/count.ts';
+import { baseMaterialsOf, footprintIn, massesIn } from '../structures/registry/picture.ts';
+import { G, standsWind, type WindVerdict } from './wind.ts';
+
+/** What is on the scales, kg; what gas lifts is below 0. */
+export interface WeightPart {
+	readonly what: 'balloons' | 'gas' | 'filling' | 'frame' | 'bases and weights';
+	readonly kg: number;
+	/** Worked out from sizes, where the Stockroom has no figure. */
+	readonly estimated: boolean;
+}
+
+/** A piece as it stands. Lengths mm. */
+export interface StandingUp {
+	readonly weights: readonly WeightPart[];
+	readonly kg: number;
+	/** Centre of mass: x to the right, y away from the audience, z up. */
+	readonly centre: { readonly x: number; readonly y: number; readonly z: number };
+	/** Corners of what touches the ground. */
+	readonly footprint: readonly PlanePoint[];
+	/** From under the centre of mass to the nearest edge of that; 0 or less: it falls by itself. */
+	readonly toEdge: number;
+	/** Degrees it can be leaned before it falls. */
+	readonly tipsAt: number;
+	/** Highest point. */
+	readonly top: number;
+	/** Silhouette from the side the wind has most of, m², and the height of its middle, m. */
+	readonly area: number;
+	readonly middle: number;
+}
+
+/** Room temperature, K, for what gas lifts. */
+const ROOM = 293.15;
+/** Side of a cell of the silhouette, mm. */
+const CELL = 25;
+/** A modelling balloon weighs about so much, g. From memory. */
+const MODELLING = 2;
+
+interface Point {
+	readonly x: number;
+	readonly y: number;
+	readonly z: number;
+}
+interface Disc extends Point {
+	readonly r: number;
+}
+
+/** Every ball, and every stretch of what is long, as it stands. */
+function discsOf({ pieces, applied }: Assembly): { readonly balls: Disc[]; readonly thin: Disc[] } {
+	const stacked = pieces.flatMap(({ placed, spots }) =>
+		spots.flatMap((at) =>
+			placed.layers.flatMap(({ rings }) => rings.flat().map((b) => ({ ...pointAt(at, b), r: b.d / 2 })))
+		)
+	);
+	const loose = applied.flatMap(({ balls, spots }) =>
+		spots.flatMap((at) => balls.map(({ ball }) => ({ ...pointAt(at, ball), r: ball.d / 2 })))
+	);
+	const thin = applied.flatMap(({ strands, spots }) =>
+		spots.flatMap((at) =>
+			strands.flatMap(({ path, d }) => alongPath(path, d).map((p) => ({ ...pointAt(at, p), r: d / 2 })))
+		)
+	);
+	return { balls: [...stacked, ...loose], thin };
+}
+
+/** Points along a path no further apart than a cell. */
+function alongPath(path: readonly Point[], d: number): Point[] {
+	const step = Math.max(CELL / 2, d / 2);
+	return path.slice(1).flatMap((to, i) => {
+		const from = path[i]!;
+		const n = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) / step));
+		return Array.from({ length: n }, (_, k) => ({
+			x: from.x + ((to.x - from.x) * k) / n,
+			y: from.y + ((to.y - from.y) * k) / n,
+			z: from.z + ((to.z - from.z) * k) / n
+		}));
+	});
+}
+
+/** Area of the outline of discs seen along one axis, m², and the height of its middle, m: cells that any of them covers. */
+export function silhouette(
+	discs: readonly Disc[],
+	seen: 'front' | 'side'
+): { readonly area: number; readonly middle: number } {
+	const covered = new Set<number>();
+	let high = 0;
+	for (const disc of discs) {
+		const across = seen === 'front' ? disc.x : disc.y;
+		// What is thinner than a cell still covers the one it is in.
+		const r = Math.max(disc.r, CELL / 2);
+		for (let row = Math.floor((disc.z - r) / CELL); row <= (disc.z + r) / CELL; row++) {
+			const up = Math.abs((row + 0.5) * CELL - disc.z);
+			if (up > r) continue;
+			const half = Math.sqrt(r * r - up * up);
+			for (let at = Math.ceil((across - half) / CELL - 0.5); (at + 0.5) * CELL <= across + half; at++)
+				covered.add((row + 4096) * 65_536 + (at + 32_768));
+		}
+	}
+	for (const cell of covered) high += Math.floor(cell / 65_536) - 4096 + 0.5;
+	const area = (covered.size * CELL * CELL) / 1e6;
+	return { area, middle: covered.size === 0 ? 0 : (high / covered.size) * (CELL / 1000) };
+}
+
+export interface StandingInput {
+	/** As it is built. */
+	readonly built: Recipe;
+	readonly assembly: Assembly;
+	/** Of one. */
+	readonly bill: Bill;
+	readonly catalogue: Catalogue;
+	/** Width of a round base that is no frame, mm; null is none. */
+	readonly base?: number | null;
+	/** More weight on its foot, kg. */
+	readonly ballast?: number;
+}
+
+/**
+ * How a piece stands: what it weighs, where its weight is, what it stands on, what the wind sees of it. Everything of the
+ * design itself; of designs inside it the balloons. Indicative only: local codes, the venue and qualified people decide.
+ */
+export function standingUp({
+	built,
+	assembly,
+	bill,
+	catalogue,
+	base = null,
+	ballast = 0
+}: StandingInput): StandingUp {
+	const { balls, thin } = discsOf(assembly);
+	const discs = [...balls, ...thin];
+	const spotsOf = new Map<Id, readonly Parameters<typeof pointAt>[0][]>(
+		[...assembly.applied].map((a) => [a.of, a.spots] as const)
+	);
+	const framed = built.sections.flatMap(({ id, structure }) =>
+		(spotsOf.get(id) ?? []).flatMap((at) =>
+			massesIn(structure, catalogue.materials).map((m) => ({ ...m, ...pointAt(at, m) }))
+		)
+	);
+	const volume = balls.reduce((a, b) => a + b.r * b.r, 0);
+	const latex = latexOf(bill);
+	const held = heldIn(built, bill, catalogue);
+	const low = balls.length === 0 ? 0 : Math.min(...balls.map((b) => b.z));
+	const points = [
+		...balls.map((b) => ({ ...b, kg: ((latex - held.lift) * b.r * b.r) / Math.max(1, volume) })),
+		{ x: 0, y: 0, z: low, kg: held.filling },
+		...framed,
+		{ x: 0, y: 0, z: 30, kg: held.weights + ballast }
+	];
+	const kg = points.reduce((a, p) => a + p.kg, 0);
+	const centred = (read: (p: Point) => number) =>
+		kg <= 0 ? 0 : points.reduce((a, p) => a + p.kg * read(p), 0) / kg;
+	const centre = { x: centred((p) => p.x), y: centred((p) => p.y), z: centred((p) => p.z) };
+	const footprint = convexHull([
+		...built.sections.flatMap(({ id, structure }) =>
+			(spotsOf.get(id) ?? []).flatMap((at) =>
+				footprintIn(structure).map(([x, y]) => {
+					const p = pointAt(at, { x, y, z: 0 });
+					return [p.x, p.y] as const;
+				})
+			)
+		),
+		...(base === null ? onFloor(balls) : ringOf(base / 2))
+	]);
+	const toEdge = insideBy(footprint, [centre.x, centre.y]);
+	const [front, side] = [silhouette(discs, 'front'), silhouette(discs, 'side')];
+	const most = front.area * front.middle >= side.area * side.middle ? front : side;
+	const frame = framed.reduce((a, m) => a + m.kg, 0);
+	const parts: WeightPart[] = [
+		{ what: 'balloons', kg: latex, estimated: true },
+		{ what: 'gas', kg: -held.lift, estimated: true },
+		{ what: 'filling', kg: held.filling, estimated: true },
+		{ what: 'frame', kg: frame, estimated: framed.some((m) => m.estimated) },
+		{ what: 'bases and weights', kg: held.weights + ballast, estimated: false }
+	];
+	return {
+		weights: parts.filter((p) => Math.abs(p.kg) > 1e-6),
+		kg,
+		centre,
+		footprint,
+		toEdge,
+		tipsAt: toEdge <= 0 ? 0 : (Math.atan2(toEdge, Math.max(1, centre.z)) * 180) / Math.PI,
+		top: discs.reduce((a, d) => Math.max(a, d.z + d.r), 0),
+		...most
+	};
+}
+
+/** Latex and foil of all balloons, kg. */
+function latexOf({ inflate }: Bill): number {
+	return inflate.reduce((sum, { kind, nominal, quantity }) => {
+		const each = kind.startsWith('foil')
+			? WEIGHS.foil(nominal)
+			: kind === 'modelling'
+				? MODELLING
+				: WEIGHS.latex(nominal);
+		return sum + (quantity.valueOf() * each) / 1000;
+	}, 0);
+}
+
+/** What gas lifts, what is in balloons, what the bill has of bases and weights besides frames', kg. */
+function heldIn({ sections }: Recipe, { lines }: Bill, { materials }: Catalogue) {
+	let [lift, filling] = [0, 0];
+	for (const { structure, times } of sections)
+		for (const need of needsOf(structure, undefined)) {
+			if (need.what !== 'count') continue;
+			const litres = need.quantity.valueOf() * times;
+			if (need.of === 'litre of helium') lift += (litres * liftPerLitre(ROOM)) / 1000;
+			const what = /^litre of (sand|water|marbles)$/.exec(need.of)?.[1];
+			if (what) filling += litres * FILLING_KG[what as keyof typeof FILLING_KG];
+		}
+	const framed = new Set(sections.flatMap(({ structure }) => baseMaterialsOf(structure)));
+	const weights = lines.reduce((sum, { material, used, role }) => {
+		const counts = material?.kind === 'base' || material?.kind === 'weight';
+		if (!material?.grams || !counts || framed.has(material.id) || role === 'by-product') return sum;
+		return sum + (used.valueOf() * (materials.get(material.id)?.grams ?? 0)) / 1000;
+	}, 0);
+	return { lift, filling, weights };
+}
+
+/** Where balls touch the floor. */
+const onFloor = (balls: readonly Disc[]): PlanePoint[] =>
+	balls.filter((b) => b.z - b.r < 10).map(({ x, y }) => [x, y]);
+const ringOf = (r: number): PlanePoint[] =>
+	Array.from({ length: 24 }, (_, i) => [r * Math.cos((i * Math.PI) / 12), r * Math.sin((i * Math.PI) / 12)]);
+
+/** Someone who leans on it: so much, at that height. House rule, from memory: N and m. */
+export const LEAN = { force: 100, at: 1.1 } as const;
+
+export interface Steadiness {
+	/** Undefined where it stands on nothing that is known, or has nothing the wind sees. */
+	readonly wind: WindVerdict | undefined;
+	/** kg on its foot in all so that it bears someone leaning, and whether it does. */
+	readonly leanNeeds: number;
+	readonly bearsLean: boolean;
+}
+
+/**
+ * Whether it stands a gust, and someone leaning on it.
+ * @param gust m/s @param friction of its foot on that ground @param margin how much more than the wind must hold
+ */
+export function steadiness(piece: StandingUp, gust: number, friction: number, margin = 1.5): Steadiness {
+	const { area, middle, kg, toEdge, top } = piece;
+	const edge = toEdge / 1000;
+	const wind =
+		edge > 0 && area > 0 && middle > 0
+			? standsWind({ area, middle, weight: kg, toEdge: edge, friction }, gust, margin)
+			: undefined;
+	// Lower than that it is leaned on at its top.
+	const tall = Math.min(LEAN.at, top / 1000);
+	const leanNeeds = edge > 0 ? (LEAN.force * tall) / (G * edge) : Infinity;
+	return { wind, leanNeeds, bearsLean: kg >= leanNeeds };
+}

@@ -1,0 +1,37 @@
+import type { Material } from '../../materials/material.ts';
+import { MICROMETRES } from '../../units/length.ts';
+import type { Mass } from '../facets/picture.ts';
+import type { Frame } from './document.ts';
+import { frameworkOf } from './joints.ts';
+
+/** Plastic tube of an inch weighs some 0.48 kg a metre, others as their width; plywood 18 mm thick 11 kg a square metre. From memory. */
+const [TUBE_KG, PLATE_KG] = [0.48, 11];
+
+/** What a frame weighs, stretch by stretch; figures of the Stockroom go first. */
+export function massesOf(frame: Frame, materials: ReadonlyMap<string, Material>): readonly Mass[] {
+	const { tube, base } = frame;
+	const own = tube.material === null ? undefined : materials.get(tube.material);
+	const perMetre =
+		own?.grams && own.unit !== 'piece'
+			? (own.grams / MICROMETRES[own.unit as 'ft']) * 1000
+			: (TUBE_KG * tube.across) / MICROMETRES.in;
+	const { members, joints } = frameworkOf(frame);
+	const tubes = members.flatMap(({ path, length }) => {
+		const drawn = path.slice(1).map((to, i) => ({ from: path[i]!, to, long: Math.hypot(to.x - path[i]!.x, to.y - path[i]!.y, to.z - path[i]!.z) })); // prettier-ignore
+		const all = drawn.reduce((a, d) => a + d.long, 0);
+		return drawn.map(({ from, to, long }) => ({
+			x: (from.x + to.x) / 2,
+			y: (from.y + to.y) / 2,
+			z: (from.z + to.z) / 2,
+			kg: (perMetre * ((length * long) / all)) / 1000,
+			estimated: !own?.grams
+		}));
+	});
+	const plate = base && base.material !== null ? materials.get(base.material) : undefined;
+	const plates = joints.flatMap(({ kind, at }) =>
+		base && kind === 'flange'
+			? [{ x: at.x, y: at.y, z: 9, kg: plate?.grams ? plate.grams / 1000 : PLATE_KG * (base.across / 1e6) ** 2, estimated: !plate?.grams }] // prettier-ignore
+			: []
+	);
+	return [...tubes, ...plates];
+}
