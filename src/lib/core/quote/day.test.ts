@@ -78,5 +78,12 @@ describe('what the day does to a quote', () => {
 			'column: hat stands on the top layer alone. Where it is windy tie it two or three layers down.'
 		]);
 		expect(outdoorNotes(quoted('4 11 at 9 white x5'))).toEqual([]);
+		// On a post of its own a hoop is a sail: said at which gust, and what holds it.
+		const hoop = quoted('frame orbit', 'hoop 5 ft foot 2 ft', 'run ring', 'along orbit', '4 11 at 9 white');
+		expect(outdoorNotes(hoop).map((n) => n.say)).toEqual([
+			expect.stringMatching(
+				/^column begins to tip or slide at gusts of \d+ mph\. Put \d+ lb on its foot, or give it a wider one, for gusts of 20 mph/
+			)
+		]);
 	});
 });

@@ -3,7 +3,9 @@ import { hostsOf } from '../structures/registry/refs.ts';
 import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
-import { isOnHosts } from '../structures/registry/picture.ts';
+import { standingUp, steadiness } from '../stability/standing-up.ts';
+import { INDICATIVE, weightWords, windWords } from '../stability/standing-words.ts';
+import { footprintIn, isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -113,7 +115,8 @@ function bunchNotes(line: DayLine, climate: QuoteClimate, catalogue: Catalogue):
 
 /** What being outdoors asks of a quote, whatever the day: bunches on helium, and toppers that only the top layer holds. */
 export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
-	return lines.flatMap(({ item, tally }): DayNote[] => {
+	return lines.flatMap((line): DayNote[] => {
+		const { item, tally } = line;
 		const { built } = tally;
 		const afloat = ofKind(built.sections, 'bunch').some(({ structure }) => floats(structure));
 		const notes: DayNote[] = [];
@@ -132,6 +135,29 @@ export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
 				level: 'watch',
 				say: `${item.recipe.name}: ${topper.name} stands on the top layer alone. Where it is windy tie it two or three layers down.`
 			});
-		return notes;
+		return [...notes, ...windNotes(line)];
 	});
+}
+
+/** A gust that comes on many a fine day by the water, m/s: 20 mph. House rule. */
+const USUAL_GUST = 8.9408;
+/** Friction of a base on grass. From memory. */
+const ON_GRASS = 0.5;
+
+/** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
+function windNotes({ item, tally: { built, assembly, bill } }: DayLine): DayNote[] {
+	if (!built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
+	const materials = new Map(
+		bill.lines.flatMap(({ material }) => (material ? [[material.id, material] as const] : []))
+	);
+	const piece = standingUp({ built, assembly, bill, catalogue: { materials }, quantity: item.quantity });
+	const { wind } = steadiness(piece, USUAL_GUST, ON_GRASS);
+	if (!wind || wind.holds) return [];
+	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));
+	return [
+		{
+			level: 'watch',
+			say: `${item.recipe.name} begins to tip or slide at gusts of ${first}. Put ${weightWords(wind.more)} on its foot, or give it a wider one, for gusts of ${windWords(USUAL_GUST)}, and take it down before they come. ${INDICATIVE}`
+		}
+	];
 }

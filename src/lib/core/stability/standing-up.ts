@@ -114,9 +114,10 @@ export interface StandingInput {
 	/** As it is built. */
 	readonly built: Recipe;
 	readonly assembly: Assembly;
-	/** Of one. */
+	/** Of so many: `quantity`, one where it is not said. */
 	readonly bill: Bill;
-	readonly catalogue: Catalogue;
+	readonly quantity?: number;
+	readonly catalogue: Pick<Catalogue, 'materials'>;
 	/** Width of a round base that is no frame, mm; null is none. */
 	readonly base?: number | null;
 	/** More weight on its foot, kg. */
@@ -127,14 +128,8 @@ export interface StandingInput {
  * How a piece stands: what it weighs, where its weight is, what it stands on, what the wind sees of it. Everything of the
  * design itself; of designs inside it the balloons. Indicative only: local codes, the venue and qualified people decide.
  */
-export function standingUp({
-	built,
-	assembly,
-	bill,
-	catalogue,
-	base = null,
-	ballast = 0
-}: StandingInput): StandingUp {
+export function standingUp(input: StandingInput): StandingUp {
+	const { built, assembly, bill, catalogue, base = null, ballast = 0, quantity = 1 } = input;
 	const { balls, thin } = discsOf(assembly);
 	const discs = [...balls, ...thin];
 	const spotsOf = new Map<Id, readonly Parameters<typeof pointAt>[0][]>(
@@ -146,8 +141,8 @@ export function standingUp({
 		)
 	);
 	const volume = balls.reduce((a, b) => a + b.r * b.r, 0);
-	const latex = latexOf(bill);
-	const held = heldIn(built, bill, catalogue);
+	const latex = latexOf(bill) / quantity;
+	const held = heldIn(input);
 	const low = balls.length === 0 ? 0 : Math.min(...balls.map((b) => b.z));
 	const points = [
 		...balls.map((b) => ({ ...b, kg: ((latex - held.lift) * b.r * b.r) / Math.max(1, volume) })),
@@ -206,7 +201,12 @@ function latexOf({ inflate }: Bill): number {
 }
 
 /** What gas lifts, what is in balloons, what the bill has of bases and weights besides frames', kg. */
-function heldIn({ sections }: Recipe, { lines }: Bill, { materials }: Catalogue) {
+function heldIn({
+	built: { sections },
+	bill: { lines },
+	catalogue: { materials },
+	quantity = 1
+}: StandingInput) {
 	let [lift, filling] = [0, 0];
 	for (const { structure, times } of sections)
 		for (const need of needsOf(structure, undefined)) {
@@ -222,7 +222,7 @@ function heldIn({ sections }: Recipe, { lines }: Bill, { materials }: Catalogue)
 		if (!material?.grams || !counts || framed.has(material.id) || role === 'by-product') return sum;
 		return sum + (used.valueOf() * (materials.get(material.id)?.grams ?? 0)) / 1000;
 	}, 0);
-	return { lift, filling, weights };
+	return { lift, filling, weights: weights / quantity };
 }
 
 /** Where balls touch the floor. */
