@@ -1,4 +1,5 @@
 import { design, rates, studio } from '../kit/studio.ts';
+import { standingUp } from '../../src/lib/core/stability/standing-up.ts';
 import { tally } from '../../src/lib/core/tally/tally.ts';
 import { nested } from './nested.ts';
 import { quantile, report } from './studio.ts';
@@ -23,9 +24,22 @@ export function recompute(): boolean[] {
 	);
 	return [
 		report('60 layers: geometry, bill, cost and price, median', quantile(warm, 0.5), 2, 'ms'),
-		...recomputeNested()
+		...recomputeNested(),
+		...standing()
 	];
 }
+
+/** How an arch of five hundred balloons on its frame stands: every time on a fresh copy. */
+function standing(): boolean[] {
+	const arch = design('arch', 'frame gate', 'door 36 ft by 9 ft feet 4 ft', 'run rope', 'along gate', '4 11 at 7½ white / red');
+	const { built, assembly, bill } = tally(arch, null, 1, context);
+	const times = Array.from({ length: 200 }, () => {
+		const from = performance.now();
+		standingUp({ built: { ...built }, assembly: { ...assembly }, bill, catalogue: studio });
+		return performance.now() - from;
+	}).slice(50);
+	return [report(`how ${bill.balloons} balloons on a frame stand, median`, quantile(times, 0.5), 5, 'ms')];
+} // prettier-ignore
 
 /** Twelve sections, three levels deep, 2,000 balloons: the root is fresh every time, the kept parts are as they are. */
 function recomputeNested(): boolean[] {

@@ -47,3 +47,22 @@ test('a frame by keys: said on the line, refused in words, a column threaded ove
 	await expect(page.getByText(/^Cut the tube of foot\. Made once for 20 uses\./)).toBeVisible();
 	await expect(page.getByText(/glued and held until it sets: 1 flange, 1 tube cap/)).toBeVisible();
 });
+
+test('does it stand: a gust it does not bear, the weight that holds it, nonsense at its field, a sentence for the venue', async ({
+	page
+}) => {
+	await page.goto('/bench/orbit-hoop');
+	await page.getByText('does it stand?').click();
+	const says = page.locator('[data-name=stands]');
+	await expect(says).toContainText('It does not stand a gust of 15 mph');
+	const wanted = Number(/([\d.]+) lb/.exec((await says.textContent())!)![1]);
+	const gust = page.getByLabel('Gust, mph');
+	await gust.fill('a gale');
+	await expect(page.getByText(/“a gale” is not a number/)).toBeVisible();
+	await expect(gust).toHaveValue('a gale');
+	await gust.fill('15');
+	await page.getByLabel('More weight on its foot, lb').fill(String(Math.ceil(wanted) + 1));
+	await expect(says).toContainText('It stands a gust of 15 mph');
+	await expect(page.getByText(/it is taken down before gusts of \d+ mph/)).toBeVisible();
+	await expect(page.getByText(/Indicative only: local codes/).first()).toBeVisible();
+});

@@ -46,6 +46,16 @@ describe('what is cut over everything that is built', () => {
 		const plan = firstFitDecreasing(list!.problem);
 		expect(plan.status === 'cut' && plan.count).toBe(2);
 	});
+	test('of a tube that is sold in two lengths both may be cut, each at its price', () => {
+		const packs = [...tube.packs, { id: 'q', supplier: 'Quayside Supply', count: 20, priceMinor: 900 }];
+		const two = [...materials, { ...tube, packs }];
+		const recipe = designOf(two, 'mast', ['frame mast x2', 'post 5 ft of white tube']);
+		const [list] = cutListsOf({ recipe, colourway: null, quantity: rational(1) }, () => undefined, catalogueOf(two, colours)); // prettier-ignore
+		expect(list!.problem.stock).toEqual([
+			{ length: feet(10), priceMinor: 520 },
+			{ length: feet(20), priceMinor: 900 }
+		]);
+	});
 	test('tubes that are not one are cut apart; of one that is not chosen no stick has a price', () => {
 		const own = lists(1, 'frame a', 'post 3 ft of white tube', 'frame b', 'post 3 ft', 'frame c', 'post 3 ft sticks of 8 ft');
 		expect(own.map((l) => [l.material, l.problem.stock[0]!.length, l.problem.stock[0]!.priceMinor])).toEqual([

@@ -1,6 +1,7 @@
 import type { CutPiece, CuttingProblem } from '../cutting/cutting.ts';
 import type { Id } from '../document/id.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
+import type { Material } from '../materials/material.ts';
 import type { Library } from '../recipe/library.ts';
 import { cutsOf } from '../structures/registry/count.ts';
 import { MICROMETRES, um } from '../units/length.ts';
@@ -14,6 +15,21 @@ export interface CutList {
 
 /** What a blade takes where nobody says: a pipe cutter takes nothing, a fine saw a sixteenth of an inch. House rule, µm. */
 const KERF = um(1588);
+
+/** Most lengths one tube is reckoned with. */
+const MOST_STICKS = 6;
+
+/** Lengths a tube is sold in, a pack a stick, and the one its frame is said to be of, which may have no price yet. */
+function sticksOf(tube: Material | undefined, stick: number): CuttingProblem['stock'] {
+	const sold = tube?.unit === 'ft' ? tube.packs : [];
+	const packs = sold.map(({ count, priceMinor }) => ({ length: um(count * MICROMETRES.ft), priceMinor }));
+	const known = packs.filter((p) => p.priceMinor !== null);
+	const own = packs.find((p) => p.length === stick);
+	// A length without a price cannot be weighed against those that have one.
+	return own && own.priceMinor !== null
+		? known.slice(0, MOST_STICKS)
+		: [{ length: um(stick), priceMinor: null }];
+}
 
 /**
  * Pieces of every frame of a design and the designs inside it, tube by tube, with the sticks they come out of: as they are
@@ -35,13 +51,11 @@ export function cutListsOf(wanted: Wanted, library: Library, { materials }: Cata
 		}
 	return [...lists.values()].map(({ material, stick, pieces }) => {
 		const tube = material === null ? undefined : materials.get(material);
-		const pack = tube?.packs[0];
-		const perStick = tube?.unit === 'ft' && pack?.count === stick / MICROMETRES.ft ? pack.priceMinor : null;
 		const cut = [...pieces].map(([length, quantity]): CutPiece => ({ length: um(length), quantity }));
 		return {
 			material,
 			problem: {
-				stock: [{ length: um(stick), priceMinor: perStick }],
+				stock: sticksOf(tube, stick),
 				kerf: KERF,
 				pieces: cut.sort((a, b) => b.length - a.length)
 			}

@@ -27,9 +27,14 @@ export function scaleToHeight(
 	return body > 0 ? scaleBy(recipe, height / body) : { recipe, notes: [] };
 }
 
-/** What a size of a design is the size of: the body of its first column, or how far its first run reaches, whichever comes first. */
-export const leadingSection = ({ sections }: Pick<Recipe, 'sections'>): Section | undefined =>
-	sections.find((s) => leads(s.structure) !== null);
+/**
+ * What a size of a design is the size of: the body of its first column, or how far its first run reaches, whichever comes
+ * first; of a bare frame its height.
+ */
+export function leadingSection({ sections }: Pick<Recipe, 'sections'>): Section | undefined {
+	const leading = sections.filter((s) => leads(s.structure) !== null);
+	return leading.find((s) => leads(s.structure) !== 'where nothing else does') ?? leading[0];
+}
 
 /** Height of a column's body, of an arch, length of a level run, mm, and whether it is known; 0 where there is neither. */
 export function leadSize(

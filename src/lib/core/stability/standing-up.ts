@@ -42,6 +42,8 @@ export interface StandingUp {
 const ROOM = 293.15;
 /** Side of a cell of the silhouette, mm. */
 const CELL = 25;
+/** Cells of a silhouette, at most about. */
+const MOST_CELLS = 1_000_000;
 /** A modelling balloon weighs about so much, g. From memory. */
 const MODELLING = 2;
 
@@ -74,7 +76,7 @@ function discsOf({ pieces, applied }: Assembly): { readonly balls: Disc[]; reado
 
 /** Points along a path no further apart than a cell. */
 function alongPath(path: readonly Point[], d: number): Point[] {
-	const step = Math.max(CELL / 2, d / 2);
+	const step = Math.max(CELL, d / 2);
 	return path.slice(1).flatMap((to, i) => {
 		const from = path[i]!;
 		const n = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) / step));
@@ -91,23 +93,39 @@ export function silhouette(
 	discs: readonly Disc[],
 	seen: 'front' | 'side'
 ): { readonly area: number; readonly middle: number } {
-	const covered = new Set<number>();
-	let high = 0;
+	if (discs.length === 0) return { area: 0, middle: 0 };
+	let [minX, maxX, minZ, maxZ] = [Infinity, -Infinity, Infinity, -Infinity];
+	for (const { x, y, z, r } of discs) {
+		const at = seen === 'front' ? x : y;
+		minX = Math.min(minX, at - r);
+		maxX = Math.max(maxX, at + r);
+		minZ = Math.min(minZ, z - r);
+		maxZ = Math.max(maxZ, z + r);
+	}
+	// Of what is very large the cells are larger.
+	const cell = Math.max(CELL, Math.sqrt(((maxX - minX) * (maxZ - minZ)) / MOST_CELLS));
+	const [left, low] = [Math.floor(minX / cell) - 1, Math.floor(minZ / cell) - 1];
+	const [wide, tall] = [Math.ceil(maxX / cell) - left + 2, Math.ceil(maxZ / cell) - low + 2];
+	const covered = new Uint8Array(wide * tall);
 	for (const disc of discs) {
-		const across = seen === 'front' ? disc.x : disc.y;
+		const [x, z] = [seen === 'front' ? disc.x : disc.y, disc.z];
 		// What is thinner than a cell still covers the one it is in.
-		const r = Math.max(disc.r, CELL / 2);
-		for (let row = Math.floor((disc.z - r) / CELL); row <= (disc.z + r) / CELL; row++) {
-			const up = Math.abs((row + 0.5) * CELL - disc.z);
+		const r = Math.max(disc.r, cell / 2);
+		for (let row = Math.floor((z - r) / cell); row <= (z + r) / cell; row++) {
+			const up = Math.abs((row + 0.5) * cell - z);
 			if (up > r) continue;
 			const half = Math.sqrt(r * r - up * up);
-			for (let at = Math.ceil((across - half) / CELL - 0.5); (at + 0.5) * CELL <= across + half; at++)
-				covered.add((row + 4096) * 65_536 + (at + 32_768));
+			const [from, to] = [Math.ceil((x - half) / cell - 0.5), Math.floor((x + half) / cell - 0.5)];
+			if (from <= to) covered.fill(1, (row - low) * wide + from - left, (row - low) * wide + to - left + 1);
 		}
 	}
-	for (const cell of covered) high += Math.floor(cell / 65_536) - 4096 + 0.5;
-	const area = (covered.size * CELL * CELL) / 1e6;
-	return { area, middle: covered.size === 0 ? 0 : (high / covered.size) * (CELL / 1000) };
+	let [cells, high] = [0, 0];
+	for (let at = 0; at < covered.length; at++)
+		if (covered[at]) {
+			cells++;
+			high += Math.floor(at / wide) + low + 0.5;
+		}
+	return { area: (cells * cell * cell) / 1e6, middle: cells === 0 ? 0 : (high / cells) * (cell / 1000) };
 }
 
 export interface StandingInput {
@@ -150,10 +168,14 @@ export function standingUp(input: StandingInput): StandingUp {
 		...framed,
 		{ x: 0, y: 0, z: 30, kg: held.weights + ballast }
 	];
-	const kg = points.reduce((a, p) => a + p.kg, 0);
-	const centred = (read: (p: Point) => number) =>
-		kg <= 0 ? 0 : points.reduce((a, p) => a + p.kg * read(p), 0) / kg;
-	const centre = { x: centred((p) => p.x), y: centred((p) => p.y), z: centred((p) => p.z) };
+	let [kg, x, y, z] = [0, 0, 0, 0];
+	for (const p of points) {
+		kg += p.kg;
+		x += p.kg * p.x;
+		y += p.kg * p.y;
+		z += p.kg * p.z;
+	}
+	const centre = kg <= 0 ? { x: 0, y: 0, z: 0 } : { x: x / kg, y: y / kg, z: z / kg };
 	const footprint = convexHull([
 		...built.sections.flatMap(({ id, structure }) =>
 			(spotsOf.get(id) ?? []).flatMap((at) =>

@@ -47,8 +47,8 @@ export interface VariantFacet<S> {
 	without(structure: S, out: ReadonlySet<Id>): S;
 	/** Without what sat on a host that is gone. */
 	unhosted(structure: S, isThere: (host: Host) => boolean): S;
-	/** Whether a design is as large as this: its body, how far it reaches. */
-	leads(structure: S): 'by rows' | 'along its path' | null;
+	/** Whether a design is as large as this: its body, how far it reaches; a frame only where nothing else leads. */
+	leads(structure: S): 'by rows' | 'along its path' | 'where nothing else does' | null;
 	/** How large it is, mm, and whether every size in it is known. */
 	size(
 		structure: S,

@@ -130,6 +130,17 @@ describe('a frame in a design', () => {
 		const [once, often] = [minutes('post 5 ft glued'), minutes('post 5 ft glued used 20 times')];
 		expect(often).toBeLessThan(once);
 	});
+	test('a stand in three heights: a size is the height of the frame where nothing else stands in the design', () => {
+		const stand = design('stand', 'frame stand', 'post 5 ft on plate 14 in', 'size low 3 ft', 'size high 7 ft');
+		const high = (size: string | null) => tally(stand, null, 1, context, size).assembly.overall.usual;
+		const [low, tall] = stand.sizes.map((s) => s.id) as [string, string];
+		expect([high(low), high(null), high(tall)].map((mm) => Math.round(mm / 304.8))).toEqual([3, 5, 7]);
+		for (const shape of ['door 8 ft by 7 ft feet 3 ft', 'back 6 ft by 7 ft feet 3 ft bars 2', 'cross 7 ft tree 4 ft at 5 ft', 'hoop 5 ft foot 2 ft', 'arc 8 ft by 7 ft', 'bent 10 ft at 13 in, 13 in, 13 in, 9 in'])
+			expect([shape, Math.round(variant.size(variant.toHeight(said(shape), 1800, [], 'rows'), [], 'rows').mm)]).toEqual([shape, 1800]);
+		// A column on it leads.
+		const column = design('on post', 'frame foot', 'post 6 ft on plate 24 in', 'section column over foot', '4 11 at 9 white x6', 'size tall 8 ft');
+		expect(tally(column, null, 1, context, column.sizes[0]!.id).bill.balloons).toBeGreaterThan(24);
+	});
 	test('it is drawn from all sides, its plate at its foot', () => {
 		const strands = picture.place(said('post 5 ft on plate 12 in'), { colourway: undefined } as never).loose[0]!.strands;
 		const zs = strands.flatMap((s) => s.path.map((p) => p.z));

@@ -1,11 +1,14 @@
 import { um, type Micrometres } from '../../units/length.ts';
 import type { VariantFacet, Way } from '../facets/variant.ts';
-import { NO_STROKES, NOT_LEADING, ON_NO_HOST } from '../kit/variant.ts';
+import { NO_STROKES, ON_NO_HOST } from '../kit/variant.ts';
+import { sizeOfFrame } from './count.ts';
 import type { Frame, FrameShape } from './document.ts';
 
 export const variant: VariantFacet<Frame> = {
 	...ON_NO_HOST,
-	...NOT_LEADING,
+	leads: () => 'where nothing else does',
+	size: (s) => ({ mm: sizeOfFrame(s).height, known: true }),
+	toHeight: (s, height) => ({ ...s, shape: asHigh(s.shape, um(Math.max(1, Math.round(height * 1000)))) }),
 	...NO_STROKES,
 	scaled(s, { name, note }) {
 		note(`${name} stays as large as it is: say its measures anew.`);
@@ -39,6 +42,24 @@ export function stretched(shape: FrameShape, factor: number): FrameShape {
 			return { ...shape, stick: long(shape.stick), bends: shape.bends.map(long) };
 	}
 } // prettier-ignore
+
+/** As high as that, and as wide as it is; a mast's tree stays as high up in proportion, a hoop grows with its stand. */
+function asHigh(shape: FrameShape, height: Micrometres): FrameShape {
+	switch (shape.of) {
+		case 'post':
+		case 'door':
+		case 'back':
+			return { ...shape, height };
+		case 'cross':
+			return { ...shape, height, at: um(Math.max(1, Math.round((shape.at * height) / shape.height))) };
+		case 'hoop':
+			return stretched(shape, height / (shape.across + shape.foot));
+		case 'arc':
+			return { ...shape, rise: height };
+		case 'bent':
+			return { ...shape, stick: um(shape.bends.reduce((a, b) => a + b, 0) + height) };
+	}
+}
 
 const leg = (way: 'up' | 'right' | 'down', length: Micrometres) => ({ way, length, pitch: null });
 /** Points of a ring that a run follows. */
