@@ -177,7 +177,7 @@
 <style>
 	.shapes {
 		display: grid;
-		grid-template-columns: repeat(11, minmax(0, 1fr));
+		grid-template-columns: repeat(12, minmax(0, 1fr));
 		gap: 6px;
 	}
 	.three {
