@@ -42,6 +42,11 @@ test('a frame by keys: said on the line, refused in words, a column threaded ove
 	const cut = page.getByRole('region', { name: /^To cut of white tube/ });
 	await expect(cut).toContainText('1 stick');
 	await expect(cut).toContainText('nobody can do with less');
+	await cut.getByRole('link', { name: 'Shop sheet' }).click();
+	const sheet = page.getByRole('article', { name: 'Sheet of foot' });
+	await expect(sheet).toContainText('cut and join');
+	await expect(sheet.getByRole('row', { name: /1 × 72 in/ })).toBeVisible();
+	await page.goBack();
 	await page.goBack();
 	await page.getByRole('link', { name: 'Steps' }).click();
 	await expect(page.getByText(/^Cut the tube of foot\. Made once for 20 uses\./)).toBeVisible();

@@ -43,6 +43,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 		asMade: 'design'
 	},
 	'/bench/[design]/plan.pdf': { GET: 'work' },
+	'/bench/[design]/sheet': { load: 'work' },
 	'/bench/[design]/sizes': { load: 'design' },
 	'/bench/[design]/touches': { GET: 'design' },
 	'/bench/[design]/versions': { load: 'design', name: 'design', restore: 'design' },

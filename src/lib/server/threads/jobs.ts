@@ -11,6 +11,7 @@ import { coloursPage } from '../pages/colours-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
+import { sheetPage } from '../pages/sheet-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
@@ -34,6 +35,7 @@ export const JOBS = {
 	'draft sums': (repos: Repos, { ids }: { ids: readonly string[] }) => draftSums(repos, ids),
 	'plan page': planPage,
 	'lists page': listsPage,
+	'shop sheet': sheetPage,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
 	picture,

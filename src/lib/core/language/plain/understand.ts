@@ -3,6 +3,7 @@ import { parseEntry } from '../read.ts';
 import { maskNames, unmask, type Masked } from '../names/whole-names.ts';
 import { again } from './again.ts';
 import { rowLine } from './row.ts';
+import { frames } from './frames.ts';
 import { KINDS } from './kinds.ts';
 import { copies, relative, whole } from './relative.ts';
 import type { Reading } from './reading.ts';
@@ -16,7 +17,7 @@ const row: Reading = (said, context) => {
 	const line = rowLine(said, context);
 	return line === undefined ? undefined : [line];
 };
-const ALL: readonly Reading[] = [again, copies, ...READINGS, ...KINDS, whole, row, relative];
+const ALL: readonly Reading[] = [frames, again, copies, ...READINGS, ...KINDS, whole, row, relative];
 
 /** Most sentences that are looked for between commas alone. */
 const MOST_AT_ONCE = 6;

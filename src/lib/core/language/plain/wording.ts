@@ -60,7 +60,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/(?<=[a-z])\ball(?: just)? slides? onto\b/g, 'on'],
 	[/^(?:it )?(?:all )?(?:slides?|goes|fits|threads?) (?:on to|onto|over|on) (?=an? .*\b(?:pole|mast|stick)\b)/g, 'on '],
 	[/\b(\d+) x (5|9|11|12|16|17|18|24|36)(?= (?:at|in) )/g, '$1 $2§'],
-	[/\b(?:an?|the) (?:pole|stick|mast) of (\d+(?:\.\d+)? ft)\b/g, 'a $1 pole'],
+	[/\b(?:an?|the) (?:pole|stick) of (\d+(?:\.\d+)? ft)\b/g, 'a $1 pole'],
 	[/\bthat(?:s| is) (?=\d)/g, ''],
 	[/\b([a-z]+) \d+§ at \S+ and ([a-z]+) (\d+§ at \S+?)(?=,)(?=.*\b(?:every other|alternat|in turn))/g, '$1 and $2, $3'],
 	[/\balternating (?=\d)/g, 'rings, '],

@@ -33,7 +33,15 @@ export const language: LanguageFacet<Frame, FrameSaid> = {
 		'cross 7 ft tree 4 ft at 5 ft',
 		'bent 10 ft at 13 in, 13 in, 13 in, 9 in'
 	],
-	phrases: ['mast 6 ft high', 'goal 8 ft by 7 ft', 'hoop 5 ft across foot 3 ft', 'glued', 'used 20 times'],
+	phrases: [
+		'five foot post',
+		'a door frame 8 ft wide and 7 ft high with 3 foot feet',
+		'a mast 7 ft high with a 4 ft tree at 5 ft',
+		'five foot hoop on a two foot stand',
+		'bend a ten foot stick at 13, 13, 13 and 9 inches',
+		'glue it',
+		'on a 14 inch plate'
+	],
 	shown: true,
 	read: frameLine,
 	readAnywhere: () => undefined,

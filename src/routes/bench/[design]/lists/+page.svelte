@@ -81,6 +81,7 @@
 			<section class="list" aria-label="To cut of {tube}">
 				<h2>To cut of {tube}</h2>
 				<CutList {problem} currency={data.currency} />
+				<p class="text-[13.5px]"><a class="quiet-link" href="/bench/{data.id}/sheet">Shop sheet</a></p>
 			</section>
 		{/each}
 		<section class="list second">

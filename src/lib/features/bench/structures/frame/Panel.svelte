@@ -70,6 +70,7 @@
 				</tbody>
 			</table>
 		{/if}
+		<p><a class="quiet-link" href="/bench/{bench.data.id}/sheet">Shop sheet to print</a></p>
 		<p class="text-muted">
 			Which fitting that is in your Stockroom is said once in the settings, “what follows from a count”. A
 			fitting takes ¾ of the tube’s width off each end it holds. Goggles and gloves; check square, plumb,

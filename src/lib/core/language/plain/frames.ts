@@ -1,0 +1,83 @@
+import { matched, N, re, type Reading } from './reading.ts';
+import { Left } from './wording.ts';
+
+/** What can be said of a frame while it is in hand: its outline in whatever order, what it is of, how it is joined. */
+export const frames: Reading = (said, { sections = [], section }) => {
+	const named = matched('(?:an? )?(?:new )?frame(?: called| named) ([a-z]+(?: [a-z]+)?)', said);
+	if (named) return [`frame ${named[1]}`];
+	const own = sections.find((s) => s.id === section);
+	if (own === undefined || !sections.some((s) => s === own && 'tube' in s.structure)) return undefined;
+	return outline(said) ?? small(said, 'shape' in own.structure ? own.structure.shape : undefined);
+};
+
+const LENGTH = String.raw`${N}(?: ?(ft|m|cm|″))?`;
+const unit = (n: string, own: string | undefined, usual = 'ft'): string =>
+	`${n} ${own === '″' ? 'in' : (own ?? usual)}`;
+
+/** `a door frame 8 ft wide and 7 ft high with 3 foot feet` in whatever order its measures are said. */
+function outline(said: string): string[] | undefined {
+	const bent = matched(
+		String.raw`(?:bend |take |bent )?(?:an? |the )?${LENGTH}(?: stick| tube| pipe| conduit)?,? (?:and )?(?:bent |bend it )?(?:at|by) ((?:\d|,|\.|″| |and)+)`,
+		said
+	);
+	if (bent && /bend|bent/.test(said)) {
+		const marks = [...bent[3]!.matchAll(/\d+(?:\.\d+)?/g)].map(([n]) => `${n} in`);
+		return [`bent ${unit(bent[1]!, bent[2])} at ${marks.join(', ')}`];
+	}
+	const left = new Left(
+		said
+			.replace(/[,.]/g, ' ')
+			.replace(/\b(?:an?|the|of tube|frame|called)\b/g, ' ')
+			.replace(/\s+/g, ' ')
+	);
+	const feet =
+		left.take(re(String.raw`\b(?:with |and )?feet (?:of |are )?${LENGTH}`)) ??
+		left.take(re(String.raw`\b(?:with |and )?${LENGTH} feet\b`));
+	const bars = left.take(/\b(?:with |and )?(\d+) (?:cross ?)?bars?\b/);
+	const tree = left.take(re(String.raw`\b(?:with |and )?${LENGTH} (?:tree|arm|yard)(?: at)? ${LENGTH}`));
+	const foot =
+		left.take(re(String.raw`\b(?:on )?${LENGTH} (?:off the floor|up|off floor|stand|above floor)\b`)) ??
+		left.take(re(String.raw`\bfoot ${LENGTH}`));
+	const by = left.take(re(String.raw`${LENGTH} (?:by|x) ${LENGTH}`));
+	const high = by ? undefined : left.take(re(String.raw`${LENGTH} (?:high|tall)\b`));
+	const wide = by ? undefined : left.take(re(String.raw`${LENGTH} (?:wide|across)\b`));
+	const kind = left.take(/\b(post|mast|upright|goal|door|back|hoop|ring|arc|arch)\b/)?.[1];
+	const bare = by || high || wide ? undefined : left.take(re(String.raw`(?<!\S)${LENGTH}(?=\s|$)`));
+	if (!kind || left.text.replace(/\b(?:of|with|and|is|that|on)\b/g, ' ').trim() !== '') return undefined;
+	const up = high ?? bare;
+	const tall = by ? unit(by[3]!, by[4] ?? by[2]) : up && unit(up[1]!, up[2]);
+	const across = by ? unit(by[1]!, by[2] ?? by[4]) : wide && unit(wide[1]!, wide[2]);
+	const stands = feet ? ` feet ${unit(feet[1]!, feet[2])}` : '';
+	if (tree && tall) return [`cross ${tall} tree ${unit(tree[1]!, tree[2])} at ${unit(tree[3]!, tree[4])}`];
+	if (/post|mast|upright/.test(kind)) return tall && !across ? [`post ${tall}`] : undefined;
+	if (/hoop|ring/.test(kind)) {
+		const round = across ?? tall;
+		return round ? [`hoop ${round}${foot ? ` foot ${unit(foot[1]!, foot[2])}` : ''}`] : undefined;
+	}
+	if (!tall || !across) return undefined;
+	if (/arc/.test(kind)) return [`arc ${across} by ${tall}`];
+	return kind === 'back'
+		? [`back ${across} by ${tall}${stands}${bars ? ` bars ${bars[1]}` : ''}`]
+		: [`door ${across} by ${tall}${stands}`];
+}
+
+const isPost = (shape: unknown): boolean =>
+	typeof shape === 'object' && shape !== null && 'of' in shape && shape.of === 'post';
+
+/** What it is joined by, stands on, comes in; another height of a post. */
+function small(said: string, shape: unknown): string[] | undefined {
+	const taller = matched(String.raw`(?:make it |it is |it should be )?${LENGTH} (?:high|tall)`, said);
+	if (taller && isPost(shape)) return [`post ${unit(taller[1]!, taller[2])}`];
+	if (matched('(?:do not|dont|don.t|never|not) glued?(?: it| them| together)?|dry|not glued', said)) return ['dry'];
+	if (matched('(?:glue|glued)(?: it| them)?(?: together)?(?: all)?', said)) return ['glued'];
+	if (matched('(?:screw|screwed)(?: it| them)?(?: together)?', said)) return ['screwed'];
+	const uses = matched('(?:it )?(?:use(?: it)?|used|lasts?(?: for)?|is good for|made for|for) (\\d+) (?:times|uses|jobs)', said);
+	if (uses) return [`used ${uses[1]} times`];
+	if (matched('(?:with)?(?:out an?|no) (?:base|plate)', said)) return ['no base'];
+	const plate = matched(String.raw`(?:(?:it )?stands )?on (?:an? |the )?${LENGTH}(?: wide)? (?:plate|base)`, said);
+	if (plate) return [`on plate ${unit(plate[1]!, plate[2], 'in')}`];
+	const tube = matched(String.raw`(?:the )?(?:tube|pipe) (?:is )?${LENGTH}(?: (?:wide|thick|across))?`, said);
+	if (tube) return [`tube ${unit(tube[1]!, tube[2], 'in')}`];
+	const sticks = matched(String.raw`(?:the )?(?:sticks|lengths|they) (?:come|are|comes)(?: in)? ${LENGTH}(?: lengths| long)?`, said);
+	return sticks ? [`sticks of ${unit(sticks[1]!, sticks[2])}`] : undefined;
+} // prettier-ignore
