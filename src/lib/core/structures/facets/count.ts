@@ -15,6 +15,30 @@ export interface Cuts {
 	readonly pieces: readonly { readonly um: number; readonly count: number }[];
 }
 
+/** What the workshop reads of something that is cut, bent and joined. Lengths mm where they are not said to be µm. */
+export interface ShopSheet {
+	/** As it is typed. */
+	readonly outline: string;
+	readonly width: number;
+	readonly height: number;
+	/** Of the Stockroom; null is not chosen yet. */
+	readonly tube: Id | null;
+	readonly stick: Micrometres;
+	readonly joined: 'dry' | 'glued' | 'screwed';
+	readonly uses: number;
+	readonly base: { readonly material: Id | null } | null;
+	readonly plates: number;
+	readonly cuts: Cuts['pieces'];
+	/** Of one that is bent: where, which way, what is left beyond. */
+	readonly marks: readonly {
+		readonly at: number;
+		readonly goes: string;
+		readonly angle: number;
+		readonly left: number;
+	}[];
+	readonly fittings: readonly (readonly [kind: string, count: number])[];
+}
+
 /** What a kind takes and asks of hands. */
 export interface CountFacet<S> {
 	/** Balloons in one of it, before anything is worked out: guards against absurd sizes. */
@@ -31,6 +55,8 @@ export interface CountFacet<S> {
 	soldBy(structure: S, pumps: readonly PumpProfile[]): number;
 	/** Tube it is cut of; most kinds are of none. */
 	cuts?(structure: S): Cuts;
+	/** What the workshop makes of it; most kinds are made at the bench. */
+	sheet?(structure: S): ShopSheet;
 	/** How it comes to its place; null for what is part of another, or nothing yet. */
 	site(structure: S): SitePiece | null;
 }

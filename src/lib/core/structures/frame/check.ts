@@ -3,7 +3,7 @@ import type { CheckFacet } from '../facets/check.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { printLong } from '../kit/print-words.ts';
 import type { Frame } from './document.ts';
-import { platesOf, sizeOfFrame } from './count.ts';
+import { platesOf, sizeOfFrame } from './amounts.ts';
 import { footprintOf, frameworkOf } from './joints.ts';
 
 /** Less than this from the middle of its base to the edge, over its height, a bare frame falls at a push. House rule. */

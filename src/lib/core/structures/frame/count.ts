@@ -5,29 +5,9 @@ import type { CountFacet } from '../facets/count.ts';
 import type { Need } from '../kit/need.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import type { Frame } from './document.ts';
-import { frameworkOf, type JointKind } from './joints.ts';
-
-/** Pieces as they are cut, longest first: so many of each length, µm. */
-export function cutsOf(frame: Frame): readonly { readonly um: number; readonly count: number }[] {
-	const counts = new Map<number, number>();
-	for (const { cut, pieces } of frameworkOf(frame).members) {
-		const each = Math.round((cut * 1000) / pieces);
-		if (each > 0) counts.set(each, (counts.get(each) ?? 0) + pieces);
-	}
-	return [...counts].map(([long, count]) => ({ um: long, count })).sort((a, b) => b.um - a.um);
-}
-
-/** Fittings by their kind. */
-export function fittingsOf(frame: Frame): ReadonlyMap<JointKind, number> {
-	const counts = new Map<JointKind, number>();
-	for (const { kind } of frameworkOf(frame).joints)
-		if (kind !== 'five or more') counts.set(kind, (counts.get(kind) ?? 0) + 1);
-	return counts;
-}
-
-/** Plates it stands on: one under each upright that goes into one; feet stand by themselves. */
-export const platesOf = (frame: Frame): number =>
-	frame.base === null ? 0 : (fittingsOf(frame).get('flange') ?? 0);
+import { cutsOf, fittingsOf, platesOf, sizeOfFrame } from './amounts.ts';
+import { frameworkOf } from './joints.ts';
+import { sheetOf } from './sheet.ts';
 
 function needs(frame: Frame): Need[] {
 	const { tube, base } = frame;
@@ -57,13 +37,6 @@ function tasks(frame: Frame): TaskCount[] {
 	];
 }
 
-/** How high a frame stands and how wide it is, mm. */
-export function sizeOfFrame(frame: Frame): { readonly width: number; readonly height: number } {
-	const all = frameworkOf(frame).members.flatMap((m) => m.path);
-	const xs = all.map((p) => p.x);
-	return { width: Math.max(...xs) - Math.min(...xs), height: Math.max(...all.map((p) => p.z)) };
-}
-
 /** Tube, what joins it, what it stands on. */
 export const count: CountFacet<Frame> = {
 	sold: 'other',
@@ -72,6 +45,7 @@ export const count: CountFacet<Frame> = {
 	...ONE_THING,
 	needs,
 	tasks,
+	sheet: sheetOf,
 	cuts: (frame) => ({
 		material: frame.tube.material,
 		stick: frame.tube.stick,

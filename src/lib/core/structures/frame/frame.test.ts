@@ -6,7 +6,7 @@ import { drawAssembly } from '../../scene/draw-list.ts';
 import { tally } from '../../tally/tally.ts';
 import { feet, inches, um } from '../../units/length.ts';
 import { check, steadyBy } from './check.ts';
-import { cutsOf, fittingsOf, sizeOfFrame } from './count.ts';
+import { cutsOf, fittingsOf, sizeOfFrame } from './amounts.ts';
 import type { Frame, FrameShape } from './document.ts';
 import { emptyFrame } from './empty.ts';
 import { frameworkOf, jointOf } from './joints.ts';

@@ -3,7 +3,7 @@ import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import type { PlanFacet } from '../facets/plan.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { Frame } from './document.ts';
-import { cutsOf, fittingsOf, platesOf } from './count.ts';
+import { cutsOf, fittingsOf, platesOf } from './amounts.ts';
 import { bendMarks } from './marks.ts';
 
 export const plan: PlanFacet<Frame> = { last: false, steps: frameSteps };

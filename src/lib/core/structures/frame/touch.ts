@@ -2,7 +2,7 @@ import { um, type Micrometres } from '../../units/length.ts';
 import type { DraggedBy, Grip, TouchFacet } from '../facets/touch.ts';
 import { SIZED_ELSEWHERE } from '../kit/touch.ts';
 import type { Frame, FrameShape } from './document.ts';
-import { sizeOfFrame } from './count.ts';
+import { sizeOfFrame } from './amounts.ts';
 
 /** Dragged measures stop at half inches, and never come to nothing. */
 const HALF = 12_700;

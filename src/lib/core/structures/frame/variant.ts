@@ -1,7 +1,7 @@
 import { um, type Micrometres } from '../../units/length.ts';
 import type { VariantFacet, Way } from '../facets/variant.ts';
 import { NO_STROKES, ON_NO_HOST } from '../kit/variant.ts';
-import { sizeOfFrame } from './count.ts';
+import { sizeOfFrame } from './amounts.ts';
 import type { Frame, FrameShape } from './document.ts';
 
 export const variant: VariantFacet<Frame> = {

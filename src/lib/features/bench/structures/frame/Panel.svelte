@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Section } from '../../../../core/recipe/recipe.ts';
-	import { cutsOf, fittingsOf, sizeOfFrame } from '../../../../core/structures/frame/count.ts';
+	import { cutsOf, fittingsOf, sizeOfFrame } from '../../../../core/structures/frame/amounts.ts';
 	import type { Frame } from '../../../../core/structures/frame/document.ts';
 	import { bendMarks } from '../../../../core/structures/frame/marks.ts';
 	import { formatInches, um } from '../../../../core/units/length.ts';
