@@ -1,5 +1,8 @@
 import type { RationalText } from '../units/rational.ts';
 
+/** What holds tubes where they meet, by how they meet. */
+export const FITTINGS = ['elbow', 'tee', 'cross fitting', 'corner fitting', 'four-way fitting', 'coupling', 'flange', 'tube cap'] as const; // prettier-ignore
+
 /** What structures count that follow-on rules turn into lines. */
 export const COUNTS = [
 	'floor contact',
@@ -19,14 +22,7 @@ export const COUNTS = [
 	'litre of marbles',
 	'tie to the spine',
 	'infill balloon',
-	'elbow',
-	'tee',
-	'cross fitting',
-	'corner fitting',
-	'four-way fitting',
-	'coupling',
-	'flange',
-	'tube cap'
+	...FITTINGS
 ] as const;
 
 export type CountOf = (typeof COUNTS)[number];

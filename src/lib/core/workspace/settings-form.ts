@@ -1,4 +1,4 @@
-import { COUNTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
+import { COUNTS, FITTINGS, type CountOf, type FollowOnRule } from '../document/rule.ts';
 import { amount, as, choice, held, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
@@ -22,20 +22,7 @@ const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting'
 /** Kinds of material that are offered first for what follows from a count. */
 const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'attachment point': [...BALLOONS, 'tie', 'fitting', 'adhesive'],
-	...Object.fromEntries(
-		(
-			[
-				'elbow',
-				'tee',
-				'cross fitting',
-				'corner fitting',
-				'four-way fitting',
-				'coupling',
-				'flange',
-				'tube cap'
-			] as const
-		).map((of) => [of, ['fitting']] as const)
-	),
+	...Object.fromEntries(FITTINGS.map((of) => [of, ['fitting']] as const)),
 	'litre of helium': ['gas'],
 	'painted balloon': ['paint'],
 	'litre of sand': ['weight', 'accent', 'packaging'],

@@ -56,6 +56,9 @@
 		const own = draft.colours.find(([id]) => id === colourway?.fills[slot]);
 		return own?.[1] ?? 'open';
 	};
+	/** Colours of its own are in sight: every slot with every colour is much to hold where nobody looks. */
+	// svelte-ignore state_referenced_locally
+	let isColoured = $state(Object.values(line.slots).some(Boolean));
 	const isSaid = $derived(
 		line.stands !== 'always' ||
 			line.heading !== '' ||
@@ -147,18 +150,22 @@
 				{/snippet}
 			</Field>
 			{#if recipe && recipe.slots.length > 0}
-				<details open={Object.values(line.slots).some(Boolean)}>
+				<details bind:open={isColoured}>
 					<summary class="cursor-pointer text-[13px] text-muted">colours of its own</summary>
-					<div class="mt-1 grid gap-2" role="group" aria-label="Colours of its own">
-						{#each recipe.slots as slot (slot.id)}
-							<Pick
-								label={slot.name}
-								value={line.slots[slot.id] ?? ''}
-								options={[['', `${inColourway(slot.id)}, as it is`], [LEFT_OUT, LEFT_OUT], ...draft.colours]}
-								onpick={(colour) => change({ slots: { ...line.slots, [slot.id]: colour } })}
-							/>
-						{/each}
-					</div>
+					{#if isColoured}<div class="mt-1 grid gap-2" role="group" aria-label="Colours of its own">
+							{#each recipe.slots as slot (slot.id)}
+								<Pick
+									label={slot.name}
+									value={line.slots[slot.id] ?? ''}
+									options={[
+										['', `${inColourway(slot.id)}, as it is`],
+										[LEFT_OUT, LEFT_OUT],
+										...draft.colours
+									]}
+									onpick={(colour) => change({ slots: { ...line.slots, [slot.id]: colour } })}
+								/>
+							{/each}
+						</div>{/if}
 				</details>
 			{/if}
 			{#if recipe && recipe.sizes.length > 0}

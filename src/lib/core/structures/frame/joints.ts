@@ -1,4 +1,4 @@
-import type { CountOf } from '../../document/rule.ts';
+import type { FITTINGS } from '../../document/rule.ts';
 import { halfEllipseLength } from '../../geometry/path.ts';
 import type { Point } from '../kit/strand.ts';
 import type { Frame, FrameShape } from './document.ts';
@@ -16,17 +16,7 @@ export interface Member {
 }
 
 /** What holds the tubes that meet in a point, by how they meet. */
-export type JointKind = Extract<
-	CountOf,
-	| 'elbow'
-	| 'tee'
-	| 'cross fitting'
-	| 'corner fitting'
-	| 'four-way fitting'
-	| 'coupling'
-	| 'flange'
-	| 'tube cap'
->;
+export type JointKind = (typeof FITTINGS)[number];
 export interface Joint {
 	readonly kind: JointKind | 'five or more';
 	readonly at: Point;
