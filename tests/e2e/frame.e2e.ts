@@ -12,6 +12,8 @@ test('a frame by mouse alone: from its shape, another outline by its fields, pul
 	await page.getByRole('button', { name: 'Build it' }).click();
 	await page.waitForURL(/\/bench\//);
 	await expect(page.getByRole('button', { name: 'Change door 4 ft by 6 ft feet 3 ft' })).toBeVisible();
+	// The line takes the keys once the Bench is there; what is pressed before would be closed by that.
+	await expect(entry(page)).toBeFocused();
 	await page.getByText(/6′ 0″ high, \d lengths/).click();
 	await expect(page.getByRole('row', { name: /2 × elbow/ })).toBeVisible();
 	await expect(page.getByRole('row', { name: /2 × 70½ in/ })).toBeVisible();
