@@ -2,6 +2,7 @@ import { binomialAtMost, sparesFor } from '../bom/spares.ts';
 import { float, heliumCost, labelLitres } from '../gas/float.ts';
 import { heatAdvice, inSun, type Sun } from '../gas/heat.ts';
 import { nesting } from '../geometry/bands.ts';
+import { GROUNDS, inPounds } from '../stability/standing-words.ts';
 import { beaufort, G, standsWind } from '../stability/wind.ts';
 import { foilLitres, SHAPE_FACTOR } from '../gas/volume.ts';
 import { calibrate, diameterAfter, sphereLitres, strokesFor } from '../sizing/strokes.ts';
@@ -252,7 +253,7 @@ const wind: Calculator = {
 		{ kind: 'length', name: 'base', label: 'Width of the base', start: '18 in' },
 		{ kind: 'quantity', name: 'wind', label: 'Mean wind of the forecast', start: '10 mph', dimension: 'speed', unit: 'mph', min: 0, max: 40, between: '0 and 90 mph' },
 		{ kind: 'number', name: 'gust', label: 'A gust is so many times that', start: '1.6', min: 1, max: 3 },
-		{ kind: 'choice', name: 'ground', label: 'It stands on', start: '0.4', options: [['0.4', 'stone or wood'], ['0.3', 'smooth floor'], ['0.5', 'grass']] }
+		{ kind: 'choice', name: 'ground', label: 'It stands on', start: '0.4', options: GROUNDS }
 	],
 	work: ({ n, s }) => {
 		const piece = {
@@ -265,7 +266,7 @@ const wind: Calculator = {
 		const gust = n.wind! * n.gust!;
 		const found = standsWind(piece, gust);
 		const mph = (speed: number) => `${exact(inUnit(speed, 'speed', 'mph'), 0)} mph`;
-		const pounds = (kg: number) => `${exact(kg / 0.45359237)} lb`;
+		const pounds = (kg: number) => `${exact(inPounds(kg))} lb`;
 		const most = Math.max(gust * 1.4, found.tipsAt * 1.2, 5);
 		return {
 			lines: [
@@ -283,11 +284,11 @@ const wind: Calculator = {
 					{ name: 'needed', points: Array.from({ length: 16 }, (_, i) => {
 						const speed = (most * i) / 15;
 						const { more } = standsWind({ ...piece, weight: 0 }, speed);
-						return [inUnit(speed, 'speed', 'mph'), more / 0.45359237] as const;
+						return [inUnit(speed, 'speed', 'mph'), inPounds(more)] as const;
 					}) },
-					{ name: 'it weighs', points: Array.from({ length: 16 }, (_, i) => [inUnit((most * i) / 15, 'speed', 'mph'), piece.weight / 0.45359237] as const) }
+					{ name: 'it weighs', points: Array.from({ length: 16 }, (_, i) => [inUnit((most * i) / 15, 'speed', 'mph'), inPounds(piece.weight)] as const) }
 				],
-				here: [inUnit(gust, 'speed', 'mph'), piece.weight / 0.45359237]
+				here: [inUnit(gust, 'speed', 'mph'), inPounds(piece.weight)]
 			},
 			say: found.holds
 				? `step at site take it down before gusts of ${mph(Math.min(found.tipsAt, found.slidesAt))}`

@@ -44,7 +44,7 @@ export interface FrozenPaper {
 	readonly net: Money;
 	readonly taxPercent: string;
 	readonly tax: Money;
-	/** The tax by its rates, where there are several. */
+	/** The tax by its rates, where that is not all of it under {@link taxPercent}. */
 	readonly taxes?: readonly TaxPart[] | undefined;
 	readonly total: Money;
 	/** Paid before it was made. */
@@ -89,9 +89,9 @@ export function netLines(
 	const nets = new Map<(typeof said)[number], Money>();
 	for (const { percent, net, discount } of chosen.taxes) {
 		const own = said.filter((l) => ('tax' in l ? l.tax : usual) === percent);
+		if (own.length === 0) continue;
 		const weights = own.map((l) => Math.max(0, l.minor));
 		const before = money(net.minor + discount.minor, currency);
-		if (own.length === 0) continue;
 		const shares = allocate(before, weights.some((w) => w > 0) ? weights : weights.map(() => 1));
 		own.forEach((line, i) => nets.set(line, shares[i]!));
 	}
@@ -128,6 +128,7 @@ export function makePaper(input: PaperInput): FrozenPaper {
 	const { frozen, chosen, kind, paidMinor } = input;
 	const { currency } = chosen.total;
 	const { lines, discount } = netLines(chosen, frozen);
+	const usual = rationalText(rational(frozen.taxPercent));
 	const paid = money(paidMinor, currency);
 	const left = subtract(chosen.total, paid);
 	return {
@@ -147,7 +148,7 @@ export function makePaper(input: PaperInput): FrozenPaper {
 		net: chosen.net,
 		taxPercent: frozen.taxPercent,
 		tax: chosen.tax,
-		...(chosen.taxes.length > 1 ? { taxes: chosen.taxes } : {}),
+		...(chosen.taxes.some((t) => t.percent !== usual) ? { taxes: chosen.taxes } : {}),
 		total: chosen.total,
 		paid,
 		payable: input.payableMinor === undefined ? left : money(input.payableMinor, currency),

@@ -53,11 +53,10 @@ export function priceTape(price: Priced, terms: PriceTerms, hasDelivery = false)
 	if (hasDelivery) rows.push({ id: 'delivery', label: 'delivery', amount: price.delivery, as: 'line' });
 	const { percent, inclusive } = terms.tax;
 	const { taxes } = price;
-	const several = taxes.length > 1;
 	const taxRows = (say: (rate: string) => string, as: 'line' | 'aside'): PriceRow[] =>
 		taxes.map(({ percent: rate, tax: amount }, i) => ({
 			id: i === 0 ? 'tax' : `tax ${rate}`,
-			label: say(rateText(several ? rate : percent)),
+			label: say(rateText(rate)),
 			amount,
 			as
 		}));

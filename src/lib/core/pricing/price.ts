@@ -157,7 +157,7 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 	const cost = total(currency, known);
 	/** Of what the pieces come to, the tax by its rates, fees and what is left. */
 	const worth = ({ minor }: Money, parts: readonly Money[], off = 0) => {
-		const own = taxesOf(
+		const taxed = taxesOf(
 			{
 				lines: parts.map((part, i) => ({ minor: part.minor, percent: lines[i]!.tax })),
 				delivery: parts.reduce((a, part) => a - part.minor, carried.minor + minor + off),
@@ -166,11 +166,11 @@ export function priceOrder({ lines, delivery, job = null }: Order, terms: PriceT
 			terms.tax,
 			currency
 		);
-		const { net } = own;
-		const shares = own.parts.map((p) => feeShare(terms.fee, p).mul(p.net.minor));
+		const { net } = taxed;
+		const shares = taxed.parts.map((p) => feeShare(terms.fee, p).mul(p.net.minor));
 		const fees = net.minor === 0 ? zero(currency) : rounded(sum(shares).add(fixed), currency);
 		const left = subtract(subtract(net, cost), fees);
-		return { ...own, fees, left, margin: net.minor === 0 ? undefined : (100 * left.minor) / net.minor };
+		return { ...taxed, fees, left, margin: net.minor === 0 ? undefined : (100 * left.minor) / net.minor };
 	};
 
 	// A typed price is what the client reads: no step but the minimum changes it.

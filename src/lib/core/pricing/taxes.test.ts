@@ -93,6 +93,10 @@ describe('a quote whose lines stand under different rates', () => {
 			['tax 5 %', 200]
 		]);
 	});
+	test('where all stands under one rate of its own, the tape says that one', () => {
+		const { rows } = priced({ ...terms, about: { a: { tax: '10' }, fee: { tax: '10' } } });
+		expect(rows.filter((r) => r.id.startsWith('tax')).map((r) => r.label)).toEqual(['tax 10 %']);
+	});
 	test('its last step leaves the profit', () => {
 		const { price } = priced({ ...terms, discount: { kind: 'percent', percent: '10' } });
 		expect(price.steps.at(-1)!.left).toEqual(price.profit);

@@ -3,7 +3,7 @@ import { hostsOf } from '../structures/registry/refs.ts';
 import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
-import { standingUp, steadiness } from '../stability/standing-up.ts';
+import { standingUp, steadiness, type StandingUp } from '../stability/standing-up.ts';
 import { INDICATIVE, weightWords, windWords } from '../stability/standing-words.ts';
 import { footprintIn, isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
@@ -144,14 +144,25 @@ const USUAL_GUST = 8.9408;
 /** Friction of a base on grass. From memory. */
 const ON_GRASS = 0.5;
 
-/** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
-function windNotes({ item, tally: { built, assembly, bill } }: DayLine): DayNote[] {
-	if (!built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
+const standingKept = new WeakMap<DayLine['tally'], StandingUp>();
+
+/** How a line stands, kept with what it comes to: that is of one quantity, and never changes. */
+function standingOf(tally: DayLine['tally'], quantity: number): StandingUp {
+	const kept = standingKept.get(tally);
+	if (kept) return kept;
+	const { built, assembly, bill } = tally;
 	const materials = new Map(
 		bill.lines.flatMap(({ material }) => (material ? [[material.id, material] as const] : []))
 	);
-	const piece = standingUp({ built, assembly, bill, catalogue: { materials }, quantity: item.quantity });
-	const { wind } = steadiness(piece, USUAL_GUST, ON_GRASS);
+	const piece = standingUp({ built, assembly, bill, catalogue: { materials }, quantity });
+	standingKept.set(tally, piece);
+	return piece;
+}
+
+/** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
+function windNotes({ item, tally }: DayLine): DayNote[] {
+	if (!tally.built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
+	const { wind } = steadiness(standingOf(tally, item.quantity), USUAL_GUST, ON_GRASS);
 	if (!wind || wind.holds) return [];
 	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));
 	return [

@@ -5,8 +5,9 @@ import { convexHull, insideBy, type PlanePoint } from '../geometry/hull.ts';
 import { liftPerLitre } from '../gas/atmosphere.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { FILLING_KG, WEIGHS } from '../structures/bunch/lift.ts';
+import { FILLING_KG, USUAL_PLACE, WEIGHS } from '../structures/bunch/lift.ts';
 import { pointAt } from '../structures/kit/spot.ts';
+import { apart, between, type Point } from '../structures/kit/strand.ts';
 import { needsOf } from '../structures/registry/count.ts';
 import { baseMaterialsOf, footprintIn, massesIn } from '../structures/registry/picture.ts';
 import { G, standsWind, type WindVerdict } from './wind.ts';
@@ -38,20 +39,11 @@ export interface StandingUp {
 	readonly middle: number;
 }
 
-/** Room temperature, K, for what gas lifts. */
-const ROOM = 293.15;
 /** Side of a cell of the silhouette, mm. */
 const CELL = 25;
 /** Cells of a silhouette, at most about. */
 const MOST_CELLS = 1_000_000;
-/** A modelling balloon weighs about so much, g. From memory. */
-const MODELLING = 2;
 
-interface Point {
-	readonly x: number;
-	readonly y: number;
-	readonly z: number;
-}
 interface Disc extends Point {
 	readonly r: number;
 }
@@ -79,12 +71,8 @@ function alongPath(path: readonly Point[], d: number): Point[] {
 	const step = Math.max(CELL, d / 2);
 	return path.slice(1).flatMap((to, i) => {
 		const from = path[i]!;
-		const n = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) / step));
-		return Array.from({ length: n }, (_, k) => ({
-			x: from.x + ((to.x - from.x) * k) / n,
-			y: from.y + ((to.y - from.y) * k) / n,
-			z: from.z + ((to.z - from.z) * k) / n
-		}));
+		const n = Math.max(1, Math.ceil(apart(from, to) / step));
+		return Array.from({ length: n }, (_, k) => between(from, to, k / n));
 	});
 }
 
@@ -151,7 +139,7 @@ export function standingUp(input: StandingInput): StandingUp {
 	const { balls, thin } = discsOf(assembly);
 	const discs = [...balls, ...thin];
 	const spotsOf = new Map<Id, readonly Parameters<typeof pointAt>[0][]>(
-		[...assembly.applied].map((a) => [a.of, a.spots] as const)
+		assembly.applied.map((a) => [a.of, a.spots] as const)
 	);
 	const framed = built.sections.flatMap(({ id, structure }) =>
 		(spotsOf.get(id) ?? []).flatMap((at) =>
@@ -216,25 +204,20 @@ function latexOf({ inflate }: Bill): number {
 		const each = kind.startsWith('foil')
 			? WEIGHS.foil(nominal)
 			: kind === 'modelling'
-				? MODELLING
+				? WEIGHS.modelling
 				: WEIGHS.latex(nominal);
 		return sum + (quantity.valueOf() * each) / 1000;
 	}, 0);
 }
 
 /** What gas lifts, what is in balloons, what the bill has of bases and weights besides frames', kg. */
-function heldIn({
-	built: { sections },
-	bill: { lines },
-	catalogue: { materials },
-	quantity = 1
-}: StandingInput) {
+function heldIn({ built: { sections }, bill: { lines }, quantity = 1 }: StandingInput) {
 	let [lift, filling] = [0, 0];
 	for (const { structure, times } of sections)
 		for (const need of needsOf(structure, undefined)) {
 			if (need.what !== 'count') continue;
 			const litres = need.quantity.valueOf() * times;
-			if (need.of === 'litre of helium') lift += (litres * liftPerLitre(ROOM)) / 1000;
+			if (need.of === 'litre of helium') lift += (litres * liftPerLitre(USUAL_PLACE.temperature)) / 1000;
 			const what = /^litre of (sand|water|marbles)$/.exec(need.of)?.[1];
 			if (what) filling += litres * FILLING_KG[what as keyof typeof FILLING_KG];
 		}
@@ -242,7 +225,7 @@ function heldIn({
 	const weights = lines.reduce((sum, { material, used, role }) => {
 		const counts = material?.kind === 'base' || material?.kind === 'weight';
 		if (!material?.grams || !counts || framed.has(material.id) || role === 'by-product') return sum;
-		return sum + (used.valueOf() * (materials.get(material.id)?.grams ?? 0)) / 1000;
+		return sum + (used.valueOf() * material.grams) / 1000;
 	}, 0);
 	return { lift, filling, weights: weights / quantity };
 }

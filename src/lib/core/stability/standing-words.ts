@@ -6,14 +6,15 @@ import type { Steadiness, StandingUp } from './standing-up.ts';
 /** Grounds a piece may stand on, with the friction of a base on each. From memory. */
 export const GROUNDS = [
 	['0.4', 'stone or wood'],
-	['0.3', 'a smooth floor'],
+	['0.3', 'smooth floor'],
 	['0.5', 'grass']
 ] as const;
 
-const POUND = 0.45359237;
+/** @param kg of mass */
+export const inPounds = (kg: number): number => inUnit(kg * 1000, 'mass', 'lb');
 /** `12 lb`, to the half pound under ten. @param kg 0 or more */
 export const weightWords = (kg: number): string => {
-	const pounds = kg / POUND;
+	const pounds = inPounds(kg);
 	return `${pounds < 10 ? Math.round(pounds * 2) / 2 : Math.round(pounds)} lb`;
 };
 /** `14 mph`, down to whole ones. @param speed m/s */

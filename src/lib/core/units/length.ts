@@ -119,6 +119,10 @@ export function formatInches(value: Micrometres): string {
 export const formatQuarters = (value: number): string =>
 	formatInches(um(Math.round((value / 25.4) * 4) * 6350));
 
+/** To the nearest eighth of an inch, as tube is marked: `2⅜ in`. @param value mm */
+export const markInches = (value: number): string =>
+	`${formatInches(um(Math.round((value * 1000) / 3175) * 3175))} in`;
+
 /** `7′ 9″`, to the nearest inch. */
 export function formatFeet(value: Millimetres): string {
 	const total = Math.round(value / 25.4);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { standingUp, steadiness, LEAN } from '../../core/stability/standing-up.ts';
-	import { ballastIn, GROUNDS, INDICATIVE, venueSentence, weightWords, windWords } from '../../core/stability/standing-words.ts'; // prettier-ignore
+	import { ballastIn, GROUNDS, INDICATIVE, inPounds, venueSentence, weightWords, windWords } from '../../core/stability/standing-words.ts'; // prettier-ignore
 	import { beaufort } from '../../core/stability/wind.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { parseLength } from '../../core/units/length.ts';
@@ -37,7 +37,7 @@
 			bill: bench.tally.bill,
 			catalogue: bench.context.catalogue,
 			base: read.base?.ok ? read.base.value.um / 1000 : null,
-			ballast: read.ballast.ok ? read.ballast.value.valueOf() * 0.45359237 : 0
+			ballast: read.ballast.ok ? read.ballast.value.valueOf() / inPounds(1) : 0
 		})
 	);
 	const found = $derived(steadiness(piece, gust, Number(ground)));
@@ -55,7 +55,7 @@
 		Array.from({ length: 13 }, (_, i) => {
 			const at = (mph * 2 * i) / 12;
 			const { wind } = steadiness(piece, at / inUnit(1, 'speed', 'mph'), Number(ground));
-			return [at, (wind?.more ?? 0) / 0.45359237] as const;
+			return [at, inPounds(wind?.more ?? 0)] as const;
 		})
 	);
 	async function copy() {
@@ -159,7 +159,7 @@
 				across="gust, mph"
 				up="lb to add"
 				series={[{ name: 'to add', points }]}
-				here={[mph, found.wind.more / 0.45359237]}
+				here={[mph, inPounds(found.wind.more)]}
 			/>{/if}
 		<p class="text-muted">
 			A gust of {windWords(gust)} comes with a mean wind of some {windWords(gust / 1.6)}, Beaufort {beaufort(

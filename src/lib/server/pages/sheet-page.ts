@@ -2,6 +2,7 @@ import { GONE } from '../../core/document/names.ts';
 import { ON_THE_FLOOR } from '../../core/document/stand.ts';
 import { timeAll } from '../../core/labour/standards.ts';
 import { assemble } from '../../core/assembly/assemble.ts';
+import { copiesOf } from '../../core/recipe/copies.ts';
 import { drawAssembly } from '../../core/scene/draw-list.ts';
 import { sheetOf, tasksOf } from '../../core/structures/registry/count.ts';
 import { tally } from '../../core/tally/tally.ts';
@@ -29,7 +30,7 @@ export async function sheetPage(repos: Repos, wanted: DesignQuery) {
 					...sheet,
 					id: section.id,
 					name: section.name,
-					pieces: section.times * quantity,
+					pieces: copiesOf(built, section) * quantity,
 					tube: nameOf(sheet.tube, 'tube, not chosen yet'),
 					base: sheet.base && nameOf(sheet.base.material, 'a plate, not chosen yet'),
 					/** Of the first use: what is made once is shared by all, what is only pushed together is not. */

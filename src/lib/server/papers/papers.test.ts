@@ -4,7 +4,7 @@ import { convert } from 'xmlbuilder2';
 import { describe, expect, test } from 'vitest';
 import { readPdf } from '../../../../tests/kit/read-pdf.ts';
 import { formatAmount, money, type Money } from '../../core/money/money.ts';
-import { netLines, makePaper, paperName, type FrozenPaper } from '../../core/papers/paper.ts';
+import { netLines, makePaper, paperName, taxesOn, type FrozenPaper } from '../../core/papers/paper.ts';
 import { frozenPaperSchema } from '../../core/papers/paper.schema.ts';
 import type { ChosenQuote } from '../../core/quote/chosen.ts';
 import { PAPER_KINDS } from '../../core/quote/kinds.ts';
@@ -67,6 +67,16 @@ const invoice = (order: ReturnType<typeof ordered>, more: Partial<FrozenPaper> =
 		}),
 		...more
 	}); // prettier-ignore
+
+test('an invoice whose lines all stand under one rate of their own says that rate, and so does its exchange file', () => {
+	const order = ordered([10_000], 0, 0, 20, false);
+	const taxes = taxesOf({ lines: [{ minor: 10_000, percent: '5' }], delivery: 0, discount: 0 }, { percent: '20', inclusive: false }, 'USD');
+	const { net, tax, total } = taxes;
+	const paper = invoice({ ...order, chosen: { ...order.chosen, net, tax, total, taxes: taxes.parts } });
+	expect(taxesOn(paper).map((t) => [t.percent, t.tax.minor])).toEqual([['5', 500]]);
+	expect(ublOf(paper)).toContain('<cbc:Percent>5</cbc:Percent>');
+	expect(taxesOn(invoice(order)).map((t) => t.percent)).toEqual(['20']);
+}); // prettier-ignore
 
 describe('the sums of an invoice, by the rules of EN 16931', () => {
 	test('BR-CO-10, 13, 15: lines − allowances = net, net + tax = total, with tax on top or in the price (property)', () => {

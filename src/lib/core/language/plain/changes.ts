@@ -4,6 +4,7 @@ import { parseNumber, POINT } from '../../units/number.ts';
 import { bagsOf } from './bags.ts';
 import { coloursIn } from './colours.ts';
 import { matched, N, re } from './reading.ts';
+import { CLUSTERS } from './row.ts';
 import { INCH } from './wording.ts';
 
 /** A part as it is printed, taken apart: what a change is said of. */
@@ -87,7 +88,6 @@ function inchesBy(words: string): number | undefined {
 	return /smaller|less|down|tighter|thinner/.test(way!) ? -by : by;
 }
 
-const CLUSTERS: Readonly<Record<string, number>> = { single: 1, pair: 2, duplet: 2, triplet: 3, quad: 4, quint: 5 }; // prettier-ignore
 const shown = (value: number): string => String(Math.round(value * 1000) / 1000);
 
 type Change = (now: Printed, said: string, context: EntryContext) => Printed | undefined;

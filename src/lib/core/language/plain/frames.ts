@@ -1,3 +1,5 @@
+import type { ShopSheet } from '../../structures/facets/count.ts';
+import { sheetOf } from '../../structures/registry/count.ts';
 import { matched, N, re, type Reading } from './reading.ts';
 import { Left } from './wording.ts';
 
@@ -6,8 +8,8 @@ export const frames: Reading = (said, { sections = [], section }) => {
 	const named = matched('(?:an? )?(?:new )?frame(?: called| named) ([a-z]+(?: [a-z]+)?)', said);
 	if (named) return [`frame ${named[1]}`];
 	const own = sections.find((s) => s.id === section);
-	if (own === undefined || !sections.some((s) => s === own && 'tube' in s.structure)) return undefined;
-	return outline(said) ?? small(said, 'shape' in own.structure ? own.structure.shape : undefined);
+	const frame = own && sheetOf(own.structure);
+	return frame && (outline(said) ?? small(said, frame));
 };
 
 const LENGTH = String.raw`${N}(?: ?(ft|m|cm|″))?`;
@@ -61,13 +63,10 @@ function outline(said: string): string[] | undefined {
 		: [`door ${across} by ${tall}${stands}`];
 }
 
-const isPost = (shape: unknown): boolean =>
-	typeof shape === 'object' && shape !== null && 'of' in shape && shape.of === 'post';
-
 /** What it is joined by, stands on, comes in; another height of a post. */
-function small(said: string, shape: unknown): string[] | undefined {
+function small(said: string, frame: ShopSheet): string[] | undefined {
 	const taller = matched(String.raw`(?:make it |it is |it should be )?${LENGTH} (?:high|tall)`, said);
-	if (taller && isPost(shape)) return [`post ${unit(taller[1]!, taller[2])}`];
+	if (taller && frame.outline.startsWith('post ')) return [`post ${unit(taller[1]!, taller[2])}`];
 	if (matched('(?:do not|dont|don.t|never|not) glued?(?: it| them| together)?|dry|not glued', said)) return ['dry'];
 	if (matched('(?:glue|glued)(?: it| them)?(?: together)?(?: all)?', said)) return ['glued'];
 	if (matched('(?:screw|screwed)(?: it| them)?(?: together)?', said)) return ['screwed'];

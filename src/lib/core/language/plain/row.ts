@@ -24,7 +24,8 @@ interface Said {
 	joined?: string;
 }
 
-const CLUSTERS: Readonly<Record<string, number>> = {
+/** Words for so many balloons tied together. */
+export const CLUSTERS: Readonly<Record<string, number>> = {
 	single: 1,
 	pair: 2,
 	duplet: 2,

@@ -42,6 +42,8 @@ export const WEIGHS = {
 	/** Two sheets of foil, 28 g a square metre each. */
 	foil: (flat: Micrometres): number => 2 * 28 * Math.PI * (flat / 2e6) ** 2,
 	letter: (height: Micrometres): number => 2 * 28 * 0.62 * (height / 1e6) ** 2,
+	/** A 260. */
+	modelling: 1.4,
 	/** Ribbon, g a foot. */
 	ribbon: 0.3
 } as const;
@@ -78,7 +80,7 @@ export function liftOf(recipe: Recipe, bunch: Bunch, context: Context, margin = 
 		parts.push({
 			name: piece.name,
 			litres: 0,
-			grams: (grams ?? MODELLING_GRAMS) * count,
+			grams: (grams ?? WEIGHS.modelling) * count,
 			estimated: grams == null
 		});
 	}
@@ -90,9 +92,6 @@ export function liftOf(recipe: Recipe, bunch: Bunch, context: Context, margin = 
 	const sunkBy = found.verdict !== 'floats' && without?.verdict === 'floats' ? heaviest!.name : null;
 	return { ...found, parts, litres, carried, unweighed, held: heldBy(bunch, context.catalogue), sunkBy };
 }
-
-/** A 260 weighs about so much, g. From memory. */
-const MODELLING_GRAMS = 1.4;
 
 function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPart {
 	const { catalogue, colourway } = context;

@@ -2,6 +2,7 @@ import { convexHull, insideBy } from '../../geometry/hull.ts';
 import type { CheckFacet } from '../facets/check.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { printLong } from '../kit/print-words.ts';
+import { apart, between } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
 import { platesOf, sizeOfFrame } from './amounts.ts';
 import { footprintOf, frameworkOf } from './joints.ts';
@@ -22,8 +23,7 @@ export function steadyBy(frame: Frame): number {
 	const middles = frameworkOf(frame).members.flatMap(({ path, length }) =>
 		path.slice(1).map((to, i) => {
 			const from = path[i]!;
-			const own = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-			return { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2, weight: length > 0 ? own : 0 };
+			return { ...between(from, to, 0.5), weight: length > 0 ? apart(from, to) : 0 };
 		})
 	);
 	const weight = middles.reduce((a, m) => a + m.weight, 0);

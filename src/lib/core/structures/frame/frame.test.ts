@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../../tests/kit/studio.ts';
 import { sayRecipe } from '../../compare/say-recipe.ts';
+import { planOf } from '../../plan/plan.ts';
 import { drawAssembly } from '../../scene/draw-list.ts';
 import { tally } from '../../tally/tally.ts';
 import { feet, inches, um } from '../../units/length.ts';
@@ -33,6 +34,15 @@ describe('what a frame is cut and joined of', () => {
 		expect(marks.at(-1)!.left / 25.4).toBe(72);
 		expect(sizeOfFrame(frame).height / 25.4).toBeCloseTo(72, 9);
 		expect([inch(frame), counted(frame)]).toEqual([[[1, 120]], {}]);
+	});
+	test('the build plan says the marks of a bend as a tape has them, and what is left as the upright', () => {
+		const recipe = design('frame', 'frame mast', 'bent 10 ft at 13 in, 13 in, 13 in, 9 in');
+		const context = { catalogue: studio, rates, library: () => undefined };
+		const said = JSON.stringify(
+			planOf(recipe, { colourway: null, size: null, quantity: 1 }, context)[0]!.steps
+		);
+		expect(said).toContain('bend it: 13 in to the left, 26 in to the left, 39 in to the left, 48 in up.');
+		expect(said).toContain('72 in stands up plumb');
 	});
 	test('by hand: a door 8 by 7 ft of inch tube with 3 ft feet; each fitting takes ¾ in of an end', () => {
 		const frame = said('door 8 ft by 7 ft feet 3 ft');

@@ -1,6 +1,6 @@
 import type { FITTINGS } from '../../document/rule.ts';
 import { halfEllipseLength } from '../../geometry/path.ts';
-import type { Point } from '../kit/strand.ts';
+import { apart, type Point } from '../kit/strand.ts';
 import type { Frame, FrameShape } from './document.ts';
 
 /** A stretch of tube between two joints, mm. */
@@ -33,7 +33,6 @@ interface Edge {
 	readonly length: number;
 }
 const at = (x: number, y: number, z: number): Point => ({ x, y, z });
-const apart = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);
 const straight = (says: Member['says'], from: Point, to: Point): Edge[] =>
 	apart(from, to) < 1e-6 ? [] : [{ says, path: [from, to], length: apart(from, to) }];
 

@@ -1,6 +1,7 @@
 import type { Material } from '../../materials/material.ts';
 import { MICROMETRES } from '../../units/length.ts';
 import type { Mass } from '../facets/picture.ts';
+import { apart, between } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
 import { frameworkOf } from './joints.ts';
 
@@ -17,12 +18,10 @@ export function massesOf(frame: Frame, materials: ReadonlyMap<string, Material>)
 			: (TUBE_KG * tube.across) / MICROMETRES.in;
 	const { members, joints } = frameworkOf(frame);
 	const tubes = members.flatMap(({ path, length }) => {
-		const drawn = path.slice(1).map((to, i) => ({ from: path[i]!, to, long: Math.hypot(to.x - path[i]!.x, to.y - path[i]!.y, to.z - path[i]!.z) })); // prettier-ignore
+		const drawn = path.slice(1).map((to, i) => ({ from: path[i]!, to, long: apart(path[i]!, to) }));
 		const all = drawn.reduce((a, d) => a + d.long, 0);
 		return drawn.map(({ from, to, long }) => ({
-			x: (from.x + to.x) / 2,
-			y: (from.y + to.y) / 2,
-			z: (from.z + to.z) / 2,
+			...between(from, to, 0.5),
 			kg: (perMetre * ((length * long) / all)) / 1000,
 			estimated: !own?.grams
 		}));

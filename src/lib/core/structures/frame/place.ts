@@ -1,6 +1,6 @@
 import type { PictureFacet } from '../facets/picture.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
-import type { Point, Strand } from '../kit/strand.ts';
+import { apart, between, type Point, type Strand } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
 import { footprintOf, frameworkOf } from './joints.ts';
 import { massesOf } from './mass.ts';
@@ -36,13 +36,8 @@ export function placeFrame(frame: Frame): readonly Strand[] {
 }
 
 function inParts(from: Point, to: Point): Point[][] {
-	const long = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
-	const n = Math.max(1, Math.ceil(long / STRETCH));
-	const point = (i: number): Point => ({
-		x: from.x + ((to.x - from.x) * i) / n,
-		y: from.y + ((to.y - from.y) * i) / n,
-		z: from.z + ((to.z - from.z) * i) / n
-	});
+	const n = Math.max(1, Math.ceil(apart(from, to) / STRETCH));
+	const point = (i: number): Point => between(from, to, i / n);
 	return Array.from({ length: n }, (_, i) => [point(i), point(i + 1)]);
 }
 

@@ -1,4 +1,4 @@
-import { formatInches, um } from '../../units/length.ts';
+import { markInches } from '../../units/length.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import type { PlanFacet } from '../facets/plan.ts';
 import type { StepKit } from '../kit/step-kit.ts';
@@ -9,7 +9,6 @@ import { bendMarks } from './marks.ts';
 export const plan: PlanFacet<Frame> = { last: false, steps: frameSteps };
 
 const GEAR = 'goggles, gloves';
-const inch = (long: number): string => `${formatInches(um(Math.round(long / 3175) * 3175))} in`;
 const plural = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 /** Cut or bent, joined, set on what it stands on: before any balloon. */
@@ -20,16 +19,16 @@ function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
 	const lines = (): StepLine[] =>
 		cutsOf(frame).map(({ um: long, count }) => ({
 			count: count * kit.all,
-			text: `${inch(long)} of ${tube}`,
+			text: `${markInches(long / 1000)} of ${tube}`,
 			colours: []
 		}));
 	const once = frame.uses > 1 ? ` Made once for ${frame.uses} uses.` : '';
 	const made: MadeStep[] = [];
 	if (frame.shape.of === 'bent')
 		made.push(
-			kit.made('frame bent', `Mark ${tube} from one end and bend it: ${bendMarks(frame).map((m) => `${inch(m.at)} ${m.goes}`).join(', ')}.${once}`, {
+			kit.made('frame bent', `Mark ${tube} from one end and bend it: ${bendMarks(frame).map((m) => `${markInches(m.at)} ${m.goes}`).join(', ')}.${once}`, {
 				tool: `tape, pencil, bender, ${GEAR}`,
-				check: `each bend square; ${inch(bendMarks(frame).at(-1)!.left)} stands up plumb`,
+				check: `each bend square; ${markInches(bendMarks(frame).at(-1)!.left)} stands up plumb`,
 				work: kit.share('bend tube')
 			})
 		); // prettier-ignore

@@ -30,7 +30,7 @@ function nameOf(r: Reader): string[] {
 export function frameLine(r: Reader): Parsed<FrameSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'frame') return undefined;
-	const { frame } = { frame: own.structure };
+	const frame = own.structure;
 	const said: SaidFrame[] = [];
 	for (;;) {
 		r.mark(',');

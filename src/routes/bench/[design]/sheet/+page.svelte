@@ -1,14 +1,12 @@
 <script lang="ts">
 	import { formatHours } from '$lib/core/labour/standards.ts';
-	import { formatFeet, formatInches, toMillimetres, um, type Millimetres } from '$lib/core/units/length.ts';
+	import { formatFeet, markInches, toMillimetres, um, type Millimetres } from '$lib/core/units/length.ts';
 	import HowMany from '$lib/features/lists/HowMany.svelte';
 	import MiniPicture from '$lib/features/picture/MiniPicture.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 
 	let { data } = $props();
 	const HEIGHT = 300;
-	/** As it is marked on tube: to the sixteenth of an inch. */
-	const inch = (mm: number) => `${formatInches(um(Math.round((mm * 1000) / 1587.5) * 1587.5))} in`;
 	const JOINED = {
 		dry: 'Pushed together, not glued: it comes apart again.',
 		glued:
@@ -49,15 +47,15 @@
 						<thead><tr><th>Mark from one end</th><th>Bend</th><th>Goes</th><th>Left over it</th></tr></thead>
 						<tbody>
 							{#each frame.marks as mark, i (i)}<tr
-									><td class="figures">{inch(mark.at)}</td><td class="figures">{mark.angle}°</td><td
+									><td class="figures">{markInches(mark.at)}</td><td class="figures">{mark.angle}°</td><td
 										>{mark.goes}</td
-									><td class="figures">{inch(mark.left)}</td></tr
+									><td class="figures">{markInches(mark.left)}</td></tr
 								>{/each}
 						</tbody>
 					</table>
 					<p>
 						Bend at each mark until the two sides are square to each other, all turns the same way and flat on
-						the floor; the last goes straight up. {inch(frame.marks.at(-1)!.left)} is left as the upright.
+						the floor; the last goes straight up. {markInches(frame.marks.at(-1)!.left)} is left as the upright.
 					</p>
 				{:else}
 					<table>
@@ -65,7 +63,7 @@
 						<tbody>
 							{#each frame.cuts as cut (cut.um)}<tr
 									><td class="figures">{cut.count * frame.pieces} ×</td><td class="figures"
-										>{inch(cut.um / 1000)}</td
+										>{markInches(cut.um / 1000)}</td
 									><td class="tick"><span></span></td></tr
 								>{/each}
 						</tbody>

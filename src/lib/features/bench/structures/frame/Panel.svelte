@@ -3,7 +3,7 @@
 	import { cutsOf, fittingsOf, sizeOfFrame } from '../../../../core/structures/frame/amounts.ts';
 	import type { Frame } from '../../../../core/structures/frame/document.ts';
 	import { bendMarks } from '../../../../core/structures/frame/marks.ts';
-	import { formatInches, um } from '../../../../core/units/length.ts';
+	import { markInches } from '../../../../core/units/length.ts';
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 	import { feetWords } from '../../kit/feet-words.ts';
@@ -22,7 +22,6 @@
 	const nameOf = (id: string | null) =>
 		(id === null ? undefined : bench.context.catalogue.materials.get(id)?.name) ?? 'tube, not chosen yet';
 	/** To an eighth of an inch: as it is marked. */
-	const inch = (mm: number) => `${formatInches(um(Math.round((mm * 1000) / 3175) * 3175))} in`;
 </script>
 
 <Popover label="Cuts and joints of {section.name}" width={420} slim>
@@ -42,19 +41,19 @@
 				>
 				<tbody>
 					{#each marks as mark, i (i)}<tr
-							><td class="figures">{inch(mark.at)}</td><td class="figures">{mark.angle}°</td><td
+							><td class="figures">{markInches(mark.at)}</td><td class="figures">{mark.angle}°</td><td
 								>{mark.goes}</td
-							><td class="figures">{inch(mark.left)}</td></tr
+							><td class="figures">{markInches(mark.left)}</td></tr
 						>{/each}
 				</tbody>
 			</table>
-			<p class="text-muted">{inch(marks.at(-1)!.left)} is left as the upright.</p>
+			<p class="text-muted">{markInches(marks.at(-1)!.left)} is left as the upright.</p>
 		{:else}
 			<table class="w-full">
 				<caption class="text-left font-semibold">Cut</caption>
 				<tbody>
 					{#each cuts as { um: cut, count } (cut)}<tr
-							><td class="figures">{count} ×</td><td class="figures">{inch(cut / 1000)}</td></tr
+							><td class="figures">{count} ×</td><td class="figures">{markInches(cut / 1000)}</td></tr
 						>{/each}
 				</tbody>
 			</table>
