@@ -1,3 +1,5 @@
+import type { EntryContext } from '../context.ts';
+import { printLines } from '../print.ts';
 import { coloursIn } from './colours.ts';
 import { LONG, matched, N, oneOf, type Reading, re } from './reading.ts';
 import { rowLine } from './row.ts';
@@ -21,7 +23,14 @@ const garland: Reading = (said) => {
 	const kind = own.take(re(String.raw`\b${KINDS}\b`));
 	const long = table ?? own.take(re(String.raw`(?<![\d.])(${LONG})(?: long)?`));
 	if (!kind || !long || left.text === '') return undefined;
-	if (own.text.replace(/\b(?:an?|the|of|long|that is|is|with|about)\b|[,:]/g, ' ').trim() !== '')
+	if (
+		own.text
+			.replace(
+				/\b(?:an?|the|of|long|that is|is|with|about|organic|full|lush|simple|classic|free-form)\b|[,:]/g,
+				' '
+			)
+			.trim() !== ''
+	)
 		return undefined;
 	const runner = /runner/.test(kind[1]!) || table !== undefined;
 	const name = runner ? 'runner' : kind[1] === 'garland' ? 'garland' : kind[1]!.replace(/ ?-?arch/, '');
@@ -49,8 +58,10 @@ const arch: Reading = (said) => {
 /** `wall of 8 rows of 10 links at 9 red`, in whatever order. */
 const wall: Reading = (said, context) => {
 	if (!/^(?:an? )?(?:link )?wall\b/.test(said) || !/\blinks?\b/.test(said)) return undefined;
-	const left = new Left(said.replace(/\b(?:an?|wall|of|links?|with)\b|[,:]/g, ' '));
-	const rows = left.take(re(String.raw`${N} rows?`)) ?? left.take(re(String.raw`${N} high`));
+	const left = new Left(
+		said.replace(/\b(?:an?|wall|of|links?|with|and|high|tall)\b|[,:]/g, ' ').replace(/\s+/g, ' ')
+	);
+	const rows = left.take(re(String.raw`${N} rows?`)) ?? left.take(re(String.raw`${N} (?:levels|layers)`));
 	const size = left.take(re(String.raw`\b(?:at|sized(?: to)?|inflated to) ${N}(?: ?″)?`));
 	const across = left.take(re(String.raw`\b(?:by |x )?${N}(?: (?:across|wide|a row|each))?(?=\s|$)`));
 	const colour = left.text.replace(/\bin\b/g, ' ').trim();
@@ -63,10 +74,20 @@ const wall: Reading = (said, context) => {
 };
 
 const THICK: readonly (readonly [string, string])[] = [
-	['(?:full(?:er|est)?|fat(?:ter|test)?|wider?|thick(?:er)?) (?:in|at|towards) the (?:middle|centre|center)', 'in the middle'],
-	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:start|beginning|left)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it|taper it)(?: off)? (?:at|to|towards) the (?:end|right)', 'at the start'],
+	['(?:full(?:er|est)?|fat(?:ter|test)?|wider?|thick(?:er)?) (?:in|at|towards) the (?:middle|centre|center)(?:,? and (?:thin|slim|narrow|light)(?:ner|mer|er)? (?:at|towards) (?:the|both) ends)?', 'in the middle'],
+	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:start|beginning|left)|(?:thin(?:s|ner)?|taper(?:s|ed|ing)?|thin it|taper it)(?: off)? (?:at|to|towards) the (?:end|right)', 'at the start'],
 	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:end|right)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it)(?: off)? (?:at|to|towards) the (?:start|beginning|left)', 'at the end']
 ]; // prettier-ignore
+
+/** How long the straight path in hand is, in the unit in which it is printed. */
+function lineInHand({ recipe, section, materials }: EntryContext) {
+	const own = recipe?.sections.find((s) => s.id === section);
+	const path =
+		own &&
+		printLines(own, recipe!, (id) => materials.find((m) => m.id === id)).find((l) => l.about === 'path');
+	const found = path && /^line ([\d.]+) (ft|m)\b/.exec(path.text);
+	return found ? { length: Number(found[1]), unit: found[2]! } : undefined;
+}
 
 /** How it hangs, where it lies, how full it is, how it is counted. */
 const settings: Reading = (sentence, context) => {
@@ -76,8 +97,19 @@ const settings: Reading = (sentence, context) => {
 			''
 		)
 		.trim();
-	const to = matched(String.raw`(?:make it |it is |it should be )?(${LONG}) long`, said);
-	if (to) return [`line ${spaced(to[1]!)}`];
+	const to = matched(
+		String.raw`(?:(?:make|have|let|cut|bring|take|keep|shorten|stretch|extend) (?:it|this|that)(?: (?:be|to|(?:down|up|out|back) to))? |it (?:is|should be|must be|needs to be|has to be|wants to be) )?(${LONG})(?<long> long)?(?: instead| now| please)*`,
+		said
+	);
+	const goesAlong = context.sections?.some((s) => s.id === context.section && 'path' in s.structure);
+	if (to && (to.groups?.long !== undefined || (goesAlong && to[0] !== to[1])))
+		return [`line ${spaced(to[1]!)}`];
+	const longer = matched(String.raw`(?:make it )?${N} (ft|m) (longer|shorter)`, said);
+	const now = longer && lineInHand(context);
+	if (longer && now && now.unit === longer[2]) {
+		const next = now.length + Number(longer[1]) * (longer[3] === 'longer' ? 1 : -1);
+		return next > 0 ? [`line ${next} ${now.unit}`] : undefined;
+	}
 	const hooks = oneOf(
 		[
 			String.raw`(?:(?:hang|hung|it hangs|fix|fixed|put)(?: it| them)? )?(?:on|from|with|by) (?:an? |the )?(hooks|pins|fishing line|stand|backdrop|ties)(?:,? (?:1 )?every (${LONG}))?(?:,? (?:with|using) (.+)|, (.+))?`,

@@ -34,9 +34,10 @@ const weight: Reading = (said, context) => {
 		return ['no weight'];
 	const found = oneOf(
 		[
+			'with (.+?),? (?:as|for) (?:a |the |its )?weight',
 			'(?:the )?weight (?:is|should be) (.+)',
 			'(.+?),? (?:as|for|is) (?:a |the |its )?weight',
-			'(?:hold|held|weighed|kept|tied|weigh|weight|tie|keep)(?: (?:it|them|that))?(?: down)? (?:down )?(?:with|by|to) (.+)',
+			'(?:hold|held|weighed|kept|tied|weigh|weight|tie|keep|anchor|anchored|ballast)(?: (?:it|them|that))?(?: down)? (?:down )?(?:with|by|to) (.+)',
 			'(.+) (?:to hold|holds|holding|weighing) (?:it|them) down',
 			'weighted (?:down )?(?:with|by) (.+)',
 			'weight:? (.+)'
@@ -55,6 +56,7 @@ const weight: Reading = (said, context) => {
 /** Balloons and foils in a gas, on ribbon. */
 const inGas: Reading = (said, context) => {
 	const left = new Left(said);
+	const firm = left.take(/,? ?\b(?:and )?(?:firm|hard|tight)\b/) !== undefined;
 	const gas = left.take(
 		/,? ?\b(?:(?:in|with|of|on) |filled with |full of )?(helium|air)(?:[- ]?filled)?\b|\b(floating)\b/
 	);
@@ -68,7 +70,7 @@ const inGas: Reading = (said, context) => {
 	if (!what) return undefined;
 	const own = ribbon?.[1] && /\d/.test(ribbon[1]) ? ` ${ribbon[1]} ft` : '';
 	const on = ribbon ? ` on${own} ribbon${ribbon[2] ? ` ${ribbon[2]}` : ''}` : '';
-	return [`${what}${gas ? ` in ${gas[2] ? 'helium' : gas[1]}` : ''}${on}`];
+	return [`${what}${gas ? ` in ${gas[2] ? 'helium' : gas[1]}` : ''}${firm ? ' firm' : ''}${on}`];
 };
 
 /** `two moon foils`, `a foil moon`: foils by the words of their names. */
@@ -82,6 +84,28 @@ export function foil(said: string, context: EntryContext): string | undefined {
 	return name ? `${count} ${name}` : undefined;
 }
 
+/** `3 pink 11s and a moon foil, all helium`: several that are in one gas. */
+const allInGas: Reading = (said, context) => {
+	const found = /^(.+?)(?:,| and) (.+?),? (?:all|both|everything)(?: of (?:it|them))? (?:(?:in|with|filled with|of) )?(helium|air)(?:[- ]filled)?$/.exec(said); // prettier-ignore
+	if (!found) return undefined;
+	const each = [found[1]!, found[2]!].map((own) =>
+		inGas(`${own.replace(/^and /, '')} in ${found[3]}`, context)
+	);
+	return each.includes(undefined) ? undefined : each.flatMap((l) => l!);
+};
+
+/** `bouquet of five pink 11s in helium`: a bunch begins, with what is in it, where none is in hand. */
+const bouquet: Reading = (said, context) => {
+	const found = /^(?:an? )?(bouquet|bunch)(?: of)?:? (.+)$/.exec(said);
+	const inHand = context.sections?.some((s) => s.id === context.section && 'weight' in s.structure);
+	const own = found && !inHand ? inGas(found[2]!, context) : undefined;
+	return own && [`bunch ${found![1]}`, ...own];
+};
+
 /** Balloons and foils on ribbon, words of foils, weights. */
 export const floats: Reading = (said, context) =>
-	letters(said, context) ?? weight(said, context) ?? inGas(said, context);
+	bouquet(said, context) ??
+	letters(said, context) ??
+	weight(said, context) ??
+	allInGas(said, context) ??
+	inGas(said, context);

@@ -9,7 +9,15 @@ export const frames: Reading = (said, { sections = [], section }) => {
 	if (named) return [`frame ${named[1]}`];
 	const own = sections.find((s) => s.id === section);
 	const frame = own && sheetOf(own.structure);
-	return frame && (outline(said) ?? small(said, frame));
+	if (!frame) return undefined;
+	// “a 6 ft pipe standing on a 12 in plate”.
+	const both =
+		/^(.+?),? (?:(?:that |which )?(?:stands?|standing|set|screwed|sits?|with its foot) )?((?:on|with) an? .*(?:plate|base)(?: of [\d.]+″)?)$/.exec(
+			said
+		);
+	const [up, foot] = both ? [outline(both[1]!), small(both[2]!, frame)] : [];
+	if (up && foot) return [...up, ...foot];
+	return outline(said) ?? small(said, frame);
 };
 
 const LENGTH = String.raw`${N}(?: ?(ft|m|cm|″))?`;
@@ -29,6 +37,7 @@ function outline(said: string): string[] | undefined {
 	const left = new Left(
 		said
 			.replace(/[,.]/g, ' ')
+			.replace(/\bfor (?:an?|the|our) (?:back )?wall\b/g, 'back')
 			.replace(/\b(?:an?|the|of tube|frame|called)\b/g, ' ')
 			.replace(/\s+/g, ' ')
 	);
@@ -43,7 +52,7 @@ function outline(said: string): string[] | undefined {
 	const by = left.take(re(String.raw`${LENGTH} (?:by|x) ${LENGTH}`));
 	const high = by ? undefined : left.take(re(String.raw`${LENGTH} (?:high|tall)\b`));
 	const wide = by ? undefined : left.take(re(String.raw`${LENGTH} (?:wide|across)\b`));
-	const kind = left.take(/\b(post|mast|upright|goal|door|back|hoop|ring|arc|arch)\b/)?.[1];
+	const kind = left.take(/\b(post|pole|pipe|tube|mast|upright|goal|door|back|hoop|ring|arc|arch)\b/)?.[1];
 	const bare = by || high || wide ? undefined : left.take(re(String.raw`(?<!\S)${LENGTH}(?=\s|$)`));
 	if (!kind || left.text.replace(/\b(?:of|with|and|is|that|on)\b/g, ' ').trim() !== '') return undefined;
 	const up = high ?? bare;
@@ -51,7 +60,7 @@ function outline(said: string): string[] | undefined {
 	const across = by ? unit(by[1]!, by[2] ?? by[4]) : wide && unit(wide[1]!, wide[2]);
 	const stands = feet ? ` feet ${unit(feet[1]!, feet[2])}` : '';
 	if (tree && tall) return [`cross ${tall} tree ${unit(tree[1]!, tree[2])} at ${unit(tree[3]!, tree[4])}`];
-	if (/post|mast|upright/.test(kind)) return tall && !across ? [`post ${tall}`] : undefined;
+	if (/post|pole|pipe|tube|mast|upright/.test(kind)) return tall && !across ? [`post ${tall}`] : undefined;
 	if (/hoop|ring/.test(kind)) {
 		const round = across ?? tall;
 		return round ? [`hoop ${round}${foot ? ` foot ${unit(foot[1]!, foot[2])}` : ''}`] : undefined;
@@ -73,7 +82,9 @@ function small(said: string, frame: ShopSheet): string[] | undefined {
 	const uses = matched('(?:it )?(?:use(?: it)?|used|lasts?(?: for)?|is good for|made for|for) (\\d+) (?:times|uses|jobs)', said);
 	if (uses) return [`used ${uses[1]} times`];
 	if (matched('(?:with)?(?:out an?|no) (?:base|plate)', said)) return ['no base'];
-	const plate = matched(String.raw`(?:(?:it )?stands )?on (?:an? |the )?${LENGTH}(?: wide)? (?:plate|base)`, said);
+	const of = matched(String.raw`(?:on|with) (?:an? |the )?(?:foot |base )?(?:plate|base) of ${LENGTH}`, said);
+	if (of) return [`on plate ${unit(of[1]!, of[2], 'in')}`];
+	const plate = matched(String.raw`(?:(?:it )?stands )?(?:on|with) (?:an? |the )?${LENGTH}(?: wide)? (?:base |foot )?(?:plate|base)`, said);
 	if (plate) return [`on plate ${unit(plate[1]!, plate[2], 'in')}`];
 	const tube = matched(String.raw`(?:the )?(?:tube|pipe) (?:is )?${LENGTH}(?: (?:wide|thick|across))?`, said);
 	if (tube) return [`tube ${unit(tube[1]!, tube[2], 'in')}`];

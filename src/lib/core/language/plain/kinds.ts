@@ -17,6 +17,10 @@ const limbs: Reading = (said, context) => {
 	);
 	const size = left.take(re(String.raw`\bat ${N}(?: ?″)?(?: across)?(?=[\s,]|$)`))?.[1];
 	const bent = left.take(/\bbent(?: by| to)? (\d+)(?: degrees|°)?/)?.[1];
+	const turned =
+		bent === undefined && left.take(/\bbent\b(?: round| over| back)?/)
+			? left.take(/, (\d{2,3})(?: degrees|°)?\s*$/)?.[1]
+			: undefined;
 	const shapes = ['wound', 'trained', 'softened'].filter((s) => left.take(re(String.raw`\b${s}\b`)));
 	if (left.take(/\b(?:curled|coiled|spiral)\b/)) shapes.push('wound');
 	const long =
@@ -30,7 +34,9 @@ const limbs: Reading = (said, context) => {
 	if (coloursIn(colour, context)?.length !== 1) return undefined;
 	const round = at && /round|around/.test(at[1]!) ? 'round' : undefined;
 	const host = at ? ` on ${at[3]}${round || at[2] || at[4] ? ` ${round ?? at[2] ?? at[4]}` : ''}` : '';
-	const shaped = [bent === undefined ? '' : `bent ${bent}`, ...shapes].filter(Boolean).join(' ');
+	const shaped = [(bent ?? turned) === undefined ? '' : `bent ${bent ?? turned}`, ...shapes]
+		.filter(Boolean)
+		.join(' ');
 	return [
 		`${count} ${model[1]}${size ? ` at ${size}` : ''} ${colour}${long ? ` ${long}` : ''}${shaped ? ` ${shaped}` : ''}${flat ? ' tie' : ''}${name && name !== 'tie' ? ` as ${name}` : ''}${host}`
 	];

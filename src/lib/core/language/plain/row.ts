@@ -113,7 +113,7 @@ function counts(left: Left, said: Said): boolean {
 		left.take(/\b(?:(?:a|1) )?clusters?(?: of)? (\d+)(?: of)?\b/) ??
 		left.take(re(String.raw`\bin (\d+)${BAG}`));
 	if (cluster && said.count === undefined) said.count = Number(cluster[1]);
-	const word = left.take(/(?:\b(a|\d+) )?\b(single|pair|duplet|triplet|quad|quint)(s?)(?: of)?\b/);
+	const word = left.take(/(?:(?<!\bat )\b(a|\d+) )?\b(single|pair|duplet|triplet|quad|quint)(s?)(?: of)?\b/);
 	if (word) {
 		const several = Number(word[1] ?? 'a');
 		if (said.count !== undefined || (several > 1 && said.repeat !== undefined)) return false;
@@ -166,6 +166,9 @@ function sizes(left: Left, said: Said, context: EntryContext) {
 	}
 	const bag = left.take(re(String.raw`(?<!\S)${N}${BAG}`));
 	if (bag) said.bag = bag[1]!;
+	// “four 16 greys to 13”.
+	const brought = sized || word || strokes ? undefined : left.take(re(String.raw`\bto ${N}(?=\s*(?:,|$))`));
+	if (brought) said.size = brought[1]!;
 	for (;;) {
 		const unit = left.take(re(String.raw`(?<!\S)${N}(?:${INCH}| cm)s?`));
 		if (!unit) return;

@@ -11,7 +11,7 @@ import { formatLength, um } from '../../units/length.ts';
 import { Left } from './wording.ts';
 
 const STANDS =
-	'(?:(?:put |stand |mount )?(?:it all|all of it|the lot|the whole thing|everything|all) |stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
+	'(?:(?:put |stand |mount |set |rest )?(?:it all|all of it|the lot|the whole thing|everything|all) |stand it |it goes |it stands |stands |standing |mounted |it sits |put it )?';
 /** `on an 8 ft pole`, `without a pole`. */
 const pole: Reading = (said, context) => {
 	const named = matched(String.raw`${STANDS}(?:on|with) (?:an?|the|my|our) (.+)`, said);
@@ -24,7 +24,7 @@ const pole: Reading = (said, context) => {
 		];
 	const kind = '(pole|stick|mast)';
 	const tall = matched(
-		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${N} ft(?: tall| long)? ${kind}(?: through (?:it|them|the middle)| inside| in the middle| under it)?`,
+		String.raw`${STANDS}(?:on |with )?(?:an? |the )?${N} ft(?: tall| long)? ${kind}(?: (?:up|down|through|in|inside) (?:it|them|the (?:middle|centre|center|inside))| inside| under it)?`,
 		said
 	);
 	if (tall) return [`${tall[2]} ${tall[1]} ft`];
@@ -66,7 +66,9 @@ const seated = (text: string, context: EntryContext): string | undefined => {
 };
 
 /** `glue two red fives at 4 on the front of row 2`, `one red 5 at 3 either side of row 2`. */
-const piece: Reading = (said, context) => {
+const piece: Reading = (sentence, context) => {
+	// “eyes on row 3, two black 5s at 2, glued”.
+	const said = sentence.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
 	const left = new Left(said);
 	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
 	const both = left.take(
@@ -75,7 +77,7 @@ const piece: Reading = (said, context) => {
 	const at =
 		both ??
 		left.take(
-			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on )?(?:the )?(front|back|left|right|round)\b)?/
+			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round)\b)?/
 		);
 	if (!at) return undefined;
 	const row = (both ? at[1]! : at[2]!).replace('bottom row', 'row 1');
@@ -117,7 +119,7 @@ const bands: Reading = (said, context) => {
 /** `standing on a box`, `put it on the table`. */
 const stands: Reading = (said, context) => {
 	const found = matched(
-		'(?:it |this |that )?(?:stands?|standing|stood|put (?:it|this)|stand (?:it|this)|sits|place it|goes) on (?:the |an? )?(floor|ground|table|board|box|shelf|plinth)',
+		'(?:it |this |that )?(?:stands?|standing|stood|put (?:it|this)|(?:stand|set|rest|lay) (?:it|this|that)|sits|place it|goes) on (?:the |an? )?(floor|ground|table|board|box|shelf|plinth)',
 		said
 	);
 	if (!found) return undefined;

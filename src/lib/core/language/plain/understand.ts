@@ -5,6 +5,7 @@ import { again } from './again.ts';
 import { rowLine } from './row.ts';
 import { frames } from './frames.ts';
 import { KINDS } from './kinds.ts';
+import { namedChange, namedPart, swapped } from './named.ts';
 import { copies, relative, whole } from './relative.ts';
 import type { Reading } from './reading.ts';
 import { READINGS } from './sentences.ts';
@@ -17,7 +18,18 @@ const row: Reading = (said, context) => {
 	const line = rowLine(said, context);
 	return line === undefined ? undefined : [line];
 };
-const ALL: readonly Reading[] = [frames, again, copies, ...READINGS, ...KINDS, whole, row, relative];
+const ALL: readonly Reading[] = [
+	frames,
+	again,
+	copies,
+	...READINGS,
+	...KINDS,
+	whole,
+	row,
+	relative,
+	swapped,
+	namedChange
+];
 
 /** Most sentences that are looked for between commas alone. */
 const MOST_AT_ONCE = 6;
@@ -56,7 +68,8 @@ function one(said: string, desk: Desk): readonly string[] | undefined {
 function readAs(said: string, { context, masked }: Desk): readonly string[] | undefined {
 	// Last of all a row without words that say nothing: those may be anything.
 	const last = withoutIdle(bare(said));
-	for (const form of new Set([said, bare(said)]))
+	const named = namedPart(said, context)?.said;
+	for (const form of new Set([said, bare(said), ...(named === undefined ? [] : [named])]))
 		for (const reading of ALL) {
 			const lines = reading(form, { ...context, masks: masked.names })?.map((line) => unmask(line, masked));
 			if (lines && parseEntry(lines[0]!, context).ok) return lines;

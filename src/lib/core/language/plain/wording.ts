@@ -17,6 +17,16 @@ const FILLERS = [
 	/^(?:an? )?(?:collar|base|topper|foot|head|neck|ring),(?= )/,
 	/^(?:throw|chuck|pop|stick|slip|drop) (?:in|on)(?= (?:\d|an? ))/,
 	/^(?:on|at) the (?:floor|ground|bottom|foot),?(?= (?:\d|an? ))/,
+	/^(?:give|get) (?:it|this|them)(?= an? |\s\d)/,
+	/^(?:this|that|it)(?: (?:1|one))? (?:needs|wants|takes|gets|has|must have|should have)(?= an? | \d)/,
+	/ for (?!spiral|rings?\b)[a-z]+$/g,
+	/^(?:an? )?(?:ruffle|skirt|frill|cuff|band|belt|necklace|wreath) of\b/,
+	/^[a-z]+ it (?:down|up|in place) with(?= \d)/,
+	/ (?:round|around) (?:the )?(?!left|right|front|back)[a-z]+$/g,
+	/^(?:for |as |on )?(?:(?:the|my|our) )?(?!no\b|not\b|without\b|spiral|rings?\b|checker|gradient|weight|size|step|note|section|part|frame|run|bunch|form|weave|line|pole|stick|mast|arch|the\b)[a-z]+: /,
+	/^for (?:the|my|our) (?!row\b)[a-z]+, /,
+	/^(?:hide|cover|dress|soften|mask) (?:the )?[a-z]+(?: [a-z]+)? with(?= \d)/,
+	/^(?:it )?(?:takes|wants|needs|uses|gets)(?= (?:\d|an? ))/,
 	/^(?:above|over|on top of) (?:that|it|those|them|these)\b,?/,
 	/^(?:carry on|go up|go on|keep going|continue|follow) with\b/,
 	/(?<=rows|layers|clusters|levels) in all\b/g,
@@ -53,10 +63,34 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
 	[/[()]/g, ' , '],
+	[/\b(\d+) more (?=(?:clusters|quads|pairs|triplets)\b.*§)/g, '$1 '],
+	[/(?<=\bquads?\b.*),? 2 of each(?: colou?r)?\b/g, ''],
+	[/\bhorizontal (?=stripe)/g, ''],
+	[/(?<=^[^,]*\d[^,]*),? (?:and )?not \d+(?: rows| layers)?$/g, ''],
+	[/^(.*\d§.*?),? (?:and )?([^,]*\d§.*?),? (?:50 50|50 ?\/ ?50|half and half|half half|in equal parts|equally)$/g, '50 % $1, 50 % $2'],
+	[/\b(?:that|which) runs?(?: for)? |\brunning (?=\d)/g, ''],
+	[/^(\d+(?:\.\d+)? ft) of (pole|stick|mast)$/g, '$1 $2'],
+	[/^(?:about|around|roughly|some|nearly) (?=\d)/g, ''],
+	[/\bdoorway of tube\b|\btube doorway\b/g, 'door'],
+	[/\blet (?:a (?:little|bit)(?: of)?|some)(?: more)? air out(?: of)?\b/g, 'a bit smaller'],
+	[/\b(?:put |blow )?(?:a (?:little|bit)(?: of)?|some) (?:more )?air in(?:to)?\b/g, 'a bit bigger'],
+	[/\bhalf (?:of )?(?:the|each|every|a) (?:cluster|row|layer|ring) ([a-z]+),? (?:and )?(?:the other )?half (?:of it )?([a-z]+)\b/g, '$1 and $2'],
+	[/\b(\d+(?:\.\d+)? (?:ft|m|cm)) in height\b/g, '$1 high'],
+	[/\b(\d+(?:\.\d+)? (?:ft|m|cm)) in (?:width|length)\b/g, '$1 wide'],
+	[/, (?:an?|1) (?:hook|pin|tie) (?=every\b)/g, ' '],
+	[/^(.+?) (?:for|makes? up|is) (\d+ ?%),? (?:and )?(?:the )?(?:other |remaining )?(\d+ ?% .+)$/g, '$2 $1, $3'],
+	[/^(?:this|that|the)(?: (?:1|one|piece|thing|run|garland))? (?=(?:lies|goes|stands|hangs|is) (?:on|along|against|from)\b)/g, 'it '],
+	[/\b([2-9]|1[0-2])[- ]packs?\b(?: of)?/g, 'cluster of $1 '],
+	[/\b2[- ]?footers?\b/g, '24″'],
+	[/\b3[- ]?footers?\b/g, '36″'],
+	[/\b(\d+) clusters?,? (?:each|every 1)(?: of(?: them)?)?(?: is| has| of| with)? (\d+)\b(?!§)/g, '$1 clusters of $2'],
+	[/\b\d+ colou?rs?[,:] /g, ''],
+	[/\benough (?:for|to (?:make|get to|reach)) (\d+(?:\.\d+)? ft)\b/g, 'up to $1'],
+	[/\bevery (?:foot|ft)\b(?! and)/g, 'every 1 ft'],
 	[/\b(?:pre-?)?stretched(?: and)?\b/g, ''],
 	[/\b(?:deflated|let (?:back )?down|brought down|taken down|sized down|reduced) to (?=\d)/g, 'at '],
 	[/^rows? (\d+) (?:to|through) (\d+)(?: are| is|:)? (?=.*[§″])/g, '§$1-$2 '],
-	[/(?<=\d§.*)\btucked(?: in)? (?:around|round|about)(?: it)?\b/g, ''],
+	[/(?<=\d§.*)\b(?:tucked|squeezed|pushed|wedged|nestled|popped)(?: in)? (?:around|round|about|underneath|below|beneath)(?: it)?\b/g, ''],
 	[/(?<=[a-z])\ball(?: just)? slides? onto\b/g, 'on'],
 	[/^(?:it )?(?:all )?(?:slides?|goes|fits|threads?) (?:on to|onto|over|on) (?=an? .*\b(?:pole|mast|stick)\b)/g, 'on '],
 	[/\b(\d+) x (5|9|11|12|16|17|18|24|36)(?= (?:at|in) )/g, '$1 $2§'],
@@ -150,7 +184,9 @@ export function plainly(text: string): string {
 		.replace(/[–—]/g, '-')
 		.replace(/\bpercent\b|\bper cent\b/g, '%')
 		.replace(/[!?]+(?=\s|$)/g, ' ');
-	said = said.replace(/\bsix[- ]?packs?\b/g, 'cluster 6').replace(/-(?=(?:inch|foot|feet|ft|cm)\b)/g, ' ');
+	said = said
+		.replace(/\bsix[- ]?packs?\b/g, 'cluster 6')
+		.replace(/-(?=(?:inch|foot|feet|ft|cm|packs?|footers?)\b)/g, ' ');
 	said = figures(said);
 	said = said
 		.replace(/(\d)\s*(?:"|″|''|-\s?inch(?:es)?|\s?inch(?:es)?\b|\s?in\.)/g, `$1${INCH} `)
@@ -226,6 +262,9 @@ export const IDLE: ReadonlySet<string> = new Set(
 	put place placed placing set make makes made making use uses used using take takes taken taking add adds added build built building start starts begin
 	finish finishes finished end ends ending come comes coming keep keeps hold holds stack stacks stacked arranged arrangement layer row
 	column pillar piece part bottom top topper base head body end finish mixed mix colour colours color colors coloured colored
+	ground floor lowest highest uppermost lowermost topmost down sit sits sitting goes ring tier spot place pop bit fresh load start starting begins beginning opening
+	stacking building adding placing putting making using
+	repeat repeated everywhere anywhere throughout wherever
 	nice pretty beautiful lovely giant huge jumbo big large small tiny standard normal regular usual usually always together alike latex balloon balloons round rounds shade
 	whole complete total extra style kind type tall high ones one's else around throughout straightaway today tonight`.split(/\s+/)
 ); // prettier-ignore
@@ -233,9 +272,11 @@ export const IDLE: ReadonlySet<string> = new Set(
 /** A sentence without words that say nothing; undefined where there are none. */
 export function withoutIdle(said: string): string | undefined {
 	const left = said
+		.replace(/^an? (?=\d)/, '1 ')
 		.split(' ')
 		.filter((word) => !IDLE.has(word.replace(/[,.:]+$/, '')))
 		.join(' ')
+		.replace(/\bat(?= *(?:,|$))/g, '')
 		.replace(/^[,\s]+|[,\s]+$/g, '');
 	return left !== said && left !== '' ? left : undefined;
 }

@@ -24,6 +24,9 @@ export function size(r: Reader): Parsed<Entry> | undefined {
 	if (!r.word('size')) return undefined;
 	const words: string[] = [];
 	while (r.now?.kind === 'word') words.push(r.all[r.at++]!.text);
+	// “size the whites to 9.5” is said of balloons, in plain words.
+	if (/^(?:the|them|it|all|those|these)$/.test(words[0] ?? '') || /^(?:to|at)$/.test(words.at(-1) ?? ''))
+		return undefined;
 	const value = r.number();
 	const unit = r.unit() ?? (value ? r.long(value) : 'ft');
 	const height = value && lengthOf(value, unit);
