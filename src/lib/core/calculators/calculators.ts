@@ -11,6 +11,11 @@ import { inUnit } from '../units/quantity.ts';
 import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
 import type { Calculator, Input, Result, ResultLine } from './calculator.ts';
 
+/** Grounds by how well a foot grips them. */
+const FRICTIONS = [...new Set(GROUNDS.map(([, , grip]) => grip))].map(
+	(grip) => [String(grip), GROUNDS.filter((g) => g[2] === grip).map(([, says]) => says).join(', ')] as const // prettier-ignore
+);
+
 const IN = 25.4;
 const inchText = (mm: number): string => `${formatInches(um(Math.round((mm / IN) * 8) * 3175))} in`;
 const exact = (value: number, places = 1): string =>
@@ -253,7 +258,7 @@ const wind: Calculator = {
 		{ kind: 'length', name: 'base', label: 'Width of the base', start: '18 in' },
 		{ kind: 'quantity', name: 'wind', label: 'Mean wind of the forecast', start: '10 mph', dimension: 'speed', unit: 'mph', min: 0, max: 40, between: '0 and 90 mph' },
 		{ kind: 'number', name: 'gust', label: 'A gust is so many times that', start: '1.6', min: 1, max: 3 },
-		{ kind: 'choice', name: 'ground', label: 'It stands on', start: '0.4', options: GROUNDS }
+		{ kind: 'choice', name: 'ground', label: 'It stands on', start: '0.4', options: FRICTIONS }
 	],
 	work: ({ n, s }) => {
 		const piece = {

@@ -31,6 +31,7 @@ export interface Finding {
 		| 'empty'
 		| 'upright-short'
 		| 'frame-joint'
+		| 'frame-apart'
 		| 'over-safe'
 		| 'size-refused'
 		| 'sunk'

@@ -1,7 +1,10 @@
 import type { RationalText } from '../units/rational.ts';
 
 /** What holds tubes where they meet, by how they meet. */
-export const FITTINGS = ['elbow', 'tee', 'cross fitting', 'corner fitting', 'four-way fitting', 'coupling', 'flange', 'tube cap'] as const; // prettier-ignore
+export const FITTINGS = ['elbow', 'tee', 'cross fitting', 'corner fitting', 'four-way fitting', 'coupling', 'flange', 'cup', 'tube cap'] as const; // prettier-ignore
+
+/** What goes on a frame besides: guy lines and what holds them, what hides the tube. */
+export const ON_FRAMES = ['foot of guy line', 'stake', 'foot in tissue', 'foot in fabric', 'foot painted', 'foot under balloons'] as const; // prettier-ignore
 
 /** What structures count that follow-on rules turn into lines. */
 export const COUNTS = [
@@ -22,7 +25,8 @@ export const COUNTS = [
 	'litre of marbles',
 	'tie to the spine',
 	'infill balloon',
-	...FITTINGS
+	...FITTINGS,
+	...ON_FRAMES
 ] as const;
 
 export type CountOf = (typeof COUNTS)[number];

@@ -78,6 +78,9 @@ const DEFINED = {
 	'cut tube': building(60, 120),
 	'bend tube': building(90, 120),
 	'join tube': building(30),
+	/** A foot of tube wound in tissue or fabric, painted, or with a balloon drawn over it. */
+	'cover tube': building(40, 300),
+	'stake a line': there('set up', 120),
 	hang: building(60),
 	/** A step in her own words, by the minutes she says. */
 	'own steps': { group: 'build', seconds: 60, batch: 0, unit: 'minute' },

@@ -1,3 +1,4 @@
+import type { Ground } from '../document/ground.ts';
 import type { Id } from '../document/id.ts';
 import type { OwnSlots } from './own-slots.ts';
 import type { RationalText } from '../units/rational.ts';
@@ -16,6 +17,8 @@ export interface LineAbout {
 	readonly note?: string | undefined;
 	/** Its own rate of tax, per cent; nothing is the quote's. */
 	readonly tax?: RationalText | undefined;
+	/** What it stands on there, where its frames have a base for it; nothing is as usual. */
+	readonly ground?: Ground | undefined;
 	/** Colours of its own, and slots left out, where they are not as in its colourway. */
 	readonly slots?: OwnSlots | undefined;
 }

@@ -162,7 +162,7 @@ function standingOf(tally: DayLine['tally'], quantity: number): StandingUp {
 /** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
 function windNotes({ item, tally }: DayLine): DayNote[] {
 	if (!tally.built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
-	const { wind } = steadiness(standingOf(tally, item.quantity), USUAL_GUST, ON_GRASS);
+	const { wind } = steadiness(standingOf(tally, item.quantity), USUAL_GUST, ON_GRASS, { staked: true });
 	if (!wind || wind.holds) return [];
 	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));
 	return [

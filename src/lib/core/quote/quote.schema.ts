@@ -17,6 +17,7 @@ import {
 import type { ClientChoice } from './choices.ts';
 import type { EventSaid, FrozenOwner, FrozenQuote } from './frozen.ts';
 import { QUOTE_STATES } from './states.ts';
+import { GROUNDS } from '../document/ground.ts';
 import { LEFT_OUT } from './own-slots.ts';
 import type { Place, RawPlace } from './place.ts';
 import { MOST_LEVELS } from './choices.ts';
@@ -90,6 +91,7 @@ export const quoteTermsSchema = z.strictObject({
 				heading: z.string().min(1).max(80).optional(),
 				note: z.string().min(1).max(500).optional(),
 				tax: percentSchema.optional(),
+				ground: z.enum(GROUNDS).optional(),
 				slots: z.record(idSchema, z.union([z.literal(LEFT_OUT), idSchema])).optional()
 			})
 		)

@@ -18,6 +18,7 @@ import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
+import { standingOn } from '../recipe/on-ground.ts';
 import { withOwnSlots } from './own-slots.ts';
 import type { Place } from './place.ts';
 import {
@@ -92,7 +93,15 @@ export const quoteItems = (
 	lines.flatMap(({ id, versionId, colourwayId, sizeId: size, quantity, way }) => {
 		const recipe = recipeOf(versionId);
 		return recipe
-			? [{ id, ...withOwnSlots(recipe, colourwayId, about[id]?.slots), size, quantity, way }]
+			? [
+					{
+						id,
+						...withOwnSlots(standingOn(recipe, about[id]?.ground), colourwayId, about[id]?.slots),
+						size,
+						quantity,
+						way
+					}
+				]
 			: [];
 	});
 

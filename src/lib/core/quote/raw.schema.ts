@@ -1,4 +1,5 @@
 import { idSchema } from '../id.schema.ts';
+import { GROUNDS } from '../document/ground.ts';
 import { LEFT_OUT } from './own-slots.ts';
 import { LINE_METHODS, PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
@@ -74,6 +75,8 @@ export const rawQuoteSchema = z.strictObject({
 				note: text(800).default(''),
 				/** A page opened before lines had a tax of their own says none. */
 				tax: text(40).default(''),
+				/** A page opened before lines had a ground says none. */
+				ground: z.enum(['', ...GROUNDS]).default(''),
 				/** A page opened before lines had colours of their own says none. */
 				slots: z.record(idSchema, z.union([z.literal(''), z.literal(LEFT_OUT), idSchema])).default({})
 			})

@@ -1,3 +1,4 @@
+import type { Ground } from '../document/ground.ts';
 import { got } from '../errors.ts';
 import {
 	amount,
@@ -43,6 +44,8 @@ export interface RawLine {
 	readonly note: string;
 	/** Its own rate of tax; blank is the quote's. */
 	readonly tax: string;
+	/** What it stands on there; blank is as usual. */
+	readonly ground: '' | Ground;
 	/** Colours of its own by slot; blank is as in its colourway. */
 	readonly slots: Readonly<Record<string, string>>;
 }
@@ -64,6 +67,7 @@ export const PLAIN_LINE = {
 	heading: '',
 	note: '',
 	tax: '',
+	ground: '',
 	slots: {}
 } as const satisfies Omit<RawLine, 'id' | 'versionId'>;
 
@@ -152,6 +156,7 @@ function aboutOf(line: RawLine, levels: readonly string[], tax: Rational | null)
 		...(line.heading.trim() ? { heading: line.heading.trim() } : {}),
 		...(line.note.trim() ? { note: line.note.trim() } : {}),
 		...(tax === null ? {} : { tax: rationalText(tax) }),
+		...(line.ground !== '' && line.versionId !== '' ? { ground: line.ground } : {}),
 		...(Object.keys(slots).length > 0 && line.versionId !== '' ? { slots } : {})
 	};
 	return Object.keys(about).length > 0 ? about : undefined;
@@ -221,7 +226,7 @@ export function printLines(lines: readonly ReadLine[], offered: Offered, style: 
 	const number = (text: string) => printNumber(rational(text), style);
 	const { about = {}, typed = [], levels = [] } = offered;
 	const said = (id: string) => {
-		const { addOn, group, levels: own, heading = '', note = '', tax, slots = {} } = about[id] ?? {};
+		const { addOn, group, levels: own, heading = '', note = '', tax, ground, slots = {} } = about[id] ?? {};
 		return {
 			stands: addOn ? ('add-on' as const) : group === undefined ? ('always' as const) : ('one of' as const),
 			group: group ?? '',
@@ -229,6 +234,7 @@ export function printLines(lines: readonly ReadLine[], offered: Offered, style: 
 			heading,
 			note,
 			tax: tax === undefined ? '' : number(tax),
+			ground: ground ?? ('' as const),
 			slots
 		};
 	};

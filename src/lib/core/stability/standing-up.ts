@@ -9,8 +9,8 @@ import { FILLING_KG, USUAL_PLACE, WEIGHS } from '../structures/bunch/lift.ts';
 import { pointAt } from '../structures/kit/spot.ts';
 import { apart, between, type Point } from '../structures/kit/strand.ts';
 import { needsOf } from '../structures/registry/count.ts';
-import { baseMaterialsOf, footprintIn, massesIn } from '../structures/registry/picture.ts';
-import { G, standsWind, type WindVerdict } from './wind.ts';
+import { baseMaterialsOf, footprintIn, guysIn, massesIn } from '../structures/registry/picture.ts';
+import { BALL_DRAG, G, standsWind, type WindVerdict } from './wind.ts';
 
 /** What is on the scales, kg; what gas lifts is below 0. */
 export interface WeightPart {
@@ -37,12 +37,17 @@ export interface StandingUp {
 	/** Silhouette from the side the wind has most of, m², and the height of its middle, m. */
 	readonly area: number;
 	readonly middle: number;
+	/** Lines from its frames to stakes, m. */
+	readonly guys: readonly { readonly count: number; readonly at: number; readonly reach: number }[];
 }
 
 /** Side of a cell of the silhouette, mm. */
 const CELL = 25;
 /** Cells of a silhouette, at most about. */
 const MOST_CELLS = 1_000_000;
+
+/** Lines and ribbons are no thicker, mm: the wind does not see them. */
+const LINE = 5;
 
 interface Disc extends Point {
 	readonly r: number;
@@ -60,7 +65,9 @@ function discsOf({ pieces, applied }: Assembly): { readonly balls: Disc[]; reado
 	);
 	const thin = applied.flatMap(({ strands, spots }) =>
 		spots.flatMap((at) =>
-			strands.flatMap(({ path, d }) => alongPath(path, d).map((p) => ({ ...pointAt(at, p), r: d / 2 })))
+			strands
+				.filter((s) => s.d > LINE)
+				.flatMap(({ path, d }) => alongPath(path, d).map((p) => ({ ...pointAt(at, p), r: d / 2 })))
 		)
 	);
 	return { balls: [...stacked, ...loose], thin };
@@ -194,6 +201,7 @@ export function standingUp(input: StandingInput): StandingUp {
 		toEdge,
 		tipsAt: toEdge <= 0 ? 0 : (Math.atan2(toEdge, Math.max(1, centre.z)) * 180) / Math.PI,
 		top: discs.reduce((a, d) => Math.max(a, d.z + d.r), 0),
+		guys: built.sections.flatMap(({ structure }) => guysIn(structure)),
 		...most
 	};
 }
@@ -247,19 +255,72 @@ export interface Steadiness {
 	readonly bearsLean: boolean;
 }
 
+/** What a stake in firm ground holds of a line that pulls at it, N. House rule, from memory: a test pull says more. */
+export const STAKE_HOLDS = 250;
+
+/**
+ * What guy lines hold from the side where they hold least: stakes on the windward side pull, those to the lee hang loose.
+ * The pull down on the frame is left out, which is to the safe side.
+ * @returns N m about the foot, and N along the ground
+ */
+export function heldByGuys(
+	guys: StandingUp['guys'],
+	stake = STAKE_HOLDS
+): { readonly moment: number; readonly pull: number } {
+	let [moment, pull] = [0, 0];
+	for (const { count, at, reach } of guys) {
+		const along = (stake * reach) / Math.hypot(at, reach);
+		let least = Infinity;
+		for (let step = 0; step < 360; step += 2) {
+			const wind = (step * Math.PI) / 180;
+			let sum = 0;
+			for (let i = 0; i < count; i++) sum += Math.max(0, Math.cos(wind - (2 * Math.PI * i) / count));
+			least = Math.min(least, sum);
+		}
+		const own = along * Math.max(0, least < 1e-9 ? 0 : least);
+		moment += own * at;
+		pull += own;
+	}
+	return { moment, pull };
+}
+
+/** Where it stands, and what the wind meets. */
+export interface Where {
+	/** How much more than the wind must hold, 1.5 by default. */
+	readonly margin?: number;
+	/** Of the ground, degrees. */
+	readonly slope?: number;
+	/** Stakes can be driven there. */
+	readonly staked?: boolean;
+	/** Drag of what the wind meets; balls where it is not said. */
+	readonly drag?: number;
+}
+
 /**
  * Whether it stands a gust, and someone leaning on it.
- * @param gust m/s @param friction of its foot on that ground @param margin how much more than the wind must hold
+ * @param gust m/s @param friction of its foot on that ground
  */
-export function steadiness(piece: StandingUp, gust: number, friction: number, margin = 1.5): Steadiness {
+export function steadiness(
+	piece: StandingUp,
+	gust: number,
+	friction: number,
+	{ margin = 1.5, slope: degrees = 0, staked = false, drag = BALL_DRAG }: Where = {}
+): Steadiness {
 	const { area, middle, kg, toEdge, top } = piece;
-	const edge = toEdge / 1000;
+	const [edge, slope, centre] = [toEdge / 1000, (degrees * Math.PI) / 180, piece.centre.z / 1000];
+	const guys = staked ? heldByGuys(piece.guys) : { moment: 0, pull: 0 };
 	const wind =
 		edge > 0 && area > 0 && middle > 0
-			? standsWind({ area, middle, weight: kg, toEdge: edge, friction }, gust, margin)
+			? standsWind(
+					{ area, middle, weight: kg, toEdge: edge, friction, slope, centre, guys, drag },
+					gust,
+					margin
+				)
 			: undefined;
-	// Lower than that it is leaned on at its top.
+	// Lower than that it is leaned on at its top; on a slope downhill.
 	const tall = Math.min(LEAN.at, top / 1000);
-	const leanNeeds = edge > 0 ? (LEAN.force * tall) / (G * edge) : Infinity;
+	const [foot, leaned] = [edge * Math.cos(slope), centre * Math.sin(slope)];
+	const lacks = LEAN.force * tall - guys.moment + kg * G * leaned;
+	const leanNeeds = lacks <= 0 ? 0 : edge > 0 ? lacks / (G * foot) : Infinity;
 	return { wind, leanNeeds, bearsLean: kg >= leanNeeds };
 }

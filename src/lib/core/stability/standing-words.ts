@@ -1,3 +1,4 @@
+import type { Ground } from '../document/ground.ts';
 import type { Material } from '../materials/material.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 import { inUnit } from '../units/quantity.ts';
@@ -5,10 +6,12 @@ import type { Steadiness, StandingUp } from './standing-up.ts';
 
 /** Grounds a piece may stand on, with the friction of a base on each. From memory. */
 export const GROUNDS = [
-	['0.4', 'stone or wood'],
-	['0.3', 'smooth floor'],
-	['0.5', 'grass']
-] as const;
+	['paving', 'stone or paving', 0.4],
+	['stage', 'a stage', 0.4],
+	['indoors', 'a smooth floor', 0.3],
+	['table', 'a table', 0.3],
+	['grass', 'grass', 0.5]
+] as const satisfies readonly (readonly [Ground, string, number])[];
 
 /** @param kg of mass */
 export const inPounds = (kg: number): number => inUnit(kg * 1000, 'mass', 'lb');

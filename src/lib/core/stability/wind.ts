@@ -4,6 +4,10 @@ import { DomainError } from '../errors.ts';
 export const HALF_DENSITY = 0.613;
 /** Drag of a ball. Source: Hoerner, Fluid-Dynamic Drag (1965). */
 export const BALL_DRAG = 0.47;
+/** Share of a gust that comes through where walls or trees stand near. House rule, from memory. */
+export const SHELTERED = 0.7;
+/** Drag of a flat panel across the wind. Source: Hoerner, Fluid-Dynamic Drag (1965). */
+export const PANEL_DRAG = 1.17;
 export const G = 9.80665;
 
 /** Top of each Beaufort force, m/s of mean wind at 10 m. Source: WMO, equivalent speeds (from memory). */
@@ -27,6 +31,14 @@ export interface WindPiece {
 	readonly toEdge: number;
 	/** Height of its centre of mass plays no part while it stands; friction of base on ground does. */
 	readonly friction: number;
+	/** Of the ground, in radians; level where it is not said. */
+	readonly slope?: number;
+	/** Height of the centre of mass, m: on a slope it leans over the lower edge. */
+	readonly centre?: number;
+	/** What guy lines hold against the wind, N m about the edge and N along the ground. */
+	readonly guys?: { readonly moment: number; readonly pull: number };
+	/** Drag of what the wind meets; balls where it is not said. */
+	readonly drag?: number;
 }
 
 export interface WindVerdict {
@@ -54,19 +66,33 @@ export function standsWind(piece: WindPiece, gust: number, margin = 1.5): WindVe
 	const { area, middle, weight, toEdge, friction } = piece;
 	if (!(area > 0) || !(middle > 0) || !(toEdge > 0) || !(friction > 0))
 		throw new DomainError('not-positive', 'area, middle, distance to the edge and friction are above 0');
+	const { slope = 0, centre = 0, guys = { moment: 0, pull: 0 }, drag = BALL_DRAG } = piece;
+	const mass = Math.max(0, weight);
 	const pressure = HALF_DENSITY * gust ** 2;
-	const force = pressure * BALL_DRAG * area;
-	const [overturning, resisting] = [force * middle, Math.max(0, weight) * G * toEdge];
-	const perSpeed = HALF_DENSITY * BALL_DRAG * area;
-	const needed = margin * Math.max(overturning / (G * toEdge), force / (G * friction));
+	const force = pressure * drag * area;
+	// Down a slope the weight leans to the lower edge; what is put on the foot does not.
+	const arm = toEdge * Math.cos(slope) - centre * Math.sin(slope);
+	const foot = toEdge * Math.cos(slope);
+	const grip = friction * Math.cos(slope) - Math.sin(slope);
+	const overturning = force * middle;
+	const resisting = mass * G * arm + guys.moment;
+	const gripping = mass * G * grip + guys.pull;
+	const perSpeed = HALF_DENSITY * drag * area;
+	const toHold = (lacks: number, by: number) => (lacks <= 0 ? 0 : by > 0 ? lacks / (G * by) : Infinity);
+	const more = Math.max(
+		toHold(margin * overturning - resisting, foot),
+		toHold(margin * force - gripping, grip),
+		// Lighter than what gas lifts: that first.
+		weight < 0 ? -weight : 0
+	);
 	return {
 		pressure,
 		force,
 		overturning,
 		resisting,
-		tipsAt: Math.sqrt(resisting / (perSpeed * middle)),
-		slidesAt: Math.sqrt((Math.max(0, weight) * G * friction) / perSpeed),
-		more: Math.max(0, needed - weight),
-		holds: weight >= needed
+		tipsAt: Math.sqrt(Math.max(0, resisting) / (perSpeed * middle)),
+		slidesAt: Math.sqrt(Math.max(0, gripping) / perSpeed),
+		more,
+		holds: more <= 0
 	};
 }

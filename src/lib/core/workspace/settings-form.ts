@@ -23,6 +23,12 @@ const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting'
 const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'attachment point': [...BALLOONS, 'tie', 'fitting', 'adhesive'],
 	...Object.fromEntries(FITTINGS.map((of) => [of, ['fitting']] as const)),
+	'foot of guy line': ['tie', 'ribbon'],
+	stake: ['weight', 'fitting', 'base', 'tool'],
+	'foot in tissue': ['accent', 'ribbon', 'packaging'],
+	'foot in fabric': ['ribbon', 'accent'],
+	'foot painted': ['paint'],
+	'foot under balloons': ['modelling', 'latex-round'],
 	'litre of helium': ['gas'],
 	'painted balloon': ['paint'],
 	'litre of sand': ['weight', 'accent', 'packaging'],

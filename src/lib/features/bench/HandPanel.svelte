@@ -46,7 +46,11 @@
 	const values = $derived(
 		form ? { ...firstAnswers(form.fields, bench.data), ...now, ...own?.values, ...said } : {}
 	);
-	const errors = $derived(form ? answerErrors(form.fields, values) : {});
+	const errors = $derived.by((): Readonly<Record<string, string>> => {
+		if (!form) return {};
+		const each = answerErrors(form.fields, values);
+		return Object.keys(each).length > 0 ? each : (form.conflicts?.(values) ?? {});
+	});
 
 	/** Slots as the colours they hold: what is picked is a colour. */
 	function shown(of: HandForm<Structure>, answers: Answers): Answers {

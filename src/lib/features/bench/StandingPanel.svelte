@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { standingUp, steadiness, LEAN } from '../../core/stability/standing-up.ts';
+	import { standingUp, steadiness, LEAN, STAKE_HOLDS } from '../../core/stability/standing-up.ts';
 	import { ballastIn, GROUNDS, INDICATIVE, inPounds, venueSentence, weightWords, windWords } from '../../core/stability/standing-words.ts'; // prettier-ignore
-	import { beaufort } from '../../core/stability/wind.ts';
+	import { standingOn } from '../../core/recipe/on-ground.ts';
+	import { BALL_DRAG, beaufort, PANEL_DRAG, SHELTERED } from '../../core/stability/wind.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { parseLength } from '../../core/units/length.ts';
 	import { inUnit } from '../../core/units/quantity.ts';
@@ -20,19 +21,34 @@
 	let gustTyped = $state('15');
 	let baseTyped = $state('');
 	let ballastTyped = $state('0');
-	let ground = $state('0.4');
+	let slopeTyped = $state('0');
+	let ground = $state<(typeof GROUNDS)[number][0]>('paving');
+	let meets = $state<'balls' | 'panel'>('balls');
+	let open = $state<'open' | 'sheltered'>('open');
 	let copied = $state('');
 	const style = $derived({ decimal: bench.data.settings.decimal });
 	const read = $derived({
 		gust: parseBounded(gustTyped, { what: 'A gust', min: 1, max: 90 }, style),
+		slope: parseBounded(slopeTyped || '0', { what: 'A slope', min: 0, max: 15 }, style),
 		ballast: parseBounded(ballastTyped || '0', { what: 'More weight', min: 0, max: 2000 }, style),
 		base: baseTyped.trim() === '' ? null : parseLength(baseTyped, 'in', style)
 	});
-	const mph = $derived(read.gust.ok ? read.gust.value.valueOf() : 15);
+	/** What was last read of a field: a slip of the finger moves nothing. */
+	let last = { gust: 15, slope: 0 };
+	const mph = $derived(read.gust.ok ? (last.gust = read.gust.value.valueOf()) : last.gust);
+	const slope = $derived(read.slope.ok ? (last.slope = read.slope.value.valueOf()) : last.slope);
 	const gust = $derived(mph / inUnit(1, 'speed', 'mph'));
+	const stands = $derived(GROUNDS.find(([id]) => id === ground)!);
+	const where = $derived({
+		slope,
+		staked: stands[0] === 'grass',
+		drag: meets === 'panel' ? PANEL_DRAG : BALL_DRAG
+	});
+	const steady = (speed: number) =>
+		steadiness(piece, speed * (open === 'open' ? 1 : SHELTERED), stands[2], where);
 	const piece = $derived(
 		standingUp({
-			built: bench.tally.built,
+			built: standingOn(bench.tally.built, ground),
 			assembly: bench.tally.assembly,
 			bill: bench.tally.bill,
 			catalogue: bench.context.catalogue,
@@ -40,21 +56,23 @@
 			ballast: read.ballast.ok ? read.ballast.value.valueOf() / inPounds(1) : 0
 		})
 	);
-	const found = $derived(steadiness(piece, gust, Number(ground)));
+	const found = $derived(steady(gust));
 	const bags = $derived(
-		found.wind && found.wind.more > 0
+		found.wind && found.wind.more > 0 && Number.isFinite(found.wind.more)
 			? ballastIn(found.wind.more, bench.context.catalogue.materials.values())
 			: undefined
 	);
 	const more = $derived(
-		found.wind ? `${weightWords(found.wind.more)}${bags ? ` (${bags.count} × ${bags.name})` : ''}` : ''
+		found.wind
+			? `${weightWords(found.wind.more)} (${bags ? `${bags.count} × ${bags.name}, or ` : ''}${Math.ceil(found.wind.more)} litres of water)`
+			: ''
 	);
 	const sentence = $derived(venueSentence(bench.recipe.name, piece, found, { gust, ballast: more }));
 	/** Ballast against the gust, up to twice the one asked for. */
 	const points = $derived(
 		Array.from({ length: 13 }, (_, i) => {
 			const at = (mph * 2 * i) / 12;
-			const { wind } = steadiness(piece, at / inUnit(1, 'speed', 'mph'), Number(ground));
+			const { wind } = steady(at / inUnit(1, 'speed', 'mph'));
 			return [at, inPounds(wind?.more ?? 0)] as const;
 		})
 	);
@@ -78,7 +96,38 @@
 						bind:value={gustTyped}
 					/>{/snippet}
 			</Field>
-			<Pick label="It stands on" value={ground} options={GROUNDS} onpick={(v) => (ground = v)} />
+			<Pick
+				label="It stands on"
+				value={ground}
+				options={GROUNDS.map(([id, says]) => [id, says] as const)}
+				onpick={(v) => (ground = v as typeof ground)}
+			/>
+			<Field label="The ground slopes, degrees" error={read.slope.ok ? undefined : read.slope.say}>
+				{#snippet children(attributes)}<input
+						{...attributes}
+						class="control figures w-full"
+						inputmode="decimal"
+						bind:value={slopeTyped}
+					/>{/snippet}
+			</Field>
+			<Pick
+				label="The wind meets"
+				value={meets}
+				options={[
+					['balls', 'balloons'],
+					['panel', 'a flat panel']
+				]}
+				onpick={(v) => (meets = v as typeof meets)}
+			/>
+			<Pick
+				label="It is"
+				value={open}
+				options={[
+					['open', 'in the open'],
+					['sheltered', 'sheltered by walls']
+				]}
+				onpick={(v) => (open = v as typeof open)}
+			/>
 			<Field label="More weight on its foot, lb" error={read.ballast.ok ? undefined : read.ballast.say}>
 				{#snippet children(attributes)}<input
 						{...attributes}
@@ -164,7 +213,11 @@
 		<p class="text-muted">
 			A gust of {windWords(gust)} comes with a mean wind of some {windWords(gust / 1.6)}, Beaufort {beaufort(
 				gust / 1.6
-			)}. A full silhouette of still balls on level ground: sails, slopes and guests are worse. {INDICATIVE}
+			)}. {piece.guys.length > 0
+				? where.staked
+					? `Each stake is reckoned to hold ${Math.round(STAKE_HOLDS / 4.448)} lb; pull at one before you trust it.`
+					: 'Guy lines are reckoned on grass alone: no stake holds in a floor.'
+				: ''} A full silhouette; sails and guests are worse. {INDICATIVE}
 		</p>
 		<p>“{sentence}”</p>
 		<p class="flex items-center gap-3">

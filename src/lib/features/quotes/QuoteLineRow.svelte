@@ -4,6 +4,7 @@
 	import { GONE } from '../../core/document/names.ts';
 	import { formatAmount } from '../../core/money/money.ts';
 	import { LINE_METHOD_OPTIONS, METHODS, methodLabel } from '../../core/pricing/methods.ts';
+	import { groundsIn } from '../../core/recipe/on-ground.ts';
 	import { LEFT_OUT } from '../../core/quote/own-slots.ts';
 	import { wayText } from '../../core/pricing/price-tape.ts';
 	import type { RawLine } from '../../core/quote/read-lines.ts';
@@ -167,6 +168,14 @@
 							{/each}
 						</div>{/if}
 				</details>
+			{/if}
+			{#if recipe && groundsIn(recipe).length > 0}
+				<Pick
+					label="It stands on"
+					value={line.ground}
+					options={[['', 'as usual'], ...groundsIn(recipe).map((g) => [g, g] as const)]}
+					onpick={(ground) => change({ ground: ground as typeof line.ground })}
+				/>
 			{/if}
 			{#if recipe && recipe.sizes.length > 0}
 				<Pick

@@ -19,7 +19,13 @@ const OUTLINES: Readonly<Record<string, (m: Measures) => FrameShape>> = {
 		across: width,
 		foot: height > width ? um(height - width) : 0
 	}),
-	arc: ({ width, height }) => ({ of: 'arc', span: width, rise: height })
+	arc: ({ width, height }) => ({ of: 'arc', span: width, rise: height }),
+	box: ({ width, height }) => ({
+		of: 'box',
+		sticks: 3,
+		height,
+		apart: um(Math.max(50_800, Math.round(width / 2)))
+	})
 };
 
 /** What balloons are built on: tube, joints, a base. */
@@ -37,7 +43,8 @@ export const frame = startingShape({
 				['back', 'a back frame with feet'],
 				['cross', 'a mast with a tree'],
 				['hoop', 'a hoop on a stand'],
-				['arc', 'an arch of tube']
+				['arc', 'an arch of tube'],
+				['box', 'sticks in cups in a box']
 			],
 			start: 'post'
 		},

@@ -15,6 +15,8 @@ export interface HandForm<S> {
 	readonly of?: (structure: S, id: Id) => Answers | undefined;
 	/** What is so of the whole already: the fields start with it. */
 	readonly now?: (structure: S) => Answers | undefined;
+	/** What is wrong with answers that are each right by themselves, by their fields. */
+	readonly conflicts?: (values: Answers) => Readonly<Record<string, string>>;
 	/** What is said where a field without which there is nothing to put is blank. */
 	readonly missing?: string;
 	/** What follows from it: the other shares of a mix. @param id the part that was changed; null is the newest */
@@ -27,6 +29,7 @@ export const handForm = <S, const F extends AskedFields>(form: {
 	readonly title: string;
 	readonly fields: F;
 	readonly said: (values: ValuesOf<F>, kit: HandKit) => readonly Said[];
+	readonly conflicts?: (values: ValuesOf<F>) => Readonly<Partial<Record<keyof F & string, string>>>;
 	readonly of?: (structure: S, id: Id) => ValuesOf<F> | undefined;
 	readonly now?: (structure: S) => ValuesOf<F> | undefined;
 	readonly missing?: string;

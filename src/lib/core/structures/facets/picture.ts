@@ -79,6 +79,8 @@ export interface PictureFacet<S> {
 	readonly alone: boolean;
 	place(structure: S, context: PlaceContext): Placed;
 	/** Points of it that touch the ground it stands on, mm in its own coordinates; balls of others do it by themselves. */
+	/** Lines from so high to stakes so far out, m. */
+	guys?(structure: S): readonly { readonly count: number; readonly at: number; readonly reach: number }[];
 	footprint?(structure: S): readonly (readonly [x: number, y: number])[];
 	/** What weighs in it besides balloons, and the materials of the Stockroom that are in that. */
 	masses?(structure: S, materials: ReadonlyMap<Id, Material>): readonly Mass[];

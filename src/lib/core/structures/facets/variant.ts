@@ -1,3 +1,4 @@
+import type { Ground } from '../../document/ground.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { Measure } from '../../document/measure.ts';
@@ -60,6 +61,9 @@ export interface VariantFacet<S> {
 	swappables(structure: S, context: SwapContext): Swappable[];
 	/** With another in the place of an element; itself where it has none of that id. @param section its own id */
 	exchange(structure: S, element: Id, to: Id, section: Id): S;
+	/** Grounds on which it stands otherwise than usual, and as it stands on one; most kinds stand alike everywhere. */
+	grounds?(structure: S): readonly Ground[];
+	onGround?(structure: S, ground: Ground): S;
 	/** The way it lends to others, and whose way it goes itself. */
 	way(structure: S): Way | null;
 	goesAlong(structure: S): Id | null;

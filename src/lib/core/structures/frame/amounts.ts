@@ -1,5 +1,5 @@
-import type { Frame } from './document.ts';
-import { frameworkOf, type JointKind } from './joints.ts';
+import type { Frame, Guys } from './document.ts';
+import { basesOf, frameworkOf, type JointKind } from './joints.ts';
 
 /** Pieces as they are cut, longest first: so many of each length, µm. */
 export function cutsOf(frame: Frame): readonly { readonly um: number; readonly count: number }[] {
@@ -19,9 +19,15 @@ export function fittingsOf(frame: Frame): ReadonlyMap<JointKind, number> {
 	return counts;
 }
 
-/** Plates it stands on: one under each upright that goes into one; feet stand by themselves. */
-export const platesOf = (frame: Frame): number =>
-	frame.base === null ? 0 : (fittingsOf(frame).get('flange') ?? 0);
+/** What it stands on: a plate under each upright that goes into one, one box under all cups; feet stand by themselves. */
+export const platesOf = (frame: Frame): number => basesOf(frame).length;
+
+/** Tube in all, from joint to joint, mm. */
+export const tubeLength = (frame: Frame): number =>
+	frameworkOf(frame).members.reduce((a, m) => a + m.length, 0);
+
+/** One guy line from the frame to its stake, mm. */
+export const guyLength = ({ at, reach }: Guys): number => Math.hypot(at, reach) / 1000;
 
 /** How high a frame stands and how wide it is, mm. */
 export function sizeOfFrame(frame: Frame): { readonly width: number; readonly height: number } {

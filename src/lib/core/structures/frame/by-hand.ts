@@ -1,7 +1,9 @@
-import { feet, inches } from '../../units/length.ts';
+import { GROUNDS } from '../../document/ground.ts';
+import { feet, inches, um } from '../../units/length.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { JOININGS_OF_TUBE, type Frame, type FrameShape, type TubeJoining } from './document.ts';
-import { MOST_BARS, MOST_USES } from './limits.ts';
+import { canBeFramed } from '../kit/letter-lines.ts';
+import { COVERS, JOININGS_OF_TUBE, type Frame, type FrameShape, type TubeJoining } from './document.ts';
+import { FARTHEST, MOST_BARS, MOST_GUYS, MOST_STICKS, MOST_USES } from './limits.ts';
 import type { FrameSaid, SaidFrame } from './said.ts';
 
 const frame = (...said: SaidFrame[]): FrameSaid => ({ kind: 'frame', said });
@@ -50,7 +52,8 @@ const cross = handForm({
 	id: 'cross',
 	title: 'a mast with a tree',
 	fields: { height: long('Mast', 7), arm: long('Tree, end to end', 4), at: long('How high the tree is', 5) },
-	said: ({ height, arm, at }) => shaped({ of: 'cross', height, arm, at: Math.min(at, height) as typeof at }),
+	conflicts: ({ height, at }) => (at > height ? { at: 'The tree is no higher than its mast.' } : {}),
+	said: (v) => shaped({ of: 'cross', ...v }),
 	now: (s: Frame) => own(s, 'cross')
 });
 const hoop = handForm({
@@ -69,6 +72,35 @@ const arc = handForm({
 	fields: { span: long('How wide', 8), rise: long('How high', 7) },
 	said: (v) => shaped({ of: 'arc', ...v }),
 	now: (s: Frame) => own(s, 'arc')
+});
+const letter = handForm({
+	id: 'letter',
+	title: 'a letter or number of tube',
+	fields: {
+		sign: { kind: 'text', label: 'Letter or number', most: 1, start: '5' },
+		height: long('How tall', 4),
+		feet: { ...long('Feet, front to back', 2), hint: 'they keep it from falling over' }
+	},
+	conflicts: ({ sign }) =>
+		canBeFramed(sign.toUpperCase())
+			? {}
+			: { sign: `“${sign}” has no square frame here. Numbers do, and all letters but K, Q, V and X.` },
+	said: ({ sign, height, feet }) => shaped({ of: 'letter', sign: sign.toUpperCase(), height, feet }),
+	now(s: Frame) {
+		const shape = own(s, 'letter');
+		return shape && shape.feet > 0 ? { sign: shape.sign, height: shape.height, feet: shape.feet as typeof shape.height } : undefined; // prettier-ignore
+	}
+});
+const box = handForm({
+	id: 'box',
+	title: 'sticks in cups in a box',
+	fields: {
+		sticks: { kind: 'count', label: 'Sticks', min: 1, max: MOST_STICKS, start: 3 },
+		height: long('How high', 4),
+		apart: { kind: 'length', label: 'How far apart', min: inches(2), max: feet(4), start: inches(8) }
+	},
+	said: (v) => shaped({ of: 'box', ...v }),
+	now: (s: Frame) => own(s, 'box')
 });
 const bent = handForm({
 	id: 'bent',
@@ -119,15 +151,107 @@ const tube = handForm({
 	],
 	now: ({ tube: { material, across, stick }, joined, uses }: Frame) => ({ material, across, stick, joined, uses }) // prettier-ignore
 });
+const BASE = {
+	material: {
+		kind: 'thing',
+		label: 'Base',
+		kinds: ['base', 'weight'],
+		takes: 'base',
+		none: 'a plate, not chosen yet'
+	},
+	across: { kind: 'length', label: 'Its width', min: inches(3), max: feet(6), start: inches(12) }
+} as const;
 const base = handForm({
 	id: 'base',
 	title: 'what it stands on',
-	fields: {
-		material: { kind: 'thing', label: 'Base', kinds: ['base', 'weight'], takes: 'base', none: 'a plate, not chosen yet' },
-		across: { kind: 'length', label: 'Its width', min: inches(3), max: feet(6), start: inches(12) }
-	},
+	fields: BASE,
 	said: ({ material, across }) => [frame({ set: 'base', base: { material, across } })],
 	now: ({ base: now }: Frame) => now ?? undefined
 }); // prettier-ignore
+const taken = handForm({
+	id: 'apart',
+	title: 'its joints, one by one',
+	fields: {},
+	said: () => [frame({ set: 'apart' })]
+});
+const side = { min: um(-FARTHEST), max: um(FARTHEST) } as const;
+const up = { min: um(0), max: um(FARTHEST) } as const;
+const one = handForm({
+	id: 'one tube',
+	title: 'one more tube',
+	fields: {
+		x: { kind: 'length', label: 'From, to the right of the middle', ...side, start: um(0) },
+		z: { kind: 'length', label: 'From, over the floor', ...up, start: um(0) },
+		x2: { kind: 'length', label: 'To, to the right of the middle', ...side, start: um(0) },
+		z2: { kind: 'length', label: 'To, over the floor', ...up, start: feet(3) }
+	},
+	conflicts: ({ x, z, x2, z2 }) =>
+		x === x2 && z === z2 ? { z2: 'A tube goes from one point to another: these are the same.' } : {},
+	said: ({ x, z, x2, z2 }) => [frame({ set: 'part', part: { from: [x, z, 0], to: [x2, z2, 0] } })]
+});
+const onGround = handForm({
+	id: 'ground',
+	title: 'another base on one ground',
+	fields: {
+		ground: { kind: 'choice', label: 'Where', options: GROUNDS.map((g) => [g, g] as const), start: 'grass' },
+		material: BASE.material,
+		across: BASE.across
+	},
+	said: ({ ground, material, across }) => [
+		frame({ set: 'ground', ground: GROUNDS.find((g) => g === ground) ?? 'grass', base: { material, across } })
+	],
+	now: ({ grounds: [first] }: Frame) => (first?.base ? { ground: first.ground, ...first.base } : undefined)
+});
+const guys = handForm({
+	id: 'guys',
+	title: 'guy lines to stakes',
+	fields: {
+		count: { kind: 'count', label: 'Lines', min: 2, max: MOST_GUYS, start: 3 },
+		at: long('Tied how high', 5),
+		reach: long('Stakes how far out', 4)
+	},
+	said: (v) => [frame({ set: 'guys', guys: v })],
+	now: ({ guys: now }: Frame) => now ?? undefined
+});
+const NONE = 'none';
+const cover = handForm({
+	id: 'cover',
+	title: 'what hides the tube',
+	fields: {
+		cover: {
+			kind: 'choice',
+			label: 'Covered in',
+			options: [[NONE, 'nothing'], ['tissue', 'tissue'], ['fabric', 'fabric'], ['paint', 'paint'], ['balloon', 'balloons drawn over it']],
+			start: 'tissue'
+		},
+		mesh: { kind: 'choice', label: 'Mesh over its outline', options: [[NONE, 'none'], ['mesh', 'mesh to tie on']], start: NONE }
+	},
+	said: (v) => [
+		frame(
+			{ set: 'cover', cover: COVERS.find((c) => c === v.cover) ?? null },
+			{ set: 'mesh', mesh: v.mesh === NONE ? null : { material: null } }
+		)
+	],
+	now: ({ cover: now, mesh }: Frame) => ({ cover: now ?? NONE, mesh: mesh ? 'mesh' : NONE })
+}); // prettier-ignore
 
-export const byHand: HandFacet<Frame> = { forms: [post, door, back, cross, hoop, arc, bent, tube, base] };
+export const byHand: HandFacet<Frame> = {
+	forms: [
+		post,
+		door,
+		back,
+		cross,
+		hoop,
+		arc,
+		bent,
+		letter,
+		box,
+		taken,
+		one,
+		tube,
+		base,
+		onGround,
+		guys,
+		cover
+	]
+};

@@ -2,7 +2,7 @@ import { convexHull, insideBy } from '../../geometry/hull.ts';
 import type { CheckFacet } from '../facets/check.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { printLong } from '../kit/print-words.ts';
-import { apart, between } from '../kit/strand.ts';
+import { apart, between, type Point } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
 import { platesOf, sizeOfFrame } from './amounts.ts';
 import { footprintOf, frameworkOf } from './joints.ts';
@@ -12,11 +12,16 @@ const NARROW = 0.12;
 
 export const check: CheckFacet<Frame> = {
 	held: (frame) => platesOf(frame) > 0 || hasFeet(frame),
-	check: (frame) => [...unheld(frame), ...tooMany(frame), ...coupled(frame)]
+	check: (frame) => [
+		...unheld(frame),
+		...tooMany(frame),
+		...apartFrom(frame),
+		...skewed(frame),
+		...coupled(frame)
+	]
 };
 
-const hasFeet = ({ shape }: Frame): boolean =>
-	shape.of === 'bent' || ((shape.of === 'door' || shape.of === 'back') && shape.feet > 0);
+const hasFeet = ({ shape }: Frame): boolean => shape.of === 'bent' || ('feet' in shape && shape.feet > 0);
 
 /** How far it is from under its middle to the nearest edge of what it stands on, mm; 0 where it stands on a line. */
 export function steadyBy(frame: Frame): number {
@@ -62,6 +67,64 @@ function tooMany(frame: Frame): Finding[] {
 			]
 		: [];
 }
+
+/** Tubes that hang together are one; a box holds its sticks, a letter stands as it is drawn. */
+function apartFrom(frame: Frame): Finding[] {
+	if (frame.shape.of !== 'parts') return [];
+	const { members } = frameworkOf(frame);
+	const near = (a: Point, b: Point) => apart(a, b) < 1;
+	const meets = (i: number, j: number) => {
+		const [a, b] = [members[i]!.path, members[j]!.path];
+		return [a[0]!, a.at(-1)!].some((p) => near(p, b[0]!) || near(p, b.at(-1)!));
+	};
+	const reached = new Set([0]);
+	for (const i of reached) members.forEach((_, j) => meets(i, j) && reached.add(j));
+	const loose = members.length - reached.size;
+	return loose === 0
+		? []
+		: [
+				{
+					code: 'frame-apart',
+					level: 'watch',
+					say: `${loose === 1 ? 'One tube meets' : `${loose} tubes meet`} none of the others. Move an end onto another tube, or leave it out.`,
+					why: 'What touches nothing falls; the bill counts a cap on each of its ends.'
+				}
+			];
+}
+
+/** Usual elbows and tees are square. */
+function skewed(frame: Frame): Finding[] {
+	if (frame.shape.of !== 'parts') return [];
+	const { members, joints } = frameworkOf(frame);
+	const odd = joints.filter(({ kind, at }) => {
+		if (kind !== 'elbow' && kind !== 'tee' && kind !== 'corner fitting') return false;
+		const ways = members.flatMap(({ path }) => {
+			const [a, b] = [path[0]!, path.at(-1)!];
+			if (apart(a, at) < 1) return [wayTo(a, b)];
+			return apart(b, at) < 1 ? [wayTo(b, a)] : [];
+		});
+		return ways.some((a, i) => ways.slice(i + 1).some((b) => !isSquare(a, b)));
+	}).length;
+	return odd === 0
+		? []
+		: [
+				{
+					code: 'frame-joint',
+					level: 'watch',
+					say: `${odd === 1 ? 'A joint is' : `${odd} joints are`} not square, and a usual fitting is. Bend the tube there, take a fitting that turns, or move a joint.`,
+					why: 'A fitting forced to another angle cracks, or works loose on the way to the venue.'
+				}
+			];
+}
+const wayTo = (a: Point, b: Point): readonly [number, number, number] => {
+	const long = apart(a, b);
+	return [(b.x - a.x) / long, (b.y - a.y) / long, (b.z - a.z) / long];
+};
+/** In line, or at a right angle, to two degrees. */
+const isSquare = (a: readonly number[], b: readonly number[]): boolean => {
+	const dot = Math.abs(a.reduce((sum, v, i) => sum + v * b[i]!, 0));
+	return dot < 0.035 || dot > 0.9994;
+};
 
 function coupled(frame: Frame): Finding[] {
 	const long = frameworkOf(frame).members.filter((m) => m.pieces > 1);

@@ -1,11 +1,12 @@
 import { plainTask, type TaskCount } from '../../labour/task.ts';
 import { um } from '../../units/length.ts';
-import { rational } from '../../units/rational.ts';
+import type { CountOf } from '../../document/rule.ts';
+import { rational, type Rational } from '../../units/rational.ts';
 import type { CountFacet } from '../facets/count.ts';
 import type { Need } from '../kit/need.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
-import type { Frame } from './document.ts';
-import { cutsOf, fittingsOf, platesOf, sizeOfFrame } from './amounts.ts';
+import type { Cover, Frame } from './document.ts';
+import { cutsOf, fittingsOf, guyLength, platesOf, sizeOfFrame, tubeLength } from './amounts.ts';
 import { frameworkOf } from './joints.ts';
 import { sheetOf } from './sheet.ts';
 
@@ -19,9 +20,24 @@ function needs(frame: Frame): Need[] {
 		length: { um: um(long) }
 	}));
 	if (base && platesOf(frame) > 0) found.push({ what: 'material', material: base.material, label: 'base', quantity: rational(platesOf(frame)) }); // prettier-ignore
+	if (frame.mesh) found.push({ what: 'material', material: frame.mesh.material, label: 'mesh', quantity: rational(1) }); // prettier-ignore
+	for (const [of, long] of besides(frame)) found.push({ what: 'count', of, quantity: long });
 	for (const [of, count] of fittingsOf(frame)) found.push({ what: 'count', of, quantity: rational(count) });
 	return found;
 }
+
+const FEET_OF: Readonly<Record<Cover, CountOf>> = { tissue: 'foot in tissue', fabric: 'foot in fabric', paint: 'foot painted', balloon: 'foot under balloons' }; // prettier-ignore
+/** A length in feet, to a hundredth up. @param mm 0 or more */
+const feetUp = (mm: number) => rational(Math.ceil((mm / 304.8) * 100 - 1e-9), 100);
+
+/** Guy lines and their stakes, and what hides the tube: by the foot, for the studio's rules. */
+function besides(frame: Frame): [CountOf, Rational][] {
+	const { guys, cover } = frame;
+	return [
+		...(guys ? ([['foot of guy line', feetUp(guys.count * guyLength(guys))], ['stake', rational(guys.count)]] as [CountOf, Rational][]) : []),
+		...(cover ? ([[FEET_OF[cover], feetUp(tubeLength(frame))]] as [CountOf, Rational][]) : [])
+	];
+} // prettier-ignore
 
 /** Cutting and joining are done once for all its uses. */
 function tasks(frame: Frame): TaskCount[] {
@@ -33,6 +49,8 @@ function tasks(frame: Frame): TaskCount[] {
 	return [
 		...(shape.of === 'bent' ? [] : [plainTask('cut tube', once(cuts))]),
 		...(bends > 0 ? [plainTask('bend tube', once(bends))] : []),
+		...(frame.cover ? [plainTask('cover tube', once(Math.ceil(tubeLength(frame) / 304.8)))] : []),
+		...(frame.guys ? [plainTask('stake a line', frame.guys.count)] : []),
 		...(joints > 0 ? [plainTask('join tube', frame.joined === 'dry' ? joints : once(joints))] : [])
 	];
 }

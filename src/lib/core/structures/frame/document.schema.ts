@@ -1,9 +1,15 @@
 import { z } from 'zod';
 import { id, length } from '../../document/fields.schema.ts';
-import { MOST_BARS, MOST_BENDS, MOST_USES } from './limits.ts';
-import { JOININGS_OF_TUBE, type Frame } from './document.ts';
+import { canBeFramed } from '../kit/letter-lines.ts';
+import { FARTHEST, MOST_BARS, MOST_BENDS, MOST_GUYS, MOST_PARTS, MOST_STICKS, MOST_USES } from './limits.ts';
+import { GROUNDS } from '../../document/ground.ts';
+import { COVERS, JOININGS_OF_TUBE, type Frame } from './document.ts';
 
 const none = z.literal(0);
+const across = z.number().int().min(-FARTHEST).max(FARTHEST);
+const up = z.number().int().min(0).max(FARTHEST);
+const point = z.tuple([across, up, across]);
+const base = z.strictObject({ material: id.nullable(), across: length }).nullable();
 const shape = z.discriminatedUnion('of', [
 	z.strictObject({ of: z.literal('post'), height: length }),
 	z.strictObject({
@@ -24,6 +30,32 @@ const shape = z.discriminatedUnion('of', [
 		.refine(({ at, height }) => at <= height, 'The tree is no higher than its mast.'),
 	z.strictObject({ of: z.literal('hoop'), across: length, foot: z.union([none, length]) }),
 	z.strictObject({ of: z.literal('arc'), span: length, rise: length }),
+	z.strictObject({
+		of: z.literal('letter'),
+		sign: z.string().refine(canBeFramed, 'No such letter has a square frame.'),
+		height: length,
+		feet: z.union([none, length])
+	}),
+	z.strictObject({
+		of: z.literal('box'),
+		sticks: z.number().int().min(1).max(MOST_STICKS),
+		height: length,
+		apart: length
+	}),
+	z.strictObject({
+		of: z.literal('parts'),
+		parts: z
+			.array(
+				z
+					.strictObject({ from: point, to: point })
+					.refine(
+						({ from, to }) => from.some((v, i) => v !== to[i]),
+						'A tube goes from one point to another.'
+					)
+			)
+			.min(1)
+			.max(MOST_PARTS)
+	}),
 	z
 		.strictObject({ of: z.literal('bent'), stick: length, bends: z.array(length).min(1).max(MOST_BENDS) })
 		.refine(({ stick, bends }) => bends.reduce((a, b) => a + b, 0) < stick, 'Nothing is left to stand up.')
@@ -33,7 +65,16 @@ export const frame = z.strictObject({
 	kind: z.literal('frame'),
 	shape,
 	tube: z.strictObject({ material: id.nullable(), across: length, stick: length }),
-	base: z.strictObject({ material: id.nullable(), across: length }).nullable(),
+	base,
+	grounds: z
+		.array(z.strictObject({ ground: z.enum(GROUNDS), base }))
+		.max(GROUNDS.length)
+		.refine((all) => new Set(all.map((g) => g.ground)).size === all.length, 'Each ground is said once.'),
+	guys: z
+		.strictObject({ count: z.number().int().min(2).max(MOST_GUYS), at: length, reach: length })
+		.nullable(),
+	mesh: z.strictObject({ material: id.nullable() }).nullable(),
+	cover: z.enum(COVERS).nullable(),
 	joined: z.enum(JOININGS_OF_TUBE),
 	uses: z.number().int().min(1).max(MOST_USES)
 }) satisfies z.ZodType<Frame, unknown>;

@@ -1,3 +1,4 @@
+import type { Ground } from '../../document/ground.ts';
 import type { Id } from '../../document/id.ts';
 import type { Micrometres } from '../../units/length.ts';
 
@@ -31,8 +32,50 @@ export type FrameShape =
 	| { readonly of: 'hoop'; readonly across: Micrometres; readonly foot: Micrometres | 0 }
 	/** Half an ellipse from foot to foot. */
 	| { readonly of: 'arc'; readonly span: Micrometres; readonly rise: Micrometres }
+	/** A letter or figure in square lines, as the audience reads it; feet reach as far to the front and back. */
+	| {
+			readonly of: 'letter';
+			readonly sign: string;
+			readonly height: Micrometres;
+			readonly feet: Micrometres | 0;
+	  }
+	/** Sticks beside each other, each in a cup that holds it on the floor of one box. */
+	| {
+			readonly of: 'box';
+			readonly sticks: number;
+			readonly height: Micrometres;
+			readonly apart: Micrometres;
+	  }
+	/** Tube from point to point, wherever she puts it. */
+	| { readonly of: 'parts'; readonly parts: readonly FramePart[] }
 	/** One stick bent on the floor at each length, then up: what is left is the upright. */
 	| { readonly of: 'bent'; readonly stick: Micrometres; readonly bends: readonly Micrometres[] };
+
+/** A point of a frame, µm: to the right of its middle, over the floor, to the back. */
+export type FramePoint = readonly [x: number, z: number, y: number];
+/** A straight piece of tube. */
+export interface FramePart {
+	readonly from: FramePoint;
+	readonly to: FramePoint;
+}
+
+/** What hides the tube. */
+export const COVERS = ['tissue', 'fabric', 'paint', 'balloon'] as const;
+export type Cover = (typeof COVERS)[number];
+
+/** A plate, a cup, a box: what it stands on at each foot. */
+export interface FrameBase {
+	readonly material: Id | null;
+	readonly across: Micrometres;
+}
+
+/** Lines from so high to stakes in the ground, all round. */
+export interface Guys {
+	readonly count: number;
+	readonly at: Micrometres;
+	/** From under the middle to a stake. */
+	readonly reach: Micrometres;
+}
 
 export const JOININGS_OF_TUBE = ['dry', 'glued', 'screwed'] as const;
 export type TubeJoining = (typeof JOININGS_OF_TUBE)[number];
@@ -50,7 +93,14 @@ export interface Frame {
 		readonly stick: Micrometres;
 	};
 	/** What it stands on at each foot; null is nothing. */
-	readonly base: { readonly material: Id | null; readonly across: Micrometres } | null;
+	readonly base: FrameBase | null;
+	/** Another base on some grounds; on the others it is the usual one. */
+	readonly grounds: readonly { readonly ground: Ground; readonly base: FrameBase | null }[];
+	/** Null is none. */
+	readonly guys: Guys | null;
+	/** Mesh over its outline, for what is tied to it; null is none. */
+	readonly mesh: { readonly material: Id | null } | null;
+	readonly cover: Cover | null;
 	readonly joined: TubeJoining;
 	/** Times it is used: what is cut and joined once is shared by them. */
 	readonly uses: number;

@@ -7,6 +7,10 @@ export const emptyFrame = (): Frame => ({
 	shape: { of: 'post', height: feet(6) },
 	tube: { material: null, across: inches(1), stick: feet(10) },
 	base: { material: null, across: inches(12) },
+	grounds: [],
+	guys: null,
+	mesh: null,
+	cover: null,
 	joined: 'dry',
 	uses: 1
 });

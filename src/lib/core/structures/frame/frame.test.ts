@@ -77,7 +77,9 @@ describe('what a frame is cut and joined of', () => {
 		fc.record({ of: fc.constant('door' as const), width: long, height: long, feet: fc.oneof(fc.constant(0 as const), long) }),
 		fc.record({ of: fc.constant('back' as const), width: long, height: long, feet: long, bars: fc.nat(4) }),
 		fc.record({ of: fc.constant('hoop' as const), across: long, foot: fc.oneof(fc.constant(0 as const), long) }),
-		fc.record({ of: fc.constant('arc' as const), span: long, rise: long })
+		fc.record({ of: fc.constant('arc' as const), span: long, rise: long }),
+		fc.record({ of: fc.constant('letter' as const), sign: fc.constantFrom(...'0123456789ABCDEFGHIJLMNOPRSTUWYZ'), height: long, feet: fc.oneof(fc.constant(0 as const), long) }),
+		fc.record({ of: fc.constant('box' as const), sticks: fc.integer({ min: 1, max: 12 }), height: long, apart: long })
 	); // prettier-ignore
 	test('what is cut and what fittings take is all there is, no piece is longer than a stick, and it stands on the floor (property)', () => {
 		fc.assert(

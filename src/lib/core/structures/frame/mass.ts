@@ -3,7 +3,7 @@ import { MICROMETRES } from '../../units/length.ts';
 import type { Mass } from '../facets/picture.ts';
 import { apart, between } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
-import { frameworkOf } from './joints.ts';
+import { basesOf, frameworkOf } from './joints.ts';
 
 /** Plastic tube of an inch weighs some 0.48 kg a metre, others as their width; plywood 18 mm thick 11 kg a square metre. From memory. */
 const [TUBE_KG, PLATE_KG] = [0.48, 11];
@@ -16,7 +16,7 @@ export function massesOf(frame: Frame, materials: ReadonlyMap<string, Material>)
 		own?.grams && own.unit !== 'piece'
 			? (own.grams / MICROMETRES[own.unit as 'ft']) * 1000
 			: (TUBE_KG * tube.across) / MICROMETRES.in;
-	const { members, joints } = frameworkOf(frame);
+	const { members } = frameworkOf(frame);
 	const tubes = members.flatMap(({ path, length }) => {
 		const drawn = path.slice(1).map((to, i) => ({ from: path[i]!, to, long: apart(path[i]!, to) }));
 		const all = drawn.reduce((a, d) => a + d.long, 0);
@@ -27,10 +27,12 @@ export function massesOf(frame: Frame, materials: ReadonlyMap<string, Material>)
 		}));
 	});
 	const plate = base && base.material !== null ? materials.get(base.material) : undefined;
-	const plates = joints.flatMap(({ kind, at }) =>
-		base && kind === 'flange'
-			? [{ x: at.x, y: at.y, z: 9, kg: plate?.grams ? plate.grams / 1000 : PLATE_KG * (base.across / 1e6) ** 2, estimated: !plate?.grams }] // prettier-ignore
-			: []
-	);
+	const plates = basesOf(frame).map(({ at, wide, deep }) => ({
+		x: at.x,
+		y: at.y,
+		z: 9,
+		kg: plate?.grams ? plate.grams / 1000 : (PLATE_KG * wide * deep) / 1e6,
+		estimated: !plate?.grams
+	}));
 	return [...tubes, ...plates];
 }

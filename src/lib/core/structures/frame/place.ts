@@ -2,7 +2,9 @@ import type { PictureFacet } from '../facets/picture.ts';
 import { BY_ITSELF, loosely } from '../kit/placed.ts';
 import { apart, between, type Point, type Strand } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
-import { footprintOf, frameworkOf } from './joints.ts';
+import { basesOf, footprintOf, frameworkOf } from './joints.ts';
+import { sizeOfFrame } from './amounts.ts';
+import { guySpots } from './guys.ts';
 import { massesOf } from './mass.ts';
 
 /** Longer stretches are drawn in parts, so that balloons stand before and behind them, mm. */
@@ -12,28 +14,47 @@ const [PLATE, MOST_STRIPS] = [18, 48];
 
 /** Tube as it stands, with its plates. */
 export function placeFrame(frame: Frame): readonly Strand[] {
-	const { members, joints } = frameworkOf(frame);
+	const { members } = frameworkOf(frame);
 	const { material, across } = frame.tube;
 	const tube = (path: readonly Point[], d: number, own = material): Strand => ({ piece: '', path, d, slot: null, material: own, bare: true }); // prettier-ignore
 	const tubes = members.flatMap(({ path }) =>
 		path.slice(1).flatMap((to, i) => inParts(path[i]!, to).map((part) => tube(part, across / 1000)))
 	);
-	const { base } = frame;
-	if (!base) return tubes;
-	const half = base.across / 2000;
-	const strips = Math.min(MOST_STRIPS, Math.max(2, Math.ceil((2 * half) / PLATE) + 1));
-	const thick = Math.max(PLATE, (2 * half) / (strips - 1));
-	const plates = joints
-		.filter((j) => j.kind === 'flange')
-		.flatMap(({ at }) =>
-			Array.from({ length: strips }, (_, i) => {
-				const y = at.y - half + (2 * half * i) / (strips - 1);
-				const ends = [at.x - half, at.x + half].map((x) => ({ x, y, z: PLATE / 2 }));
-				return tube(ends, thick, base.material);
-			})
+	const { base, shape } = frame;
+	const plates = basesOf(frame).flatMap(({ at, wide, deep }) => {
+		const strips = Math.min(MOST_STRIPS, Math.max(2, Math.ceil(deep / PLATE) + 1));
+		const thick = Math.max(PLATE, deep / (strips - 1));
+		const strip = (y: number, z: number) =>
+			tube([at.x - wide / 2, at.x + wide / 2].map((x) => ({ x, y, z })), thick, base!.material); // prettier-ignore
+		const floor = Array.from({ length: strips }, (_, i) =>
+			strip(at.y - deep / 2 + (deep * i) / (strips - 1), PLATE / 2)
 		);
-	return [...plates, ...tubes];
+		// A box has a front and a back.
+		const sides = shape.of === 'box' ? [3, 5].flatMap((n) => [-1, 1].map((s) => strip(at.y + (s * deep) / 2, n * PLATE))) : []; // prettier-ignore
+		return [...floor, ...sides];
+	});
+	const lines = guySpots(frame).map(({ from, to }) => tube([from, to], GUY, null));
+	return [
+		...plates,
+		...tubes,
+		...lines,
+		...meshOf(frame).map((path) => tube(path, WIRE, frame.mesh!.material))
+	];
 }
+/** A line, and a wire of mesh, as they are drawn; how far its wires are apart, mm. */
+const [GUY, WIRE, MESH] = [5, 8, 150];
+
+/** Wires of the mesh over the outline of a frame. */
+function meshOf(frame: Frame): Point[][] {
+	if (!frame.mesh) return [];
+	const { width, height } = sizeOfFrame(frame);
+	const [across, up] = [Math.max(1, Math.round(width / MESH)), Math.max(1, Math.round(height / MESH))];
+	const at = (x: number, z: number): Point => ({ x: x - width / 2, y: 0, z });
+	return [
+		...Array.from({ length: across + 1 }, (_, i) => [at((width * i) / across, 0), at((width * i) / across, height)]),
+		...Array.from({ length: up + 1 }, (_, i) => [at(0, (height * i) / up), at(width, (height * i) / up)])
+	];
+} // prettier-ignore
 
 function inParts(from: Point, to: Point): Point[][] {
 	const n = Math.max(1, Math.ceil(apart(from, to) / STRETCH));
@@ -45,6 +66,7 @@ export const picture: PictureFacet<Frame> = {
 	...BY_ITSELF,
 	footprint: footprintOf,
 	masses: massesOf,
+	guys: ({ guys }) => (guys ? [{ count: guys.count, at: guys.at / 1e6, reach: guys.reach / 1e6 }] : []),
 	weighed: ({ base }) => (base?.material ? [base.material] : []),
 	place: (frame, context) => loosely({ balls: [], strands: placeFrame(frame) }, context)
 };

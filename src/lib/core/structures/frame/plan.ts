@@ -2,13 +2,21 @@ import { markInches } from '../../units/length.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import type { PlanFacet } from '../facets/plan.ts';
 import type { StepKit } from '../kit/step-kit.ts';
-import type { Frame } from './document.ts';
+import type { Cover, Frame } from './document.ts';
 import { cutsOf, fittingsOf, platesOf } from './amounts.ts';
 import { bendMarks } from './marks.ts';
 
 export const plan: PlanFacet<Frame> = { last: false, steps: frameSteps };
 
 const GEAR = 'goggles, gloves';
+/** Until paint is dry to the touch, seconds. From memory: its tin says it better. */
+const DRIES = 7200;
+const COVERED: Readonly<Record<Cover, string>> = {
+	tissue: 'wound in tissue, its end glued down',
+	fabric: 'wound in fabric, its end pinned or glued',
+	paint: 'painted, then left to dry',
+	balloon: 'a balloon with its end cut off drawn over it, one after the other'
+};
 const plural = (count: number, word: string): string => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 /** Cut or bent, joined, set on what it stands on: before any balloon. */
@@ -41,6 +49,15 @@ function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
 				work: [...kit.share('cut tube'), ...kit.share('bend tube')]
 			})
 		);
+	if (frame.cover)
+		made.push(
+			kit.made('frame covered', `Cover the tube of ${kit.name}: ${COVERED[frame.cover]}.${once}`, {
+				tool: frame.cover === 'paint' ? 'brush, sheet, gloves, fresh air' : 'scissors, glue',
+				check: frame.cover === 'paint' ? 'dry to the touch before it is joined' : 'no tube in sight from the front',
+				work: kit.share('cover tube'),
+				...(frame.cover === 'paint' ? { wait: DRIES } : {})
+			})
+		); // prettier-ignore
 	const fittings = [...fittingsOf(frame)];
 	const how = { dry: 'pushed home, not glued', glued: 'glued and held until it sets', screwed: 'screwed' }[frame.joined]; // prettier-ignore
 	if (fittings.length > 0)
@@ -56,6 +73,15 @@ function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
 			kit.made('frame base', `Set ${kit.name} on ${plural(platesOf(frame) * kit.all, 'base')}: ${nameOf(frame.base.material, 'a plate, not chosen yet')}.`, {
 				place: 'site',
 				check: 'it does not rock; weight on the base before anything is on the frame'
+			})
+		); // prettier-ignore
+	if (frame.guys)
+		made.push(
+			kit.made('frame guyed', `Tie ${plural(frame.guys.count * kit.all, 'line')} to ${kit.name}, ${markInches(frame.guys.at / 1000)} up, and stake each ${markInches(frame.guys.reach / 1000)} out.`, {
+				place: 'site',
+				tool: 'mallet, flags for the lines',
+				check: 'no pipe or cable is under a stake; lines are seen by whoever walks there',
+				work: kit.share('stake a line')
 			})
 		); // prettier-ignore
 	return made;

@@ -1,16 +1,20 @@
+import { GROUNDS } from '../../document/ground.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { pathLength } from '../../language/path-length.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
-import { JOININGS_OF_TUBE, type FrameShape } from './document.ts';
-import { MOST_BARS, MOST_BENDS, MOST_USES } from './limits.ts';
+import { canBeFramed } from '../kit/letter-lines.ts';
+import { COVERS, JOININGS_OF_TUBE, type FramePoint, type FrameShape } from './document.ts';
+import { toGrid } from './grid.ts';
+import { FARTHEST, MOST_BARS, MOST_BENDS, MOST_GUYS, MOST_PARTS, MOST_STICKS, MOST_USES } from './limits.ts';
+import { takenApart } from './parts.ts';
 import type { FrameSaid, SaidFrame } from './said.ts';
 
 /** Words that end the name of a material in a line of a frame; of these the second need a figure or “of” behind them. */
-const ENDS = ['on', 'no', 'joined', 'glued', 'dry', 'screwed'];
-const ENDS_WITH = ['tube', 'pipe', 'sticks', 'feet', 'bars', 'foot', 'used'];
+const ENDS = ['on', 'no', 'joined', 'glued', 'dry', 'screwed', 'guyed', 'covered', 'for'];
+const ENDS_WITH = ['mesh', 'tube', 'pipe', 'sticks', 'feet', 'bars', 'foot', 'used'];
 
 function nameOf(r: Reader): string[] {
 	const words: string[] = [];
@@ -35,7 +39,7 @@ export function frameLine(r: Reader): Parsed<FrameSaid> | undefined {
 	for (;;) {
 		r.mark(',');
 		if (said.length > 0) r.word('and', 'with');
-		const next = shapeOf(r) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? joinedOf(r) ?? usesOf(r);
+		const next = apartOf(r, takenApart(frame).length) ?? shapeOf(r) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? groundOf(r, frame.base?.across ?? inches(12)) ?? guysOf(r) ?? meshOf(r) ?? coverOf(r) ?? joinedOf(r) ?? usesOf(r);
 		if (next === undefined) break;
 		if (!next.ok) return next;
 		said.push(next.value);
@@ -82,7 +86,7 @@ function shapeOf(r: Reader): Clause {
 			? shape({ of: 'arc', span: two[0], rise: two[1] })
 			: asks('How wide and how high? Type it like “arc 8 ft by 7 ft”.');
 	}
-	return r.word('bent') ? bentOf(r) : undefined;
+	return letterOf(r) ?? boxOf(r) ?? partsOf(r) ?? (r.word('bent') ? bentOf(r) : undefined);
 }
 
 /** `8 ft by 7 ft`. */
@@ -119,6 +123,155 @@ function backOf(r: Reader): Clause {
 	return shape({ of: 'back', width: two[0], height: two[1], feet, bars });
 }
 
+/** `letter A 4 ft feet 2 ft`, `number 5 4 ft`. */
+function letterOf(r: Reader): Clause {
+	if (!r.word('letter', 'number')) return undefined;
+	const sign = r.now?.text.trim().toUpperCase() ?? '';
+	if (!canBeFramed(sign))
+		return refuse(
+			'unknown-word',
+			`“${sign}” has no square frame here. Numbers do, and all letters but K, Q, V and X: type it like “letter A 4 ft”.`
+		);
+	r.at++;
+	const height = pathLength(r);
+	const feet = height && feetSaid(r);
+	return height && feet !== undefined
+		? shape({ of: 'letter', sign, height, feet })
+		: asks('How tall is the letter, and how long are its feet? Type it like “letter A 4 ft feet 2 ft”.');
+}
+
+/** `box 3 sticks 4 ft apart 8 in`. */
+function boxOf(r: Reader): Clause {
+	if (!r.word('box')) return undefined;
+	r.word('of', 'with');
+	const sticks = r.number()?.valueOf();
+	r.word('stick', 'sticks');
+	const height = pathLength(r);
+	const gap = r.word('apart') ? pathLength(r, 'in', inches(0.5)) : inches(8);
+	if (sticks === undefined || !Number.isInteger(sticks) || sticks < 1 || sticks > MOST_STICKS)
+		return refuse('not-whole', `How many sticks? 1 to ${MOST_STICKS}, like “box 3 sticks 4 ft apart 8 in”.`);
+	return height && gap
+		? shape({ of: 'box', sticks, height, apart: gap })
+		: asks('How high are they, and how far apart? Type it like “box 3 sticks 4 ft apart 8 in”.');
+}
+
+/** `parts 0 by 0 to 0 by 6 to 3 by 6, 3 by 6 to 3 by 0 ft`: to the right, up and, where it is said, to the back. */
+function partsOf(r: Reader): Clause {
+	if (!r.word('parts')) return undefined;
+	const help =
+		'Type points to the right and up, in feet, like “parts 0 by 0 to 0 by 6 to 3 by 6, 3 by 6 to 3 by 0 ft”.';
+	const raw: (readonly [number, number, number])[][] = [];
+	do {
+		const chain: (readonly [number, number, number])[] = [];
+		do {
+			const point = pointSaid(r);
+			if (!point) return refuse('not-a-length', `Where does that tube go? ${help}`);
+			chain.push(point);
+		} while (r.word('to'));
+		if (chain.length < 2) return refuse('missing', `A tube goes from one point to another. ${help}`);
+		raw.push(chain);
+	} while (r.mark(','));
+	const point = pointsIn(r);
+	const ends = raw.map((chain) => chain.map(point));
+	const parts = ends.flatMap((chain) => chain.slice(1).map((to, i) => ({ from: chain[i]!, to })));
+	const all = parts.flatMap(({ from, to }) => [from, to]);
+	if (parts.some(({ from, to }) => from.every((v, i) => v === to[i])))
+		return refuse('not-a-length', `A tube goes from one point to another, not to the same. ${help}`);
+	if (all.some(([, z]) => z < 0)) return refuse('too-small', 'Nothing goes below the floor: heights begin at 0.');
+	if (all.flat().some((v) => Math.abs(v) > FARTHEST)) return refuse('too-big', 'No point is more than 49 ft from the middle.');
+	return parts.length > MOST_PARTS
+		? refuse('too-big', `At most ${MOST_PARTS} tubes go into one frame. Make two of it.`)
+		: shape({ of: 'parts', parts });
+} // prettier-ignore
+
+/** So far to the right, up and, where it is said, to the back, in the unit that is said behind all of them. */
+function pointSaid(r: Reader): readonly [number, number, number] | undefined {
+	const coordinate = () => {
+		const minus = r.mark('-') || r.mark('−');
+		const value = r.number()?.valueOf();
+		return value === undefined ? undefined : minus ? -value : value;
+	};
+	const x = coordinate();
+	const z = x !== undefined && r.word('by') ? coordinate() : undefined;
+	const y = z !== undefined && r.word('by') ? coordinate() : 0;
+	return x === undefined || z === undefined || y === undefined ? undefined : [x, z, y];
+}
+/** Points are kept to the eighth of an inch, as they are marked. */
+const pointsIn = (r: Reader): ((said: readonly [number, number, number]) => FramePoint) => {
+	const unit = r.word('in', 'inches') ? 25_400 : (r.word('ft', 'feet'), 304_800);
+	return (said) => said.map((v) => toGrid(v * unit)) as unknown as FramePoint;
+};
+
+/** `tube from 0 by 3 to 3 by 3 ft`. */
+function partOf(r: Reader): Clause {
+	const [a, b] = [pointSaid(r), r.word('to') ? pointSaid(r) : undefined];
+	const point = pointsIn(r);
+	const [from, to] = [a && point(a), b && point(b)];
+	if (!from || !to || from[1] < 0 || to[1] < 0 || from.every((v, i) => v === to[i]))
+		return asks('From where to where, to the right and up, in feet? Type it like “tube from 0 by 3 to 3 by 3 ft”.');
+	return [...from, ...to].some((v) => Math.abs(v) > FARTHEST)
+		? refuse('too-big', 'No point is more than 49 ft from the middle.')
+		: got({ set: 'part', part: { from, to } });
+} // prettier-ignore
+
+/** `taken apart`, `without tube 2`. */
+function apartOf(r: Reader, tubes: number): Clause {
+	if (r.phrase('taken apart')) return got({ set: 'apart' });
+	if (!r.phrase('without tube')) return undefined;
+	const nth = r.number()?.valueOf();
+	return nth !== undefined && Number.isInteger(nth) && nth >= 1 && nth <= tubes && tubes > 1
+		? got({ set: 'part out', nth })
+		: refuse('not-whole', tubes > 1 ? `Which tube? 1 to ${tubes}, like “without tube 2”.` : 'It is one tube: nothing would be left.'); // prettier-ignore
+}
+
+/** `for grass on plate 24 in`, `for stage no base`, `for grass as usual`. */
+function groundOf(r: Reader, usual: Micrometres): Clause {
+	if (!r.word('for')) return undefined;
+	const ground = GROUNDS.find((g) => r.word(g));
+	if (!ground) return refuse('unknown-word', `On which ground? ${GROUNDS.join(', ')}: type it like “for grass on plate 24 in”.`); // prettier-ignore
+	if (r.phrase('as usual')) return got({ set: 'ground', ground, base: undefined });
+	const base = baseOf(r, usual);
+	if (!base) return refuse('missing', `On what does it stand there? Type it like “for ${ground} on plate 24 in”.`); // prettier-ignore
+	if (!base.ok) return base;
+	return base.value.set === 'base' ? got({ set: 'ground', ground, base: base.value.base }) : undefined;
+}
+
+/** `guyed 3 at 5 ft out 4 ft`; `no guys`. */
+function guysOf(r: Reader): Clause {
+	if (r.phrase('no guys')) return got({ set: 'guys', guys: null });
+	if (!r.word('guyed')) return undefined;
+	const count = r.number()?.valueOf();
+	const at = r.word('at') ? pathLength(r) : undefined;
+	const reach = r.word('out') ? pathLength(r) : undefined;
+	if (count === undefined || !Number.isInteger(count) || count < 2 || count > MOST_GUYS)
+		return refuse('not-whole', `How many lines? 2 to ${MOST_GUYS}, like “guyed 3 at 5 ft out 4 ft”.`);
+	return at && reach
+		? got({ set: 'guys', guys: { count, at, reach } })
+		: asks(
+				'How high are they tied, and how far out are the stakes? Type it like “guyed 3 at 5 ft out 4 ft”.'
+			);
+}
+
+/** `mesh of chicken wire`; `no mesh`. */
+function meshOf(r: Reader): Clause {
+	if (r.phrase('no mesh')) return got({ set: 'mesh', mesh: null });
+	if (!r.word('mesh')) return undefined;
+	if (!r.word('of')) return got({ set: 'mesh', mesh: { material: null } });
+	const found = findMaterial(nameOf(r), r.context.materials);
+	return found.ok ? got({ set: 'mesh', mesh: { material: found.value.id } }) : found;
+}
+
+/** `covered in tissue`; `no cover`. */
+function coverOf(r: Reader): Clause {
+	if (r.phrase('no cover')) return got({ set: 'cover', cover: null });
+	if (!r.word('covered')) return undefined;
+	r.word('in', 'with', 'by');
+	const cover = COVERS.find((c) => r.word(c, `${c}s`));
+	return cover
+		? got({ set: 'cover', cover })
+		: refuse('unknown-word', `Covered in what? ${COVERS.join(', ')}: type it like “covered in fabric”.`);
+}
+
 /** `bent 10 ft at 13 in, 13 in, 13 in, 9 in`. */
 function bentOf(r: Reader): Clause {
 	const stick = pathLength(r);
@@ -151,6 +304,7 @@ function tubeOf(r: Reader): Clause {
 			: asks('How long do the sticks come? Type it like “sticks of 10 ft”.');
 	}
 	if (!r.word('tube', 'pipe')) return undefined;
+	if (r.word('from')) return partOf(r);
 	const across = pathLength(r, 'in', inches(0.25));
 	if (!across || across > inches(12)) return asks('How wide is the tube? Type it like “tube 1 in”.');
 	return got({ set: 'tube', tube: { across } });

@@ -11,7 +11,12 @@ export const refs: RefsFacet<Frame> = {
 	mapRefs: (s, map) => ({
 		...s,
 		tube: { ...s.tube, material: maybe(s.tube.material, map.material) },
-		base: s.base && { ...s.base, material: maybe(s.base.material, map.material) }
+		base: s.base && { ...s.base, material: maybe(s.base.material, map.material) },
+		grounds: s.grounds.map((g) => ({
+			...g,
+			base: g.base && { ...g.base, material: maybe(g.base.material, map.material) }
+		})),
+		mesh: s.mesh && { material: maybe(s.mesh.material, map.material) }
 	}),
 	alone: (s) => [s],
 	parts: () => [],

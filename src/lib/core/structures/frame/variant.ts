@@ -2,7 +2,10 @@ import { um, type Micrometres } from '../../units/length.ts';
 import type { VariantFacet, Way } from '../facets/variant.ts';
 import { NO_STROKES, ON_NO_HOST } from '../kit/variant.ts';
 import { sizeOfFrame } from './amounts.ts';
-import type { Frame, FrameShape } from './document.ts';
+import { letterLines } from '../kit/letter-lines.ts';
+import type { Frame, FramePart, FramePoint, FrameShape } from './document.ts';
+import { toGrid } from './grid.ts';
+import { chainsOf } from './print.ts';
 
 export const variant: VariantFacet<Frame> = {
 	...ON_NO_HOST,
@@ -18,6 +21,11 @@ export const variant: VariantFacet<Frame> = {
 	without: (s) => s,
 	swappables: () => [],
 	exchange: (s) => s,
+	grounds: (s) => s.grounds.map((g) => g.ground),
+	onGround(s, ground) {
+		const own = s.grounds.find((g) => g.ground === ground);
+		return own ? { ...s, base: own.base } : s;
+	},
 	way: ({ shape }) => wayAlong(shape),
 	goesAlong: () => null,
 	along: (s) => s
@@ -38,6 +46,12 @@ export function stretched(shape: FrameShape, factor: number): FrameShape {
 			return { ...shape, across: long(shape.across), foot: long(shape.foot) };
 		case 'arc':
 			return { ...shape, span: long(shape.span), rise: long(shape.rise) };
+		case 'letter':
+			return { ...shape, height: long(shape.height), feet: long(shape.feet) };
+		case 'box':
+			return { ...shape, height: long(shape.height), apart: long(shape.apart) };
+		case 'parts':
+			return { ...shape, parts: scaledParts(shape.parts, [factor, factor, factor]) };
 		case 'bent':
 			return { ...shape, stick: long(shape.stick), bends: shape.bends.map(long) };
 	}
@@ -49,7 +63,13 @@ function asHigh(shape: FrameShape, height: Micrometres): FrameShape {
 		case 'post':
 		case 'door':
 		case 'back':
+		case 'letter':
+		case 'box':
 			return { ...shape, height };
+		case 'parts': {
+			const top = Math.max(...shape.parts.flatMap(({ from, to }) => [from[1], to[1]]));
+			return top === 0 ? shape : { ...shape, parts: scaledParts(shape.parts, [1, height / top, 1]) };
+		}
 		case 'cross':
 			return { ...shape, height, at: um(Math.max(1, Math.round((shape.at * height) / shape.height))) };
 		case 'hoop':
@@ -61,7 +81,14 @@ function asHigh(shape: FrameShape, height: Micrometres): FrameShape {
 	}
 }
 
-const leg = (way: 'up' | 'right' | 'down', length: Micrometres) => ({ way, length, pitch: null });
+/** Every point so many times as far: to the right, up, to the back. Tubes that would come to nothing stay as they are. */
+function scaledParts(parts: readonly FramePart[], factors: readonly [number, number, number]): readonly FramePart[] {
+	const at = (p: FramePoint): FramePoint => [p[0] * factors[0], p[1] * factors[1], p[2] * factors[2]].map(toGrid) as unknown as FramePoint;
+	const scaled = parts.map(({ from, to }) => ({ from: at(from), to: at(to) }));
+	return scaled.some(({ from, to }) => from.every((v, i) => v === to[i])) ? parts : scaled;
+} // prettier-ignore
+
+const leg = (way: 'up' | 'right' | 'down' | 'left', length: Micrometres) => ({ way, length, pitch: null });
 /** Points of a ring that a run follows. */
 const ROUND = 24;
 
@@ -112,7 +139,36 @@ function wayAlong(shape: FrameShape): Way | null {
 			});
 			return { path: { kind: 'curve', points }, height: shape.foot, branches: [] };
 		}
+		case 'letter': {
+			const { legs, arms } = letterLines(shape.sign, shape.height);
+			return {
+				path: { kind: 'corners', legs },
+				height: 0,
+				branches: arms.map((arm, i) => ({ ...arm, id: `arm ${i}` }))
+			};
+		}
+		case 'box':
+			return shape.sticks === 1
+				? { path: { kind: 'corners', legs: [leg('up', shape.height)] }, height: 0, branches: [] }
+				: null;
+		case 'parts':
+			return alongParts(shape.parts);
 		case 'bent':
 			return null;
 	}
 }
+
+/** Along the first tubes that go on from each other, as they were said: with square corners, or by their points. */
+function alongParts(parts: readonly FramePart[]): Way | null {
+	const [chain] = chainsOf(parts);
+	if (!chain || chain.some((p) => p[2] !== chain[0]![2])) return null;
+	const low = Math.min(...chain.map((p) => p[1]));
+	const height: Way['height'] = low === 0 ? 0 : um(low);
+	const steps = chain.slice(1).map((to, i) => [to[0] - chain[i]![0], to[1] - chain[i]![1]] as const);
+	if (steps.every(([x, z]) => (x === 0) !== (z === 0))) {
+		const way = ([x, z]: readonly [number, number]) => (x > 0 ? 'right' : x < 0 ? 'left' : z > 0 ? 'up' : 'down');
+		return { path: { kind: 'corners', legs: steps.map((s) => leg(way(s), um(Math.abs(s[0] + s[1])))) }, height, branches: [] }; // prettier-ignore
+	}
+	const points = chain.map(([x, z]) => [x, z - low] as const);
+	return { path: { kind: 'curve', points }, height, branches: [] };
+} // prettier-ignore

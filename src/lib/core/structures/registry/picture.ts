@@ -33,6 +33,9 @@ export const place = <K extends Kind>(s: Of<K>, context: PlaceContext): Placed =
 export const fixedBy = <K extends Kind>(s: Of<K>): readonly Fixed[] => PICTURES[s.kind].fixes?.(s) ?? [];
 
 /** Where one touches the ground, mm in its own coordinates. */
+/** Guy lines of a structure, m. */
+export const guysIn = <K extends Kind>(s: Of<K>) => PICTURES[s.kind].guys?.(s) ?? [];
+
 export const footprintIn = <K extends Kind>(s: Of<K>): readonly (readonly [number, number])[] =>
 	PICTURES[s.kind].footprint?.(s) ?? [];
 

@@ -1,3 +1,4 @@
+import type { Ground } from '../../document/ground.ts';
 import { variant as applied } from '../applied/variant.ts';
 import { variant as bunch } from '../bunch/variant.ts';
 import { variant as design } from '../design/variant.ts';
@@ -78,3 +79,10 @@ export const along = <K extends Kind>(s: Of<K>, way: Way): StructureOf[K] => VAR
 /** A structure with what strokes come to. */
 export const pumped = <K extends Kind>(s: Of<K>, stroke: ReadonlyMap<string, number>): StructureOf[K] =>
 	VARIANTS[s.kind].pumped(s, stroke);
+
+/** Grounds on which a structure stands otherwise than usual. */
+export const groundsOf = <K extends Kind>(s: Of<K>): readonly Ground[] => VARIANTS[s.kind].grounds?.(s) ?? [];
+
+/** A structure as it stands on a ground. */
+export const onGround = <K extends Kind>(s: Of<K>, ground: Ground): StructureOf[K] =>
+	VARIANTS[s.kind].onGround?.(s, ground) ?? (s as StructureOf[K]);
