@@ -70,14 +70,19 @@ export const demoDesigns: DemoDesign[] = [
 		colourway: 'low tide',
 		slots: { green: 'frond', eelgrass: 'blade', shallows: 'light' },
 		lines: [
+			'frame foot',
+			'post 9 ft',
+			'of white tube, inch',
+			'on plywood plate with flange 30 in',
+			'used 40 times',
+			'section kelp over foot',
 			'4 11 at 10 spiral left kelp / kelp / eelgrass / shallows x14',
 			'4 5 at 4½ checker kelp / eelgrass x2',
-			'pole 9 ft',
+			'no pole',
 			'2 to 4 dried reeds',
 			'1 ribbon harbour left over'
 		],
-		roles: { frond: 'main', blade: 'second', light: 'pop' },
-		stand: 'stand-9'
+		roles: { frond: 'main', blade: 'second', light: 'pop' }
 	},
 	{
 		id: 'toadstool-figure',

@@ -54,5 +54,61 @@ export const frameDesigns: readonly DemoDesign[] = [
 			'along orbit',
 			'4 11 at 6½ lamp-out navy / shallows'
 		]
+	},
+	{
+		id: 'plywood-stand',
+		name: 'Plywood stand',
+		tags: ['workshop', 'frame'],
+		colourway: 'bare',
+		slots: {},
+		lines: [
+			'frame stand',
+			'post 5 ft',
+			'of white tube, inch',
+			'on plywood plate with flange 24 in',
+			'for grass on plywood plate with flange 30 in',
+			'for stage no base',
+			'screwed',
+			'used 40 times',
+			'size low 3 ft',
+			'size high 7 ft'
+		]
+	},
+	{
+		id: 'regatta-letter',
+		name: 'Letter frame',
+		tags: ['regatta', 'frame', 'letters'],
+		colourway: 'harbour',
+		slots: { blue: 'sea', white: 'foam' },
+		lines: [
+			'frame letter',
+			'letter T 5 ft',
+			'of white tube, inch',
+			'on plywood plate with flange 24 in',
+			'used 20 times',
+			'run rope',
+			'along letter',
+			'4 5 at 4½ harbour blue / gull white'
+		]
+	},
+	{
+		id: 'bun-box',
+		name: 'Bun on a stick',
+		tags: ['bakery', 'frame', 'table'],
+		colourway: 'crust and cream',
+		slots: { crust: 'bun', cream: 'icing' },
+		lines: [
+			'frame box',
+			'box 1 stick 2 ft',
+			'of stick, 3 ft dowel',
+			'on card box, 10 in 10 in',
+			'tube ½ in',
+			'covered in tissue',
+			'section bun over box',
+			'4 5 at 4 crust brown / foam cream x5',
+			'no pole',
+			'1 11 at 9 crust brown',
+			'2 water weight'
+		]
 	}
 ];

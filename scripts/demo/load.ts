@@ -25,6 +25,7 @@ import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
 import { loadLife } from './life.ts';
 import { jobOfKind, PAST_QUOTES } from './quotes.ts';
 import { settings } from './settings.ts';
+import { loadThings } from './things.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 
 /** Ids that are the same every time, so that a second load finds the first one's rows. */
@@ -244,6 +245,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		});
 		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
 	}
+	await loadThings(repos);
 	return wanted.length + PAST_QUOTES.length + (await loadLife(repos, today));
 }
 

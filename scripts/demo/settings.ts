@@ -76,7 +76,14 @@ export const settings: Settings = {
 			{ of: 'corner fitting', each: '1', material: 'tube-corner' },
 			{ of: 'four-way fitting', each: '1', material: 'tube-four-way' },
 			{ of: 'coupling', each: '1', material: 'tube-coupling' },
-			{ of: 'tube cap', each: '1', material: 'tube-cap' }
+			{ of: 'tube cap', each: '1', material: 'tube-cap' },
+			{ of: 'cup', each: '1', material: 'stick-cup' },
+			{ of: 'foot of guy line', each: '1', material: 'line' },
+			{ of: 'stake', each: '1', material: 'stake' },
+			{ of: 'foot in tissue', each: '1/10', material: 'tissue' },
+			{ of: 'foot in fabric', each: '1', material: 'ribbon-blue' },
+			{ of: 'foot painted', each: '1/40', material: 'paint-sea' },
+			{ of: 'foot under balloons', each: '1/3', material: 'tie-260' }
 		],
 		pumps: [{ id: 'hand', name: 'hand pump', pairs: [{ strokes: 4, diameter: 114.3 }] }],
 		price: {

@@ -242,6 +242,15 @@ export const stockRows: StockRow[] = [
 		{ supplier: 'ropewalk', count: 1, priceMinor: 11_900 },
 		shared(40, 1200, 30)
 	),
+	row('stick-cup', 'fitting', 'stick cup, glued', { supplier: 'ropewalk', count: 50, priceMinor: 1150 }),
+	row('tissue', 'accent', 'tissue, sheet', { supplier: 'gannet', count: 48, priceMinor: 720 }),
+	row(
+		'cake-box',
+		'base',
+		'card box, 10 in',
+		{ supplier: 'gannet', count: 12, priceMinor: 2160 },
+		{ grams: 240 }
+	),
 	row('stick-3', 'pipe', 'stick, 3 ft dowel', { supplier: 'ropewalk', count: 10, priceMinor: 1250 }),
 	row('stick-7', 'pipe', 'stick, 7 ft dowel', { supplier: 'ropewalk', count: 10, priceMinor: 1590 }),
 	row(

@@ -1,3 +1,4 @@
+import { cutting } from './cutting.ts';
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
 import { long } from './long.ts';
@@ -13,6 +14,7 @@ const reached = [
 	...recompute(),
 	...long(),
 	...reading(),
+	...(await cutting()),
 	...pricing(),
 	...(await quoteNumbers()),
 	...(await shelf()),

@@ -58,6 +58,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/thumb/[rule]': { load: 'read' },
 	'/thumb/sizing-holes.pdf': { GET: 'read' },
 	'/stockroom': { load: 'stock', pack: 'stock', loss: 'stock', add: 'stock', colour: 'stock' },
+	'/stockroom/things': { load: 'stock', add: 'stock', change: 'stock', remove: 'stock' },
+	'/stockroom/cut': { load: 'stock', put: 'stock', take: 'stock', cut: 'stock' },
 	'/quotes': { load: 'quote', create: 'quote' },
 	'/quotes/recipes/[version]': { GET: 'quote' },
 	'/quotes/[quote]': {

@@ -55,6 +55,10 @@
 			/><Button type="submit">Find</Button>
 		</form>
 	</header>
+	<p class="mb-3 flex flex-wrap gap-x-5">
+		<a class="quiet-link" href="/stockroom/things">What comes back: pieces and who has them</a>
+		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts on the shelf</a>
+	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
 	<details class="mb-3 border border-line bg-paper px-4 py-2" open={Object.keys(errors).length > 0}>

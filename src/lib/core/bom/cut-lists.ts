@@ -4,7 +4,7 @@ import type { Catalogue } from '../materials/catalogue.ts';
 import type { Material } from '../materials/material.ts';
 import type { Library } from '../recipe/library.ts';
 import { cutsOf } from '../structures/registry/count.ts';
-import { MICROMETRES, um } from '../units/length.ts';
+import { MICROMETRES, um, type Micrometres } from '../units/length.ts';
 import { countDesigns, copies, type Wanted } from './explode.ts';
 
 /** What is cut of one tube, over everything that is built together. */
@@ -31,13 +31,31 @@ function sticksOf(tube: Material | undefined, stick: number): CuttingProblem['st
 		: [{ length: um(stick), priceMinor: null }];
 }
 
+/** So many of a length of a tube that lie on the shelf. */
+export interface OnShelf {
+	readonly material: Id;
+	readonly length: Micrometres;
+	readonly count: number;
+}
+const offcutsOf = (material: Id | null, shelf: readonly OnShelf[]): CuttingProblem['stock'] =>
+	shelf
+		.filter((o) => o.material === material)
+		.map(({ length, count }) => ({ length, priceMinor: null, own: count }));
+
 /**
  * Pieces of every frame of a design and the designs inside it, tube by tube, with the sticks they come out of: as they are
- * said, at the price of a pack of that length where the Stockroom has one.
+ * said, at the price of a pack of that length where the Stockroom has one. Several that are built together are cut together.
+ * @param shelf offcuts that lie there
  */
-export function cutListsOf(wanted: Wanted, library: Library, { materials }: Catalogue): CutList[] {
+export function cutListsOf(
+	all: Wanted | readonly Wanted[],
+	library: Library,
+	{ materials }: Pick<Catalogue, 'materials'>,
+	shelf: readonly OnShelf[] = []
+): CutList[] {
+	const together = Array.isArray(all) ? (all as readonly Wanted[]) : [all as Wanted];
 	const lists = new Map<string, { material: Id | null; stick: number; pieces: Map<number, number> }>();
-	for (const node of countDesigns(wanted, library))
+	for (const node of together.flatMap((wanted) => [...countDesigns(wanted, library)]))
 		for (const section of node.recipe.sections) {
 			const cuts = cutsOf(section.structure);
 			if (!cuts) continue;
@@ -55,7 +73,7 @@ export function cutListsOf(wanted: Wanted, library: Library, { materials }: Cata
 		return {
 			material,
 			problem: {
-				stock: sticksOf(tube, stick),
+				stock: [...sticksOf(tube, stick), ...offcutsOf(material, shelf)],
 				kerf: KERF,
 				pieces: cut.sort((a, b) => b.length - a.length)
 			}

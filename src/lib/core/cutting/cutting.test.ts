@@ -5,17 +5,13 @@ import { POINT } from '../units/number.ts';
 import { inches, um, type Micrometres } from '../units/length.ts';
 import { leftOf, materialBound, type CuttingPlan, type CuttingProblem } from './cutting.ts';
 import { firstFitDecreasing } from './first-fit-decreasing.ts';
-import { leastSticks, patternsOf, type Solve } from './patterns.ts';
+import { leastByColumns } from './columns.ts';
+import { leastSticks, patternsOf } from './patterns.ts';
+import { solveWith } from './solve-with.ts';
 import { readCutting, type CuttingText } from './read-cutting.ts';
 
 const highs = await loadHighs();
-const solve: Solve = (programme) => {
-	const { Status, ObjectiveValue, Columns } = highs.solve(programme, { time_limit: 60 });
-	const values = Object.fromEntries(
-		Object.entries(Columns).map(([name, c]) => [name, 'Primal' in c ? (c.Primal ?? 0) : 0])
-	);
-	return { status: Status === 'Optimal' ? 'optimal' : 'stopped', values, bound: ObjectiveValue };
-};
+const solve = solveWith(highs, 60);
 type Cut = Extract<CuttingPlan, { status: 'cut' }>;
 const cut = (plan: CuttingPlan | undefined): Cut => {
 	if (plan?.status !== 'cut') throw new Error('not cut');
@@ -128,6 +124,90 @@ describe('sticks of pipe', () => {
 		);
 	}, 60_000);
 });
+
+describe('patterns made as they are asked for', () => {
+	test('the paper-mill instance: 73 rolls, proved, without writing down its patterns', () => {
+		const told: number[] = [];
+		const best = cut(leastByColumns(mill, solve, ({ least }) => told.push(least)));
+		expect([best.count, best.bound, best.proved]).toEqual([73, 73, true]);
+		expect(given(best)).toEqual(asked(mill));
+		expect(told.at(-1)).toBe(73);
+	});
+	const piece = fc.tuple(fc.integer({ min: 6, max: 118 }).map((n) => inches(n)), fc.integer({ min: 1, max: 6 }));
+	const some = fc.uniqueArray(piece, { minLength: 1, maxLength: 6, selector: ([l]) => l });
+	test('never better than the whole programme, never under its own bound, and every piece is cut (property)', () => {
+		fc.assert(
+			fc.property(some, (pieces) => {
+				const p = problem(pieces);
+				const [whole, made] = [cut(leastSticks(p, solve)), cut(leastByColumns(p, solve))];
+				expect(made.count).toBeGreaterThanOrEqual(whole.count);
+				expect(made.bound).toBeLessThanOrEqual(whole.count);
+				expect(given(made)).toEqual(asked(p));
+			}),
+			{ numRuns: 40 }
+		);
+	}, 60_000);
+	test('as many sticks and as little money as a programme of another making finds: bins with a place for each piece (property)', () => {
+		// An independent formulation (Kantorovich): which piece goes into which stick, one variable each.
+		const small = fc.array(fc.integer({ min: 20, max: 100 }), { minLength: 1, maxLength: 6 });
+		fc.assert(
+			fc.property(small, (all) => {
+				const bins = all.map((_, b) => b);
+				const lines = ['Minimize', ` all: ${bins.map((b) => `y${b}`).join(' + ')}`, 'Subject To',
+					...all.map((_, i) => ` c${i}: ${bins.map((b) => `x${i}_${b}`).join(' + ')} = 1`),
+					...bins.map((b) => ` b${b}: ${all.map((l, i) => `${l} x${i}_${b}`).join(' + ')} - 120 y${b} <= 0`),
+					'Binary', ` ${bins.flatMap((b) => [`y${b}`, ...all.map((_, i) => `x${i}_${b}`)]).join(' ')}`, 'End'];
+				const counts = new Map<number, number>();
+				for (const l of all) counts.set(l, (counts.get(l) ?? 0) + 1);
+				const p = problem([...counts].map(([l, n]) => [inches(l), n] as const));
+				expect(cut(leastSticks(p, solve)).count).toBe(Math.round(solve(lines.join('\n')).bound));
+			}),
+			{ numRuns: 25 }
+		);
+	}, 60_000);
+}); // prettier-ignore
+
+describe('what lies on the shelf', () => {
+	const shelf = (own: readonly (readonly [number, number])[]) => [
+		{ length: ft(10), priceMinor: null },
+		...own.map(([long, count]) => ({ length: inches(long), priceMinor: null, own: count }))
+	];
+	test('by hand: 3 pieces of 40 in and one of 30: the 30 comes out of an offcut of 31, one stick is bought', () => {
+		const p = problem([[inches(40), 3], [inches(30), 1]], { stock: shelf([[31, 1]]) }); // prettier-ignore
+		for (const plan of [cut(leastSticks(p, solve)), cut(firstFitDecreasing(p)), cut(leastByColumns(p, solve))]) {
+			expect([plan.bought, plan.count]).toEqual([1, 2]);
+			expect(given(plan)).toEqual(asked(p));
+		}
+	});
+	test('by hand: six of 30 in: four of a stick and two of the shelf; for a seventh another stick, there are no more of them', () => {
+		const of = (n: number) => cut(leastSticks(problem([[inches(30), n]], { stock: shelf([[31, 2]]) }), solve));
+		const own = (plan: Cut) => plan.sticks.filter((s) => s.stock === 1).reduce((a, s) => a + s.count, 0);
+		expect([of(6).bought, own(of(6)), of(7).bought]).toEqual([1, 2, 2]);
+		expect(own(of(9))).toBeLessThanOrEqual(2);
+	});
+	test('of two that will do the shorter is cut: the longer is of more use later', () => {
+		const p = problem([[inches(30), 1]], { stock: shelf([[60, 1], [31, 1]]) }); // prettier-ignore
+		for (const plan of [cut(leastSticks(p, solve)), cut(firstFitDecreasing(p))])
+			expect([plan.bought, plan.sticks[0]!.stock]).toEqual([0, 2]);
+	});
+	test('a blade wider than the offcut, a piece only an offcut would hold and there is none left: said, never half a plan', () => {
+		const long = problem([[inches(130), 2]], { stock: shelf([[132, 1]]) });
+		expect(firstFitDecreasing(long)).toMatchObject({ status: 'too-long' });
+		const thin = problem([[inches(3), 1]], { stock: shelf([[3, 1]]), kerf: inches(0.5) });
+		expect(cut(leastSticks(thin, solve)).bought).toBe(0);
+	});
+	test('more on the shelf never costs more (property)', () => {
+		const piece = fc.tuple(fc.integer({ min: 6, max: 118 }).map((n) => inches(n)), fc.integer({ min: 1, max: 3 }));
+		fc.assert(
+			fc.property(fc.uniqueArray(piece, { minLength: 1, maxLength: 4, selector: ([l]) => l }), fc.integer({ min: 12, max: 110 }), (pieces, long) => {
+				const [none, one] = [[], [[long, 1]] as const].map((own) => cut(leastSticks(problem(pieces, { stock: shelf(own) }), solve)));
+				expect(one!.bought).toBeLessThanOrEqual(none!.bought);
+				expect(one!.bound).toBeLessThanOrEqual(one!.bought);
+			}),
+			{ numRuns: 40 }
+		);
+	}, 60_000);
+}); // prettier-ignore
 
 describe('what is typed', () => {
 	const reading = { currency: 'USD', style: POINT } as const;

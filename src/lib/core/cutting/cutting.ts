@@ -11,6 +11,8 @@ export interface StockLength {
 	readonly length: Micrometres;
 	/** Minor units a stick; null is not known. */
 	readonly priceMinor: number | null;
+	/** So many lie on the shelf and cost nothing more; where it is not said it is bought, as many as are wanted. */
+	readonly own?: number | undefined;
 }
 
 export interface CuttingProblem {
@@ -35,8 +37,9 @@ export type CuttingPlan =
 	| {
 			readonly status: 'cut';
 			readonly sticks: readonly CutStick[];
-			/** Sticks in all, and what they cost where every price is known. */
+			/** Sticks in all, how many of them are bought, and what those cost where every price is known. */
 			readonly count: number;
+			readonly bought: number;
 			readonly costMinor: number | null;
 			/** Nobody can do with fewer sticks, or less money where prices decide. */
 			readonly bound: number;
@@ -46,11 +49,14 @@ export type CuttingPlan =
 	| { readonly status: 'too-long'; readonly piece: CutPiece };
 
 /** Whether money decides: every stock length has a price. */
-export const isPriced = ({ stock }: CuttingProblem): boolean => stock.every((s) => s.priceMinor !== null);
+export const isPriced = ({ stock }: CuttingProblem): boolean =>
+	stock.every((s) => s.own !== undefined || s.priceMinor !== null);
 
-/** What a stick counts for: its price where prices decide, else one. */
-export const worthOf = (problem: CuttingProblem, stock: number): number =>
-	isPriced(problem) ? problem.stock[stock]!.priceMinor! : 1;
+/** What a stick counts for: nothing where it lies on the shelf, its price where prices decide, else one. */
+export function worthOf(problem: CuttingProblem, stock: number): number {
+	const { own, priceMinor } = problem.stock[stock]!;
+	return own !== undefined ? 0 : isPriced(problem) ? priceMinor! : 1;
+}
 
 /** What is left of a stick: each piece but one that ends it takes a cut. Below 0 it does not fit. µm */
 export function leftOf({ stock, kerf }: CuttingProblem, at: number, cuts: readonly number[]): number {
@@ -71,8 +77,11 @@ export const tooLong = ({ stock, pieces }: CuttingProblem): CutPiece | undefined
  */
 export function materialBound(problem: CuttingProblem): number {
 	const need = problem.pieces.reduce((a, p) => a + p.quantity * (p.length + problem.kerf), 0);
-	const best = Math.min(...problem.stock.map((s, i) => worthOf(problem, i) / (s.length + problem.kerf)));
-	return Math.ceil(need * best - 1e-9);
+	const shelf = problem.stock.reduce((a, s) => a + (s.own ?? 0) * (s.length + problem.kerf), 0);
+	const bought = problem.stock.flatMap((s, i) =>
+		s.own === undefined ? [worthOf(problem, i) / (s.length + problem.kerf)] : []
+	);
+	return bought.length === 0 ? 0 : Math.max(0, Math.ceil((need - shelf) * Math.min(...bought) - 1e-9));
 }
 
 /** A plan put together from sticks: alike ones counted once, most first. */
@@ -99,6 +108,7 @@ export function planOf(
 		status: 'cut',
 		sticks: all,
 		count: all.reduce((a, s) => a + s.count, 0),
+		bought: all.reduce((a, s) => a + (problem.stock[s.stock]!.own === undefined ? s.count : 0), 0),
 		costMinor: isPriced(problem) ? worth : null,
 		bound,
 		proved: worth <= bound

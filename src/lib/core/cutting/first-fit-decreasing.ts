@@ -22,14 +22,22 @@ export function firstFitDecreasing(problem: CuttingProblem): CuttingPlan {
 	const pieces = problem.pieces
 		.flatMap((p) => Array.from({ length: p.quantity }, () => p.length))
 		.sort((a, b) => b - a);
+	// What lies on the shelf first, the shortest that will do; then what is cheapest for what it gives.
 	const order = problem.stock
-		.map((s, stock) => ({ stock, length: s.length, each: worthOf(problem, stock) / s.length }))
-		.sort((a, b) => a.each - b.each || b.length - a.length);
+		.map(({ length, own }, stock) => ({ stock, length, own, each: worthOf(problem, stock) / length }))
+		.sort((a, b) => a.each - b.each || (a.own === undefined ? b.length - a.length : a.length - b.length));
+	const left = new Map(problem.stock.map(({ own }, stock) => [stock, own ?? Infinity]));
 	const sticks: { stock: number; cuts: Micrometres[]; count: number }[] = [];
 	for (const piece of pieces) {
 		const fits = sticks.find((s) => leftOf(problem, s.stock, [...s.cuts, piece]) >= 0);
-		if (fits) fits.cuts.push(piece);
-		else sticks.push({ stock: order.find((o) => o.length >= piece)!.stock, cuts: [piece], count: 1 });
+		if (fits) {
+			fits.cuts.push(piece);
+			continue;
+		}
+		const next = order.find((o) => o.length >= piece && left.get(o.stock)! > 0);
+		if (!next) return { status: 'too-long', piece: problem.pieces.find((p) => p.length === piece)! };
+		left.set(next.stock, left.get(next.stock)! - 1);
+		sticks.push({ stock: next.stock, cuts: [piece], count: 1 });
 	}
 	return planOf(problem, sticks, materialBound(problem));
 }

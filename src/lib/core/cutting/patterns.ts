@@ -41,6 +41,8 @@ export function patternsOf(problem: CuttingProblem, most = MOST_PATTERNS): Patte
 
 /** Solves an integer programme in the LP file format; the worker and the tests fill it in. */
 export type Solve = (programme: string) => {
+	/** Of a programme without whole numbers: what one more of a row is worth, by its name. */
+	readonly duals?: Readonly<Record<string, number>>;
 	readonly status: 'optimal' | 'stopped';
 	readonly values: Readonly<Record<string, number>>;
 	/** The least the aim can be, by the solver's own proof. */
@@ -57,15 +59,28 @@ export function leastSticks(problem: CuttingProblem, solve: Solve, most?: number
 	const long = tooLong(problem);
 	if (long) return { status: 'too-long', piece: long };
 	const patterns = patternsOf(problem, most);
-	if (!patterns) return undefined;
+	return patterns && leastOf(problem, patterns, solve);
+}
+
+/**
+ * The best plan of patterns that are written down. @param bound no plan is worth less; the solver's own bound where it is not said
+ * @returns undefined where the solver was stopped or its answer does not hold
+ */
+export function leastOf(
+	problem: CuttingProblem,
+	patterns: readonly Pattern[],
+	solve: Solve,
+	bound?: number
+): CuttingPlan | undefined {
 	const first = solve(programme(problem, patterns, (p) => worthOf(problem, p.stock)));
 	if (first.status !== 'optimal') return undefined;
-	const least = Math.ceil(first.bound - 1e-6);
+	const own = Math.ceil(first.bound - 1e-6);
+	const least = bound ?? own;
 	// Of all plans of that worth the one that buys the least length: only where lengths differ is there a choice.
 	const second =
 		problem.stock.length < 2
 			? first
-			: solve(programme(problem, patterns, (p) => problem.stock[p.stock]!.length / 1e6, least));
+			: solve(programme(problem, patterns, (p) => problem.stock[p.stock]!.length / 1e6, own));
 	const chosen = second.status === 'optimal' ? second : first;
 	const sticks = trimmed(problem, patterns, chosen.values);
 	return sticks && planOf(problem, sticks, least);
@@ -94,11 +109,12 @@ function trimmed(
 	return sticks;
 }
 
-function programme(
+export function programme(
 	problem: CuttingProblem,
 	patterns: readonly Pattern[],
 	worth: (p: Pattern) => number,
-	most?: number
+	most?: number,
+	whole = true
 ): string {
 	const sum = (terms: readonly (readonly [number, number])[]) =>
 		terms.map(([c, i]) => `${c} x${i}`).join(' + ');
@@ -108,6 +124,10 @@ function programme(
 		);
 		return ` p${piece}: ${sum(terms)} >= ${p.quantity}`;
 	});
+	problem.stock.forEach(({ own }, at) => {
+		const terms = patterns.flatMap((p, i) => (p.stock === at ? [[1, i] as const] : []));
+		if (own !== undefined && terms.length > 0) rows.push(` own${at}: ${sum(terms)} <= ${own}`);
+	});
 	if (most !== undefined)
 		rows.push(` worth: ${sum(patterns.map((p, i) => [worthOf(problem, p.stock), i] as const))} <= ${most}`);
 	const names = patterns.map((_, i) => `x${i}`);
@@ -116,8 +136,7 @@ function programme(
 		` all: ${sum(patterns.map((p, i) => [worth(p), i] as const))}`,
 		'Subject To',
 		...rows,
-		'General',
-		` ${names.join(' ')}`,
+		...(whole ? ['General', ` ${names.join(' ')}`] : []),
 		'End'
 	].join('\n');
 }

@@ -41,7 +41,10 @@ export const mostText = (figure: string, unknown: readonly string[]): string =>
 /** Why a price is only a least one: the first costs that nobody knows, by their names. */
 export function missingText(unknown: readonly string[]): string {
 	if (unknown.length === 0) return '';
-	const some = unknown.slice(0, 3).join('; ');
+	const some = unknown
+		.slice(0, 3)
+		.map((name) => name.replace(/^for (?=each )/, ''))
+		.join('; ');
 	const more = unknown.length > 3 ? ` and ${unknown.length - 3} more` : '';
 	return `No cost is known yet for ${some}${more}.`;
 }

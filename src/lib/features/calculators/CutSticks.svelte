@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { CuttingProgress } from '../../core/cutting/columns.ts';
 	import type { CuttingPlan, CuttingProblem, CutStick } from '../../core/cutting/cutting.ts';
 	import { formatMoney, money, type Currency } from '../../core/money/money.ts';
 	import { formatInches, um } from '../../core/units/length.ts';
@@ -10,11 +11,13 @@
 		currency: Currency;
 		/** A better plan, or the proof that there is none, is still looked for. */
 		looking: boolean;
+		/** How far the search is. */
+		progress?: CuttingProgress | null;
 		/** What is typed now cannot be read: this is of before. */
 		stale?: boolean;
 		onstop: () => void;
 	}
-	let { plan, problem, currency, looking, stale = false, onstop }: Props = $props();
+	let { plan, problem, currency, looking, progress = null, stale = false, onstop }: Props = $props();
 	/** Marked to the sixteenth of an inch. */
 	const inch = (length: number) => `${formatInches(um(Math.round(length / 1587.5) * 1587.5))} in`;
 	/** What is left is told to the eighth below. */
@@ -27,19 +30,22 @@
 </script>
 
 <p class="answer" class:stale aria-live="polite">
-	<b>{plan.count} {plan.count === 1 ? 'stick' : 'sticks'}</b>{plan.costMinor === null
-		? ''
-		: `, ${formatMoney(money(plan.costMinor, currency))}`}.
+	<b>{plan.bought} {plan.bought === 1 ? 'stick' : 'sticks'}</b>{plan.count > plan.bought
+		? ` and ${plan.count - plan.bought} off the shelf`
+		: ''}{plan.costMinor === null ? '' : `, ${formatMoney(money(plan.costMinor, currency))}`}.
 	<span class="text-muted">
-		{#if plan.proved}Good: nobody can do with less.{:else if looking}At least {least}; looking for less …{:else}At
-			least {least}; not proved to be the least.{/if}
+		{#if plan.proved}Good: nobody can do with less.{:else if looking}At least {least}; looking for less{progress
+				? `, ${progress.rounds} ${progress.rounds === 1 ? 'way' : 'ways'} tried`
+				: ''} …{:else}At least {least}; not proved to be the least.{/if}
 	</span>
 	{#if looking}<Button kind="word" onclick={onstop}>That will do</Button>{/if}
 </p>
 <ol class="sticks" class:stale>
 	{#each plan.sticks as stick, i (i)}
 		<li>
-			<span class="figures count">{stick.count} ×</span>
+			<span class="figures count" class:own={problem.stock[stick.stock]!.own !== undefined}
+				>{stick.count} ×</span
+			>
 			<span
 				class="stick"
 				style:width="{(lengthOf(stick) / longest) * 100}%"
@@ -83,6 +89,12 @@
 	}
 	.count {
 		font-size: 13px;
+	}
+	.own::after {
+		content: 'shelf';
+		display: block;
+		font-size: 11px;
+		color: var(--muted);
 	}
 	.stick {
 		display: flex;

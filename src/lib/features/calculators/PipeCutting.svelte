@@ -71,6 +71,7 @@
 				problem={cutter.problem!}
 				{currency}
 				looking={cutter.looking}
+				progress={cutter.progress}
 				stale={cutter.stale}
 				onstop={() => cutter.stop()}
 			/>

@@ -1,4 +1,5 @@
 import type { CuttingPlan, CuttingProblem } from '../../core/cutting/cutting.ts';
+import type { CuttingProgress } from '../../core/cutting/columns.ts';
 import { firstFitDecreasing } from '../../core/cutting/first-fit-decreasing.ts';
 import { readCutting, type CuttingErrors, type CuttingText } from '../../core/cutting/read-cutting.ts';
 import type { Currency } from '../../core/money/money.ts';
@@ -18,6 +19,7 @@ export class Cutter {
 	});
 	/** What the worker found for the problem that stands there now. */
 	#proved = $state.raw<{ problem: CuttingProblem; plan: CuttingPlan | null } | null>(null);
+	#progress = $state.raw<(CuttingProgress & { problem: CuttingProblem }) | null>(null);
 	#stopped = $state.raw<CuttingProblem | null>(null);
 	#worker: Worker | null = null;
 	#waiting: ReturnType<typeof setTimeout> | undefined;
@@ -43,6 +45,11 @@ export class Cutter {
 		return this.#proved?.problem !== problem && this.#stopped !== problem;
 	});
 
+	/** How far the search is, while it goes on. */
+	readonly progress = $derived.by(() =>
+		this.looking && this.#progress?.problem === this.problem ? this.#progress : null
+	);
+
 	/** @param given what is cut, where nobody types it */
 	constructor(
 		private readonly context: { readonly currency: Currency; readonly style: NumberStyle },
@@ -56,6 +63,10 @@ export class Cutter {
 		this.#waiting = setTimeout(() => {
 			this.#worker = new CuttingWorker();
 			this.#worker.onmessage = ({ data }: MessageEvent<CuttingTell>) => {
+				if (data.progress) {
+					this.#progress = { problem, ...data.progress };
+					return;
+				}
 				this.#proved = { problem, plan: data.plan };
 				this.close();
 			};

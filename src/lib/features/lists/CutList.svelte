@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { CuttingProblem } from '../../core/cutting/cutting.ts';
+	import type { Snippet } from 'svelte';
+	import type { CuttingPlan, CuttingProblem } from '../../core/cutting/cutting.ts';
 	import type { Currency } from '../../core/money/money.ts';
 	import { formatFeet, formatInches, toMillimetres, um } from '../../core/units/length.ts';
 	import { POINT } from '../../core/units/number.ts';
@@ -9,8 +10,10 @@
 	interface Props {
 		problem: CuttingProblem;
 		currency: Currency;
+		/** What can be done with the plan. */
+		children?: Snippet<[Extract<CuttingPlan, { readonly status: 'cut' }>]>;
 	}
-	let { problem, currency }: Props = $props();
+	let { problem, currency, children }: Props = $props();
 	const cutter = $derived(new Cutter({ currency, style: POINT }, problem));
 	const plan = $derived(cutter.plan);
 	$effect(() => {
@@ -21,10 +24,18 @@
 
 {#if plan?.status === 'too-long'}
 	<p role="alert">
-		A piece of {formatInches(um(plan.piece.length))} in is longer than a stick of {formatFeet(
-			toMillimetres(problem.stock[0]!.length)
-		)}.
+		A piece of {formatInches(um(plan.piece.length))} in is longer than any stick: the longest is {formatFeet(
+			toMillimetres(um(Math.max(...problem.stock.map((s) => s.length))))
+		)}. Couple it of two, or take longer sticks.
 	</p>
 {:else if plan}
-	<CutSticks {plan} {problem} {currency} looking={cutter.looking} onstop={() => cutter.stop()} />
+	<CutSticks
+		{plan}
+		{problem}
+		{currency}
+		looking={cutter.looking}
+		progress={cutter.progress}
+		onstop={() => cutter.stop()}
+	/>
+	{@render children?.(plan)}
 {/if}

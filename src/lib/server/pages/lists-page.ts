@@ -13,6 +13,7 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 	const { design, context, colourway, size, quantity } = found;
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	const { catalogue } = context;
+	const shelf = await repos.things.offcuts();
 	const wantedCuts = {
 		recipe: design.recipe,
 		colourway: colourway.id,
@@ -22,7 +23,7 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 	return {
 		...headOf(found),
 		currency: context.rates.currency,
-		cuts: cutListsOf(wantedCuts, context.library, catalogue).map(({ material, problem }) => ({
+		cuts: cutListsOf(wantedCuts, context.library, catalogue, shelf).map(({ material, problem }) => ({
 			tube:
 				material === null
 					? 'tube, not chosen yet'

@@ -6,6 +6,7 @@ import { owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
 import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
 import { confirmOrder, orderOf, payOrder } from '../services/orders.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
+import { inches } from '../../core/units/length.ts';
 import { createRepos } from './index.ts';
 
 const NOW = new Date('2027-05-04T15:00:00Z');
@@ -35,6 +36,12 @@ test('every row that is written says whose request wrote it last', async () => {
 	const draft = { clientId, eventDate: null, zone: settings.zone, terms: { ...newTerms(settings), deliveryCostMinor: 0 }, lines }; // prettier-ignore
 	await wendy.quotes.create('q', draft, NOW);
 
+	const about = { condition: 'good', place: '', note: '', hireMinor: null, depositMinor: null } as const;
+	const thing = { ...about, id: 'stand-1', material: materials[0]!.id, name: 'stand 1' };
+	await wendy.things.add([thing]);
+	const rest = { material: materials[0]!.id, length: inches(31), count: 2 };
+	await wendy.things.putOffcut(rest);
+
 	const tables = await db.read.all<{ name: string }>(
 		sql`SELECT m.name FROM sqlite_master m JOIN pragma_table_info(m.name) c WHERE m.type = 'table' AND c.name = 'changed_by' ORDER BY m.name`
 	);
@@ -63,6 +70,8 @@ test('every row that is written says whose request wrote it last', async () => {
 	await peter.photos.setCover('d', 'p2');
 	await peter.countBacks.made('c', 2);
 	await peter.quotes.save('q', { eventDate: null, zone: draft.zone, terms: draft.terms, lines, client: 'Tidewick Reading Room' }, { baseRevision: 1, saveId: 'save-two-2', newId: 'other' }); // prettier-ignore
+	await peter.things.change('stand-1', { ...about, name: 'stand one', condition: 'worn' });
+	await peter.things.cut([{ ...rest, count: 1 }], []);
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
 	await peter.quoteLife.happen('q', 'accepted', NOW);
@@ -80,6 +89,8 @@ test('every row that is written says whose request wrote it last', async () => {
 		design_version: both,
 		material: ['wendy'],
 		message: alone,
+		offcut: alone,
+		owned_thing: alone,
 		pack: both,
 		paper: alone,
 		payment: alone,

@@ -14,6 +14,7 @@ import { quoteList } from './quote-list.ts';
 import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
+import { things } from './things.ts';
 import { workspaces } from './workspaces.ts';
 
 /** Every repository for one actor. Built for each request: they hold nothing. */
@@ -34,6 +35,7 @@ export function createRepos(db: Database, actor: Actor) {
 		orders: orders(db, actor),
 		sentQuotes: sentQuotes(db, actor),
 		silenced: silenced(db, actor),
+		things: things(db, actor),
 		memo: memoOf(db, actor)
 	};
 }

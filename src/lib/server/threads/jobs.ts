@@ -8,6 +8,8 @@ import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
 import { countPage } from '../pages/count-page.ts';
 import { draftSums, freezeQuote, quoteToday, type Freezing } from '../services/quoting.ts';
 import { coloursPage } from '../pages/colours-page.ts';
+import { cutPage } from '../pages/cut-page.ts';
+import { thingsPage } from '../pages/things-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
@@ -36,6 +38,8 @@ export const JOBS = {
 	'plan page': planPage,
 	'lists page': listsPage,
 	'shop sheet': sheetPage,
+	'things page': thingsPage,
+	'cut page': cutPage,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
 	picture,

@@ -1,10 +1,15 @@
 import { ON_THE_FLOOR } from '../../document/stand.ts';
 import { emptyRun } from '../../structures/run/empty.ts';
-import { canBeFramed, letterLines } from '../../structures/kit/letter-lines.ts';
-import { feet, inches } from '../../units/length.ts';
+import { canBeFramed, letterLines, lineOverFloor } from '../../structures/kit/letter-lines.ts';
+import { feet, inches, um } from '../../units/length.ts';
 import { ofRun, section } from '../say.ts';
 import { cluster, PATTERN, patterned } from '../../structures/kit/by-hand.ts';
 import { startingShape, type StartEntry, type StartErrors } from '../shape.ts';
+
+const overFloor = (sign: string, height: number) => {
+	const low = lineOverFloor(sign, height);
+	return low === 0 ? (0 as const) : um(low);
+};
 
 /** As many as may be asked for. */
 const NAMES = ['frame', 'second frame', 'third frame', 'fourth frame'];
@@ -42,7 +47,11 @@ export const letters = startingShape({
 	entries: ({ text, height, balloon, each, pattern }, kit) =>
 		signsOf(text).flatMap((sign, i): StartEntry[] => {
 			const { legs, arms } = letterLines(sign, height);
-			const own = { ...emptyRun(), path: { kind: 'corners', legs }, height: 0 } as const;
+			const own = {
+				...emptyRun(),
+				path: { kind: 'corners', legs },
+				height: overFloor(sign, height)
+			} as const;
 			const place = (by: string | null) =>
 				by === null ? ON_THE_FLOOR : { ...ON_THE_FLOOR, by, how: 'right' as const, gap: inches(6) };
 			return [

@@ -69,12 +69,14 @@ export const frame = z.strictObject({
 	grounds: z
 		.array(z.strictObject({ ground: z.enum(GROUNDS), base }))
 		.max(GROUNDS.length)
-		.refine((all) => new Set(all.map((g) => g.ground)).size === all.length, 'Each ground is said once.'),
+		.refine((all) => new Set(all.map((g) => g.ground)).size === all.length, 'Each ground is said once.')
+		.default([]),
 	guys: z
 		.strictObject({ count: z.number().int().min(2).max(MOST_GUYS), at: length, reach: length })
-		.nullable(),
-	mesh: z.strictObject({ material: id.nullable() }).nullable(),
-	cover: z.enum(COVERS).nullable(),
+		.nullable()
+		.default(null),
+	mesh: z.strictObject({ material: id.nullable() }).nullable().default(null),
+	cover: z.enum(COVERS).nullable().default(null),
 	joined: z.enum(JOININGS_OF_TUBE),
 	uses: z.number().int().min(1).max(MOST_USES)
 }) satisfies z.ZodType<Frame, unknown>;

@@ -1,5 +1,5 @@
 import { halfEllipseLength } from '../../geometry/path.ts';
-import { letterLines } from '../kit/letter-lines.ts';
+import { letterPoints } from '../kit/letter-lines.ts';
 import { apart, between, type Point } from '../kit/strand.ts';
 import type { FramePoint, FrameShape } from './document.ts';
 
@@ -142,32 +142,14 @@ function met(edges: readonly Edge[]): Edge[] {
 	});
 } // prettier-ignore
 
-const STEP = { up: [0, 1], down: [0, -1], left: [-1, 0], right: [1, 0] } as const;
-
-/** The points of a letter's line, and of its arms, in front view, mm, standing on the floor about its middle. */
+/** A letter's line and its arms as tubes, standing on the floor about its middle. @param height µm @param feet mm */
 function letterEdges(sign: string, height: number, feet: number): Edge[] {
-	const { legs, arms } = letterLines(sign, height);
-	const points: (readonly [number, number])[] = [[0, 0]];
-	const step = ([x, z]: readonly [number, number], way: keyof typeof STEP, by: number) =>
-		[x + STEP[way][0] * by, z + STEP[way][1] * by] as const;
-	for (const { way, length } of legs) points.push(step(points.at(-1)!, way, length / 1000));
-	const lines = points.slice(1).map((to, i) => [points[i]!, to] as const);
-	const onLine = (far: number) => {
-		let left = far / 1000;
-		for (const [i, { way, length }] of legs.entries()) {
-			if (left <= length / 1000 + MEETS) return step(points[i]!, way, left);
-			left -= length / 1000;
-		}
-		return points.at(-1)!;
-	};
-	for (const { at: far, way, length } of arms) {
-		const from = onLine(far);
-		lines.push([from, step(from, way, length / 1000)]);
-	}
+	const { line, arms } = letterPoints(sign, height);
+	const lines = [...line.slice(1).map((to, i) => [line[i]!, to] as const), ...arms];
 	const all = lines.flat();
-	const [xs, zs] = [all.map(([x]) => x), all.map(([, z]) => z)];
-	const [middle, low] = [(Math.min(...xs) + Math.max(...xs)) / 2, Math.min(...zs)];
-	const put = ([x, z]: readonly [number, number]) => at(x - middle, 0, z - low);
+	const xs = all.map(([x]) => x);
+	const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
+	const put = ([x, z]: readonly [number, number]) => at((x - middle) / 1000, 0, z / 1000);
 	const standing = all.map(put).filter((p) => p.z < MEETS).map((p) => p.x); // prettier-ignore
 	const foot = feet === 0 ? [] : [...new Set([Math.min(...standing), Math.max(...standing)])];
 	return met([

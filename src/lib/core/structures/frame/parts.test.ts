@@ -36,6 +36,11 @@ describe('letters of tube', () => {
 		expect(bill.balloons).toBeGreaterThan(40);
 		expect(assembly.overall.usual / 304.8).toBeGreaterThan(3.9);
 	});
+	test('where a letter’s line is its top, a run goes along that, not on the floor: a T', () => {
+		const way = variant.way(said('letter T 5 ft'))!;
+		expect([way.height, way.path]).toMatchObject([feet(5), { legs: [{ way: 'right', length: feet(3) }] }]);
+		expect(way.branches).toMatchObject([{ way: 'down', length: feet(5) }]);
+	});
 	test('every letter and figure that can be framed stands on the floor about its middle', () => {
 		for (const sign of '0123456789ABCDEFGHIJLMNOPRSTUWYZ') {
 			const { members } = frameworkOf(said(`letter ${sign} 3 ft`));

@@ -30,7 +30,7 @@ export function placeFrame(frame: Frame): readonly Strand[] {
 			strip(at.y - deep / 2 + (deep * i) / (strips - 1), PLATE / 2)
 		);
 		// A box has a front and a back.
-		const sides = shape.of === 'box' ? [3, 5].flatMap((n) => [-1, 1].map((s) => strip(at.y + (s * deep) / 2, n * PLATE))) : []; // prettier-ignore
+		const sides = shape.of === 'box' ? [1, 2, 3, 4].flatMap((n) => [-1, 1].map((s) => strip(at.y + (s * deep) / 2, n * PLATE))) : []; // prettier-ignore
 		return [...floor, ...sides];
 	});
 	const lines = guySpots(frame).map(({ from, to }) => tube([from, to], GUY, null));

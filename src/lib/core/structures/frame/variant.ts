@@ -2,7 +2,7 @@ import { um, type Micrometres } from '../../units/length.ts';
 import type { VariantFacet, Way } from '../facets/variant.ts';
 import { NO_STROKES, ON_NO_HOST } from '../kit/variant.ts';
 import { sizeOfFrame } from './amounts.ts';
-import { letterLines } from '../kit/letter-lines.ts';
+import { letterLines, lineOverFloor } from '../kit/letter-lines.ts';
 import type { Frame, FramePart, FramePoint, FrameShape } from './document.ts';
 import { toGrid } from './grid.ts';
 import { chainsOf } from './print.ts';
@@ -143,7 +143,7 @@ function wayAlong(shape: FrameShape): Way | null {
 			const { legs, arms } = letterLines(shape.sign, shape.height);
 			return {
 				path: { kind: 'corners', legs },
-				height: 0,
+				height: overFloor(lineOverFloor(shape.sign, shape.height)),
 				branches: arms.map((arm, i) => ({ ...arm, id: `arm ${i}` }))
 			};
 		}
@@ -158,12 +158,14 @@ function wayAlong(shape: FrameShape): Way | null {
 	}
 }
 
+const overFloor = (v: number): Way['height'] => (v === 0 ? 0 : um(v));
+
 /** Along the first tubes that go on from each other, as they were said: with square corners, or by their points. */
 function alongParts(parts: readonly FramePart[]): Way | null {
 	const [chain] = chainsOf(parts);
 	if (!chain || chain.some((p) => p[2] !== chain[0]![2])) return null;
 	const low = Math.min(...chain.map((p) => p[1]));
-	const height: Way['height'] = low === 0 ? 0 : um(low);
+	const height = overFloor(low);
 	const steps = chain.slice(1).map((to, i) => [to[0] - chain[i]![0], to[1] - chain[i]![1]] as const);
 	if (steps.every(([x, z]) => (x === 0) !== (z === 0))) {
 		const way = ([x, z]: readonly [number, number]) => (x > 0 ? 'right' : x < 0 ? 'left' : z > 0 ? 'up' : 'down');

@@ -52,3 +52,36 @@ export function letterLines(
 		})
 	};
 }
+
+const STEP = { up: [0, 1], down: [0, -1], left: [-1, 0], right: [1, 0] } as const;
+
+/** A letter in front view, µm: the points of its line, and each arm from where it leaves; its lowest point is on the floor. */
+export interface LetterPoints {
+	readonly line: readonly (readonly [x: number, z: number])[];
+	readonly arms: readonly (readonly [from: readonly [number, number], to: readonly [number, number]])[];
+}
+
+/** @throws where {@link canBeFramed} says no @param height µm */
+export function letterPoints(sign: string, height: number): LetterPoints {
+	const { legs, arms } = letterLines(sign, height);
+	const step = ([x, z]: readonly [number, number], way: LetterLeg['way'], by: number) =>
+		[x + STEP[way][0] * by, z + STEP[way][1] * by] as const;
+	const line: (readonly [number, number])[] = [[0, 0]];
+	for (const { way, length } of legs) line.push(step(line.at(-1)!, way, length));
+	const onLine = (far: number) => {
+		let left = far;
+		for (const [i, { way, length }] of legs.entries()) {
+			if (left <= length + 1) return step(line[i]!, way, left);
+			left -= length;
+		}
+		return line.at(-1)!;
+	};
+	const branches = arms.map(({ at, way, length }) => [onLine(at), step(onLine(at), way, length)] as const);
+	const low = Math.min(...[...line, ...branches.flat()].map(([, z]) => z));
+	const up = ([x, z]: readonly [number, number]) => [x, z - low] as const;
+	return { line: line.map(up), arms: branches.map(([from, to]) => [up(from), up(to)] as const) };
+}
+
+/** How far over the floor the line of a letter begins to be, where its arms reach lower, µm. */
+export const lineOverFloor = (sign: string, height: number): number =>
+	Math.min(...letterPoints(sign, height).line.map(([, z]) => z));

@@ -28,7 +28,7 @@
 	{#snippet trigger()}<span class="quiet-link text-[13px]"
 			>{feetWords(size.height)} high, {marks.length > 0
 				? `${marks.length} bends`
-				: `${cuts.length} lengths`}</span
+				: `${cuts.length} ${cuts.length === 1 ? 'length' : 'lengths'}`}</span
 		>{/snippet}
 	<div class="grid gap-3 text-[13.5px]">
 		<p>{nameOf(frame.tube.material)}, {feetWords(long)} in all.</p>

@@ -1,0 +1,56 @@
+import { sql } from 'drizzle-orm';
+import { check, foreignKey, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'; // prettier-ignore
+import { CONDITIONS } from '../../../core/owned/owned.ts';
+import { changedBy } from './changed-by.ts';
+import { material } from './stock.ts';
+import { workspace } from './workspace.ts';
+
+const owner = () =>
+	text('workspace_id')
+		.notNull()
+		.references(() => workspace.id);
+
+/** One piece of what comes back: this stand, that hoop. */
+export const ownedThing = sqliteTable(
+	'owned_thing',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		materialId: text('material_id').notNull(),
+		/** What is written on it: “stand 3”. */
+		name: text().notNull(),
+		condition: text({ enum: CONDITIONS }).notNull(),
+		/** Where it is kept; blank is not said. */
+		place: text().notNull(),
+		note: text().notNull(),
+		/** Minor units a hire, and what is left for it; null is not said. */
+		hireMinor: integer('hire_minor'),
+		depositMinor: integer('deposit_minor'),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.materialId], foreignColumns: [material.workspaceId, material.id] }),
+		uniqueIndex('owned_thing_name').on(t.workspaceId, t.name),
+		index('owned_thing_material').on(t.workspaceId, t.materialId),
+		check('owned_thing_money', sql`(${t.hireMinor} IS NULL OR ${t.hireMinor} >= 0) AND (${t.depositMinor} IS NULL OR ${t.depositMinor} >= 0)`)
+	]
+); // prettier-ignore
+
+/** What is left of sticks and lies on the shelf: so many of each length. */
+export const offcut = sqliteTable(
+	'offcut',
+	{
+		workspaceId: owner(),
+		materialId: text('material_id').notNull(),
+		/** Micrometres. */
+		length: integer().notNull(),
+		count: integer().notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.materialId, t.length] }),
+		foreignKey({ columns: [t.workspaceId, t.materialId], foreignColumns: [material.workspaceId, material.id] }),
+		check('offcut_there', sql`${t.length} > 0 AND ${t.count} > 0`)
+	]
+); // prettier-ignore

@@ -1,0 +1,132 @@
+import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import type { OwnedThing } from '../../core/owned/owned.ts';
+import type { Micrometres } from '../../core/units/length.ts';
+import type { Actor } from '../actor.ts';
+import type { Database, Writer } from '../db/client.ts';
+import { client, quote } from '../db/tables/quote.ts';
+import { offcut, ownedThing } from '../db/tables/things.ts';
+
+/** So many of a length of a tube on the shelf. */
+export interface Offcut {
+	readonly material: string;
+	readonly length: Micrometres;
+	readonly count: number;
+}
+
+/** A job with a day. */
+export interface DatedQuote {
+	readonly id: string;
+	readonly number: number;
+	readonly client: string;
+	readonly day: string;
+	readonly firm: boolean;
+}
+
+/** Pieces of what comes back, and what is left of sticks. */
+export function things(db: Database, actor: Actor) {
+	const { workspace: workspaceId, person: changedBy } = actor;
+	const one = (id: string) => and(eq(ownedThing.workspaceId, workspaceId), eq(ownedThing.id, id));
+	const cut = ({ material, length }: Pick<Offcut, 'material' | 'length'>) =>
+		and(eq(offcut.workspaceId, workspaceId), eq(offcut.materialId, material), eq(offcut.length, length));
+	/** @returns false where there are not so many */
+	async function take(tx: Writer, { material, length, count }: Offcut): Promise<boolean> {
+		const there = await tx.select({ count: offcut.count }).from(offcut).where(cut({ material, length })).get();
+		if (!there || there.count < count) return false;
+		if (there.count === count) await tx.delete(offcut).where(cut({ material, length }));
+		else
+			await tx
+				.update(offcut)
+				.set({ count: there.count - count, changedBy })
+				.where(cut({ material, length }));
+		return true;
+	}
+	const put = (tx: Writer, { material, length, count }: Offcut) =>
+		tx
+			.insert(offcut)
+			.values({ workspaceId, materialId: material, length, count, changedBy })
+			.onConflictDoUpdate({
+				target: [offcut.workspaceId, offcut.materialId, offcut.length],
+				set: { count: sql`${offcut.count} + ${count}`, changedBy }
+			});
+	return {
+		async owned(): Promise<OwnedThing[]> {
+			const rows = await db.read
+				.select()
+				.from(ownedThing)
+				.where(eq(ownedThing.workspaceId, workspaceId))
+				.orderBy(asc(ownedThing.materialId), asc(ownedThing.name));
+			return rows.map(({ id, materialId: material, name, condition, place, note, hireMinor, depositMinor }) => ({
+				id, material, name, condition, place, note, hireMinor, depositMinor
+			})); // prettier-ignore
+		},
+		/** Writes pieces down; those whose id or name is there already stay as they are. */
+		async add(pieces: readonly OwnedThing[]): Promise<void> {
+			await db.write((tx) =>
+				tx
+					.insert(ownedThing)
+					.values(pieces.map(({ material: materialId, ...p }) => ({ ...p, workspaceId, materialId, changedBy })))
+					.onConflictDoNothing()
+			);
+		},
+		/** @returns false where it is gone, or another has that name */
+		async change(id: string, about: Omit<OwnedThing, 'id' | 'material'>): Promise<boolean> {
+			return db.write(async (tx) => {
+				const named = await tx
+					.select({ id: ownedThing.id })
+					.from(ownedThing)
+					.where(and(eq(ownedThing.workspaceId, workspaceId), eq(ownedThing.name, about.name)))
+					.get();
+				if (named && named.id !== id) return false;
+				const done = await tx.update(ownedThing).set({ ...about, changedBy }).where(one(id)).returning({ id: ownedThing.id }); // prettier-ignore
+				return done.length > 0;
+			});
+		},
+		async remove(id: string): Promise<void> {
+			await db.write((tx) => tx.delete(ownedThing).where(one(id)));
+		},
+		async offcuts(): Promise<Offcut[]> {
+			const rows = await db.read
+				.select()
+				.from(offcut)
+				.where(eq(offcut.workspaceId, workspaceId))
+				.orderBy(asc(offcut.materialId), asc(offcut.length));
+			return rows.map(({ materialId: material, length, count }) => ({ material, length: length as Micrometres, count })); // prettier-ignore
+		},
+		async putOffcut(found: Offcut): Promise<void> {
+			await db.write(async (tx) => void (await put(tx, found)));
+		},
+		takeOffcut: (used: Offcut): Promise<boolean> => db.write((tx) => take(tx, used)),
+		/** What a cut took of the shelf and what it left, all of it or nothing. @returns false where something is no longer there */
+		async cut(used: readonly Offcut[], left: readonly Offcut[]): Promise<boolean> {
+			return db
+				.write(async (tx) => {
+					for (const one of used) if (!(await take(tx, one))) throw new GoneError();
+					for (const one of left) await put(tx, one);
+					return true;
+				})
+				.catch((cause: unknown) => {
+					if (cause instanceof GoneError) return false;
+					throw cause;
+				});
+		},
+		/** Jobs that are offered or agreed, by their days. @param from and @param to `2027-05-01`, both included */
+		async dated(from: string, to: string): Promise<DatedQuote[]> {
+			const rows = await db.read
+				.select({ id: quote.id, number: quote.number, client: client.name, day: quote.eventDate, state: quote.state })
+				.from(quote)
+				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
+				.where(
+					and(
+						eq(quote.workspaceId, workspaceId),
+						inArray(quote.state, ['sent', 'seen', 'accepted']),
+						gte(quote.eventDate, from),
+						lte(quote.eventDate, to)
+					)
+				)
+				.orderBy(asc(quote.eventDate), asc(quote.number));
+			return rows.map(({ state, day, ...row }) => ({ ...row, day: day!, firm: state === 'accepted' }));
+		}
+	};
+} // prettier-ignore
+/** An offcut that another cut took meanwhile. */
+class GoneError extends Error {}

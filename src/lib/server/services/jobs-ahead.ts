@@ -1,0 +1,68 @@
+import { parseDate } from '@internationalized/date';
+import type { Wanted } from '../../core/bom/explode.ts';
+import { OUT } from '../../core/owned/owned.ts';
+import type { Booking } from '../../core/owned/conflicts.ts';
+import { quoteItems } from '../../core/quote/quote.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import { tally } from '../../core/tally/tally.ts';
+import { rational } from '../../core/units/rational.ts';
+import type { Repos } from '../repos/index.ts';
+import type { DatedQuote } from '../repos/things.ts';
+import { recipePage } from './quoting.ts';
+import { contextOf, loadStudio, type Studio } from './studio.ts';
+
+/** Days that follow each other, as numbers. @param day `2027-05-01` */
+export const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
+export const dayOfNumber = (n: number): string => new Date(n * 86_400_000).toISOString().slice(0, 10);
+
+/** The designs of a quote as they stand on it, and what they are worked out from. */
+async function itemsOf(repos: Repos, id: string, studio: Studio) {
+	const quote = await repos.quotes.find(id);
+	if (!quote) return undefined;
+	const page = await recipePage(repos, quote.lines.map((l) => l.versionId)); // prettier-ignore
+	const recipes = new Map(page.recipes);
+	return {
+		quote,
+		items: quoteItems(quote.lines, (version) => recipes.get(version), quote.terms),
+		library: page.library,
+		context: contextOf(studio, new Map(page.library))
+	};
+}
+
+/** What jobs between two days have out of what comes back, each from the day it leaves to the day it is home. */
+export async function bookingsBetween(repos: Repos, from: string, to: string): Promise<Booking[]> {
+	const studio = await loadStudio(repos);
+	const first = parseDate(from).subtract({ days: OUT.after }).toString();
+	const last = parseDate(to).add({ days: OUT.before }).toString();
+	const found: Booking[] = [];
+	for (const job of await repos.things.dated(first, last)) {
+		const own = await itemsOf(repos, job.id, studio);
+		if (!own) continue;
+		const needs = new Map<string, number>();
+		const add = (id: string, n: number) => needs.set(id, (needs.get(id) ?? 0) + Math.ceil(n - 1e-9));
+		for (const { recipe, colourway, size, quantity } of own.items)
+			for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
+				// What is bought by length is no piece.
+				if (line.material?.reuse && line.material.unit === 'piece' && line.role !== 'by-product')
+					add(line.material.id, line.used.valueOf());
+		for (const typed of own.quote.terms.typed ?? []) if (typed.material) add(typed.material, typed.quantity);
+		found.push({ quote: job.id, says: saysOf(job), firm: job.firm, from: dayNumber(job.day) - OUT.before, to: dayNumber(job.day) + OUT.after, needs }); // prettier-ignore
+	}
+	return found;
+}
+export const saysOf = ({ number, client }: Pick<DatedQuote, 'number' | 'client'>): string =>
+	`${number}, ${client}`;
+
+/** What some quotes build, for one cut list over all of them. */
+export async function wantedOf(repos: Repos, quotes: readonly string[]) {
+	const studio = await loadStudio(repos);
+	const wanted: Wanted[] = [];
+	const library = new Map<string, Recipe>();
+	for (const id of quotes) {
+		const own = await itemsOf(repos, id, studio);
+		for (const { recipe, colourway, size, quantity } of own?.items ?? [])
+			wanted.push({ recipe, colourway, size: size ?? null, quantity: rational(quantity) });
+		for (const [design, inner] of own?.library ?? []) library.set(design, inner);
+	}
+	return { wanted, context: contextOf(studio, library) };
+}
