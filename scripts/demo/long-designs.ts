@@ -117,7 +117,7 @@ export const longDesigns: DemoDesign[] = [
 			'joined with 5 at 2 crust brown',
 			'inner single',
 			'edge single',
-			'hung on fishing line every 3 ft with fishing line'
+			'hung on ties every 2 ft with soft line'
 		],
 		roles: { cell: 'main', wax: 'accent' }
 	},

@@ -353,9 +353,11 @@ export const CALCULATORS: readonly Calculator[] = [strokes, helium, heat, wind, 
 /** Cutting takes lists and a solver: it has a page of its own. */
 const pipe = { id: 'pipe', name: 'Pipe cutting', asks: 'How few sticks do these pieces come out of?' };
 
+const sheets = { id: 'sheets', name: 'Sheet cutting', asks: 'How few sheets do these plates come out of?' };
+
 /** All of them as they are listed. */
 export const RULES: readonly Pick<Calculator, 'id' | 'name' | 'asks'>[] = [
-	strokes, helium, heat, wind, pipe, bands, spares, margin
+	strokes, helium, heat, wind, pipe, sheets, bands, spares, margin
 ]; // prettier-ignore
 
 /** Sizes of a sizing sheet: strokes of a pump beside the hole. */

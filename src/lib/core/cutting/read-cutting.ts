@@ -54,7 +54,7 @@ export function readCutting(
 		: { problem: { pieces: merged(pieces), stock, kerf: cut } };
 }
 
-function listOf<T>(
+export function listOf<T>(
 	text: string,
 	most: number,
 	read: (line: string) => Parsed<T>,
@@ -101,7 +101,7 @@ function stockOf(line: string, currency: Currency, style: NumberStyle): Parsed<S
 		: refuse('too-small', 'A price is above 0; leave it out while it is not known.');
 }
 
-function kerfOf(text: string, style: NumberStyle): Parsed<CuttingProblem['kerf']> {
+export function kerfOf(text: string, style: NumberStyle): Parsed<CuttingProblem['kerf']> {
 	if (/^\s*0+\s*$/.test(text)) return got(0);
 	const parsed = parseLength(text, 'in', style);
 	if (!parsed.ok) return parsed;

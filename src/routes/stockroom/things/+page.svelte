@@ -52,7 +52,9 @@
 					>{b.firm ? '' : ', offered'}{/each}.
 				{c.canWait.every((b) => !b.firm)
 					? `Not agreed yet, so it can wait: ${c.canWait.map((b) => b.says).join('; ')}.`
-					: `All of it is agreed; last to leave is ${c.canWait.map((b) => b.says).join('; ')}.`}
+					: c.by.length === 1
+						? 'That one job alone wants more than there are.'
+						: `All of it is agreed; last to leave is ${c.canWait.map((b) => b.says).join('; ')}.`}
 				{c.standIns.length > 0
 					? `Could stand in: ${c.standIns.join('; ')}.`
 					: 'Nothing here could stand in: hire one, buy one, or change a date.'}
@@ -121,7 +123,7 @@
 				method="POST"
 				action="?/add"
 				use:enhance
-				class="grid items-start gap-3 sm:grid-cols-3 lg:grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr_auto]"
+				class="grid grid-cols-1 items-start gap-3 sm:grid-cols-3 lg:grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr_auto]"
 			>
 				<input type="hidden" name="id" value={data.fresh} />
 				<Field label="Thing" error={addErrors.material}>
@@ -194,7 +196,7 @@
 									await update({ reset: false });
 									if (result.type === 'success') editing = '';
 								}}
-							class="mt-2 grid items-start gap-3 sm:grid-cols-3 lg:grid-cols-7"
+							class="mt-2 grid grid-cols-1 items-start gap-3 sm:grid-cols-3 lg:grid-cols-7"
 						>
 							<input type="hidden" name="thing" value={piece.id} />
 							<Field label="What is written on it" error={changeErrors.name}>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { CALCULATORS, RULES } from '$lib/core/calculators/calculators.ts';
 	import PipeCutting from '$lib/features/calculators/PipeCutting.svelte';
+	import SheetCutting from '$lib/features/calculators/SheetCutting.svelte';
 	import RuleOfThumb from '$lib/features/calculators/RuleOfThumb.svelte';
 
 	let { data } = $props();
@@ -17,9 +18,9 @@
 		<a class="quiet-link ml-auto" href="/thumb">all rules of thumb</a>
 	</header>
 	{#key rule.id}
-		{#if calculator}<RuleOfThumb rule={calculator} {style} />{:else}<PipeCutting
+		{#if calculator}<RuleOfThumb rule={calculator} {style} />{:else if rule.id === 'sheets'}<SheetCutting
 				currency={data.currency}
 				{style}
-			/>{/if}
+			/>{:else}<PipeCutting currency={data.currency} {style} />{/if}
 	{/key}
 </main>

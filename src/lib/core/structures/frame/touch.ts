@@ -37,26 +37,24 @@ function gripsOf(frame: Frame): readonly Grip[] {
 	return [{ id: 'corner', x: width / 2, z: height, says: 'top right corner', ways: 'both' }];
 }
 
-/** Points of parts that are told apart from the front, each once. */
+/** Points of parts as they are seen from the front, each once: what lies behind another is one with it. */
 export function pointsOf(parts: readonly FramePart[]): FramePoint[] {
 	const points: FramePoint[] = [];
 	for (const point of parts.flatMap(({ from, to }) => [from, to]))
-		if (!points.some((p) => p.every((v, i) => v === point[i]))) points.push(point);
+		if (!points.some((p) => isSeenAt(p, point))) points.push(point);
 	return points;
 }
+const isSeenAt = (a: FramePoint, b: FramePoint) => a[0] === b[0] && a[1] === b[1];
 
-/** All tubes that meet in a joint go with it; none of them comes to nothing, none goes below the floor. */
+/** All tubes that end there go with a joint; none of them comes to nothing, none goes below the floor. */
 function movedJoint(parts: readonly FramePart[], grip: string, { x, z }: DraggedBy): readonly FramePart[] {
 	const point = pointsOf(parts)[Number(grip.slice('point '.length))];
 	if (!point) return parts;
 	const stepped = (v: number, by: number) => (by === 0 ? v : Math.round((v + by * 1000) / HALF) * HALF);
-	const next: FramePoint = [stepped(point[0], x), Math.max(0, stepped(point[1], z)), point[2]];
-	const is = (a: FramePoint, b: FramePoint) => a.every((v, i) => v === b[i]);
-	const moved = parts.map(({ from, to }) => ({
-		from: is(from, point) ? next : from,
-		to: is(to, point) ? next : to
-	}));
-	return moved.some(({ from, to }) => is(from, to)) ? parts : moved;
+	const [toX, toZ] = [stepped(point[0], x), Math.max(0, stepped(point[1], z))];
+	const next = (p: FramePoint): FramePoint => (isSeenAt(p, point) ? [toX, toZ, p[2]] : p);
+	const moved = parts.map(({ from, to }) => ({ from: next(from), to: next(to) }));
+	return moved.some(({ from, to }) => from.every((v, i) => v === to[i])) ? parts : moved;
 }
 
 function pulled(shape: FrameShape, grip: string, { x, z }: DraggedBy): FrameShape {
