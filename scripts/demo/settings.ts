@@ -77,6 +77,7 @@ export const settings: Settings = {
 			{ of: 'four-way fitting', each: '1', material: 'tube-four-way' },
 			{ of: 'coupling', each: '1', material: 'tube-coupling' },
 			{ of: 'tube cap', each: '1', material: 'tube-cap' },
+			{ of: 'flange', each: '4', material: 'screw' },
 			{ of: 'cup', each: '1', material: 'stick-cup' },
 			{ of: 'foot of guy line', each: '1', material: 'line' },
 			{ of: 'stake', each: '1', material: 'stake' },

@@ -242,6 +242,7 @@ export const stockRows: StockRow[] = [
 		{ supplier: 'ropewalk', count: 1, priceMinor: 11_900 },
 		shared(40, 1200, 30)
 	),
+	row('screw', 'fitting', 'wood screw, 1 in', { supplier: 'ropewalk', count: 200, priceMinor: 690 }),
 	row('stick-cup', 'fitting', 'stick cup, glued', { supplier: 'ropewalk', count: 50, priceMinor: 1150 }),
 	row('tissue', 'accent', 'tissue, sheet', { supplier: 'gannet', count: 48, priceMinor: 720 }),
 	row(

@@ -68,7 +68,7 @@ describe('whatever is typed gets a value or a sentence, never an exception', () 
 				(f) => {
 					const { quantity, ...fields } = f;
 					const raw: RawQuote = {
-					here: '', there: '', sun: 'shade', height: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
+					here: '', there: '', sun: 'shade', height: '', gust: '', zone: 'UTC', occasion: '', venue: '', setting: 'indoor', deliveryCost: '', method: 'margin', markup: '90', rush: '0',
 					discountKind: 'none', discount: '', deposit: '30', note: '', job: { ...NO_RAW_JOB, miles: quantity, minutes: { load: quantity } }, ...fields,
 					levels: '', self: '', place: null,
 					lines: [

@@ -8,6 +8,14 @@ export const VENUE_AIR = {
 } as const;
 
 /** Heights above the sea that balloons are taken to. */
+/** Gusts a job is set up for: over the last nothing of this kind stands outdoors. */
+export const VENUE_GUST = {
+	dimension: 'speed',
+	unit: 'mph',
+	min: 0.4,
+	max: 40.3,
+	between: '1 and 90 mph'
+} as const;
 export const VENUE_HEIGHT = {
 	dimension: 'height',
 	unit: 'ft',

@@ -80,6 +80,9 @@ describe('what the day does to a quote', () => {
 		expect(outdoorNotes(quoted('4 11 at 9 white x5'))).toEqual([]);
 		// On a post of its own a hoop is a sail: said at which gust, and what holds it.
 		const hoop = quoted('frame orbit', 'hoop 5 ft foot 2 ft', 'run ring', 'along orbit', '4 11 at 9 white');
+		// The gusts of the day itself: a light breeze leaves it standing.
+		expect(outdoorNotes(hoop, 1)).toEqual([]);
+		expect(outdoorNotes(hoop, 11.176)[0]!.say).toContain('for gusts of 25 mph');
 		expect(outdoorNotes(hoop).map((n) => n.say)).toEqual([
 			expect.stringMatching(
 				/^column begins to tip or slide at gusts of \d+ mph\. Put \d+ lb on its foot, or give it a wider one, for gusts of 20 mph/

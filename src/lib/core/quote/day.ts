@@ -114,7 +114,7 @@ function bunchNotes(line: DayLine, climate: QuoteClimate, catalogue: Catalogue):
 }
 
 /** What being outdoors asks of a quote, whatever the day: bunches on helium, and toppers that only the top layer holds. */
-export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
+export function outdoorNotes(lines: readonly DayLine[], gust = USUAL_GUST): DayNote[] {
 	return lines.flatMap((line): DayNote[] => {
 		const { item, tally } = line;
 		const { built } = tally;
@@ -135,7 +135,7 @@ export function outdoorNotes(lines: readonly DayLine[]): DayNote[] {
 				level: 'watch',
 				say: `${item.recipe.name}: ${topper.name} stands on the top layer alone. Where it is windy tie it two or three layers down.`
 			});
-		return [...notes, ...windNotes(line)];
+		return [...notes, ...windNotes(line, gust)];
 	});
 }
 
@@ -160,15 +160,15 @@ function standingOf(tally: DayLine['tally'], quantity: number): StandingUp {
 }
 
 /** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
-function windNotes({ item, tally }: DayLine): DayNote[] {
+function windNotes({ item, tally }: DayLine, gust: number): DayNote[] {
 	if (!tally.built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
-	const { wind } = steadiness(standingOf(tally, item.quantity), USUAL_GUST, ON_GRASS, { staked: true });
+	const { wind } = steadiness(standingOf(tally, item.quantity), gust, ON_GRASS, { staked: true });
 	if (!wind || wind.holds) return [];
 	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));
 	return [
 		{
 			level: 'watch',
-			say: `${item.recipe.name} begins to tip or slide at gusts of ${first}. Put ${weightWords(wind.more)} on its foot, or give it a wider one, for gusts of ${windWords(USUAL_GUST)}, and take it down before they come. ${INDICATIVE}`
+			say: `${item.recipe.name} begins to tip or slide at gusts of ${first}. Put ${weightWords(wind.more)} on its foot, or give it a wider one, for gusts of ${windWords(gust)}, and take it down before they come. ${INDICATIVE}`
 		}
 	];
 }

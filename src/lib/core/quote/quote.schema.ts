@@ -73,7 +73,8 @@ export const quoteTermsSchema = z.strictObject({
 			here: z.number().min(200).max(350),
 			there: z.number().min(200).max(350),
 			sun: z.enum(SUNS),
-			height: z.number().min(-500).max(11_000)
+			height: z.number().min(-500).max(11_000),
+			gust: z.number().min(0.3).max(41).optional()
 		})
 		.nullable()
 		.optional(),

@@ -183,6 +183,7 @@ describe('the fields of a quote', () => {
 		there: '',
 		sun: 'shade',
 		height: '',
+		gust: '',
 		levels: '',
 		self: '',
 		place: null,

@@ -66,6 +66,8 @@ export interface QuoteClimate {
 	readonly sun: Sun;
 	/** Venue over the sea, m. */
 	readonly height: number;
+	/** Gusts that are forecast, m/s; nothing is not asked. */
+	readonly gust?: number | undefined;
 }
 
 /** A line with the recipe it reads. */

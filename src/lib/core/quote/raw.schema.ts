@@ -35,6 +35,8 @@ export const rawQuoteSchema = z.strictObject({
 	there: text(40).default(''),
 	sun: z.enum(SUNS).default('shade'),
 	height: text(40).default(''),
+	/** A page opened before gusts were asked for says none. */
+	gust: text(40).default(''),
 	/** A page opened before the job was asked for says none of it. */
 	job: z
 		.strictObject({

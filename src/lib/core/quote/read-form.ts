@@ -3,7 +3,7 @@ import { amount, as, count, held, orBlank, percent, quantity, words, type Field 
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
 import type { Sun } from '../gas/heat.ts';
-import { VENUE_AIR, VENUE_HEIGHT } from '../gas/venue.ts';
+import { VENUE_AIR, VENUE_GUST, VENUE_HEIGHT } from '../gas/venue.ts';
 import type { Currency } from '../money/money.ts';
 import type { PriceMethod } from '../pricing/methods.ts';
 import { methodField } from '../pricing/method-field.ts';
@@ -52,6 +52,8 @@ export interface RawQuote {
 	readonly there: string;
 	readonly sun: Sun;
 	readonly height: string;
+	/** Gusts that are forecast there; blank is not asked. */
+	readonly gust: string;
 	readonly job: RawJob;
 	/** `Good, Better, Best`; blank is one level. */
 	readonly levels: string;
@@ -118,7 +120,16 @@ export function readQuote(
 		deposit: rationalText(v.deposit),
 		validDays: v.validDays,
 		note: raw.note,
-		climate: v.there === null ? null : { here: v.here, there: v.there, sun: raw.sun, height: v.height },
+		climate:
+			v.there === null
+				? null
+				: {
+						here: v.here,
+						there: v.there,
+						sun: raw.sun,
+						height: v.height,
+						...(v.gust === null ? {} : { gust: v.gust })
+					},
 		job: isUsual(raw.job) ? null : job.plan,
 		...(raw.self.trim() ? { self: raw.self } : {}),
 		...(raw.place && typeof mm === 'number' ? { place: placeOf(raw.place, mm) } : {}),
@@ -162,7 +173,8 @@ function quoteForm({ method, discountKind, there }: RawQuote) {
 		// Of the air only what is there is asked: a blank there is no question.
 		there: orBlank(quantity({ ...VENUE_AIR, what: 'The air there' }), null),
 		here: asked ? orBlank(quantity({ ...VENUE_AIR, what: 'The air at your studio' }), ROOM) : no(ROOM),
-		height: asked ? orBlank(quantity({ ...VENUE_HEIGHT, what: 'The height above the sea' }), 0) : no(0)
+		height: asked ? orBlank(quantity({ ...VENUE_HEIGHT, what: 'The height above the sea' }), 0) : no(0),
+		gust: asked ? orBlank(quantity({ ...VENUE_GUST, what: 'Gusts' }), null) : no(null)
 	};
 }
 
@@ -207,6 +219,7 @@ export function printQuote(
 		there: climate ? degrees(climate.there, style) : '',
 		sun: climate?.sun ?? 'shade',
 		height: climate?.height ? height(climate.height, style) : '',
+		gust: climate?.gust === undefined ? '' : gust(climate.gust, style),
 		job: printJob(terms.job, style),
 		levels: (terms.levels ?? []).join(', '),
 		self: terms.self ?? '',
@@ -221,6 +234,11 @@ function degrees(kelvin: number, style: NumberStyle): string {
 	return isWhole(usual)
 		? `${Math.round(usual)} F`
 		: `${millionths(inUnit(kelvin, 'temperature', 'c'), style)} C`;
+}
+
+function gust(speed: number, style: NumberStyle): string {
+	const usual = inUnit(speed, 'speed', 'mph');
+	return isWhole(usual) ? `${Math.round(usual)} mph` : `${millionths(speed, style)} m/s`;
 }
 
 function height(metres: number, style: NumberStyle): string {

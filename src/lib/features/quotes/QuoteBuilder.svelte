@@ -132,6 +132,7 @@
 					{/snippet}
 				</Field>
 				{@render text('Height above the sea', 'height', { hint: 'blank is the shore' })}
+				{@render text('Gusts there', 'gust', { hint: 'blank outdoors is 20 mph' })}
 			</div>
 			<QuoteDay {draft} />
 		</section>

@@ -138,8 +138,8 @@ export class QuoteDraft {
 	}
 	/** What the day does to what is on the quote. */
 	readonly day = $derived.by(() => {
-		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines) : [];
 		const { climate } = this.terms;
+		const outdoors = this.terms.setting === 'outdoor' ? outdoorNotes(this.priced.lines, climate?.gust) : [];
 		return [...outdoors, ...(climate ? dayNotes(this.priced.lines, climate, this.context) : [])];
 	});
 	recipe(versionId: string): Recipe | undefined {
@@ -218,10 +218,11 @@ export class QuoteDraft {
 		const query = new URLSearchParams({ day: eventDate, place: venue });
 		const response = await fetch(`/quotes/${this.data.quote.id}/forecast?${query}`).catch(() => undefined);
 		const answer = (await response?.json().catch(() => undefined)) as
-			{ there?: string; words?: string; message?: string } | undefined;
+			{ there?: string; gust?: string; words?: string; message?: string } | undefined;
 		if (!response?.ok || !answer?.there)
 			return answer?.message ?? 'The forecast does not answer. Type what your own says.';
 		this.raw.there = answer.there;
+		if (answer.gust) this.raw.gust = answer.gust;
 		this.touch();
 		return answer.words ?? '';
 	}

@@ -2,6 +2,8 @@
 export interface Forecast {
 	/** Highest temperature of the day in the shade, °C. */
 	readonly high: number;
+	/** Strongest gusts, m/s. */
+	readonly gust: number;
 }
 
 /**
@@ -17,5 +19,8 @@ export function simulatedForecast(place: string, day: string): Forecast {
 	let seed = 2166136261;
 	for (const letter of `${place.trim().toLowerCase()}/${day}`)
 		seed = Math.imul(seed ^ letter.codePointAt(0)!, 16777619);
-	return { high: Math.round(mean + ((seed >>> 0) / 2 ** 32 - 0.5) * 10) };
+	const gusts = Math.imul(seed ^ 0x5bd1e995, 0x85ebca6b) >>> 0;
+	// Of a harbour: from a light breeze to a fresh one, a little more in winter.
+	const strongest = 4 + (gusts / 2 ** 32) * 8 - (mean - 14) / 10;
+	return { high: Math.round(mean + ((seed >>> 0) / 2 ** 32 - 0.5) * 10), gust: Math.round(strongest) };
 }

@@ -37,6 +37,16 @@ export interface ShopSheet {
 		readonly left: number;
 	}[];
 	readonly fittings: readonly (readonly [kind: string, count: number])[];
+	/** Lines to stakes: so many, tied so high, staked so far out; null is none. */
+	readonly guys: {
+		readonly count: number;
+		readonly at: number;
+		readonly reach: number;
+		readonly each: number;
+	} | null;
+	/** What hides its tube, and how much of it there is; null is none. */
+	readonly cover: { readonly how: string; readonly long: number } | null;
+	readonly mesh: boolean;
 }
 
 /** What a kind takes and asks of hands. */

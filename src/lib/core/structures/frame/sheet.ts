@@ -1,5 +1,5 @@
 import type { ShopSheet } from '../facets/count.ts';
-import { cutsOf, fittingsOf, platesOf, sizeOfFrame } from './amounts.ts';
+import { cutsOf, fittingsOf, guyLength, platesOf, sizeOfFrame, tubeLength } from './amounts.ts';
 import type { Frame } from './document.ts';
 import { bendMarks } from './marks.ts';
 import { printShape } from './print.ts';
@@ -18,6 +18,14 @@ export function sheetOf(frame: Frame): ShopSheet {
 		plates,
 		cuts: cutsOf(frame),
 		marks: bendMarks(frame),
-		fittings: [...fittingsOf(frame)]
+		fittings: [...fittingsOf(frame)],
+		guys: frame.guys && {
+			count: frame.guys.count,
+			at: frame.guys.at / 1000,
+			reach: frame.guys.reach / 1000,
+			each: guyLength(frame.guys)
+		},
+		cover: frame.cover && { how: frame.cover, long: tubeLength(frame) },
+		mesh: frame.mesh !== null
 	};
 }

@@ -13,6 +13,12 @@
 			'Glued: the glue that is made for that tube, fresh air, held until it sets. It does not come apart.',
 		screwed: 'Screwed: a pilot hole first, the point of no screw inside where a hand goes.'
 	};
+	const COVERED: Record<string, string> = {
+		tissue: 'wound in tissue, its end glued down.',
+		fabric: 'wound in fabric, its end glued or pinned.',
+		paint: 'painted in fresh air, gloves on; dry to the touch before it is joined, as its tin says.',
+		balloon: 'a balloon with its end cut off drawn over it, one after the other.'
+	};
 	const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 </script>
 
@@ -54,8 +60,10 @@
 						</tbody>
 					</table>
 					<p>
-						Bend at each mark until the two sides are square to each other, all turns the same way and flat on
-						the floor; the last goes straight up. {markInches(frame.marks.at(-1)!.left)} is left as the upright.
+						In a bender no crimp is needed. By hand, crimp the inside of thin tube at the mark first, only
+						until the wall gives, no deeper than a fifth of its width: deeper it kinks. Bend at each mark
+						until the two sides are square to each other, all turns the same way and flat on the floor; the
+						last goes straight up. {markInches(frame.marks.at(-1)!.left)} is left as the upright.
 					</p>
 				{:else}
 					<table>
@@ -80,6 +88,19 @@
 						]}
 					</p>
 				{/if}
+				{#if frame.cover}<p>
+						<b>Cover</b>
+						{formatFeet((frame.cover.long * frame.pieces) as Millimetres)} of tube: {COVERED[frame.cover.how]}
+					</p>{/if}
+				{#if frame.mesh}<p>
+						<b>Mesh</b> over the outline, tied at every joint and every foot between; its cut ends turned in.
+					</p>{/if}
+				{#if frame.guys}<p>
+						<b>Guy lines</b>
+						{count(frame.guys.count * frame.pieces, 'line')} of {formatFeet(frame.guys.each as Millimetres)} and
+						what the knots take, tied {markInches(frame.guys.at)} up, staked {markInches(frame.guys.reach)} out;
+						flags on them, and no pipe or cable under a stake.
+					</p>{/if}
 				{#if frame.base}<p>
 						<b>Stands on</b>
 						{count(frame.plates * frame.pieces, 'base')}: {frame.base}.
