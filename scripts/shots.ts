@@ -71,7 +71,7 @@ export const shots: readonly Shot[] = [
 		before: (p) => p.locator('.apexcharts-svg').waitFor()
 	},
 	{ name: 'plan', path: '/bench/octopus-figure/plan' },
-	{ name: 'side-by-side', path: '/compare?first=kelp-column&second=kelp-column&secondAs=6' }
+	{ name: 'things', path: '/stockroom/things' }
 ];
 
 /** Which texts the pictures of record were taken of, by their names. */

@@ -101,7 +101,7 @@ export const frameDesigns: readonly DemoDesign[] = [
 			'frame box',
 			'box 1 stick 2 ft',
 			'of stick, 3 ft dowel',
-			'on card box, 10 in 10 in',
+			'on card box with lid 10 in',
 			'tube ½ in',
 			'covered in tissue',
 			'section bun over box',

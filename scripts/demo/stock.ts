@@ -248,7 +248,7 @@ export const stockRows: StockRow[] = [
 	row(
 		'cake-box',
 		'base',
-		'card box, 10 in',
+		'card box with lid',
 		{ supplier: 'gannet', count: 12, priceMinor: 2160 },
 		{ grams: 240 }
 	),

@@ -46,6 +46,26 @@ const HELP: Readonly<Record<string, Help>> = {
 			'Find looks for a name, a colour or a kind.'
 		]
 	},
+	'/stockroom/things': {
+		title: 'What comes back',
+		says: [
+			'Write down how many there are of what comes back: stands, hoops, plates, weights, each by a name that is written on it.',
+			'Below you see day by day how many are out; what more jobs want than there are stands on top, with who can wait and what could stand in.',
+			'“change” beside a piece says it is in repair or lost: it is then no longer counted as there.',
+			'A piece is out from the day before a job until the day after it.',
+			'What nobody has written down is “not counted”: of that nothing is said.'
+		]
+	},
+	'/stockroom/cut': {
+		title: 'To cut',
+		says: [
+			'Tick the jobs whose frames are made now, and press “Cut these together”: the fewest sticks for all of them.',
+			'What lies on the shelf is cut first. “It is cut” takes it off the shelf, and puts on it what is left and long enough.',
+			'The picture shows each stick with its cuts; “nobody can do with less” says that it is proved.',
+			'Pressed twice, or on two screens, no offcut is cut twice: the second is told so.',
+			'An offcut you find is put on the shelf below; one you used for something else is taken off.'
+		]
+	},
 	'/quotes': {
 		title: 'Quotes',
 		says: [
