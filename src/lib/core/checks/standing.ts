@@ -6,6 +6,7 @@ import type { Rates } from '../cost/rates.ts';
 import type { Finding } from './finding.ts';
 import { isFloorContact } from '../recipe/section-work.ts';
 import { isHeld } from '../structures/registry/check.ts';
+import { ofKind } from '../structures/kinds.ts';
 import { needsOf } from '../structures/registry/count.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
 import { rulesFor } from '../bom/follow-on.ts';
@@ -42,6 +43,19 @@ export function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill,
 			say: `It stands ${formatFeet(overall.usual as Millimetres)} tall and nothing holds it down. Give it a stand, or a weight in the lowest cluster.`,
 			why: 'A tall light piece tips over when somebody brushes past it, and in the first gust outdoors.'
 		});
+	}
+	for (const {
+		section: { name, stand },
+		structure
+	} of ofKind(recipe.sections, 'stack')) {
+		const pole = stand.how === 'over' ? recipe.sections.find((s) => s.id === stand.by) : undefined;
+		if (pole && !structure.onFloor)
+			findings.push({
+				code: 'upright-short',
+				level: 'bad',
+				say: `${name} stands on a table, and is threaded over ${pole.name}, which stands on the floor: it would go through the table. Say “stands on the floor”, or stand it on the table without that frame.`,
+				why: 'A pole through a table needs a hole in somebody’s table.'
+			});
 	}
 	return findings;
 }

@@ -3,7 +3,7 @@ import { colours, design, designOf, floating, rates, studio } from '../../../../
 import { catalogue } from '../materials/catalogue.ts';
 import { tally } from '../tally/tally.ts';
 import { dayNotes, outdoorNotes, type DayLine } from './day.ts';
-import type { QuoteClimate } from './quote.ts';
+import type { QuoteClimate } from './climate.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };
 const C = 273.15;

@@ -11,7 +11,8 @@ import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { formatInches, um } from '../units/length.ts';
 import { inUnit } from '../units/quantity.ts';
-import type { QuoteClimate, QuotedLine } from './quote.ts';
+import type { QuoteClimate } from './climate.ts';
+import type { QuotedLine } from './quote.ts';
 
 /** What the day does to a piece. */
 export interface DayNote {

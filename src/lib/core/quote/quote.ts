@@ -7,7 +7,7 @@ import type { Crew } from '../labour/people.ts';
 import type { Basis } from '../pricing/basis.ts';
 import { earningsOf, effortOf, type Earnings, type Effort } from '../pricing/earnings.ts';
 import { jobOrder } from '../pricing/job-order.ts';
-import type { Sun } from '../gas/heat.ts';
+import type { QuoteClimate } from './climate.ts';
 import { unitCost } from '../materials/unit-cost.ts';
 import { add, money, rounded, zero, type Money } from '../money/money.ts';
 import { priceOrder, type Order, type Price } from '../pricing/price.ts';
@@ -56,18 +56,6 @@ export interface QuoteTerms extends Offered {
 	readonly self?: string | undefined;
 	/** The client's place with the pieces in it. */
 	readonly place?: Place | undefined;
-}
-
-/** The weather a quote reckons with: what balloons sized at the studio become there. */
-export interface QuoteClimate {
-	/** Air at the studio and at the venue, K. */
-	readonly here: number;
-	readonly there: number;
-	readonly sun: Sun;
-	/** Venue over the sea, m. */
-	readonly height: number;
-	/** Gusts that are forecast, m/s; nothing is not asked. */
-	readonly gust?: number | undefined;
 }
 
 /** A line with the recipe it reads. */

@@ -9,6 +9,16 @@ export const frames: Reading = (said, { sections = [], section }) => {
 	if (named) return [`frame ${named[1]}`];
 	const own = sections.find((s) => s.id === section);
 	const frame = own && sheetOf(own.structure);
+	// “plate 12 in with pole 5 ft of 1 in pipe” begins a frame where none is in hand.
+	const stand =
+		/^(?:an? )?(?:(plate|base) (?:of )?([\d.]+)″|([\d.]+)″ (plate|base)),? (?:with|and) (?:an? )?(?:(?:pole|post) (?:of )?([\d.]+ ?(?:ft|m))|([\d.]+ ?(?:ft|m)) (?:pole|post))(?:(?:,| of| in) (?:an? )?([\d.]+)″ (?:pipe|tube))?$/.exec(
+			said
+		);
+	if (stand) {
+		const [, , wide, other, , high, tall, tube] = stand;
+		const line = `post ${high ?? tall} on plate ${wide ?? other} in${tube === undefined ? '' : ` tube ${tube} in`}`;
+		return frame ? [line] : ['frame stand', line];
+	}
 	if (!frame) return undefined;
 	// “a 6 ft pipe standing on a 12 in plate”.
 	const both =

@@ -134,6 +134,19 @@ describe('tube from point to point', () => {
 	});
 });
 
+describe('a plate with a pole', () => {
+	test('as it is said: 12 in with 5 ft of 1 in pipe', () => {
+		const frame = said('plate 12 in with pole 5 ft of 1½ in pipe');
+		expect([frame.base?.across, frame.shape, frame.tube.across]).toEqual([inches(12), { of: 'post', height: feet(5) }, inches(1.5)]); // prettier-ignore
+	});
+	test('a pole through a table is told', () => {
+		const recipe = (on: string) => design('c', 'frame foot', 'post 6 ft on plate 24 in', 'section column over foot', '4 11 at 9 white x6', on); // prettier-ignore
+		const says = (on: string) => tally(recipe(on), null, 1, context).findings.map((f) => f.say).join(' '); // prettier-ignore
+		expect(says('stands on a table')).toContain('through the table');
+		expect(says('stands on the floor')).not.toContain('through the table');
+	});
+});
+
 describe('what goes on a frame', () => {
 	test('by hand: three lines tied at 3 ft with stakes 4 ft out are 5 ft each; three stakes', () => {
 		const frame = said('post 6 ft', 'guyed 3 at 3 ft out 4 ft');

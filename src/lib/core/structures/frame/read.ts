@@ -6,7 +6,7 @@ import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
 import { canBeFramed } from '../kit/letter-lines.ts';
-import { COVERS, JOININGS_OF_TUBE, type FramePoint, type FrameShape } from './document.ts';
+import { COVERS, JOININGS_OF_TUBE, type Frame, type FramePoint, type FrameShape } from './document.ts';
 import { toGrid } from './grid.ts';
 import { FARTHEST, MOST_BARS, MOST_BENDS, MOST_GUYS, MOST_PARTS, MOST_STICKS, MOST_USES } from './limits.ts';
 import { takenApart } from './parts.ts';
@@ -39,7 +39,7 @@ export function frameLine(r: Reader): Parsed<FrameSaid> | undefined {
 	for (;;) {
 		r.mark(',');
 		if (said.length > 0) r.word('and', 'with');
-		const next = apartOf(r, takenApart(frame).length) ?? shapeOf(r) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? groundOf(r, frame.base?.across ?? inches(12)) ?? guysOf(r) ?? meshOf(r) ?? coverOf(r) ?? joinedOf(r) ?? usesOf(r);
+		const next = apartOf(r, takenApart(frame).length) ?? plateOf(r, frame) ?? shapeOf(r, said.length > 0) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? groundOf(r, frame.base?.across ?? inches(12)) ?? guysOf(r) ?? meshOf(r) ?? coverOf(r) ?? joinedOf(r) ?? usesOf(r);
 		if (next === undefined) break;
 		if (!next.ok) return next;
 		said.push(next.value);
@@ -52,8 +52,9 @@ type Clause = Parsed<SaidFrame> | undefined;
 const shape = (own: FrameShape): Clause => got({ set: 'shape', shape: own });
 const asks = (say: string): Clause => refuse('not-a-length', say);
 
-function shapeOf(r: Reader): Clause {
-	if (r.word('post', 'upright', 'mast')) {
+function shapeOf(r: Reader, goesOn: boolean): Clause {
+	// “plate 12 in with pole 5 ft”; by itself a pole is that of a column.
+	if (r.word('post', 'upright', 'mast') || (goesOn && r.word('pole'))) {
 		const height = pathLength(r);
 		if (!height) return asks('How high is the post? Type it like “post 5 ft”.');
 		r.word('high', 'tall');
@@ -290,6 +291,15 @@ function bentOf(r: Reader): Clause {
 		: shape({ of: 'bent', stick, bends });
 }
 
+/** `plate 12 in with pole 5 ft`. */
+function plateOf(r: Reader, { base }: Frame): Clause {
+	if (!r.word('plate')) return undefined;
+	const across = pathLength(r, 'in', inches(2));
+	return across
+		? got({ set: 'base', base: { material: base?.material ?? null, across } })
+		: asks('How wide is the plate? Type it like “plate 12 in with pole 5 ft”.');
+}
+
 /** `of 1 in pipe`; `tube 1 in in sticks of 10 ft of conduit`. */
 function tubeOf(r: Reader): Clause {
 	if (isWord(r.now, 'of')) return ofMaterial(r);
@@ -312,7 +322,17 @@ function tubeOf(r: Reader): Clause {
 
 function ofMaterial(r: Reader): Clause {
 	r.at++;
+	const from = r.at;
 	const found = findMaterial(nameOf(r), r.context.materials);
+	// “of 1 in pipe” says how wide it is, where nothing of the Stockroom is called that.
+	if (!found.ok) {
+		const to = r.at;
+		r.at = from;
+		const across = r.now?.kind === 'number' ? pathLength(r, 'in', inches(0.25)) : undefined;
+		if (across && across <= inches(12) && r.word('pipe', 'tube'))
+			return got({ set: 'tube', tube: { across } });
+		r.at = to;
+	}
 	return found.ok ? got({ set: 'tube', tube: { material: found.value.id } }) : found;
 }
 
