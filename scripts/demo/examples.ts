@@ -15,6 +15,7 @@ export function exampleFiles(): [string, Recipe | Bundle][] {
 		['applied.recipe.json', recipe('bee-figure')],
 		['bunch.recipe.json', recipe('buoy-bunch')],
 		['form.recipe.json', recipe('jellyfish-bunch')],
+		['frame.recipe.json', recipe('signal-mast')],
 		['run.recipe.json', recipe('whisk-and-bun-runner')],
 		['weave.recipe.json', recipe('signal-flag-wall')],
 		['extras.recipe.json', recipe('lighthouse-column')],

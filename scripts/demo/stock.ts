@@ -1,11 +1,13 @@
 import {
 	PLAIN_MATERIAL,
-	type Colour,
 	type Material,
 	type MaterialKind,
 	type Reuse
 } from '../../src/lib/core/materials/material.ts';
 import { inches } from '../../src/lib/core/units/length.ts';
+import { colours } from './colours.ts';
+
+export { colours };
 
 /** The Stockroom of the invented studio Puddlelark Balloons, in the invented town of Tidewick. */
 
@@ -15,34 +17,6 @@ export const suppliers = [
 	{ id: 'ropewalk', name: 'Ropewalk Hardware' }
 ] as const;
 type SupplierId = (typeof suppliers)[number]['id'];
-
-const colour = (id: string, name: string, hex: string, finish: Colour['finish'] = 'matte'): Colour => ({
-	id,
-	name,
-	finish,
-	hex
-});
-
-export const colours: Colour[] = [
-	colour('gull-white', 'gull white', '#f2f0ea'),
-	colour('foam', 'foam cream', '#efe3c8'),
-	colour('limpet-grey', 'limpet grey', '#6b747d'),
-	colour('harbour-blue', 'harbour blue', '#2c6e91'),
-	colour('shallows', 'shallows', '#8fc9d3'),
-	colour('midnight', 'lamp-out navy', '#232c4c'),
-	colour('buoy-orange', 'buoy orange', '#e8702a'),
-	colour('pennant-red', 'pennant red', '#c63d2f'),
-	colour('hive-gold', 'hive gold', '#e5a92f'),
-	colour('hive-gold-mirror', 'hive gold', '#d29a2b', 'mirror'),
-	colour('lamp-amber', 'lamp amber', '#f3b530', 'see-through'),
-	colour('kelp', 'kelp green', '#3f6b3a'),
-	colour('eelgrass', 'eelgrass', '#8aa84b'),
-	colour('crust', 'crust brown', '#9a6a3c'),
-	colour('slate-pearl', 'wet slate', '#4c5560', 'pearl'),
-	colour('mussel', 'mussel black', '#22242a'),
-	colour('thrift', 'thrift pink', '#e39bb0'),
-	colour('clear-tide', 'clear tide', '#d3e9ea', 'see-through')
-];
 
 const round = (
 	size: number,
@@ -123,6 +97,12 @@ function foil(id: string, name: string, colourId: string, size: number): StockRo
 		loss: '1/50',
 		grams: 10
 	});
+}
+
+/** A foil of a shape of its own; what it holds is its maker's figure. */
+function shaped(id: string, name: string, colourId: string, size: number, mark: string): StockRow {
+	const { material, ...rest } = foil(id, name, colourId, size);
+	return { ...rest, material: { ...material, kind: 'foil-shape', mark, litres: 14.5 } };
 }
 
 function foilLetter(letter: string, colourId: string): StockRow {
@@ -361,7 +341,7 @@ export const stockRows: StockRow[] = [
 		{ unit: 'ft' }
 	),
 	...['T', 'I', 'D', 'E', 'W', 'C', 'K'].map((letter) => foilLetter(letter, 'harbour-blue')),
-	foil('moon-18', 'foil moon 18 in, foam cream', 'foam', 18),
+	shaped('moon-18', 'foil moon 18 in, foam cream', 'foam', 18, 'crescent'),
 	foil('planet-18-blue', 'foil planet 18 in, harbour blue', 'harbour-blue', 18),
 	foil('planet-18-red', 'foil planet 18 in, pennant red', 'pennant-red', 18),
 	row(

@@ -234,7 +234,7 @@ test('what no run can be is refused where it was typed; shares, crossings and a 
 		await expect(entry(page)).toHaveValue(text);
 	};
 	await refused('line 0 ft', /between 3 in and 650 ft/);
-	await refused('line 2 m long', /I read all but/);
+	await refused('line 2 m sideways', /I read all but/);
 	await refused('arch 2000 m by 3 ft', /How wide and how high/);
 	await refused('120 % 5 at 4 of gull', /at most 100 %/);
 	await refused('infill many', /How many a foot/);

@@ -55,6 +55,7 @@ describe('the published schema of recipes', () => {
 			'design',
 			'extras',
 			'form',
+			'frame',
 			'run',
 			'stack',
 			'weave'

@@ -122,7 +122,7 @@
 			{@render line('Pack price (blank: not known)', 'price', '16.50')}
 			{@render line('Deposit on a pack, comes back', 'deposit', '60.00')}
 			{@render line('Loss, % (blank: as in Settings)', 'loss', '4')}
-			{@render line('Letter of a foil, or model', 'mark', 'T, 260')}
+			{@render line('Letter, points or shape of a foil, or model', 'mark', 'T, 5, crescent, 260')}
 			{@render line('One holds, L, by its maker', 'litres', '14.6')}
 			{@render line('One weighs, g, empty', 'grams', '10')}
 			{@render line('Chambers of a foil', 'chambers', '1')}

@@ -1,9 +1,12 @@
+import { SHAPES } from '../scene/outlines.ts';
 import { as, amount, choice, count, held, length, number, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
 import { rational, rationalText } from '../units/rational.ts';
 import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material } from './material.ts';
+
+const isShapeWord = (mark: string): boolean => (SHAPES as readonly string[]).includes(mark.toLowerCase());
 
 /** What of the Stockroom a form is held to. */
 export interface StockNow {
@@ -77,9 +80,11 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 		gone: orBlank(percent('What never comes back', 90), rational(0)),
 		mark: as(
 			held(words({ what: 'A mark', most: 40 }), (mark) =>
-				mark.length > 3 ? 'One letter or figure of a foil, or a model like 260.' : undefined
+				mark.length > 3 && !isShapeWord(mark)
+					? `One letter or figure of a foil, points of a star, a model like 260, or a shape: ${SHAPES.join(', ')}.`
+					: undefined
 			),
-			(mark) => mark.toUpperCase() || null
+			(mark) => (isShapeWord(mark) ? mark.toLowerCase() : mark.toUpperCase()) || null
 		)
 	};
 };

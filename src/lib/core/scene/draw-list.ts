@@ -1,5 +1,5 @@
 import type { Catalogue } from '../materials/catalogue.ts';
-import type { Finish, MaterialKind } from '../materials/material.ts';
+import type { Finish, Material, MaterialKind } from '../materials/material.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { PlaceKind } from '../document/cluster.ts';
@@ -122,7 +122,8 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const row = brush.number(section === null ? of : piece || of);
 				const at = brush.moved(of, spot, section === null ? undefined : ball);
 				const pressed = { place: null, slot: section === null || own !== null ? null : slot };
-				brush.ball(ball, at, { colour, row, kind: thing?.kind ?? kind, looks, pressed });
+				const what = { kind: thing?.kind ?? kind, mark: thing?.mark ?? null };
+				brush.ball(ball, at, { colour, row, ...what, looks, pressed });
 				if (inside && isClear(colour, catalogue)) {
 					const inner = colourway?.fills[inside.slot] ?? null;
 					brush.ball({ ...ball, d: inside.d }, at, { colour: inner, row, kind: null, over: OVER, pressed });
@@ -155,7 +156,7 @@ const OVER = 0.5;
 const isClear = (colour: string | null, { colours }: Catalogue): boolean =>
 	colours.get(colour ?? '')?.finish === 'see-through';
 
-interface Dabbed {
+interface Dabbed extends Partial<Pick<Material, 'mark'>> {
 	readonly colour: string | null;
 	readonly row: number;
 	readonly kind: MaterialKind | null;
@@ -210,7 +211,7 @@ class Brush {
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
-	ball(ball: Ball, spot: Spot, { colour, row, kind, looks, over = 0, pressed }: Dabbed) {
+	ball(ball: Ball, spot: Spot, { colour, row, kind, mark, looks, over = 0, pressed }: Dabbed) {
 		if (this.#discs.length >= MOST_DISCS) return;
 		const at = pointAt(spot, ball);
 		const [x, y, depth] = this.#see(at);
@@ -220,7 +221,7 @@ class Brush {
 		this.#lowest = Math.min(this.#lowest, y - r);
 		this.#highest = Math.max(this.#highest, y + r);
 		const disc = { x: tenth(x), y: tenth(y), r: tenth(r), paint: this.#paint(colour), row };
-		const look = looks && lookOf(kind);
+		const look = looks && lookOf(kind, mark);
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
 		this.#depths.push(depth + over);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);

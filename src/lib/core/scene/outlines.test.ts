@@ -24,14 +24,38 @@ describe('what is no ball', () => {
 		expect(look.flat).toBeCloseTo(flat, 4);
 		if (tilt > 0) expect(Math.abs(look.lean)).toBeCloseTo(Math.PI / 2, 6);
 	});
-	test('outlines lie in their square and close', () => {
+	/** Points along an outline, its curves by Bernstein. */
+	const along = (outline: (typeof OUTLINES)[number]): [number, number][] => {
+		let from: readonly [number, number] = [0, 0];
+		return OUTLINE[outline].flatMap((s, i): [number, number][] => {
+			const to = s.slice(-2) as [number, number];
+			const [a, b] = s.length === 6 ? [[s[0], s[1]], [s[2], s[3]]] as const : [from, to] as const;
+			const steps = i === 0 ? [1] : [0.25, 0.5, 0.75, 1];
+			const at = (t: number, k: 0 | 1) => (1 - t) ** 3 * from[k] + 3 * (1 - t) ** 2 * t * a[k]! + 3 * (1 - t) * t * t * b[k]! + t ** 3 * to[k];
+			const points = steps.map((t): [number, number] => [at(t, 0), at(t, 1)]);
+			const first: [number, number][] = i === 0 ? [to] : points;
+			from = to;
+			return first;
+		});
+	}; // prettier-ignore
+	test('their curves stay in the square, come back to where they began, and are mirrored where the thing is', () => {
 		for (const outline of OUTLINES) {
-			const points = OUTLINE[outline].map((s) => s.slice(-2) as [number, number]);
-			for (const [x, y] of points) expect(Math.max(Math.abs(x), Math.abs(y))).toBeLessThanOrEqual(1.0001);
-			const ends = points.map(([x]) => Math.abs(x));
-			expect(Math.max(...ends)).toBeGreaterThan(0.6);
+			const points = along(outline);
+			for (const [x, y] of points)
+				expect([outline, Math.max(Math.abs(x), Math.abs(y)) <= 1.02]).toEqual([outline, true]);
+			const area = points.reduce((sum, [x, y], i) => { const [u, v] = points[(i + 1) % points.length]!; return sum + x * v - u * y; }, 0) / 2; // prettier-ignore
+			expect([outline, Math.abs(area) > 0.5 && Math.abs(area) < 4]).toEqual([outline, true]);
+			expect([outline, Math.max(...points.map(([x]) => Math.abs(x))) > 0.6]).toEqual([outline, true]);
+			if (outline === 'crescent' || outline === 'fish') continue;
+			const mean = points.slice(1).reduce((sum, [x]) => sum + x, 0) / (points.length - 1);
+			expect([outline, Math.abs(mean) < 0.05]).toEqual([outline, true]);
 		}
 	});
+	test('a star has the points it is said to have, a foil the shape of its mark; unknown marks are what they were', () => {
+		expect([null, '5', '4', '6', '8', '9'].map((m) => lookOf('foil-star', m)!.outline)).toEqual(['star', 'star', 'star of 4', 'star of 6', 'star of 8', 'star']);
+		expect(['crescent', 'fish', 'T', null].map((m) => lookOf('foil-shape', m)!.outline)).toEqual(['crescent', 'fish', 'plate', 'plate']);
+		expect(OUTLINE['star of 6']).toHaveLength(12);
+	}); // prettier-ignore
 	const comet = design(
 		'comet',
 		'1 11 at 10 gold',
