@@ -153,6 +153,15 @@ describe('a frame in a design', () => {
 		const column = design('on post', 'frame foot', 'post 6 ft on plate 24 in', 'section column over foot', '4 11 at 9 white x6', 'size tall 8 ft');
 		expect(tally(column, null, 1, context, column.sizes[0]!.id).bill.balloons).toBeGreaterThan(24);
 	});
+	test('a column in another height takes its post along: as much is cut off as the column is lower', () => {
+		const column = design('on post', 'frame foot', 'post 9 ft on plate 24 in', 'section column over foot', '4 11 at 9 white x12', 'size low 5 ft'); // prettier-ignore
+		const of = (size: string | null) => tally(column, null, 1, context, size);
+		const post = (size: string | null) => sizeOfFrame(of(size).built.sections[0]!.structure as Frame).height;
+		const [whole, low] = [of(null), of(column.sizes[0]!.id)];
+		expect(low.assembly.overall.usual).toBeLessThan(whole.assembly.overall.usual);
+		const rows = (t: typeof whole) => Math.max(...t.assembly.pieces[0]!.placed.layers.map((l) => l.z));
+		expect(post(null) - post(column.sizes[0]!.id)).toBeCloseTo(rows(whole) - rows(low), 0);
+	});
 	test('it is drawn from all sides, its plate at its foot', () => {
 		const strands = picture.place(said('post 5 ft on plate 12 in'), { colourway: undefined } as never).loose[0]!.strands;
 		const zs = strands.flatMap((s) => s.path.map((p) => p.z));
