@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { design, materials } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
+import { wantedTwice } from '../services/jobs-ahead.ts';
 import { thingsPage } from '../pages/things-page.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
 import { settings } from '../../../../scripts/demo/settings.ts';
@@ -58,6 +59,12 @@ test('two jobs on one day want three of two stands: it is said with who can wait
 	const { conflicts, rows } = await page();
 	expect(conflicts).toMatchObject([{ thing: back.name, from: '2027-06-11', to: '2027-06-13', wanted: 3, have: 2, canWait: [{ firm: false }] }]);
 	expect(rows.find((r) => r.id === back.id)!.wanted.map((w) => w.count).slice(0, 5)).toEqual([0, 3, 3, 3, 0]);
+	expect(await wantedTwice(repos, { id: 'second' })).toEqual([expect.stringMatching(/^3 × .+ are wanted on those days, and there are 2 \(2 for 1, Tidewick Library\)\. Nothing you have could stand in\.$/)]);
+	// A draft on those days is told before it is sent.
+	const draft = await repos.quotes.find('first');
+	await repos.quotes.create('third', { ...draft!, eventDate: '2027-06-13', lines: [{ ...draft!.lines[0]!, id: 'l-third' }] }, NOW);
+	expect(await wantedTwice(repos, { id: 'third' })).toHaveLength(1);
+	expect(await wantedTwice(repos, { id: 'gone' })).toEqual([]);
 	await repos.things.add([piece(3)]);
 	expect((await page()).conflicts).toEqual([]);
 	await repos.things.change('p-3', { ...about, name: 'piece 3', condition: 'lost' });

@@ -1,7 +1,8 @@
 import { parseDate } from '@internationalized/date';
 import type { Wanted } from '../../core/bom/explode.ts';
-import { OUT } from '../../core/owned/owned.ts';
-import type { Booking } from '../../core/owned/conflicts.ts';
+import { GONE } from '../../core/document/names.ts';
+import { conflictsOf, type Booking } from '../../core/owned/conflicts.ts';
+import { haveOf, OUT, standInsFor } from '../../core/owned/owned.ts';
 import { quoteItems } from '../../core/quote/quote.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
@@ -29,27 +30,63 @@ async function itemsOf(repos: Repos, id: string, studio: Studio) {
 	};
 }
 
-/** What jobs between two days have out of what comes back, each from the day it leaves to the day it is home. */
+/** What a job has out of what comes back, from the day it leaves to the day it is home. */
+async function bookingOf(repos: Repos, job: DatedQuote, studio: Studio): Promise<Booking | undefined> {
+	const own = await itemsOf(repos, job.id, studio);
+	if (!own) return undefined;
+	const needs = new Map<string, number>();
+	const add = (id: string, n: number) => needs.set(id, (needs.get(id) ?? 0) + Math.ceil(n - 1e-9));
+	for (const { recipe, colourway, size, quantity } of own.items)
+		for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
+			// What is bought by length is no piece.
+			if (line.material?.reuse && line.material.unit === 'piece' && line.role !== 'by-product')
+				add(line.material.id, line.used.valueOf());
+	for (const typed of own.quote.terms.typed ?? []) if (typed.material) add(typed.material, typed.quantity);
+	const day = dayNumber(job.day);
+	return {
+		quote: job.id,
+		says: saysOf(job),
+		firm: job.firm,
+		from: day - OUT.before,
+		to: day + OUT.after,
+		needs
+	};
+}
+
+/** What jobs between two days have out, each from the day it leaves to the day it is home. */
 export async function bookingsBetween(repos: Repos, from: string, to: string): Promise<Booking[]> {
 	const studio = await loadStudio(repos);
 	const first = parseDate(from).subtract({ days: OUT.after }).toString();
 	const last = parseDate(to).add({ days: OUT.before }).toString();
 	const found: Booking[] = [];
 	for (const job of await repos.things.dated(first, last)) {
-		const own = await itemsOf(repos, job.id, studio);
-		if (!own) continue;
-		const needs = new Map<string, number>();
-		const add = (id: string, n: number) => needs.set(id, (needs.get(id) ?? 0) + Math.ceil(n - 1e-9));
-		for (const { recipe, colourway, size, quantity } of own.items)
-			for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
-				// What is bought by length is no piece.
-				if (line.material?.reuse && line.material.unit === 'piece' && line.role !== 'by-product')
-					add(line.material.id, line.used.valueOf());
-		for (const typed of own.quote.terms.typed ?? []) if (typed.material) add(typed.material, typed.quantity);
-		found.push({ quote: job.id, says: saysOf(job), firm: job.firm, from: dayNumber(job.day) - OUT.before, to: dayNumber(job.day) + OUT.after, needs }); // prettier-ignore
+		const booking = await bookingOf(repos, job, studio);
+		if (booking) found.push(booking);
 	}
 	return found;
 }
+
+/** What a quote, a draft too, wants of things that are out or short on its days: a sentence each. */
+export async function wantedTwice(repos: Repos, { id }: { id: string }): Promise<string[]> {
+	const [quote, studio, owned] = await Promise.all([repos.quotes.find(id), loadStudio(repos), repos.things.owned()]);
+	if (!quote?.eventDate || owned.length === 0) return [];
+	const job = { id, number: quote.number, client: quote.clientName, day: quote.eventDate, firm: quote.state === 'accepted' };
+	const day = parseDate(quote.eventDate);
+	const [from, to] = [day.subtract({ days: OUT.before }).toString(), day.add({ days: OUT.after }).toString()];
+	const others = (await bookingsBetween(repos, from, to)).filter((b) => b.quote !== id);
+	const own = await bookingOf(repos, job, studio);
+	const byId = new Map(studio.materials.map((m) => [m.id, m]));
+	const back = studio.materials.filter((m) => m.reuse && m.unit === 'piece');
+	const found = conflictsOf(haveOf(owned), own ? [...others, own] : others, (m) => (byId.has(m) ? standInsFor(byId.get(m)!, back) : []));
+	return found
+		.filter((c) => c.by.some((b) => b.quote === id))
+		.map(({ material, by, wanted, have, standIns }) => {
+			const name = (of: string) => byId.get(of)?.name ?? GONE.material;
+			const rest = by.filter((b) => b.quote !== id).map((b) => `${b.needs.get(material)} for ${b.says}${b.firm ? '' : ', offered'}`);
+			const instead = standIns.length > 0 ? `Could stand in: ${standIns.map((s) => `${name(s.material)} (${s.free} free)`).join('; ')}.` : 'Nothing you have could stand in.';
+			return `${wanted} × ${name(material)} are wanted on those days, and there ${have === 1 ? 'is' : 'are'} ${have}${rest.length > 0 ? ` (${rest.join('; ')})` : ''}. ${instead}`;
+		});
+} // prettier-ignore
 export const saysOf = ({ number, client }: Pick<DatedQuote, 'number' | 'client'>): string =>
 	`${number}, ${client}`;
 

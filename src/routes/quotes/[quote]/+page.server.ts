@@ -43,6 +43,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		life: await quoteLifePage(locals.repos, quote, { origin: url.origin, now: new Date() }),
 		// Said when it is worked out: the page is there before.
 		today: quote.state === 'draft' ? null : locals.work('quote today', { id: quote.id }).catch(() => null),
+		twice: locals.work('wanted twice', { id: quote.id }).catch((): string[] => []),
 		fresh: crypto.randomUUID()
 	};
 };

@@ -35,8 +35,16 @@
 				>Copy for another date</Button
 			>
 		</form>
+		{#if quote.lines.length > 0}<p>
+				<a class="quiet-link" href="/stockroom/cut?quote={quote.id}">to cut</a>
+			</p>{/if}
 		<p><a class="quiet-link" href="/quotes">all quotes</a></p>
 	</header>
+	{#if quote.state !== 'declined' && quote.state !== 'cancelled'}
+		{#await data.twice then twice}
+			{#each twice as say (say)}<div class="mb-2"><Notice level="watch">{say}</Notice></div>{/each}
+		{/await}
+	{/if}
 	{#if form && 'trouble' in form && form.trouble}
 		<div class="mb-4 flex flex-wrap items-center gap-3">
 			<Notice level="watch" live
