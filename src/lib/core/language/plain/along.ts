@@ -9,7 +9,7 @@ import { Left } from './wording.ts';
 const KINDS = '(table runner|runner|garland|swag|demi[- ]arch)';
 const WHERE: readonly (readonly [RegExp, string])[] = [
 	[/,? ?\b(?:along|on|against|for|across|over) (?:the|a) wall\b/, 'against a wall'],
-	[/,? ?\b(?:along|on|across|over) (?:the|a) table\b/, 'on a table'],
+	[/,? ?\b(?:along|on|across|over|for) (?:the|a|our) table\b/, 'on a table'],
 	[/,? ?\b(?:hanging free|free hanging|all round|seen from all sides)\b/, 'all round']
 ];
 
@@ -161,7 +161,9 @@ const settings: Reading = (sentence, context) => {
 };
 
 /** Small ones between the large: `filler 3 to 5 a foot, red 5s at 3`. */
-const infill: Reading = (said, context) => {
+const infill: Reading = (sentence, context) => {
+	// “three infill 5s at 3 in pink per foot”.
+	const said = sentence.replace(/^(\d+) (?:infill|filler)s? (.+)$/, 'infill $1 $2');
 	const verb = matched(
 		'(?:infill|fillers?|fill(?: it)?(?: in)?|stuff(?: it)?|small ones|gap fillers?)(?: with| of|:)? (.+)',
 		said

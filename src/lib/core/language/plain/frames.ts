@@ -11,7 +11,7 @@ export const frames: Reading = (said, { sections = [], section }) => {
 	const frame = own && sheetOf(own.structure);
 	// “plate 12 in with pole 5 ft of 1 in pipe” begins a frame where none is in hand.
 	const stand =
-		/^(?:an? )?(?:(plate|base) (?:of )?([\d.]+)″|([\d.]+)″ (plate|base)),? (?:with|and) (?:an? )?(?:(?:pole|post) (?:of )?([\d.]+ ?(?:ft|m))|([\d.]+ ?(?:ft|m)) (?:pole|post))(?:(?:,| of| in) (?:an? )?([\d.]+)″ (?:pipe|tube))?$/.exec(
+		/^(?:an? )?(?:(plate|base) (?:of )?([\d.]+)(?:″| in\b)|([\d.]+)(?:″| in\b) (plate|base)),? (?:with|and) (?:an? )?(?:(?:pole|post) (?:of )?([\d.]+ ?(?:ft|m))|([\d.]+ ?(?:ft|m)) (?:pole|post))(?:(?:,| of| in) (?:an? )?([\d.]+)(?:″| in\b) (?:pipe|tube))?$/.exec(
 			said
 		);
 	if (stand) {
@@ -56,6 +56,13 @@ function outline(said: string): string[] | undefined {
 		left.take(re(String.raw`\b(?:with |and )?${LENGTH} feet\b`));
 	const bars = left.take(/\b(?:with |and )?(\d+) (?:cross ?)?bars?\b/);
 	const tree = left.take(re(String.raw`\b(?:with |and )?${LENGTH} (?:tree|arm|yard)(?: at)? ${LENGTH}`));
+	const arm = tree
+		? undefined
+		: left.take(
+				re(
+					String.raw`\b(?:with |and )?(?:an? )?(?:tree|arm|yard)(?: of)? ${LENGTH}(?: across| wide| long)? at ${LENGTH}`
+				)
+			);
 	const foot =
 		left.take(re(String.raw`\b(?:on )?${LENGTH} (?:off the floor|up|off floor|stand|above floor)\b`)) ??
 		left.take(re(String.raw`\bfoot ${LENGTH}`));
@@ -69,7 +76,8 @@ function outline(said: string): string[] | undefined {
 	const tall = by ? unit(by[3]!, by[4] ?? by[2]) : up && unit(up[1]!, up[2]);
 	const across = by ? unit(by[1]!, by[2] ?? by[4]) : wide && unit(wide[1]!, wide[2]);
 	const stands = feet ? ` feet ${unit(feet[1]!, feet[2])}` : '';
-	if (tree && tall) return [`cross ${tall} tree ${unit(tree[1]!, tree[2])} at ${unit(tree[3]!, tree[4])}`];
+	const yard = tree ?? arm;
+	if (yard && tall) return [`cross ${tall} tree ${unit(yard[1]!, yard[2])} at ${unit(yard[3]!, yard[4])}`];
 	if (/post|pole|pipe|tube|mast|upright/.test(kind)) return tall && !across ? [`post ${tall}`] : undefined;
 	if (/hoop|ring/.test(kind)) {
 		const round = across ?? tall;
@@ -84,6 +92,16 @@ function outline(said: string): string[] | undefined {
 
 /** What it is joined by, stands on, comes in; another height of a post. */
 function small(said: string, frame: ShopSheet): string[] | undefined {
+	const letter = matched(String.raw`(?:an? |the )?(?:letter|number) ([a-z0-9]),? (?:of )?${LENGTH}(?: tall| high)?(?:,? (?:with|on) ${LENGTH} feet)?`, said);
+	if (letter) return [`letter ${letter[1]!.toUpperCase()} ${unit(letter[2]!, letter[3])}${letter[4] ? ` feet ${unit(letter[4], letter[5])}` : ''}`];
+	const box = matched(String.raw`${N} sticks?(?: of| at)? ${LENGTH}(?: tall| high| long)?(?:,? ${LENGTH} apart)?,? in (?:cups in )?an? box`, said);
+	if (box) return [`box ${box[1]} ${box[1] === '1' ? 'stick' : 'sticks'} ${unit(box[2]!, box[3])}${box[4] ? ` apart ${unit(box[4], box[5], 'in')}` : ''}`];
+	const guys = matched(String.raw`(?:guy|guyed|stay|stake|tie)(?: it)?(?: down)?(?: with| by)? ${N} (?:guy )?lines?(?: tied)? at ${LENGTH},? (?:and )?(?:stakes? |staked )?${LENGTH} out`, said);
+	if (guys) return [`guyed ${guys[1]} at ${unit(guys[2]!, guys[3])} out ${unit(guys[4]!, guys[5])}`];
+	const cover = matched('(?:wrap|cover|hide|wind|dress)(?:p?ed)?(?: it| the tube| the pole| the frame)?(?: in| with| by)? (tissue|fabric|paint|balloons?)|(paint)(?: it| the tube| the pole| the frame)', said);
+	if (cover) return [`covered in ${cover[1] ?? cover[2]}`];
+	const ground = matched(String.raw`(?:on|for) (?:the )?(grass|paving|stage|table|indoors),? (?:it )?(?:(?:needs|takes|has|wants|stands on|goes on|on) )?(?:an? )?${LENGTH}(?: wide)? (?:plate|base)`, said);
+	if (ground) return [`for ${ground[1]} on plate ${unit(ground[2]!, ground[3], 'in')}`];
 	const taller = matched(String.raw`(?:make it |it is |it should be )?${LENGTH} (?:high|tall)`, said);
 	if (taller && frame.outline.startsWith('post ')) return [`post ${unit(taller[1]!, taller[2])}`];
 	if (matched('(?:do not|dont|don.t|never|not) glued?(?: it| them| together)?|dry|not glued', said)) return ['dry'];

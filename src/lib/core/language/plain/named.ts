@@ -60,6 +60,9 @@ export function namedPart(said: string, context: EntryContext): Named | undefine
 		const kept = /(?: rows?| layers?)$/.exec(all)?.[0].length ?? 0;
 		if (own) return at(own, index, index + all.length - kept);
 	}
+	const leading = /^([a-z]+)(?::| (?=at \d|\d+ (?:rows|layers)\b))/.exec(said);
+	const led = leading && withColour(parts, leading[1]!, context);
+	if (led) return at(led, 0, leading[0].length);
 	const bag = /\b(?:all |each )?(?:the )(\d+)§/.exec(said);
 	const bagged = bag ? parts.filter((p) => re(String.raw`^\d+ (?:× )?${bag[1]} `).test(p.text)) : [];
 	return bag && bagged.length === 1 ? at(bagged[0], bag.index, bag.index + bag[0].length) : undefined;
@@ -99,8 +102,9 @@ export const namedChange: Reading = (said, context) => {
 	const { part } = named;
 	const rest = named.rest.replace(/^(?:from|of|for) | (?:from|of|for)$/g, '');
 	const words = without(rest, BESIDES);
+	if (/^(?:can|must|should|has to|may) go(?: now| please)?$/.test(rest)) return [`${part.called} taken out`];
 	if (
-		/^(?:(?:take|leave|throw|strike|get|drop|lose|remove|delete|scrap|skip|ditch|cut|bin|rid|out|off|away|without|altogether|don.?t|dont) ?)+$/.test(
+		/^(?:(?:take|leave|throw|strike|get|drop|lose|remove|delete|scrap|skip|ditch|cut|bin|forget|scratch|rid|out|off|away|without|altogether|don.?t|dont) ?)+$/.test(
 			words
 		) &&
 		!/^(?:get|cut|take|leave)$/.test(words)
@@ -112,7 +116,7 @@ export const namedChange: Reading = (said, context) => {
 			: [`${part.called} taken out`];
 	const lower = matched(String.raw`(shorter|lower|smaller|taller|higher) by (\d+)`, words);
 	const fewer = matched(
-		String.raw`(?:take|lose|drop|remove|leave|cut|skip)(?: out| off| away)? (\d+)(?: rows| layers)?(?: out| off| away)?`,
+		String.raw`(?:take|lose|drop|remove|leave|cut|skip|knock|chop|shave)(?: out| off| away)? (\d+)(?: rows| layers)?(?: out| off| away)?`,
 		words
 	);
 	const more = matched(
@@ -155,11 +159,16 @@ function perRow(rest: string, now: Parameters<typeof together>[0], context: Entr
 
 const SWAPS: readonly (readonly [RegExp, 'new first' | 'old first'])[] = [
 	[/\b(?:instead of|in place of|rather than|where(?: (?:it|there)(?: says)?)?|for what is|not)\b/, 'new first'],
-	[/\b(?:becomes?|into|(?:should|must|could|has to) be|replaced (?:by|with)|for|to|as|turns?)\b/, 'old first']
+	[/\b(?:becomes?|into|(?:should|must|could|has to)(?: [a-z]+)? be|replaced (?:by|with)|for|to|as|turns?|goes)\b/, 'old first']
 ]; // prettier-ignore
 
 /** Two colours, one of them of the design, and a word between them that says which takes whose place. */
-export const swapped: Reading = (said, context) => {
+export const swapped: Reading = (sentence, context) => {
+	// “instead of white use pink”.
+	const said = sentence.replace(
+		/^instead of (?:the )?([a-z]+),? (?:(?:use|put|have|take|do|lets have) )?(?:the )?([a-z ]+)$/,
+		'$2 instead of $1'
+	);
 	for (const [mark, order] of SWAPS) {
 		const found = mark.exec(said);
 		if (!found) continue;
@@ -167,7 +176,10 @@ export const swapped: Reading = (said, context) => {
 			without(text, IDLE)
 		);
 		const [to, from] = order === 'new first' ? [a!, b!] : [b!, a!];
-		const old = from.replace(/^(?:change|swap|switch|replace|exchange|turn|recolou?r|redo) /, '');
+		const old = from.replace(
+			/^(?:change|swap|switch|replace|exchange|turn|recolou?r|redo|trade|sub|substitute|everything|whatever is|anything)(?: out)? /,
+			''
+		);
 		if (/\d/.test(to + old) || to === '' || old === '') continue;
 		const own = context.slots.filter(({ name }) =>
 			name

@@ -33,7 +33,7 @@ const pole: Reading = (said, context) => {
 		said
 	);
 	if (of) return [`${of[1]} ${of[2]} ft`];
-	const out = `(?:it does(?:n.t| not) need(?: an?| the)?|(?:it needs |need )?(?:no need for(?: an?)?|no|without(?: an?)?)|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out| needed| at all| for this one| please)?`;
+	const out = `(?:it does(?:n.t| not) need(?: an?| the)?|(?:it needs |need )?(?:no need (?:for|of)(?: an?| the)?|no|without(?: an?)?)|take (?:the|that) ${kind}(?: away| out| off)?|remove the|lose the)(?: ${kind})?(?: away| out| needed| at all| for this one| please)?`;
 	return said.match(new RegExp(kind)) && matched(out, said) ? ['no pole'] : undefined;
 };
 
@@ -69,6 +69,21 @@ const seated = (text: string, context: EntryContext): string | undefined => {
 const piece: Reading = (sentence, context) => {
 	// “eyes on row 3, two black 5s at 2, glued”.
 	const said = sentence.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
+	// “star cards on the front and back of row 1”.
+	const ends =
+		/^(.+?) (?:on|at) (?:the )?(front|left) and (?:(?:on|at) )?(?:the )?(back|right)(?: side)?(?: of)? (row \d+|top row|bottom row)(.*)$/.exec(
+			said
+		);
+	if (ends) {
+		const [first] = piece(`${ends[1]} on the ${ends[2]} of ${ends[4]}${ends[5]}`, context) ?? [];
+		const found = first && /^put (\d+) (.+?) on (row \d+|top row) (\w+)(.*)$/.exec(first);
+		if (found) {
+			const half = Number(found[1]) > 1 ? Math.floor(Number(found[1]) / 2) : 1;
+			return [
+				`put ${half} ${found[2]} on ${found[3]} ${found[4]}, ${half} on ${found[3]} ${ends[3]}${found[5]}`
+			];
+		}
+	}
 	const left = new Left(said);
 	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
 	const both = left.take(
@@ -88,7 +103,7 @@ const piece: Reading = (sentence, context) => {
 	const fixing =
 		left.take(/,? ?\b(?:with|using|by) (?:an? )?(glue|strips?|tie|dash|dashes)\b/)?.[1] ??
 		FIXED[verb?.[0].trim() ?? ''];
-	const name = left.take(/\b(?:as|for)(?: the)? ([a-z]+)\b/)?.[1];
+	const name = left.take(/\b(?:as|for)(?: the| an?)? ([a-z]+)\b/)?.[1];
 	const text = left.text.replace(/^[\s,]+|[\s,]+$/g, '');
 	const what = seated(text, context) ?? (both ? seated(`1 ${text}`, context) : undefined);
 	if (!what) return undefined;
@@ -104,7 +119,15 @@ const piece: Reading = (sentence, context) => {
 };
 
 /** `4 11s at 9, 2 rows black then 2 rows gold`: rows alike but for their colour, one on the other. */
-const bands: Reading = (said, context) => {
+const BAND = String.raw`\d+ (?:rows?|layers?)(?: of| in)? [a-z ]+?`;
+const bands: Reading = (sentence, context) => {
+	// “three rows red, three rows white, quads of 11s at 9”: what all are of may stand behind.
+	const turned = new RegExp(
+		`^(${BAND}(?:(?:,| and| then|, then) ${BAND})+),? (?:all )?((?:quads?|pairs?|triplets?|clusters?|\\d+§).*)$`
+	).exec(sentence);
+	// One row of each in turn is a pattern, no bands.
+	const said =
+		turned && /\b(?:[2-9]|1\d) (?:rows|layers)/.test(turned[1]!) ? `${turned[2]}, ${turned[1]}` : sentence;
 	const found = /^(.*?\d.*?),? ((?:\d+ (?:rows?|layers?)(?: of| in)? [a-z ]+?)(?:(?:,| and| then|, then) \d+ (?:rows?|layers?)(?: of| in)? [a-z ]+?)+)$/.exec(said); // prettier-ignore
 	if (!found) return undefined;
 	const parts = [

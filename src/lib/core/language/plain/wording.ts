@@ -23,7 +23,7 @@ const FILLERS = [
 	/^(?:an? )?(?:ruffle|skirt|frill|cuff|band|belt|necklace|wreath) of\b/,
 	/^[a-z]+ it (?:down|up|in place) with(?= \d)/,
 	/ (?:round|around) (?:the )?(?!left|right|front|back)[a-z]+$/g,
-	/^(?:for |as |on )?(?:(?:the|my|our) )?(?!no\b|not\b|without\b|spiral|rings?\b|checker|gradient|weight|size|step|note|section|part|frame|run|bunch|form|weave|line|pole|stick|mast|arch|the\b)[a-z]+: /,
+	/^(?:for |as |on )?(?:(?:the|my|our) )?(?!no\b|not\b|without\b|spiral|rings?\b|checker|gradient|weight|size|step|note|section|part|frame|run|bunch|form|weave|line|pole|stick|mast|arch|the\b)[a-z]+: (?=.*[§″])/,
 	/^for (?:the|my|our) (?!row\b)[a-z]+, /,
 	/^(?:hide|cover|dress|soften|mask) (?:the )?[a-z]+(?: [a-z]+)? with(?= \d)/,
 	/^(?:it )?(?:takes|wants|needs|uses|gets)(?= (?:\d|an? ))/,
@@ -53,7 +53,7 @@ const FILLERS = [
 	/\b(?:round|around|at) (?:the|its) (?:neck|collar|waist|foot|feet|edge)\b/g,
 	/^[:,\s]+|[,\s]+$/g,
 	/\b(?:topper|collar)\b/g,
-	/\bto (?:finish|end|close|start|begin)(?: (?:it|with|off))?$/g,
+	/\bto (?:finish|end|close|start|begin|top|cap|crown)(?: (?:it|with|off))*$/g,
 	/\bon (?:those|these|that|it|them)\b/g,
 	/\b(?:on (?:the )?top|above (?:that|it|them|those)|over (?:that|it|them|those)|on top of (?:that|it|them|those))\b/g
 ];
