@@ -6,8 +6,8 @@ import type { Rates } from '../cost/rates.ts';
 import type { Finding } from './finding.ts';
 import { isFloorContact } from '../recipe/section-work.ts';
 import { isHeld } from '../structures/registry/check.ts';
-import { ofKind } from '../structures/kinds.ts';
 import { needsOf } from '../structures/registry/count.ts';
+import { leads } from '../structures/registry/variant.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
 import { rulesFor } from '../bom/follow-on.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
@@ -44,12 +44,12 @@ export function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill,
 			why: 'A tall light piece tips over when somebody brushes past it, and in the first gust outdoors.'
 		});
 	}
-	for (const {
-		section: { name, stand },
-		structure
-	} of ofKind(recipe.sections, 'stack')) {
+	for (const { name, stand, structure } of recipe.sections) {
 		const pole = stand.how === 'over' ? recipe.sections.find((s) => s.id === stand.by) : undefined;
-		if (pole && !structure.onFloor)
+		const needs = needsOf(structure, undefined);
+		// Rows that touch no floor stand on a table.
+		const onTable = leads(structure) === 'by rows' && needs.length > 0 && !needs.some(isFloorContact);
+		if (pole && onTable)
 			findings.push({
 				code: 'upright-short',
 				level: 'bad',

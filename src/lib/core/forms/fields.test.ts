@@ -99,7 +99,7 @@ describe('forms of the studio', () => {
 				nominal: 'Which size is printed on the bag? 5, 9, 10, 11, 12, 16, 18, 24, 36.',
 				colour: 'That colour is not in the Stockroom.',
 				supplier: 'Choose a supplier.',
-				mark: 'One letter or figure of a foil, or a model like 260.'
+				mark: 'One letter or figure of a foil, points of a star, a model like 260, or a shape: crescent, flower, fish, butterfly, cloud, leaf, drop.'
 			}
 		});
 	});

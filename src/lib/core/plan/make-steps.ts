@@ -38,14 +38,23 @@ import {
 export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
 	const sections = node.recipe.sections.map((section) => new SectionSteps(node, section, context));
 	const built = sections.flatMap((s) => s.built(false));
-	const steps = [...built.filter((s) => s.place === 'bench'), ...sections.flatMap((s) => s.joining())];
+	const bench = built.filter((s) => s.place === 'bench');
+	// What carries the balloons is ready, glued and dry, before the first of them is blown up.
+	const steps = [
+		...bench.filter((s) => CARRIES.has(kindOf(s))),
+		...bench.filter((s) => !CARRIES.has(kindOf(s))),
+		...sections.flatMap((s) => s.joining())
+	];
 	const site = sections.flatMap((s) => s.site('set up'));
 	const lines = sections.flatMap((s) => s.built(true));
+	const there = built.filter((s) => s.place !== 'bench');
 	steps.push(
 		...lines.filter((s) => s.place === 'bench'),
+		// What it stands on lies there before it is stood up.
+		...there.filter((s) => kindOf(s) === 'frame base'),
 		...site,
 		// What is hung where it stands, and what is set into it then.
-		...built.filter((s) => s.place !== 'bench'),
+		...there.filter((s) => kindOf(s) !== 'frame base'),
 		...lines.filter((s) => s.place !== 'bench')
 	);
 	if (root && steps.length > 0)
@@ -58,6 +67,16 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
 	return shared(all, node.recipe, context.catalogue);
 }
+
+const kindOf = ({ key }: Pick<MadeStep, 'key'>): string => key.slice(0, key.indexOf(':'));
+/** What is made ready before any balloon. */
+const CARRIES: ReadonlySet<string> = new Set<StepKind>([
+	'frame cut',
+	'frame bent',
+	'frame covered',
+	'frame joined',
+	'upright'
+]);
 
 /** The steps of one section, for all its copies. */
 class SectionSteps {
@@ -86,7 +105,29 @@ class SectionSteps {
 	/** What builds it by itself. @param last what is added once everything stands together, or what is not */
 	built(last: boolean): MadeStep[] {
 		const { structure } = this.section;
-		return isLast(structure) === last ? stepsOf(structure, this.#kit) : [];
+		if (isLast(structure) !== last) return [];
+		const steps = stepsOf(structure, this.#kit);
+		const patches = this.#patches();
+		// As soon as its cluster is made, and before it is built on.
+		const made = steps.findLastIndex((s) => ['clusters', 'inflate'].includes(kindOf(s)));
+		const after = made < 0 ? steps.length : made + 1;
+		return patches.length === 0 ? steps : [...steps.slice(0, after), ...patches, ...steps.slice(after)];
+	}
+
+	/** A patch under each balloon that will lie on the floor. */
+	#patches(): MadeStep[] {
+		const { name } = this.section;
+		return this.#tasks
+			.filter(isPatching)
+			.map((task) => ({ ...task, count: task.count * this.#grounded }))
+			.filter((t) => t.count > 0)
+			.map((task) =>
+				this.#made(
+					'patches',
+					`Put a patch under ${task.count === 1 ? 'the balloon' : `each of the ${task.count} balloons`} of ${name} that will stand on the floor.`,
+					{ check: 'a patch on every balloon that touches the floor', work: [task] }
+				)
+			);
 	}
 
 	/** What stands on another, or hangs beside it. */
@@ -127,7 +168,7 @@ class SectionSteps {
 		];
 	}
 
-	/** Where it stands: patches and setting up first, taking down last. */
+	/** Where it stands: setting up first, taking down last. */
 	site(when: 'set up' | 'strike'): MadeStep[] {
 		const work = this.#tasks.filter((t) => siteOf(t) === when);
 		const scaled = work.map((task) => ({ ...task, count: task.count * this.#alone }));
@@ -143,32 +184,15 @@ class SectionSteps {
 							work: scaled
 						})
 					];
-		const patches = this.#tasks
-			.filter(isPatching)
-			.map((task) => ({ ...task, count: task.count * this.#grounded }))
-			.filter((t) => t.count > 0);
-		return [
-			...patches.map((task) =>
-				this.#made(
-					'patches',
-					`Put a patch under ${task.count === 1 ? 'the balloon' : `each of the ${task.count} balloons`} of ${name} on the floor.`,
-					{
+		return this.#alone === 0 || work.length === 0
+			? []
+			: [
+					this.#made('set up', `Stand ${several}${name} in its place.`, {
 						place: 'site',
-						check: 'no balloon lies on the bare floor',
-						work: [task]
-					}
-				)
-			),
-			...(this.#alone === 0 || work.length === 0
-				? []
-				: [
-						this.#made('set up', `Stand ${several}${name} in its place.`, {
-							place: 'site',
-							check: 'upright from every side, base flat, ways out and signs free',
-							work: scaled
-						})
-					])
-		];
+						check: 'upright from every side, base flat, ways out and signs free',
+						work: scaled
+					})
+				];
 	}
 
 	#made(kind: StepKind, text: string, draft: Draft = {}, about: Id = this.section.id): MadeStep {

@@ -36,14 +36,14 @@ const keyOf = (recipe: Recipe, start: string, at = 0) =>
 	stepsOf(recipe).filter((s) => s.id.startsWith(start))[at]!.id;
 
 describe('steps made from the structures', () => {
-	test('inflate, tie, upright, the rows from the floor up, then what is put on, then the site', () => {
+	test('what carries it first, then inflate, tie, patch, the rows from the floor up, what is put on, then the site', () => {
 		expect(stepsOf(column).map((s) => s.id.split(':')[0])).toEqual([
-			'inflate', 'clusters', 'upright', 'row', 'row', 'row', 'inflate', 'piece', 'line', 'patches', 'set up',
+			'upright', 'inflate', 'clusters', 'patches', 'row', 'row', 'row', 'inflate', 'piece', 'line', 'set up',
 			'look over', 'strike'
 		]); // prettier-ignore
 	});
 	test('say counts, sizes and colours as crew read them, and what has to be so', () => {
-		const [inflate, , , low, middle] = stepsOf(column);
+		const [, inflate, , , low, middle] = stepsOf(column);
 		expect(inflate!.lines.map((l) => `${l.count} × ${l.text}`)).toEqual([
 			'4 × 16 at 13, limpet grey',
 			'4 × 11 at 10, gull white',
@@ -104,15 +104,15 @@ describe('steps made from the structures', () => {
 
 describe('what the owner makes of the plan', () => {
 	test('a step moves, and stays where it was put when rows come and go', () => {
-		const upright = keyOf(column, 'upright');
-		const moved = done(column, { kind: 'move', id: upright, to: keyOf(column, 'inflate') });
-		expect(stepsOf(moved)[0]!.id).toBe(upright);
+		const inflate = keyOf(column, 'inflate');
+		const moved = done(column, { kind: 'move', id: inflate, to: keyOf(column, 'upright') });
+		expect(stepsOf(moved)[0]!.id).toBe(inflate);
 		const taller = structuredClone(moved) as RecipeDraft;
 		const stack = taller.sections[0]!.structure;
 		if (stack.kind === 'stack')
 			stack.layers.splice(2, 0, { ...structuredClone(stack.layers[1]!), id: 'new-row' });
 		const rows = stepsOf(taller as Recipe);
-		expect(rows[0]!.id).toBe(upright);
+		expect(rows[0]!.id).toBe(inflate);
 		const ids = rows.map((s) => s.id);
 		expect(ids.indexOf('row:new-row')).toBe(ids.indexOf(keyOf(column, 'row', 1)) + 1);
 	});
@@ -133,7 +133,7 @@ describe('what the owner makes of the plan', () => {
 		const added = done(column, add, add, { kind: 'remove', id: keyOf(column, 'look over') });
 		const steps = stepsOf(added);
 		expect(steps.filter((s) => s.own)).toHaveLength(1);
-		expect(steps[2]!.text).toBe('Cover the clusters with a sheet.');
+		expect(steps[3]!.text).toBe('Cover the clusters with a sheet.');
 		expect(steps.find((s) => s.id === 'look over:')!.out).toBe(true);
 		const gone = done(added, { kind: 'remove', id: 'own-1' });
 		expect(stepsOf(gone).some((s) => s.own)).toBe(false);
