@@ -19,8 +19,9 @@ test('a step is said, changed, moved and left out; nonsense stays typed; a press
 		.getByRole('listitem')
 		.filter({ has: page.locator('.step') });
 	await expect(steps.filter({ hasText: 'fill the base with sand' })).toHaveCount(1);
-	await expect(steps.nth(0)).toContainText('Inflate, size and tie the balloons of column.');
-	await expect(steps.nth(0)).toContainText('8 ×');
+	await expect(steps.nth(0)).toContainText('Make the pole');
+	await expect(steps.nth(1)).toContainText('Inflate, size and tie the balloons of column.');
+	await expect(steps.nth(1)).toContainText('8 ×');
 
 	// Changed, with a wait that cannot be read first.
 	await page.getByRole('button', { name: /^Change: Make the pole/ }).click();
@@ -42,12 +43,14 @@ test('a step is said, changed, moved and left out; nonsense stays typed; a press
 	await expect(steps.filter({ hasText: 'so that no tail shows' })).toHaveCount(1);
 
 	// Earlier by the button, later by dragging is the same list.
-	await page.getByRole('button', { name: /^Earlier: Make the pole/ }).click();
-	await expect(steps.nth(1)).toContainText('Make the pole');
+	await expect(steps.nth(3)).toContainText('Tie the clusters');
+	await page.getByRole('button', { name: /^Earlier: Tie the clusters/ }).click();
+	await expect(steps.nth(2)).toContainText('Tie the clusters');
 	await page.getByRole('button', { name: /^Leave out: Walk round/ }).click();
 	await expect(steps.filter({ hasText: 'Walk round' })).toContainText('Left out of the plan');
 	await page.reload();
-	await expect(steps.nth(1)).toContainText('with: spirit level');
+	await expect(steps.nth(0)).toContainText('with: spirit level');
+	await expect(steps.nth(2)).toContainText('Tie the clusters');
 
 	// The row of her step goes: the step stays and says so, on the plan and on the Bench.
 	await page.goto(`/bench/${id}`);
