@@ -124,3 +124,17 @@ test('a quote picks the base for its ground, and is priced on it', async ({ page
 	await page.reload();
 	await expect(page.getByRole('combobox', { name: 'It stands on' }).first()).toHaveValue('stage');
 });
+
+test('what is hired out comes with its price and its deposit, as they are written down', async ({ page }) => {
+	await page.goto('/quotes');
+	await page.getByLabel('Client').fill('Quayside Supper Rooms');
+	await page.getByRole('button', { name: 'New quote' }).click();
+	await page.waitForURL(/\/quotes\/.+/);
+	await page.getByLabel('Hire out').selectOption({ label: 'stand with 8 ft pole' });
+	const line = page.getByRole('group', { name: 'stand with 8 ft pole' });
+	await expect(line.getByLabel('Note to the client')).toHaveValue('Deposit $40.00, given back with it.');
+	await expect(line.getByLabel(/^Price/)).toHaveValue('18.00');
+	await expect(page.locator('[data-name=quote-state]')).toHaveText('saved');
+	await page.reload();
+	await expect(line.getByLabel(/^Price/)).toHaveValue('18.00');
+});

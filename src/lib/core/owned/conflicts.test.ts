@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { conflictsOf, mostWanted, type Booking } from './conflicts.ts';
-import { haveOf } from './owned.ts';
+import { haveOf, hiresOf } from './owned.ts';
 
 const booking = (quote: string, from: number, to: number, needs: Record<string, number>, firm = true): Booking => ({
 	quote, says: quote, firm, from, to, needs: new Map(Object.entries(needs))
@@ -33,6 +33,13 @@ describe('what is wanted twice', () => {
 		const thing = (condition: 'good' | 'worn' | 'in repair' | 'lost') => ({ material: 'hoop', condition });
 		expect(haveOf([thing('good'), thing('worn'), thing('in repair'), thing('lost')]).get('hoop')).toBe(2);
 		expect(haveOf([thing('lost')]).get('hoop')).toBe(0);
+	});
+	test('a hire price and a deposit are those of its dearest piece; what nobody said is not said', () => {
+		const thing = (material: string, hireMinor: number | null, depositMinor: number | null) => ({ material, hireMinor, depositMinor }); // prettier-ignore
+		expect(hiresOf([thing('hoop', null, 500), thing('hoop', 1800, null), thing('hoop', 1500, 400), thing('ring', null, null)])).toEqual({
+			hoop: { hireMinor: 1800, depositMinor: 500 },
+			ring: { hireMinor: null, depositMinor: null }
+		}); // prettier-ignore
 	});
 	const jobs = fc.array(
 		fc

@@ -51,3 +51,15 @@ export function standInsFor(
 		.sort((a, b) => (a.has ?? 0) - (b.has ?? 0))
 		.map(({ id }) => id);
 }
+
+/** What a thing is hired out for and what is left for it: of unlike pieces the most. */
+export type Hires = Readonly<Record<Id, Pick<OwnedThing, 'hireMinor' | 'depositMinor'>>>;
+export function hiresOf(things: readonly Pick<OwnedThing, 'material' | 'hireMinor' | 'depositMinor'>[]): Hires {
+	const most = (a: number | null, b: number | null) => (a === null ? b : b === null ? a : Math.max(a, b));
+	const found: Record<Id, Pick<OwnedThing, 'hireMinor' | 'depositMinor'>> = {};
+	for (const { material, hireMinor, depositMinor } of things) {
+		const before = found[material] ?? { hireMinor: null, depositMinor: null };
+		found[material] = { hireMinor: most(before.hireMinor, hireMinor), depositMinor: most(before.depositMinor, depositMinor) };
+	}
+	return found;
+} // prettier-ignore

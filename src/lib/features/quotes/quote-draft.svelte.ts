@@ -1,3 +1,6 @@
+import { formatMoney, money } from '../../core/money/money.ts';
+import { printMoney } from '../../core/units/print-number.ts';
+import type { Hires } from '../../core/owned/owned.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import { subtract, type Money } from '../../core/money/money.ts';
@@ -31,6 +34,8 @@ export interface QuoteData extends RecipePage {
 	readonly settings: Settings;
 	/** Why clients pay no tax, by their names. */
 	readonly exempt?: Readonly<Record<string, string>>;
+	/** What pieces that come back are hired out for. */
+	readonly hires?: Hires;
 	/** What rules of an order are told by. */
 	readonly book: OrderBook;
 	readonly materials: readonly Material[];
@@ -243,10 +248,21 @@ export class QuoteDraft {
 	/** Puts a line that is no design on the quote: a fee, or something of the Stockroom that is hired out. */
 	addTyped(material: Pick<Material, 'id' | 'name'> | null) {
 		const own = { ...PLAIN_LINE, id: crypto.randomUUID(), versionId: '' };
-		const line = material ? { ...own, label: material.name, material: material.id } : own;
+		const line = material
+			? { ...own, label: material.name, material: material.id, ...this.#hire(material.id) }
+			: own;
 		this.raw.lines = [...this.raw.lines, line];
 		this.touch();
 		return line.id;
+	}
+	/** What it is hired out for, and the deposit for the client to read, where they are written down. */
+	#hire(material: string) {
+		const { hireMinor = null, depositMinor = null } = this.data.hires?.[material] ?? {};
+		const { currency } = this.data.settings.rates;
+		return {
+			price: hireMinor === null ? '' : printMoney(hireMinor, this.entryStyle),
+			note: depositMinor ? `Deposit ${formatMoney(money(depositMinor, currency))}, given back with it.` : ''
+		};
 	}
 	/** Moves a line to the place of another. */
 	moveLine(id: string, to: number) {

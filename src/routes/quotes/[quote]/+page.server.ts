@@ -1,4 +1,5 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import { hiresOf } from '$lib/core/owned/owned.ts';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
 import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
@@ -34,6 +35,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		offered,
 		clients: clients.map((c) => c.name),
 		exempt: await locals.repos.clients.exempt(),
+		hires: hiresOf(await locals.repos.things.owned()),
 		...book,
 		settings,
 		materials,
