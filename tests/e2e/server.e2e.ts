@@ -116,6 +116,8 @@ test('without data an own, empty studio is begun and welcomes; no page of it fai
 		await page.getByRole('button', { name: 'Bouquet', exact: true }).click();
 		await page.getByRole('button', { name: 'Build it' }).click();
 		await page.waitForURL(/\/bench\/.+/);
+		// What is pressed before the Bench answers is lost.
+		await expect(page.getByRole('combobox', { name: 'Say a layer' })).toBeFocused();
 		await page.getByRole('button', { name: 'Quote this' }).click();
 		await page.waitForURL(/\/quotes\?with=/);
 		await page.goto('http://127.0.0.1:4393/');

@@ -114,6 +114,7 @@ test('sheets: how few, how each is cut, a plate larger than a sheet, nonsense at
 
 test('a quote picks the base for its ground, and is priced on it', async ({ page }) => {
 	await page.goto('/bench/plywood-stand');
+	await expect(entry(page)).toBeFocused();
 	await page.getByRole('button', { name: 'Quote this' }).click();
 	await page.getByLabel('Client').fill('Tidewick Sailing Club');
 	await page.getByRole('button', { name: 'New quote' }).click();
