@@ -4,7 +4,14 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 	const client = await clientLink(page);
 	await page.setViewportSize({ width: 390, height: 844 });
 	const own = ['plan', 'photos', 'count'].map((page) => `/bench/bee-figure/${page}`);
-	const more = ['/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own];
+	const workshop = [
+		'/stockroom',
+		'/stockroom/things',
+		'/stockroom/cut',
+		'/thumb/sheets',
+		'/bench/regatta-letter/sheet'
+	];
+	const more = ['/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own, ...workshop];
 	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -66,6 +66,19 @@ test('pieces that come back are written down, mended and lost; nonsense is said 
 	await expect(page.getByText('arch frame, jointed 2 is changed.')).toBeVisible();
 	await expect(own).toContainText('a joint is cracked');
 	await expect(page.getByRole('row', { name: /^arch frame, jointed 1/ })).toBeVisible();
+	// What could not be kept of one piece stays with it, and is not in the fields of another.
+	await own.getByRole('button', { name: 'change' }).click();
+	await own.getByLabel('What is written on it').fill('tall stand 1');
+	await own.getByLabel('Hired out for').fill('lots');
+	await own.getByRole('button', { name: 'Change', exact: true }).click();
+	await expect(own.getByText(/“lots”/)).toBeVisible();
+	await expect(own.getByLabel('What is written on it')).toHaveValue('tall stand 1');
+	const other = pieces.getByRole('listitem').filter({ hasText: 'plate 1' });
+	await other.getByRole('button', { name: 'change' }).click();
+	await expect(other.getByLabel('What is written on it')).toHaveValue('plate 1');
+	await expect(other.getByText(/“lots”/)).toBeHidden();
+	for (const from of ['9999-12-31', '2026-02-31', 'never'])
+		expect((await page.request.get(`/stockroom/things?from=${from}`)).status()).toBe(200);
 });
 
 test('jobs are cut together, offcuts first; what is left goes to the shelf, and no offcut is cut twice', async ({

@@ -38,6 +38,8 @@ export interface BillLine {
 	/** `11 rounds, harbour blue`. */
 	readonly label: string;
 	readonly balloon: boolean;
+	/** What is counted: pieces, or feet of what is bought by length. */
+	readonly unit: string;
 	readonly used: Rational;
 	readonly loss: number;
 	/** What is expected to be lost on the way, loss × used; of gas what escapes for so much that is used. */
@@ -85,6 +87,7 @@ interface Draft {
 	material: Material | undefined;
 	label: string;
 	balloon: boolean;
+	unit: string;
 	status: BillLine['status'];
 	role: LineRole;
 	used: Rational;
@@ -179,7 +182,7 @@ function putBalloon(
 	const unlisted = need.material ?? (open ? keyOfBalloon(need, `slot:${slot}`) : match);
 	const key = found ? materialKey(found.id) : `balloon:${unlisted}`;
 	const status = open ? 'open' : found ? 'listed' : 'unlisted';
-	put(key, { material: found, label, balloon: true, status, role: USED }, need, each);
+	put(key, { material: found, label, balloon: true, unit: 'piece', status, role: USED }, need, each);
 	// A certain material is of its own colour, whatever its slot holds.
 	const of = own?.colour ? { ...need, colour: own.colour } : need;
 	addInflate(inflate, of, { slot, colour, where: each.where });
@@ -243,7 +246,7 @@ function inCheapest(need: BalloonNeed, { materials }: Catalogue): BalloonNeed {
 function ofLength(
 	{ quantity, length }: MaterialNeed,
 	found: Material | undefined
-): Pick<MaterialNeed, 'quantity' | 'range'> {
+): Pick<MaterialNeed, 'quantity' | 'range'> & { readonly unit?: LengthUnit } {
 	if (!length) return { quantity };
 	const unit = found === undefined ? 'ft' : found.unit;
 	if (!isLengthUnit(unit)) return { quantity };
@@ -252,7 +255,7 @@ function ofLength(
 		length.low === undefined || length.high === undefined
 			? {}
 			: { range: { low: inUnit(length.low), high: inUnit(length.high) } };
-	return { quantity: inUnit(length.um), ...range };
+	return { quantity: inUnit(length.um), unit, ...range };
 }
 const isLengthUnit = (unit: string): unit is LengthUnit => unit in MICROMETRES;
 
@@ -290,6 +293,8 @@ function putMaterial(
 		readonly role: LineRole;
 		readonly quantity: Rational;
 		readonly range?: { readonly low: Rational; readonly high: Rational };
+		/** Of what nobody has chosen yet. */
+		readonly unit?: LengthUnit;
 	},
 	from: Pick<Exploded, 'where' | 'line'>
 ) {
@@ -299,11 +304,12 @@ function putMaterial(
 	const status = found ? 'listed' : id === null ? 'open' : 'unlisted';
 	const named = found?.name ?? `${label}, not chosen yet`;
 	const key = materialKey(id ?? label, role);
-	put(key, { material: found, label: named, balloon, status, role }, need, from);
+	const unit = found?.unit ?? need.unit ?? 'piece';
+	put(key, { material: found, label: named, balloon, unit, status, role }, need, from);
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
-	const { material, label, balloon, status, used, role, spread, byLine } = draft;
+	const { material, label, balloon, unit, status, used, role, spread, byLine } = draft;
 	const said = material?.loss ?? (balloon ? context.defaultLoss : null);
 	const share = said === null ? ZERO : rational(said);
 	const gas = material?.kind === 'gas';
@@ -319,6 +325,7 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 		material,
 		label,
 		balloon,
+		unit,
 		used,
 		loss: share.valueOf(),
 		lost,

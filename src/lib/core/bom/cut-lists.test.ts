@@ -31,6 +31,13 @@ describe('what is cut over everything that is built', () => {
 		const plan = firstFitDecreasing(list!.problem);
 		expect(plan.status === 'cut' && plan.count).toBe(6);
 	});
+	test('an offcut is cut out of once, though its tube is used in sticks of two lengths', () => {
+		const recipe = designOf(all, 'two', ['frame a', 'post 5 ft of white tube', 'frame b', 'post 4 ft of white tube sticks of 8 ft']);
+		const shelf = [{ material: 'tube', length: inches(62), count: 1 }];
+		const found = cutListsOf({ recipe, colourway: null, quantity: rational(1) }, () => undefined, catalogueOf(all, colours), shelf);
+		expect(found).toHaveLength(2);
+		expect(found.flatMap((l) => l.problem.stock.filter((s) => s.own !== undefined))).toEqual([{ length: inches(62), priceMinor: null, own: 1 }]);
+	}); // prettier-ignore
 	test('common practice: three of 36 and two of 18 in come from two sticks of 10 ft', () => {
 		const [list] = lists(
 			1,

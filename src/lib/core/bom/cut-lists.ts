@@ -67,13 +67,17 @@ export function cutListsOf(
 			for (const { um: long, count } of pieces)
 				own.pieces.set(long, (own.pieces.get(long) ?? 0) + count * all);
 		}
+	// What lies on the shelf is there once, though a tube comes in sticks of two lengths.
+	const given = new Set<Id | null>();
 	return [...lists.values()].map(({ material, stick, pieces }) => {
+		const own = given.has(material) ? [] : offcutsOf(material, shelf);
+		given.add(material);
 		const tube = material === null ? undefined : materials.get(material);
 		const cut = [...pieces].map(([length, quantity]): CutPiece => ({ length: um(length), quantity }));
 		return {
 			material,
 			problem: {
-				stock: [...sticksOf(tube, stick), ...offcutsOf(material, shelf)],
+				stock: [...sticksOf(tube, stick), ...own],
 				kerf: KERF,
 				pieces: cut.sort((a, b) => b.length - a.length)
 			}

@@ -180,13 +180,13 @@ function pieceLine(line: BillLine, rates: Rates): CostLine {
 	const amount = each && rounded(each.mul(taken).mul(paid), currency);
 	const parts: CostPart[] = line.where.map((w) => ({
 		label: w.label,
-		count: quantityText(w.quantity, line.material?.unit),
+		count: quantityText(w.quantity, line.unit),
 		amount: undefined
 	}));
 	if (isGas(line) && !line.lost.equals(0))
 		parts.push({
 			label: `lost, ${percentText(line.loss)} of the cylinder`,
-			count: quantityText(line.lost, line.material?.unit),
+			count: quantityText(line.lost, line.unit),
 			amount: undefined
 		});
 	if (pack && line.material?.reuse) {
@@ -213,7 +213,7 @@ function pieceLine(line: BillLine, rates: Rates): CostLine {
 		});
 	}
 	if (rates.purchases && !paid.equals(1)) parts.push(paidPart(rates.purchases));
-	return { key: line.key, label: line.label, count: quantityText(taken, line.material?.unit), amount, parts };
+	return { key: line.key, label: line.label, count: quantityText(taken, line.unit), amount, parts };
 }
 
 /** Money is what it is: nothing is got off it, and nothing of it is lost. */

@@ -16,17 +16,22 @@ export interface CuttingText {
 
 export type CuttingErrors = Partial<Record<keyof CuttingText, string>>;
 
+/** Takes what was read of a field, or notes why it was not and goes on with something else. */
+export const keeping =
+	<F extends string>(errors: Partial<Record<F, string>>) =>
+	<T>(field: F, parsed: Parsed<T>, otherwise: T): T => {
+		if (parsed.ok) return parsed.value;
+		errors[field] = parsed.say;
+		return otherwise;
+	};
+
 /** Reads what is to be cut; every field that cannot be read says what to type. */
 export function readCutting(
 	typed: CuttingText,
 	{ currency, style }: { readonly currency: Currency; readonly style: NumberStyle }
 ): { readonly problem: CuttingProblem } | { readonly errors: CuttingErrors } {
 	const errors: CuttingErrors = {};
-	const keep = <T>(field: keyof CuttingText, parsed: Parsed<T>, otherwise: T): T => {
-		if (parsed.ok) return parsed.value;
-		errors[field] = parsed.say;
-		return otherwise;
-	};
+	const keep = keeping(errors);
 	const pieces = keep(
 		'pieces',
 		listOf(

@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../errors.ts';
 import { parseMoney, type Currency } from '../money/money.ts';
 import { inches, parseLength } from '../units/length.ts';
 import { parseCount, type NumberStyle } from '../units/number.ts';
-import { kerfOf, listOf } from './read-cutting.ts';
+import { keeping, kerfOf, listOf } from './read-cutting.ts';
 import type { SheetPiece, SheetProblem } from './sheets.ts';
 
 /** Most kinds of pieces, and pieces of a kind. */
@@ -23,11 +23,7 @@ export function readSheets(
 	{ currency, style }: { readonly currency: Currency; readonly style: NumberStyle }
 ): { readonly problem: SheetProblem } | { readonly errors: SheetErrors } {
 	const errors: SheetErrors = {};
-	const keep = <T>(field: keyof SheetErrors, parsed: Parsed<T>, otherwise: T): T => {
-		if (parsed.ok) return parsed.value;
-		errors[field] = parsed.say;
-		return otherwise;
-	};
+	const keep = keeping(errors);
 	const pieces = keep('pieces', listOf(typed.pieces, MOST_KINDS, (line) => pieceOf(line, style), 'Which pieces? A line each, like “6 × 14 by 14 in”.'), []);
 	const sheet = keep('sheet', sheetOf(typed.sheet, currency, style), { wide: inches(96), deep: inches(48), priceMinor: null });
 	const kerf = typed.kerf.trim() === '' ? got(0 as const) : kerfOf(typed.kerf, style);

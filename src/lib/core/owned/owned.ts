@@ -32,6 +32,10 @@ export function haveOf(things: readonly Pick<OwnedThing, 'material' | 'condition
 	return have;
 } // prettier-ignore
 
+/** A thing that comes back in pieces; what is bought by length is none. */
+export const isPiece = ({ reuse, unit }: Pick<Material, 'reuse' | 'unit'>): boolean =>
+	reuse !== null && unit === 'piece';
+
 /** Days a thing is out before the day of the event, and until it is home after it. House rule. */
 export const OUT = { before: 1, after: 1 } as const;
 

@@ -46,6 +46,8 @@ export interface MadeStep {
 }
 
 export const stepKey = (kind: StepKind, about: Id | null): string => `${kind}:${about ?? ''}`;
+/** The kind a step's key begins with. */
+export const kindOfStep = ({ key }: Pick<MadeStep, 'key'>): string => key.slice(0, key.indexOf(':'));
 
 /** What a key is about; undefined for what is no key. */
 export function aboutOf(key: string): Id | undefined {

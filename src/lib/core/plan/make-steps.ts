@@ -19,6 +19,7 @@ import { SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
 import { shared } from './shared.ts';
 import type { StepKit } from '../structures/kit/step-kit.ts';
 import {
+	kindOfStep,
 	made,
 	type Draft,
 	type MadeStep,
@@ -41,8 +42,8 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 	const bench = built.filter((s) => s.place === 'bench');
 	// What carries the balloons is ready, glued and dry, before the first of them is blown up.
 	const steps = [
-		...bench.filter((s) => CARRIES.has(kindOf(s))),
-		...bench.filter((s) => !CARRIES.has(kindOf(s))),
+		...bench.filter((s) => CARRIES.has(kindOfStep(s))),
+		...bench.filter((s) => !CARRIES.has(kindOfStep(s))),
 		...sections.flatMap((s) => s.joining())
 	];
 	const site = sections.flatMap((s) => s.site('set up'));
@@ -51,10 +52,10 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 	steps.push(
 		...lines.filter((s) => s.place === 'bench'),
 		// What it stands on lies there before it is stood up.
-		...there.filter((s) => kindOf(s) === 'frame base'),
+		...there.filter((s) => kindOfStep(s) === 'frame base'),
 		...site,
 		// What is hung where it stands, and what is set into it then.
-		...there.filter((s) => kindOf(s) !== 'frame base'),
+		...there.filter((s) => kindOfStep(s) !== 'frame base'),
 		...lines.filter((s) => s.place !== 'bench')
 	);
 	if (root && steps.length > 0)
@@ -68,7 +69,6 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 	return shared(all, node.recipe, context.catalogue);
 }
 
-const kindOf = ({ key }: Pick<MadeStep, 'key'>): string => key.slice(0, key.indexOf(':'));
 /** What is made ready before any balloon. */
 const CARRIES: ReadonlySet<string> = new Set<StepKind>([
 	'frame cut',
@@ -109,7 +109,7 @@ class SectionSteps {
 		const steps = stepsOf(structure, this.#kit);
 		const patches = this.#patches();
 		// As soon as its cluster is made, and before it is built on.
-		const made = steps.findLastIndex((s) => ['clusters', 'inflate'].includes(kindOf(s)));
+		const made = steps.findLastIndex((s) => ['clusters', 'inflate'].includes(kindOfStep(s)));
 		const after = made < 0 ? steps.length : made + 1;
 		return patches.length === 0 ? steps : [...steps.slice(0, after), ...patches, ...steps.slice(after)];
 	}

@@ -1,3 +1,4 @@
+import { dayNumber } from '../units/calendar-day.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** What rules of an order are told by. */
@@ -23,7 +24,6 @@ export interface OrderBook {
 	readonly won: Readonly<Record<string, number>>;
 	readonly taken: Readonly<Record<string, number>>;
 }
-const dayNumber = (day: string) => Date.parse(`${day}T00:00:00Z`) / 86_400_000;
 
 export const factsOf = (
 	order: { readonly client: string; readonly day: string | null; readonly pieces: number },

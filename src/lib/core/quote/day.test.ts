@@ -80,6 +80,16 @@ describe('what the day does to a quote', () => {
 		expect(outdoorNotes(quoted('4 11 at 9 white x5'))).toEqual([]);
 		// On a post of its own a hoop is a sail: said at which gust, and what holds it.
 		const hoop = quoted('frame orbit', 'hoop 5 ft foot 2 ft', 'run ring', 'along orbit', '4 11 at 9 white');
+		// What it is staked with holds on grass alone.
+		const guyed = quoted(
+			'frame mast',
+			'post 8 ft on plate 30 in',
+			'guyed 4 at 6 ft out 5 ft',
+			'section column over mast',
+			'4 11 at 9 white x8'
+		);
+		const on = (ground: 'grass' | 'paving') => outdoorNotes(guyed.map((l) => ({ ...l, item: { ...l.item, ground } })), 11.176).length; // prettier-ignore
+		expect([on('grass'), on('paving')]).toEqual([0, 1]);
 		// The gusts of the day itself: a light breeze leaves it standing.
 		expect(outdoorNotes(hoop, 1)).toEqual([]);
 		expect(outdoorNotes(hoop, 11.176)[0]!.say).toContain('for gusts of 25 mph');

@@ -4,7 +4,7 @@ import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
 import { standingUp, steadiness, type StandingUp } from '../stability/standing-up.ts';
-import { INDICATIVE, weightWords, windWords } from '../stability/standing-words.ts';
+import { footingOn, INDICATIVE, weightWords, windWords } from '../stability/standing-words.ts';
 import { footprintIn, isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
 import { resolveSize } from '../sizing/resolve.ts';
@@ -142,9 +142,6 @@ export function outdoorNotes(lines: readonly DayLine[], gust = USUAL_GUST): DayN
 
 /** A gust that comes on many a fine day by the water, m/s: 20 mph. House rule. */
 const USUAL_GUST = 8.9408;
-/** Friction of a base on grass. From memory. */
-const ON_GRASS = 0.5;
-
 const standingKept = new WeakMap<DayLine['tally'], StandingUp>();
 
 /** How a line stands, kept with what it comes to: that is of one quantity, and never changes. */
@@ -163,7 +160,7 @@ function standingOf(tally: DayLine['tally'], quantity: number): StandingUp {
 /** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
 function windNotes({ item, tally }: DayLine, gust: number): DayNote[] {
 	if (!tally.built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
-	const { wind } = steadiness(standingOf(tally, item.quantity), gust, ON_GRASS, { staked: true });
+	const { wind } = steadiness(standingOf(tally, item.quantity), gust, ...footingOn(item.ground ?? 'grass'));
 	if (!wind || wind.holds) return [];
 	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));
 	return [

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units/calendar-day.ts';
 import { isOpen, stateOn, type QuoteState } from './states.ts';
 
 /** What is due with a quote, most pressing first. */
@@ -16,9 +17,8 @@ export interface DueIn {
 /** A quote nobody has opened is worth a reminder after so many days, one that was opened after more. House rule. */
 const [NOT_SEEN, NOT_ANSWERED] = [3, 5];
 
-const DAY = 86_400_000;
 /** Whole days gone by since a moment. */
-export const daysSince = (at: Date, now: Date): number => Math.floor((now.getTime() - at.getTime()) / DAY);
+export const daysSince = (at: Date, now: Date): number => Math.floor((now.getTime() - at.getTime()) / DAY_MS);
 
 const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 

@@ -18,6 +18,7 @@ import { tallyOrder, type TalliedOrder } from '../tally/order.ts';
 import { basisOf, classOf, jobBasis } from '../tally/piece-basis.ts';
 import { tally, type Tally, type TallyContext } from '../tally/tally.ts';
 import type { RationalText } from '../units/rational.ts';
+import type { Ground } from '../document/ground.ts';
 import { standingOn } from '../recipe/on-ground.ts';
 import { withOwnSlots } from './own-slots.ts';
 import type { Place } from './place.ts';
@@ -66,6 +67,8 @@ export interface QuoteItem {
 	/** A size option; none is as it stands. */
 	readonly size?: string | null;
 	readonly quantity: number;
+	/** What it stands on there; nothing is as usual. */
+	readonly ground?: Ground | undefined;
 	/** How this line is priced; none is as its design says. */
 	readonly way?: LineWay | null;
 }
@@ -82,17 +85,11 @@ export const quoteItems = (
 ): QuoteItem[] =>
 	lines.flatMap(({ id, versionId, colourwayId, sizeId: size, quantity, way }) => {
 		const recipe = recipeOf(versionId);
-		return recipe
-			? [
-					{
-						id,
-						...withOwnSlots(standingOn(recipe, about[id]?.ground), colourwayId, about[id]?.slots),
-						size,
-						quantity,
-						way
-					}
-				]
-			: [];
+		if (!recipe) return [];
+		const { ground, slots } = about[id] ?? {};
+		return [
+			{ id, ...withOwnSlots(standingOn(recipe, ground), colourwayId, slots), size, quantity, ground, way }
+		];
 	});
 
 /** A way said for one line: that of the quote though its design has one of its own, or one for this line only. */

@@ -1,4 +1,5 @@
 import type { Measure } from '../document/measure.ts';
+import { carries, withCarriers } from './carriers.ts';
 import { leads, lengthened, scaled, sizeOf } from '../structures/registry/variant.ts';
 import { toEighth } from '../structures/kit/scale.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -24,7 +25,9 @@ export function scaleToHeight(
 	of: Measure = 'rows'
 ): Scaled {
 	const { mm: body } = leadSize(recipe, pumps, of);
-	return body > 0 ? scaleBy(recipe, height / body) : { recipe, notes: [] };
+	if (body <= 0) return { recipe, notes: [] };
+	const scaled = scaleBy(recipe, height / body);
+	return { ...scaled, recipe: withCarriers(recipe, scaled.recipe, pumps, of) };
 }
 
 /**
@@ -62,7 +65,12 @@ export function scaleBy(recipe: Recipe, factor: number): Scaled {
 	const sections = recipe.sections.map((section): Section => ({
 		...section,
 		stand: scaleStand(section.stand, factor),
-		structure: scaled(section.structure, { factor, name: section.name, note })
+		// A post follows what is threaded over it: of that there is nothing to say.
+		structure: scaled(section.structure, {
+			factor,
+			name: section.name,
+			note: carries(recipe, section) ? () => undefined : note
+		})
 	}));
 	return { recipe: { ...recipe, sections }, notes: [...notes] };
 }

@@ -1,8 +1,9 @@
 import { leads, rowsToHeight, sizeOf } from '../structures/registry/variant.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
+import { withCarriers } from './carriers.ts';
 import { leadingSection, runsBy } from './scale.ts';
 import type { Measure } from '../document/measure.ts';
-import type { Recipe, Section } from './recipe.ts';
+import type { Recipe } from './recipe.ts';
 
 export interface ToHeight {
 	readonly recipe: Recipe;
@@ -22,21 +23,15 @@ export function toHeight(
 	pumps: readonly PumpProfile[] = [],
 	of: Measure = 'rows'
 ): ToHeight {
-	const section = leadingSection(recipe);
-	const lead = section?.structure;
+	const lead = leadingSection(recipe)?.structure;
 	if (!lead) return { recipe, body: 0 };
 	// A run goes further: it takes more balloons, none of them larger.
 	if (leads(lead) === 'along its path')
 		return { recipe: runsBy(recipe, height / sizeOf(lead, pumps, of).mm), body: height };
 	const structure = rowsToHeight(lead, height, pumps, of);
-	const body = sizeOf(structure, pumps, of).mm;
-	// What it is threaded over is cut as much longer or shorter: the pole goes with what stands on it.
-	const by = section.stand.how === 'over' ? body - sizeOf(lead, pumps, of).mm : 0;
-	const carrying = (s: Section): Section => {
-		if (by === 0 || s.id !== section.stand.by || leads(s.structure) !== 'where nothing else does') return s;
-		const high = sizeOf(s.structure, pumps, of).mm + by;
-		return high > 0 ? { ...s, structure: rowsToHeight(s.structure, high, pumps, of) } : s;
+	const sections = recipe.sections.map((s) => (s.structure === lead ? { ...s, structure } : s));
+	return {
+		recipe: withCarriers(recipe, { ...recipe, sections }, pumps, of),
+		body: sizeOf(structure, pumps, of).mm
 	};
-	const sections = recipe.sections.map((s) => (s.structure === lead ? { ...s, structure } : carrying(s)));
-	return { recipe: { ...recipe, sections }, body };
 }

@@ -13,6 +13,12 @@ export const GROUNDS = [
 	['grass', 'grass', 0.5]
 ] as const satisfies readonly (readonly [Ground, string, number])[];
 
+/** How a foot grips a ground, and whether stakes can be driven into it. */
+export const footingOn = (ground: Ground): [friction: number, where: { readonly staked: boolean }] => [
+	GROUNDS.find(([id]) => id === ground)![2],
+	{ staked: ground === 'grass' }
+];
+
 /** @param kg of mass */
 export const inPounds = (kg: number): number => inUnit(kg * 1000, 'mass', 'lb');
 /** `12 lb`, to the half pound under ten. @param kg 0 or more */

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { standingUp, steadiness, LEAN, STAKE_HOLDS } from '../../core/stability/standing-up.ts';
-	import { ballastIn, GROUNDS, INDICATIVE, inPounds, venueSentence, weightWords, windWords } from '../../core/stability/standing-words.ts'; // prettier-ignore
-	import { standingOn } from '../../core/recipe/on-ground.ts';
+	import { ballastIn, footingOn, GROUNDS, INDICATIVE, inPounds, venueSentence, weightWords, windWords } from '../../core/stability/standing-words.ts'; // prettier-ignore
 	import { BALL_DRAG, beaufort, PANEL_DRAG, SHELTERED } from '../../core/stability/wind.ts';
 	import { parseBounded } from '../../core/units/number.ts';
 	import { parseLength } from '../../core/units/length.ts';
@@ -13,6 +12,7 @@
 	import Popover from '../../ui/popover/Popover.svelte';
 	import { feetWords } from './kit/feet-words.ts';
 	import type { Bench } from './bench.svelte.ts';
+	import { tallyThere } from './on-ground.ts';
 
 	interface Props {
 		bench: Bench;
@@ -38,19 +38,21 @@
 	const mph = $derived(read.gust.ok ? (last.gust = read.gust.value.valueOf()) : last.gust);
 	const slope = $derived(read.slope.ok ? (last.slope = read.slope.value.valueOf()) : last.slope);
 	const gust = $derived(mph / inUnit(1, 'speed', 'mph'));
-	const stands = $derived(GROUNDS.find(([id]) => id === ground)!);
+	const footing = $derived(footingOn(ground));
 	const where = $derived({
 		slope,
-		staked: stands[0] === 'grass',
+		...footing[1],
 		drag: meets === 'panel' ? PANEL_DRAG : BALL_DRAG
 	});
 	const steady = (speed: number) =>
-		steadiness(piece, speed * (open === 'open' ? 1 : SHELTERED), stands[2], where);
+		steadiness(piece, speed * (open === 'open' ? 1 : SHELTERED), footing[0], where);
+	/** As it is built for that ground: its base and what is bought for it are others there. */
+	const there = $derived(tallyThere(bench, ground));
 	const piece = $derived(
 		standingUp({
-			built: standingOn(bench.tally.built, ground),
-			assembly: bench.tally.assembly,
-			bill: bench.tally.bill,
+			built: there.built,
+			assembly: there.assembly,
+			bill: there.bill,
 			catalogue: bench.context.catalogue,
 			base: read.base?.ok ? read.base.value.um / 1000 : null,
 			ballast: read.ballast.ok ? read.ballast.value.valueOf() / inPounds(1) : 0

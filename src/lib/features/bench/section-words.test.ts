@@ -33,6 +33,11 @@ test.each<[Partial<Section>, string]>([
 	[{ stand: { ...ON_THE_FLOOR, by: 'nobody', how: 'left' } }, 'on the floor']
 ])('%j reads “%s”', (change, text) => expect(words(change)).toBe(text));
 
+test('a letter of tube stands on the floor though its line is its top; a run along it is where it is', () => {
+	const sign = design('sign', 'frame sign', 'letter T 5 ft', 'run rope', 'along sign', '4 5 at 4 white');
+	expect(sign.sections.map((s) => standingWords(s, sign))).toEqual(['on the floor', 'along sign']);
+});
+
 test('a section at a row names it; a row that is gone is said to be', () => {
 	const [layer] = stackIn(base)!.layers;
 	expect(words(by({ how: 'left', layer: layer!.id, height: feet(3) }))).toBe('left of column at row 1');

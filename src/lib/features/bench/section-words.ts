@@ -5,7 +5,7 @@ import type { Recipe, Section } from '../../core/recipe/recipe.ts';
 import { findHost, rowOf } from '../../core/recipe/find-host.ts';
 import { printing } from '../../core/language/print.ts';
 import { partIn } from '../../core/structures/registry/print.ts';
-import { wayOf } from '../../core/structures/registry/variant.ts';
+import { goesAlong, leads, wayOf } from '../../core/structures/registry/variant.ts';
 import { servable } from '../../core/recipe/serving-lines.ts';
 import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
@@ -13,11 +13,15 @@ import { rational } from '../../core/units/rational.ts';
 /** Where a section stands and how many there are, as the row above its layers says it. */
 export function standingWords({ stand, times, mirror, structure }: Section, { sections }: Recipe): string {
 	const host = sections.find((s) => s.id === stand.by)?.name;
-	const up = wayOf(structure)?.height ?? 0;
+	// What goes its own way may hang; a frame stands, and what goes along another is where that is.
+	const way = sections.find((s) => s.id === goesAlong(structure))?.name;
+	const up = leads(structure) === 'along its path' ? (wayOf(structure)?.height ?? 0) : 0;
 	const where = !host
-		? up > 0
-			? `${formatFeet(toMillimetres(um(up)))} up`
-			: 'on the floor'
+		? way !== undefined
+			? `along ${way}`
+			: up > 0
+				? `${formatFeet(toMillimetres(um(up)))} up`
+				: 'on the floor'
 		: stand.how === 'on top'
 			? `on top of ${host}`
 			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round', over: 'threaded over' }[stand.how]} ${host}`;

@@ -35,12 +35,11 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 		toBuy: bill.lines.map((line) => ({
 			key: line.key,
 			label: line.label,
-			used: quantityText(line.used, line.material?.unit),
+			used: quantityText(line.used, line.unit),
 			spares: line.spares,
 			/** Spares that are expected to survive. */
 			back: Math.max(0, Math.round(line.spares - line.lost.valueOf())),
-			toBuy:
-				line.material && line.material.unit !== 'piece' ? `${line.toBuy} ${line.material.unit}` : line.toBuy,
+			toBuy: line.unit === 'piece' ? line.toBuy : `${line.toBuy} ${line.unit}`,
 			packs: packsOf(line.material?.packs[0], line.toBuy),
 			status: line.status,
 			role: line.role,

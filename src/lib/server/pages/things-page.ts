@@ -1,8 +1,9 @@
-import { conflictsOf, mostWanted } from '../../core/owned/conflicts.ts';
-import { haveOf, standInsFor } from '../../core/owned/owned.ts';
+import { mostWanted } from '../../core/owned/conflicts.ts';
 import { GONE } from '../../core/document/names.ts';
+import { haveOf, isPiece } from '../../core/owned/owned.ts';
+import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import type { Repos } from '../repos/index.ts';
-import { bookingsBetween, dayNumber, dayOfNumber } from '../services/jobs-ahead.ts';
+import { bookingsBetween, conflictsIn } from '../services/jobs-ahead.ts';
 import { loadStudio } from '../services/studio.ts';
 
 /** Days that are shown side by side, and those that are looked at for what is wanted twice. */
@@ -15,7 +16,7 @@ export async function thingsPage(repos: Repos, { from, today }: { from: string; 
 	const [start, end] = [Math.min(first, dayNumber(today)), Math.max(first + SHOWN, dayNumber(today) + AHEAD)];
 	const bookings = await bookingsBetween(repos, dayOfNumber(start), dayOfNumber(end));
 	const have = haveOf(owned);
-	const back = studio.materials.filter((m) => m.reuse && m.unit === 'piece');
+	const back = studio.materials.filter(isPiece);
 	const byId = new Map(studio.materials.map((m) => [m.id, m]));
 	const nameOf = (id: string) => byId.get(id)?.name ?? GONE.material;
 	const shown = back.filter((m) => have.has(m.id) || bookings.some((b) => b.needs.has(m.id)));
@@ -36,20 +37,17 @@ export async function thingsPage(repos: Repos, { from, today }: { from: string; 
 					.map((b) => `${b.needs.get(id)} × ${b.says}${b.firm ? '' : ', offered'}`)
 			}))
 		})),
-		conflicts: conflictsOf(have, bookings, (id) => {
-			const thing = byId.get(id);
-			return thing ? standInsFor(thing, back) : [];
-		})
+		conflicts: conflictsIn(studio, owned, bookings)
 			.filter((c) => c.to >= dayNumber(today))
 			.map((c) => ({
-				thing: nameOf(c.material),
+				thing: c.thing,
 				from: dayOfNumber(c.from),
 				to: dayOfNumber(c.to),
 				wanted: c.wanted,
 				have: c.have,
 				by: c.by.map(({ quote, says, firm, needs }) => ({ quote, says, firm, count: needs.get(c.material) ?? 0 })),
 				canWait: c.canWait.map(({ says, firm }) => ({ says, firm })),
-				standIns: c.standIns.map(({ material, free }) => `${nameOf(material)} (${free} free)`)
+				standIns: c.standIns
 			})),
 		owned: owned.map((o) => ({ ...o, thing: nameOf(o.material) })),
 		back: back.map(({ id, name }) => [id, name] as const),

@@ -37,7 +37,7 @@ export function billCsv({ bill }: Tally, { catalogue }: TallyContext): string {
 			loss: line.loss,
 			spares: line.spares,
 			'to buy': line.toBuy,
-			unit: material?.unit ?? '',
+			unit: material?.unit ?? (line.unit === 'piece' ? '' : line.unit),
 			pack: pack?.count ?? '',
 			packs: pack && line.toBuy > 0 ? Math.ceil(line.toBuy / pack.count) : '',
 			supplier: pack?.supplier ?? '',

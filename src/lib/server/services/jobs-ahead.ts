@@ -1,8 +1,8 @@
-import { parseDate } from '@internationalized/date';
 import type { Wanted } from '../../core/bom/explode.ts';
 import { GONE } from '../../core/document/names.ts';
 import { conflictsOf, type Booking } from '../../core/owned/conflicts.ts';
-import { haveOf, OUT, standInsFor } from '../../core/owned/owned.ts';
+import { haveOf, isPiece, OUT, standInsFor, type OwnedThing } from '../../core/owned/owned.ts';
+import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import { quoteItems } from '../../core/quote/quote.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
@@ -11,10 +11,6 @@ import type { Repos } from '../repos/index.ts';
 import type { DatedQuote } from '../repos/things.ts';
 import { recipePage } from './quoting.ts';
 import { contextOf, loadStudio, type Studio } from './studio.ts';
-
-/** Days that follow each other, as numbers. @param day `2027-05-01` */
-export const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
-export const dayOfNumber = (n: number): string => new Date(n * 86_400_000).toISOString().slice(0, 10);
 
 /** The designs of a quote as they stand on it, and what they are worked out from. */
 async function itemsOf(repos: Repos, id: string, studio: Studio) {
@@ -38,8 +34,7 @@ async function bookingOf(repos: Repos, job: DatedQuote, studio: Studio): Promise
 	const add = (id: string, n: number) => needs.set(id, (needs.get(id) ?? 0) + Math.ceil(n - 1e-9));
 	for (const { recipe, colourway, size, quantity } of own.items)
 		for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
-			// What is bought by length is no piece.
-			if (line.material?.reuse && line.material.unit === 'piece' && line.role !== 'by-product')
+			if (line.material && isPiece(line.material) && line.role !== 'by-product')
 				add(line.material.id, line.used.valueOf());
 	for (const typed of own.quote.terms.typed ?? []) if (typed.material) add(typed.material, typed.quantity);
 	const day = dayNumber(job.day);
@@ -56,8 +51,8 @@ async function bookingOf(repos: Repos, job: DatedQuote, studio: Studio): Promise
 /** What jobs between two days have out, each from the day it leaves to the day it is home. */
 export async function bookingsBetween(repos: Repos, from: string, to: string): Promise<Booking[]> {
 	const studio = await loadStudio(repos);
-	const first = parseDate(from).subtract({ days: OUT.after }).toString();
-	const last = parseDate(to).add({ days: OUT.before }).toString();
+	const first = dayOfNumber(dayNumber(from) - OUT.after);
+	const last = dayOfNumber(dayNumber(to) + OUT.before);
 	const found: Booking[] = [];
 	for (const job of await repos.things.dated(first, last)) {
 		const booking = await bookingOf(repos, job, studio);
@@ -66,25 +61,38 @@ export async function bookingsBetween(repos: Repos, from: string, to: string): P
 	return found;
 }
 
+/** What is wanted twice of what is written down, with names for what it is about. */
+export function conflictsIn(
+	{ materials }: Studio,
+	owned: readonly OwnedThing[],
+	bookings: readonly Booking[]
+) {
+	const byId = new Map(materials.map((m) => [m.id, m]));
+	const back = materials.filter(isPiece);
+	const nameOf = (id: string) => byId.get(id)?.name ?? GONE.material;
+	const likeIt = (id: string) => (byId.has(id) ? standInsFor(byId.get(id)!, back) : []);
+	return conflictsOf(haveOf(owned), bookings, likeIt).map((c) => ({
+		...c,
+		thing: nameOf(c.material),
+		standIns: c.standIns.map(({ material, free }) => `${nameOf(material)} (${free} free)`)
+	}));
+}
+
 /** What a quote, a draft too, wants of things that are out or short on its days: a sentence each. */
 export async function wantedTwice(repos: Repos, { id }: { id: string }): Promise<string[]> {
 	const [quote, studio, owned] = await Promise.all([repos.quotes.find(id), loadStudio(repos), repos.things.owned()]);
 	if (!quote?.eventDate || owned.length === 0) return [];
 	const job = { id, number: quote.number, client: quote.clientName, day: quote.eventDate, firm: quote.state === 'accepted' };
-	const day = parseDate(quote.eventDate);
-	const [from, to] = [day.subtract({ days: OUT.before }).toString(), day.add({ days: OUT.after }).toString()];
-	const others = (await bookingsBetween(repos, from, to)).filter((b) => b.quote !== id);
+	const day = dayNumber(quote.eventDate);
+	const others = await bookingsBetween(repos, dayOfNumber(day - OUT.before), dayOfNumber(day + OUT.after));
 	const own = await bookingOf(repos, job, studio);
-	const byId = new Map(studio.materials.map((m) => [m.id, m]));
-	const back = studio.materials.filter((m) => m.reuse && m.unit === 'piece');
-	const found = conflictsOf(haveOf(owned), own ? [...others, own] : others, (m) => (byId.has(m) ? standInsFor(byId.get(m)!, back) : []));
-	return found
+	const bookings = [...others.filter((b) => b.quote !== id), ...(own ? [own] : [])];
+	return conflictsIn(studio, owned, bookings)
 		.filter((c) => c.by.some((b) => b.quote === id))
-		.map(({ material, by, wanted, have, standIns }) => {
-			const name = (of: string) => byId.get(of)?.name ?? GONE.material;
+		.map(({ material, thing, by, wanted, have, standIns }) => {
 			const rest = by.filter((b) => b.quote !== id).map((b) => `${b.needs.get(material)} for ${b.says}${b.firm ? '' : ', offered'}`);
-			const instead = standIns.length > 0 ? `Could stand in: ${standIns.map((s) => `${name(s.material)} (${s.free} free)`).join('; ')}.` : 'Nothing you have could stand in.';
-			return `${wanted} × ${name(material)} are wanted on those days, and there ${have === 1 ? 'is' : 'are'} ${have}${rest.length > 0 ? ` (${rest.join('; ')})` : ''}. ${instead}`;
+			const instead = standIns.length > 0 ? `Could stand in: ${standIns.join('; ')}.` : 'Nothing you have could stand in.';
+			return `${wanted} × ${thing} are wanted on those days, and there ${have === 1 ? 'is' : 'are'} ${have}${rest.length > 0 ? ` (${rest.join('; ')})` : ''}. ${instead}`;
 		});
 } // prettier-ignore
 export const saysOf = ({ number, client }: Pick<DatedQuote, 'number' | 'client'>): string =>

@@ -1,5 +1,7 @@
 import { crewFor } from '../../core/cost/rates.ts';
 import { activitiesOf, crewTime } from '../../core/plan/elapsed.ts';
+import { quantityText } from '../../core/cost/cost.ts';
+import { rational } from '../../core/units/rational.ts';
 import { colourName } from '../../core/document/names.ts';
 import { isSeen } from '../../core/structures/registry/picture.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
@@ -123,10 +125,10 @@ export function listsOf(
 		}),
 		toBuy: bill.lines.map((line) => {
 			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
-			const count = shelf === '' && line.role !== 'by-product' ? line.toBuy : line.used.toFraction(true);
+			const buys = shelf === '' && line.role !== 'by-product';
 			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
-			const unit = line.material && line.material.unit !== 'piece' ? `${line.material.unit} of` : '×';
-			return `${count} ${unit} ${line.label}${shelf}${role}`;
+			const count = quantityText(buys ? rational(line.toBuy) : line.used, line.unit);
+			return `${count} ${line.unit === 'piece' ? '×' : 'of'} ${line.label}${shelf}${role}`;
 		})
 	};
 }

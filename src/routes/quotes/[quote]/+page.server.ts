@@ -16,10 +16,11 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const quote = await locals.repos.quotes.find(params.quote);
 	if (!quote) error(404, { message: 'There is no such quote.', hint: 'Find it under Quotes.' });
-	const [studio, offered, clients] = await Promise.all([
+	const [studio, offered, clients, owned] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.quotes.offered(),
-		locals.repos.clients.list()
+		locals.repos.clients.list(),
+		locals.repos.things.owned()
 	]);
 	const { settings, materials, colours } = studio;
 	// The recipes of what is on the quote; of what is added later the builder asks.
@@ -35,7 +36,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		offered,
 		clients: clients.map((c) => c.name),
 		exempt: await locals.repos.clients.exempt(),
-		hires: hiresOf(await locals.repos.things.owned()),
+		hires: hiresOf(owned),
 		...book,
 		settings,
 		materials,

@@ -1,16 +1,24 @@
 import { fail } from '@sveltejs/kit';
 import type { FormContext } from '$lib/core/forms/fields.ts';
+import { isPiece } from '$lib/core/owned/owned.ts';
+import { isCalendarDay } from '$lib/core/quote/read-form.ts';
+import { dayNumber } from '$lib/core/units/calendar-day.ts';
 import { numbered, readChanged, readOwned } from '$lib/core/owned/owned-form.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
+/** Days from today that can be looked at. */
+const MOST_AWAY = 3660;
+
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const { settings } = await loadStudio(locals.repos);
 	const today = dayIn(settings.zone, new Date());
 	const asked = url.searchParams.get('from') ?? '';
-	const from = /^\d{4}-\d{2}-\d{2}$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : today;
+	// Far from today nothing is booked, and a year of five figures is no day here.
+	const isNear = isCalendarDay(asked) && Math.abs(dayNumber(asked) - dayNumber(today)) <= MOST_AWAY;
+	const from = isNear ? asked : today;
 	return {
 		...(await locals.work('things page', { from, today })),
 		today,
@@ -34,7 +42,7 @@ async function sent({ request, locals }: { request: Request; locals: App.Locals 
 export const actions: Actions = {
 	add: async (event) => {
 		const { typed, context, materials } = await sent(event);
-		const read = readOwned(typed, materials.filter((m) => m.reuse && m.unit === 'piece'), context); // prettier-ignore
+		const read = readOwned(typed, materials.filter(isPiece), context); // prettier-ignore
 		if (!read.ok) return fail(400, { add: { typed, errors: read.errors } });
 		const { material, count, hire: hireMinor, deposit: depositMinor, ...about } = read.values;
 		const { things } = event.locals.repos;

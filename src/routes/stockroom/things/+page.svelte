@@ -10,9 +10,14 @@
 	let { data, form } = $props();
 	const adding = $derived((form?.add?.typed ?? {}) as Record<string, string>);
 	const addErrors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
-	const changeErrors = $derived((form?.change?.errors ?? {}) as Record<string, string>);
 	let editing = $state<string | null>(null);
 	const open = $derived(editing ?? form?.change?.thing ?? null);
+	/** What was typed of a piece and could not be kept, and why; of another nothing. */
+	const changed = (id: string) => (form?.change?.thing === id ? form.change : null);
+	const typedOf = (id: string, name: string) =>
+		(changed(id)?.typed as Record<string, string> | undefined)?.[name];
+	const errorOf = (id: string, name: string) =>
+		(changed(id)?.errors as Record<string, string> | undefined)?.[name];
 	const money = (minor: number | null) => printMoney(minor, { decimal: data.decimal });
 	/** `12` of the month, with its name on the first of each. */
 	const short = (day: string, i: number) =>
@@ -71,7 +76,8 @@
 		{#if data.rows.length === 0}
 			<p class="text-muted">Nothing that comes back is written down or booked yet.</p>
 		{:else}
-			<div class="overflow-x-auto">
+			<!-- What is only read out is held in it too: else it makes the page wider than a phone. -->
+			<div class="relative overflow-x-auto">
 				<table class="w-full border-collapse text-[13.5px]">
 					<thead
 						><tr
@@ -84,7 +90,7 @@
 					<tbody>
 						{#each data.rows as row (row.id)}
 							<tr class="border-t border-line">
-								<td class="py-1 pr-3">{row.name}</td>
+								<td class="min-w-[130px] py-1 pr-3">{row.name}</td>
 								<td class="figures px-2 text-right">{row.have ?? 'not counted'}</td>
 								{#each row.wanted as { count, by }, i (i)}
 									<td
@@ -199,28 +205,28 @@
 							class="mt-2 grid grid-cols-1 items-start gap-3 sm:grid-cols-3 lg:grid-cols-7"
 						>
 							<input type="hidden" name="thing" value={piece.id} />
-							<Field label="What is written on it" error={changeErrors.name}>
+							<Field label="What is written on it" error={errorOf(piece.id, 'name')}>
 								{#snippet children(attributes)}<input
 										{...attributes}
 										name="name"
 										class="control w-full"
-										value={form?.change?.typed?.name ?? piece.name}
+										value={typedOf(piece.id, 'name') ?? piece.name}
 									/>{/snippet}
 							</Field>
 							<Field label="It is">
 								{#snippet children(attributes)}{@render conditions(
-										piece.condition,
+										typedOf(piece.id, 'condition') ?? piece.condition,
 										'condition',
 										attributes
 									)}{/snippet}
 							</Field>
 							{#each about as name (name)}
-								<Field label={LABELS[name]} error={changeErrors[name]}>
+								<Field label={LABELS[name]} error={errorOf(piece.id, name)}>
 									{#snippet children(attributes)}<input
 											{...attributes}
 											{name}
 											class="control w-full"
-											value={form?.change?.typed?.[name] ??
+											value={typedOf(piece.id, name) ??
 												(name === 'hire'
 													? money(piece.hireMinor)
 													: name === 'deposit'

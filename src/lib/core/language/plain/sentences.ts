@@ -69,25 +69,10 @@ const seated = (text: string, context: EntryContext): string | undefined => {
 const piece: Reading = (sentence, context) => {
 	// “eyes on row 3, two black 5s at 2, glued”.
 	const said = sentence.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
-	// “star cards on the front and back of row 1”.
-	const ends =
-		/^(.+?) (?:on|at) (?:the )?(front|left) and (?:(?:on|at) )?(?:the )?(back|right)(?: side)?(?: of)? (row \d+|top row|bottom row)(.*)$/.exec(
-			said
-		);
-	if (ends) {
-		const [first] = piece(`${ends[1]} on the ${ends[2]} of ${ends[4]}${ends[5]}`, context) ?? [];
-		const found = first && /^put (\d+) (.+?) on (row \d+|top row) (\w+)(.*)$/.exec(first);
-		if (found) {
-			const half = Number(found[1]) > 1 ? Math.floor(Number(found[1]) / 2) : 1;
-			return [
-				`put ${half} ${found[2]} on ${found[3]} ${found[4]}, ${half} on ${found[3]} ${ends[3]}${found[5]}`
-			];
-		}
-	}
 	const left = new Left(said);
 	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
 	const both = left.take(
-		/,? ?\b(?:(?:1 )?(?:on )?(?:either|each) side(?: of)?|(?:on )?both sides(?: of)?|(?:1 )?(?:on the |at the )?left and (?:1 )?(?:on the |at the )?right(?: of| on)?)(?: the)? ?(row \d+|top row|bottom row)/
+		/,? ?\b(?:(?:1 )?(?:on )?(?:either|each) side(?: of)?|(?:on )?both sides(?: of)?|(?:1 )?(?:on (?:the )?|at (?:the )?)?(left|front) and (?:1 )?(?:on the |at the |the )?(right|back)(?: side)?(?: of| on)?)(?: the)? ?(row \d+|top row|bottom row)/
 	);
 	const at =
 		both ??
@@ -95,7 +80,7 @@ const piece: Reading = (sentence, context) => {
 			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round)\b)?/
 		);
 	if (!at) return undefined;
-	const row = (both ? at[1]! : at[2]!).replace('bottom row', 'row 1');
+	const row = (both ? at[3]! : at[2]!).replace('bottom row', 'row 1');
 	const round = /^\s*(?:round|around)\b/.test(at[0]) ? 'round' : undefined;
 	const side = both
 		? undefined
@@ -115,16 +100,20 @@ const piece: Reading = (sentence, context) => {
 		// “two either side” are two on each; “two left and right” are two in all.
 		Math.floor(Number(/^\d+/.exec(what)![0]) / (/^\s*(?:[2468])\b/.test(text) && !/either|each/.test(both[0]) ? 2 : 1)) // prettier-ignore
 	);
-	return [`put ${what.replace(/^\d+/, String(half))}${how} on ${row} left, ${half} on ${row} right${held}`];
+	const [one, other] = [both[1] ?? 'left', both[2] ?? 'right'];
+	return [
+		`put ${what.replace(/^\d+/, String(half))}${how} on ${row} ${one}, ${half} on ${row} ${other}${held}`
+	];
 };
 
-/** `4 11s at 9, 2 rows black then 2 rows gold`: rows alike but for their colour, one on the other. */
 const BAND = String.raw`\d+ (?:rows?|layers?)(?: of| in)? [a-z ]+?`;
+/** Bands before what all of them are of. */
+const BANDS_FIRST = new RegExp(
+	`^(${BAND}(?:(?:,| and| then|, then) ${BAND})+),? (?:all )?((?:quads?|pairs?|triplets?|clusters?|\\d+§).*)$`
+);
+/** `4 11s at 9, 2 rows black then 2 rows gold`, `three rows red, three rows white, quads of 11s at 9`: rows alike but for their colour, one on the other. */
 const bands: Reading = (sentence, context) => {
-	// “three rows red, three rows white, quads of 11s at 9”: what all are of may stand behind.
-	const turned = new RegExp(
-		`^(${BAND}(?:(?:,| and| then|, then) ${BAND})+),? (?:all )?((?:quads?|pairs?|triplets?|clusters?|\\d+§).*)$`
-	).exec(sentence);
+	const turned = BANDS_FIRST.exec(sentence);
 	// One row of each in turn is a pattern, no bands.
 	const said =
 		turned && /\b(?:[2-9]|1\d) (?:rows|layers)/.test(turned[1]!) ? `${turned[2]}, ${turned[1]}` : sentence;

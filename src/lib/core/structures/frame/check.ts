@@ -5,7 +5,7 @@ import { printLong } from '../kit/print-words.ts';
 import { apart, between, type Point } from '../kit/strand.ts';
 import type { Frame } from './document.ts';
 import { platesOf, sizeOfFrame } from './amounts.ts';
-import { footprintOf, frameworkOf } from './joints.ts';
+import { dot, footprintOf, frameworkOf, wayOf, type Way } from './joints.ts';
 
 /** Less than this from the middle of its base to the edge, over its height, a bare frame falls at a push. House rule. */
 const NARROW = 0.12;
@@ -100,8 +100,8 @@ function skewed(frame: Frame): Finding[] {
 		if (kind !== 'elbow' && kind !== 'tee' && kind !== 'corner fitting') return false;
 		const ways = members.flatMap(({ path }) => {
 			const [a, b] = [path[0]!, path.at(-1)!];
-			if (apart(a, at) < 1) return [wayTo(a, b)];
-			return apart(b, at) < 1 ? [wayTo(b, a)] : [];
+			if (apart(a, at) < 1) return [wayOf(a, b)];
+			return apart(b, at) < 1 ? [wayOf(b, a)] : [];
 		});
 		return ways.some((a, i) => ways.slice(i + 1).some((b) => !isSquare(a, b)));
 	}).length;
@@ -116,14 +116,10 @@ function skewed(frame: Frame): Finding[] {
 				}
 			];
 }
-const wayTo = (a: Point, b: Point): readonly [number, number, number] => {
-	const long = apart(a, b);
-	return [(b.x - a.x) / long, (b.y - a.y) / long, (b.z - a.z) / long];
-};
 /** In line, or at a right angle, to two degrees. */
-const isSquare = (a: readonly number[], b: readonly number[]): boolean => {
-	const dot = Math.abs(a.reduce((sum, v, i) => sum + v * b[i]!, 0));
-	return dot < 0.035 || dot > 0.9994;
+const isSquare = (a: Way, b: Way): boolean => {
+	const along = Math.abs(dot(a, b));
+	return along < 0.035 || along > 0.9994;
 };
 
 function coupled(frame: Frame): Finding[] {

@@ -3,6 +3,7 @@ import { id, length } from '../../document/fields.schema.ts';
 import { canBeFramed } from '../kit/letter-lines.ts';
 import { FARTHEST, MOST_BARS, MOST_BENDS, MOST_GUYS, MOST_PARTS, MOST_STICKS, MOST_USES } from './limits.ts';
 import { GROUNDS } from '../../document/ground.ts';
+import { isNothing } from './grid.ts';
 import { COVERS, JOININGS_OF_TUBE, type Frame } from './document.ts';
 
 const none = z.literal(0);
@@ -48,10 +49,7 @@ const shape = z.discriminatedUnion('of', [
 			.array(
 				z
 					.strictObject({ from: point, to: point })
-					.refine(
-						({ from, to }) => from.some((v, i) => v !== to[i]),
-						'A tube goes from one point to another.'
-					)
+					.refine((p) => !isNothing(p), 'A tube goes from one point to another.')
 			)
 			.min(1)
 			.max(MOST_PARTS)

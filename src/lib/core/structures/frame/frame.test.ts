@@ -142,6 +142,11 @@ describe('a frame in a design', () => {
 		const [once, often] = [minutes('post 5 ft glued'), minutes('post 5 ft glued used 20 times')];
 		expect(often).toBeLessThan(once);
 	});
+	test('tube nobody has chosen yet is counted in feet, and says so', () => {
+		const { cost } = tally(design('gate', 'frame gate', 'door 7 ft by 7 ft feet 3 ft'), null, 1, context);
+		const counts = cost.frame.filter((l) => l.label.startsWith('tube')).map((l) => l.count); // prettier-ignore
+		expect(counts).toEqual(['26.4 ft']);
+	});
 	test('a stand in three heights: a size is the height of the frame where nothing else stands in the design', () => {
 		const stand = design('stand', 'frame stand', 'post 5 ft on plate 14 in', 'size low 3 ft', 'size high 7 ft');
 		const high = (size: string | null) => tally(stand, null, 1, context, size).assembly.overall.usual;
@@ -161,6 +166,11 @@ describe('a frame in a design', () => {
 		expect(low.assembly.overall.usual).toBeLessThan(whole.assembly.overall.usual);
 		const rows = (t: typeof whole) => Math.max(...t.assembly.pieces[0]!.placed.layers.map((l) => l.z));
 		expect(post(null) - post(column.sizes[0]!.id)).toBeCloseTo(rows(whole) - rows(low), 0);
+		// By larger balloons too, and nothing is said of it.
+		const large = design('large', 'frame foot', 'post 9 ft on plate 24 in', 'section column over foot', '4 11 at 8 white x12', 'size large 7 ft scaled'); // prettier-ignore
+		const grown = tally(large, null, 1, context, large.sizes[0]!.id);
+		expect(sizeOfFrame(grown.built.sections[0]!.structure as Frame).height).toBeGreaterThan(feet(9) / 1000);
+		expect(grown.notes.join(' ')).not.toContain('foot stays');
 	});
 	test('it is drawn from all sides, its plate at its foot', () => {
 		const strands = picture.place(said('post 5 ft on plate 12 in'), { colourway: undefined } as never).loose[0]!.strands;

@@ -28,13 +28,14 @@ const FITTING_ADDS = 0.75;
 const TAKES: ReadonlySet<Joint['kind']> = new Set(['elbow', 'tee', 'cross fitting', 'corner fitting', 'four-way fitting', 'five or more']); // prettier-ignore
 
 const keyOf = ({ x, y, z }: Point): string => [x, y, z].map((v) => Math.round(v * 100)).join('/');
-type Way = readonly [number, number, number];
+/** A direction of length 1. */
+export type Way = readonly [number, number, number];
 /** Where an edge leaves a point, as a unit. */
-const wayOf = (from: Point, to: Point): Way => {
+export const wayOf = (from: Point, to: Point): Way => {
 	const long = apart(from, to);
 	return [(to.x - from.x) / long, (to.y - from.y) / long, (to.z - from.z) / long];
 };
-const dot = (a: Way, b: Way): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const dot = (a: Way, b: Way): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /** What joins tubes that leave a point in these ways; an upright on its base stands in a flange. */
 export function jointOf(ways: readonly Way[], onBase: boolean): Joint['kind'] {

@@ -1,6 +1,6 @@
 import type { Point } from '../kit/strand.ts';
 import type { Frame, FramePart, FramePoint } from './document.ts';
-import { toGrid } from './grid.ts';
+import { isNothing, toGrid } from './grid.ts';
 import { frameworkOf } from './joints.ts';
 import { MOST_PARTS } from './limits.ts';
 
@@ -18,6 +18,6 @@ export function takenApart(frame: Frame): readonly FramePart[] {
 			const points = path.filter((_, i) => i % step === 0 || i === path.length - 1).map(pointAt);
 			return points.slice(1).map((to, i) => ({ from: points[i]!, to }));
 		})
-		.filter(({ from, to }) => from.some((v, i) => v !== to[i]))
+		.filter((p) => !isNothing(p))
 		.slice(0, MOST_PARTS);
 }

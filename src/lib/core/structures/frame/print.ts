@@ -5,6 +5,7 @@ import { said } from '../kit/print-lines.ts';
 import { printLong } from '../kit/print-words.ts';
 import type { Frame, FrameBase, FramePart, FramePoint, FrameShape } from './document.ts';
 import { emptyFrame } from './empty.ts';
+import { isSamePoint } from './grid.ts';
 
 /** Its outline with its measures, as it is typed. */
 export function printShape(shape: FrameShape): string {
@@ -39,14 +40,13 @@ export function printShape(shape: FrameShape): string {
 const coordinate = (v: number): string => String(v / 25_400).replace('-', '−');
 const pointText = ([x, z, y]: FramePoint): string =>
 	`${coordinate(x)} by ${coordinate(z)}${y === 0 ? '' : ` by ${coordinate(y)}`}`;
-const same = (a: FramePoint, b: FramePoint) => a.every((v, i) => v === b[i]);
 
 /** Parts as they are said: each that begins where the one before ends goes on from it. */
 export function chainsOf(parts: readonly FramePart[]): FramePoint[][] {
 	const chains: FramePoint[][] = [];
 	for (const { from, to } of parts) {
 		const last = chains.at(-1);
-		if (last && same(last.at(-1)!, from)) last.push(to);
+		if (last && isSamePoint(last.at(-1)!, from)) last.push(to);
 		else chains.push([from, to]);
 	}
 	return chains;

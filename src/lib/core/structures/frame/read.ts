@@ -7,7 +7,7 @@ import { isWord } from '../../language/tokens.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
 import { canBeFramed } from '../kit/letter-lines.ts';
 import { COVERS, JOININGS_OF_TUBE, type Frame, type FramePoint, type FrameShape } from './document.ts';
-import { toGrid } from './grid.ts';
+import { isNothing, isSamePoint, toGrid } from './grid.ts';
 import { FARTHEST, MOST_BARS, MOST_BENDS, MOST_GUYS, MOST_PARTS, MOST_STICKS, MOST_USES } from './limits.ts';
 import { takenApart } from './parts.ts';
 import type { FrameSaid, SaidFrame } from './said.ts';
@@ -39,7 +39,7 @@ export function frameLine(r: Reader): Parsed<FrameSaid> | undefined {
 	for (;;) {
 		r.mark(',');
 		if (said.length > 0) r.word('and', 'with');
-		const next = apartOf(r, takenApart(frame).length) ?? plateOf(r, frame) ?? shapeOf(r, said.length > 0) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? groundOf(r, frame.base?.across ?? inches(12)) ?? guysOf(r) ?? meshOf(r) ?? coverOf(r) ?? joinedOf(r) ?? usesOf(r);
+		const next = apartOf(r, frame) ?? plateOf(r, frame) ?? shapeOf(r, said.length > 0) ?? tubeOf(r) ?? baseOf(r, frame.base?.across ?? inches(12)) ?? groundOf(r, frame.base?.across ?? inches(12)) ?? guysOf(r) ?? meshOf(r) ?? coverOf(r) ?? joinedOf(r) ?? usesOf(r);
 		if (next === undefined) break;
 		if (!next.ok) return next;
 		said.push(next.value);
@@ -176,7 +176,7 @@ function partsOf(r: Reader): Clause {
 	const ends = raw.map((chain) => chain.map(point));
 	const parts = ends.flatMap((chain) => chain.slice(1).map((to, i) => ({ from: chain[i]!, to })));
 	const all = parts.flatMap(({ from, to }) => [from, to]);
-	if (parts.some(({ from, to }) => from.every((v, i) => v === to[i])))
+	if (parts.some(isNothing))
 		return refuse('not-a-length', `A tube goes from one point to another, not to the same. ${help}`);
 	if (all.some(([, z]) => z < 0)) return refuse('too-small', 'Nothing goes below the floor: heights begin at 0.');
 	if (all.flat().some((v) => Math.abs(v) > FARTHEST)) return refuse('too-big', 'No point is more than 49 ft from the middle.');
@@ -208,7 +208,7 @@ function partOf(r: Reader): Clause {
 	const [a, b] = [pointSaid(r), r.word('to') ? pointSaid(r) : undefined];
 	const point = pointsIn(r);
 	const [from, to] = [a && point(a), b && point(b)];
-	if (!from || !to || from[1] < 0 || to[1] < 0 || from.every((v, i) => v === to[i]))
+	if (!from || !to || from[1] < 0 || to[1] < 0 || isSamePoint(from, to))
 		return asks('From where to where, to the right and up, in feet? Type it like “tube from 0 by 3 to 3 by 3 ft”.');
 	return [...from, ...to].some((v) => Math.abs(v) > FARTHEST)
 		? refuse('too-big', 'No point is more than 49 ft from the middle.')
@@ -216,9 +216,10 @@ function partOf(r: Reader): Clause {
 } // prettier-ignore
 
 /** `taken apart`, `without tube 2`. */
-function apartOf(r: Reader, tubes: number): Clause {
+function apartOf(r: Reader, frame: Frame): Clause {
 	if (r.phrase('taken apart')) return got({ set: 'apart' });
 	if (!r.phrase('without tube')) return undefined;
+	const tubes = takenApart(frame).length;
 	const nth = r.number()?.valueOf();
 	return nth !== undefined && Number.isInteger(nth) && nth >= 1 && nth <= tubes && tubes > 1
 		? got({ set: 'part out', nth })

@@ -2,6 +2,7 @@ import { um, type Micrometres } from '../../units/length.ts';
 import type { DraggedBy, Grip, TouchFacet } from '../facets/touch.ts';
 import { SIZED_ELSEWHERE } from '../kit/touch.ts';
 import type { Frame, FramePart, FramePoint, FrameShape } from './document.ts';
+import { isNothing } from './grid.ts';
 import { sizeOfFrame } from './amounts.ts';
 
 /** Dragged measures stop at half inches, and never come to nothing. */
@@ -54,7 +55,7 @@ function movedJoint(parts: readonly FramePart[], grip: string, { x, z }: Dragged
 	const [toX, toZ] = [stepped(point[0], x), Math.max(0, stepped(point[1], z))];
 	const next = (p: FramePoint): FramePoint => (isSeenAt(p, point) ? [toX, toZ, p[2]] : p);
 	const moved = parts.map(({ from, to }) => ({ from: next(from), to: next(to) }));
-	return moved.some(({ from, to }) => from.every((v, i) => v === to[i])) ? parts : moved;
+	return moved.some(isNothing) ? parts : moved;
 }
 
 function pulled(shape: FrameShape, grip: string, { x, z }: DraggedBy): FrameShape {

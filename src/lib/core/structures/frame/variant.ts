@@ -4,7 +4,7 @@ import { NO_STROKES, ON_NO_HOST } from '../kit/variant.ts';
 import { sizeOfFrame } from './amounts.ts';
 import { letterLines, lineOverFloor } from '../kit/letter-lines.ts';
 import type { Frame, FramePart, FramePoint, FrameShape } from './document.ts';
-import { toGrid } from './grid.ts';
+import { isNothing, toGrid } from './grid.ts';
 import { chainsOf } from './print.ts';
 
 export const variant: VariantFacet<Frame> = {
@@ -85,7 +85,7 @@ function asHigh(shape: FrameShape, height: Micrometres): FrameShape {
 function scaledParts(parts: readonly FramePart[], factors: readonly [number, number, number]): readonly FramePart[] {
 	const at = (p: FramePoint): FramePoint => [p[0] * factors[0], p[1] * factors[1], p[2] * factors[2]].map(toGrid) as unknown as FramePoint;
 	const scaled = parts.map(({ from, to }) => ({ from: at(from), to: at(to) }));
-	return scaled.some(({ from, to }) => from.every((v, i) => v === to[i])) ? parts : scaled;
+	return scaled.some(isNothing) ? parts : scaled;
 } // prettier-ignore
 
 const leg = (way: 'up' | 'right' | 'down' | 'left', length: Micrometres) => ({ way, length, pitch: null });
