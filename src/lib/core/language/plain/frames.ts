@@ -96,6 +96,11 @@ function small(said: string, frame: ShopSheet): string[] | undefined {
 	if (letter) return [`letter ${letter[1]!.toUpperCase()} ${unit(letter[2]!, letter[3])}${letter[4] ? ` feet ${unit(letter[4], letter[5])}` : ''}`];
 	const box = matched(String.raw`${N} sticks?(?: of| at)? ${LENGTH}(?: tall| high| long)?(?:,? ${LENGTH} apart)?,? in (?:cups in )?an? box`, said);
 	if (box) return [`box ${box[1]} ${box[1] === '1' ? 'stick' : 'sticks'} ${unit(box[2]!, box[3])}${box[4] ? ` apart ${unit(box[4], box[5], 'in')}` : ''}`];
+	const pole = matched(String.raw`(?:an? |two |2 )?(?:telescopic|adjustable|extending|sliding) (?:pole|post|stand|upright)s?(?: (?:of|from))? ${LENGTH} (?:to|and) ${LENGTH},? (?:set |pulled out |opened |out )?(?:at|to) ${LENGTH}(?: high| tall)?(?:,? (?:with|and) (?:an? )?(?:${LENGTH} bar|bar of ${LENGTH})(?: between(?: them)?| across)?)?`, said);
+	if (pole) {
+		const bar = pole[7] ? unit(pole[7], pole[8]) : pole[9] && unit(pole[9], pole[10]);
+		return [`telescopic ${unit(pole[1]!, pole[2] ?? pole[4])} to ${unit(pole[3]!, pole[4])} at ${unit(pole[5]!, pole[6])}${bar ? ` bar ${bar}` : ''}`];
+	}
 	const guys = matched(String.raw`(?:guy|guyed|stay|stake|tie)(?: it)?(?: down)?(?: with| by)? ${N} (?:guy )?lines?(?: tied)? at ${LENGTH},? (?:and )?(?:stakes? |staked )?${LENGTH} out`, said);
 	if (guys) return [`guyed ${guys[1]} at ${unit(guys[2]!, guys[3])} out ${unit(guys[4]!, guys[5])}`];
 	const cover = matched('(?:wrap|cover|hide|wind|dress)(?:p?ed)?(?: it| the tube| the pole| the frame)?(?: in| with| by)? (tissue|fabric|paint|balloons?)|(paint)(?: it| the tube| the pole| the frame)', said);

@@ -1,14 +1,29 @@
 import type { Frame, Guys } from './document.ts';
+import type { Micrometres } from '../../units/length.ts';
+import { sectionsOf } from './edges.ts';
 import { basesOf, frameworkOf, type JointKind } from './joints.ts';
 
 /** Pieces as they are cut, longest first: so many of each length, µm. */
 export function cutsOf(frame: Frame): readonly { readonly um: number; readonly count: number }[] {
 	const counts = new Map<number, number>();
+	if (frame.shape.of === 'telescope') return [];
 	for (const { cut, pieces } of frameworkOf(frame).members) {
 		const each = Math.round((cut * 1000) / pieces);
 		if (each > 0) counts.set(each, (counts.get(each) ?? 0) + pieces);
 	}
 	return [...counts].map(([long, count]) => ({ um: long, count })).sort((a, b) => b.um - a.um);
+}
+
+/** Poles that are bought as they are, and clamps on them: one over each section, one at each end of a bar. */
+export function polesOf({
+	shape
+}: Frame): { readonly longest: readonly Micrometres[]; readonly clamps: number } | null {
+	if (shape.of !== 'telescope') return null;
+	const two = shape.bar !== 0;
+	return {
+		longest: [shape.open, ...(shape.bar === 0 ? [] : [shape.open, shape.bar])],
+		clamps: (two ? 2 : 1) * (sectionsOf(shape) - 1) + (two ? 2 : 0)
+	};
 }
 
 /** Fittings by their kind. */

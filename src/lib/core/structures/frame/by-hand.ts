@@ -23,6 +23,25 @@ const post = handForm({
 	said: ({ height }) => shaped({ of: 'post', height }),
 	now: (s: Frame) => own(s, 'post') && { height: own(s, 'post')!.height }
 });
+const telescope = handForm({
+	id: 'telescope',
+	title: 'a telescopic pole, or two with a bar',
+	fields: {
+		closed: long('Pushed in', 4),
+		open: long('Pulled out', 8),
+		height: long('How high it stands', 7),
+		bar: { kind: 'length', label: 'Bar between two of them', min: um(0), max: feet(20), start: um(0), hint: '0 is one pole by itself' }
+	},
+	conflicts: ({ closed, open, height }) => ({
+		...(closed > open ? { open: 'Pulled out it is no shorter than pushed in.' } : {}),
+		...(closed <= open && (height > open || height < closed) ? { height: 'It stands between pushed in and pulled out.' } : {})
+	}),
+	said: ({ bar, ...v }) => shaped({ of: 'telescope', ...v, bar: bar < inches(3) ? 0 : bar }),
+	now(s: Frame) {
+		const shape = own(s, 'telescope');
+		return shape && { ...shape, bar: shape.bar === 0 ? um(0) : shape.bar };
+	}
+}); // prettier-ignore
 const door = handForm({
 	id: 'door',
 	title: 'a door frame',
@@ -238,6 +257,7 @@ const cover = handForm({
 export const byHand: HandFacet<Frame> = {
 	forms: [
 		post,
+		telescope,
 		door,
 		back,
 		cross,

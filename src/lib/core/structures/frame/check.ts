@@ -17,6 +17,7 @@ export const check: CheckFacet<Frame> = {
 		...tooMany(frame),
 		...apartFrom(frame),
 		...skewed(frame),
+		...farOut(frame),
 		...coupled(frame)
 	]
 };
@@ -90,6 +91,22 @@ function apartFrom(frame: Frame): Finding[] {
 					why: 'What touches nothing falls; the bill counts a cap on each of its ends.'
 				}
 			];
+}
+
+/** Of how far it comes, so far out a pole bends and slips. House rule, from memory. */
+const FAR_OUT = 0.95;
+
+function farOut({ shape }: Frame): Finding[] {
+	if (shape.of !== 'telescope' || shape.height <= FAR_OUT * shape.open || shape.open === shape.closed)
+		return [];
+	return [
+		{
+			code: 'frame-joint',
+			level: 'watch',
+			say: `The pole is pulled out to ${printLong(shape.height)} of ${printLong(shape.open)}: at its end it bends and slips. Take a longer pole, or leave it lower.`,
+			why: 'The last section is the thinnest, and has the least inside the one below.'
+		}
+	];
 }
 
 /** Usual elbows and tees are square. */

@@ -6,8 +6,8 @@ import type { CountFacet } from '../facets/count.ts';
 import type { Need } from '../kit/need.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import type { Cover, Frame } from './document.ts';
-import { cutsOf, fittingsOf, guyLength, platesOf, sizeOfFrame, tubeLength } from './amounts.ts';
-import { frameworkOf } from './joints.ts';
+import { cutsOf, fittingsOf, guyLength, platesOf, polesOf, sizeOfFrame, tubeLength } from './amounts.ts';
+import { comesWhole, frameworkOf } from './joints.ts';
 import { sheetOf } from './sheet.ts';
 
 function needs(frame: Frame): Need[] {
@@ -19,6 +19,8 @@ function needs(frame: Frame): Need[] {
 		quantity: rational(count),
 		length: { um: um(long) }
 	}));
+	for (const long of polesOf(frame)?.longest ?? [])
+		found.push({ what: 'material', material: tube.material, label: 'telescopic pole', quantity: rational(1), length: { um: long } }); // prettier-ignore
 	if (base && platesOf(frame) > 0) found.push({ what: 'material', material: base.material, label: 'base', quantity: rational(platesOf(frame)) }); // prettier-ignore
 	if (frame.mesh) found.push({ what: 'material', material: frame.mesh.material, label: 'mesh', quantity: rational(1) }); // prettier-ignore
 	for (const [of, long] of besides(frame)) found.push({ what: 'count', of, quantity: long });
@@ -45,9 +47,11 @@ function tasks(frame: Frame): TaskCount[] {
 	const cuts = frameworkOf(frame).members.reduce((a, m) => a + m.pieces, 0);
 	const { shape } = frame;
 	const bends = shape.of === 'bent' ? shape.bends.length : shape.of === 'hoop' || shape.of === 'arc' ? 1 : 0;
+	const clamps = polesOf(frame)?.clamps ?? 0;
 	const joints = frameworkOf(frame).joints.filter((j) => j.kind !== 'tube cap').length;
 	return [
-		...(shape.of === 'bent' ? [] : [plainTask('cut tube', once(cuts))]),
+		...(clamps > 0 ? [plainTask('join tube', clamps)] : []),
+		...(comesWhole(shape) ? [] : [plainTask('cut tube', once(cuts))]),
 		...(bends > 0 ? [plainTask('bend tube', once(bends))] : []),
 		...(frame.cover ? [plainTask('cover tube', once(Math.ceil(tubeLength(frame) / 304.8)))] : []),
 		...(frame.guys ? [plainTask('stake a line', frame.guys.count)] : []),

@@ -13,6 +13,15 @@ const point = z.tuple([across, up, across]);
 const base = z.strictObject({ material: id.nullable(), across: length }).nullable();
 const shape = z.discriminatedUnion('of', [
 	z.strictObject({ of: z.literal('post'), height: length }),
+	z
+		.strictObject({
+			of: z.literal('telescope'),
+			closed: length,
+			open: length,
+			height: length,
+			bar: z.union([none, length])
+		})
+		.refine(({ closed, open, height }) => closed <= height && height <= open, 'A pole stands between pushed in and pulled out.'), // prettier-ignore
 	z.strictObject({
 		of: z.literal('door'),
 		width: length,

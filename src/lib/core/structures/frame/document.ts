@@ -6,6 +6,14 @@ import type { Micrometres } from '../../units/length.ts';
 export type FrameShape =
 	/** One upright: on a plate, in a cup, in a box. */
 	| { readonly of: 'post'; readonly height: Micrometres }
+	/** A pole that is pulled out and clamped, bought as it is; with a bar two of them and one across, 0 is none. */
+	| {
+			readonly of: 'telescope';
+			readonly closed: Micrometres;
+			readonly open: Micrometres;
+			readonly height: Micrometres;
+			readonly bar: Micrometres | 0;
+	  }
 	/** Two uprights and a bar over them; feet reach as far to the front and back, 0 is none. */
 	| {
 			readonly of: 'door';

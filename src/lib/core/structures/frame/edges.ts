@@ -11,6 +11,8 @@ export interface Edge {
 	readonly says: TubeSays;
 	readonly path: readonly Point[];
 	readonly length: number;
+	/** How wide it is beside the tube of its frame; as wide where it is not said. */
+	readonly thin?: number;
 }
 const at = (x: number, y: number, z: number): Point => ({ x, y, z });
 const straight = (says: TubeSays, from: Point, to: Point): Edge[] =>
@@ -25,9 +27,30 @@ const feetOf = (x: number, feet: number): Edge[] => [
 	...straight('foot', at(x, 0, 0), at(x, feet / 2, 0))
 ];
 
+/** Each section of a pole beside the one it slides in. */
+const THINNER = 0.82;
+
+/** Sections of a pole: as many as it takes to come as far out, the widest below. */
+export const sectionsOf = ({ closed, open }: Extract<FrameShape, { readonly of: 'telescope' }>): number =>
+	Math.max(1, Math.ceil(open / closed - 1e-9));
+
+function pulledOut(pole: Extract<FrameShape, { readonly of: 'telescope' }>, x: number): Edge[] {
+	const [first, all, n] = [pole.closed / 1000, pole.height / 1000, sectionsOf(pole)];
+	const each = n === 1 ? 0 : (all - first) / (n - 1);
+	return Array.from({ length: n }, (_, i) => i).flatMap((i) => {
+		const [from, to] = i === 0 ? [0, first] : [first + each * (i - 1), first + each * i];
+		return straight('upright', at(x, 0, from), at(x, 0, to)).map((e) => ({ ...e, thin: THINNER ** i }));
+	});
+}
+
 type Shaped<K extends FrameShape['of']> = (shape: Extract<FrameShape, { readonly of: K }>) => Edge[];
 const EDGES: { readonly [K in FrameShape['of']]: Shaped<K> } = {
 	post: ({ height }) => straight('upright', at(0, 0, 0), at(0, 0, height / 1000)),
+	telescope: (pole) => {
+		const [w, h] = [pole.bar / 2000, pole.height / 1000];
+		const across = straight('bar', at(-w, 0, h), at(w, 0, h)).map((e) => ({ ...e, thin: THINNER }));
+		return pole.bar === 0 ? pulledOut(pole, 0) : [...pulledOut(pole, -w), ...pulledOut(pole, w), ...across];
+	},
 	door: ({ width, height, feet }) => {
 		const [w, h] = [width / 2000, height / 1000];
 		return [

@@ -13,6 +13,8 @@ export interface Member {
 	readonly cut: number;
 	/** Sticks coupled for it, where it is longer than one. */
 	readonly pieces: number;
+	/** How wide it is beside the tube. */
+	readonly thin: number;
 }
 
 /** What holds the tubes that meet in a point, by how they meet. */
@@ -75,7 +77,7 @@ export function frameworkOf(frame: Frame): Framework {
 		meet(path[0]!, path[1]!);
 		meet(path.at(-1)!, path.at(-2)!);
 	}
-	const bent = frame.shape.of === 'bent';
+	const whole = comesWhole(frame.shape);
 	const kinds = new Map<string, Joint['kind']>();
 	for (const [key, { at: point, ways }] of points) {
 		const onBase = frame.base !== null && point.z < 1e-6;
@@ -84,27 +86,30 @@ export function frameworkOf(frame: Frame): Framework {
 	}
 	const across = frame.tube.across / 1000;
 	const takes = (end: Point) => (TAKES.has(kinds.get(keyOf(end))!) ? FITTING_ADDS * across : 0);
-	const members = edges.map(({ says, path, length }): Member => {
-		const cut = Math.max(0, length - takes(path[0]!) - takes(path.at(-1)!));
+	const members = edges.map(({ says, path, length, thin = 1 }): Member => {
+		const cut = whole ? length : Math.max(0, length - takes(path[0]!) - takes(path.at(-1)!));
 		return {
 			says,
 			path,
 			length,
 			cut,
-			pieces: Math.max(1, Math.ceil((cut * 1000) / frame.tube.stick - 1e-9))
+			pieces: whole ? 1 : Math.max(1, Math.ceil((cut * 1000) / frame.tube.stick - 1e-9)),
+			thin
 		};
 	});
 	const inside = members.flatMap(({ path, pieces }) =>
 		Array.from({ length: pieces - 1 }, (): Joint => ({ kind: 'coupling', at: path[Math.floor(path.length / 2)]! }))
 	); // prettier-ignore
-	// A stick bent in one has no joint at all.
-	const joints = bent
+	const joints = whole
 		? []
 		: [...points].map(([key, { at: point }]): Joint => ({ kind: kinds.get(key)!, at: point }));
 	const made = { members, joints: [...joints, ...inside] };
 	kept.set(frame, made);
 	return made;
 }
+
+/** A stick bent in one, and a pole that is pulled out: neither has a joint that is bought. */
+export const comesWhole = ({ of }: FrameShape): boolean => of === 'bent' || of === 'telescope';
 
 /** The ends of a hoop meet in one fitting: with an upright in a tee, else in a coupling. */
 const hoopEnds = ({ of }: FrameShape, ways: readonly Way[]): Joint['kind'] | undefined =>
@@ -116,6 +121,10 @@ export interface LaidBase {
 	readonly wide: number;
 	readonly deep: number;
 }
+/** Where the poles stand, to the right of the middle, mm. */
+const polesAt = ({ bar }: Extract<FrameShape, { readonly of: 'telescope' }>): number[] =>
+	bar === 0 ? [0] : [-bar / 2000, bar / 2000];
+
 export function basesOf(frame: Frame): readonly LaidBase[] {
 	const { base, shape } = frame;
 	if (!base) return [];
@@ -124,9 +133,11 @@ export function basesOf(frame: Frame): readonly LaidBase[] {
 		return [
 			{ at: { x: 0, y: 0, z: 0 }, wide: ((shape.sticks - 1) * shape.apart) / 1000 + across, deep: across }
 		];
-	return frameworkOf(frame)
-		.joints.filter((j) => j.kind === 'flange')
-		.map(({ at }) => ({ at, wide: across, deep: across }));
+	const feet =
+		shape.of === 'telescope'
+			? polesAt(shape).map((x) => ({ x, y: 0, z: 0 }))
+			: frameworkOf(frame).joints.filter((j) => j.kind === 'flange').map(({ at }) => at); // prettier-ignore
+	return feet.map((at) => ({ at, wide: across, deep: across }));
 }
 
 /** Points of a frame that touch the floor, mm: corners of its bases, ends of its feet. */

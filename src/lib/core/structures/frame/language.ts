@@ -62,6 +62,7 @@ export const language: LanguageFacet<Frame, FrameSaid> = {
 		'letter A 4 ft feet 2 ft',
 		'box 3 sticks 4 ft apart 8 in',
 		'parts 0 by 0 to 0 by 6 to 3 by 6 ft',
+		'telescopic 4 ft to 8 ft at 7 ft bar 6 ft',
 		'for grass on plate 24 in',
 		'guyed 3 at 5 ft out 4 ft',
 		'covered in tissue'
@@ -72,6 +73,7 @@ export const language: LanguageFacet<Frame, FrameSaid> = {
 		'a mast 7 ft high with a 4 ft tree at 5 ft',
 		'five foot hoop on a two foot stand',
 		'bend a ten foot stick at 13, 13, 13 and 9 inches',
+		'a telescopic pole 4 to 8 ft at 7 ft',
 		'glue it',
 		'on a 14 inch plate'
 	],

@@ -10,7 +10,7 @@ import { count } from './count.ts';
 import type { Frame, FramePart } from './document.ts';
 import { basesOf, frameworkOf } from './joints.ts';
 import { takenApart } from './parts.ts';
-import { picture } from './place.ts';
+import { picture, placeFrame } from './place.ts';
 import { pointsOf, touch } from './touch.ts';
 import { variant } from './variant.ts';
 
@@ -58,6 +58,53 @@ describe('sticks in a box', () => {
 		expect(basesOf(frame)).toEqual([{ at: { x: 0, y: 0, z: 0 }, wide: 26 * 25.4, deep: 254 }]);
 		expect(cutsOf(frame)).toEqual([{ um: feet(4), count: 3 }]);
 		expect(check.held(frame)).toBe(true);
+	});
+});
+
+describe('a telescopic pole', () => {
+	test('it is bought as it is: nothing cut, no fitting, a clamp over each section but the last', () => {
+		const recipe = framed('telescopic 4 ft to 8 ft at 7 ft', 'on plate 20 in');
+		const { bill } = tally(recipe, null, 1, context);
+		expect(bill.lines.map((l) => [l.label, l.used.valueOf()])).toContainEqual(['telescopic pole, not chosen yet', 8]); // prettier-ignore
+		const frame = recipe.sections[0]!.structure as Frame;
+		expect([cutsOf(frame), counted(frame), platesOf(frame)]).toEqual([[], {}, 1]);
+		expect(count.tasks(frame).map((t) => [t.task, t.count.valueOf()])).toEqual([['join tube', 1]]);
+		expect(ft(sizeOfFrame(frame).height)).toBe(7);
+		expect(check.held(frame)).toBe(true);
+	});
+	test('two with a bar: each on a foot of its own, as wide as the bar, and a run goes over it like over a door', () => {
+		const frame = said('telescopic pole 4 to 8 ft at 7 ft bar 6 ft', 'on plate 20 in');
+		expect(platesOf(frame)).toBe(2);
+		expect(basesOf(frame).map((b) => Math.round(b.at.x))).toEqual([-914, 914]);
+		expect(variant.way(frame)?.path).toMatchObject({
+			legs: [{ way: 'up' }, { way: 'right' }, { way: 'down' }]
+		});
+	});
+	test('it is drawn thinner where it comes out of the section below', () => {
+		const strands = placeFrame(said('telescopic 4 ft to 12 ft at 12 ft', 'no base'));
+		const widths = [...new Set(strands.map((s) => Math.round(s.d * 10) / 10))];
+		expect(widths.length).toBe(3);
+		expect(Math.max(...strands.flatMap((s) => s.path.map((p) => p.z)))).toBeCloseTo(12 * 304.8, 3);
+	});
+	test('it comes no further than it reaches, however tall the piece is made or it is pulled; and says so near its end', () => {
+		const frame = said('telescopic 4 ft to 8 ft at 7 ft', 'on plate 40 in');
+		const heightOf = (f: Frame) => (f.shape.of === 'telescope' ? f.shape.height : 0);
+		expect(
+			heightOf(variant.toHeight(frame, 12 * 304.8, undefined as never, undefined as never) as Frame)
+		).toBe(feet(8));
+		expect(heightOf(touch.dragged(frame, 'top', { x: 0, z: -3000 }, undefined as never) as Frame)).toBe(
+			feet(4)
+		);
+		expect(codes(frame)).toEqual([]);
+		expect(codes(said('telescopic 4 ft to 8 ft at 8 ft', 'on plate 40 in'))).toEqual(['frame-joint']);
+	});
+	test('what no pole does is refused, with what would do', () => {
+		for (const line of [
+			'telescopic 4 ft to 8 ft at 9 ft',
+			'telescopic 8 ft to 4 ft',
+			'telescopic 4 ft to 8 ft at 3 ft'
+		])
+			expect(() => said(line)).toThrow(/between 4 ft and 8 ft|no longer than pulled out/);
 	});
 });
 

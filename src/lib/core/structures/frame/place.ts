@@ -17,8 +17,8 @@ export function placeFrame(frame: Frame): readonly Strand[] {
 	const { members } = frameworkOf(frame);
 	const { material, across } = frame.tube;
 	const tube = (path: readonly Point[], d: number, own = material): Strand => ({ piece: '', path, d, slot: null, material: own, bare: true }); // prettier-ignore
-	const tubes = members.flatMap(({ path }) =>
-		path.slice(1).flatMap((to, i) => inParts(path[i]!, to).map((part) => tube(part, across / 1000)))
+	const tubes = members.flatMap(({ path, thin }) =>
+		path.slice(1).flatMap((to, i) => inParts(path[i]!, to).map((part) => tube(part, (thin * across) / 1000)))
 	);
 	const { base, shape } = frame;
 	const plates = basesOf(frame).flatMap(({ at, wide, deep }) => {

@@ -40,6 +40,15 @@ function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
 				work: kit.share('bend tube')
 			})
 		); // prettier-ignore
+	else if (frame.shape.of === 'telescope')
+		made.push(
+			kit.made('frame joined', `Pull ${tube} out to ${markInches(frame.shape.height / 1000)} and clamp it${frame.shape.bar === 0 ? '' : `, two of them, with the bar of ${markInches(frame.shape.bar / 1000)} between`}.`, {
+				tool: 'tape, level',
+				place: 'site',
+				check: 'every clamp holds when it is pushed down; plumb',
+				work: kit.share('join tube')
+			})
+		); // prettier-ignore
 	else
 		made.push(
 			kit.made('frame cut', `Cut the tube of ${kit.name}.${once}`, {

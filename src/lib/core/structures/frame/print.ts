@@ -13,6 +13,8 @@ export function printShape(shape: FrameShape): string {
 	switch (shape.of) {
 		case 'post':
 			return `post ${printLong(shape.height)}`;
+		case 'telescope':
+			return `telescopic ${printLong(shape.closed)} to ${printLong(shape.open)} at ${printLong(shape.height)}${shape.bar === 0 ? '' : ` bar ${printLong(shape.bar)}`}`;
 		case 'door':
 			return `door ${printLong(shape.width)} by ${printLong(shape.height)}${feet(shape.feet)}`;
 		case 'back':

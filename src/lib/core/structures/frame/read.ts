@@ -5,6 +5,7 @@ import { pathLength } from '../../language/path-length.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 import { inches, type Micrometres } from '../../units/length.ts';
+import { printLong } from '../kit/print-words.ts';
 import { canBeFramed } from '../kit/letter-lines.ts';
 import { COVERS, JOININGS_OF_TUBE, type Frame, type FramePoint, type FrameShape } from './document.ts';
 import { isNothing, isSamePoint, toGrid } from './grid.ts';
@@ -87,7 +88,7 @@ function shapeOf(r: Reader, goesOn: boolean): Clause {
 			? shape({ of: 'arc', span: two[0], rise: two[1] })
 			: asks('How wide and how high? Type it like “arc 8 ft by 7 ft”.');
 	}
-	return letterOf(r) ?? boxOf(r) ?? partsOf(r) ?? (r.word('bent') ? bentOf(r) : undefined);
+	return telescopeOf(r) ?? letterOf(r) ?? boxOf(r) ?? partsOf(r) ?? (r.word('bent') ? bentOf(r) : undefined);
 }
 
 /** `8 ft by 7 ft`. */
@@ -140,6 +141,32 @@ function letterOf(r: Reader): Clause {
 		? shape({ of: 'letter', sign, height, feet })
 		: asks('How tall is the letter, and how long are its feet? Type it like “letter A 4 ft feet 2 ft”.');
 }
+
+/** `telescopic 4 ft to 8 ft at 7 ft bar 6 ft`. */
+function telescopeOf(r: Reader): Clause {
+	if (!r.word('telescopic')) return undefined;
+	r.word('pole', 'poles');
+	const help = 'Type it like “telescopic 4 ft to 8 ft at 7 ft”.';
+	const from = r.at;
+	let closed = pathLength(r);
+	const open = closed && r.word('to') ? pathLength(r) : undefined;
+	// “4 to 8 ft”: a unit behind the second is of both.
+	const to = r.at;
+	const unit = r.all[to - 1]!.text;
+	if (open && !isWord(r.all[from + 1], 'ft', 'in', 'm', 'cm') && isWord(r.all[to - 1], 'in', 'm', 'cm')) {
+		r.at = from;
+		closed = pathLength(r, unit as 'in');
+		r.at = to;
+	}
+	const height = open && r.word('at') ? pathLength(r) : open;
+	const bar = height && r.word('bar') ? pathLength(r) : 0;
+	if (!closed || !open || !height || bar === undefined)
+		return asks(`How long is the pole pushed in and pulled out, and how high does it stand? ${help}`);
+	if (closed > open) return refuse('too-big', `Pushed in it is no longer than pulled out. ${help}`);
+	return height > open || height < closed
+		? refuse('too-big', `It stands between ${printLong(closed)} and ${printLong(open)}: the pole comes no further. ${help}`)
+		: shape({ of: 'telescope', closed, open, height, bar });
+} // prettier-ignore
 
 /** `box 3 sticks 4 ft apart 8 in`. */
 function boxOf(r: Reader): Clause {

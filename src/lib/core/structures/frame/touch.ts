@@ -4,6 +4,7 @@ import { SIZED_ELSEWHERE } from '../kit/touch.ts';
 import type { Frame, FramePart, FramePoint, FrameShape } from './document.ts';
 import { isNothing } from './grid.ts';
 import { sizeOfFrame } from './amounts.ts';
+import { reached } from './variant.ts';
 
 /** Dragged measures stop at half inches, and never come to nothing. */
 const HALF = 12_700;
@@ -23,7 +24,7 @@ function gripsOf(frame: Frame): readonly Grip[] {
 			ways: 'both'
 		}));
 	if (of === 'letter' || of === 'box') return [{ id: 'top', x: 0, z: height, says: 'top', ways: 'up' }];
-	if (of === 'post') return [{ id: 'top', x: 0, z: height, says: 'top', ways: 'up' }];
+	if (of === 'post' || of === 'telescope') return [{ id: 'top', x: 0, z: height, says: 'top', ways: 'up' }];
 	if (of === 'cross')
 		return [
 			{ id: 'top', x: 0, z: height, says: 'top', ways: 'up' },
@@ -67,6 +68,8 @@ function pulled(shape: FrameShape, grip: string, { x, z }: DraggedBy): FrameShap
 			return { ...shape, height: by(shape.height, z) };
 		case 'post':
 			return { ...shape, height: by(shape.height, z) };
+		case 'telescope':
+			return { ...shape, height: reached(shape, by(shape.height, z)) };
 		case 'cross': {
 			const height = by(shape.height, z);
 			return { ...shape, height, arm: by(shape.arm, 2 * x), at: um(Math.min(shape.at, height)) };

@@ -37,6 +37,8 @@ export function stretched(shape: FrameShape, factor: number): FrameShape {
 	switch (shape.of) {
 		case 'post':
 			return { ...shape, height: long(shape.height) };
+		case 'telescope':
+			return { ...shape, height: reached(shape, long(shape.height)), bar: long(shape.bar) };
 		case 'door':
 		case 'back':
 			return { ...shape, width: long(shape.width), height: long(shape.height), feet: long(shape.feet) };
@@ -57,9 +59,17 @@ export function stretched(shape: FrameShape, factor: number): FrameShape {
 	}
 } // prettier-ignore
 
+/** A pole comes no further out, and goes no further in. */
+export const reached = (
+	{ closed, open }: Extract<FrameShape, { readonly of: 'telescope' }>,
+	height: Micrometres
+): Micrometres => um(Math.min(open, Math.max(closed, height)));
+
 /** As high as that, and as wide as it is; a mast's tree stays as high up in proportion, a hoop grows with its stand. */
 function asHigh(shape: FrameShape, height: Micrometres): FrameShape {
 	switch (shape.of) {
+		case 'telescope':
+			return { ...shape, height: reached(shape, height) };
 		case 'post':
 		case 'door':
 		case 'back':
@@ -97,6 +107,18 @@ function wayAlong(shape: FrameShape): Way | null {
 	switch (shape.of) {
 		case 'post':
 			return { path: { kind: 'corners', legs: [leg('up', shape.height)] }, height: 0, branches: [] };
+		case 'telescope':
+			return {
+				path: {
+					kind: 'corners',
+					legs: [
+						leg('up', shape.height),
+						...(shape.bar === 0 ? [] : [leg('right', shape.bar), leg('down', shape.height)])
+					]
+				},
+				height: 0,
+				branches: []
+			};
 		case 'door':
 		case 'back':
 			return {
