@@ -73,7 +73,7 @@ export const demoDesigns: DemoDesign[] = [
 			'frame foot',
 			'post 9 ft',
 			'of white tube, inch',
-			'on plywood plate with flange 30 in',
+			'on plywood sheet 30 in',
 			'used 40 times',
 			'section kelp over foot',
 			'4 11 at 10 spiral left kelp / kelp / eelgrass / shallows x14',

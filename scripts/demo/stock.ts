@@ -294,6 +294,8 @@ export const stockRows: StockRow[] = [
 	// prettier-ignore
 	row('conduit-half', 'pipe', 'thin conduit', { supplier: 'ropewalk', count: 10, priceMinor: 690 }, { unit: 'ft', ...shared(60, 0, 0) }),
 	// prettier-ignore
+	row('ply-sheet', 'base', 'plywood sheet', { supplier: 'ropewalk', count: 32, priceMinor: 5800 }, { unit: 'sq ft', ...shared(60, 0, 0), grams: 1020 }),
+	// prettier-ignore
 	row('ply-plate', 'base', 'plywood plate with flange', { supplier: 'ropewalk', count: 1, priceMinor: 1850 }, { ...shared(60, 0, 10), grams: 2400 }),
 	...(
 		[

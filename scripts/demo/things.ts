@@ -43,5 +43,6 @@ export async function loadThings({ things }: Repos): Promise<void> {
 		[46.5, 1]
 	] as const)
 		// prettier-ignore
-		await things.putOffcut({ material: 'tube-1', length: inches(long), count });
+		await things.putOffcut({ material: 'tube-1', length: inches(long), wide: 0, count });
+	await things.putOffcut({ material: 'ply-sheet', length: inches(40), wide: inches(22), count: 1 });
 }

@@ -86,7 +86,7 @@ test('jobs are cut together, offcuts first; what is left goes to the shelf, and 
 }) => {
 	await page.goto('/stockroom/cut');
 	const shelf = page.getByRole('region', { name: 'On the shelf' });
-	await shelf.getByLabel('Tube').selectOption({ label: 'white tube, inch' });
+	await shelf.getByLabel('Tube or sheet').selectOption({ label: 'white tube, inch' });
 	await shelf.getByLabel('How long, in').fill('a bit');
 	await shelf.getByRole('button', { name: 'Put on the shelf' }).click();
 	await expect(shelf.getByText(/“a bit”/)).toBeVisible();
@@ -108,6 +108,30 @@ test('jobs are cut together, offcuts first; what is left goes to the shelf, and 
 	await expect(shelf.getByText('1 × 118 in')).toHaveCount(0);
 	await twice.getByRole('button', { name: 'It is cut' }).first().click();
 	await expect(twice.getByText(/no longer on the shelf/)).toBeVisible();
+});
+
+test('plates of jobs are laid on sheets together, a rest first; what is left goes to the shelf', async ({ page }) => {
+	await page.goto('/stockroom/cut');
+	const shelf = page.getByRole('region', { name: 'On the shelf' });
+	await shelf.getByLabel('Tube or sheet').selectOption({ label: 'plywood sheet' });
+	await shelf.getByLabel('How long, in').fill('31');
+	await shelf.getByRole('button', { name: 'Put on the shelf' }).click();
+	await expect(shelf.getByText(/has two sides/)).toBeVisible();
+	await shelf.getByLabel('How wide, of a sheet').fill('30½');
+	await shelf.getByRole('button', { name: 'Put on the shelf' }).click();
+	await expect(shelf.getByText('1 × 31 by 30½ in')).toBeVisible();
+	for (const box of await page.getByRole('checkbox').all()) await box.check();
+	await page.getByRole('button', { name: 'Cut these together' }).click();
+	const cut = page.getByRole('region', { name: 'To cut of plywood sheet' });
+	await expect(cut).toContainText('30 by 30 in');
+	await expect(cut).toContainText('1 × 31 by 30½ in off the shelf');
+	await cut.getByLabel('A sheet, with what it costs').fill('as usual');
+	await expect(cut.getByText(/two sides/)).toBeVisible();
+	await cut.getByLabel('A sheet, with what it costs').fill('5 ft by 5 ft at 40.00');
+	await expect(cut).toContainText('nobody can do with less');
+	await cut.getByRole('button', { name: 'It is cut' }).click();
+	await expect(page.getByText('Cut: what is left is on the shelf.')).toBeVisible();
+	await expect(shelf.getByText('1 × 31 by 30½ in')).toHaveCount(0);
 });
 
 test('sheets: how few, how each is cut, a plate larger than a sheet, nonsense at its field', async ({

@@ -21,8 +21,9 @@ export async function dumpRows(url: string): Promise<string[]> {
 		for (const { name } of tables.rows) {
 			const { columns, rows } = await client.execute(`SELECT * FROM "${name}" ORDER BY rowid`);
 			const into = `INSERT INTO "${name}" (${columns.map((c) => `"${c}"`).join(', ')})`;
+			// By their places: a row says how many columns it has under “length”.
 			for (const row of rows)
-				lines.push(`${into} VALUES (${columns.map((c) => literal(row[c])).join(', ')});`);
+				lines.push(`${into} VALUES (${columns.map((_, i) => literal(row[i])).join(', ')});`);
 		}
 		return [...lines, 'COMMIT;'];
 	} finally {

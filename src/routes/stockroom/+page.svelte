@@ -20,6 +20,13 @@
 	let picked = $state<string | null>(null);
 	const colour = $derived(picked ?? typed.colour ?? '');
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
+	const UNIT_WORDS = [
+		['piece', 'pieces'],
+		['ft', 'feet'],
+		['sq ft', 'square feet: a sheet of 8 by 4 ft is 32'],
+		['L', 'litres'],
+		['dab', 'dabs']
+	] as const;
 	const priceText = (minor: number | null) => printMoney(minor, { decimal: data.decimal });
 </script>
 
@@ -114,6 +121,15 @@
 						>{#each data.suppliers as supplier (supplier.id)}<option
 								value={supplier.id}
 								selected={typed.supplier === supplier.id}>{supplier.name}</option
+							>{/each}</select
+					>
+				{/snippet}
+			</Field>
+			<Field label="Counted in" error={errors.unit}>
+				{#snippet children(attributes)}
+					<select {...attributes} name="unit" class="control"
+						>{#each UNIT_WORDS as [unit, words] (unit)}<option value={unit} selected={typed.unit === unit}
+								>{words}</option
 							>{/each}</select
 					>
 				{/snippet}

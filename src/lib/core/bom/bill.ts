@@ -14,6 +14,7 @@ import {
 } from './inflate-list.ts';
 import { litresHeld } from '../gas/volume.ts';
 import { hundredths } from '../structures/kit/filled.ts';
+import { SQUARE_FEET, squareFeet } from '../units/area.ts';
 import { MICROMETRES, type LengthUnit } from '../units/length.ts';
 import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '../units/rational.ts';
 import type { Exploded, PaidNeed } from './explode.ts';
@@ -38,7 +39,7 @@ export interface BillLine {
 	/** `11 rounds, harbour blue`. */
 	readonly label: string;
 	readonly balloon: boolean;
-	/** What is counted: pieces, or feet of what is bought by length. */
+	/** What is counted: pieces, feet of what is bought by length, square feet of what is cut of sheets. */
 	readonly unit: string;
 	readonly used: Rational;
 	readonly loss: number;
@@ -242,11 +243,13 @@ function inCheapest(need: BalloonNeed, { materials }: Catalogue): BalloonNeed {
 	return best ? { ...need, colour: best.colour } : need;
 }
 
-/** What is bought by length is counted in its own unit; without one each takes a piece. */
+/** What is bought by length or by the square foot is counted in its own unit; without one each takes a piece. */
 function ofLength(
-	{ quantity, length }: MaterialNeed,
+	{ quantity, length, sides }: MaterialNeed,
 	found: Material | undefined
 ): Pick<MaterialNeed, 'quantity' | 'range'> & { readonly unit?: LengthUnit } {
+	if (sides && found?.unit === SQUARE_FEET)
+		return { quantity: quantity.mul(squareFeet(sides.wide, sides.deep)) };
 	if (!length) return { quantity };
 	const unit = found === undefined ? 'ft' : found.unit;
 	if (!isLengthUnit(unit)) return { quantity };

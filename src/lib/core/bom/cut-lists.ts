@@ -58,7 +58,7 @@ export function cutListsOf(
 	for (const node of together.flatMap((wanted) => [...countDesigns(wanted, library)]))
 		for (const section of node.recipe.sections) {
 			const cuts = cutsOf(section.structure);
-			if (!cuts) continue;
+			if (!cuts || cuts.pieces.length === 0) continue;
 			const { material, stick, pieces } = cuts;
 			const all = Math.ceil(copies(node, section).all.valueOf() - 1e-9);
 			const key = `${material}/${stick}`;

@@ -50,6 +50,7 @@ export interface Finding {
 		| 'conflict'
 		| 'bare-floor'
 		| 'light-base'
+		| 'falls-over'
 		| 'line-on-soft'
 		| 'pear-shaped'
 		| 'step-lost'

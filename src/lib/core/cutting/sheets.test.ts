@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { POINT } from '../units/number.ts';
+import { afterSheets } from './after-sheets.ts';
 import { readSheets, type SheetText } from './read-sheets.ts';
 import { describe, expect, test } from 'vitest';
 import { inches, um } from '../units/length.ts';
@@ -108,6 +109,61 @@ describe('over all', () => {
 			{ numRuns: 60 }
 		);
 	});
+});
+
+describe('rests that lie on the shelf', () => {
+	const rest = (wide: number, deep: number, count: number) => ({
+		wide: inches(wide),
+		deep: inches(deep),
+		count
+	});
+	test('by hand: they are cut first, no more of them than there are, and a sheet only for what is over', () => {
+		const plan = cut(problem([[12, 12, 6]], { own: [rest(24, 12, 2)] }));
+		expect(plan.sheets.map((s) => [s.own, s.count, s.laid.length])).toEqual([[true, 2, 2], [false, 1, 2]]); // prettier-ignore
+		expect([plan.count, plan.bound, plan.proved]).toEqual([1, 1, true]);
+		expect(afterSheets(plan).used).toEqual([rest(24, 12, 2)]);
+	});
+	test('where they do, nothing is bought and that is proved; a rest nothing comes of stays where it is', () => {
+		const plan = cut(problem([[12, 12, 2]], { own: [rest(24, 12, 1), rest(11, 40, 3)] }));
+		expect([plan.count, plan.proved]).toEqual([0, true]);
+		expect(afterSheets(plan)).toEqual({ used: [rest(24, 12, 1)], left: [] });
+	});
+	test('what is left of a sheet is told as it lies, less what the saw takes; slivers are no rests', () => {
+		const plan = cut(problem([[48, 48, 1]], { kerf: inches(0.125) }));
+		expect(afterSheets(plan).left).toEqual([rest(47.875, 48, 1)]);
+		expect(afterSheets(cut(problem([[93, 48, 1]]))).left).toEqual([]);
+	});
+	test('whatever lies there: no rest is cut more often than it is there, pieces and rests fill each sheet and no more (property)', () => {
+		const side = fc.integer({ min: 4, max: 40 });
+		fc.assert(
+			fc.property(
+				fc.array(fc.tuple(side, side, fc.integer({ min: 1, max: 5 })), { minLength: 1, maxLength: 6 }),
+				fc.array(fc.tuple(side, side, fc.integer({ min: 1, max: 3 })), { maxLength: 4 }),
+				fc.constantFrom(0 as const, inches(0.125)),
+				(pieces, own, kerf) => {
+					const asked = problem(pieces, { own: own.map(([w, d, n]) => rest(w, d, n)), kerf });
+					const plan = cut(asked);
+					expect(plan.count).toBeGreaterThanOrEqual(plan.bound);
+					expect(plan.count).toBeLessThanOrEqual(cut({ ...asked, own: [] }).count);
+					const laid = plan.sheets.reduce((a, s) => a + s.count * s.laid.length, 0);
+					expect(laid).toBe(pieces.reduce((a, [, , n]) => a + n, 0));
+					for (const { wide, deep, count } of afterSheets(plan).used) {
+						const there = asked.own!.filter((r) => r.wide === wide && r.deep === deep);
+						expect(count).toBeLessThanOrEqual(there.reduce((a, r) => a + r.count, 0));
+					}
+					for (const sheet of plan.sheets) {
+						expect(partedByCuts(sheet.laid)).toBe(true);
+						const all = [...sheet.laid, ...sheet.left];
+						for (const p of all) expect([p.x + p.wide <= sheet.wide, p.y + p.deep <= sheet.deep]).toEqual([true, true]);
+						const area = all.reduce((a, p) => a + p.wide * p.deep, 0);
+						if (kerf === 0) expect(area).toBe(sheet.wide * sheet.deep);
+						else expect(area).toBeLessThanOrEqual(sheet.wide * sheet.deep);
+					}
+				}
+			),
+			{ numRuns: 100 }
+		);
+	}); // prettier-ignore
 });
 
 describe('what is typed', () => {

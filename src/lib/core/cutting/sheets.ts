@@ -7,6 +7,13 @@ export interface SheetPiece {
 	readonly quantity: number;
 }
 
+/** So many rectangles that are left of sheets. */
+export interface Rest {
+	readonly wide: Micrometres;
+	readonly deep: Micrometres;
+	readonly count: number;
+}
+
 export interface SheetProblem {
 	readonly wide: Micrometres;
 	readonly deep: Micrometres;
@@ -15,6 +22,8 @@ export interface SheetProblem {
 	/** What every cut takes away. */
 	readonly kerf: Micrometres | 0;
 	readonly pieces: readonly SheetPiece[];
+	/** Rests of sheets that lie there: taken first, cost nothing. */
+	readonly own?: readonly Rest[];
 	/** A piece may lie either way; not where the grain or a print decides. */
 	readonly turned: boolean;
 }
@@ -27,11 +36,24 @@ export interface LaidPiece {
 	readonly deep: number;
 }
 
+/** Sheets that are cut alike. */
+export interface CutSheet {
+	readonly count: number;
+	readonly wide: number;
+	readonly deep: number;
+	/** A rest that lay there, no sheet that is bought. */
+	readonly own: boolean;
+	readonly laid: readonly LaidPiece[];
+	/** Rectangles that no piece takes. */
+	readonly left: readonly LaidPiece[];
+}
+
 export type SheetPlan =
 	| {
 			readonly status: 'cut';
 			/** Sheets that are cut alike stand once, with how many of them. */
-			readonly sheets: readonly { readonly count: number; readonly laid: readonly LaidPiece[] }[];
+			readonly sheets: readonly CutSheet[];
+			/** Sheets that are bought. */
 			readonly count: number;
 			/** Nobody can do with fewer sheets. */
 			readonly bound: number;
@@ -73,29 +95,46 @@ export function cutSheets(problem: SheetProblem): SheetPlan {
 	const { kerf } = problem;
 	// A cut behind each piece, and one more of room: the last piece ends the sheet.
 	const [width, depth] = [problem.wide + kerf, problem.deep + kerf];
-	const fits = (p: Wanted) => (p.wide <= width && p.deep <= depth) || (problem.turned && p.deep <= width && p.wide <= depth); // prettier-ignore
+	const own = (problem.own ?? []).flatMap((rest) =>
+		Array.from({ length: rest.count }, (): Blank => ({ wide: rest.wide + kerf, deep: rest.deep + kerf, own: true }))
+	);
+	const fits = (p: Wanted) => (p.wide <= width && p.deep <= depth) || (problem.turned && p.deep <= width && p.wide <= depth);
 	const all = problem.pieces.flatMap((p) =>
 		Array.from({ length: p.quantity }, () => ({ wide: p.wide + kerf, deep: p.deep + kerf }))
 	);
 	const large = problem.pieces.find((p) => !fits({ wide: p.wide + kerf, deep: p.deep + kerf }));
 	if (large) return { status: 'too-large', piece: large };
-	let best: LaidPiece[][] | undefined;
+	let best: Opened[] | undefined;
+	const bought = (sheets: readonly Opened[]) => sheets.filter((s) => !s.own).length;
 	const bound = sheetBound(problem);
 	search: for (const order of ORDERS)
 		for (const parted of PARTED)
 			for (const fit of FITS) {
-				const sheets = laidBy([...all].sort(order), { width, depth, turned: problem.turned, parted, fit });
-				if (!best || sheets.length < best.length) best = sheets;
-				if (best.length <= bound) break search;
+				const sheets = laidBy([...all].sort(order), own, { width, depth, turned: problem.turned, parted, fit });
+				if (!best || bought(sheets) < bought(best)) best = sheets;
+				if (bought(best) <= bound) break search;
 			}
-	const laid = (best ?? []).map((sheet) => sheet.map((p) => ({ ...p, wide: p.wide - kerf, deep: p.deep - kerf })));
-	const alike = new Map<string, { count: number; laid: LaidPiece[] }>();
-	for (const sheet of laid) {
+	const bare = (p: LaidPiece): LaidPiece => ({ ...p, wide: p.wide - kerf, deep: p.deep - kerf });
+	const alike = new Map<string, CutSheet>();
+	for (const { wide, deep, own: rest, laid, free } of best ?? []) {
+		const left = free.map(bare).filter((f) => f.wide > 0 && f.deep > 0);
+		const sheet = { wide: wide - kerf, deep: deep - kerf, own: rest, laid: laid.map(bare), left };
 		const key = JSON.stringify(sheet);
-		alike.set(key, { laid: sheet, count: (alike.get(key)?.count ?? 0) + 1 });
+		alike.set(key, { ...sheet, count: (alike.get(key)?.count ?? 0) + 1 });
 	}
-	return { status: 'cut', sheets: [...alike.values()], count: laid.length, bound, proved: laid.length <= bound };
+	const count = bought(best ?? []);
+	return { status: 'cut', sheets: [...alike.values()], count, bound, proved: count <= bound };
 } // prettier-ignore
+
+/** What a sheet or a rest of one is, a cut's width larger. */
+interface Blank extends Wanted {
+	readonly own: boolean;
+}
+interface Opened extends Blank {
+	readonly free: Free[];
+	readonly laid: LaidPiece[];
+}
+const opened = (blank: Blank): Opened => ({ ...blank, laid: [], free: [{ x: 0, y: 0, wide: blank.wide, deep: blank.deep }] }); // prettier-ignore
 
 interface Way {
 	readonly width: number;
@@ -105,8 +144,9 @@ interface Way {
 	readonly fit: Fit;
 }
 
-function laidBy(pieces: readonly Wanted[], way: Way): LaidPiece[][] {
-	const sheets: { free: Free[]; laid: LaidPiece[] }[] = [];
+/** Rests that lie there are opened already; those that nothing came of are not cut. */
+function laidBy(pieces: readonly Wanted[], own: readonly Blank[], way: Way): Opened[] {
+	const sheets = own.map(opened);
 	for (const piece of pieces) {
 		const ways = way.turned && piece.wide !== piece.deep ? [piece, { wide: piece.deep, deep: piece.wide }] : [piece];
 		let best: { sheet: number; free: number; put: Wanted; left: number } | undefined;
@@ -121,16 +161,16 @@ function laidBy(pieces: readonly Wanted[], way: Way): LaidPiece[][] {
 		};
 		look(0);
 		if (!best) {
-			sheets.push({ free: [{ x: 0, y: 0, wide: way.width, deep: way.depth }], laid: [] });
+			sheets.push(opened({ wide: way.width, deep: way.depth, own: false }));
 			look(sheets.length - 1);
 		}
 		const { sheet, free: at, put } = best!;
-		const own = sheets[sheet]!;
-		const [free] = own.free.splice(at, 1);
-		own.laid.push({ x: free!.x, y: free!.y, wide: put.wide, deep: put.deep });
-		own.free.push(...restsOf(free!, put, way.parted));
+		const on = sheets[sheet]!;
+		const [free] = on.free.splice(at, 1);
+		on.laid.push({ x: free!.x, y: free!.y, wide: put.wide, deep: put.deep });
+		on.free.push(...restsOf(free!, put, way.parted));
 	}
-	return sheets.map((s) => s.laid);
+	return sheets.filter((s) => s.laid.length > 0);
 } // prettier-ignore
 
 /** What is left of a rectangle around a piece in its corner, by one cut from edge to edge and another. */
@@ -203,15 +243,25 @@ export function mostOfOneSheet({ wide, deep, kerf, pieces, turned }: Pick<SheetP
 
 /** Sheets nobody can do with fewer of: all area over the most that one sheet gives, and pieces that never share one. */
 export function sheetBound(problem: SheetProblem): number {
-	const { wide, deep, kerf, pieces } = problem;
+	const { wide, deep, kerf, pieces, own = [] } = problem;
 	if (pieces.length === 0) return 0;
-	const area = pieces.reduce((a, p) => a + p.wide * p.deep * p.quantity, 0);
-	const cut = pieces.reduce((a, p) => a + (p.wide + kerf) * (p.deep + kerf) * p.quantity, 0);
+	// What lies there may take as much as it is large, and one of what never shares a sheet.
+	const rests = own.reduce((a, r) => a + r.count, 0);
+	const ownArea = own.reduce((a, r) => a + r.wide * r.deep * r.count, 0);
+	const ownCut = own.reduce((a, r) => a + (r.wide + kerf) * (r.deep + kerf) * r.count, 0);
+	const area = pieces.reduce((a, p) => a + p.wide * p.deep * p.quantity, 0) - ownArea;
+	const cut = pieces.reduce((a, p) => a + (p.wide + kerf) * (p.deep + kerf) * p.quantity, 0) - ownCut;
 	const most = mostOfOneSheet(problem);
 	const [w, d] = [wide + kerf, deep + kerf];
 	// More than half a sheet both ways, whichever way it lies: no two of these share one.
-	const alone = pieces
-		.filter((p) => Math.min(p.wide, p.deep) + kerf > Math.max(w, d) / 2)
-		.reduce((a, p) => a + p.quantity, 0);
-	return Math.max(Math.ceil(cut / (w * d) - 1e-9), most ? Math.ceil(area / most - 1e-9) : 0, alone, 1);
+	const alone =
+		pieces
+			.filter((p) => Math.min(p.wide, p.deep) + kerf > Math.max(w, d) / 2)
+			.reduce((a, p) => a + p.quantity, 0) - rests;
+	return Math.max(
+		Math.ceil(cut / (w * d) - 1e-9),
+		most ? Math.ceil(area / most - 1e-9) : 0,
+		alone,
+		rests > 0 ? 0 : 1
+	);
 }

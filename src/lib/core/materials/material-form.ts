@@ -3,6 +3,7 @@ import { as, amount, choice, count, held, length, number, orBlank, percent, word
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
+import { SQUARE_FEET } from '../units/area.ts';
 import { rational, rationalText } from '../units/rational.ts';
 import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material } from './material.ts';
 
@@ -40,6 +41,9 @@ const figure = (what: string, max: number) =>
 		null
 	);
 
+/** What a pack is counted in: tube and line by the foot, sheets by the square foot, gas and fillings by the litre. */
+export const UNITS = ['piece', 'ft', SQUARE_FEET, 'L', 'dab'] as const;
+
 const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow) => {
 	const isRound = typed.kind === 'latex-round';
 	return {
@@ -50,6 +54,7 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 				: undefined
 		),
 		kind: choice(MATERIAL_KINDS, { say: 'Choose a kind.' }),
+		unit: choice(UNITS, { as: 'piece' }),
 		nominal: held(orBlank(length('The size on the bag', 'in'), null), (nominal) =>
 			nominal === null && isRound
 				? `Which size is printed on the bag? ${ROUND_NOMINALS.join(', ')}.`
@@ -92,7 +97,17 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 /** A material as it was typed, with its first pack. */
 export type TypedMaterial = Pick<
 	Material,
-	'kind' | 'name' | 'nominal' | 'colour' | 'loss' | 'reuse' | 'litres' | 'grams' | 'chambers' | 'mark'
+	| 'kind'
+	| 'name'
+	| 'unit'
+	| 'nominal'
+	| 'colour'
+	| 'loss'
+	| 'reuse'
+	| 'litres'
+	| 'grams'
+	| 'chambers'
+	| 'mark'
 > & {
 	readonly supplier: string;
 	readonly count: number;

@@ -2,6 +2,7 @@ import { amount, choice, count, held, length, orBlank, words, type FormContext }
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
 import type { Material } from '../materials/material.ts';
+import { SQUARE_FEET } from '../units/area.ts';
 import { inches } from '../units/length.ts';
 import { CONDITIONS } from './owned.ts';
 
@@ -37,19 +38,28 @@ export const readOwned = (typed: Fields, things: readonly Pick<Material, 'id'>[]
 export const readChanged = (typed: Fields, context: FormContext) =>
 	readForm({ name: words({ what: 'A name', most: 80, missing: 'What is written on it? Type a name, like “stand 3”.' }), ...ABOUT }, typed, context); // prettier-ignore
 
-/** An offcut that is put on the shelf. */
-export const readOffcut = (typed: Fields, tubes: readonly Pick<Material, 'id'>[], context: FormContext) =>
-	readForm(
-		{
-			material: oneOf(tubes, 'Of which tube is it? Pick one.'),
-			length: held(length('An offcut', 'in'), (l) =>
-				l > inches(12 * 40) ? 'An offcut is at most 40 ft long. Type it like 31 in.' : undefined
-			),
-			count: count({ what: 'How many', min: 1, max: MOST_ALIKE })
-		},
-		typed,
-		context
+/** An offcut that is put on the shelf: of a tube by its length, of sheet stuff by both sides; 0 is no other side. */
+export function readOffcut(
+	typed: Fields,
+	stuff: readonly Pick<Material, 'id' | 'unit'>[],
+	context: FormContext
+) {
+	const read = readForm(offcutFields(stuff), typed, context);
+	if (!read.ok) return read;
+	const isSheet = stuff.find((m) => m.id === read.values.material)?.unit === SQUARE_FEET;
+	if (isSheet === read.values.wide > 0) return read;
+	return { ok: false as const, errors: { wide: isSheet ? 'How wide is it? A piece of a sheet has two sides.' : 'A tube has a length alone: leave this blank.' } };
+} // prettier-ignore
+const side = (what: string) =>
+	held(length(what, 'in'), (l) =>
+		l > inches(12 * 40) ? 'An offcut is at most 40 ft long. Type it like 31 in.' : undefined
 	);
+const offcutFields = (stuff: readonly Pick<Material, 'id'>[]) => ({
+	material: oneOf(stuff, 'Of which tube or sheet is it? Pick one.'),
+	length: side('An offcut'),
+	wide: orBlank(side('An offcut'), 0 as const),
+	count: count({ what: 'How many', min: 1, max: MOST_ALIKE })
+});
 
 /** Names of so many more pieces: `stand 4`, `stand 5`, after those there are. */
 export function numbered(thing: string, many: number, taken: readonly string[]): string[] {

@@ -20,8 +20,8 @@ export interface WeightPart {
 	readonly estimated: boolean;
 }
 
-/** A piece as it stands. Lengths mm. */
-export interface StandingUp {
+/** What a piece weighs, and over what. Lengths mm. */
+export interface Balance {
 	readonly weights: readonly WeightPart[];
 	readonly kg: number;
 	/** Centre of mass: x to the right, y away from the audience, z up. */
@@ -32,6 +32,10 @@ export interface StandingUp {
 	readonly toEdge: number;
 	/** Degrees it can be leaned before it falls. */
 	readonly tipsAt: number;
+}
+
+/** A piece as it stands. Lengths mm. */
+export interface StandingUp extends Balance {
 	/** Highest point. */
 	readonly top: number;
 	/** Silhouette from the side the wind has most of, m², and the height of its middle, m. */
@@ -142,9 +146,23 @@ export interface StandingInput {
  * design itself; of designs inside it the balloons. Indicative only: local codes, the venue and qualified people decide.
  */
 export function standingUp(input: StandingInput): StandingUp {
-	const { built, assembly, bill, catalogue, base = null, ballast = 0, quantity = 1 } = input;
-	const { balls, thin } = discsOf(assembly);
+	const { balls, thin } = discsOf(input.assembly);
 	const discs = [...balls, ...thin];
+	const [front, side] = [silhouette(discs, 'front'), silhouette(discs, 'side')];
+	const most = front.area * front.middle >= side.area * side.middle ? front : side;
+	return {
+		...balanced(input, balls),
+		top: discs.reduce((a, d) => Math.max(a, d.z + d.r), 0),
+		guys: input.built.sections.flatMap(({ structure }) => guysIn(structure)),
+		...most
+	};
+}
+
+/** What a piece weighs and over what it stands, without what the wind sees of it. */
+export const balanceOf = (input: StandingInput): Balance => balanced(input, discsOf(input.assembly).balls);
+
+function balanced(input: StandingInput, balls: readonly Disc[]): Balance {
+	const { built, assembly, bill, catalogue, base = null, ballast = 0, quantity = 1 } = input;
 	const spotsOf = new Map<Id, readonly Parameters<typeof pointAt>[0][]>(
 		assembly.applied.map((a) => [a.of, a.spots] as const)
 	);
@@ -183,8 +201,6 @@ export function standingUp(input: StandingInput): StandingUp {
 		...(base === null ? onFloor(balls) : ringOf(base / 2))
 	]);
 	const toEdge = insideBy(footprint, [centre.x, centre.y]);
-	const [front, side] = [silhouette(discs, 'front'), silhouette(discs, 'side')];
-	const most = front.area * front.middle >= side.area * side.middle ? front : side;
 	const frame = framed.reduce((a, m) => a + m.kg, 0);
 	const parts: WeightPart[] = [
 		{ what: 'balloons', kg: latex, estimated: true },
@@ -199,10 +215,7 @@ export function standingUp(input: StandingInput): StandingUp {
 		centre,
 		footprint,
 		toEdge,
-		tipsAt: toEdge <= 0 ? 0 : (Math.atan2(toEdge, Math.max(1, centre.z)) * 180) / Math.PI,
-		top: discs.reduce((a, d) => Math.max(a, d.z + d.r), 0),
-		guys: built.sections.flatMap(({ structure }) => guysIn(structure)),
-		...most
+		tipsAt: toEdge <= 0 ? 0 : (Math.atan2(toEdge, Math.max(1, centre.z)) * 180) / Math.PI
 	};
 }
 

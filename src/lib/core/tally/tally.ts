@@ -24,6 +24,7 @@ import type { Packed } from '../structures/run/pack-job.ts';
 import { assemble, type Assembly } from '../assembly/assemble.ts';
 import type { PlacedStack } from '../structures/stack/placed.ts';
 import { rational } from '../units/rational.ts';
+import { checkBalance } from '../checks/balance.ts';
 import { checkColours } from '../checks/colours.ts';
 import { checkSteps } from '../checks/steps.ts';
 import type { Finding } from '../checks/finding.ts';
@@ -131,6 +132,7 @@ export function tally(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
 		...checkStanding(recipe, assembly, counted, rates),
+		...checkBalance(recipe, assembly, counted, { quantity, catalogue }),
 		...checkSteps(plain)
 	);
 	// Of what is known of an order here: how many pieces it has.

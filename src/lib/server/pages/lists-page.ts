@@ -13,7 +13,7 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 	const { design, context, colourway, size, quantity } = found;
 	const { bill, findings } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
 	const { catalogue } = context;
-	const shelf = await repos.things.offcuts();
+	const shelf = (await repos.things.offcuts()).filter((o) => o.wide === 0);
 	const wantedCuts = {
 		recipe: design.recipe,
 		colourway: colourway.id,

@@ -39,7 +39,7 @@ test('every row that is written says whose request wrote it last', async () => {
 	const about = { condition: 'good', place: '', note: '', hireMinor: null, depositMinor: null } as const;
 	const thing = { ...about, id: 'stand-1', material: materials[0]!.id, name: 'stand 1' };
 	await wendy.things.add([thing]);
-	const rest = { material: materials[0]!.id, length: inches(31), count: 2 };
+	const rest = { material: materials[0]!.id, length: inches(31), wide: 0, count: 2 } as const;
 	await wendy.things.putOffcut(rest);
 
 	const tables = await db.read.all<{ name: string }>(

@@ -13,7 +13,7 @@ const about = { condition: 'good', place: '', note: '', hireMinor: null, deposit
 test('offcuts: put together by length, taken one by one, and a cut is all of it or nothing', async () => {
 	const { repos } = await tempStudio();
 	const material = materials[0]!.id;
-	const of = (long: number, count: number) => ({ material, length: inches(long), count });
+	const of = (long: number, count: number) => ({ material, length: inches(long), wide: 0, count }) as const;
 	await repos.things.putOffcut(of(31, 1));
 	await repos.things.putOffcut(of(31, 2));
 	expect(await repos.things.offcuts()).toEqual([of(31, 3)]);
@@ -23,6 +23,18 @@ test('offcuts: put together by length, taken one by one, and a cut is all of it 
 	expect(await repos.things.offcuts()).toEqual([of(18, 1), of(31, 1)]);
 	expect(await repos.things.takeOffcut(of(31, 1))).toBe(true);
 	expect(await repos.things.takeOffcut(of(31, 1))).toBe(false);
+});
+
+test('what is left of a sheet lies there by both its sides, and is no stick of that length', async () => {
+	const { repos } = await tempStudio();
+	const material = materials[0]!.id;
+	const stick = { material, length: inches(31), wide: 0, count: 1 } as const;
+	const sheet = { ...stick, wide: inches(14) };
+	expect(await repos.things.cut([], [stick, sheet, sheet])).toBe(true);
+	expect(await repos.things.offcuts()).toEqual([stick, { ...sheet, count: 2 }]);
+	expect(await repos.things.takeOffcut(stick)).toBe(true);
+	expect(await repos.things.offcuts()).toEqual([{ ...sheet, count: 2 }]);
+	expect(await repos.things.takeOffcut({ ...sheet, wide: inches(13) })).toBe(false);
 });
 
 test('pieces: twice written down are there once, two have not one name, another workspace sees none', async () => {

@@ -6,10 +6,13 @@ import type { Database, Writer } from '../db/client.ts';
 import { client, quote } from '../db/tables/quote.ts';
 import { offcut, ownedThing } from '../db/tables/things.ts';
 
-/** So many of a length of a tube on the shelf. */
+/** So many of a length of a tube on the shelf, or of what is left of a sheet. */
 export interface Offcut {
 	readonly material: string;
+	/** Of a sheet along its grain. */
 	readonly length: Micrometres;
+	/** Of a sheet its other side; 0 is a stick. */
+	readonly wide: Micrometres | 0;
 	readonly count: number;
 }
 
@@ -26,26 +29,27 @@ export interface DatedQuote {
 export function things(db: Database, actor: Actor) {
 	const { workspace: workspaceId, person: changedBy } = actor;
 	const one = (id: string) => and(eq(ownedThing.workspaceId, workspaceId), eq(ownedThing.id, id));
-	const cut = ({ material, length }: Pick<Offcut, 'material' | 'length'>) =>
-		and(eq(offcut.workspaceId, workspaceId), eq(offcut.materialId, material), eq(offcut.length, length));
+	const cut = ({ material, length, wide }: Offcut) =>
+		and(
+			eq(offcut.workspaceId, workspaceId),
+			eq(offcut.materialId, material),
+			eq(offcut.length, length),
+			eq(offcut.wide, wide)
+		);
 	/** @returns false where there are not so many */
-	async function take(tx: Writer, { material, length, count }: Offcut): Promise<boolean> {
-		const there = await tx.select({ count: offcut.count }).from(offcut).where(cut({ material, length })).get();
-		if (!there || there.count < count) return false;
-		if (there.count === count) await tx.delete(offcut).where(cut({ material, length }));
-		else
-			await tx
-				.update(offcut)
-				.set({ count: there.count - count, changedBy })
-				.where(cut({ material, length }));
+	async function take(tx: Writer, used: Offcut): Promise<boolean> {
+		const there = await tx.select({ count: offcut.count }).from(offcut).where(cut(used)).get();
+		if (!there || there.count < used.count) return false;
+		if (there.count === used.count) await tx.delete(offcut).where(cut(used));
+		else await tx.update(offcut).set({ count: there.count - used.count, changedBy }).where(cut(used));
 		return true;
 	}
-	const put = (tx: Writer, { material, length, count }: Offcut) =>
+	const put = (tx: Writer, { material, length, wide, count }: Offcut) =>
 		tx
 			.insert(offcut)
-			.values({ workspaceId, materialId: material, length, count, changedBy })
+			.values({ workspaceId, materialId: material, length, wide, count, changedBy })
 			.onConflictDoUpdate({
-				target: [offcut.workspaceId, offcut.materialId, offcut.length],
+				target: [offcut.workspaceId, offcut.materialId, offcut.length, offcut.wide],
 				set: { count: sql`${offcut.count} + ${count}`, changedBy }
 			});
 	return {
@@ -89,8 +93,8 @@ export function things(db: Database, actor: Actor) {
 				.select()
 				.from(offcut)
 				.where(eq(offcut.workspaceId, workspaceId))
-				.orderBy(asc(offcut.materialId), asc(offcut.length));
-			return rows.map(({ materialId: material, length, count }) => ({ material, length: length as Micrometres, count })); // prettier-ignore
+				.orderBy(asc(offcut.materialId), asc(offcut.length), asc(offcut.wide));
+			return rows.map(({ materialId: material, length, wide, count }) => ({ material, length: length as Micrometres, wide: wide as Micrometres | 0, count })); // prettier-ignore
 		},
 		async putOffcut(found: Offcut): Promise<void> {
 			await db.write(async (tx) => void (await put(tx, found)));

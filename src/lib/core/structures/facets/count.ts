@@ -15,6 +15,14 @@ export interface Cuts {
 	readonly pieces: readonly { readonly um: number; readonly count: number }[];
 }
 
+/** Rectangles of one size that are cut of sheets, or bought as they are. */
+export interface Plates {
+	readonly material: Id | null;
+	readonly wide: Micrometres;
+	readonly deep: Micrometres;
+	readonly count: number;
+}
+
 /** What the workshop reads of something that is cut, bent and joined. Lengths mm where they are not said to be µm. */
 export interface ShopSheet {
 	/** As it is typed. */
@@ -65,6 +73,8 @@ export interface CountFacet<S> {
 	soldBy(structure: S, pumps: readonly PumpProfile[]): number;
 	/** Tube it is cut of; most kinds are of none. */
 	cuts?(structure: S): Cuts;
+	/** Plates it stands on, alike; most kinds have none. */
+	plates?(structure: S): Plates | null;
 	/** What the workshop makes of it; most kinds are made at the bench. */
 	sheet?(structure: S): ShopSheet;
 	/** How it comes to its place; null for what is part of another, or nothing yet. */

@@ -1,5 +1,5 @@
 import type { Frame, Guys } from './document.ts';
-import type { Micrometres } from '../../units/length.ts';
+import { um, type Micrometres } from '../../units/length.ts';
 import { sectionsOf } from './edges.ts';
 import { basesOf, frameworkOf, type JointKind } from './joints.ts';
 
@@ -36,6 +36,12 @@ export function fittingsOf(frame: Frame): ReadonlyMap<JointKind, number> {
 
 /** What it stands on: a plate under each upright that goes into one, one box under all cups; feet stand by themselves. */
 export const platesOf = (frame: Frame): number => basesOf(frame).length;
+
+/** Sides of one of its plates, each as large as the others. */
+export function plateSides(frame: Frame): { readonly wide: Micrometres; readonly deep: Micrometres } | null {
+	const [one] = basesOf(frame);
+	return one ? { wide: um(Math.round(one.wide * 1000)), deep: um(Math.round(one.deep * 1000)) } : null;
+}
 
 /** Tube in all, from joint to joint, mm. */
 export const tubeLength = (frame: Frame): number =>

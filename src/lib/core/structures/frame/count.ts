@@ -6,7 +6,16 @@ import type { CountFacet } from '../facets/count.ts';
 import type { Need } from '../kit/need.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
 import type { Cover, Frame } from './document.ts';
-import { cutsOf, fittingsOf, guyLength, platesOf, polesOf, sizeOfFrame, tubeLength } from './amounts.ts';
+import {
+	cutsOf,
+	fittingsOf,
+	guyLength,
+	plateSides,
+	platesOf,
+	polesOf,
+	sizeOfFrame,
+	tubeLength
+} from './amounts.ts';
 import { comesWhole, frameworkOf } from './joints.ts';
 import { sheetOf } from './sheet.ts';
 
@@ -21,7 +30,15 @@ function needs(frame: Frame): Need[] {
 	}));
 	for (const long of polesOf(frame)?.longest ?? [])
 		found.push({ what: 'material', material: tube.material, label: 'telescopic pole', quantity: rational(1), length: { um: long } }); // prettier-ignore
-	if (base && platesOf(frame) > 0) found.push({ what: 'material', material: base.material, label: 'base', quantity: rational(platesOf(frame)) }); // prettier-ignore
+	const sides = plateSides(frame);
+	if (base && sides)
+		found.push({
+			what: 'material',
+			material: base.material,
+			label: 'base',
+			quantity: rational(platesOf(frame)),
+			sides
+		});
 	if (frame.mesh) found.push({ what: 'material', material: frame.mesh.material, label: 'mesh', quantity: rational(1) }); // prettier-ignore
 	for (const [of, long] of besides(frame)) found.push({ what: 'count', of, quantity: long });
 	for (const [of, count] of fittingsOf(frame)) found.push({ what: 'count', of, quantity: rational(count) });
@@ -73,5 +90,9 @@ export const count: CountFacet<Frame> = {
 		stick: frame.tube.stick,
 		pieces: cutsOf(frame)
 	}),
+	plates(frame) {
+		const sides = plateSides(frame);
+		return frame.base && sides && { material: frame.base.material, ...sides, count: platesOf(frame) };
+	},
 	site: (frame) => ({ how: 'stands', mm: sizeOfFrame(frame).height })
 };

@@ -179,3 +179,22 @@ describe('a frame in a design', () => {
 		expect(variant.way(framed({ of: 'bent', stick: feet(10), bends: [um(330_200)] }))).toBeNull();
 	});
 }); // prettier-ignore
+
+describe('the whole on its foot', () => {
+	const context = { catalogue: studio, rates, library: () => undefined };
+	const falls = (...lines: string[]) =>
+		tally(design('gallows', 'frame mast', ...lines), null, 1, context).findings.filter((f) => f.code === 'falls-over');
+	// Tube of 6 ft up and 5 ft to the right: its middle is 5 × 2.5 / 11 ft = 13.6 in from the upright. The plate weighs too.
+	const ARM = 'parts 0 by 0 to 0 by 6 to 5 by 6 ft';
+	test('by hand: an arm to one side falls off a small plate by itself, to that side; a wide one carries it', () => {
+		expect(falls(ARM, 'on plate 12 in')).toMatchObject([{ level: 'bad', say: expect.stringMatching(/by itself.*to the right/) }]);
+		expect(falls(ARM, 'on plate 48 in')).toEqual([]);
+	});
+	test('a straight post is fine, and what has no frame is not looked at', () => {
+		expect(falls('post 5 ft', 'on plate 24 in')).toEqual([]);
+		const column = tally(design('column', '4 11 at 9 white x12'), null, 1, context).findings;
+		expect(column.map((f) => f.code)).not.toContain('falls-over');
+	});
+	test('a tall piece on a narrow foot is told how little it takes', () =>
+		expect(falls('post 9 ft', 'on plate 6 in')).toMatchObject([{ level: 'watch', say: expect.stringMatching(/falls once it leans \d°/) }]));
+}); // prettier-ignore

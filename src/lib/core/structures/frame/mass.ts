@@ -1,4 +1,5 @@
 import type { Material } from '../../materials/material.ts';
+import { SQUARE_FEET } from '../../units/area.ts';
 import { MICROMETRES } from '../../units/length.ts';
 import type { Mass } from '../facets/picture.ts';
 import { apart, between } from '../kit/strand.ts';
@@ -27,11 +28,13 @@ export function massesOf(frame: Frame, materials: ReadonlyMap<string, Material>)
 		}));
 	});
 	const plate = base && base.material !== null ? materials.get(base.material) : undefined;
+	// What is sold by the square foot weighs by it.
+	const each = (wide: number, deep: number) => (plate?.unit === SQUARE_FEET ? (wide * deep) / 304.8 ** 2 : 1);
 	const plates = basesOf(frame).map(({ at, wide, deep }) => ({
 		x: at.x,
 		y: at.y,
 		z: 9,
-		kg: plate?.grams ? plate.grams / 1000 : (PLATE_KG * wide * deep) / 1e6,
+		kg: plate?.grams ? (plate.grams / 1000) * each(wide, deep) : (PLATE_KG * wide * deep) / 1e6,
 		estimated: !plate?.grams
 	}));
 	return [...tubes, ...plates];

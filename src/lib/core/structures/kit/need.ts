@@ -50,6 +50,8 @@ export type Need =
 			readonly foil?: { readonly flat: Micrometres; readonly look: FoilLook; readonly gas: Gas };
 			/** The length of each: as many of the material's unit as that takes; a guess lies between two more. */
 			readonly length?: { readonly um: Micrometres; readonly low?: Micrometres; readonly high?: Micrometres };
+			/** The sides of each, for what is sold by the square foot. */
+			readonly sides?: { readonly wide: Micrometres; readonly deep: Micrometres };
 			readonly range?: { readonly low: Rational; readonly high: Rational };
 	  }
 	/** Something follow-on rules turn into lines: floor contacts, clusters tied with a modelling balloon. */

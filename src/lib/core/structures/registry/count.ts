@@ -8,7 +8,7 @@ import { count as applied } from '../applied/count.ts';
 import { count as bunch } from '../bunch/count.ts';
 import { count as design } from '../design/count.ts';
 import { count as extras } from '../extras/count.ts';
-import type { CountFacet, Cuts, ShopSheet } from '../facets/count.ts';
+import type { CountFacet, Cuts, Plates, ShopSheet } from '../facets/count.ts';
 import { count as form } from '../form/count.ts';
 import { count as frame } from '../frame/count.ts';
 import type { Kind, Of, Structure, StructureOf } from '../kinds.ts';
@@ -40,6 +40,9 @@ export const placedIn = <K extends Kind>(s: Of<K>): Rational => COUNTS[s.kind].p
 
 /** Tube one is cut of; undefined where it is of none. */
 export const cutsOf = <K extends Kind>(s: Of<K>): Cuts | undefined => COUNTS[s.kind].cuts?.(s);
+
+/** Plates one stands on; null where it has none. */
+export const platesIn = <K extends Kind>(s: Of<K>): Plates | null => COUNTS[s.kind].plates?.(s) ?? null;
 
 /** What the workshop makes of one; undefined where that is nothing. */
 export const sheetOf = <K extends Kind>(s: Of<K>): ShopSheet | undefined => COUNTS[s.kind].sheet?.(s);

@@ -37,20 +37,22 @@ export const ownedThing = sqliteTable(
 	]
 ); // prettier-ignore
 
-/** What is left of sticks and lies on the shelf: so many of each length. */
+/** What is left of sticks and sheets and lies on the shelf: so many of each length, or of both sides. */
 export const offcut = sqliteTable(
 	'offcut',
 	{
 		workspaceId: owner(),
 		materialId: text('material_id').notNull(),
-		/** Micrometres. */
+		/** Micrometres; of a sheet along its grain. */
 		length: integer().notNull(),
+		/** The other side of what is left of a sheet; 0 is a stick. */
+		wide: integer().notNull().default(0),
 		count: integer().notNull(),
 		changedBy: changedBy()
 	},
 	(t) => [
-		primaryKey({ columns: [t.workspaceId, t.materialId, t.length] }),
+		primaryKey({ columns: [t.workspaceId, t.materialId, t.length, t.wide] }),
 		foreignKey({ columns: [t.workspaceId, t.materialId], foreignColumns: [material.workspaceId, material.id] }),
-		check('offcut_there', sql`${t.length} > 0 AND ${t.count} > 0`)
+		check('offcut_there', sql`${t.length} > 0 AND ${t.wide} >= 0 AND ${t.count} > 0`)
 	]
 ); // prettier-ignore
