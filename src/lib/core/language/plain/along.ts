@@ -8,7 +8,7 @@ import { Left } from './wording.ts';
 
 const KINDS = '(table runner|runner|garland|swag|demi[- ]arch)';
 const WHERE: readonly (readonly [RegExp, string])[] = [
-	[/,? ?\b(?:along|on|against|for|across|over) (?:the|a) wall\b/, 'against a wall'],
+	[/,? ?\b(?:(?:for|to go) )?(?:along|on|against|for|across|over) (?:the|a) wall\b/, 'against a wall'],
 	[/,? ?\b(?:along|on|across|over|for) (?:the|a|our) table\b/, 'on a table'],
 	[/,? ?\b(?:hanging free|free hanging|all round|seen from all sides)\b/, 'all round']
 ];
@@ -45,7 +45,13 @@ const spaced = (length: string): string =>
 
 const arch: Reading = (said) => {
 	if (!/\barch\b/.test(said)) return undefined;
-	const left = new Left(said.replace(/\b(?:an?|the|arch|and|of|with|that is|is)\b|,/g, ' '));
+	const left = new Left(
+		said
+			.replace(/\b(?:an?|the|arch|and|of|with|that is|is)\b|,/g, ' ')
+			.replace(/^(.*\bwide\b.*\b(?:high|tall)\b) +(ft|m|cm)\s*$/, '$1')
+			.replace(/(\d) wide (?:by|x) (\d)/, '$1 by $2')
+			.replace(/(by \S+(?: ?(?:ft|m|cm))?) (?:high|tall)\b/, '$1')
+	);
 	const by = left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:by|x) ${N}(?: ?(ft|m|cm))?`));
 	const wide = by ?? left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:wide|across)`));
 	const high = by ? undefined : left.take(re(String.raw`${N}(?: ?(ft|m|cm))? (?:high|tall)`));
@@ -74,6 +80,7 @@ const wall: Reading = (said, context) => {
 };
 
 const THICK: readonly (readonly [string, string])[] = [
+	['(?:make it |have it |it is |it gets )?(?:thin|slim|narrow|light)(?:ner|mer|er)? (?:at|towards) (?:the|both) ends', 'in the middle'],
 	['(?:full(?:er|est)?|fat(?:ter|test)?|wider?|thick(?:er)?) (?:in|at|towards) the (?:middle|centre|center)(?:,? and (?:thin|slim|narrow|light)(?:ner|mer|er)? (?:at|towards) (?:the|both) ends)?', 'in the middle'],
 	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:start|beginning|left)|(?:thin(?:s|ner)?|taper(?:s|ed|ing)?|thin it|taper it)(?: off)? (?:at|to|towards) the (?:end|right)', 'at the start'],
 	['(?:fuller|fatter|wider|thicker) (?:at|towards) the (?:end|right)|(?:thin(?:s|ner)?|taper(?:s|ed)?|thin it)(?: off)? (?:at|to|towards) the (?:start|beginning|left)', 'at the end']
@@ -104,16 +111,20 @@ const settings: Reading = (sentence, context) => {
 	const goesAlong = context.sections?.some((s) => s.id === context.section && 'path' in s.structure);
 	if (to && (to.groups?.long !== undefined || (goesAlong && to[0] !== to[1])))
 		return [`line ${spaced(to[1]!)}`];
-	const longer = matched(String.raw`(?:make it )?${N} (ft|m) (longer|shorter)`, said);
+	const longer = matched(
+		String.raw`(?:make it |have it |it should be )?(?:${N} (ft|m)|(?:an?|another) (foot|metre)) (longer|shorter)`,
+		said
+	);
 	const now = longer && lineInHand(context);
-	if (longer && now && now.unit === longer[2]) {
-		const next = now.length + Number(longer[1]) * (longer[3] === 'longer' ? 1 : -1);
+	if (longer && now && now.unit === (longer[2] ?? { foot: 'ft', metre: 'm' }[longer[3]!])) {
+		const next = now.length + Number(longer[1] ?? 1) * (longer[4] === 'longer' ? 1 : -1);
 		return next > 0 ? [`line ${next} ${now.unit}`] : undefined;
 	}
 	const hooks = oneOf(
 		[
 			String.raw`(?:(?:hang|hung|it hangs|fix|fixed|put)(?: it| them)? )?(?:on|from|with|by) (?:an? |the )?(hooks|pins|fishing line|stand|backdrop|ties)(?:,? (?:1 )?every (${LONG}))?(?:,? (?:with|using) (.+)|, (.+))?`,
-			String.raw`(hooks|pins|fishing line|ties) every (${LONG})(?:,? (?:with|using) (.+)|, (.+))?`
+			String.raw`(hooks|pins|fishing line|ties) every (${LONG})(?:,? (?:with|using) (.+)|, (.+))?`,
+			String.raw`(hooks|pins|fishing line|ties|line) every (${LONG}) to (?:hang|hold|fix) (?:it|this)`
 		],
 		said
 	);
@@ -121,7 +132,9 @@ const settings: Reading = (sentence, context) => {
 		const thing = hooks[3] ?? hooks[4];
 		const own = thing === undefined ? undefined : someThing(thing, context)?.replace(/^1 /, '');
 		if (thing !== undefined && own === undefined) return undefined;
-		return [`hung on ${hooks[1]}${hooks[2] ? ` every ${spaced(hooks[2])}` : ''}${own ? ` with ${own}` : ''}`];
+		return [
+			`hung on ${hooks[1] === 'line' ? 'fishing line' : hooks[1]}${hooks[2] ? ` every ${spaced(hooks[2])}` : ''}${own ? ` with ${own}` : ''}`
+		];
 	}
 	for (const [words, line] of THICK) if (matched(words, said)) return [`thicker ${line}`];
 	if (
@@ -163,7 +176,10 @@ const settings: Reading = (sentence, context) => {
 /** Small ones between the large: `filler 3 to 5 a foot, red 5s at 3`. */
 const infill: Reading = (sentence, context) => {
 	// “three infill 5s at 3 in pink per foot”.
-	const said = sentence.replace(/^(\d+) (?:infill|filler)s? (.+)$/, 'infill $1 $2');
+	const said = sentence
+		.replace(/^(\d+) (?:infill|filler)s? (.+)$/, 'infill $1 $2')
+		// “pink 5s at 3, three a foot, in the gaps”.
+		.replace(/^(.+?),? (?:in|into|between|to fill) (?:the )?gaps$/, 'infill $1');
 	const verb = matched(
 		'(?:infill|fillers?|fill(?: it)?(?: in)?|stuff(?: it)?|small ones|gap fillers?)(?: with| of|:)? (.+)',
 		said

@@ -61,7 +61,7 @@ const inGas: Reading = (said, context) => {
 		/,? ?\b(?:(?:in|with|of|on) |filled with |full of )?(helium|air)(?:[- ]?filled)?\b|\b(floating)\b/
 	);
 	const length =
-		left.take(re(String.raw`,? ?(?:\bon |\bwith |\beach on )?(?:an? )?${N} ft(?: long)?(?: of)? (?:ribbons?|strings?)(?: in ([a-z]+))?`)) ??
+		left.take(re(String.raw`,? ?(?:\bon |\bwith |\beach on |\b(?:tied |each )*(?:on|to|with) )?(?:an? )?${N} ft(?: long)?(?: of)? (?:ribbons?|strings?)(?: in ([a-z]+))?`)) ??
 		left.take(re(String.raw`,? ?(?:\bon |\bwith )?(?:ribbons?|strings?) (?:of |at )?${N} ft`)); // prettier-ignore
 	const ribbon = length ?? left.take(/,? ?\b(?:on|with) (?:an? )?(?:ribbons?|strings?)\b/);
 	if (!gas && !ribbon) return undefined;

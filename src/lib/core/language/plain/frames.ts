@@ -65,7 +65,8 @@ function outline(said: string): string[] | undefined {
 			);
 	const foot =
 		left.take(re(String.raw`\b(?:on )?${LENGTH} (?:off the floor|up|off floor|stand|above floor)\b`)) ??
-		left.take(re(String.raw`\bfoot ${LENGTH}`));
+		left.take(re(String.raw`\bfoot ${LENGTH}`)) ??
+		left.take(re(String.raw`\b(?:standing|stood|stands|set) on ${LENGTH}(?=\s|$)`));
 	const by = left.take(re(String.raw`${LENGTH} (?:by|x) ${LENGTH}`));
 	const high = by ? undefined : left.take(re(String.raw`${LENGTH} (?:high|tall)\b`));
 	const wide = by ? undefined : left.take(re(String.raw`${LENGTH} (?:wide|across)\b`));

@@ -78,7 +78,10 @@ const design: Reading = (said) => {
 		said
 	);
 	if (size) return [`size ${size[1]} ${size[2]} ${size[3]}`];
-	const step = matched('(?:note|remember|dont forget|reminder)(?: to)?[:,]? (.+)', said);
+	const step = matched(
+		'(?:note|remember|dont forget|reminder)(?: (?:for|to) (?:the |my |our )?(?:crew|team|helpers?|us|me|self|myself))?(?: to)?[:,]? (.+)',
+		said
+	);
 	return step ? [`step ${step[1]}`] : undefined;
 };
 

@@ -50,7 +50,18 @@ export const mix: Reading = (said, context) => {
 		const own = coloured(even[3] ?? even[6]!, context);
 		if (a && b && own && a.rest === '' && b.rest === '') return [line('50', a, own), line('50', b, own)];
 	}
-	let text = said.replace(/^(?:an? )?(?:mix|mixture|blend)(?: of|:)? /, '');
+	const ratio = matched(
+		String.raw`(\d+) parts? (?:of )?(.+?)(?:,| and| to) (\d+|an?) parts? (?:of )?(.+)`,
+		said
+	);
+	const [p, q] = [Number(ratio?.[1]), /^an?$/.test(ratio?.[3] ?? '') ? 1 : Number(ratio?.[3])];
+	const whole = Math.round((100 * p) / (p + q));
+	let text = (ratio && p > 0 && q > 0 ? `${whole} % ${ratio[2]}, ${100 - whole} % ${ratio[4]}` : said)
+		.replace(
+			/^(?:about |roughly )?(?:half and half|half half|fifty fifty|50 50),? (.+?),? and (.+)$/,
+			'50 % $1, 50 % $2'
+		)
+		.replace(/^(?:an? )?(?:mix|mixture|blend)(?: of|:)? /, '');
 	// Of colours “two thirds” says their parts, before a size its share.
 	for (const [words, share] of FRACTIONS)
 		text = text.replace(words, (all, at: number) => (/^\s*(?:the )?\d+ ?[§″]|^\s*of\b/.test(text.slice(at + all.length)) || at === 0 ? share : all)); // prettier-ignore

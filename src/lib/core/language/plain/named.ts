@@ -60,7 +60,10 @@ export function namedPart(said: string, context: EntryContext): Named | undefine
 		const kept = /(?: rows?| layers?)$/.exec(all)?.[0].length ?? 0;
 		if (own) return at(own, index, index + all.length - kept);
 	}
-	const leading = /^([a-z]+)(?::| (?=at \d|\d+ (?:rows|layers)\b))/.exec(said);
+	const leading =
+		/^([a-z]+)(?::| (?=(?:(?:should|must|can|could|wants?|needs?|is|are) (?:to )?(?:be |have |go to |get )?)?(?:at \d|\d+ (?:rows|layers)\b)))/.exec(
+			said
+		);
 	const led = leading && withColour(parts, leading[1]!, context);
 	if (led) return at(led, 0, leading[0].length);
 	const bag = /\b(?:all |each )?(?:the )(\d+)§/.exec(said);
@@ -90,6 +93,11 @@ const without = (text: string, idle: ReadonlySet<string>) =>
 		.filter((w) => w !== '' && !idle.has(w))
 		.join(' ');
 
+/** “shrink it by an inch”: with what is shrunk taken out of the sentence. */
+const BY: readonly (readonly [RegExp, string])[] = [
+	[/^(?:reduce|shrink|lower|drop|cut|take)(?: down)? by (.+)$/, '$1 smaller'],
+	[/^(?:increase|enlarge|raise|grow|blow up|open up)(?: up)? by (.+)$/, '$1 bigger']
+];
 const AIR_TO = /^(?:size|blow|inflate|pump|fill|bring|take|let|deflate|set)(?: (?:up|down|out))* to (?=\d)/;
 const ROWS_TO =
 	/^(?:cut|bump|push|move|get|bring|take|go|reduce|shorten|extend|raise|increase|drop)(?: (?:up|down|back|out))* to (?=\d+ (?:rows|layers))|^(?:make|have|let) /;
@@ -102,9 +110,14 @@ export const namedChange: Reading = (said, context) => {
 	const { part } = named;
 	const rest = named.rest.replace(/^(?:from|of|for) | (?:from|of|for)$/g, '');
 	const words = without(rest, BESIDES);
+	const rows = matched(
+		String.raw`(?:(?:cut|bring|take|get|reduce|shorten|raise|go|going|down|up|back|to|should|must|has|have|can|be|is|are|make|only|just|at) )*(\d+) (?:rows|layers)(?: (?:high|tall|only|instead|please|now))*`,
+		rest
+	);
+	if (rows && Number(rows[1]) > 0) return [`${part.called} becomes ${together({ ...now, repeat: Number(rows[1]) })}`]; // prettier-ignore
 	if (/^(?:can|must|should|has to|may) go(?: now| please)?$/.test(rest)) return [`${part.called} taken out`];
 	if (
-		/^(?:(?:take|leave|throw|strike|get|drop|lose|remove|delete|scrap|skip|ditch|cut|bin|forget|scratch|rid|out|off|away|without|altogether|don.?t|dont) ?)+$/.test(
+		/^(?:(?:take|leave|throw|strike|get|drop|lose|remove|delete|scrap|skip|ditch|cut|bin|forget|scratch|rid|out|off|away|without|altogether|don.?t|dont|do not|not|any more|anymore|after all) ?)+$/.test(
 			words
 		) &&
 		!/^(?:get|cut|take|leave)$/.test(words)
@@ -144,6 +157,12 @@ export const namedChange: Reading = (said, context) => {
 	const next =
 		changed(now, rest, context, 'what is said') ??
 		changed(now, rest.replace(AIR_TO, 'at '), context, 'what is said') ??
+		changed(
+			now,
+			BY.reduce((text, [words, plain]) => text.replace(words, plain), rest),
+			context,
+			'what is said'
+		) ??
 		changed(now, rest.replace(ROWS_TO, ''), context, 'what is said') ??
 		changed(now, without(rest, BESIDES), context, 'what is said') ??
 		perRow(rest, now, context);
@@ -152,7 +171,7 @@ export const namedChange: Reading = (said, context) => {
 
 /** “five in each row”: so many to a cluster. */
 function perRow(rest: string, now: Parameters<typeof together>[0], context: EntryContext) {
-	const found = re(String.raw`\b${N} (?:balloons )?(?:in|to|per|on|for) (?:each|every|a) (?:row|layer|ring|cluster)\b|\bcluster of ${N}\b`).exec(rest); // prettier-ignore
+	const found = re(String.raw`\b${N} (?:balloons )?(?:in|to|on|for|a|per)(?: (?:each|every|a))? (?:row|layer|ring|cluster)\b|\bcluster of ${N}\b`).exec(rest); // prettier-ignore
 	const count = found?.[1] ?? found?.[2];
 	return count ? changed(now, count, context, 'what is said') : undefined;
 }

@@ -65,10 +65,15 @@ const seated = (text: string, context: EntryContext): string | undefined => {
 	return rowLine(words, context) ?? foil(words, context);
 };
 
+/** Parts that are said by what they are: their bags come behind. */
+const NAMED_FIRST = /^(?:(?:put|add|stick|glue) )?(\d+|an?) ([a-z]+) (eyes?|ears?|noses?|cheeks?|buttons?|spots?|feet|hands?|horns?|wings?|dots?|petals?),? (\d+§ (?:at \S+?)?),? ((?:on|onto|at|round|around) .+)$/; // prettier-ignore
+
 /** `glue two red fives at 4 on the front of row 2`, `one red 5 at 3 either side of row 2`. */
 const piece: Reading = (sentence, context) => {
+	// “two black eyes, 5s at 2, on row 3”.
+	const named = sentence.replace(NAMED_FIRST, (_, n: string, colour: string, name: string, bag: string, rest: string) => `${n} ${bag} ${colour} as ${name} ${rest}`); // prettier-ignore
 	// “eyes on row 3, two black 5s at 2, glued”.
-	const said = sentence.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
+	const said = named.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
 	const left = new Left(said);
 	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
 	const both = left.take(
@@ -142,7 +147,7 @@ const stands: Reading = (said, context) => {
 
 /** `priced at 40 percent margin`. */
 const priced: Reading = (said) => {
-	const found = matched(String.raw`(?:priced? (?:it )?(?:at|by|with) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))`, said); // prettier-ignore
+	const found = matched(String.raw`(?:priced? (?:it )?(?:at|by|with) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))(?: on (?:this|it|that|the lot)(?: one)?)?`, said); // prettier-ignore
 	return found ? [`priced by ${found[1] ?? found[4]} ${found[2] ?? found[3]} %`] : undefined;
 };
 

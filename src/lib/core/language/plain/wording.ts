@@ -12,7 +12,7 @@ const PLURAL =
 /** Words said besides what is meant. */
 const FILLERS = [
 	/^(?:make|do|build|give|get) (?:me|us)\b/,
-	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
+	/^(?:please|now|next|then|and|so|ok|okay|right|well|also|plus|first|last|lastly|finally|add|put|place|take|use|make|do|stack up|stack|build up|build|start with|begin with|finish with|end with|top it (?:off )?with|cap it with|crown it with|followed by)\b[:,]?/,
 	/^(?:topped|crowned|capped|finished)(?: off)? (?:with|by)\b/,
 	/^(?:an? )?(?:collar|base|topper|foot|head|neck|ring),(?= )/,
 	/^(?:throw|chuck|pop|stick|slip|drop) (?:in|on)(?= (?:\d|an? ))/,
@@ -62,6 +62,8 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+	[/(?<=\d(?:§|″)), (\d+(?:\.\d+)?)″(?=,|$)/g, ' at $1'],
+	[/^(?:stack (?:up )?|build (?:up )?)?(\d+) ([a-z]+(?:(?:, [a-z]+)*,? and [a-z]+)) (spiral|swirl|checker|stripe)(?:ed)? (quads|pairs|triplets|quints|clusters) of (\d+§.*)$/g, '$1 $4 of $5 $3 $2'],
 	[/[()]/g, ' , '],
 	[/\b(\d+) more (?=(?:clusters|quads|pairs|triplets)\b.*§)/g, '$1 '],
 	[/(?<=\bquads?\b.*),? 2 of each(?: colou?r)?\b/g, ''],
@@ -130,7 +132,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(\d+) (layers|rows) (?:high|tall|deep)\b/g, '$1 $2'],
 	[/\b(\d+)[- ]balloon clusters?(?: of)?\b/g, 'cluster of $1'],
 	[/(?<=quads?.*|clusters?.*),? (?:and )?(\d+) of (?:those|these|them)$/g, ' $1 layers'],
-	[/\bhalf (?!an?\b|the\b|of\b|inch)([a-z]+),? (?:and )?half ([a-z]+)\b/g, '$1 and $2'],
+	[/\bhalf (?!an?\b|and\b|the\b|of\b|inch)([a-z]+),? (?:and )?half ([a-z]+)\b/g, '$1 and $2'],
 	[/\b(?:a bit|a little|slightly|quite|rather|nice and|very) (?=soft|full|loose)/g, ''],
 	[/\bfully (?:blown|filled|inflated)\b|\b(?:to the full|full size|to full)\b/g, 'full'],
 	[/\b(sand|water|marbles) (?:inside|in it|in them)\b/g, 'filled with $1'],
@@ -147,6 +149,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:anti-?clockwise|counter-?clockwise) spiral\b|\bspiral (?:anti-?clockwise|counter-?clockwise)\b/g, 'spiral left'],
 	[/\bclockwise spiral\b|\bspiral clockwise\b/g, 'spiral right'],
 	[/\b([a-z]+) (?:rows|layers) and ([a-z]+) (?:rows|layers)(?: in turn| by turns)?\b/g, 'rings $1 and $2'],
+	[/^every (?:other|second) (?:row|layer) (?:is |in )?[a-z]+[:,] (?=.*\band\b)/g, 'rings, '],
 	[/\bevery (?:other|second) (?:row|layer)\b|\brow by row\b|\b(?:rows|layers) (?:in turn|by turns)\b|\bin turns?\b|\btaking turns\b/g, 'rings'],
 	[/\b([a-z]+(?: [a-z]+)?) (?:fad(?:ing|es|ed)|going|changing|blend(?:ing|ed)|shading|running|graded) (?:in)?to ([a-z]+)\b/g, 'gradient from $1 to $2'],
 	[/\b(?<!gradient |ombre |fade |fading )from ([a-z]+(?: [a-z]+)?) to ([a-z]+)\b/g, 'gradient from $1 to $2'],
