@@ -79,7 +79,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],
 	host: [
 		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],
-		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes'],
+		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes', ...['up', 'down', 'left', 'right', 'front', 'back', 'up left', 'down right'].map((way) => `put 2 5 at 3 red as pupils on eyes ${way}`), 'put 1 5 at 4 red as spot on row 1 place 2 up right'],
 		[[...RUN, 'line 8 ft', 'section spare'], 'put 1 5 at 4 white on garland at 4 ft'],
 		[[...RUN, 'line 8 ft', 'form legs on garland'], '1 260 red 7 as leg on garland at 7 ft']
 	],

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../id.schema.ts';
+import { WAYS } from './host.ts';
 import { SIDES } from './side.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
@@ -102,8 +103,8 @@ export const joining = z.enum(JOININGS);
 /** What a piece sits on. */
 export const host = z.discriminatedUnion('on', [
 	z.strictObject({ on: z.literal('layer'), layer: id, side }),
-	z.strictObject({ on: z.literal('place'), place: id }),
-	z.strictObject({ on: z.literal('piece'), piece: id }),
+	z.strictObject({ on: z.literal('place'), place: id, way: z.enum(WAYS).optional() }),
+	z.strictObject({ on: z.literal('piece'), piece: id, way: z.enum(WAYS).optional() }),
 	z.strictObject({ on: z.literal('path'), at: length }),
 	z.strictObject({ on: z.literal('wall'), height: length, across: z.number().int().min(-5e7).max(5e7) })
 ]);

@@ -2,11 +2,17 @@ import type { Id } from './id.ts';
 import type { Side } from './side.ts';
 import type { Micrometres } from '../units/length.ts';
 
+/** Where on a ball, as the audience sees it: its sides, and the quarters of its front. Away from the axis where nothing is said. */
+export const WAYS = [
+	'up left', 'up right', 'down left', 'down right', 'up', 'down', 'left', 'right', 'front', 'back'
+] as const; // prettier-ignore
+export type Way = (typeof WAYS)[number];
+
 /** What a piece is fixed to. Sides are the audience's. */
 export type Host =
 	| { readonly on: 'layer'; readonly layer: Id; readonly side: Side }
-	| { readonly on: 'place'; readonly place: Id }
-	| { readonly on: 'piece'; readonly piece: Id }
+	| { readonly on: 'place'; readonly place: Id; readonly way?: Way | undefined }
+	| { readonly on: 'piece'; readonly piece: Id; readonly way?: Way | undefined }
 	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number }
 	/** So far along the path of the run it stands by. */
 	| { readonly on: 'path'; readonly at: Micrometres };

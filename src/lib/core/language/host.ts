@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../errors.ts';
 import type { Side } from '../document/side.ts';
 import { inches } from '../units/length.ts';
 import { shorten } from '../units/number.ts';
-import type { Host } from '../document/host.ts';
+import { WAYS, type Host } from '../document/host.ts';
 import type { Id } from '../document/id.ts';
 import type { HostRow } from '../structures/facets/refs.ts';
 import { accompanies, hostsOf } from '../structures/registry/refs.ts';
@@ -43,7 +43,7 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 	}
 	const along = onRun(r, words, same);
 	if (along) return along;
-	const part = words.length > 0 && !isWord(r.now, 'row', 'top') ? partCalled(words, r) : undefined;
+	const part = words.length > 0 && !isWord(r.now, 'row', 'top') ? partOrSide(words, r) : undefined;
 	if (part) return got(part);
 	const stacks = withRows(r);
 	const host =
@@ -86,6 +86,19 @@ function onRun(
 const withRows = ({ context: { sections = [] } }: Reader) =>
 	sections.filter((s) => hostsOf(s.structure).rows !== null);
 
+/** A piece by its name, and where on it: `on head up left`. A name that ends in “up” goes first. */
+function partOrSide(words: readonly string[], r: Reader): { host: Host; section: Id | null } | undefined {
+	const whole = partCalled(words, r);
+	const last = words.at(-1)!;
+	const isRaised = (last === 'up' || last === 'down') && whole?.name.toLowerCase() !== words.join(' ');
+	const part = isRaised && words.length > 1 ? partCalled(words.slice(0, -1), r) : whole;
+	if (!part) return undefined;
+	const side = isRaised ? r.word('left', 'right') : r.word('left', 'right', 'front', 'back');
+	const said = [...(isRaised ? [last] : []), ...(side ? [side] : [])].join(' ');
+	const way = WAYS.find((w) => w === said);
+	return way ? { ...part, host: { ...part.host, way } as Host } : part;
+}
+
 /** A piece or an item that is there already, by its name: a pupil sits on an eye, tentacles hang on the jellyfish. */
 function partCalled(words: readonly string[], { context: { recipe } }: Reader) {
 	const all = (recipe?.sections ?? []).flatMap(({ id, structure, stand }) =>
@@ -102,8 +115,9 @@ function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }>
 	if (r.word('place')) {
 		const places = row.value.places();
 		const place = places[(r.number()?.valueOf() ?? 0) - 1];
+		const way = WAYS.find((w) => r.phrase(w));
 		return place !== undefined
-			? got({ host: { on: 'place', place }, section: section.id })
+			? got({ host: { on: 'place', place, ...(way && { way }) }, section: section.id })
 			: refuse('too-big', `On which balloon of the row? It has 1 to ${places.length}.`);
 	}
 	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';

@@ -1,9 +1,11 @@
 import { GONE } from '../document/names.ts';
-import type { Host } from '../document/host.ts';
+import type { Host, Way } from '../document/host.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { findHost } from '../recipe/find-host.ts';
 import { printLong } from '../structures/kit/print-words.ts';
 import { formatFeet, toMillimetres } from '../units/length.ts';
+
+const toward = (way: Way | undefined): string => (way === undefined ? '' : ` ${way}`);
 
 /** `column row 3 round`, `bell`, `wall at 5′ 0″`: what a piece is on, by names. */
 export function printHost(host: Host, recipe: Pick<Recipe, 'sections'>): string {
@@ -12,9 +14,9 @@ export function printHost(host: Host, recipe: Pick<Recipe, 'sections'>): string 
 		case 'row':
 			return `${found.section} row ${found.row} ${found.side === 'all' ? 'round' : found.side}`;
 		case 'place':
-			return `${found.section} row ${found.row} place ${found.place}`;
+			return `${found.section} row ${found.row} place ${found.place}${toward(found.way)}`;
 		case 'part':
-			return found.name;
+			return `${found.name}${toward(found.way)}`;
 		case 'path':
 			return `at ${printLong(found.at)}`;
 		case 'wall':

@@ -2,7 +2,7 @@ import type { MaterialKind } from '../materials/material.ts';
 import { slotsOfCluster } from '../recipe/links.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Fixing } from '../structures/applied/document.ts';
-import type { Host } from '../document/host.ts';
+import type { Host, Way } from '../document/host.ts';
 import type { Joining } from '../document/cluster.ts';
 import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe } from '../recipe/recipe.ts';
@@ -32,6 +32,10 @@ export const PAINT_WAIT = 3600;
 /** What is put in place where it stands. */
 export const ON_SITE: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['weight', 'base', 'packaging']);
 
+/** Where on a ball, for hands. */
+const wayWords = (way: Way | undefined): string =>
+	way === undefined ? '' : `, ${{ up: 'on top of it', down: 'under it', front: 'in front', back: 'at the back', left: 'on its left', right: 'on its right' }[way as 'up'] ?? `${way.replace('up', 'high').replace('down', 'low')} on its front`}`; // prettier-ignore
+
 /** Where a piece is fixed, in words. */
 export function hostOf(host: Host, recipe: Recipe): string {
 	const found = findHost(host, recipe);
@@ -39,9 +43,9 @@ export function hostOf(host: Host, recipe: Recipe): string {
 		case 'row':
 			return `on row ${found.row}, ${found.side === 'all' ? 'evenly round' : found.side}`;
 		case 'place':
-			return 'on one balloon';
+			return `on one balloon${wayWords(found.way)}`;
 		case 'part':
-			return `on the ${found.name}`;
+			return `on the ${found.name}${wayWords(found.way)}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along it`;
 		case 'wall':

@@ -2,16 +2,22 @@ import type { Side } from '../document/side.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { Id } from '../document/id.ts';
 import type { Structure } from '../structures/kinds.ts';
-import type { Host } from '../document/host.ts';
+import type { Host, Way } from '../document/host.ts';
 import { hostPartOf } from '../structures/registry/refs.ts';
 import type { Recipe } from './recipe.ts';
 
 /** What a host is in its recipe, rows and places counted from 1; each screen says it in its own words. */
 export type FoundHost =
 	| { readonly kind: 'row'; readonly section: string; readonly row: number; readonly side: Side }
-	| { readonly kind: 'place'; readonly section: string; readonly row: number; readonly place: number }
+	| {
+			readonly kind: 'place';
+			readonly section: string;
+			readonly row: number;
+			readonly place: number;
+			readonly way: Way | undefined;
+	  }
 	/** Another piece, or an item of a bunch. */
-	| { readonly kind: 'part'; readonly name: string }
+	| { readonly kind: 'part'; readonly name: string; readonly way: Way | undefined }
 	| { readonly kind: 'wall'; readonly height: Micrometres }
 	/** A point of a run, so far along it. */
 	| { readonly kind: 'path'; readonly at: Micrometres }
@@ -29,8 +35,9 @@ export function findHost(host: Host, { sections }: Pick<Recipe, 'sections'>): Fo
 	for (const { name: section, structure } of sections) {
 		const found = hostPartOf(structure, host);
 		if (found?.kind === 'row' && host.on === 'layer') return { ...found, section, side: host.side };
-		if (found?.kind === 'place') return { ...found, section };
-		if (found?.kind === 'part') return found;
+		const way = 'way' in host ? host.way : undefined;
+		if (found?.kind === 'place') return { ...found, section, way };
+		if (found?.kind === 'part') return { ...found, way };
 	}
 	return { kind: 'gone', what: host.on === 'layer' ? 'row' : host.on };
 }

@@ -50,9 +50,9 @@ export function hostWords(host: Host, recipe: Recipe): string {
 		case 'row':
 			return `row ${found.row} ${found.side === 'all' ? 'round' : found.side}`;
 		case 'place':
-			return `row ${found.row} place ${found.place}`;
+			return `row ${found.row} place ${found.place}${found.way ? `, ${found.way}` : ''}`;
 		case 'part':
-			return `on ${found.name}`;
+			return `on ${found.name}${found.way ? `, ${found.way}` : ''}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along`;
 		case 'wall':

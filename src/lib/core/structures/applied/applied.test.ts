@@ -1,4 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { WAYS } from '../../document/host.ts';
+import { sayRecipe } from '../../compare/say-recipe.ts';
 import { design, rates, studio } from '../../../../../tests/kit/studio.ts';
 import { placeLayers } from '../../geometry/layers.ts';
 import { piecesIn } from './edit.ts';
@@ -135,3 +138,80 @@ describe('a low side and the cluster that levels it, by hand (inches)', () => {
 		}
 	});
 });
+
+const NAMES = ['dot', 'spot', 'button', 'nose', 'mole'];
+
+describe('where on a ball, as the audience sees it (inches)', () => {
+	const head = 'put 1 11 at 10 gold as head on row 3 front';
+	const on = (...lines: string[]) => {
+		const [ball, ...rest] = seats(made(head, ...lines));
+		return rest.map((b) => ({ x: b.x - ball!.x, y: b.y - ball!.y, z: b.z - ball!.z }));
+	};
+	test('by hand: a ball of 4 on one of 10 is 7 away to the side that is said; the audience stands at negative y', () => {
+		const at = (way: string) => on(`put 1 5 at 4 red as spot on head ${way}`)[0]!;
+		const seven = expect.closeTo(7, 9) as number;
+		const none = expect.closeTo(0, 9) as number;
+		expect(at('up')).toEqual({ x: none, y: none, z: seven });
+		expect(at('down').z).toBeCloseTo(-7, 9);
+		expect(at('left').x).toBeCloseTo(-7, 9);
+		expect(at('right').x).toBeCloseTo(7, 9);
+		expect(at('front').y).toBeCloseTo(-7, 9);
+		expect(at('back').y).toBeCloseTo(7, 9);
+		const { x, y, z } = at('up left');
+		expect([x, y, z].map((v) => v / 7)).toEqual([-1, -1, 1].map((v) => expect.closeTo(v / Math.sqrt(3), 9) as number));
+	});
+	test('on a balloon of a row too: the second of row 1, its top', () => {
+		const recipe = made('put 1 5 at 4 red as spot on row 1 place 2 up');
+		const [spot] = seats(recipe);
+		const { placed } = tally(recipe, null, 1, { catalogue: studio, rates, library: none }).stacks[0]!;
+		const under = placed.layers[0]!.rings[0]![1]!;
+		expect([spot!.x, spot!.y, spot!.z]).toEqual([under.x / IN, under.y / IN, under.z / IN + 7].map((v) => expect.closeTo(v, 6) as number));
+	});
+	test('what is said is printed and read back, each way', () => {
+		for (const way of WAYS) {
+			const recipe = made(head, `put 1 5 at 4 red as spot on head ${way} with glue`, `put 1 5 at 4 red as dot on row 1 place 2 ${way}`);
+			const said = sayRecipe(recipe, (id) => studio.materials.get(id)?.name ?? id);
+			expect(said.filter((l) => l.endsWith(`on head ${way} with glue`) || l.includes(`place 2 ${way}`))).toHaveLength(2);
+		}
+	});
+	test('a piece whose name ends in “up” is itself, and a side of it its side', () => {
+		const recipe = made(head, 'put 1 5 at 4 red as light up on head left', 'put 1 5 at 2 white as tip on light up', 'put 1 5 at 2 gold as end on light up left');
+		const ways = piecesIn(recipe).slice(2).map(({ piece }) => piece.on[0]!.host);
+		expect(ways.map((h) => ('way' in h ? h.way : undefined))).toEqual([undefined, 'left']);
+	});
+	test('whatever shares a ball stands on it beside the others, none on the point of another (property)', () => {
+		fc.assert(
+			fc.property(fc.array(fc.integer({ min: 1, max: 2 }), { minLength: 2, maxLength: 3 }), fc.constantFrom(...WAYS), (counts, way) => {
+				const all = on(...counts.map((n, i) => `put ${n} 5 at 2 red as ${NAMES[i]} on head ${way}`));
+				for (const b of all) expect(Math.hypot(b.x, b.y, b.z)).toBeCloseTo(6, 6);
+				all.forEach((a, i) => all.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z)).toBeGreaterThan(1.99)));
+			}),
+			{ numRuns: 60 }
+		);
+	});
+}); // prettier-ignore
+
+describe('several on one side of a row', () => {
+	test('what comes later goes below or beside what is there: never on its point, never under the floor (property)', () => {
+		const sides = ['front', 'back', 'left', 'right', 'round'];
+		fc.assert(
+			fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 })), { minLength: 2, maxLength: 5 }), fc.constantFrom(...sides), (all, side) => {
+				const recipe = made(...all.map(([n, d], i) => `put ${n} 5 at ${d} red as ${NAMES[i]} on row 1 ${side}`));
+				const { balls } = assemble(recipe, null, none).applied[0]!;
+				for (const { ball } of balls) expect(ball.z - ball.d / 2).toBeGreaterThan(-1e-6);
+				if (all.reduce((a, [n]) => a + n, 0) > 6) return;
+				balls.forEach((a, i) => balls.slice(i + 1).forEach((b) => {
+					if (a.piece === b.piece) return;
+					const apart = Math.hypot(a.ball.x - b.ball.x, a.ball.y - b.ball.y, a.ball.z - b.ball.z);
+					expect(apart).toBeGreaterThan(0.24 * (a.ball.d + b.ball.d));
+				}));
+			}),
+			{ numRuns: 60 }
+		);
+	});
+	test('by hand: a nose goes under the eyes, where both are put on the front', () => {
+		const [left, right, nose] = seats(made('put 1 5 at 3 white as eye on row 2 front', 'put 1 5 at 3 white as patch on row 2 front', 'put 1 5 at 2 red as nose on row 2 front'));
+		expect(right!.z).toBeLessThan(left!.z);
+		expect(nose!.z).toBeLessThan(right!.z);
+	});
+}); // prettier-ignore

@@ -32,7 +32,7 @@ export function placeForm({ pieces }: Form, host: HostShape): PlacedForm {
 	for (const piece of pieces) {
 		if (piece.bubbles.length === 0) continue;
 		const d = widthOf(piece);
-		const hangs = piece.at?.on === 'place' && host.items.has(piece.at.place);
+		const hangs = piece.at?.on === 'place' && piece.at.way === undefined && host.items.has(piece.at.place);
 		const seats = hangs
 			? under(piece, host, d)
 			: piece.at === null
@@ -43,7 +43,8 @@ export function placeForm({ pieces }: Form, host: HostShape): PlacedForm {
 			continue;
 		}
 		if (piece.at === null && piece.shaping !== 'bent') across += piece.count * d * 2;
-		const way = hangs ? 'down' : piece.at === null ? 'up' : 'out';
+		const said = piece.at && 'way' in piece.at ? piece.at.way : undefined;
+		const way = said === 'up' || said === 'down' ? said : hangs ? 'down' : piece.at === null ? 'up' : 'out';
 		seats.forEach((seat, i) => {
 			for (const path of pathsOf(piece, seat, { index: i, d, way }))
 				strands.push({ piece: piece.id, path, d, slot: piece.slot, material: null });

@@ -3,6 +3,7 @@ import type { Ball } from '../../geometry/ring.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import type { InnerBall } from './filled.ts';
 import { type Stretch, pointOf } from '../../geometry/path.ts';
+import type { Way } from '../../document/host.ts';
 import type { Side } from '../../document/side.ts';
 import type { AppliedPiece } from '../applied/document.ts';
 
@@ -45,14 +46,29 @@ export const ANGLE: Readonly<Record<Exclude<Side, 'all'>, number>> = {
 	right: 0
 };
 
+/** Everything that sits on one host, so many each in order, and which of them is asked for. */
+export interface Sharing {
+	readonly counts: readonly number[];
+	readonly nth: number;
+}
+
 /** Where so many pieces of a width sit on a host; undefined where it is not there. */
 export function seatsOn(
 	host: AppliedPiece['on'][number]['host'],
 	count: number,
 	d: number,
 	shape: HostShape,
-	seated: ReadonlyMap<Id, readonly Ball[]>
+	seated: ReadonlyMap<Id, readonly Ball[]>,
+	{ counts, nth }: Sharing = { counts: [count], nth: 0 }
 ): Ball[] | undefined {
+	/** Those of all that share a ball stand side by side: this one's of them. */
+	const mine = (under: Ball, share: (count: number) => number) => {
+		const all = counts.map(share);
+		const before = all.slice(0, nth).reduce((a, n) => a + n, 0);
+		const way = 'way' in host ? host.way : undefined;
+		const total = all.reduce((a, n) => a + n, 0);
+		return onBall(under, way, total, d).slice(before, before + all[nth]!);
+	};
 	switch (host.on) {
 		case 'wall':
 			return row(count, d).map((x) => ({ x: host.across / 1000 + x, y: 0, z: host.height / 1000, d }));
@@ -60,15 +76,14 @@ export function seatsOn(
 			return onPath(host.at / 1000, count, d, shape);
 		case 'place': {
 			const under = shape.places.get(host.place);
-			return under && outward(under, count, d);
+			return under && mine(under, (n) => n);
 		}
 		case 'piece': {
 			// Two pupils on two eyes: one on each, in turn.
 			const under = seated.get(host.piece);
-			return under?.flatMap((ball, i) => {
-				const own = Math.floor(count / under.length) + (i < count % under.length ? 1 : 0);
-				return outward(ball, own, d);
-			});
+			return under?.flatMap((ball, i) =>
+				mine(ball, (n) => Math.floor(n / under.length) + (i < n % under.length ? 1 : 0))
+			);
 		}
 		case 'layer': {
 			const rings = shape.rows.get(host.layer);
@@ -110,6 +125,35 @@ export function onPath(
 /** Places of a row side by side about the middle, mm. */
 export const row = (count: number, d: number): number[] =>
 	Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * d);
+
+/** Ways on a ball as directions of length 1, and across them: along that several stand side by side. */
+const [Q, ALONG] = [1 / Math.sqrt(3), [1, 0, 0]] as const;
+const TOWARD: Readonly<Record<Way, readonly [to: Vector, across: Vector]>> = {
+	up: [[0, 0, 1], ALONG],
+	down: [[0, 0, -1], ALONG],
+	front: [[0, -1, 0], ALONG],
+	back: [[0, 1, 0], ALONG],
+	left: [[-1, 0, 0], [0, 0, 1]],
+	right: [[1, 0, 0], [0, 0, 1]],
+	'up left': [[-Q, -Q, Q], [Math.SQRT1_2, -Math.SQRT1_2, 0]],
+	'up right': [[Q, -Q, Q], [Math.SQRT1_2, Math.SQRT1_2, 0]],
+	'down left': [[-Q, -Q, -Q], [Math.SQRT1_2, -Math.SQRT1_2, 0]],
+	'down right': [[Q, -Q, -Q], [Math.SQRT1_2, Math.SQRT1_2, 0]]
+}; // prettier-ignore
+type Vector = readonly [x: number, y: number, z: number];
+
+/** On a ball where it is said, side by side over it; away from the axis where nothing is said. */
+export function onBall(under: Ball, way: Way | undefined, count: number, d: number): Ball[] {
+	if (way === undefined) return outward(under, count, d);
+	const [to, across] = TOWARD[way];
+	const reach = (under.d + d) / 2;
+	const step = 2 * Math.asin(Math.min(1, d / (2 * reach)));
+	return Array.from({ length: count }, (_, i) => {
+		const turn = (i - (count - 1) / 2) * step;
+		const at = (k: 0 | 1 | 2) => reach * (to[k] * Math.cos(turn) + across[k] * Math.sin(turn));
+		return { x: under.x + at(0), y: under.y + at(1), z: under.z + at(2), d };
+	});
+}
 
 /** Against a ball, away from the axis; a ball on the axis is met from the front. Several stand side by side. */
 export function outward(under: Ball, count: number, d: number): Ball[] {

@@ -6,7 +6,7 @@
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
 	import { FIXINGS, type AppliedPiece, type Fixing } from '../../../../core/structures/applied/document.ts';
-	import type { Host } from '../../../../core/document/host.ts';
+	import { WAYS, type Host } from '../../../../core/document/host.ts';
 	import type { Id } from '../../../../core/document/id.ts';
 	import { printSize } from '../../../../core/sizing/size.ts';
 	import { FIXING_COUNTS } from '../../../../core/structures/applied/count.ts';
@@ -49,7 +49,8 @@
 			if (isOnHosts(structure) && stand.by === host)
 				for (const { host: other } of hostsOf(structure).named)
 					if (other.on !== 'piece' || other.piece !== piece.id) add(other);
-		for (const { host: own } of piece.on) if (!found.some(([key]) => key === JSON.stringify(own))) add(own);
+		for (const { host: own } of piece.on.map((o) => ({ host: bare(o.host) })))
+			if (!found.some(([key]) => key === JSON.stringify(own))) add(own);
 		return found;
 	});
 	const foils = $derived(
@@ -80,6 +81,13 @@
 		const to = hosts.find(([k]) => k === key)?.[1];
 		if (to) change((p) => (p.on[at]!.host = { ...to }));
 	}
+	/** Without where on it: that is said beside. */
+	const bare = (host: Host): Host => ('way' in host ? { ...host, way: undefined } : host);
+	const toward = (at: number, way: string) =>
+		change((p) => {
+			const { host: on } = p.on[at]!;
+			if (on.on === 'place' || on.on === 'piece') on.way = WAYS.find((w) => w === way);
+		});
 	const slot = $derived(piece.what.kind === 'balloon' ? piece.what.balloon.slot : null);
 	/** In one step with the slot that is made for it. */
 	const recolour = (slotIn: (draft: RecipeDraft) => string) =>
@@ -143,10 +151,19 @@
 					<TypedField label="Count" value={String(seatOf.count)} use={count(at)} />
 					<Pick
 						label="on"
-						value={JSON.stringify(seatOf.host)}
+						value={JSON.stringify(bare(seatOf.host))}
 						options={hosts.map(([key, , words]) => [key, words] as const)}
 						onpick={(key) => seat(at, key)}
 					/>
+					{#if seatOf.host.on === 'place' || seatOf.host.on === 'piece'}
+						<span></span>
+						<Pick
+							label="where on it"
+							value={seatOf.host.way ?? ''}
+							options={[['', 'away from the middle'] as const, ...WAYS.map((w) => [w, w] as const)]}
+							onpick={(way) => toward(at, way)}
+						/>
+					{/if}
 				</div>
 			{/each}
 			<span class="flex gap-2">
