@@ -219,7 +219,7 @@ export const demoDesigns: DemoDesign[] = [
 		tags: ['observatory', 'topper'],
 		colourway: 'planet night',
 		slots: { gold: 'head' },
-		lines: ['1 11 at 10 hive gold', 'put 1 foil star as tail star on row 1 right with tie']
+		lines: ['1 11 at 10 hive gold', 'put 1 foil star as tail star on row 1 place 1 up right with tie']
 	},
 	{
 		id: 'observatory-column',

@@ -317,3 +317,41 @@ describe('of two colours that can hardly be told apart', () => {
 		expect(draft.colourways.map((c) => c.without)).toEqual([[white]]);
 	});
 });
+
+describe('what a maker would say of the whole', () => {
+	test('a leaning layer is told to which side, and a small cluster there levels it, on the other side it does not', () => {
+		const leaning = ['4 11 at 9 white x2', '2 11 at 10 white with 2 5 at 4 white'];
+		const { say } = one(design('column', ...leaning), 'tilted');
+		expect(say).toMatch(/leans by \d+° to the (front )?(left|right|back)/);
+		const [, side] = /to the (?:front |back )?(\w+)\./.exec(say)!;
+		const other = { left: 'right', right: 'left', back: 'front', front: 'back' }[side!]!;
+		const leans = (where: string) => {
+			const stack = look(design('column', ...leaning, `4 11 at 9 white tier 1 + 4 5 at 3 white ${where}`)).stacks[0]!;
+			return stack.placed.layers.at(-1)!.tilt;
+		};
+		const alone = look(design('column', ...leaning, '4 11 at 9 white')).stacks[0]!.placed.layers.at(-1)!.tilt;
+		expect(leans(side!)).toBeLessThan(alone);
+		expect(leans(other)).toBeGreaterThan(alone);
+	});
+	test('soft clusters of a garland joined with line are told, firm ones are not', () => {
+		const garland = (size: string) => design('garland', 'run garland', 'line 8 ft', `4 11 at ${size} white`, 'joined line');
+		expect(codes(garland('6'))).toContain('line-on-soft');
+		expect(codes(garland('10'))).not.toContain('line-on-soft');
+	});
+	test('a big balloon on a stick sways, on a pole it does not', () => {
+		const topped = (upright: string) => codes(design('column', '4 11 at 9 white x3', '1 36 at 30 gold', upright));
+		expect([topped('stick 4 ft').includes('wobbles'), topped('pole 4 ft').includes('wobbles')]).toEqual([true, false]);
+	});
+	test('what hangs under a ball on a strip peels; glued it holds', () => {
+		const hung = (how: string, bag = '11 at 8') => design('face', '4 11 at 9 white x2', 'put 1 11 at 9 white as head on row 1 front with glue', `put 1 ${bag} red as drop on head down with ${how}`);
+		expect(codes(hung('strip'))).toContain('peels');
+		expect(codes(hung('strip', '5 at 4'))).not.toContain('peels');
+		expect(codes(remedied(hung('strip'), 'peels').recipe)).not.toContain('peels');
+	});
+	test('what is too low on its host is told by its name and how far it goes under the floor', () => {
+		const low = design('face', '4 11 at 9 white', 'put 1 16 at 14 white as wing on row 1 left with glue');
+		// A quad of 9 stands 4½ in to its middle; a ball of 14 there goes 2½ in under.
+		expect(one(low, 'under-floor').say).toContain('wing goes 2½ in under the floor');
+		expect(codes(design('face', '4 11 at 9 white', 'put 1 5 at 4 white as dot on row 1 left'))).not.toContain('under-floor');
+	});
+}); // prettier-ignore

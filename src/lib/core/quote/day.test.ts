@@ -78,6 +78,8 @@ describe('what the day does to a quote', () => {
 			'column: hat stands on the top layer alone. Where it is windy tie it two or three layers down.'
 		]);
 		expect(outdoorNotes(quoted('4 11 at 9 white x5'))).toEqual([]);
+		const sail = quoted('4 11 at 9 white x3', 'letters T at 34 of gold');
+		expect(outdoorNotes(sail).map((n) => n.say)).toEqual([expect.stringMatching(/is a sail outdoors/)]);
 		// On a post of its own a hoop is a sail: said at which gust, and what holds it.
 		const hoop = quoted('frame orbit', 'hoop 5 ft foot 2 ft', 'run ring', 'along orbit', '4 11 at 9 white');
 		// What it is staked with holds on grass alone.

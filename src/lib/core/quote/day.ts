@@ -9,7 +9,7 @@ import { footprintIn, isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
 import { resolveSize } from '../sizing/resolve.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { formatInches, um } from '../units/length.ts';
+import { formatInches, inches, um } from '../units/length.ts';
 import { inUnit } from '../units/quantity.ts';
 import type { QuoteClimate } from './climate.ts';
 import type { QuotedLine } from './quote.ts';
@@ -136,9 +136,18 @@ export function outdoorNotes(lines: readonly DayLine[], gust = USUAL_GUST): DayN
 				level: 'watch',
 				say: `${item.recipe.name}: ${topper.name} stands on the top layer alone. Where it is windy tie it two or three layers down.`
 			});
+		const sail = tally.bill.inflate.find(({ kind, nominal }) => kind.startsWith('foil') && nominal >= SAIL);
+		if (sail)
+			notes.push({
+				level: 'watch',
+				say: `${item.recipe.name}: ${sail.label} is a sail outdoors. Tie it at three points to what stands fast, never to one ribbon, and take it down when the wind comes.`
+			});
 		return [...notes, ...windNotes(line, gust)];
 	});
 }
+
+/** A foil as wide as this catches the wind like a sail. House rule, from memory. */
+const SAIL = inches(30);
 
 /** A gust that comes on many a fine day by the water, m/s: 20 mph. House rule. */
 const USUAL_GUST = 8.9408;

@@ -26,6 +26,7 @@ import type { PlacedStack } from '../structures/stack/placed.ts';
 import { rational } from '../units/rational.ts';
 import { checkBalance } from '../checks/balance.ts';
 import { checkColours } from '../checks/colours.ts';
+import { checkFloor } from '../checks/floor.ts';
 import { checkSteps } from '../checks/steps.ts';
 import type { Finding } from '../checks/finding.ts';
 import { isSilenced } from '../checks/silence.ts';
@@ -132,6 +133,7 @@ export function tally(
 		...checkBill(counted, made),
 		...checkColours(recipe, chosen, catalogue),
 		...checkStanding(recipe, assembly, counted, rates),
+		...checkFloor(recipe, assembly),
 		...checkBalance(recipe, assembly, counted, { quantity, catalogue }),
 		...checkSteps(plain)
 	);

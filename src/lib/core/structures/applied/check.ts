@@ -2,6 +2,7 @@ import type { CheckContext, CheckFacet } from '../facets/check.ts';
 import { foilSize } from '../kit/foil-size.ts';
 import type { Applied, AppliedPiece, Fixing } from './document.ts';
 import { piecesIn } from './edit.ts';
+import { inches } from '../../units/length.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { hostLost } from '../kit/over-safe.ts';
 
@@ -52,5 +53,16 @@ function checkPiece(piece: AppliedPiece, { recipe, lost, catalogue }: CheckConte
 			}
 		});
 	}
+	// A five weighs next to nothing.
+	const heavy = piece.what.kind === 'material' || piece.what.balloon.nominal > inches(5);
+	const hangs = heavy && piece.on.some(({ host }) => 'way' in host && host.way === 'down');
+	if (STICKS.has(piece.fixing) && piece.fixing !== 'glue' && hangs)
+		findings.push({
+			code: 'peels',
+			level: 'watch',
+			say: `${piece.name}: what hangs under a ball peels off its ${piece.fixing}. Glue it, or tie it as well.`,
+			why: 'Adhesive holds against sliding. Weight that pulls straight off it peels it from one edge.',
+			remedy: { label: 'Glue it', act: { kind: 'fixing', piece: piece.id, fixing: 'glue' } }
+		});
 	return findings;
 }

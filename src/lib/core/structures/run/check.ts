@@ -11,6 +11,7 @@ import { estimatesOf } from './organic.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { Id } from '../../document/id.ts';
 import { matchKey } from '../../materials/catalogue.ts';
+import { isSoft, LINE_ON_SOFT } from '../kit/line-on-soft.ts';
 import { overSafe } from '../kit/over-safe.ts';
 
 export const check: CheckFacet<Run> = {
@@ -19,7 +20,8 @@ export const check: CheckFacet<Run> = {
 	check: (run, context) => [
 		...checkPath(run, context.section.name),
 		...checkMix(run, context.section.name),
-		...checkSizes(run, context)
+		...checkSizes(run, context),
+		...checkLine(run, context)
 	]
 };
 
@@ -53,6 +55,12 @@ function checkPath(run: Run, name: string): Finding[] {
 			);
 	return found;
 }
+
+/** Clusters of a run joined with line: soft ones are cut into. */
+function checkLine({ rows, joining }: Run, { section, rates }: CheckContext): Finding[] {
+	const soft = rows.some((row) => (row.joining ?? joining) === 'line' && isSoft([row.cluster], rates.pumps));
+	return soft ? [{ ...LINE_ON_SOFT, say: `${section.name}: ${LINE_ON_SOFT.say[0]!.toLowerCase()}${LINE_ON_SOFT.say.slice(1)}` }] : [];
+} // prettier-ignore
 
 function checkMix(run: Run, name: string): Finding[] {
 	const { mix, organic } = run;

@@ -2,7 +2,9 @@ import { HIDDEN_IN_TOP } from '../../materials/carries.ts';
 import type { CheckFacet } from '../facets/check.ts';
 import { feet } from '../kit/words.ts';
 import type { PlacedLayer } from '../../geometry/layers.ts';
-import { FILL_EDGES, fillBand } from '../../sizing/fill.ts';
+import { fitPlane } from '../../geometry/plane.ts';
+import { fillBand } from '../../sizing/fill.ts';
+import { isSoft, LINE_ON_SOFT } from '../kit/line-on-soft.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { Rates } from '../../cost/rates.ts';
 import { type Catalogue, matchKey } from '../../materials/catalogue.ts';
@@ -43,6 +45,7 @@ export const check: CheckFacet<Stack> = {
 		if (!placed) return [];
 		return [
 			...checkUpright(section.id, stack, placed),
+			...checkWobble(stack, placed),
 			...stack.layers.flatMap((layer) => checkSizes(layer, catalogue, colourway, rates)),
 			...checkSeats(section.id, placed),
 			...checkSteps(stack, rates),
@@ -67,6 +70,25 @@ function checkUpright(section: Id, { upright }: Stack, placed: PlacedStack): Fin
 	];
 }
 
+/** A ball as large as this on a dowel sways, mm. House rule, from memory. */
+const HEAVY_TOP = 22 * 25.4;
+
+/** A large balloon on a thin stick. */
+function checkWobble({ upright, layers }: Stack, placed: PlacedStack): Finding[] {
+	const top = placed.layers.at(-1);
+	const largest = Math.max(0, ...(top?.rings.flat().map((b) => b.d) ?? []));
+	if (upright.kind !== 'stick' || layers.length < 2 || largest < HEAVY_TOP) return [];
+	return [
+		{
+			code: 'wobbles',
+			level: 'watch',
+			layer: layers.at(-1)!.id,
+			say: `A ${formatInches(um(Math.round(largest / 12.7) * 12_700))} in balloon on a stick sways and bends it. Take a pole, or tie the top two or three layers down.`,
+			why: 'A thin stick gives way at its joints first, in the air of a door.'
+		}
+	];
+}
+
 /** Layers that sink into what is below, and those that lean: each said once, where it begins. */
 function checkSeats(section: Id, placed: PlacedStack): Finding[] {
 	const findings: Finding[] = [];
@@ -85,12 +107,25 @@ function checkSeats(section: Id, placed: PlacedStack): Finding[] {
 				code: 'tilted',
 				level: 'watch',
 				layer: layer.id,
-				say: `This layer leans by ${Math.round(at.tilt)}°. Tuck a small cluster under its low side to level it.`,
+				say: `This layer leans by ${Math.round(at.tilt)}° to the ${lowSide(at)}. Tuck a small cluster under it there to level it.`,
 				why: 'Every layer above takes the lean over, and the whole piece looks crooked.',
 				remedy: { label: 'Level it', act: { kind: 'level', section, layer: layer.id } }
 			});
 	});
 	return findings;
+}
+
+/** Where a leaning layer is lowest, as the audience sees it: `left`, `front right`. */
+function lowSide({ rings }: PlacedLayer): string {
+	const { a, b } = fitPlane(rings.flat());
+	const [x, y] = [-a, -b];
+	const most = Math.max(Math.abs(x), Math.abs(y));
+	// Less than a third of the other it is not said.
+	const words = [
+		Math.abs(y) > most / 3 ? (y < 0 ? 'front' : 'back') : '',
+		Math.abs(x) > most / 3 ? (x < 0 ? 'left' : 'right') : ''
+	];
+	return words.filter(Boolean).join(' ');
 }
 
 /** A layer that drops into the ring below it, wholly or nearly. */
@@ -123,21 +158,11 @@ function checkSunk(layer: Id, at: PlacedLayer, below: PlacedLayer | undefined): 
 function checkJoinings(stack: Stack, { pumps }: Rates): Finding[] {
 	return stack.layers.flatMap((layer, row): Finding[] => {
 		const lined = (layer.joining ?? stack.joining) === 'line' && (row > 0 || layer.repeat > 1);
-		if (!lined) return [];
-		const soft = layer.clusters.some(({ places }) =>
-			places.some(({ size, nominal }) => {
-				const { assumed, known } = resolveSize(size, nominal, pumps);
-				return known && assumed / (nominal / 1000) < FILL_EDGES.soft;
-			})
-		);
-		if (!soft) return [];
+		if (!lined || !isSoft(layer.clusters, pumps)) return [];
 		return [
 			{
-				code: 'line-on-soft',
-				level: 'watch',
+				...LINE_ON_SOFT,
 				layer: layer.id,
-				say: 'Soft balloons joined with line. Twist them on, or take a decorating strip or a modelling balloon.',
-				why: 'Thin strong line cuts into soft latex, at once or in the night.',
 				remedy: {
 					label: 'Twist it on',
 					act: { kind: 'join', layer: layer.id, joining: 'twisted on' }
