@@ -65,6 +65,15 @@ test('a face said in lines: pieces tier by tier, their fixings by rules, a piece
 	await page.keyboard.press('Escape');
 	await expect(pieces.getByText('3 ×')).toBeVisible();
 
+	// Where on the ball it sits is picked too, and is said on the line.
+	await pieces.getByRole('button', { name: 'Change pupils' }).click();
+	await page.getByRole('combobox', { name: 'where on it' }).selectOption('up left');
+	await page.keyboard.press('Escape');
+	await expect(pieces.getByText('on eyes, up left · glue')).toBeVisible();
+	await say(page, 'put 1 5 at 2 mussel as glint on pupils down');
+	await expect(pieces.getByText('on pupils, down · strip')).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+
 	await pieces.getByRole('button', { name: /^Change foil star/ }).click();
 	await page.getByLabel('swappable').check();
 	await page.keyboard.press('Escape');

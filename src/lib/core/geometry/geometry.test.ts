@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { layerRise, layersForHeight, ownPitch } from './antiprism.ts';
 import { bodyHeight, fitSquash, overallHeight, SQUASH, uprightNeeded } from './heights.ts';
-import { placeLayers, type LayerSpec } from './layers.ts';
+import { placeLayers, type LayerSpec, type RingSpec } from './layers.ts';
 import { fitPlane, tiltDegrees } from './plane.ts';
-import { ringRadius, ringWidth, unequalRing } from './ring.ts';
+import { ringRadius, ringWidth, unequalRing, type Ball } from './ring.ts';
 
 const ring = (count: number, d: number, more: Partial<LayerSpec> = {}): LayerSpec => ({
 	rings: [{ diameters: Array.from({ length: count }, () => d), side: 'all', tier: 0 }],
@@ -202,4 +202,34 @@ test('the ring that goes all round says how a layer is turned, not what is tucke
 	const [first, second] = layer!.rings[1]!;
 	expect(Math.abs(first!.x)).toBeCloseTo(Math.abs(first!.y), 6);
 	expect(second!.y).toBeCloseTo(first!.y * -1, 6);
+});
+
+describe('a ring that looks to a side', () => {
+	const looking = (diameters: number[], facing?: RingSpec['facing']): LayerSpec => ({
+		turn: 'half',
+		rings: [{ diameters, side: 'all', tier: 0, facing }]
+	});
+	const quad = [228.6, 228.6, 228.6, 228.6];
+	const placed = (...specs: LayerSpec[]) => placeLayers(specs, 0.8);
+	const degrees = ({ x, y }: Ball) => Math.round((Math.atan2(y, x) * 180) / Math.PI);
+	test('on the floor it is turned, and what stands on it nests in it as on any other', () => {
+		const [first, second] = placed(looking(quad, { place: 0, side: 'front' }), looking(quad));
+		const [, plain] = placed(looking(quad), looking(quad));
+		expect(degrees(first!.rings[0]![0]!)).toBe(-90);
+		expect(second!.z).toBeCloseTo(plain!.z, 6);
+		expect([second!.tilt, second!.status]).toEqual([0, 'resting']);
+	});
+	test('of unlike balls it stays in the dents below, in the one nearest to that side: no higher and no more aslant', () => {
+		const mixed = [228.6, 228.6, 178, 178];
+		for (const side of ['front', 'back', 'left', 'right'] as const)
+			for (const place of [0, 1, 2, 3]) {
+				const [, faced] = placed(looking(quad), looking(mixed, { place, side }));
+				const [, plain] = placed(looking(quad), looking(mixed));
+				expect(faced!.z).toBeCloseTo(plain!.z, 6);
+				expect(faced!.tilt).toBeCloseTo(plain!.tilt, 6);
+				const to = { front: -90, back: 90, left: 180, right: 0 }[side];
+				const off = Math.abs(((degrees(faced!.rings[0]![place]!) - to + 540) % 360) - 180);
+				expect(off).toBeLessThanOrEqual(60);
+			}
+	});
 });

@@ -89,9 +89,17 @@ export function placeLayers(specs: readonly LayerSpec[], squash: number): Placed
 		else if (spec.turn === 'half') angle += Math.PI / places;
 		const layer = placeLayer(spec, angle, squash, below, placed.at(-1));
 		placed.push(layer);
+		angle = turnedTo(spec, main, layer) ?? angle;
 		below.push(layer.rings.length === 1 ? layer.rings[0]! : layer.rings.flat(), squash);
 	}
 	return placed;
+}
+
+/** Where a ring about the axis that looks to a side begins: what stands on it nests in it. */
+function turnedTo({ rings }: LayerSpec, main: RingSpec, layer: PlacedLayer): number | undefined {
+	const first = layer.rings[rings.indexOf(main)]?.[0];
+	if (!main.facing || main.side !== 'all' || main.diameters.length < 2 || !first) return undefined;
+	return Math.atan2(first.y, first.x);
 }
 
 function placeLayer(
@@ -103,7 +111,7 @@ function placeLayer(
 ): PlacedLayer {
 	const { rings: specs } = spec;
 	if (specs.length === 1) return placeRing(specs[0]!, angle, squash, below, previous);
-	const flat = specs.map((ring) => ringInPlan(ring, angle));
+	const flat = specs.map((ring) => ringInPlan(ring, angle, previous !== undefined));
 	let reach = 0;
 	specs.forEach((ring, i) => {
 		if (ring.side === 'all') reach = Math.max(reach, flat[i]!.radius);
@@ -149,7 +157,7 @@ function placeRing(
 	below: Below,
 	previous: PlacedLayer | undefined
 ): PlacedLayer {
-	const { balls } = ringInPlan(ring, angle);
+	const { balls } = ringInPlan(ring, angle, previous !== undefined);
 	const [dx, dy] = DIRECTION[ring.side];
 	if (ring.side !== 'all') {
 		const shift = radiusBelow(previous);
@@ -200,11 +208,22 @@ function isLevel(balls: readonly { readonly z: number }[]): boolean {
 
 type Loose = { x: number; y: number; z: number; d: number };
 
-function ringInPlan({ diameters, facing }: RingSpec, start: number): { radius: number; balls: Loose[] } {
+/**
+ * A ring that looks to a side is turned so that it does. One of unlike balls that stands on another stays in its dents: it
+ * takes the one that is nearest to that side, else it would stand on the crests and lean.
+ */
+function ringInPlan(
+	{ diameters, facing }: RingSpec,
+	start: number,
+	stands: boolean
+): { radius: number; balls: Loose[] } {
 	const { radius, angles } = unequalRing(diameters);
-	const turn = facing
-		? Math.atan2(DIRECTION[facing.side][1], DIRECTION[facing.side][0]) - angles[facing.place]!
-		: start;
+	const toSide =
+		facing && Math.atan2(DIRECTION[facing.side][1], DIRECTION[facing.side][0]) - angles[facing.place]!;
+	const dent = (2 * Math.PI) / diameters.length;
+	const nests = stands && diameters.some((d) => d !== diameters[0]);
+	const turn =
+		toSide === undefined ? start : nests ? start + Math.round((toSide - start) / dent) * dent : toSide;
 	const balls: Loose[] = [];
 	for (let i = 0; i < diameters.length; i++) {
 		const angle = turn + angles[i]!;
