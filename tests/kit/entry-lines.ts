@@ -94,7 +94,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[[...BUNCH, '3 11 at 10 white'], 'row 1 becomes 3 11 at 9 white'],
 		[[...RUN, 'line 8 ft', '4 5 at 4 white'], 'row 1 becomes 4 5 at 3 white']
 	],
-	rule: [[COLUMN, 'each strip takes 2 adhesive strip']],
+	rule: [[COLUMN, 'each strip takes 2 adhesive strip', 'each row takes ½ adhesive strip']],
 	pricing: [[COLUMN, 'priced by margin 48', 'priced by markup 90 %']],
 	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps']]
 }; // prettier-ignore

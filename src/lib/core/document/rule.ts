@@ -6,6 +6,9 @@ export const FITTINGS = ['elbow', 'tee', 'cross fitting', 'corner fitting', 'fou
 /** What goes on a frame besides: guy lines and what holds them, what hides the tube. */
 export const ON_FRAMES = ['foot of guy line', 'stake', 'foot in tissue', 'foot in fabric', 'foot painted', 'foot under balloons'] as const; // prettier-ignore
 
+/** Parts of a piece by themselves: a tag for each letter, a hook for each end. */
+export const PARTS = ['row', 'piece put on', 'limb', 'letter', 'corner of a run', 'end of a run'] as const;
+
 /** What structures count that follow-on rules turn into lines. */
 export const COUNTS = [
 	'floor contact',
@@ -26,7 +29,8 @@ export const COUNTS = [
 	'tie to the spine',
 	'infill balloon',
 	...FITTINGS,
-	...ON_FRAMES
+	...ON_FRAMES,
+	...PARTS
 ] as const;
 
 export type CountOf = (typeof COUNTS)[number];

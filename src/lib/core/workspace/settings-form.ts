@@ -1,4 +1,4 @@
-import { COUNTS, FITTINGS, type CountOf, type FollowOnRule } from '../document/rule.ts';
+import { COUNTS, FITTINGS, PARTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
 import { amount, as, choice, held, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
@@ -19,6 +19,16 @@ export type SettingsFields = Fields;
 const BALLOONS: readonly MaterialKind[] = ['latex-round', 'latex-heart', 'latex-link', 'modelling'];
 const FIXINGS: readonly MaterialKind[] = ['tie', 'adhesive', 'ribbon', 'fitting', 'modelling', 'weight'];
 
+const PUT_ON: readonly MaterialKind[] = [
+	'tie',
+	'adhesive',
+	'ribbon',
+	'accent',
+	'fitting',
+	'packaging',
+	'weight'
+];
+
 /** Kinds of material that are offered first for what follows from a count. */
 const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'attachment point': [...BALLOONS, 'tie', 'fitting', 'adhesive'],
@@ -31,6 +41,7 @@ const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'foot under balloons': ['modelling', 'latex-round'],
 	'litre of helium': ['gas'],
 	'painted balloon': ['paint'],
+	...Object.fromEntries(PARTS.map((of) => [of, [...PUT_ON]] as const)),
 	'litre of sand': ['weight', 'accent', 'packaging'],
 	'litre of water': ['weight', 'accent', 'packaging'],
 	'litre of marbles': ['weight', 'accent', 'packaging']

@@ -5,6 +5,7 @@ import type { Colourway } from '../../document/slot.ts';
 import { rational } from '../../units/rational.ts';
 import { insideNeeds, ownNeed, ownTasks } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 /** What a fixing takes, for follow-on rules to turn into lines; what is tucked in takes nothing. */
@@ -38,7 +39,12 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 		const fixings = rational(piece.each).mul(count);
 		const fixed = fixings.equals(0) ? [] : FIXING_COUNTS[piece.fixing];
 		const inside = what.kind === 'balloon' ? insideNeeds(what.balloon, colourway, count) : [];
-		return [thing, ...inside, ...fixed.map((of): Need => ({ what: 'count', of, quantity: fixings }))];
+		return [
+			thing,
+			...inside,
+			...fixed.map((of): Need => ({ what: 'count', of, quantity: fixings })),
+			...partNeed('piece put on', count)
+		];
 	});
 }
 

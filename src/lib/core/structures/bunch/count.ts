@@ -13,6 +13,7 @@ import { feet, type Micrometres } from '../../units/length.ts';
 import { rational } from '../../units/rational.ts';
 import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
@@ -123,6 +124,11 @@ const ribbonNeed = (
 
 function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need[] {
 	const found = items.flatMap((item) => itemNeeds(item, colourway));
+	const letters = items.reduce(
+		(a, { what, count }) => a + (what.kind === 'letters' ? lettersOf(what.text).length * count : 0),
+		0
+	);
+	found.push(...partNeed('letter', letters));
 	if (weight?.kind === 'material')
 		found.push({
 			what: 'material',

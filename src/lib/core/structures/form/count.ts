@@ -10,6 +10,7 @@ import { calibrate, type PumpProfile } from '../../sizing/strokes.ts';
 import { formatInches, formatQuarters, inches, um, type Micrometres } from '../../units/length.ts';
 import { rational, ZERO, type Rational } from '../../units/rational.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 /** Width and length when full, as the bag says. Common practice: the first figure is inches across, the rest long. */
@@ -126,6 +127,7 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 		const more = piece.take.kind === 'scrap' ? Math.min(opened, each(piece)) : 0;
 		opened -= more;
 		const quantity = balloonsFor(piece).add(more);
+		found.push(...partNeed('limb', piece.count));
 		if (quantity.equals(0)) continue;
 		found.push({
 			what: 'balloon',

@@ -25,6 +25,7 @@ import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
 import { runsOf } from '../kit/alike.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 const FOOT = 304.8;
@@ -262,8 +263,13 @@ function needs(run: Run, colourway: Colourway | undefined): Need[] {
 	if (tied > 0)
 		found.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
 	if (lined > 0) found.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
+	found.push(...partNeed('corner of a run', elbowsOf(run)), ...partNeed('end of a run', openEnds(run)));
 	return found;
 }
+
+/** Its two ends, and one of each arm. */
+const openEnds = ({ branches }: Run): number =>
+	2 + branches.reduce((a, b) => a + (b.kind === 'cross' ? 2 : 1), 0);
 
 /** Pairs that stand on the inside of elbows. */
 export const cornerPairs = (run: Run): number => (run.corner ? elbowsOf(run) : 0);

@@ -18,6 +18,7 @@ import { sizeKey } from '../../sizing/size.ts';
 import { rational } from '../../units/rational.ts';
 import { insideNeeds, insideTasks } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
@@ -52,7 +53,13 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		method: methodOfPlace(place),
 		quantity: rational(count)
 	}));
-	return [...balloons, ...filled, ...uprightNeeds(stack), ...joiningNeeds(stack)];
+	return [
+		...balloons,
+		...filled,
+		...uprightNeeds(stack),
+		...joiningNeeds(stack),
+		...partNeed('row', ringOfStack)
+	];
 }
 
 /** How often a run of places takes each slot over the repeats of its row. */
