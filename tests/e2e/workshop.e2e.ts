@@ -110,7 +110,9 @@ test('jobs are cut together, offcuts first; what is left goes to the shelf, and 
 	await expect(twice.getByText(/no longer on the shelf/)).toBeVisible();
 });
 
-test('plates of jobs are laid on sheets together, a rest first; what is left goes to the shelf', async ({ page }) => {
+test('plates of jobs are laid on sheets together, a rest first; what is left goes to the shelf', async ({
+	page
+}) => {
 	await page.goto('/stockroom/cut');
 	const shelf = page.getByRole('region', { name: 'On the shelf' });
 	await shelf.getByLabel('Tube or sheet').selectOption({ label: 'plywood sheet' });

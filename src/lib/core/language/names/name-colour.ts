@@ -106,9 +106,18 @@ function slotName(colour: Colour, { slots, colours }: EntryContext): string {
 }
 
 function unknown(said: string, { slots, colours }: EntryContext): string {
-	const near = [...slots.map((s) => s.name), ...colours.map((c) => c.name)].filter(
-		(n) => n[0]?.toLowerCase() === said[0]
-	);
+	const all = [...slots.map((s) => s.name), ...colours.map((c) => c.name)];
+	const words = said.toLowerCase().split(/\s+/);
+	const near = [
+		// “buoy red” is another red, or another buoy, before it is anything that begins alike.
+		...all.filter((n) =>
+			n
+				.toLowerCase()
+				.split(/\s+/)
+				.some((w) => words.includes(w))
+		),
+		...all.filter((n) => n[0]?.toLowerCase() === said[0])
+	];
 	const some = [...new Set(near)].slice(0, 3);
 	const hint = some.length > 0 ? ` Did you mean ${some.join(', ')}?` : '';
 	return `“${shorten(said)}” is neither a slot of this design nor a colour in the Stockroom.${hint}`;

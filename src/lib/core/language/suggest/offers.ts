@@ -81,6 +81,10 @@ export function offersFor(text: string, refusal: string, context: EntryContext):
 		if (found.size >= MOST_OFFERED || one === line || found.has(one)) return;
 		if (isUnderstood(one, context)) found.set(one, { line: one, missed: words });
 	};
+	// The colour the refusal means, in the place of the one it does not know.
+	const meant = /“([^”]+)” is neither [^?]*Did you mean ([^?]+)\?/.exec(refusal);
+	for (const name of meant?.[2]!.split(/, | or /) ?? [])
+		offer(line.replace(new RegExp(escaped(meant![1]!), 'i'), name), [meant![1]!]);
 	const nearly = corrections(line, context);
 	// Every such word as it is nearest.
 	const all = [...new Map(nearly.map((n) => [n.missed[0]!, n])).keys()];
@@ -110,7 +114,11 @@ export function offersFor(text: string, refusal: string, context: EntryContext):
 		for (const one of completed(rest, context)) offer(one, missed);
 	// The longest beginning of it that is something.
 	const words = line.split(/\s+/);
-	for (let n = words.length - 1; n > words.length / 2 && found.size < MOST_OFFERED; n--)
+	// What is put on something sits somewhere still: a shorter sentence would be a row.
+	const least = /^put$/i.test(words[0]!)
+		? words.findIndex((w) => /^on$/i.test(w)) + 1 || words.length
+		: words.length / 2;
+	for (let n = words.length - 1; n > least && found.size < MOST_OFFERED; n--)
 		offer(
 			words
 				.slice(0, n)

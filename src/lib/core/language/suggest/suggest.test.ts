@@ -93,6 +93,13 @@ describe('what would work in place of what was refused', () => {
 		expect(unknownWords('4 Wobbly 11s at 9 gull whites, frob', context)).toEqual(['Wobbly', 'frob']);
 		expect(unknownWords('4 11 at 9 white', context)).toEqual([]);
 	});
+	test('a name somebody gives is no unknown word; what is put on something is never offered as a row', () => {
+		expect(unknownWords('put 1 5 at 4 red as mouth on row 1 front', context)).toEqual([]);
+		expect(unknownWords('a part called gizmo on the left', context)).toEqual([]);
+		const offers = offered('put 1 5 at 4 buoy plaid as mouth on row 1 front');
+		expect(offers).toContain('put 1 5 at 4 buoy red as mouth on row 1 front');
+		for (const line of offers) expect(line).toMatch(/ on /);
+	});
 	// Source: Damerau, “A technique for computer detection and correction of spelling errors” (1964): one letter
 	// too many, missing, wrong, or two neighbours exchanged are one error each.
 	test.each([

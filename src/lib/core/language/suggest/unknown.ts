@@ -23,10 +23,13 @@ export function known({ colours, materials, slots, sections = [] }: EntryContext
 	return new Set([...stock, ...[...slots, ...sections].flatMap((s) => s.name.toLowerCase().split(/\s+/))]);
 }
 
+/** What somebody calls a thing may be any word: “as mouth on row 3”, “a part called arm”. */
+const NEW_NAMES = /\b(?:as|called|named) (?:the |an? )?\p{L}+(?: (?!on\b|with\b|at\b|in\b)\p{L}+)?/giu;
+
 /** Words of a line that nothing here knows, as they were typed. */
 export function unknownWords(text: string, context: EntryContext): string[] {
 	const lexicon = known(context);
-	return [...text.matchAll(/[\p{L}][\p{L}'’-]*/gu)]
+	return [...text.replace(NEW_NAMES, ' ').matchAll(/[\p{L}][\p{L}'’-]*/gu)]
 		.map(([word]) => word)
 		.filter((word) => {
 			const plain = word.toLowerCase();
