@@ -5,7 +5,7 @@ import type { Material } from '../materials/material.ts';
 import type { Library } from '../recipe/library.ts';
 import { cutsOf } from '../structures/registry/count.ts';
 import { MICROMETRES, um, type Micrometres } from '../units/length.ts';
-import { countDesigns, copies, type Wanted } from './explode.ts';
+import { builtSections, type Wanted } from './explode.ts';
 
 /** What is cut of one tube, over everything that is built together. */
 export interface CutList {
@@ -55,18 +55,16 @@ export function cutListsOf(
 ): CutList[] {
 	const together = Array.isArray(all) ? (all as readonly Wanted[]) : [all as Wanted];
 	const lists = new Map<string, { material: Id | null; stick: number; pieces: Map<number, number> }>();
-	for (const node of together.flatMap((wanted) => [...countDesigns(wanted, library)]))
-		for (const section of node.recipe.sections) {
-			const cuts = cutsOf(section.structure);
-			if (!cuts || cuts.pieces.length === 0) continue;
-			const { material, stick, pieces } = cuts;
-			const all = Math.ceil(copies(node, section).all.valueOf() - 1e-9);
-			const key = `${material}/${stick}`;
-			const own = lists.get(key) ?? { material, stick, pieces: new Map<number, number>() };
-			lists.set(key, own);
-			for (const { um: long, count } of pieces)
-				own.pieces.set(long, (own.pieces.get(long) ?? 0) + count * all);
-		}
+	for (const { structure, all: made } of builtSections(together, library)) {
+		const cuts = cutsOf(structure);
+		if (!cuts || cuts.pieces.length === 0) continue;
+		const { material, stick, pieces } = cuts;
+		const key = `${material}/${stick}`;
+		const own = lists.get(key) ?? { material, stick, pieces: new Map<number, number>() };
+		lists.set(key, own);
+		for (const { um: long, count } of pieces)
+			own.pieces.set(long, (own.pieces.get(long) ?? 0) + count * made);
+	}
 	// What lies on the shelf is there once, though a tube comes in sticks of two lengths.
 	const given = new Set<Id | null>();
 	return [...lists.values()].map(({ material, stick, pieces }) => {

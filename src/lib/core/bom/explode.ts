@@ -150,6 +150,16 @@ export function copies(
 	};
 }
 
+/** How many whole ones of a section are made. */
+export const wholeCopies = (node: DesignCount, section: Section): number =>
+	Math.ceil(copies(node, section).all.valueOf() - 1e-9);
+
+/** Every section of designs that are built together and of the designs inside them, with how many of it are made. */
+export const builtSections = (together: readonly Wanted[], library: Library) =>
+	together
+		.flatMap((wanted) => [...countDesigns(wanted, library)])
+		.flatMap((node) => node.recipe.sections.map((section) => ({ structure: section.structure, all: wholeCopies(node, section) }))); // prettier-ignore
+
 /** Every need of the designs counted. */
 export function explode(order: readonly DesignCount[]): Exploded[] {
 	return order.flatMap((node) => {

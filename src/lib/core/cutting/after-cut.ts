@@ -5,6 +5,7 @@ import type { CuttingPlan, CuttingProblem } from './cutting.ts';
 export const USEFUL = inches(12);
 /** What is left is told to the eighth of an inch below, µm. */
 const EIGHTH = 3175;
+export const markedDown = (v: number): number => Math.floor(v / EIGHTH) * EIGHTH;
 
 export interface Lengths {
 	readonly length: Micrometres;
@@ -22,7 +23,7 @@ export function afterCut(
 	for (const stick of sticks) {
 		const { own, length } = stock[stick.stock]!;
 		if (own !== undefined) add(used, length, stick.count);
-		const rest = Math.floor(stick.left / EIGHTH) * EIGHTH;
+		const rest = markedDown(stick.left);
 		if (rest >= USEFUL) add(left, rest, stick.count);
 	}
 	const list = (of: Map<number, number>) => [...of].map(([length, count]) => ({ length: um(length), count }));

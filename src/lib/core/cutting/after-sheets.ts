@@ -1,11 +1,9 @@
 import { inches, um } from '../units/length.ts';
+import { markedDown } from './after-cut.ts';
 import type { Rest, SheetPlan } from './sheets.ts';
 
 /** Narrower or smaller than this a rest is thrown away. House rule. */
 const [NARROW, SMALL] = [inches(6), inches(12) * inches(12)];
-/** What is left is told to the eighth of an inch below, µm. */
-const EIGHTH = 3175;
-const marked = (v: number): number => Math.floor(v / EIGHTH) * EIGHTH;
 
 /** What a cut of sheets takes off the shelf, and which rests it leaves that are of use, as they lie: a grain keeps its way. */
 export function afterSheets({ sheets }: Extract<SheetPlan, { readonly status: 'cut' }>): {
@@ -21,7 +19,7 @@ export function afterSheets({ sheets }: Extract<SheetPlan, { readonly status: 'c
 	for (const sheet of sheets) {
 		if (sheet.own) add(used, sheet.wide, sheet.deep, sheet.count);
 		for (const { wide, deep } of sheet.left) {
-			const [a, b] = [marked(wide), marked(deep)];
+			const [a, b] = [markedDown(wide), markedDown(deep)];
 			if (Math.min(a, b) >= NARROW && a * b >= SMALL) add(left, a, b, sheet.count);
 		}
 	}

@@ -57,8 +57,8 @@ interface Disc extends Point {
 	readonly r: number;
 }
 
-/** Every ball, and every stretch of what is long, as it stands. */
-function discsOf({ pieces, applied }: Assembly): { readonly balls: Disc[]; readonly thin: Disc[] } {
+/** Every ball as it stands. */
+function ballsOf({ pieces, applied }: Assembly): Disc[] {
 	const stacked = pieces.flatMap(({ placed, spots }) =>
 		spots.flatMap((at) =>
 			placed.layers.flatMap(({ rings }) => rings.flat().map((b) => ({ ...pointAt(at, b), r: b.d / 2 })))
@@ -67,15 +67,18 @@ function discsOf({ pieces, applied }: Assembly): { readonly balls: Disc[]; reado
 	const loose = applied.flatMap(({ balls, spots }) =>
 		spots.flatMap((at) => balls.map(({ ball }) => ({ ...pointAt(at, ball), r: ball.d / 2 })))
 	);
-	const thin = applied.flatMap(({ strands, spots }) =>
+	return [...stacked, ...loose];
+}
+
+/** Every stretch of what is long. */
+const thinOf = ({ applied }: Assembly): Disc[] =>
+	applied.flatMap(({ strands, spots }) =>
 		spots.flatMap((at) =>
 			strands
 				.filter((s) => s.d > LINE)
 				.flatMap(({ path, d }) => alongPath(path, d).map((p) => ({ ...pointAt(at, p), r: d / 2 })))
 		)
 	);
-	return { balls: [...stacked, ...loose], thin };
-}
 
 /** Points along a path no further apart than a cell. */
 function alongPath(path: readonly Point[], d: number): Point[] {
@@ -146,8 +149,8 @@ export interface StandingInput {
  * design itself; of designs inside it the balloons. Indicative only: local codes, the venue and qualified people decide.
  */
 export function standingUp(input: StandingInput): StandingUp {
-	const { balls, thin } = discsOf(input.assembly);
-	const discs = [...balls, ...thin];
+	const balls = ballsOf(input.assembly);
+	const discs = [...balls, ...thinOf(input.assembly)];
 	const [front, side] = [silhouette(discs, 'front'), silhouette(discs, 'side')];
 	const most = front.area * front.middle >= side.area * side.middle ? front : side;
 	return {
@@ -159,7 +162,7 @@ export function standingUp(input: StandingInput): StandingUp {
 }
 
 /** What a piece weighs and over what it stands, without what the wind sees of it. */
-export const balanceOf = (input: StandingInput): Balance => balanced(input, discsOf(input.assembly).balls);
+export const balanceOf = (input: StandingInput): Balance => balanced(input, ballsOf(input.assembly));
 
 function balanced(input: StandingInput, balls: readonly Disc[]): Balance {
 	const { built, assembly, bill, catalogue, base = null, ballast = 0, quantity = 1 } = input;

@@ -41,7 +41,7 @@ const KINDS_FOR: Partial<Record<CountOf, readonly MaterialKind[]>> = {
 	'foot under balloons': ['modelling', 'latex-round'],
 	'litre of helium': ['gas'],
 	'painted balloon': ['paint'],
-	...Object.fromEntries(PARTS.map((of) => [of, [...PUT_ON]] as const)),
+	...Object.fromEntries(PARTS.map((of) => [of, PUT_ON] as const)),
 	'litre of sand': ['weight', 'accent', 'packaging'],
 	'litre of water': ['weight', 'accent', 'packaging'],
 	'litre of marbles': ['weight', 'accent', 'packaging']

@@ -1,4 +1,4 @@
-import { copies, countDesigns } from '../../core/bom/explode.ts';
+import { countDesigns, wholeCopies } from '../../core/bom/explode.ts';
 import { GONE } from '../../core/document/names.ts';
 import { ON_THE_FLOOR } from '../../core/document/stand.ts';
 import { timeAll } from '../../core/labour/standards.ts';
@@ -43,7 +43,7 @@ export async function sheetPage(repos: Repos, wanted: DesignQuery) {
 						...sheet,
 						id: `${nth}/${section.id}`,
 						name: node.recipe.name === design.recipe.name ? section.name : `${section.name} of ${node.recipe.name}`,
-						pieces: Math.ceil(copies(node, section).all.valueOf() - 1e-9),
+						pieces: wholeCopies(node, section),
 						tube: nameOf(sheet.tube, 'tube, not chosen yet'),
 						base: sheet.base && nameOf(sheet.base.material, 'a plate, not chosen yet'),
 						/** Of the first use: what is made once is shared by all, what is only pushed together is not. */

@@ -32,11 +32,12 @@ const telescope = handForm({
 		height: long('How high it stands', 7),
 		bar: { kind: 'length', label: 'Bar between two of them', min: um(0), max: feet(20), start: um(0), hint: '0 is one pole by itself' }
 	},
-	conflicts: ({ closed, open, height }) => ({
+	conflicts: ({ closed, open, height, bar }) => ({
+		...(bar > 0 && bar < inches(3) ? { bar: 'A bar is 3 in or more. Type 0 for one pole by itself.' } : {}),
 		...(closed > open ? { open: 'Pulled out it is no shorter than pushed in.' } : {}),
 		...(closed <= open && (height > open || height < closed) ? { height: 'It stands between pushed in and pulled out.' } : {})
 	}),
-	said: ({ bar, ...v }) => shaped({ of: 'telescope', ...v, bar: bar < inches(3) ? 0 : bar }),
+	said: ({ bar, ...v }) => shaped({ of: 'telescope', ...v, bar: bar === 0 ? 0 : bar }),
 	now(s: Frame) {
 		const shape = own(s, 'telescope');
 		return shape && { ...shape, bar: shape.bar === 0 ? um(0) : shape.bar };

@@ -190,6 +190,11 @@ describe('the whole on its foot', () => {
 		expect(falls(ARM, 'on plate 12 in')).toMatchObject([{ level: 'bad', say: expect.stringMatching(/by itself.*to the right/) }]);
 		expect(falls(ARM, 'on plate 48 in')).toEqual([]);
 	});
+	test('the side is told from the middle of its foot: a stick bent to a foot stands at a corner of it', () => {
+		const bent = falls('bent 10 ft at 13 in, 13 in, 13 in, 9 in', 'no base');
+		for (const { say } of bent) expect(say).not.toMatch(/to the (left|right|front|back) /);
+		expect(falls('parts 0 by 0 to 0 by 6 to −5 by 6 ft', 'on plate 12 in')[0]!.say).toContain('to the left');
+	});
 	test('a straight post is fine, and what has no frame is not looked at', () => {
 		expect(falls('post 5 ft', 'on plate 24 in')).toEqual([]);
 		const column = tally(design('column', '4 11 at 9 white x12'), null, 1, context).findings;

@@ -5,6 +5,7 @@ import { standingOn, groundsIn } from '../../recipe/on-ground.ts';
 import { tally } from '../../tally/tally.ts';
 import { feet, inches } from '../../units/length.ts';
 import { cutsOf, fittingsOf, guyLength, platesOf, sizeOfFrame, tubeLength } from './amounts.ts';
+import { byHand } from './by-hand.ts';
 import { check } from './check.ts';
 import { count } from './count.ts';
 import type { Frame, FramePart } from './document.ts';
@@ -98,6 +99,12 @@ describe('a telescopic pole', () => {
 		expect(codes(frame)).toEqual([]);
 		expect(codes(said('telescopic 4 ft to 8 ft at 8 ft', 'on plate 40 in'))).toEqual(['frame-joint']);
 	});
+	test('by hand a bar is none or three inches and more: what is shorter is refused at its field, not left out', () => {
+		const form = byHand.forms.find((f) => f.id === 'telescope')!;
+		const fields = (bar: number) => ({ closed: feet(4), open: feet(8), height: feet(7), bar: inches(bar) }) as never;
+		expect(form.conflicts?.(fields(2))).toMatchObject({ bar: expect.stringContaining('3 in or more') });
+		expect([form.conflicts?.(fields(0)), form.conflicts?.(fields(3))]).toEqual([{}, {}]);
+	}); // prettier-ignore
 	test('what no pole does is refused, with what would do', () => {
 		for (const line of [
 			'telescopic 4 ft to 8 ft at 9 ft',

@@ -49,7 +49,7 @@
 			if (isOnHosts(structure) && stand.by === host)
 				for (const { host: other } of hostsOf(structure).named)
 					if (other.on !== 'piece' || other.piece !== piece.id) add(other);
-		for (const { host: own } of piece.on.map((o) => ({ host: bare(o.host) })))
+		for (const own of piece.on.map((o) => bare(o.host)))
 			if (!found.some(([key]) => key === JSON.stringify(own))) add(own);
 		return found;
 	});
