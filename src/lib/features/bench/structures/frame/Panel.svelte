@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Section } from '../../../../core/recipe/recipe.ts';
-	import { cutsOf, fittingsOf, sizeOfFrame } from '../../../../core/structures/frame/amounts.ts';
+	import { cutsOf, fittingsOf, polesOf, sizeOfFrame } from '../../../../core/structures/frame/amounts.ts';
 	import type { Frame } from '../../../../core/structures/frame/document.ts';
 	import { bendMarks } from '../../../../core/structures/frame/marks.ts';
 	import { markInches } from '../../../../core/units/length.ts';
@@ -16,6 +16,8 @@
 	const frame = $derived(section.structure);
 	const size = $derived(sizeOfFrame(frame));
 	const cuts = $derived(cutsOf(frame));
+	/** Poles that are bought as they are; 0 where it is cut of tube. */
+	const poles = $derived(polesOf(frame)?.longest.length ?? 0);
 	const marks = $derived(bendMarks(frame));
 	const fittings = $derived([...fittingsOf(frame)]);
 	const long = $derived(cuts.reduce((a, c) => a + c.um * c.count, 0) / 1000);
@@ -28,10 +30,16 @@
 	{#snippet trigger()}<span class="quiet-link text-[13px]"
 			>{feetWords(size.height)} high, {marks.length > 0
 				? `${marks.length} bends`
-				: `${cuts.length} ${cuts.length === 1 ? 'length' : 'lengths'}`}</span
+				: poles > 0
+					? `${poles} ${poles === 1 ? 'pole' : 'poles'}`
+					: `${cuts.length} ${cuts.length === 1 ? 'length' : 'lengths'}`}</span
 		>{/snippet}
 	<div class="grid gap-3 text-[13.5px]">
-		<p>{nameOf(frame.tube.material)}, {feetWords(long)} in all.</p>
+		<p>
+			{nameOf(frame.tube.material)}, {poles > 0
+				? `${poles} as they are bought: nothing is cut`
+				: `${feetWords(long)} in all`}.
+		</p>
 		{#if marks.length > 0}
 			<table class="w-full">
 				<caption class="text-left font-semibold">Mark and bend, from one end</caption>
