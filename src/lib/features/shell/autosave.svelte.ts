@@ -145,7 +145,8 @@ export class Autosave<D extends object> {
 		} else if (response.status >= 400 && response.status < 500) {
 			this.refusal = answer.message ?? 'The server refused this change.';
 			this.#pending = null;
-			this.state = 'refused';
+			// What was typed since then may be what it lacked: that is sent, whatever became of this.
+			this.state = this.#next ? 'waiting' : 'refused';
 		} else this.#later();
 	}
 

@@ -95,6 +95,19 @@ test('a refused save says the server’s words and loses nothing', async () => {
 	await saver.flush();
 	expect(saver.state).toBe('saved');
 });
+test('what is refused is sent no more, but what was typed since then is', async () => {
+	const saver = saverOf(d, 1);
+	let refuse = () => {};
+	answers = [() => new Promise<Response>((done) => (refuse = () => done(json({ message: 'blank' }, 400)())))];
+	saver.want({ recipe: named('') });
+	const done = saver.flush();
+	await vi.waitFor(() => expect(sent).toHaveLength(1));
+	saver.want({ recipe: named('b') });
+	refuse();
+	await done;
+	expect(saver.state).toBe('saved');
+	expect(sent.at(-1)).toMatchObject({ baseRevision: 1, recipe: { name: 'b' } });
+});
 test('leaving with a save on its way leaves the newer one behind it, following it', async () => {
 	const saver = saverOf(d, 1);
 	answers = [() => new Promise<Response>(() => {})];
