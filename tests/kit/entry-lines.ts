@@ -48,9 +48,10 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	bunch: [[COLUMN, 'bunch tops', 'bunch tops on column']],
 	form: [[COLUMN, 'form arms', 'form arms on column']],
 	item: [[BUNCH, '3 11 at 10 white', '2 moon foil in helium', '2 moon foil in air firm', '1 moon foil on ribbon', '1 moon foil on 4 ft thin ribbon as moon swappable', 'letters TIDE of red', '2 letters TIDE at 34 of red', 'weight sack', 'weight 2 sack', 'weight 5 at 3 white filled with sand', 'no weight']],
-	limb: [[FORM, '6 260 red', '6 260 at 1½ red 7 + 6', '6 260 red 7 as leg on column row 2 round']],
+	limb: [[FORM, '6 260 red', '6 260 at 1½ red 7 + 6', '6 260 red 7 as leg on column row 2 round', '6 260 red / white 7', '1 260 red as band on column row 1 left to column row 2 right']],
+	lengths: [[FORM, '6 260 red 7', '6 260 red 7 + 6', '3 260 red 8, 10, 12', '1 260 red 24 in 6 bubbles']],
 	model: [[FORM, '1 160 red', '1 260 red', '1 350 red', '1 360 red']],
-	shape: [[FORM, '8 260 red 40 wound', '8 260 red 20 trained', '5 260 red 12 bent 180', '5 260 red 12 growing 9½', '2 260 red 20 3 together', '2 260 red 20 softened', '2 260 red 20 neck cut', '2 260 red whole', '2 260 red 20 part used', '2 260 red 12 cut in 2', '2 260 red 9 scrap', '4 260 red tie']],
+	shape: [[FORM, '8 260 red 40 wound', '8 260 red 20 trained', '5 260 red 12 bent 180', '5 260 red 12 growing 9½', '2 260 red 20 3 together', '2 260 red 20 softened', '2 260 red 20 neck cut', '2 260 red whole', '2 260 red 20 part used', '2 260 red 12 cut in 2', '2 260 red 9 scrap', '4 260 red tie', '2 260 red 9 trimmed', '2 260 red 20 folded', '1 260 red belt on column row 1 round', '1 260 red twined 3 on column row 1 front', '1 260 red twined on column row 1 front', '1 260 red 20 sleeve', '1 260 red leaving 4']],
 	run: [[COLUMN, 'run rope', 'run rope left of column at 4 ft']],
 	along: [
 		[RUN, 'line 8 ft', 'line 8 ft lifted 4 ft', 'line 8 ft lifted floor', '4 5 at 4 white x 2', '4 5 at 4 white apart 3 in', '4 5 at 4 white joined line', '60 % 11 at 9 of white', '60 % 11 at 9 of 2 white / 1 red', 'all round', 'against a wall', 'on a table'],

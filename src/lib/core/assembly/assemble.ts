@@ -10,10 +10,12 @@ import type { Fixed, LoosePart, Placed, StackPart } from '../structures/facets/p
 import type { Structure } from '../structures/kinds.ts';
 import type { HostShape } from '../structures/kit/seats.ts';
 import { NOTHING_PLACED } from '../structures/kit/placed.ts';
+import { carryingToo, measure, NO_HOST } from '../structures/kit/measure.ts';
 import { ORIGIN, pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
 import { fixedBy, isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import type { Packed } from '../structures/run/pack-job.ts';
+import { sittingBeside } from '../recipe/sitting-beside.ts';
 import { inRow, standBy } from './stand-by.ts';
 
 /** Whose part it is. */
@@ -154,6 +156,15 @@ const foremost = (balls: readonly Ball[]): Ball | undefined =>
 function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Context) {
 	const shapes = new Map<Id, Shape>();
 	const spots = new Map<Id, readonly Spot[]>();
+	/** What a piece sits on may be a piece of another section on the same host. */
+	const withOthers = (section: Section, hostShape: Shape): HostShape => {
+		const others = sittingBeside(recipe.sections, section);
+		for (const other of others) stand(other);
+		return carryingToo(
+			hostShape.host,
+			others.flatMap((o) => shapes.get(o.id)?.host ?? [])
+		);
+	};
 	const stand = (section: Section): readonly Spot[] => {
 		const stood = spots.get(section.id);
 		if (stood) return stood;
@@ -162,7 +173,7 @@ function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Con
 		const host = by === null ? undefined : recipe.sections.find((s) => s.id === by);
 		const hostSpots = host && stand(host);
 		const hostShape = host && shapes.get(host.id);
-		const shape = shapeOf(section, hostShape, colourway, context);
+		const shape = shapeOf(section, hostShape && withOthers(section, hostShape), colourway, context);
 		shapes.set(section.id, shape);
 		const own = isOnHosts(section.structure)
 			? (hostSpots ?? [ORIGIN])
@@ -206,7 +217,7 @@ const keptShapes = new WeakMap<Structure, KeptShape>();
 
 function shapeOf(
 	{ id: section, structure }: Section,
-	host: Shape | undefined,
+	host: HostShape | undefined,
 	colourway: Colourway | undefined,
 	context: Context
 ): Shape {
@@ -225,7 +236,7 @@ function shapeOf(
 	};
 	const placed = place(structure, {
 		section,
-		host: host?.host ?? NO_HOST,
+		host: host ?? NO_HOST,
 		colourway,
 		pumps,
 		packed,
@@ -276,50 +287,3 @@ function bounded(placed: Placed): Shape {
 		}
 	};
 }
-
-function measure({ stacks, loose, path }: Placed): Room {
-	const balls: Ball[] = [];
-	const rows = new Map<Id, (readonly Ball[])[]>();
-	const places = new Map<Id, Ball>();
-	const items = new Set<Id>();
-	let [halfX, halfY, top] = [0, 0, 0];
-	const seen = (ball: Ball, spot: Spot): Ball => {
-		const at = { ...pointAt(spot, ball), d: ball.d };
-		balls.push(at);
-		halfX = Math.max(halfX, Math.abs(at.x) + at.d / 2);
-		halfY = Math.max(halfY, Math.abs(at.y) + at.d / 2);
-		top = Math.max(top, at.z + at.d / 2);
-		return at;
-	};
-	for (const { placed, spots } of stacks) {
-		for (const spot of spots) {
-			placed.layers.forEach(({ rings }, index) => {
-				const { layer } = placed.rings[index]!;
-				const ring: Ball[] = [];
-				rings.forEach((own, c) => {
-					own.forEach((ball, p) => {
-						const at = seen(ball, spot);
-						ring.push(at);
-						const { id } = layer.clusters[c]!.places[p]!;
-						if (!places.has(id)) places.set(id, at);
-					});
-				});
-				// Pieces sit on the first copy of a row: the others have theirs by their own spots.
-				if (spot === spots[0]) rows.set(layer.id, [...(rows.get(layer.id) ?? []), ring]);
-			});
-		}
-	}
-	for (const { balls: own, strands, spots } of loose)
-		for (const spot of spots) {
-			for (const { ball, piece } of own) {
-				const at = seen(ball, spot);
-				// What hangs on a bunch is fixed to an item of it.
-				if (!places.has(piece)) places.set(piece, at);
-				items.add(piece);
-			}
-			for (const { path, d } of strands) for (const p of path) seen({ ...p, d }, spot);
-		}
-	return { balls, host: { rows, places, balls, items, path }, half: [halfX, halfY], top };
-}
-
-const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [], items: new Set() };

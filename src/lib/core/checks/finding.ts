@@ -52,6 +52,7 @@ export interface Finding {
 		| 'light-base'
 		| 'falls-over'
 		| 'under-floor'
+		| 'off-its-way'
 		| 'wobbles'
 		| 'peels'
 		| 'line-on-soft'

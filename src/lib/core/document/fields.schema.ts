@@ -104,7 +104,12 @@ export const joining = z.enum(JOININGS);
 export const host = z.discriminatedUnion('on', [
 	z.strictObject({ on: z.literal('layer'), layer: id, side }),
 	z.strictObject({ on: z.literal('place'), place: id, way: z.enum(WAYS).optional() }),
-	z.strictObject({ on: z.literal('piece'), piece: id, way: z.enum(WAYS).optional() }),
+	z.strictObject({
+		on: z.literal('piece'),
+		piece: id,
+		way: z.enum(WAYS).optional(),
+		along: length.optional()
+	}),
 	z.strictObject({ on: z.literal('path'), at: length }),
 	z.strictObject({ on: z.literal('wall'), height: length, across: z.number().int().min(-5e7).max(5e7) })
 ]);

@@ -12,7 +12,13 @@ export type Way = (typeof WAYS)[number];
 export type Host =
 	| { readonly on: 'layer'; readonly layer: Id; readonly side: Side }
 	| { readonly on: 'place'; readonly place: Id; readonly way?: Way | undefined }
-	| { readonly on: 'piece'; readonly piece: Id; readonly way?: Way | undefined }
+	| {
+			readonly on: 'piece';
+			readonly piece: Id;
+			readonly way?: Way | undefined;
+			/** So far along a limb, from where it is fixed; its end where nothing is said. */
+			readonly along?: Micrometres | undefined;
+	  }
 	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number }
 	/** So far along the path of the run it stands by. */
 	| { readonly on: 'path'; readonly at: Micrometres };

@@ -1,6 +1,6 @@
 import { got, refuse, type Parsed } from '../errors.ts';
 import type { Side } from '../document/side.ts';
-import { inches } from '../units/length.ts';
+import { inches, type Micrometres } from '../units/length.ts';
 import { shorten } from '../units/number.ts';
 import { WAYS, type Host } from '../document/host.ts';
 import type { Id } from '../document/id.ts';
@@ -21,9 +21,22 @@ export function wholeCount(r: Reader): number | undefined {
 }
 
 /** @param same the section the last host was in: `, 5 on row 5` goes on there */
-export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section: Id | null }> {
+export function hostOf(
+	r: Reader,
+	same: Id | null,
+	ends: readonly string[] = []
+): Parsed<{ host: Host; section: Id | null }> {
 	if (!r.word('on'))
 		return refuse('missing', 'What does it sit on? Say “on row 3 front”, “on top row” or “on wall at 5 ft”.');
+	return hostHere(r, same, ends);
+}
+
+/** A host behind its “on”, or behind the “to” of what is tied to two. */
+export function hostHere(
+	r: Reader,
+	same: Id | null,
+	ends: readonly string[] = []
+): Parsed<{ host: Host; section: Id | null }> {
 	if (r.word('wall')) {
 		const value = r.word('at') ? r.number() : undefined;
 		const height = value && lengthOf(value, r.unit() ?? r.long(value));
@@ -31,7 +44,7 @@ export function hostOf(r: Reader, same: Id | null): Parsed<{ host: Host; section
 			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
-	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top', ...ends);
 	if (isWord(r.now, 'top') && !isWord(r.next, 'row', 'front', 'back', 'left', 'right', 'round', 'place')) {
 		const stacks = withRows(r);
 		const own = stacks.find((s) => s.id === r.context.section) ?? stacks[0];
@@ -96,7 +109,19 @@ function partOrSide(words: readonly string[], r: Reader): { host: Host; section:
 	const side = isRaised ? r.word('left', 'right') : r.word('left', 'right', 'front', 'back');
 	const said = [...(isRaised ? [last] : []), ...(side ? [side] : [])].join(' ');
 	const way = WAYS.find((w) => w === said);
-	return way ? { ...part, host: { ...part.host, way } as Host } : part;
+	const placed = way ? { ...part, host: { ...part.host, way } as Host } : part;
+	const along = alongLimb(part, r);
+	return along === undefined ? placed : { ...placed, host: { ...placed.host, along } as Host };
+}
+
+/** `on tail at 10 in`: so far along a limb. */
+function alongLimb({ host }: { readonly host: Host }, r: Reader): Micrometres | undefined {
+	if (host.on !== 'piece' || !isWord(r.now, 'at') || r.next?.kind !== 'number') return undefined;
+	const from = r.at++;
+	const value = r.number();
+	const along = value && lengthOf(value, r.unit() ?? 'in');
+	if (along === undefined) r.at = from;
+	return along;
 }
 
 /** A piece or an item that is there already, by its name: a pupil sits on an eye, tentacles hang on the jellyfish. */

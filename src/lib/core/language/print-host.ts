@@ -3,7 +3,7 @@ import type { Host, Way } from '../document/host.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { findHost } from '../recipe/find-host.ts';
 import { printLong } from '../structures/kit/print-words.ts';
-import { formatFeet, toMillimetres } from '../units/length.ts';
+import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
 
 const toward = (way: Way | undefined): string => (way === undefined ? '' : ` ${way}`);
 
@@ -16,7 +16,7 @@ export function printHost(host: Host, recipe: Pick<Recipe, 'sections'>): string 
 		case 'place':
 			return `${found.section} row ${found.row} place ${found.place}${toward(found.way)}`;
 		case 'part':
-			return `${found.name}${toward(found.way)}`;
+			return `${found.name}${toward(found.way)}${found.along === undefined ? '' : ` at ${formatInches(found.along)} in`}`;
 		case 'path':
 			return `at ${printLong(found.at)}`;
 		case 'wall':

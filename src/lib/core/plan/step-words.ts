@@ -7,7 +7,7 @@ import type { Joining } from '../document/cluster.ts';
 import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { findHost } from '../recipe/find-host.ts';
-import { formatFeet, toMillimetres } from '../units/length.ts';
+import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
 
 export const SIZE_CHECK = {
 	hole: 'each one passes the hole without a push and does not fall through',
@@ -45,7 +45,7 @@ export function hostOf(host: Host, recipe: Recipe): string {
 		case 'place':
 			return `on one balloon${wayWords(found.way)}`;
 		case 'part':
-			return `on the ${found.name}${wayWords(found.way)}`;
+			return `on the ${found.name}${wayWords(found.way)}${found.along === undefined ? '' : `, ${formatInches(found.along)} in from where that is fixed`}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along it`;
 		case 'wall':

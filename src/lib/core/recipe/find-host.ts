@@ -17,7 +17,13 @@ export type FoundHost =
 			readonly way: Way | undefined;
 	  }
 	/** Another piece, or an item of a bunch. */
-	| { readonly kind: 'part'; readonly name: string; readonly way: Way | undefined }
+	| {
+			readonly kind: 'part';
+			readonly name: string;
+			readonly way: Way | undefined;
+			/** So far along it, where it is a limb. */
+			readonly along: Micrometres | undefined;
+	  }
 	| { readonly kind: 'wall'; readonly height: Micrometres }
 	/** A point of a run, so far along it. */
 	| { readonly kind: 'path'; readonly at: Micrometres }
@@ -37,7 +43,7 @@ export function findHost(host: Host, { sections }: Pick<Recipe, 'sections'>): Fo
 		if (found?.kind === 'row' && host.on === 'layer') return { ...found, section, side: host.side };
 		const way = 'way' in host ? host.way : undefined;
 		if (found?.kind === 'place') return { ...found, section, way };
-		if (found?.kind === 'part') return { ...found, way };
+		if (found?.kind === 'part') return { ...found, way, along: host.on === 'piece' ? host.along : undefined };
 	}
 	return { kind: 'gone', what: host.on === 'layer' ? 'row' : host.on };
 }

@@ -19,6 +19,7 @@ import { NO_FACTS } from '../pricing/rules.ts';
 import { pieceTerms, wayOf, wayOfClass, type PriceTerms, type Way } from '../pricing/terms.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe } from '../recipe/recipe.ts';
+import { carriedBy } from '../recipe/fit-limbs.ts';
 import { resolve } from '../recipe/resolve.ts';
 import type { Packed } from '../structures/run/pack-job.ts';
 import { assemble, type Assembly } from '../assembly/assemble.ts';
@@ -127,7 +128,8 @@ export function tally(
 				colourway: chosen,
 				rates,
 				lost: assembly.lost,
-				placed: stacks.find((s) => s.section === section.id)?.placed
+				placed: stacks.find((s) => s.section === section.id)?.placed,
+				host: () => carriedBy(recipe, section, rates.pumps)
 			})
 		),
 		...checkBill(counted, made),

@@ -7,7 +7,7 @@ import { printing } from '../../core/language/print.ts';
 import { partIn } from '../../core/structures/registry/print.ts';
 import { goesAlong, leads, wayOf } from '../../core/structures/registry/variant.ts';
 import { servable } from '../../core/recipe/serving-lines.ts';
-import { formatFeet, toMillimetres, um } from '../../core/units/length.ts';
+import { formatFeet, formatInches, toMillimetres, um } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 
 /** Where a section stands and how many there are, as the row above its layers says it. */
@@ -52,7 +52,7 @@ export function hostWords(host: Host, recipe: Recipe): string {
 		case 'place':
 			return `row ${found.row} place ${found.place}${found.way ? `, ${found.way}` : ''}`;
 		case 'part':
-			return `on ${found.name}${found.way ? `, ${found.way}` : ''}`;
+			return `on ${found.name}${found.way ? `, ${found.way}` : ''}${found.along === undefined ? '' : `, ${formatInches(found.along)} in along`}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along`;
 		case 'wall':

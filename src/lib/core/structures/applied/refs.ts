@@ -13,5 +13,6 @@ export const refs: RefsFacet<Applied> = {
 	hosts: ({ pieces }) => ({
 		...NO_HOSTS,
 		named: pieces.map(({ id, name }) => ({ name, host: { on: 'piece', piece: id } }))
-	})
+	}),
+	sitsOn: ({ pieces }) => pieces.flatMap(({ on }) => on.map(({ host }) => host))
 };

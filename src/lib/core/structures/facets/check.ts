@@ -4,6 +4,7 @@ import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
 import type { Catalogue } from '../../materials/catalogue.ts';
 import type { Recipe, Section } from '../../recipe/recipe.ts';
+import type { HostShape } from '../kit/seats.ts';
 import type { PlacedStack } from '../stack/placed.ts';
 
 export interface CheckContext {
@@ -17,6 +18,8 @@ export interface CheckContext {
 	readonly lost: readonly Id[];
 	/** Where its layers are, where it has any. */
 	readonly placed: PlacedStack | undefined;
+	/** What it sits on, with everything else that sits there. */
+	host(): HostShape;
 }
 
 /** What an experienced maker would say of a kind. */

@@ -58,6 +58,8 @@ export interface RefsFacet<S> {
 	lists(draft: Mutable<S>): Movable[][];
 	/** What pieces may sit on. */
 	hosts(structure: S): Hosts;
+	/** What its own pieces sit on; most kinds have none that do. */
+	sitsOn?(structure: S): readonly Host[];
 	/** The design it is, where it is one; null where nothing is inside. */
 	nested(structure: S): DesignUse | null;
 }

@@ -5,6 +5,7 @@ import type { Measure } from '../../document/measure.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { Section } from '../../recipe/recipe.ts';
+import type { HostShape } from '../kit/seats.ts';
 import type { Branch, RunPath } from '../run/document.ts';
 
 /** An element of a design that may be exchanged in one step, and what it is now. */
@@ -64,6 +65,9 @@ export interface VariantFacet<S> {
 	/** Grounds on which it stands otherwise than usual, and as it stands on one; most kinds stand alike everywhere. */
 	grounds?(structure: S): readonly Ground[];
 	onGround?(structure: S, ground: Ground): S;
+	/** Whether anything of it is as long as what carries it makes it, and with those lengths; most kinds have nothing. */
+	fits?(structure: S): boolean;
+	fitted?(structure: S, host: HostShape): S;
 	/** The way it lends to others, and whose way it goes itself. */
 	way(structure: S): Way | null;
 	goesAlong(structure: S): Id | null;

@@ -3,13 +3,18 @@ import { inches } from '../../units/length.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { COLOUR } from '../kit/by-hand.ts';
 import { handForm, type HandFacet } from '../facets/by-hand.ts';
-import { MODELS, SHAPINGS, type Form, type Model, type Shaping } from './document.ts';
+import { GOES_ROUND, MODELS, SHAPINGS, type Form, type Model, type Shaping } from './document.ts';
 
-const WORDS: Readonly<Record<Shaping, string>> = {
+/** How a piece gets its shape, in her words. */
+export const SHAPE_WORDS: Readonly<Record<Shaping, string>> = {
 	plain: 'straight',
 	wound: 'a curl, wound',
 	trained: 'bent by hand',
-	bent: 'bent to a half circle'
+	bent: 'bent to a half circle',
+	folded: 'folded, out and back',
+	belt: 'a belt round its row',
+	twined: 'wound round what carries it',
+	sleeve: 'drawn over a stick'
 };
 
 const piece = handForm({
@@ -22,7 +27,7 @@ const piece = handForm({
 		shaping: {
 			kind: 'choice',
 			label: 'Shape',
-			options: SHAPINGS.map((s) => [s, WORDS[s]] as const),
+			options: SHAPINGS.filter((s) => !GOES_ROUND.has(s)).map((s) => [s, SHAPE_WORDS[s]] as const),
 			start: 'plain'
 		},
 		colours: COLOUR

@@ -2,8 +2,9 @@ import { ONE_THING } from '../kit/one-thing.ts';
 import { nesting, type Nesting } from '../../geometry/bands.ts';
 import { modellingLitres } from '../../gas/volume.ts';
 import { plainTask, type Task, type TaskCount } from '../../labour/task.ts';
+import type { Id } from '../../document/id.ts';
 import type { Colourway } from '../../document/slot.ts';
-import type { Form, FormPiece, Model } from './document.ts';
+import type { Form, FormPiece, Model, Shaping } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import { printSize, sizeKey } from '../../sizing/size.ts';
 import { calibrate, type PumpProfile } from '../../sizing/strokes.ts';
@@ -41,9 +42,32 @@ export const isWhole = ({ model, bubbles }: Pick<FormPiece, 'model' | 'bubbles'>
 export const isLengthUnknown = (piece: FormPiece): boolean =>
 	piece.size.kind === 'strokes' && piece.size.reaches === undefined && isWhole(piece);
 
-/** Inflated length of one of the pieces, mm: each of a set that grows is longer than the one before. */
-export const lengthOf = ({ bubbles, grows }: FormPiece, index = 0): number =>
-	bubbles.length === 0 ? 0 : bubbles.reduce((a, b) => a + b, 0) / 1000 + (index * grows) / 1000;
+/** Inflated length of one of the pieces, mm: each of a set that grows is longer than the one before; a series says each. */
+export const lengthOf = ({ bubbles, grows, each }: FormPiece, index = 0): number =>
+	bubbles.length === 0
+		? 0
+		: each
+			? each[index % each.length]! / 1000
+			: bubbles.reduce((a, b) => a + b, 0) / 1000 + (index * grows) / 1000;
+
+/** The longest of them, mm. */
+const longest = (piece: FormPiece): number =>
+	Math.max(...Array.from({ length: piece.count }, (_, i) => lengthOf(piece, i)));
+
+/** All its colours, in turn. */
+export const slotsOf = ({ slot, more = [] }: FormPiece): readonly Id[] => [slot, ...more];
+
+/** The colour of a balloon: of which of the pieces, and which strand of it. */
+export const slotAt = (piece: FormPiece, index: number, strand: number): Id => {
+	const slots = slotsOf(piece);
+	return slots[(index * piece.strands + (piece.strands > 1 ? strand : 0)) % slots.length]!;
+};
+
+/** Balloons end to end in one strand of what fits: as many as its way takes. */
+export const inARow = (piece: FormPiece): number =>
+	piece.fits && piece.bubbles.length === 1
+		? Math.max(1, Math.ceil((longest(piece) * 1000) / wholeLength(piece.model)))
+		: 1;
 
 /** Why bubbles do not go into a balloon; every twist takes some of its tail. */
 export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
@@ -89,7 +113,7 @@ export const leftOvers = ({ pieces }: Form): number =>
 				0
 			);
 
-const each = ({ count, strands }: FormPiece): number => count * strands;
+const each = (piece: FormPiece): number => piece.count * piece.strands * inARow(piece);
 
 /** Balloons a piece takes, whole ones where it is cut from them. */
 function balloonsFor(piece: FormPiece): Rational {
@@ -108,12 +132,12 @@ export function nestingOf(piece: FormPiece): Nesting | undefined {
 
 /** `10 + 8 in`, `2 in wide`; as they are read at the bench. */
 export function bubbleWords(piece: FormPiece): string {
-	const { bubbles, size, grows } = piece;
+	const { bubbles, size, grows, each: series } = piece;
 	if (bubbles.length === 0) return 'not inflated';
 	if (isLengthUnknown(piece)) return `${printSize(size)}, length not known: measure the pump`;
-	const lengths = bubbles
+	const lengths = (series ?? bubbles)
 		.map((b) => (b % 3175 === 0 ? formatInches(b) : formatQuarters(b / 1000)))
-		.join(' + ');
+		.join(series ? ', ' : ' + ');
 	const wide = size.kind === 'value' ? `, ${formatInches(size.um)} wide` : '';
 	const said = size.kind === 'strokes' ? `${printSize(size)}, about ` : '';
 	return `${said}${lengths} in${grows > 0 ? `, each ${formatInches(um(grows))} longer` : ''}${wide}`;
@@ -129,23 +153,39 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 		const quantity = balloonsFor(piece).add(more);
 		found.push(...partNeed('limb', piece.count));
 		if (quantity.equals(0)) continue;
-		found.push({
-			what: 'balloon',
-			kind: 'modelling',
-			nominal: MODEL_SIZE[piece.model].width,
-			slot: piece.slot,
-			colour: colourway?.fills[piece.slot] ?? null,
-			material: null,
-			mark: piece.model,
-			size: piece.size,
-			method: piece.size.kind === 'strokes' ? 'strokes' : 'eye',
-			...(piece.bubbles.length === 0 ? { tie: true as const } : {}),
-			look: `${bubbleWords(piece)}${piece.shaping === 'wound' ? ', wound, filled twice' : ''}`,
-			quantity
-		});
+		for (const [slot, share] of sharesOf(piece))
+			found.push({
+				what: 'balloon',
+				kind: 'modelling',
+				nominal: MODEL_SIZE[piece.model].width,
+				slot,
+				colour: colourway?.fills[slot] ?? null,
+				material: null,
+				mark: piece.model,
+				size: piece.size,
+				method: piece.size.kind === 'strokes' ? 'strokes' : 'eye',
+				...(piece.bubbles.length === 0 ? { tie: true as const } : {}),
+				look: `${bubbleWords(piece)}${piece.shaping === 'wound' ? ', wound, filled twice' : ''}`,
+				quantity: quantity.mul(share)
+			});
 	}
 	return found;
 }
+
+/** Which part of its balloons is of each colour. */
+export function sharesOf(piece: FormPiece): Map<Id, Rational> {
+	const shares = new Map<Id, Rational>();
+	const all = piece.count * piece.strands;
+	for (let i = 0; i < piece.count; i++)
+		for (let k = 0; k < piece.strands; k++) {
+			const slot = slotAt(piece, i, k);
+			shares.set(slot, (shares.get(slot) ?? ZERO).add(rational(1, all)));
+		}
+	return shares;
+}
+
+/** Nothing is done to these but fixing them. */
+const UNSHAPED: ReadonlySet<Shaping> = new Set<Shaping>(['plain', 'belt', 'sleeve']);
 
 /** The work of one kind of piece, in the order it is done. */
 export function pieceTasks(piece: FormPiece): TaskCount[] {
@@ -154,15 +194,19 @@ export function pieceTasks(piece: FormPiece): TaskCount[] {
 		if (count > 0) found.push(plainTask(task, count, ...batches));
 	};
 	const { count, strands, bubbles, shaping } = piece;
-	const all = count * strands;
+	const all = each(piece);
 	if (bubbles.length > 0) {
 		push('inflate modelling', all * (shaping === 'wound' ? 2 : 1), `${piece.model}/${sizeKey(piece.size)}`);
 		push('tie', all);
-		push('twist', count * (strands * (bubbles.length - 1) + strands - 1));
+		push('twist', count * (strands * (bubbles.length - 1) + strands - 1) + all - count * strands);
 	}
-	push('shape', (shaping === 'plain' ? 0 : all) + (piece.softened ? all : 0));
-	push('cut', (piece.take.kind === 'cut' ? all : 0) + (piece.neckOff ? all : 0));
-	if (piece.at !== null) push('fix', count);
+	push('shape', (UNSHAPED.has(shaping) ? 0 : all) + (piece.softened ? all : 0));
+	push(
+		'cut',
+		(piece.take.kind === 'cut' || piece.take.kind === 'trimmed' ? all : 0) + (piece.neckOff ? all : 0)
+	);
+	// A band from part to part is tied at both ends.
+	if (piece.at !== null) push('fix', count * (piece.to ? 2 : 1));
 	return found;
 }
 

@@ -4,11 +4,26 @@ import type { Ball } from '../../geometry/ring.ts';
 import type { Form, FormPiece } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import { seatsOn, type HostShape } from '../kit/seats.ts';
-import { lengthOf, nestingOf, widthOf } from './count.ts';
-import type { Point, Strand } from '../kit/strand.ts';
+import {
+	axisOf,
+	beltLength,
+	beltPath,
+	bridge,
+	type Core,
+	coreOfLimb,
+	folded,
+	twine,
+	twineLength
+} from './course.ts';
+import { lengthOf, nestingOf, slotAt, widthOf } from './count.ts';
+import { alongWay, apart, type Point, type Strand } from '../kit/strand.ts';
+import { toEighth } from '../kit/scale.ts';
+import type { Host } from '../../document/host.ts';
 
 export interface PlacedForm {
 	readonly strands: readonly Strand[];
+	/** Each from where it is fixed to its end: what others are fixed to. */
+	readonly limbs: NonNullable<HostShape['limbs']>;
 	/** Pieces with a host that is not there. */
 	readonly lost: readonly Id[];
 }
@@ -22,35 +37,141 @@ const ROUND = 10;
 const MOST_TURNS = 14;
 
 /**
- * Where every bubble of a form lies. Pieces on a host leave it outwards; those by themselves stand up side by side, and
- * bands stand over the floor, flat where they nest, fanned out where they cannot. House rules: the picture shows them.
+ * Where every bubble of a form lies. Pieces on a host leave it outwards, lie round it, wind round it or go over to another;
+ * those by themselves stand up side by side, and bands stand over the floor, flat where they nest, fanned out where they
+ * cannot. House rules: the picture shows them.
  */
 export function placeForm({ pieces }: Form, host: HostShape): PlacedForm {
 	const strands: Strand[] = [];
 	const lost: Id[] = [];
+	const limbs = new Map(host.limbs);
+	const shape: HostShape = { ...host, limbs };
 	let across = 0;
-	for (const piece of pieces) {
+	// What a limb is fixed to comes before it.
+	for (const piece of inOrder(pieces)) {
 		if (piece.bubbles.length === 0) continue;
 		const d = widthOf(piece);
-		const hangs = piece.at?.on === 'place' && piece.at.way === undefined && host.items.has(piece.at.place);
-		const seats = hangs
-			? under(piece, host, d)
-			: piece.at === null
-				? standing(piece, d, across)
-				: seatsOn(piece.at, piece.count, d, host, new Map());
-		if (!seats) {
+		const paths = roundIts(piece, shape, d) ?? fromSeats(piece, shape, d, across);
+		if (!paths) {
 			lost.push(piece.id);
 			continue;
 		}
 		if (piece.at === null && piece.shaping !== 'bent') across += piece.count * d * 2;
-		const said = piece.at && 'way' in piece.at ? piece.at.way : undefined;
-		const way = said === 'up' || said === 'down' ? said : hangs ? 'down' : piece.at === null ? 'up' : 'out';
-		seats.forEach((seat, i) => {
-			for (const path of pathsOf(piece, seat, { index: i, d, way }))
-				strands.push({ piece: piece.id, path, d, slot: piece.slot, material: null });
+		paths.forEach((own, i) =>
+			own.forEach((path, k) => strands.push({ piece: piece.id, path, d, slot: slotAt(piece, i, k), material: null }))
+		);
+		limbs.set(piece.id, paths.map((own) => ({ path: own[0] ? wayOf(own, piece) : [], d })));
+	}
+	return { strands, limbs, lost };
+} // prettier-ignore
+
+/** One strand of a piece from where it is fixed to its end. */
+const wayOf = (own: readonly (readonly Point[])[], { strands }: FormPiece): readonly Point[] =>
+	strands > 1 ? own[0]! : own.flat();
+
+function inOrder(pieces: readonly FormPiece[]): FormPiece[] {
+	const depth = (piece: FormPiece, seen = 0): number => {
+		const under = [piece.at, piece.to].flatMap((h) => (h?.on === 'piece' ? [h.piece] : []));
+		const below = pieces.filter((p) => p.id !== piece.id && under.includes(p.id));
+		return seen > pieces.length || below.length === 0 ? seen : Math.max(...below.map((p) => depth(p, seen + 1)));
+	};
+	return [...pieces].sort((a, b) => depth(a) - depth(b));
+} // prettier-ignore
+
+/** What is round something lies where that is, copy by copy; undefined for all others. */
+function roundIts(piece: FormPiece, host: HostShape, d: number): Point[][][] | null | undefined {
+	const { shaping, at, count } = piece;
+	const each = (path: (i: number) => Point[]) => Array.from({ length: count }, (_, i) => [path(i)]);
+	if (shaping === 'belt') {
+		const belts = beltsOf(piece, host);
+		return belts && each((i) => beltPath(belts[i]!.ring, belts[i]!.side, d, lengthOf(piece, i)).map((p) => ({ ...p, z: p.z + belts[i]!.up * d })));
+	}
+	if (shaping !== 'twined' && shaping !== 'sleeve') return undefined;
+	const cores = coresOf(at, host);
+	if (!cores) return null;
+	return each((i) => {
+		const { core, from } = cores[i % cores.length]!;
+		const length = lengthOf(piece, i);
+		if (shaping === 'sleeve') return [alongWay(core.path, from).at, alongWay(core.path, from + length).at];
+		// Several wind beside each other.
+		const phase = -Math.PI / 2 + (2 * Math.PI * Math.floor(i / cores.length)) / Math.ceil(count / cores.length);
+		return twine(core, from, { length, d, turns: piece.angle / 360, phase });
+	});
+} // prettier-ignore
+
+/** What each copy of a belt lies on, from which side, and how many belts lie below it there. */
+function beltsOf({ at, count }: FormPiece, host: HostShape) {
+	const rings = at?.on === 'layer' ? host.rows.get(at.layer) : undefined;
+	const ball = at?.on === 'place' ? host.places.get(at.place) : at?.on === 'piece' ? host.pieces?.get(at.piece)?.[0] : undefined;
+	const on = rings?.filter((r) => r.length > 0) ?? (ball ? [[ball]] : []);
+	if (on.length === 0) return null;
+	return Array.from({ length: count }, (_, i) => {
+		const nth = Math.floor((i * on.length) / count);
+		const first = Math.ceil((nth * count) / on.length);
+		const [here, side] = [Math.ceil(((nth + 1) * count) / on.length) - first, at?.on === 'layer' ? at.side : ('all' as const)];
+		return { ring: on[nth]!, side, up: i - first - (here - 1) / 2 };
+	});
+} // prettier-ignore
+
+/** What winds or is drawn over something begins so far along it: on each limb of that name, or about the middle of its host. */
+function coresOf(at: Host | null, host: HostShape): { core: Core; from: number }[] | null {
+	if (at?.on === 'piece' && host.limbs?.has(at.piece))
+		return host.limbs.get(at.piece)!.map((limb) => ({ core: coreOfLimb(limb), from: (at.along ?? 0) / 1000 }));
+	const from = at === null ? 0 : seatsOn(at, 1, 0, host, new Map())?.[0]?.z;
+	return from === undefined ? null : [{ core: axisOf(host.balls), from: Math.max(0, from) }];
+} // prettier-ignore
+
+/** Leaves its seat, up by itself, outwards from a host, down from what floats, or straight over to its other end. */
+function fromSeats(piece: FormPiece, host: HostShape, d: number, across: number): Point[][][] | undefined {
+	const hangs = piece.at?.on === 'place' && piece.at.way === undefined && host.items.has(piece.at.place);
+	const seats = hangs
+		? under(piece, host, d)
+		: piece.at === null
+			? standing(piece, d, across)
+			: seatsOn(piece.at, piece.count, d, host, new Map());
+	if (!seats || seats.length === 0) return undefined;
+	if (piece.to) {
+		const ends = seatsOn(piece.to, piece.count, d, host, new Map());
+		return ends?.map((end, i) => {
+			const [from, length] = [seats[i % seats.length]!, lengthOf(piece, i)];
+			const path = bridge(from, end, length);
+			return Array.from({ length: piece.strands }, () => path);
 		});
 	}
-	return { strands, lost };
+	const said = piece.at && 'way' in piece.at ? piece.at.way : undefined;
+	const way = said === 'up' || said === 'down' ? said : hangs ? 'down' : piece.at === null ? 'up' : 'out';
+	return seats.map((seat, i) => pathsOf(piece, seat, { index: i, d, way }));
+}
+
+/** How long each piece has to be that is as long as what it goes round or over to, mm; undefined where that is not there. */
+export function fitLength(piece: FormPiece, host: HostShape): number | undefined {
+	const d = widthOf(piece);
+	if (piece.to) {
+		const from = piece.at === null ? undefined : seatsOn(piece.at, piece.count, d, host, new Map());
+		const to = seatsOn(piece.to, piece.count, d, host, new Map());
+		return from && to && Math.max(...to.map((end, i) => apart(from[i % from.length]!, end)));
+	}
+	if (piece.shaping === 'belt') {
+		const belts = beltsOf(piece, host);
+		return belts ? Math.max(...belts.map(({ ring, side }) => beltLength(ring, side))) : undefined;
+	}
+	const cores = coresOf(piece.at, host);
+	if (!cores) return undefined;
+	const lengths = cores.map(({ core, from }) => piece.shaping === 'sleeve'
+		? core.end - from
+		: twineLength(core, { from, to: core.end, d, turns: piece.angle / 360 }));
+	return Math.max(...lengths);
+} // prettier-ignore
+
+/** A form whose pieces are as long as what they go round or over to; what is not there leaves them without a length. */
+export function fitted(form: Form, host: HostShape): Form {
+	const done = new Map<Id, FormPiece>();
+	for (const piece of inOrder(form.pieces)) {
+		const { limbs } = piece.fits ? placeForm({ ...form, pieces: [...done.values()] }, host) : host;
+		const long = piece.fits && fitLength(piece, { ...host, limbs });
+		done.set(piece.id, long ? { ...piece, bubbles: [toEighth(long * 1000)] } : piece);
+	}
+	return { ...form, pieces: form.pieces.map(({ id }) => done.get(id)!) };
 }
 
 /** Feet of pieces that stand by themselves: side by side; bands all about the same middle. */
@@ -96,11 +217,12 @@ function pathsOf(piece: FormPiece, seat: Ball, which: Which): Point[][] {
 	const length = lengthOf(piece, which.index);
 	const from = { x: seat.x, y: seat.y, z: seat.z };
 	if (piece.shaping === 'bent') return bent(piece, from, out, which);
+	if (piece.shaping === 'folded') return [folded(from, axisFrom(way, out), { length, d: which.d })];
 	const strands = Array.from({ length: piece.strands }, (_, k) => k);
 	switch (piece.shaping) {
 		case 'wound':
 			return strands.map((k) =>
-				coil(from, axisOf(way, out), {
+				coil(from, axisFrom(way, out), {
 					length,
 					d: which.d,
 					radius: which.d,
@@ -112,7 +234,7 @@ function pathsOf(piece: FormPiece, seat: Ball, which: Which): Point[][] {
 		default:
 			return piece.strands > 1
 				? strands.map((k) =>
-						coil(from, axisOf(way, out), {
+						coil(from, axisFrom(way, out), {
 							length,
 							d: which.d * 3.2,
 							radius: which.d * 0.55,
@@ -125,7 +247,7 @@ function pathsOf(piece: FormPiece, seat: Ball, which: Which): Point[][] {
 
 const UP: Point = { x: 0, y: 0, z: 1 };
 const DOWN: Point = { x: 0, y: 0, z: -1 };
-const axisOf = (way: Which['way'], [x, y]: readonly [number, number]): Point =>
+const axisFrom = (way: Which['way'], [x, y]: readonly [number, number]): Point =>
 	way === 'up' ? UP : way === 'down' ? DOWN : { x: x * 0.86, y: y * 0.86, z: -0.5 };
 const plus = (a: Point, b: Point, by: number): Point => ({
 	x: a.x + b.x * by,
@@ -236,8 +358,13 @@ function bent(
 	];
 }
 
+/** Whether a limb is on another limb of its own form. */
+const isOwn = (host: Host, { pieces }: Form): boolean =>
+	host.on === 'piece' && pieces.some((p) => p.id === host.piece);
+
 export const picture: PictureFacet<Form> = {
-	stands: ({ pieces }) => (pieces.some((p) => p.at !== null) ? 'on its host' : 'by itself'),
+	stands: (form) =>
+		form.pieces.some((p) => p.at !== null && !isOwn(p.at, form)) ? 'on its host' : 'by itself',
 	alone: false,
 	place(form, context) {
 		const { strands, lost } = placeForm(form, context.host);

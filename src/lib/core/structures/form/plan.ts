@@ -2,8 +2,13 @@ import type { PlanFacet } from '../facets/plan.ts';
 import type { FormPiece, Form } from './document.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
-import { strokeWords, bubbleWords, pieceTasks } from './count.ts';
+import { bubbleWords, inARow, pieceTasks, sharesOf, strokeWords } from './count.ts';
 import { hostOf } from '../../plan/step-words.ts';
+
+const turnWords = (degrees: number): string => {
+	const turns = Math.round((degrees / 360) * 100) / 100;
+	return turns === 1 ? 'once' : turns === 2 ? 'twice' : `${turns} times`;
+};
 
 /** How a piece is made, in the order it is done. */
 function shapingWords(piece: FormPiece): string {
@@ -11,13 +16,19 @@ function shapingWords(piece: FormPiece): string {
 		piece.take.kind === 'cut' ? `cut one in ${piece.take.pieces}` : '',
 		piece.take.kind === 'scrap' ? 'of left-over ends' : '',
 		piece.take.kind === 'part' ? 'the rest is kept to tie with' : '',
+		piece.take.kind === 'trimmed' ? 'the rest is cut off and thrown away: no scrap is left lying' : '',
+		inARow(piece) > 1 ? `${inARow(piece)} tied end to end, neck to tail` : '',
 		piece.neckOff ? 'neck cut off' : '',
 		piece.softened ? 'squeezed soft before it is twisted' : '',
 		piece.bubbles.length > 1 ? `twisted in ${piece.bubbles.length === 2 ? 'two' : piece.bubbles.length}` : '',
 		piece.strands > 1 ? `${piece.strands} spiralled together` : '',
 		piece.shaping === 'wound' ? 'wound on a rod and filled a second time' : '',
 		piece.shaping === 'trained' ? 'bent by hand until it stays' : '',
-		piece.shaping === 'bent' ? `bent over ${piece.angle}°` : ''
+		piece.shaping === 'bent' ? `bent over ${piece.angle}°` : '',
+		piece.shaping === 'folded' ? 'folded in the middle, both ends tied' : '',
+		piece.shaping === 'belt' ? 'laid round and tied to itself where nobody sees it' : '',
+		piece.shaping === 'twined' ? `wound round ${turnWords(piece.angle)}` : '',
+		piece.shaping === 'sleeve' ? 'drawn over the stick before anything is fixed to that' : ''
 	]
 		.filter(Boolean)
 		.join(', ');
@@ -29,15 +40,16 @@ export const plan: PlanFacet<Form> = { last: false, steps: formSteps };
 function formSteps(form: Form, kit: StepKit): MadeStep[] {
 	const lines = form.pieces.flatMap((piece): StepLine[] => {
 		if (piece.bubbles.length === 0) return [];
-		const colour = kit.colour(piece.slot);
 		const pumped = strokeWords(piece, kit.context.pumps);
-		return [
-			{
-				count: piece.count * piece.strands * kit.all,
+		const all = piece.count * piece.strands * inARow(piece) * kit.all;
+		return [...sharesOf(piece)].map(([slot, share]) => {
+			const colour = kit.colour(slot);
+			return {
+				count: share.mul(all).valueOf(),
 				text: [`${piece.model}, ${bubbleWords(piece)}`, colour.name, ...pumped].join(', '),
 				colours: colour.id === null ? [] : [colour.id]
-			}
-		];
+			};
+		});
 	});
 	const steps: MadeStep[] = [];
 	if (lines.length > 0)
@@ -53,7 +65,8 @@ function formSteps(form: Form, kit: StepKit): MadeStep[] {
 		const work = pieceTasks(piece)
 			.filter(({ task }) => task !== 'inflate modelling' && task !== 'tie')
 			.map((t) => ({ ...t, count: t.count * kit.all }));
-		const where = piece.at === null ? '' : ` ${hostOf(piece.at, kit.recipe)}`;
+		const over = piece.to ? `, over to where it is tied ${hostOf(piece.to, kit.recipe)}` : '';
+		const where = piece.at === null ? '' : ` ${hostOf(piece.at, kit.recipe)}${over}`;
 		steps.push(
 			kit.made(
 				'piece',

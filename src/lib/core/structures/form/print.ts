@@ -1,16 +1,21 @@
-import type { Form, FormPiece } from './document.ts';
+import type { Form, FormPiece, Take } from './document.ts';
+import { slotsOf } from './count.ts';
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { countedPart } from '../kit/print-lines.ts';
 import { printSize } from '../../sizing/size.ts';
 import { slotName } from '../../document/names.ts';
 import { formatInches, um } from '../../units/length.ts';
 
+const takeWords = (take: Take): string =>
+	({ whole: '', part: 'part used', trimmed: 'trimmed', scrap: 'scrap', cut: take.kind === 'cut' ? `cut in ${take.pieces}` : '' })[take.kind]; // prettier-ignore
+/** Turns as they are typed. */
+const shorten = (turns: number): string => String(Math.round(turns * 100) / 100);
+
 /** A piece of a form as the entry line would be given it. */
 function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): string {
 	const {
 		count,
 		model,
-		slot,
 		bubbles,
 		size,
 		take,
@@ -21,28 +26,38 @@ function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): st
 		softened,
 		neckOff,
 		name,
-		at
+		at,
+		to,
+		fits,
+		each
 	} = piece;
 	return [
 		`${count} ${model}`,
 		size.kind === 'unknown' ? '' : `at ${printSize(size)}`,
-		slotName(slot, slots),
-		bubbles.map((b) => formatInches(b)).join(' + '),
-		bubbles.length === 0 && take.kind !== 'scrap' ? 'tie' : '',
-		take.kind === 'part'
-			? 'part used'
-			: take.kind === 'cut'
-				? `cut in ${take.pieces}`
-				: take.kind === 'scrap'
-					? 'scrap'
-					: '',
-		shaping === 'plain' ? '' : shaping === 'bent' ? `bent ${angle}` : shaping,
+		slotsOf(piece)
+			.map((id) => slotName(id, slots))
+			.join(' / '),
+		fits
+			? ''
+			: each
+				? each.map((b) => formatInches(b)).join(', ')
+				: bubbles.map((b) => formatInches(b)).join(' + '),
+		bubbles.length === 0 && !fits && take.kind !== 'scrap' ? 'tie' : '',
+		takeWords(take),
+		shaping === 'plain'
+			? ''
+			: shaping === 'bent'
+				? `bent ${angle}`
+				: shaping === 'twined'
+					? `twined ${shorten(angle / 360)}`
+					: shaping,
 		grows === 0 ? '' : `growing ${formatInches(um(grows))}`,
 		strands > 1 ? `${strands} together` : '',
 		softened ? 'softened' : '',
 		neckOff ? 'neck cut' : '',
-		name.toLowerCase() === slotName(slot, slots).toLowerCase() ? '' : `as ${name}`,
-		at === null ? '' : `on ${hostName(at)}`
+		name.toLowerCase() === slotName(piece.slot, slots).toLowerCase() ? '' : `as ${name}`,
+		at === null ? '' : `on ${hostName(at)}`,
+		to ? `to ${hostName(to)}` : ''
 	]
 		.filter(Boolean)
 		.join(' ');

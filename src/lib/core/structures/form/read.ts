@@ -2,15 +2,16 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { MODEL_SIZE, tooLong, wholeLength } from './count.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { MODELS, type FormPiece, type Model } from './document.ts';
+import { GOES_ROUND, MODELS, type FormPiece, type Model } from './document.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { FormSaid } from './said.ts';
+import type { Section } from '../../recipe/recipe.ts';
 import type { ColourRef } from '../../language/said.ts';
 import { MEANT } from '../../language/context.ts';
 import { sizeOf } from '../../language/balloon.ts';
 import { saidColour } from '../../language/fill.ts';
-import { hostOf, wholeCount } from '../../language/host.ts';
+import { hostHere, hostOf, wholeCount } from '../../language/host.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 
@@ -26,7 +27,14 @@ const SHAPED = [
 	'cut',
 	'scrap',
 	'whole',
-	'tie'
+	'tie',
+	'trimmed',
+	'folded',
+	'belt',
+	'twined',
+	'sleeve',
+	'leaving',
+	'to'
 ];
 
 /**
@@ -50,9 +58,11 @@ export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 	r.at++;
 	const size = isWord(r.now, 'at') ? sizeOf(r, MODEL_SIZE[model].width) : got(UNKNOWN_SIZE);
 	if (!size.ok) return size;
-	const said = saidColour(r, [...SHAPED, 'in']);
-	if (!said.ok) return said;
-	const { words, colour } = said.value;
+	const first = saidColour(r, [...SHAPED, 'in']);
+	if (!first.ok) return first;
+	const { words, colour } = first.value;
+	const more = furtherColours(r);
+	if (!more.ok) return more;
 	// “1 360 red at 8 strokes” says the same as “1 360 at 8 strokes red”.
 	const late = isWord(r.now, 'at') ? sizeOf(r, MODEL_SIZE[model].width) : size;
 	if (!late.ok) return late;
@@ -62,41 +72,79 @@ export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 	if (!bubbles.ok) return bubbles;
 	const tails = tailsOf(r);
 	if (!tails.ok) return tails;
-	const { name, uninflated, ...shaped } = tails.value;
-	const flat = uninflated || (shaped.take.kind === 'scrap' && bubbles.value.length === 0);
-	const lengths = flat ? [] : bubbles.value.length > 0 ? bubbles.value : [wholeLength(model)];
+	const hosts = hostsIn(r, own);
+	if (!hosts.ok) return hosts;
+	const { name, uninflated, leaves, ...shaped } = tails.value;
+	const { each, lengths: said } = bubbles.value;
+	const flat = uninflated || (shaped.take.kind === 'scrap' && said.length === 0);
+	const given = said.length > 0 || leaves === 0 ? said : [um(MODEL_SIZE[model].length - leaves)];
+	const fits =
+		!flat && given.length === 0 && (GOES_ROUND.has(shaped.shaping) || hosts.value.to !== undefined);
+	const lengths = flat || fits ? [] : given.length > 0 ? given : [wholeLength(model)];
 	const trouble =
-		tooLong(model, lengths, shaped.grows * (count - 1)) ??
-		(flat && bubbles.value.length > 0
-			? 'A tie is left uninflated: leave its length out, or “tie”.'
-			: undefined);
+		tooLong(model, each ? [um(Math.max(...each))] : lengths, shaped.grows * (count - 1)) ??
+		(flat && given.length > 0 ? 'A tie is left uninflated: leave its length out, or “tie”.' : undefined);
 	if (trouble) return refuse('too-big', trouble);
-	if (shaped.grows > 0 && lengths.length !== 1)
-		return refuse('refused', 'Only pieces of one bubble grow from one to the next.');
-	let at: Host | null = null;
-	let section: Id | null = null;
-	if (isWord(r.now, 'on')) {
-		const host = hostOf(r, own.stand.by);
-		if (!host.ok) return host;
-		({ host: at, section } = host.value);
-		if (own.stand.by !== null && section !== own.stand.by)
-			return refuse(
-				'refused',
-				'Pieces of one form sit on one section. Say a form of its own for the others.'
-			);
-	}
+	const clash = clashIn({ ...shaped, each, lengths, ...hosts.value });
+	if (clash) return refuse('refused', clash);
 	const piece = {
 		...shaped,
 		name: (name || words.join(' ')).slice(0, 80),
 		model,
 		colour,
+		...(more.value.length > 0 && { more: more.value }),
 		count,
 		bubbles: lengths,
+		...(fits && { fits: true as const }),
+		...(each && { each }),
 		size: late.value,
-		at
+		at: hosts.value.at,
+		...(hosts.value.to && { to: hosts.value.to })
 	};
-	return got({ kind: 'form piece', piece, section });
+	return got({ kind: 'form piece', piece, section: hosts.value.section });
 }
+
+/** Colours behind the first: balloon after balloon takes the next of them. */
+function furtherColours(r: Reader): Parsed<ColourRef[]> {
+	const more: ColourRef[] = [];
+	while (r.mark('/')) {
+		const next = saidColour(r, [...SHAPED, 'in']);
+		if (!next.ok) return next;
+		more.push(next.value.colour);
+		if (more.length > 11) return refuse('too-big', 'At most 12 colours in turn.');
+	}
+	return got(more);
+}
+
+interface FormHosts {
+	readonly at: Host | null;
+	readonly to?: Host | undefined;
+	/** Section it sits on, where it says one. */
+	readonly section: Id | null;
+}
+
+/** What it is on, and what its other end is tied to. */
+function hostsIn(r: Reader, own: Section): Parsed<FormHosts> {
+	if (!isWord(r.now, 'on')) return got({ at: null, section: null });
+	const first = hostOf(r, own.stand.by, ['to']);
+	if (!first.ok) return first;
+	const second = r.word('to') ? (r.word('on'), hostHere(r, first.value.section, ['to'])) : undefined;
+	if (second && !second.ok) return second;
+	const named = [first.value.section, second?.value.section ?? null].filter((id) => id !== null && id !== own.id);
+	const section = named[0] ?? null;
+	if (named.some((id) => id !== section) || (own.stand.by !== null && section !== null && section !== own.stand.by))
+		return refuse('refused', 'Pieces of one form sit on one section. Say a form of its own for the others.');
+	return got({ at: first.value.host, ...(second && { to: second.value.host }), section });
+} // prettier-ignore
+
+/** What cannot be meant together. */
+function clashIn({ grows, each, lengths, shaping, at, to }: Pick<FormPiece, 'grows' | 'each' | 'shaping'> & FormHosts & { readonly lengths: readonly Micrometres[] }): string | undefined {
+	if (grows > 0 && (lengths.length !== 1 || each)) return 'Only pieces of one bubble grow from one to the next.';
+	if (shaping === 'belt' && (at === null || at.on === 'wall' || at.on === 'path'))
+		return 'What does the belt go round? Say it like “belt on row 3 round”, or “belt on row 3 front” for half of it.';
+	if (to && shaping !== 'plain' && shaping !== 'trained') return 'What is tied at both ends goes straight over: leave its shape out.';
+	return undefined;
+} // prettier-ignore
 
 /** A few letters that find a colour of which this model is not sold may have meant another thing: it is asked, not taken. */
 function unsoldIn(r: Reader, model: Model, words: readonly string[], colour: ColourRef) {
@@ -112,8 +160,16 @@ function unsoldIn(r: Reader, model: Model, words: readonly string[], colour: Col
 	);
 }
 
-function bubblesOf(r: Reader): Parsed<Micrometres[]> {
+interface Lengths {
+	readonly lengths: readonly Micrometres[];
+	/** A series, one after the other. */
+	readonly each?: readonly Micrometres[] | undefined;
+}
+
+/** `7 + 6` twisted in one, `8, 10, 12` one after the other, `24 6 bubbles` alike. */
+function bubblesOf(r: Reader): Parsed<Lengths> {
 	const bubbles: Micrometres[] = [];
+	let series = false;
 	while (r.now?.kind === 'number' && !isWord(r.next, 'together')) {
 		const long = Math.round(
 			r
@@ -125,20 +181,34 @@ function bubblesOf(r: Reader): Parsed<Micrometres[]> {
 			return refuse('too-big', 'A bubble is between ½ and 60 in long.');
 		bubbles.push(um(long));
 		if (bubbles.length > 40) return refuse('too-big', 'A balloon is twisted into at most 40 bubbles.');
-		if (!r.mark('+')) break;
+		if (bubbles.length === 1 && r.now?.kind === 'number' && isWord(r.next, 'bubbles', 'bubble')) return alike(r, long);
+		const isNext = Boolean(r.mark(',') || r.word('then'));
+		if (isNext && bubbles.length > 1 && !series) return refuse('refused', 'A series has pieces of one bubble each: “8, 10, 12”.');
+		series ||= isNext;
+		if (!isNext && (series || !r.mark('+'))) break;
 	}
-	return got(bubbles);
+	return got(series ? { lengths: bubbles.slice(0, 1), each: bubbles } : { lengths: bubbles });
+} // prettier-ignore
+
+function alike(r: Reader, long: number): Parsed<Lengths> {
+	const many = r.number()!.valueOf();
+	r.word('bubbles', 'bubble');
+	if (!Number.isInteger(many) || many < 1 || many > 40)
+		return refuse('not-whole', 'Into how many bubbles? A whole number from 1 to 40.');
+	return got({ lengths: Array.from({ length: many }, () => um(Math.round(long / many))) });
 }
 
 type Tails = Pick<FormPiece, 'take' | 'shaping' | 'angle' | 'grows' | 'strands' | 'softened' | 'neckOff'> & {
 	readonly name: string;
 	readonly uninflated: boolean;
+	/** So much at its end is not filled; 0 is not said. */
+	readonly leaves: Micrometres | 0;
 };
 
 /** Everything said behind the lengths, in any order. */
 function tailsOf(r: Reader): Parsed<Tails> {
 	let tails: Tails = {
-		take: { kind: 'whole' }, shaping: 'plain', angle: 0, grows: 0, strands: 1, softened: false, neckOff: false, name: '', uninflated: false
+		take: { kind: 'whole' }, shaping: 'plain', angle: 0, grows: 0, strands: 1, softened: false, neckOff: false, name: '', uninflated: false, leaves: 0
 	}; // prettier-ignore
 	const add = (more: Partial<Tails>) => (tails = { ...tails, ...more });
 	for (;;) {
@@ -150,7 +220,23 @@ function tailsOf(r: Reader): Parsed<Tails> {
 		else if (r.word('tie')) add({ uninflated: true });
 		else if (r.phrase('neck cut')) add({ neckOff: true });
 		else if (r.phrase('part used')) add({ take: { kind: 'part' } });
-		else if (r.phrase('cut in')) {
+		else if (r.word('trimmed')) add({ take: { kind: 'trimmed' } });
+		else if (r.word('folded')) add({ shaping: 'folded' });
+		else if (r.word('belt')) add({ shaping: 'belt' });
+		else if (r.word('sleeve')) add({ shaping: 'sleeve' });
+		else if (r.word('twined')) {
+			const turns = r.now?.kind === 'number' ? r.number()!.valueOf() : 2;
+			r.word('times');
+			if (!(turns >= 0.25 && turns <= 20))
+				return refuse('too-big', 'How often does it go round? Between ¼ and 20 times, like “twined 3”.');
+			add({ shaping: 'twined', angle: turns * 360 });
+		} else if (r.word('leaving')) {
+			const value = r.number();
+			const leaves = value && Math.round(value.mul(MICROMETRES[r.unit() ?? 'in']).valueOf());
+			if (!leaves || leaves < MICROMETRES.in / 2 || leaves > MICROMETRES.in * 48)
+				return refuse('too-big', 'How much is left empty at its end? Between ½ and 48 in, like “leaving 4”.');
+			add({ leaves: um(leaves) });
+		} else if (r.phrase('cut in')) {
 			const pieces = r.number()?.valueOf() ?? 0;
 			if (!Number.isInteger(pieces) || pieces < 2 || pieces > 24)
 				return refuse('not-whole', 'Cut in how many? A whole number from 2 to 24, like “cut in 3”.');

@@ -1,14 +1,25 @@
 import type { Movable, RefsFacet } from '../facets/refs.ts';
-import { CARRIES_NOTHING, namedParts, NO_DESIGN } from '../kit/refs.ts';
+import { namedParts, NO_DESIGN, NO_HOSTS } from '../kit/refs.ts';
 import type { Form } from './document.ts';
 
 export const refs: RefsFacet<Form> = {
 	part: 'A piece',
 	accompanies: false,
-	...CARRIES_NOTHING,
 	...NO_DESIGN,
-	mapRefs: (s, map) => ({ ...s, pieces: s.pieces.map((p) => ({ ...p, slot: map.slot(p.slot) })) }),
+	mapRefs: (s, map) => ({
+		...s,
+		pieces: s.pieces.map((p) => ({
+			...p,
+			slot: map.slot(p.slot),
+			...(p.more && { more: p.more.map(map.slot) })
+		}))
+	}),
 	alone: (s) => s.pieces.map((piece) => ({ ...s, pieces: [piece] })),
 	parts: ({ pieces }) => namedParts(pieces),
-	lists: ({ pieces }) => [pieces as Movable[]]
+	lists: ({ pieces }) => [pieces as Movable[]],
+	hosts: ({ pieces }) => ({
+		...NO_HOSTS,
+		named: pieces.map(({ id, name }) => ({ name, host: { on: 'piece', piece: id } }))
+	}),
+	sitsOn: ({ pieces }) => pieces.flatMap((p) => [...(p.at ? [p.at] : []), ...(p.to ? [p.to] : [])])
 };

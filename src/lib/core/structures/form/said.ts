@@ -3,8 +3,9 @@ import type { FormPiece } from './document.ts';
 import type { ColourRef } from '../../language/said.ts';
 
 /** A piece of a form as said, its slot not made yet. */
-export interface SaidFormPiece extends Omit<FormPiece, 'id' | 'slot'> {
+export interface SaidFormPiece extends Omit<FormPiece, 'id' | 'slot' | 'more'> {
 	readonly colour: ColourRef;
+	readonly more?: readonly ColourRef[] | undefined;
 }
 
 export interface FormSaid {

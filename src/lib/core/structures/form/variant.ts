@@ -4,7 +4,9 @@ import type { Host } from '../../document/host.ts';
 import { NO_WAY, NOT_LEADING, NOTHING_SWAPPED } from '../kit/variant.ts';
 import { alongHost, scaleHost, sizesOfTheirOwn } from '../kit/scale.ts';
 import type { FormPiece } from './document.ts';
-import { isWhole, MODEL_SIZE } from './count.ts';
+import type { Id } from '../../document/id.ts';
+import { isWhole, MODEL_SIZE, slotsOf } from './count.ts';
+import { fitted } from './place.ts';
 import { modellingLength } from '../../gas/volume.ts';
 import { um } from '../../units/length.ts';
 
@@ -17,15 +19,26 @@ export const variant: VariantFacet<Form> = {
 		return onHosts(s, (host) => scaleHost(host, scale.factor));
 	},
 	lengthened: (s, { factor }) => onHosts(s, (host) => alongHost(host, factor)),
-	without: (s, out) => ({ ...s, pieces: s.pieces.filter((p) => !out.has(p.slot)) }),
-	unhosted: (s, isThere) => ({ ...s, pieces: s.pieces.filter((p) => p.at === null || isThere(p.at)) }),
+	without: (s, out) => ({ ...s, pieces: s.pieces.flatMap((p) => withoutSlots(p, out)) }),
+	unhosted: (s, isThere) => ({
+		...s,
+		pieces: s.pieces.filter((p) => [p.at, p.to].every((host) => !host || isThere(host)))
+	}),
+	fits: ({ pieces }) => pieces.some((p) => p.fits),
+	fitted,
 	pumped: (s, stroke) => ({ ...s, pieces: s.pieces.map((p) => limbReached(p, stroke)) })
 };
 
 const onHosts = (s: Form, by: (host: Host) => Host): Form => ({
 	...s,
-	pieces: s.pieces.map((p) => ({ ...p, at: p.at && by(p.at) }))
+	pieces: s.pieces.map((p) => ({ ...p, at: p.at && by(p.at), ...(p.to && { to: by(p.to) }) }))
 });
+
+/** What is of several colours keeps those that are left. */
+function withoutSlots(piece: FormPiece, out: ReadonlySet<Id>): FormPiece[] {
+	const [slot, ...more] = slotsOf(piece).filter((id) => !out.has(id));
+	return slot === undefined ? [] : [{ ...piece, slot, ...(piece.more && { more }) }];
+}
 
 /** Strokes fill a modelling balloon to a length, at its own width; lengths that were said stay. */
 function limbReached(piece: FormPiece, stroke: ReadonlyMap<string, number>): FormPiece {

@@ -5,6 +5,7 @@ import type { InnerBall } from './filled.ts';
 import { type Stretch, pointOf } from '../../geometry/path.ts';
 import type { Way } from '../../document/host.ts';
 import type { Side } from '../../document/side.ts';
+import { alongWay, type Point } from './strand.ts';
 import type { AppliedPiece } from '../applied/document.ts';
 
 /** A piece where it sits on its host, mm in the coordinates of the host. */
@@ -23,6 +24,12 @@ export interface AppliedBall {
 	readonly hides: number;
 }
 
+/** A limb from where it is fixed to its end, mm. */
+export interface LimbShape {
+	readonly path: readonly Point[];
+	readonly d: number;
+}
+
 /** What a host can answer: its rows and places, by their ids, and all its balls. */
 export interface HostShape {
 	/** Rings of a row, floor first. */
@@ -31,6 +38,9 @@ export interface HostShape {
 	readonly balls: readonly Ball[];
 	/** Items of a bunch, by their ids too: what is fixed to one of them hangs. */
 	readonly items: ReadonlySet<Id>;
+	/** Pieces that sit on it and limbs, every one of them, by their ids. */
+	readonly pieces?: ReadonlyMap<Id, readonly Ball[]> | undefined;
+	readonly limbs?: ReadonlyMap<Id, readonly LimbShape[]> | undefined;
 	/** Where a run goes: pieces sit on a point of it. */
 	readonly path?: readonly Stretch[] | undefined;
 }
@@ -80,7 +90,7 @@ export function seatsOn(
 		}
 		case 'piece': {
 			// Two pupils on two eyes: one on each, in turn.
-			const under = seated.get(host.piece);
+			const under = seated.get(host.piece) ?? shape.pieces?.get(host.piece) ?? onLimbs(host, shape);
 			return under?.flatMap((ball, i) =>
 				mine(ball, (n) => Math.floor(n / under.length) + (i < n % under.length ? 1 : 0))
 			);
@@ -95,6 +105,16 @@ export function seatsOn(
 			});
 		}
 	}
+}
+
+/** A point of each limb as a ball: so far along it, or just before its end, so that what sits on it goes on from there. */
+function onLimbs(
+	{ piece, along }: Extract<AppliedPiece['on'][number]['host'], { on: 'piece' }>,
+	{ limbs }: HostShape
+): Ball[] | undefined {
+	return limbs
+		?.get(piece)
+		?.map(({ path, d }) => ({ ...alongWay(path, along === undefined ? Infinity : along / 1000).at, d }));
 }
 
 /** Before the audience on what is thickest about a point of a run, several side by side along it. */

@@ -17,6 +17,26 @@ export const between = (from: Point, to: Point, share: number): Point => ({
 	z: from.z + (to.z - from.z) * share
 });
 
+/** How long a way is, mm. */
+export const wayLength = (path: readonly Point[]): number =>
+	path.slice(1).reduce((a, p, i) => a + apart(path[i]!, p), 0);
+
+/** The point of a way that far along it, at its ends at the most, and which way it goes there, a direction of length 1. */
+export function alongWay(path: readonly Point[], far: number): { readonly at: Point; readonly axis: Point } {
+	let left = Math.max(0, far);
+	let found = { at: path[0] ?? { x: 0, y: 0, z: 0 }, axis: { x: 0, y: 0, z: 1 } };
+	for (const [i, to] of path.entries()) {
+		const from = path[i - 1];
+		const long = from ? apart(from, to) : 0;
+		if (!from || long === 0) continue;
+		const axis = { x: (to.x - from.x) / long, y: (to.y - from.y) / long, z: (to.z - from.z) / long };
+		found = { at: between(from, to, Math.min(1, left / long)), axis };
+		if (left <= long) break;
+		left -= long;
+	}
+	return found;
+}
+
 /** Something long: a bubble of a modelling balloon, a ribbon, a stroke of a foil letter. */
 export interface Strand {
 	/** Piece, item or row it is of; empty is the section itself. */

@@ -44,6 +44,9 @@ export const listsOf = (s: Mutable<Structure>): Movable[][] =>
 /** What of a structure pieces may sit on. */
 export const hostsOf = <K extends Kind>(s: Of<K>): Hosts => REFS[s.kind].hosts(s);
 
+/** What the pieces of a structure sit on. */
+export const sitsOn = <K extends Kind>(s: Of<K>): readonly Host[] => REFS[s.kind].sitsOn?.(s) ?? [];
+
 /** What a host names of a structure; undefined where it has nothing of the kind. */
 export function hostPartOf(s: Structure, host: Host): HostPart | undefined {
 	const { named, ...own } = hostsOf(s);

@@ -14,6 +14,7 @@ import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { Measure } from '../../document/measure.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
+import type { HostShape } from '../kit/seats.ts';
 import type { Scale, SwapContext, Swappable, Way } from '../facets/variant.ts';
 
 const VARIANTS: { readonly [K in Kind]: VariantFacet<StructureOf[K]> } = {
@@ -86,3 +87,10 @@ export const groundsOf = <K extends Kind>(s: Of<K>): readonly Ground[] => VARIAN
 /** A structure as it stands on a ground. */
 export const onGround = <K extends Kind>(s: Of<K>, ground: Ground): StructureOf[K] =>
 	VARIANTS[s.kind].onGround?.(s, ground) ?? (s as StructureOf[K]);
+
+/** Whether anything of a structure is as long as what carries it makes it. */
+export const fits = <K extends Kind>(s: Of<K>): boolean => VARIANTS[s.kind].fits?.(s) ?? false;
+
+/** A structure with the lengths that what carries it makes. */
+export const fitted = <K extends Kind>(s: Of<K>, host: HostShape): StructureOf[K] =>
+	VARIANTS[s.kind].fitted?.(s, host) ?? (s as StructureOf[K]);

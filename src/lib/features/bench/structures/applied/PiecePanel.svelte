@@ -1,12 +1,11 @@
 <script lang="ts">
 	import { MOST_ALIKE, MOST_FIXINGS } from '../../../../core/document/limits.ts';
 	import { flatOf } from '../../../../core/materials/material.ts';
-	import { SIDES, type Side } from '../../../../core/document/side.ts';
 	import { changePiece } from '../../../../core/structures/applied/edit.ts';
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
 	import { FIXINGS, type AppliedPiece, type Fixing } from '../../../../core/structures/applied/document.ts';
-	import { WAYS, type Host } from '../../../../core/document/host.ts';
+	import { WAYS } from '../../../../core/document/host.ts';
 	import type { Id } from '../../../../core/document/id.ts';
 	import { printSize } from '../../../../core/sizing/size.ts';
 	import { FIXING_COUNTS } from '../../../../core/structures/applied/count.ts';
@@ -16,15 +15,13 @@
 	import Pick from '../../../../ui/pick/Pick.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
-	import { isOnHosts } from '../../../../core/structures/registry/picture.ts';
-	import { hostsOf } from '../../../../core/structures/registry/refs.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { dropUnusedSlots, type RecipeDraft } from '../../../../core/recipe/draft.ts';
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
+	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
-	import { hostWords } from '../../section-words.ts';
 
 	interface Props {
 		bench: Bench;
@@ -36,23 +33,14 @@
 
 	const change = (work: (p: Mutable<AppliedPiece>) => void) =>
 		bench.change((d) => changePiece(d, piece.id, work));
-	const carrier = $derived(bench.recipe.sections.find((s) => s.id === host));
-	/** Hosts it may sit on: rows of its carrier by side, and pieces beside it. */
-	const hosts = $derived.by(() => {
-		const found: [string, Host, string][] = [];
-		const add = (h: Host) => found.push([JSON.stringify(h), h, hostWords(h, bench.recipe)]);
-		for (const { id, places } of (carrier && hostsOf(carrier.structure).rows) ?? []) {
-			for (const side of SIDES) add({ on: 'layer', layer: id, side: side as Side });
-			for (const place of places()) add({ on: 'place', place });
-		}
-		for (const { structure, stand } of bench.recipe.sections)
-			if (isOnHosts(structure) && stand.by === host)
-				for (const { host: other } of hostsOf(structure).named)
-					if (other.on !== 'piece' || other.piece !== piece.id) add(other);
-		for (const own of piece.on.map((o) => bare(o.host)))
-			if (!found.some(([key]) => key === JSON.stringify(own))) add(own);
-		return found;
-	});
+	const hosts = $derived(
+		hostChoices(
+			bench.recipe,
+			host,
+			piece.id,
+			piece.on.map((o) => bare(o.host))
+		)
+	);
 	const foils = $derived(
 		[...bench.catalogue.materials.values()]
 			.filter((m) => m.kind.startsWith('foil') || m.kind === 'accent')
@@ -81,8 +69,6 @@
 		const to = hosts.find(([k]) => k === key)?.[1];
 		if (to) change((p) => (p.on[at]!.host = { ...to }));
 	}
-	/** Without where on it: that is said beside. */
-	const bare = (host: Host): Host => ('way' in host ? { ...host, way: undefined } : host);
 	const toward = (at: number, way: string) =>
 		change((p) => {
 			const { host: on } = p.on[at]!;

@@ -1,0 +1,67 @@
+import type { Id } from '../document/id.ts';
+import type { PumpProfile } from '../sizing/strokes.ts';
+import { carryingToo, measure, NO_HOST } from '../structures/kit/measure.ts';
+import { NOTHING_PLACED } from '../structures/kit/placed.ts';
+import type { HostShape } from '../structures/kit/seats.ts';
+import { isOnHosts, place } from '../structures/registry/picture.ts';
+import { fits, fitted } from '../structures/registry/variant.ts';
+import type { Recipe, Section } from './recipe.ts';
+import { sittingBeside } from './sitting-beside.ts';
+
+/** Whether anything is as long as what it goes round or over to. */
+export const hasFits = ({ sections }: Pick<Recipe, 'sections'>): boolean =>
+	sections.some((s) => fits(s.structure));
+
+interface Stood {
+	readonly section: Section;
+	/** What it carries pieces by. */
+	readonly host: HostShape;
+	/** What it sits on, with everything else that sits there. */
+	readonly on: HostShape;
+}
+
+/** Stands the sections that are asked for by what carries them, in a recipe as it is built. */
+function standing(recipe: Recipe, pumps: readonly PumpProfile[]): (section: Section) => Stood {
+	const done = new Map<Id, Stood>();
+	const stand = (section: Section): Stood => {
+		const before = done.get(section.id);
+		if (before) return before;
+		// What no schema lets through, a section on itself, ends here.
+		done.set(section.id, { section, host: NO_HOST, on: NO_HOST });
+		const by = recipe.sections.find((s) => s.id === section.stand.by);
+		const under = by ? stand(by).host : NO_HOST;
+		const on = carryingToo(
+			under,
+			sittingBeside(recipe.sections, section).map((s) => stand(s).host)
+		);
+		const made = fits(section.structure) ? { ...section, structure: fitted(section.structure, on) } : section;
+		const stood = { section: made, host: hostOf(made, on, pumps), on };
+		done.set(section.id, stood);
+		return stood;
+	};
+	return stand;
+}
+
+/** A recipe whose belts and bands are as long as what carries them makes them. */
+export function withFits(recipe: Recipe, pumps: readonly PumpProfile[]): Recipe {
+	if (!hasFits(recipe)) return recipe;
+	const stand = standing(recipe, pumps);
+	return { ...recipe, sections: recipe.sections.map((s) => (fits(s.structure) ? stand(s).section : s)) };
+}
+
+/** What a section of a recipe as it is built sits on. */
+export const carriedBy = (recipe: Recipe, section: Section, pumps: readonly PumpProfile[]): HostShape =>
+	standing(recipe, pumps)(section).on;
+
+const kept = new WeakMap<object, { pumps: readonly PumpProfile[]; host: HostShape }>();
+
+/** What a section carries pieces by; what stands on nothing is measured once for as long as it stays what it is. */
+function hostOf({ id, structure }: Section, host: HostShape, pumps: readonly PumpProfile[]): HostShape {
+	const before = kept.get(structure);
+	if (before?.pumps === pumps) return before.host;
+	const nested = () => NOTHING_PLACED;
+	const placed = place(structure, { section: id, host, colourway: undefined, pumps, packed: undefined, nested });
+	const found = measure(placed).host;
+	if (!isOnHosts(structure)) kept.set(structure, { pumps, host: found });
+	return found;
+} // prettier-ignore

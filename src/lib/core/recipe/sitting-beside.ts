@@ -1,0 +1,16 @@
+import { isOnHosts } from '../structures/registry/picture.ts';
+import { hostPartOf, sitsOn } from '../structures/registry/refs.ts';
+import type { Section } from './recipe.ts';
+
+/** Sections with pieces that those of a section sit on, where both sit on one host: the head that feelers are fixed to. */
+export function sittingBeside(sections: readonly Section[], section: Section): Section[] {
+	const named = isOnHosts(section.structure) ? sitsOn(section.structure).filter((h) => h.on === 'piece') : [];
+	if (named.length === 0) return [];
+	return sections.filter(
+		(s) =>
+			s.id !== section.id &&
+			s.stand.by === section.stand.by &&
+			isOnHosts(s.structure) &&
+			named.some((host) => hostPartOf(s.structure, host) !== undefined)
+	);
+}

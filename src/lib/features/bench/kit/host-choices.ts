@@ -1,0 +1,40 @@
+import type { Host } from '../../../core/document/host.ts';
+import type { Id } from '../../../core/document/id.ts';
+import { SIDES } from '../../../core/document/side.ts';
+import type { Recipe } from '../../../core/recipe/recipe.ts';
+import { isOnHosts } from '../../../core/structures/registry/picture.ts';
+import { hostsOf } from '../../../core/structures/registry/refs.ts';
+import { hostWords } from '../section-words.ts';
+
+/** A host by a key of its own, with its words. */
+export type HostChoice = readonly [key: string, host: Host, words: string];
+
+/** Without where on it: that is said beside. */
+export const bare = (host: Host): Host => ('way' in host ? { ...host, way: undefined } : host);
+
+/**
+ * What a piece may sit on: rows of what carries it by side, each balloon of them, and pieces beside it.
+ * @param carrier section that carries it; null is a wall
+ * @param own the piece itself, which it cannot sit on
+ * @param now what it sits on now, which stays among them
+ */
+export function hostChoices(
+	recipe: Recipe,
+	carrier: Id | null,
+	own: Id,
+	now: readonly Host[]
+): readonly HostChoice[] {
+	const found: HostChoice[] = [];
+	const add = (host: Host) => found.push([JSON.stringify(host), host, hostWords(host, recipe)]);
+	const section = recipe.sections.find((s) => s.id === carrier);
+	for (const { id, places } of (section && hostsOf(section.structure).rows) ?? []) {
+		for (const side of SIDES) add({ on: 'layer', layer: id, side });
+		for (const place of places()) add({ on: 'place', place });
+	}
+	for (const { structure, stand } of recipe.sections)
+		if (isOnHosts(structure) && stand.by === carrier)
+			for (const { host } of hostsOf(structure).named)
+				if (host.on !== 'piece' || host.piece !== own) add(host);
+	for (const host of now) if (!found.some(([key]) => key === JSON.stringify(host))) add(host);
+	return found;
+}
