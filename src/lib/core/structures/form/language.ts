@@ -8,12 +8,7 @@ import type { FormSaid } from './said.ts';
 
 export const language: LanguageFacet<Form, FormSaid> = {
 	starts: { word: 'form', empty: emptyForm },
-	examples: [
-		'6 260 black 24 wound',
-		'6 260 black 7 + 6 as leg',
-		'4 260 clear tie',
-		'3 260 red 8, 10, 12'
-	],
+	examples: ['6 260 black 24 wound', '6 260 black 7 + 6 as leg', '4 260 clear tie', '3 260 red 8, 10, 12'],
 	phrases: [
 		'six red 260s wound 24 inches as legs round row 1',
 		'four gold 260s 10 inches bent 180 degrees',
