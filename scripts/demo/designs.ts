@@ -1,4 +1,5 @@
 import type { DemoDesign } from './design.ts';
+import { figureDesigns } from './figure-designs.ts';
 import { frameDesigns } from './frame-designs.ts';
 import { longDesigns } from './long-designs.ts';
 
@@ -326,6 +327,7 @@ export const demoDesigns: DemoDesign[] = [
 	},
 	...longDesigns,
 	...frameDesigns,
+	...figureDesigns,
 	{
 		id: 'tidewick-letters',
 		name: 'Tidewick letters',

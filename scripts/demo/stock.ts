@@ -280,6 +280,9 @@ export const stockRows: StockRow[] = [
 	...['thrift', 'hive-gold', 'mussel', 'crust', 'eelgrass', 'gull-white'].map((c) =>
 		modelling('260', c, 100, 1210)
 	),
+	modelling('360', 'buoy-orange', 50, 990),
+	modelling('360', 'gull-white', 50, 990),
+	modelling('260', 'harbour-blue', 100, 1210),
 	modelling('160', 'mussel', 100, 1090),
 	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust'].map((c) => link(10, c)),
 	row(

@@ -44,7 +44,7 @@ export function hostHere(
 			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
-	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top', ...ends);
+	const words = isWord(r.now, 'row', 'top') ? [] : r.name('row', 'top', ...ends);
 	if (isWord(r.now, 'top') && !isWord(r.next, 'row', 'front', 'back', 'left', 'right', 'round', 'place')) {
 		const stacks = withRows(r);
 		const own = stacks.find((s) => s.id === r.context.section) ?? stacks[0];

@@ -21,6 +21,9 @@ const UNITS: Readonly<Record<string, LengthUnit>> = {
 	'′': 'ft'
 };
 
+/** Words of the language that a name may begin with. */
+const SIDED = ['left', 'right', 'front', 'back', 'top', 'bottom'];
+
 /** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
 export class Reader {
 	at = 0;
@@ -58,6 +61,13 @@ export class Reader {
 		while (this.now?.kind === 'word' && !KEYWORDS.has(this.now.text) && !until.includes(this.now.text))
 			found.push(this.all[this.at++]!.text);
 		return found;
+	}
+	/** Words of the name of a piece: it may begin with a side, like “left arm”. */
+	name(...until: string[]): string[] {
+		const { next } = this;
+		const goesOn = next?.kind === 'word' && !KEYWORDS.has(next.text) && !until.includes(next.text);
+		const side = goesOn ? this.word(...SIDED) : undefined;
+		return [...(side === undefined ? [] : [side]), ...this.words(...until)];
 	}
 	number(): Rational | undefined {
 		const { now } = this;

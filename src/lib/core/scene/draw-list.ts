@@ -148,6 +148,31 @@ const outwards = ({ x, y }: Ball): readonly [number, number] => {
 	return out < 1e-6 ? [0, -1] : [x / out, y / out];
 };
 
+interface SeenPoint {
+	readonly x: number;
+	readonly y: number;
+	readonly depth: number;
+	/** How far out it is from the middle, whichever way it is turned. */
+	readonly wide: number;
+}
+
+/**
+ * Something long cut where it has come nearer or gone back by its own thickness: what goes round a column is before it in
+ * front and behind it at the back.
+ */
+function inDepth(points: readonly SeenPoint[], d: number): SeenPoint[][] {
+	const found: SeenPoint[][] = [];
+	let own: SeenPoint[] = [];
+	for (const point of points) {
+		own.push(point);
+		if (Math.abs(point.depth - own[0]!.depth) < d || own.length < 2) continue;
+		found.push(own);
+		own = [point];
+	}
+	if (own.length > 1 || found.length === 0) found.push(own);
+	return found;
+}
+
 type DabbedStrand = Omit<Dabbed, 'kind'> & { readonly bare?: boolean | undefined };
 /** So far behind its middle a tube is drawn, mm: what is threaded on it hides it. */
 const INSIDE = 30;
@@ -227,26 +252,34 @@ class Brush {
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 	}
 	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed, bare = false }: DabbedStrand) {
-		if (this.#discs.length >= MOST_DISCS || path.length === 0) return;
-		const r = d / 2;
-		let deep = 0;
-		const flat = path.flatMap((p) => {
+		const seen = path.map((p) => {
 			const at = pointAt(spot, p);
 			const [x, y, depth] = this.#see(at);
-			deep += depth / path.length;
-			const wide = this.dressed.camera ? Math.hypot(at.x, at.y) : Math.abs(x);
+			return { x, y, depth, wide: this.dressed.camera ? Math.hypot(at.x, at.y) : Math.abs(x) };
+		});
+		const paint = this.#paint(colour, bare);
+		for (const stretch of bare ? [seen] : inDepth(seen, d))
+			this.#stretch(stretch, { d, paint, row, pressed, bare });
+	}
+	/** A stretch of something long that lies as deep all along as its middle. */
+	#stretch(points: readonly SeenPoint[], { d, paint, row, pressed, bare }: Pick<DabbedStrand, 'row' | 'pressed' | 'bare'> & { d: number; paint: number }) {
+		if (this.#discs.length >= MOST_DISCS || points.length === 0) return;
+		const r = d / 2;
+		let deep = 0;
+		for (const { y, depth, wide } of points) {
+			deep += depth / points.length;
 			this.#halfWidth = Math.max(this.#halfWidth, wide + r);
 			this.#lowest = Math.min(this.#lowest, y - r);
 			this.#highest = Math.max(this.#highest, y + r);
-			return [tenth(x), tenth(y)];
-		});
-		const middle = 2 * Math.floor(path.length / 2);
+		}
+		const flat = points.flatMap(({ x, y }) => [tenth(x), tenth(y)]);
+		const middle = 2 * Math.floor(points.length / 2);
 		const [x, y] = [flat[middle]!, flat[middle + 1]!];
-		this.#discs.push({ x, y, r: tenth(r), paint: this.#paint(colour, bare), row, path: flat });
+		this.#discs.push({ x, y, r: tenth(r), paint, row, path: flat });
 		// A tube on the axis of a balloon is in it.
 		this.#depths.push(bare ? deep - INSIDE : deep);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
-	}
+	} // prettier-ignore
 	#lean(
 		look: NonNullable<ReturnType<typeof lookOf>>,
 		[x, y]: readonly [number, number],

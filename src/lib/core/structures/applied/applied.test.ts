@@ -40,9 +40,9 @@ describe('where pieces sit, by hand (inches)', () => {
 	test('spots go evenly round, as many on each tier as said', () => {
 		const recipe = made('put 4 5 at 3 red as spots on row 1 round, 3 on row 2 round with glue');
 		const [first, second] = [seats(recipe).slice(0, 4), seats(recipe).slice(4)];
-		// A quad of 10: centres at 7.0711, out to 12.0711, and 1½ more for a spot of 3.
+		// A quad of 10 has its centres 5 out and 5 aside; a spot of 3 rests between two of them, 6½ from both.
 		for (const { x, y, z } of first) {
-			expect(Math.hypot(x, y)).toBeCloseTo(5 * Math.SQRT2 + 5 + 1.5, 6);
+			expect(Math.hypot(x, y)).toBeCloseTo(5 + Math.sqrt(6.5 ** 2 - 5 ** 2), 6);
 			expect(z).toBeCloseTo(5, 6);
 		}
 		expect(first.map((s) => Math.round((Math.atan2(s.y, s.x) * 180) / Math.PI))).toEqual([-90, 0, 90, 180]);

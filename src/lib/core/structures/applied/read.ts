@@ -22,7 +22,7 @@ export function piece(r: Reader): Parsed<AppliedSaid> | undefined {
 		return refuse('missing', 'How many pieces? Start like “put 2 5 at 4 white on row 3 front”.');
 	const what = thing(r);
 	if (!what.ok) return what;
-	const name = r.word('as') ? r.words('on', 'with', ...MEANT).join(' ') : what.value.name;
+	const name = r.word('as') ? r.name('on', 'with', ...MEANT).join(' ') : what.value.name;
 	if (name === '') return refuse('missing', 'Name the piece after “as”, like “as eyes”.');
 	const hosts: { host: Host; count: number; section: Id | null }[] = [];
 	for (let n: number | undefined = count; n !== undefined; n = r.mark(',') ? wholeCount(r) : undefined) {

@@ -112,7 +112,7 @@ function withTails(
 			if (!tied.ok) return tied;
 			ribbon = tied.value;
 		} else if (r.word('as')) {
-			name = r.words(...AFTER, ...MEANT).join(' ');
+			name = r.name(...AFTER, ...MEANT).join(' ');
 			if (name === '') return refuse('missing', 'Name it after “as”, like “as moon”.');
 		} else break;
 	}

@@ -74,8 +74,8 @@ function stretchOf(points: readonly Point[], from: number, to: number): Point[] 
 	);
 }
 
-/** From one host to another: straight where it is as long as that, in a bow where it is longer. */
-export function bridge(from: Point, to: Point, length: number): Point[] {
+/** From one host to another: straight where it is as long as that, in a bow where it is longer; what was bent by hand holds it up. */
+export function bridge(from: Point, to: Point, length: number, up = false): Point[] {
 	const straight = apart(from, to);
 	// A shallow bow is as much longer as 8/3 of the square of its depth over its width. Common practice of line work.
 	const deep =
@@ -84,7 +84,7 @@ export function bridge(from: Point, to: Point, length: number): Point[] {
 	return Array.from({ length: steps + 1 }, (_, i) => {
 		const t = i / steps;
 		const at = between(from, to, t);
-		return { ...at, z: at.z - 4 * deep * t * (1 - t) };
+		return { ...at, z: at.z + (up ? 4 : -4) * deep * t * (1 - t) };
 	});
 }
 

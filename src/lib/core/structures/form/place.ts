@@ -134,7 +134,7 @@ function fromSeats(piece: FormPiece, host: HostShape, d: number, across: number)
 		const ends = seatsOn(piece.to, piece.count, d, host, new Map());
 		return ends?.map((end, i) => {
 			const [from, length] = [seats[i % seats.length]!, lengthOf(piece, i)];
-			const path = bridge(from, end, length);
+			const path = bridge(from, end, length, piece.shaping === 'trained');
 			return Array.from({ length: piece.strands }, () => path);
 		});
 	}

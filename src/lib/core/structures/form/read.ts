@@ -260,7 +260,7 @@ function tailsOf(r: Reader): Parsed<Tails> {
 				return refuse('not-whole', 'Between 1 and 6 go together.');
 			add({ strands });
 		} else if (r.word('as')) {
-			const name = r.words(...MEANT).join(' ');
+			const name = r.name(...MEANT).join(' ');
 			if (name === '') return refuse('missing', 'Name it after “as”, like “as leg”.');
 			add({ name });
 		} else return got(tails);

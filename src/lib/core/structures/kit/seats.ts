@@ -186,6 +186,17 @@ export function outward(under: Ball, count: number, d: number): Ball[] {
 	});
 }
 
+/** How far out a ball of a width comes to rest against others, along a direction from the axis at a height; 0 meets none. mm */
+function restsAt(balls: readonly Ball[], angle: number, z: number, d: number): number {
+	const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+	return balls.reduce((far, b) => {
+		const reach = (b.d + d) / 2;
+		const off = (b.y * cos - b.x * sin) ** 2 + (b.z - z) ** 2;
+		return off < reach * reach ? Math.max(far, b.x * cos + b.y * sin + Math.sqrt(reach * reach - off)) : far;
+	}, 0);
+}
+
+/** Against the outside of a ring where it is, in a dent as well as on a ball; of several side by side one. */
 export function againstRing(
 	ring: readonly Ball[],
 	side: Side,
@@ -195,12 +206,12 @@ export function againstRing(
 ): Ball {
 	const z = ring.reduce((a, b) => a + b.z, 0) / ring.length;
 	const reach = Math.max(...ring.map((b) => Math.hypot(b.x, b.y) + b.d / 2)) + d / 2;
-	if (side === 'all') {
-		const angle = ANGLE.front + (2 * Math.PI * index) / count;
-		return { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z, d };
-	}
+	const at = (angle: number) => {
+		const out = restsAt(ring, angle, z, d) || reach;
+		return { x: out * Math.cos(angle), y: out * Math.sin(angle), z, d };
+	};
+	if (side === 'all') return at(ANGLE.front + (2 * Math.PI * index) / count);
 	const along = row(count, d)[index]!;
 	const turn = Math.asin(Math.max(-1, Math.min(1, along / reach)));
-	const angle = ANGLE[side] + turn;
-	return { x: reach * Math.cos(angle), y: reach * Math.sin(angle), z, d };
+	return at(ANGLE[side] + turn);
 }
