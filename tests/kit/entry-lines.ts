@@ -72,7 +72,9 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[WEAVE, 'edge quad', 'inner quad', 'handle quad', 'foot quad', 'ends single'],
 		[BASE, 'base none', 'base single', 'base duplet', 'base quad']
 	],
-	fill: [[COLUMN, '1 16 at 12 white filled with sand', '1 16 at 12 white filled with water', '1 16 at 12 white filled with marbles', '1 16 at 12 white filled with 5 at 4 red', '4 11 at 9 white painted']],
+	fill: [[COLUMN, '1 16 at 12 white filled with sand', '1 16 at 12 white filled with water', '1 16 at 12 white filled with marbles', '1 16 at 12 white filled with 5 at 4 red', '4 11 at 9 white painted', '1 16 at 12 white ½ filled with sand', '1 5 at 4 white filled with 5 at 2 red filled with sand', '2 11 at 5 white twisted in two', '4 11 at 9 white neck cut']],
+	amount: [[COLUMN, ...['200 g', '0.2 kg', '7 oz', '½ lb', '150 ml', '0.2 l', '1 cups'].map((a) => `1 16 at 12 white filled with ${a} sand`), '1 16 at 12 white filled with 5 marbles']],
+	painted: [[COLUMN, ...['dots', 'stripes', 'swoosh', 'the side', 'the top', 'the bottom'].map((p) => `4 11 at 9 white painted ${p}`)]],
 	use: [[COLUMN, 'use whisk', 'use whisk x2 on column', 'use whisk swappable']],
 	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg over arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],

@@ -18,6 +18,10 @@ export interface Cluster {
 export const PLACE_KINDS = ['latex-round', 'latex-heart'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
+/** What of a balloon is painted, where not all of it is. */
+export const PAINT_PARTS = ['dots', 'stripes', 'swoosh', 'the side', 'the top', 'the bottom'] as const;
+export type PaintPart = (typeof PAINT_PARTS)[number];
+
 /** One balloon of a cluster. */
 export interface Place {
 	readonly id: Id;
@@ -34,8 +38,12 @@ export interface Place {
 	readonly side: Exclude<Side, 'all'> | null;
 	/** What is put into it before it is tied. Most balloons have nothing, and say nothing of it: recipes are full of them. */
 	readonly inside?: Inside | undefined;
-	/** Painted after it is sized; it dries before it is built in. */
-	readonly painted?: true | undefined;
+	/** Painted after it is sized, all of it or a part; it dries before it is built in. */
+	readonly painted?: true | PaintPart | undefined;
+	/** Its neck is cut off once it is built in. */
+	readonly neckOff?: true | undefined;
+	/** One of the two bubbles that one balloon is twisted into. */
+	readonly twin?: true | undefined;
 }
 
 export const JOININGS = ['twisted on', 'line', 'necks', 'modelling balloon', 'cluster to cluster'] as const;

@@ -4,8 +4,8 @@ import { WAYS } from './host.ts';
 import { SIDES } from './side.ts';
 import { SIZE_WORDS } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
-import { JOININGS, PLACE_KINDS } from './cluster.ts';
-import { FILLINGS } from './inside.ts';
+import { JOININGS, PAINT_PARTS, PLACE_KINDS } from './cluster.ts';
+import { AMOUNTS, FILLINGS } from './inside.ts';
 import { LARGEST, LONGEST, MOST_IN_NAME } from './limits.ts';
 
 export const id = idSchema;
@@ -73,6 +73,10 @@ export const pattern = z.discriminatedUnion('kind', [
 
 export const side = z.enum(SIDES);
 export const oneSide = z.enum(['front', 'back', 'left', 'right']);
+const weighing = {
+	of: z.enum(FILLINGS),
+	amount: z.strictObject({ n: z.number().positive().max(100_000), in: z.enum(AMOUNTS) }).optional()
+};
 export const balloon = {
 	id,
 	kind: z.enum(PLACE_KINDS),
@@ -83,11 +87,19 @@ export const balloon = {
 	side: oneSide.nullable(),
 	inside: z
 		.discriminatedUnion('kind', [
-			z.strictObject({ kind: z.literal('balloon'), nominal: length, size, slot: id }),
-			z.strictObject({ kind: z.literal('filling'), of: z.enum(FILLINGS) })
+			z.strictObject({
+				kind: z.literal('balloon'),
+				nominal: length,
+				size,
+				slot: id,
+				holds: z.strictObject(weighing).optional()
+			}),
+			z.strictObject({ kind: z.literal('filling'), ...weighing })
 		])
 		.optional(),
-	painted: z.literal(true).optional()
+	painted: z.literal(true).or(z.enum(PAINT_PARTS)).optional(),
+	neckOff: z.literal(true).optional(),
+	twin: z.literal(true).optional()
 };
 export const ownBalloon = z.strictObject({ ...balloon, slot: id });
 export const place = z.strictObject({ ...balloon, slot: id.nullable() });

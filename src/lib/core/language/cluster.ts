@@ -4,7 +4,6 @@ import { ROUND_NOMINALS } from '../materials/material.ts';
 import { JOININGS } from '../document/cluster.ts';
 import { MOST_IN_CLUSTER, MOST_REPEATS } from '../document/limits.ts';
 import type { SaidCluster, SaidPattern } from './said.ts';
-import { KEYWORDS } from './context.ts';
 import type { SaidLayer } from '../structures/stack/said.ts';
 import { nameColour } from './names/name-colour.ts';
 import { balloonOf } from './balloon.ts';
@@ -71,7 +70,16 @@ export function clusterOf(r: Reader): Parsed<SaidCluster> {
 	if (!pattern.ok) return pattern;
 	const fill = fillOf(r);
 	if (!fill.ok) return fill;
-	const others = othersOf(r, n);
+	// Of balloons twisted in two each is two places.
+	const places = fill.value.twin ? n * 2 : n;
+	if (fill.value.twin && pattern.value.colours.length > 1)
+		return refuse(
+			'refused',
+			'Both bubbles of a balloon are of its colour: say each colour by itself, joined with “+”.'
+		);
+	if (places > MOST_IN_CLUSTER)
+		return refuse('too-big', `That makes ${places} bubbles, and a cluster holds up to ${MOST_IN_CLUSTER}.`);
+	const others = othersOf(r, places);
 	if (!others.ok) return others;
 	const side = (r.word('front', 'back', 'left', 'right') ?? 'all') as Side;
 	const tier = r.word('tier') ? (r.number()?.valueOf() ?? -1) : 0;
@@ -79,7 +87,7 @@ export function clusterOf(r: Reader): Parsed<SaidCluster> {
 	return got({
 		...balloon.value,
 		...fill.value,
-		count: n,
+		count: places,
 		pattern: pattern.value,
 		others: others.value,
 		side,
@@ -116,8 +124,7 @@ function patternOf(r: Reader): Parsed<SaidPattern> {
 	const colours: SaidPattern['colours'][number][] = [];
 	do {
 		const rings = r.now?.kind === 'number' && said === 'blocks' ? r.number()!.valueOf() : 1;
-		const words: string[] = [];
-		while (r.now?.kind === 'word' && !KEYWORDS.has(r.now.text)) words.push(r.all[r.at++]!.text);
+		const words = r.words();
 		if (words.length === 0)
 			return refuse('missing', 'In which colour? Name a colour of the design or of the Stockroom.');
 		const ref = nameColour(words, r.context);

@@ -77,7 +77,7 @@ describe('what was read as something else is read as meant, or refused with what
 		expect(say(COLUMN, 'each attachment point takes 1 5 in round, white')).toMatch(/"material":"5-white"/);
 	});
 	test('one filling in one balloon', () =>
-		expect(say(COLUMN, '1 18 at 12 red filled with 18 at 11 red filled with water')).toMatch(/one thing/));
+		expect(say(COLUMN, '1 18 at 12 red filled with sand filled with water')).toMatch(/one thing/));
 	test('clusters at a pitch are not thicker anywhere', () =>
 		expect(offers([...RUN, 'line 8 ft', '4 11 at 9 white'], 'thicker in the middle')).toMatch(/alike all/));
 	test('no word of how a thing is meant goes into its name', () =>

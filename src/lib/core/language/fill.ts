@@ -1,37 +1,97 @@
-import { FILLINGS } from '../document/inside.ts';
+import { PAINT_PARTS } from '../document/cluster.ts';
+import { FILLINGS, type FillAmount, type Filling, type Weighing } from '../document/inside.ts';
+import { isWord } from './tokens.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
 import type { ColourRef, OwnSaid, SaidFill } from './said.ts';
 import { nameColour } from './names/name-colour.ts';
 import { balloonOf } from './balloon.ts';
 import type { Reader } from './reader.ts';
 
-/** `filled with water`; `filled with 5 at 4 gold`; `painted`. Nothing where neither is said. */
+/**
+ * `filled with water`, `½ filled with sand`, `filled with 200 g sand`, `filled with 5 marbles`, `filled with 5 at 4 gold`;
+ * `painted`, `painted dots`; `neck cut`; `twisted in two`. Nothing where none is said.
+ */
 export function fillOf(r: Reader): Parsed<SaidFill> {
 	let said: SaidFill = {};
 	for (;;) {
-		if (r.word('painted')) said = { ...said, painted: true };
-		else if (r.word('filled')) {
-			if (said.inside)
-				return refuse(
-					'refused',
-					'A balloon is filled with one thing: take one “filled with …” out. What has a balloon in it that is filled too is said as two pieces.'
-				);
-			r.word('with');
-			const of = FILLINGS.find((f) => r.word(f));
-			if (of) said = { ...said, inside: { of } };
-			else if (r.now?.kind === 'number') {
-				const balloon = balloonOf(r);
-				if (!balloon.ok) return balloon;
-				const colour = nameColour(r.words('in', 'on', 'as'), r.context);
-				if (!colour.ok) return colour;
-				said = { ...said, inside: { balloon: balloon.value, colour: colour.value } };
-			} else
-				return refuse(
-					'missing',
-					`Filled with what? Type ${FILLINGS.join(', ')}, or a balloon like “filled with 5 at 4 gold”.`
-				);
+		if (r.word('painted')) said = { ...said, painted: PAINT_PARTS.find((p) => r.phrase(p)) ?? true };
+		else if (r.phrase('neck cut')) said = { ...said, neckOff: true };
+		else if (r.phrase('twisted in')) {
+			if (r.number()?.valueOf() !== 2)
+				return refuse('not-whole', 'A balloon is twisted in two: type “twisted in two”.');
+			said = { ...said, twin: true };
+		} else if (isWord(r.now, 'filled') || (r.now?.kind === 'number' && isWord(r.next, 'filled'))) {
+			const inside = insideOf(r, said.inside);
+			if (!inside.ok) return inside;
+			said = { ...said, inside: inside.value };
 		} else return got(said);
 	}
+}
+
+const GRAMS: Readonly<Record<string, number>> = {
+	g: 1,
+	gram: 1,
+	grams: 1,
+	kg: 1000,
+	oz: 28.3495,
+	lb: 453.592,
+	lbs: 453.592
+};
+const LITRES: Readonly<Record<string, number>> = {
+	l: 1,
+	litre: 1,
+	litres: 1,
+	ml: 0.001,
+	cup: 0.236588,
+	cups: 0.236588
+};
+
+/** @param before what is in it already: a balloon in it may be filled in turn */
+function insideOf(r: Reader, before: SaidFill['inside']): Parsed<NonNullable<SaidFill['inside']>> {
+	const share = r.now?.kind === 'number' ? r.number()!.valueOf() : 1;
+	r.word('filled');
+	r.word('with');
+	if (!(share > 0 && share <= 1)) return refuse('too-big', 'How full? Say a share of it, like “½ filled with sand”.');
+	const weighing = weighingOf(r, share);
+	if (weighing && !weighing.ok) return weighing;
+	if (weighing && before && !('of' in before) && !before.holds) return got({ ...before, holds: weighing.value });
+	if (before)
+		return refuse('refused', 'A balloon is filled with one thing: take one “filled with …” out. A balloon in it may be filled in turn, like “filled with 5 at 4 gold filled with sand”.');
+	if (weighing) return weighing;
+	if (r.now?.kind !== 'number')
+		return refuse('missing', `Filled with what? Type ${FILLINGS.join(', ')}, how much of it like “200 g sand”, or a balloon like “filled with 5 at 4 gold”.`);
+	const balloon = balloonOf(r);
+	if (!balloon.ok) return balloon;
+	const colour = nameColour(r.words('in', 'on', 'as'), r.context);
+	return colour.ok ? got({ balloon: balloon.value, colour: colour.value }) : colour;
+} // prettier-ignore
+
+/** `sand`, `200 g sand`, `5 marbles`; undefined where a balloon is meant. */
+function weighingOf(r: Reader, share: number): Parsed<Weighing> | undefined {
+	const from = r.at;
+	const n = r.now?.kind === 'number' ? r.number()!.valueOf() : undefined;
+	const unit = n === undefined ? undefined : r.word(...Object.keys(GRAMS), ...Object.keys(LITRES));
+	if (unit) r.word('of');
+	const of = r.word('marble') ? 'marbles' : FILLINGS.find((f) => r.word(f));
+	if (!of || (n !== undefined && unit === undefined && of !== 'marbles')) {
+		r.at = from;
+		return of ? refuse('missing', `How much ${of}? Say it in grams or litres, like “200 g ${of}”.`) : undefined;
+	}
+	if (n === undefined) return share === 1 ? got({ of }) : amountOf(of, share, 'share');
+	if (unit === undefined) return amountOf(of, n, 'pieces');
+	const grams = GRAMS[unit];
+	return grams ? amountOf(of, n * grams, 'g') : amountOf(of, n * LITRES[unit]!, 'l');
+} // prettier-ignore
+
+/** What goes into a balloon at the most. */
+const MOST: Readonly<Record<FillAmount['in'], number>> = { g: 20_000, l: 20, pieces: 2000, share: 1 };
+
+function amountOf(of: Filling, value: number, unit: FillAmount['in']): Parsed<Weighing> {
+	const n = Math.round(value * 1000) / 1000;
+	if (n > MOST[unit]) return refuse('too-big', 'That much does not go into a balloon.');
+	return n > 0
+		? got({ of, amount: { n, in: unit } })
+		: refuse('too-big', `How much ${of}? That is less than can be weighed.`);
 }
 
 /** The words of a colour up to one of these, and the slot or colour they mean. */

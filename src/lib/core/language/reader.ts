@@ -55,10 +55,22 @@ export class Reader {
 		this.at += words.length;
 		return true;
 	}
+	/** What is done to a balloon begins here: names end before it. */
+	get #isTreated(): boolean {
+		return (
+			(isWord(this.now, 'neck') && isWord(this.next, 'cut')) ||
+			(isWord(this.now, 'twisted') && isWord(this.next, 'in'))
+		);
+	}
 	/** Words of a name, up to one of these, a keyword or something that is no word. */
 	words(...until: string[]): string[] {
 		const found: string[] = [];
-		while (this.now?.kind === 'word' && !KEYWORDS.has(this.now.text) && !until.includes(this.now.text))
+		while (
+			this.now?.kind === 'word' &&
+			!KEYWORDS.has(this.now.text) &&
+			!until.includes(this.now.text) &&
+			!this.#isTreated
+		)
 			found.push(this.all[this.at++]!.text);
 		return found;
 	}

@@ -2,7 +2,8 @@ import type { Side } from '../document/side.ts';
 import type { Size } from '../sizing/size.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { PlaceKind } from '../document/cluster.ts';
-import type { Filling } from '../document/inside.ts';
+import type { Weighing } from '../document/inside.ts';
+import type { PaintPart } from '../document/cluster.ts';
 
 /** A slot that is there, or one to make for a colour of the Stockroom. */
 export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
@@ -33,8 +34,13 @@ export interface SaidCluster extends SaidBalloon, SaidFill {
 
 /** What is said of the inside of a balloon, and of paint on it. */
 export interface SaidFill {
-	readonly inside?: { readonly balloon: SaidBalloon; readonly colour: ColourRef } | { readonly of: Filling };
-	readonly painted?: true;
+	readonly inside?:
+		| { readonly balloon: SaidBalloon; readonly colour: ColourRef; readonly holds?: Weighing | undefined }
+		| Weighing;
+	readonly painted?: true | PaintPart;
+	readonly neckOff?: true;
+	/** Each balloon in two bubbles: the places are bubbles. */
+	readonly twin?: true;
 }
 
 export type OwnSaid = {

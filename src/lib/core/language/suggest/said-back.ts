@@ -1,3 +1,4 @@
+import { weighingWords } from '../../document/inside.ts';
 import type { SaidCluster, SaidPattern } from '../said.ts';
 import { printSize } from '../../sizing/size.ts';
 import { formatFeet, formatInches, toMillimetres } from '../../units/length.ts';
@@ -29,7 +30,8 @@ function colourName(ref: SaidPattern['colours'][number]['ref'], context: EntryCo
 }
 
 function clusterWords(cluster: SaidCluster, context: EntryContext): string {
-	const { count, nominal, kind, size, method, pattern, others, inside, painted, side } = cluster;
+	const { count, nominal, kind, size, method, pattern, others, inside, painted, neckOff, twin, side } =
+		cluster;
 	const bag = `${formatInches(nominal)}-inch${kind === 'latex-heart' ? ' hearts' : ''}`;
 	const colours = pattern.colours.map((c) => colourName(c.ref, context));
 	const joined = colours.join(pattern.kind === 'gradient' ? ' to ' : ' and ');
@@ -41,10 +43,15 @@ function clusterWords(cluster: SaidCluster, context: EntryContext): string {
 	const filled = !inside
 		? ''
 		: 'of' in inside
-			? `, filled with ${inside.of}`
-			: `, a ${formatInches(inside.balloon.nominal)}-inch ${colourName(inside.colour, context)} inside`;
+			? `, ${weighingWords(inside)}`
+			: `, a ${formatInches(inside.balloon.nominal)}-inch ${colourName(inside.colour, context)} inside${inside.holds ? ` that is ${weighingWords(inside.holds)}` : ''}`;
+	const treated = [
+		painted ? `, painted${painted === true ? '' : ` ${painted}`}` : '',
+		neckOff ? ', necks cut off' : '',
+		twin ? ', two bubbles of each balloon' : ''
+	].join('');
 	const looks = side === 'all' ? '' : `, ${side}`;
-	return `${count} × ${bag} ${PATTERN[pattern.kind]}${joined}${sized}${more.join('')}${filled}${painted ? ', painted' : ''}${looks}`;
+	return `${twin ? count / 2 : count} × ${bag} ${PATTERN[pattern.kind]}${joined}${sized}${more.join('')}${filled}${treated}${looks}`;
 }
 
 /** How often, how high. */

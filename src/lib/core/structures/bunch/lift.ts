@@ -1,3 +1,4 @@
+import { fillLitres, FILLING_KG, type Weighing } from '../../document/inside.ts';
 import { litresHeld } from '../../gas/volume.ts';
 import { float, type Float, type Place as Where } from '../../gas/float.ts';
 import { matchKey, type Catalogue } from '../../materials/catalogue.ts';
@@ -47,9 +48,6 @@ export const WEIGHS = {
 	/** Ribbon, g a foot. */
 	ribbon: 0.3
 } as const;
-
-/** Kilograms a litre of what makes a weight. Water at 4 °C is 1; sand and marbles loosely filled. Common practice. */
-export const FILLING_KG = { sand: 1.6, water: 1, marbles: 1.5 } as const;
 
 interface Context {
 	readonly catalogue: Catalogue;
@@ -142,8 +140,10 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 /** What is in a balloon, g: the inner one, or what weighs it down. */
 function insideGrams({ inside, nominal, size }: OwnBalloon): number {
 	if (!inside) return 0;
-	if (inside.kind === 'balloon') return WEIGHS.latex(inside.nominal);
-	return litresIn({ nominal, size }) * FILLING_KG[inside.of] * 1000;
+	const grams = (held: Weighing, full: number) => fillLitres(held, full) * FILLING_KG[held.of] * 1000;
+	if (inside.kind === 'balloon')
+		return WEIGHS.latex(inside.nominal) + (inside.holds ? grams(inside.holds, litresIn(inside)) : 0);
+	return grams(inside, litresIn({ nominal, size }));
 }
 
 function ribbonGrams(item: BunchItem, catalogue: Catalogue): Pick<LiftPart, 'grams' | 'estimated'> {

@@ -23,20 +23,26 @@ export const sameBalloons = (said: SaidBalloon, slot: Id | null, count: number, 
 
 /** What was said to be in a balloon and on it; what was not said stands nowhere. */
 export function filled(
-	{ inside, painted }: SaidFill,
+	{ inside, painted, neckOff, twin }: SaidFill,
 	slotId: (ref: ColourRef) => Id
-): Pick<Place, 'inside' | 'painted'> {
+): Pick<Place, 'inside' | 'painted' | 'neckOff' | 'twin'> {
 	const made: Inside | undefined =
 		inside &&
 		('of' in inside
-			? { kind: 'filling', of: inside.of }
+			? { kind: 'filling', ...inside }
 			: {
 					kind: 'balloon',
 					nominal: inside.balloon.nominal,
 					size: inside.balloon.size,
-					slot: slotId(inside.colour)
+					slot: slotId(inside.colour),
+					...(inside.holds && { holds: inside.holds })
 				});
-	return { ...(made ? { inside: made } : {}), ...(painted ? { painted } : {}) };
+	return {
+		...(made && { inside: made }),
+		...(painted && { painted }),
+		...(neckOff && { neckOff }),
+		...(twin && { twin })
+	};
 }
 
 /** A balloon as it was said, in no slot of its own yet. */

@@ -5,9 +5,20 @@ import type { OwnBalloon, Place } from '../../document/cluster.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import { sphereLitres, type PumpProfile } from '../../sizing/strokes.ts';
 import { rational, type Rational } from '../../units/rational.ts';
+import { fillLitres, type Weighing } from '../../document/inside.ts';
+import { printSize } from '../../sizing/size.ts';
 import type { Need } from './need.ts';
 
-type Filled = Pick<Place, 'inside' | 'painted' | 'nominal' | 'size'>;
+type Treated = Pick<Place, 'inside' | 'painted' | 'neckOff' | 'twin'>;
+type Filled = Treated & Pick<Place, 'nominal' | 'size'>;
+
+/** Whether anything is done to it besides sizing and tying. */
+export const isTreated = ({ inside, painted, neckOff, twin }: Treated): boolean =>
+	(inside ?? painted ?? neckOff ?? twin) !== undefined;
+
+/** Balloons in so many places: two bubbles are one. */
+export const balloonsIn = ({ twin }: Pick<Place, 'twin'>, places: number): number =>
+	twin ? Math.ceil(places / 2) : places;
 
 /** Litres that fill a round balloon, to a hundredth: what its sizes say, a usual fill where they say nothing. */
 export const litresIn = ({ size, nominal }: Pick<Place, 'size' | 'nominal'>): number =>
@@ -22,6 +33,17 @@ export function insideNeeds(
 	count: number
 ): Need[] {
 	const needs: Need[] = [];
+	const weighs = (held: Weighing, full: number) =>
+		needs.push({
+			what: 'count',
+			of: `litre of ${held.of}`,
+			// What was said goes by the millilitre, a balloon that is filled by what a hand fills.
+			quantity: (held.amount
+				? rational(Math.round(fillLitres(held, full) * 1000), 1000)
+				: hundredths(full)
+			).mul(count)
+		});
+	if (inside?.kind === 'balloon' && inside.holds) weighs(inside.holds, litresIn(inside));
 	if (inside?.kind === 'balloon')
 		needs.push({
 			what: 'balloon',
@@ -34,35 +56,33 @@ export function insideNeeds(
 			method: methodOf(inside.size),
 			quantity: rational(count)
 		});
-	else if (inside)
-		needs.push({
-			what: 'count',
-			of: `litre of ${inside.of}`,
-			quantity: hundredths(litresIn({ size, nominal })).mul(count)
-		});
+	else if (inside) weighs(inside, litresIn({ size, nominal }));
 	if (painted) needs.push({ what: 'count', of: 'painted balloon', quantity: rational(count) });
 	return needs;
 }
 
-export function insideTasks({ inside, painted }: Filled, count: number): TaskCount[] {
+export function insideTasks({ inside, painted, neckOff, twin }: Filled, count: number): TaskCount[] {
 	const tasks: TaskCount[] = [];
 	const push = (task: TaskCount['task'], ...batches: string[]) =>
 		tasks.push(plainTask(task, count, ...batches));
 	if (inside?.kind === 'balloon') {
 		tasks.push(...sizingTasks({ ...inside, method: null }, count));
+		if (inside.holds) push('fill weight', inside.holds.of);
 		push('tie');
 		push('put inside');
 	} else if (inside) push('fill weight', inside.of);
 	if (painted) push('paint', 'paint');
+	if (neckOff) push('cut');
+	if (twin) push('twist');
 	return tasks;
 }
 
 /** Two balloons of a cluster are alike inside too. */
-export const sameInside = (
-	a: Pick<Filled, 'inside' | 'painted'>,
-	b: Pick<Filled, 'inside' | 'painted'>
-): boolean =>
-	a.painted === b.painted && (a.inside === b.inside || JSON.stringify(a.inside) === JSON.stringify(b.inside));
+export const sameInside = (a: Treated, b: Treated): boolean =>
+	a.painted === b.painted &&
+	a.neckOff === b.neckOff &&
+	a.twin === b.twin &&
+	(a.inside === b.inside || JSON.stringify(a.inside) === JSON.stringify(b.inside));
 
 /** A balloon in a balloon: its slot and width, mm. */
 export interface InnerBall {
@@ -90,12 +110,16 @@ export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, c
 		material: balloon.material,
 		size: balloon.size,
 		method: methodOfPlace(balloon),
-		quantity: rational(count)
+		...(balloon.twin && { look: twinWords(balloon) }),
+		quantity: rational(balloonsIn(balloon, count))
 	}) as const;
+
+/** `two bubbles of 5`: how a balloon twisted in two is told on the list. */
+export const twinWords = ({ size }: Pick<Place, 'size'>): string => `two bubbles of ${printSize(size)}`;
 
 /** The work of them, with what goes in and on. */
 export const ownTasks = (balloon: OwnBalloon, count: number): TaskCount[] => [
-	...sizingTasks(balloon, count),
-	plainTask('tie', count),
-	...insideTasks(balloon, count)
+	...sizingTasks(balloon, balloonsIn(balloon, count)),
+	plainTask('tie', balloonsIn(balloon, count)),
+	...insideTasks(balloon, balloonsIn(balloon, count))
 ];

@@ -1,5 +1,6 @@
 import { slotName } from '../../document/names.ts';
 import { printSize } from '../../sizing/size.ts';
+import { weighingWords } from '../../document/inside.ts';
 import { runsOf, type PlaceRun } from './alike.ts';
 import { formatInches } from '../../units/length.ts';
 import type { Pattern } from '../../document/pattern.ts';
@@ -20,19 +21,26 @@ export function printCluster(cluster: Cluster, slots: readonly Slot[]): string {
 	return `${countAndBalloon(first)} ${colours}${printFill(first.place, slots)}${rest.join('')}${side}${cluster.tier > 0 ? ` tier ${cluster.tier}` : ''}`;
 }
 
-/** ` filled with water`, ` filled with 5 at 4 gold`, ` painted`. */
+/** ` filled with water`, ` filled with 5 at 4 gold`, ` painted dots`, ` neck cut`, ` twisted in two`. */
 export function printFill(
-	{ inside, painted }: Pick<Place, 'inside' | 'painted'>,
+	{ inside, painted, neckOff, twin }: Pick<Place, 'inside' | 'painted' | 'neckOff' | 'twin'>,
 	slots: readonly Slot[]
 ): string {
-	const paint = painted ? ' painted' : '';
-	if (!inside) return paint;
-	if (inside.kind === 'filling') return ` filled with ${inside.of}${paint}`;
-	const { nominal, size, slot } = inside;
-	return ` filled with ${printBalloon({ nominal, size, method: null, kind: 'latex-round' })} ${nameOf(slot, slots)}${paint}`;
+	const tails = [
+		painted === undefined ? '' : painted === true ? ' painted' : ` painted ${painted}`,
+		neckOff ? ' neck cut' : '',
+		twin ? ' twisted in two' : ''
+	].join('');
+	if (!inside) return tails;
+	if (inside.kind === 'filling') return ` ${weighingWords(inside)}${tails}`;
+	const { nominal, size, slot, holds } = inside;
+	const inner = `${printBalloon({ nominal, size, method: null, kind: 'latex-round' })} ${nameOf(slot, slots)}`;
+	return ` filled with ${inner}${holds ? ` ${weighingWords(holds)}` : ''}${tails}`;
 }
 
-const countAndBalloon = ({ place, count }: PlaceRun): string => `${count} × ${printBalloon(place)}`;
+/** Of what is twisted in two the balloons are counted. */
+const countAndBalloon = ({ place, count }: PlaceRun): string =>
+	`${place.twin ? Math.ceil(count / 2) : count} × ${printBalloon(place)}`;
 
 /** `11 at 9½`, `6 hearts at 5 by eye`. */
 export function printBalloon({

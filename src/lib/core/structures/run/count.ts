@@ -20,7 +20,15 @@ import { sizeKey } from '../../sizing/size.ts';
 import { inches, um, type Micrometres } from '../../units/length.ts';
 import { rational, type Rational } from '../../units/rational.ts';
 import { hangersOf, hungNeeds } from '../kit/hung.ts';
-import { insideNeeds, insideTasks, ownNeed, ownTasks } from '../kit/filled.ts';
+import {
+	balloonsIn,
+	insideNeeds,
+	insideTasks,
+	isTreated,
+	ownNeed,
+	ownTasks,
+	twinWords
+} from '../kit/filled.ts';
 import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
 import { runsOf } from '../kit/alike.ts';
@@ -137,7 +145,7 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	const needs: Need[] = [];
 	const byRow = clustersByRow(run);
 	const put = (place: Place, slot: Id, count: number) => {
-		const key = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${slot}`;
+		const key = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${place.twin ?? ''}/${slot}`;
 		const sum = found.get(key);
 		if (sum) sum.count += count;
 		else found.set(key, { place, slot, count });
@@ -147,8 +155,8 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 		const { places, pattern } = row.cluster;
 		const spare = sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster))
-			if (place.inside ?? place.painted)
-				needs.push(...insideNeeds(place, colourway, alike * (count + spare)));
+			if (isTreated(place))
+				needs.push(...insideNeeds(place, colourway, balloonsIn(place, alike) * (count + spare)));
 		if (pattern.kind === 'same') places.forEach((p) => put(p, p.slot ?? pattern.slot, count));
 		else
 			for (const cluster of layRun(run))
@@ -169,7 +177,8 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 				material: place.material,
 				size: place.size,
 				method: methodOfPlace(place),
-				quantity: rational(count)
+				...(place.twin && { look: twinWords(place) }),
+				quantity: rational(count, place.twin ? 2 : 1)
 			});
 	return needs;
 }
@@ -293,9 +302,10 @@ function tasks(run: Run): TaskCount[] {
 	for (const row of run.rows) {
 		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
 		for (const { place, count: alike } of runsOf(row.cluster)) {
-			found.push(...sizingTasks(place, alike * count));
-			push('tie', alike * count);
-			if (place.inside ?? place.painted) found.push(...insideTasks(place, alike * count));
+			const all = balloonsIn(place, alike) * count;
+			found.push(...sizingTasks(place, all));
+			push('tie', all);
+			if (isTreated(place)) found.push(...insideTasks(place, all));
 		}
 		found.push(...clusterTasks(row.cluster.places.length, count));
 	}

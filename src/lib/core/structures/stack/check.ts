@@ -229,8 +229,12 @@ function checkSizes(
 			const key = `${place.nominal}/${high}`;
 			if (!known || seen.has(key)) continue;
 			seen.add(key);
-			const over = overSafe(place.nominal, safe, high);
-			if (!over && fillBand(assumed / (place.nominal / 1000)) !== 'pear-shaped') continue;
+			const over = overSafe(place.nominal, safe, place.twin ? high * Math.cbrt(2) : high);
+			if (
+				!over &&
+				fillBand((assumed * (place.twin ? Math.cbrt(2) : 1)) / (place.nominal / 1000)) !== 'pear-shaped'
+			)
+				continue;
 			const [bag, limit] = [place.nominal, safe].map(formatInches);
 			if (over) {
 				findings.push({

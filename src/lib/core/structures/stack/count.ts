@@ -16,7 +16,7 @@ import type { Cluster, Place } from '../../document/cluster.ts';
 import type { Colourway } from '../../document/slot.ts';
 import { sizeKey } from '../../sizing/size.ts';
 import { rational } from '../../units/rational.ts';
-import { insideNeeds, insideTasks } from '../kit/filled.ts';
+import { balloonsIn, insideNeeds, insideTasks, isTreated, twinWords } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
@@ -29,9 +29,9 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		for (const cluster of layer.clusters) {
 			for (const run of runsOf(cluster)) {
 				const { place } = run;
-				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/`;
-				if (place.inside ?? place.painted)
-					filled.push(...insideNeeds(place, colourway, run.count * layer.repeat));
+				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${place.twin ?? ''}/`;
+				if (isTreated(place))
+					filled.push(...insideNeeds(place, colourway, balloonsIn(place, run.count) * layer.repeat));
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
 					const key = alike + slot;
 					const sum = found.get(key);
@@ -51,7 +51,8 @@ function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
 		material: place.material,
 		size: place.size,
 		method: methodOfPlace(place),
-		quantity: rational(count)
+		...(place.twin && { look: twinWords(place) }),
+		quantity: rational(count, place.twin ? 2 : 1)
 	}));
 	return [
 		...balloons,
@@ -133,10 +134,10 @@ function tasks(stack: Stack): TaskCount[] {
 	for (const layer of stack.layers) {
 		for (const cluster of layer.clusters) {
 			for (const { place, count } of runsOf(cluster)) {
-				const all = layer.repeat * count;
+				const all = layer.repeat * balloonsIn(place, count);
 				sizingTasks(place, all).forEach(add);
 				add(plainTask('tie', all));
-				if (place.inside ?? place.painted) insideTasks(place, all).forEach(add);
+				if (isTreated(place)) insideTasks(place, all).forEach(add);
 			}
 			clusterTasks(cluster.places.length, layer.repeat).forEach(add);
 		}

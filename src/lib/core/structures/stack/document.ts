@@ -43,5 +43,13 @@ export interface Upright {
 /** The layers a stack really has, each row's repeats written out, floor first. */
 export const layerCount = (stack: Stack): number => stack.layers.reduce((a, layer) => a + layer.repeat, 0);
 
+/** Balloons it takes: two bubbles are one. */
 export const balloonCount = (stack: Stack): number =>
-	stack.layers.reduce((a, l) => a + l.repeat * l.clusters.reduce((b, c) => b + c.places.length, 0), 0);
+	Math.ceil(
+		stack.layers.reduce(
+			(a, l) =>
+				a +
+				l.repeat * l.clusters.reduce((b, c) => b + c.places.reduce((n, p) => n + (p.twin ? 0.5 : 1), 0), 0),
+			0
+		)
+	);
