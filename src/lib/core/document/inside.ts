@@ -52,6 +52,14 @@ export function fillLitres({ of, amount }: Weighing, full: number): number {
 
 const SHARES: Readonly<Record<string, string>> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
 
+/** How much, as a field shows it; blank is full. */
+export const amountWords = ({ amount }: Weighing): string =>
+	!amount
+		? ''
+		: amount.in === 'share'
+			? (SHARES[amount.n] ?? String(amount.n))
+			: `${amount.n}${amount.in === 'pieces' ? '' : ` ${amount.in}`}`;
+
 /** `filled with sand`, `½ filled with sand`, `filled with 200 g sand`, `filled with 5 marbles`: as it is typed. */
 export function weighingWords({ of, amount }: Weighing): string {
 	if (!amount) return `filled with ${of}`;

@@ -1,11 +1,12 @@
 import { PAINT_PARTS } from '../document/cluster.ts';
 import { FILLINGS, type FillAmount, type Filling, type Weighing } from '../document/inside.ts';
-import { isWord } from './tokens.ts';
+import { isWord, tokens } from './tokens.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
 import type { ColourRef, OwnSaid, SaidFill } from './said.ts';
 import { nameColour } from './names/name-colour.ts';
 import { balloonOf } from './balloon.ts';
-import type { Reader } from './reader.ts';
+import type { EntryContext } from './context.ts';
+import { Reader } from './reader.ts';
 
 /**
  * `filled with water`, `½ filled with sand`, `filled with 200 g sand`, `filled with 5 marbles`, `filled with 5 at 4 gold`;
@@ -93,6 +94,19 @@ function amountOf(of: Filling, value: number, unit: FillAmount['in']): Parsed<We
 		? got({ of, amount: { n, in: unit } })
 		: refuse('too-big', `How much ${of}? That is less than can be weighed.`);
 }
+
+/** How much of it, as it is typed into a field: `200 g`, `½`, `5` marbles; blank or “full” is full. */
+export function parseAmountText(text: string, of: Filling, context: EntryContext): Parsed<Weighing> {
+	if (/^\s*(full)?\s*$/i.test(text)) return got({ of });
+	const r = new Reader(tokens(text, context.style), context);
+	const n = r.number()?.valueOf();
+	const unit = r.word(...Object.keys(GRAMS), ...Object.keys(LITRES));
+	if (n === undefined || r.now !== undefined)
+		return refuse('not-a-number', `How much ${of}? Type it like “200 g”, “½” or “full”.`);
+	if (unit !== undefined) return GRAMS[unit] ? amountOf(of, n * GRAMS[unit]!, 'g') : amountOf(of, n * LITRES[unit]!, 'l');
+	if (of === 'marbles' && Number.isInteger(n)) return amountOf(of, n, 'pieces');
+	return n <= 1 ? amountOf(of, n, 'share') : refuse('missing', `${text.trim()} of what? Type grams or litres, like “${text.trim()} g”.`);
+} // prettier-ignore
 
 /** The words of a colour up to one of these, and the slot or colour they mean. */
 export function saidColour(

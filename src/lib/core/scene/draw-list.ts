@@ -1,8 +1,6 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Finish, Material, MaterialKind } from '../materials/material.ts';
-import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
-import type { PlaceKind } from '../document/cluster.ts';
 import type { Section } from '../recipe/recipe.ts';
 import type { Stack, StandsOn } from '../structures/stack/document.ts';
 import type { Ball } from '../geometry/ring.ts';
@@ -11,14 +9,15 @@ import type { Assembly, Piece } from '../assembly/assemble.ts';
 import { pointAt, type Spot } from '../structures/kit/spot.ts';
 import type { Holder } from '../structures/kit/hangers.ts';
 import type { Point, Strand } from '../structures/kit/strand.ts';
-import { innerBall } from '../structures/kit/filled.ts';
-import { slotOfPlace } from '../structures/stack/place.ts';
-import type { PlacedStack } from '../structures/stack/placed.ts';
 import { exploded } from './exploded.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
+import { colouredBalls, isClear, OVER, type Pressed } from './coloured-balls.ts';
+import { inDepth, type SeenPoint } from './in-depth.ts';
 import { TUBE_HEX, UPRIGHT_WIDTH, WOOD_HEX, type Tube } from './tubes.ts';
+
+export type { Pressed };
 
 /** A balloon of the picture, mm; x to the right, y up from the floor. */
 export interface Disc {
@@ -70,11 +69,6 @@ interface Dressed {
 	readonly pressed?: Pressed[] | undefined;
 }
 
-/** What is pressed where a disc is: the very balloon of a row, and the slot that colours it. */
-export interface Pressed {
-	readonly place: Id | null;
-	readonly slot: Id | null;
-}
 const NOTHING_PRESSED: Pressed = { place: null, slot: null };
 
 /** How wide the plate of a stand is drawn, mm. Common practice: 12 to 16 in. */
@@ -148,39 +142,9 @@ const outwards = ({ x, y }: Ball): readonly [number, number] => {
 	return out < 1e-6 ? [0, -1] : [x / out, y / out];
 };
 
-interface SeenPoint {
-	readonly x: number;
-	readonly y: number;
-	readonly depth: number;
-	/** How far out it is from the middle, whichever way it is turned. */
-	readonly wide: number;
-}
-
-/**
- * Something long cut where it has come nearer or gone back by its own thickness: what goes round a column is before it in
- * front and behind it at the back.
- */
-function inDepth(points: readonly SeenPoint[], d: number): SeenPoint[][] {
-	const found: SeenPoint[][] = [];
-	let own: SeenPoint[] = [];
-	for (const point of points) {
-		own.push(point);
-		if (Math.abs(point.depth - own[0]!.depth) < d || own.length < 2) continue;
-		found.push(own);
-		own = [point];
-	}
-	if (own.length > 1 || found.length === 0) found.push(own);
-	return found;
-}
-
 type DabbedStrand = Omit<Dabbed, 'kind'> & { readonly bare?: boolean | undefined };
 /** So far behind its middle a tube is drawn, mm: what is threaded on it hides it. */
 const INSIDE = 30;
-/** A balloon in a see-through one is seen through it: drawn just after it, mm. */
-const OVER = 0.5;
-const isClear = (colour: string | null, { colours }: Catalogue): boolean =>
-	colours.get(colour ?? '')?.finish === 'see-through';
-
 interface Dabbed extends Partial<Pick<Material, 'mark'>> {
 	readonly colour: string | null;
 	readonly row: number;
@@ -377,56 +341,6 @@ function firstNotBehind(order: readonly number[], depths: readonly number[], dep
 		else high = middle;
 	}
 	return low;
-}
-
-interface ColouredBall {
-	readonly ball: Ball;
-	readonly colour: string | null;
-	/** Row of its stack. */
-	readonly row: number;
-	readonly kind: PlaceKind;
-	readonly over?: number;
-	readonly pressed: Pressed;
-}
-interface Coloured {
-	readonly colourway: Colourway | undefined;
-	readonly catalogue: Catalogue;
-	readonly balls: readonly ColouredBall[];
-}
-/** Placed stacks never change: their balls are coloured once for a colourway and drawn at every copy and keystroke. */
-const coloured = new WeakMap<PlacedStack, Coloured>();
-
-function colouredBalls(
-	{ placed, colourway }: Pick<Piece, 'placed' | 'colourway'>,
-	catalogue: Catalogue
-): readonly ColouredBall[] {
-	const cached = coloured.get(placed);
-	if (cached && cached.colourway === colourway && cached.catalogue === catalogue) return cached.balls;
-	const balls = placed.layers.flatMap((layer, index) => {
-		const ring = placed.rings[index]!;
-		return layer.rings.flatMap((own, c) => {
-			const cluster = ring.layer.clusters[c]!;
-			return own.flatMap((ball, place): ColouredBall[] => {
-				const { id, material, kind, inside } = cluster.places[place]!;
-				const slot = material === null ? slotOfPlace(cluster, place, ring) : null;
-				const colour =
-					material === null
-						? (colourway?.fills[slot!] ?? null)
-						: (catalogue.materials.get(material)?.colour ?? null);
-				const pressed = { place: id, slot };
-				const outer = { ball, colour, row: ring.row, kind, pressed };
-				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
-				if (!inner) return [outer];
-				const own = colourway?.fills[inner.slot] ?? null;
-				return [
-					outer,
-					{ ...outer, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
-				];
-			});
-		});
-	});
-	coloured.set(placed, { colourway, catalogue, balls });
-	return balls;
 }
 
 /** A tenth of a millimetre is finer than any screen or paper here. */

@@ -1,6 +1,7 @@
 import type { Id } from '../document/id.ts';
 import { awayFrom } from './rope.ts';
-import type { DrawList, Pressed } from './draw-list.ts';
+import type { DrawList } from './draw-list.ts';
+import type { Pressed } from './coloured-balls.ts';
 
 /** A point of a picture, mm from the middle of its floor. */
 export interface PicturePoint {

@@ -6,7 +6,8 @@ import type { LineRole } from '../document/line-role.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import { assemble, isBare, type Assembly } from '../assembly/assemble.ts';
 import type { View } from './camera.ts';
-import { drawAssembly, MOST_DISCS, type Pressed } from './draw-list.ts';
+import { drawAssembly, MOST_DISCS } from './draw-list.ts';
+import type { Pressed } from './coloured-balls.ts';
 import { boxHeight, svgOf, tubesOf } from './svg.ts';
 
 const draw = (recipe: Recipe, view: View = 'front') =>

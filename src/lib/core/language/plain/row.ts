@@ -16,7 +16,9 @@ interface Said {
 	fill?: string;
 	/** A balloon in it, as it is said. */
 	inside?: string;
-	painted?: boolean;
+	treated?: string;
+	neck?: string;
+	twin?: string;
 	side?: string;
 	repeat?: number;
 	height?: string;
@@ -45,7 +47,18 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
 
 /** Takes out of a sentence what can stand anywhere in it. */
 function loose(left: Left, said: Said) {
-	if (left.take(/\bpainted\b/)) said.painted = true;
+	const painted = left.take(
+		/\bpainted(?: with)?(?: (dots|stripes|the top|the bottom|the side|(?:a )?swoosh))?\b/
+	);
+	if (painted) said.treated = `painted${painted[1] ? ` ${painted[1].replace('a ', '')}` : ''}`;
+	if (left.take(/,? ?\b(?:with )?(?:the |their )?necks? (?:are )?cut(?: off)?\b/)) said.neck = 'neck cut';
+	if (left.take(/,? ?\b(?:each )?twisted (?:in|into) (?:two|2)(?: bubbles)?\b/)) said.twin = 'twisted in two';
+	const half = left.take(/,? ?\bhalf[- ](?:full of|filled with) (sand|water|marbles)\b/);
+	if (half) said.fill = `½ filled with ${half[1]}`;
+	const some = left.take(
+		/,? ?\b(?:filled )?with (\d[\d.]* ?(?:g|grams|kg|oz|ml|cups?)?) ?(?:of )?(sand|water|marbles)(?: in(?:side)?(?: (?:it|them|each))?)?\b/
+	);
+	if (some) said.fill = `filled with ${some[1]} ${some[2]}`;
 	const inside = left.take(/\bwith (?:an? |1 )?([^,]+?) inside\b/);
 	if (inside) said.inside = inside[1]!;
 	const fill = left.take(
@@ -208,7 +221,9 @@ function printed(said: Said): string {
 		colours.length > 1 && pattern,
 		colours.join(' / '),
 		said.fill,
-		said.painted && 'painted',
+		said.treated,
+		said.neck,
+		said.twin,
 		said.side,
 		said.straight && 'straight',
 		said.joined && `joined ${said.joined}`,

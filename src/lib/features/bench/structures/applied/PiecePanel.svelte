@@ -2,6 +2,7 @@
 	import { MOST_ALIKE, MOST_FIXINGS } from '../../../../core/document/limits.ts';
 	import { flatOf } from '../../../../core/materials/material.ts';
 	import { changePiece } from '../../../../core/structures/applied/edit.ts';
+	import type { Place } from '../../../../core/document/cluster.ts';
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
 	import { FIXINGS, type AppliedPiece, type Fixing } from '../../../../core/structures/applied/document.ts';
@@ -21,6 +22,7 @@
 	import ColourName from '../../../colours/ColourName.svelte';
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
+	import Treated from '../../kit/Treated.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 
 	interface Props {
@@ -84,6 +86,10 @@
 			});
 			dropUnusedSlots(d);
 		});
+	const treat = (work: (place: Mutable<Place>) => void) =>
+		change((p) => {
+			if (p.what.kind === 'balloon') work(p.what.balloon as Mutable<Place>);
+		});
 	const material = (id: string) => {
 		const found = bench.catalogue.materials.get(id);
 		const flat = found ? flatOf(found) : null;
@@ -127,6 +133,7 @@
 					</ColourChip>
 				</div>
 			</div>
+			<Treated {bench} place={piece.what.balloon} onchange={treat} />
 		{:else}
 			<Pick label="Which" value={piece.what.material ?? ''} options={foils} onpick={material} />
 		{/if}

@@ -36,6 +36,7 @@
 	import ColourName from '../../../colours/ColourName.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
+	import Treated from '../../kit/Treated.svelte';
 	import type { RowAct } from './LayerRow.svelte';
 
 	interface Props {
@@ -195,6 +196,18 @@
 			{/if}
 		</div>
 	{/each}
+	{#if layer.clusters.length === 1}
+		{@const own = layer.clusters[0]!}
+		<details>
+			<summary class="cursor-pointer text-[13px] text-muted">in them and on them</summary>
+			<Treated
+				{bench}
+				place={own.places[0]!}
+				twins={own.places.length % 2 === 0 && own.pattern.kind === 'same'}
+				onchange={(work) => cluster(0, (c) => c.places.forEach((p) => work(p)))}
+			/>
+		</details>
+	{/if}
 	<div class="line">
 		<span class="acts" role="group" aria-label="This row">
 			{#each ACTS as [act, says, key, Icon] (act)}
