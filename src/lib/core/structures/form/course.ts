@@ -110,37 +110,49 @@ export interface Core {
 }
 
 /**
- * Wound round a core from a point of it on: so many turns over its length, closer where a turn alone is as long as its
- * share of it, so that fewer turns are made.
+ * Wound round a core from a point of it on, so many turns over its length, climbing alike all the way; where the turns alone
+ * are longer than it is, band by band beside itself, and fewer turns are made.
  */
 export function twine(core: Core, start: number, { length, d, turns, phase }: { length: number; d: number; turns: number; phase: number }): Point[] {
+	const steps = Math.max(1, Math.round(TURN * turns));
+	const rise = climb(core, start, { length, d, steps });
 	const found: Point[] = [];
-	let [along, used, angle] = [start, 0, phase];
-	const share = length / Math.max(0.25, turns);
-	for (let i = 0; i < TURN * 40 && used < length - 1e-6; i++) {
+	let used = 0;
+	for (let i = 0; i <= steps; i++) {
+		const along = start + rise * i;
 		const radius = core.radiusAt(along) + d / 2;
-		const round = (2 * Math.PI * radius) / TURN;
-		// At least as far as it is thick in a turn: bands lie beside each other.
-		const rise = Math.sqrt(Math.max((d / TURN) ** 2, (share / TURN) ** 2 - round ** 2));
-		if (i === 0) found.push(onCore(core, along, angle, radius));
-		const step = Math.hypot(round, rise);
-		const part = Math.min(1, (length - used) / step);
-		along += rise * part;
-		angle += ((2 * Math.PI) / TURN) * part;
-		used += step * part;
-		found.push(onCore(core, along, angle, core.radiusAt(along) + d / 2));
+		found.push(onCore(core, along, phase + (2 * Math.PI * i) / TURN, radius));
+		used += Math.hypot(rise, (2 * Math.PI * radius) / TURN);
+		if (used >= length - 1e-6) break;
 	}
 	return found;
+} // prettier-ignore
+
+/** How far it climbs at every step so that all of it is used, mm; no less than bands beside each other do. */
+function climb(core: Core, start: number, { length, d, steps }: { length: number; d: number; steps: number }): number {
+	// It goes no higher than what it winds round.
+	let [low, high] = [d / TURN, Math.max(d / TURN, (core.end - start) / steps)];
+	if (helix(core, start, { rise: high, d, steps }) <= length * 1.001) return high;
+	for (let i = 0; i < 24; i++) {
+		const rise = (low + high) / 2;
+		if (helix(core, start, { rise, d, steps }) < length) low = rise;
+		else high = rise;
+	}
+	return low;
+} // prettier-ignore
+
+/** How long it is that climbs so far at every step, mm. */
+function helix(core: Core, start: number, { rise, d, steps }: { rise: number; d: number; steps: number }): number {
+	let long = 0;
+	for (let i = 0; i < steps; i++)
+		long += Math.hypot(rise, (2 * Math.PI * (core.radiusAt(start + rise * i) + d / 2)) / TURN);
+	return long;
 } // prettier-ignore
 
 /** How long something is that winds so often round a core between two points along it, mm. */
 export function twineLength(core: Core, { from, to, d, turns }: { from: number; to: number; d: number; turns: number }): number {
 	const steps = Math.max(1, Math.round(TURN * turns));
-	const rise = Math.max(d / TURN, (to - from) / steps);
-	let long = 0;
-	for (let i = 0; i < steps; i++)
-		long += Math.hypot(rise, (2 * Math.PI * (core.radiusAt(from + rise * i) + d / 2)) / TURN);
-	return long;
+	return helix(core, from, { rise: Math.max(d / TURN, (to - from) / steps), d, steps });
 } // prettier-ignore
 
 /** Heights at which a host is measured for what winds round it. */

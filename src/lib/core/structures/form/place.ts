@@ -87,6 +87,8 @@ function roundIts(piece: FormPiece, host: HostShape, d: number): Point[][][] | n
 		return belts && each((i) => beltPath(belts[i]!.ring, belts[i]!.side, d, lengthOf(piece, i)).map((p) => ({ ...p, z: p.z + belts[i]!.up * d })));
 	}
 	if (shaping !== 'twined' && shaping !== 'sleeve') return undefined;
+	// With nothing to go round it stands by itself.
+	if (at === null && host.balls.length === 0) return undefined;
 	const cores = coresOf(at, host);
 	if (!cores) return null;
 	return each((i) => {
