@@ -91,7 +91,8 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
 	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
-	choice: [[COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
+	open: [[TWO, 'arm optional', 'arm optional when it is outdoors', 'arm always there', 'arm made 3 days before', 'arm made on the day', 'arm made as usual'], [[...TWO, 'section hat'], 'hat instead of arm']],
+	choice: [[TWO, 'leave out arm', 'put back arm'], [COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
 	change: [
 		[COLUMN, 'row 1 becomes 4 11 at 8 red', 'top row becomes 4 11 at 8 red', 'bottom row becomes 4 11 at 8 red', 'last becomes 4 11 at 8 red', 'row 1 taken out', 'red becomes white'],
 		[[...BUNCH, '3 11 at 10 white'], 'row 1 becomes 3 11 at 9 white'],

@@ -7,7 +7,7 @@ import type { Colourway, Slot } from '../document/slot.ts';
 import type { FollowOnRule } from '../document/rule.ts';
 import { accompanies } from '../structures/registry/refs.ts';
 import { saidOf } from '../structures/registry/print.ts';
-import type { Recipe, SizeOption } from '../recipe/recipe.ts';
+import type { Recipe, Section, SizeOption } from '../recipe/recipe.ts';
 
 /** Finds the name of a material or a colour by its id. */
 export type NameOf = (id: string) => string;
@@ -22,10 +22,11 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 	return [
 		...recipe.sections.flatMap((section) => {
 			const text = printSection(section, recipe, nameOf);
-			return saidOf(section.structure, { text, lone: !several && text === section.name }, context);
+			const own = saidOf(section.structure, { text, lone: !several && text === section.name }, context);
+			return [...own, ...sayOpen(section, recipe)];
 		}),
 		...(recipe.tall ? [`height said${MEASURED[recipe.tall]}`] : []),
-		...recipe.sizes.map((size) => saySize(size, nameOf)),
+		...recipe.sizes.map((size) => saySize(size, nameOf, recipe)),
 		...recipe.rules.map((rule) => sayRule(rule, nameOf)),
 		...recipe.steps.flatMap(sayStep),
 		...(recipe.paid ?? []).map(({ label, minor }) => `paid besides: ${label} ${(minor / 100).toFixed(2)}`),
@@ -33,17 +34,30 @@ export function sayRecipe(recipe: Recipe, nameOf: NameOf): string[] {
 	];
 }
 
+/** Whether it is always there, and when it is made. */
+function sayOpen({ name, open, ahead }: Section, { sections }: Recipe): string[] {
+	const first = sections.find((s) => s.id !== open?.group && s.open?.group === open?.group && s.name !== name);
+	const instead = open?.group !== undefined && first ? `${name} instead of ${first.name}` : undefined;
+	const optional = open && (instead === undefined || open.when !== '') ? `${name} optional${open.when ? ` when ${open.when}` : ''}` : undefined;
+	return [
+		...(optional ? [optional] : []),
+		...(instead ? [instead] : []),
+		...(open?.out ? [`leave out ${name}`] : []),
+		...(ahead === undefined ? [] : [ahead === 0 ? `${name} made on the day` : `${name} made ${ahead} days before`])
+	];
+} // prettier-ignore
+
 const MEASURED: Readonly<Record<SaidOf, string>> = {
 	'over all': ' over all',
 	clusters: ' clusters',
 	pole: ' of pole'
 };
 
-function saySize({ name, height, of, by, swaps }: SizeOption, nameOf: NameOf): string {
+function saySize({ name, height, of, by, swaps, open = {} }: SizeOption, nameOf: NameOf, { sections }: Recipe): string {
 	const tall = height === null ? '' : ` ${formatFeet(toMillimetres(height))}`;
 	const others = Object.values(swaps).map((to) => `, with ${nameOf(to)}`);
-	return `size ${name}${tall}${of ? MEASURED[of] : ''}${by === 'scale' ? ' scaled' : ''}${others.join('')}`;
-}
+	return `size ${name}${tall}${of ? MEASURED[of] : ''}${by === 'scale' ? ' scaled' : ''}${others.join('')}${Object.entries(open).map(([id, isThere]) => `, ${isThere ? 'with' : 'without'} ${sections.find((s) => s.id === id)?.name ?? 'a part'}`).join('')}`;
+} // prettier-ignore
 
 const sayRule = ({ of, each, material }: FollowOnRule, nameOf: NameOf): string =>
 	`each ${of} takes ${each} ${material === null ? 'of what is not chosen yet' : nameOf(material)}`;

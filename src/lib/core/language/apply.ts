@@ -1,3 +1,4 @@
+import { eitherOr, putIn, settleOpen } from '../recipe/open-sections.ts';
 import type { Id, NewId } from '../document/id.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { newSection } from '../recipe/build.ts';
@@ -103,6 +104,20 @@ const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K
 		const way = recipe.colourways.find((c) => c.id === place.colourway) ?? recipe.colourways[0]!;
 		way.without = way.without.filter((s) => s !== slot);
 		if (out) way.without.push(slot);
+		return undefined;
+	},
+	'leave section'(recipe, { section, out }) {
+		putIn(recipe, section, !out);
+		return undefined;
+	},
+	'open section'(recipe, { section, to }) {
+		const own = recipe.sections.find((s) => s.id === section);
+		if (!own) return undefined;
+		if (to.how === 'optional') own.open = { out: false, ...own.open, when: to.when };
+		else if (to.how === 'always') settleOpen(recipe, section);
+		else if (to.how === 'instead') eitherOr(recipe, to.of, section);
+		else if (to.days === null) delete own.ahead;
+		else own.ahead = to.days;
 		return undefined;
 	},
 	'swap slots'(recipe, { slots }, place) {

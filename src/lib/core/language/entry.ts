@@ -6,6 +6,13 @@ import type { RecipePricing, SizeOption } from '../recipe/recipe.ts';
 import type { Structure } from '../structures/kinds.ts';
 import type { Said } from '../structures/registry/said.ts';
 
+/** What is said of whether a section is there, and how long before the day it is made. */
+export type SaidOpen =
+	| { readonly how: 'optional'; readonly when: string }
+	| { readonly how: 'always' }
+	| { readonly how: 'instead'; readonly of: Id }
+	| { readonly how: 'ahead'; readonly days: number | null };
+
 /** A section as said; without a structure it is an empty stack. */
 export interface SaidSection {
 	readonly name: string;
@@ -34,6 +41,8 @@ export type DesignSaid =
 	| { readonly kind: 'recolour'; readonly slot: Id; readonly to: Id; readonly name: string | null }
 	| { readonly kind: 'size'; readonly size: Pick<SizeOption, 'name' | 'height' | 'by'> }
 	| { readonly kind: 'leave'; readonly slot: Id; readonly out: boolean }
+	| { readonly kind: 'leave section'; readonly section: Id; readonly out: boolean }
+	| { readonly kind: 'open section'; readonly section: Id; readonly to: SaidOpen }
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
 	| { readonly kind: 'rule'; readonly rule: FollowOnRule }

@@ -4,7 +4,7 @@ import { MOST_TYPED, type NumberStyle } from '../units/number.ts';
 import { isSaid, readAnywhere, readInHand } from '../structures/registry/language.ts';
 import type { Entry } from './entry.ts';
 import type { EntryContext } from './context.ts';
-import { leave, pricing, rule, size, swap } from './sentences/choices.ts';
+import { leave, openSection, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
 import { withColourWords, withWholeNames } from './names/whole-names.ts';
 import { canBecome, partSaid, recolour } from './sentences/parts.ts';
@@ -51,6 +51,7 @@ function readTokens(all: readonly Token[], context: EntryContext): Parsed<Entry>
 /** What the rest of a line says. */
 function entryOf(reader: Reader): Parsed<Entry> {
 	return (
+		openSection(reader) ??
 		section(reader) ??
 		recolour(reader) ??
 		readInHand(reader) ??

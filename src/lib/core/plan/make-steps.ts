@@ -37,7 +37,7 @@ import {
  * @param root whether it is the design asked for: only that one is looked over at the end
  */
 export function makeSteps(node: DesignCount, root: boolean, context: StepContext): MadeStep[] {
-	const sections = node.recipe.sections.map((section) => new SectionSteps(node, section, context));
+	const sections = inTime(node.recipe.sections).map((section) => new SectionSteps(node, section, context));
 	const built = sections.flatMap((s) => s.built(false));
 	const bench = built.filter((s) => s.place === 'bench');
 	// What carries the balloons is ready, glued and dry, before the first of them is blown up.
@@ -67,6 +67,22 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 		);
 	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
 	return shared(all, node.recipe, context.catalogue);
+}
+
+/** What may be made days before comes first, what is made on the day last; what sits on others comes when they do. */
+const inTime = (sections: readonly Section[]): readonly Section[] => {
+	const days = ({ ahead, structure }: Section) => (ahead === undefined || isOnHosts(structure) ? 0.5 : ahead);
+	return sections.some((s) => s.ahead !== undefined)
+		? [...sections].sort((a, b) => days(b) - days(a))
+		: sections;
+};
+
+/** How long before it may be made, with its first step. */
+function timed(steps: readonly MadeStep[], { ahead }: Section): MadeStep[] {
+	if (ahead === undefined) return [...steps];
+	const when =
+		ahead === 0 ? 'made on the day' : `may be made up to ${ahead} ${ahead === 1 ? 'day' : 'days'} before`;
+	return steps.map((s, i) => (i === 0 ? { ...s, method: [s.method, when].filter(Boolean).join('; ') } : s));
 }
 
 /** What is made ready before any balloon. */
@@ -106,7 +122,7 @@ class SectionSteps {
 	built(last: boolean): MadeStep[] {
 		const { structure } = this.section;
 		if (isLast(structure) !== last) return [];
-		const steps = stepsOf(structure, this.#kit);
+		const steps = timed(stepsOf(structure, this.#kit), this.section);
 		const patches = this.#patches();
 		// As soon as its cluster is made, and before it is built on.
 		const made = steps.findLastIndex((s) => ['clusters', 'inflate'].includes(kindOfStep(s)));

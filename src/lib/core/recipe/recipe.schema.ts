@@ -3,7 +3,7 @@ import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import type { Micrometres } from '../units/length.ts';
 import { COUNTS } from '../document/rule.ts';
-import { MOST_PAID, RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
+import { MOST_AHEAD, MOST_PAID, RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
 import { SLOT_ROLES } from '../document/slot.ts';
 import { STANDINGS } from '../document/stand.ts';
 import { amount, id, length, name, percent, positive } from '../document/fields.schema.ts';
@@ -29,7 +29,11 @@ const section = z.strictObject({
 		gap: length.or(z.literal(0)),
 		tie: id.nullable()
 	}),
-	swappable: z.boolean()
+	swappable: z.boolean(),
+	open: z
+		.strictObject({ out: z.boolean(), when: z.string().trim().max(80), group: id.optional() })
+		.optional(),
+	ahead: z.number().int().min(0).max(MOST_AHEAD).optional()
 });
 
 const step = z.strictObject({
@@ -88,7 +92,8 @@ export const newestRecipe = z.strictObject({
 				of: z.enum(MEASURES).optional(),
 				by: z.enum(['layers', 'scale']),
 				swaps: z.record(id, id),
-				parts: z.record(id, id)
+				parts: z.record(id, id),
+				open: z.record(id, z.boolean()).optional()
 			})
 		)
 		.max(24),

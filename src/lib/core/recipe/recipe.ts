@@ -66,6 +66,8 @@ export interface SizeOption {
 	readonly swaps: Readonly<Record<Id, string>>;
 	/** Size options of the designs inside, by the id of their section. */
 	readonly parts: Readonly<Record<Id, Id>>;
+	/** Sections that are there or not in this size, by their ids; the others are as they stand. */
+	readonly open?: Readonly<Record<Id, boolean>> | undefined;
 }
 
 /** A hint that shall be quiet, and why. */
@@ -89,7 +91,23 @@ export interface Section {
 	readonly stand: Stand;
 	/** May be exchanged in one step: another design in its place. */
 	readonly swappable: boolean;
+	/** It may be there or not; most sections always are. */
+	readonly open?: OpenSection | undefined;
+	/** It may be made so many days before the day; nothing is as usual. */
+	readonly ahead?: number | undefined;
 }
+
+/** What may be there or not. */
+export interface OpenSection {
+	/** Left out as it stands: neither counted nor drawn. */
+	readonly out: boolean;
+	/** When it is there, in her words: “outdoors”. */
+	readonly when: string;
+	/** Those of one group stand for each other: one of them is there. */
+	readonly group?: Id | undefined;
+}
+/** Longer ahead nothing is kept: a quarter of a year. */
+export const MOST_AHEAD = 90;
 
 export interface RecipePricing {
 	readonly method: PriceMethod;

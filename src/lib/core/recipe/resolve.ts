@@ -3,6 +3,7 @@ import type { PumpProfile } from '../sizing/strokes.ts';
 import { sharesPath, withPaths } from './shared-paths.ts';
 import { exchange } from './swap.ts';
 import { hasFits, withFits } from './fit-limbs.ts';
+import { hasOpen, withoutOpen } from './open-sections.ts';
 import { scaleToHeight } from './scale.ts';
 import { toHeight } from './to-height.ts';
 import { omittingSlots } from './omit-slots.ts';
@@ -34,7 +35,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
 	const out = colourway?.without ?? [];
-	const plain = !size && out.length === 0 && !sharesPath(recipe) && !hasFits(recipe);
+	const plain = !size && out.length === 0 && !sharesPath(recipe) && !hasFits(recipe) && !hasOpen(recipe);
 	if (plain && (pumps.length === 0 || !saysStrokes(recipe))) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
@@ -42,7 +43,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const key = `${colourway?.id ?? ''}/${size?.id ?? ''}`;
 	const cached = byChoice.get(key);
 	if (cached && cached.pumps === pumps) return cached.resolved;
-	const closed = withPumps(omittingSlots(recipe, new Set(out)), pumps);
+	const closed = withPumps(omittingSlots(withoutOpen(recipe, size), new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withFits(withPaths(sized.recipe), pumps) };
 	byChoice.set(key, { pumps, resolved });

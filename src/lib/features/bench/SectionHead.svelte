@@ -3,10 +3,11 @@
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import { holdsLines } from '../../core/structures/registry/language.ts';
 	import { nestedIn, partsOf } from '../../core/structures/registry/refs.ts';
+	import { isIn } from '../../core/recipe/open-sections.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
 	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import type { Bench } from './bench.svelte.ts';
-	import { standingWords } from './section-words.ts';
+	import { openWords, standingWords } from './section-words.ts';
 	import { screenOf } from './structures/screens.ts';
 	import SectionPanel from './SectionPanel.svelte';
 
@@ -17,6 +18,8 @@
 		inHand: boolean;
 	}
 	let { bench, section, inHand }: Props = $props();
+	/** Neither counted nor drawn, as it stands now. */
+	const left = $derived(section.open !== undefined && !isIn(section, bench.inSize ?? undefined));
 	const folded = $derived(bench.folded.has(section.id));
 	const { structure } = $derived(section);
 	/** What the entry line can stand in. */
@@ -33,7 +36,7 @@
 	const served = $derived((bench.served.get(section.id) ?? []).join(', '));
 </script>
 
-<div class="head" class:in-hand={inHand} data-about={inside ? section.id : undefined}>
+<div class="head" class:in-hand={inHand} class:out={left} data-about={inside ? section.id : undefined}>
 	{#if holds}
 		<button
 			type="button"
@@ -57,7 +60,9 @@
 		<span class="name">{section.name}</span>
 	{/if}
 	<span class="where">
-		{where}{aside(structure, bench, section.id)}{served === '' ? '' : ` · ${served}`}
+		{where}{openWords(section, bench.recipe)}{aside(structure, bench, section.id)}{served === ''
+			? ''
+			: ` · ${served}`}
 	</span>
 	{#if Panel}<Panel {bench} {section} />{/if}
 	<SectionPanel {bench} {section} />
@@ -72,6 +77,9 @@
 		border-top: 1px solid var(--ink);
 		padding: 2px 8px 2px 6px;
 		font-size: 13px;
+	}
+	.out {
+		opacity: 0.6;
 	}
 	.fold {
 		display: grid;

@@ -3,9 +3,10 @@
 	import type { Mutable } from '../../core/document/mutable.ts';
 	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
 	import type { DesignUse } from '../../core/structures/design/document.ts';
-	import type { Section } from '../../core/recipe/recipe.ts';
+	import { eitherOr, putIn, settleOpen } from '../../core/recipe/open-sections.ts';
+	import { MOST_AHEAD, type Section } from '../../core/recipe/recipe.ts';
 	import { asKind } from '../../core/structures/kinds.ts';
-	import { carriesPieces, hostsOf, nestedIn } from '../../core/structures/registry/refs.ts';
+	import { accompanies, carriesPieces, hostsOf, nestedIn } from '../../core/structures/registry/refs.ts';
 	import { isOnHosts } from '../../core/structures/registry/picture.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../core/units/length.ts';
 	import { parseBounded, parseCount } from '../../core/units/number.ts';
@@ -57,6 +58,38 @@
 		if (parsed.ok) change((s) => (s.times = parsed.value));
 		return parsed.ok ? '' : parsed.say;
 	};
+	/** Nothing would be left without it. */
+	const only = $derived(bench.recipe.sections.every((s) => s.id === section.id || s.open?.out));
+	const there = (how: string) =>
+		bench.change((d) => (how === 'always' ? settleOpen(d, section.id) : putIn(d, section.id, how === 'in')));
+	const ahead = (text: string) => {
+		if (text.trim() === '') {
+			change((s) => delete s.ahead);
+			return '';
+		}
+		const parsed = parseCount(text, { what: 'Days ahead', min: 0, max: MOST_AHEAD });
+		if (parsed.ok) change((s) => (s.ahead = parsed.value));
+		return parsed.ok ? '' : parsed.say;
+	};
+	const group = $derived(section.open?.group);
+	const standsFor = $derived(
+		bench.recipe.sections
+			.filter((s) => s.id !== section.id && group !== undefined && s.open?.group === group)
+			.map((s) => s.name)
+			.join(', ')
+	);
+	/** What it may stand for: neither stands by the other. */
+	const standIns = $derived(
+		bench.recipe.sections
+			.filter(
+				(s) =>
+					s.id !== section.id &&
+					!accompanies(s.structure) &&
+					s.stand.by !== section.id &&
+					section.stand.by !== s.id
+			)
+			.map((s) => [s.id, s.name] as const)
+	);
 	const difficulty = (text: string) => {
 		const parsed = parseBounded(text, { what: 'The difficulty', min: 0.1, max: 10 });
 		if (parsed.ok) change((s) => (s.difficulty = rationalText(parsed.value)));
@@ -187,6 +220,46 @@
 				options={ties}
 				onpick={(v) => stand({ tie: v || null })}
 			/>
+		{/if}
+		<div class="grid grid-cols-2 gap-3">
+			<Pick
+				label="Is it there?"
+				value={!section.open ? 'always' : section.open.out ? 'out' : 'in'}
+				options={[
+					['always', 'always'] as const,
+					...(only
+						? []
+						: [['in', 'optional, now with it'] as const, ['out', 'optional, now without'] as const])
+				]}
+				onpick={there}
+			/>
+			<TypedField
+				label="Made ahead, days"
+				value={section.ahead === undefined ? '' : String(section.ahead)}
+				hint="blank: as usual; 0: on the day"
+				use={ahead}
+			/>
+		</div>
+		{#if section.open}
+			<div class="grid grid-cols-2 gap-3">
+				<TypedField
+					label="When is it there?"
+					value={section.open.when}
+					placeholder="outdoors"
+					use={(text) => {
+						change((s) => s.open && (s.open.when = text.trim().slice(0, 80)));
+						return '';
+					}}
+				/>
+				{#if standIns.length > 0}
+					<Pick
+						label="Stands for"
+						value=""
+						options={[['', standsFor || 'nothing else'] as const, ...standIns]}
+						onpick={(v) => v && bench.change((d) => eitherOr(d, v, section.id))}
+					/>
+				{/if}
+			</div>
 		{/if}
 		<Field label="Notes">
 			{#snippet children(attributes)}

@@ -132,6 +132,24 @@
 					/>
 				</div>
 			{/key}
+			{#each bench.recipe.sections.filter((s) => s.open) as part (part.id)}
+				<Pick
+					label="{part.name} in this size"
+					value={now.open?.[part.id] === undefined ? '' : now.open[part.id] ? 'in' : 'out'}
+					options={[
+						['', part.open?.out ? 'as it stands: left out' : 'as it stands: there'],
+						['in', 'there'],
+						['out', 'left out']
+					]}
+					onpick={(v) =>
+						change((s) => {
+							const own = { ...s.open };
+							if (v === '') delete own[part.id];
+							else own[part.id] = v === 'in';
+							s.open = own;
+						})}
+				/>
+			{/each}
 			<Pick
 				label="How it gets there"
 				value={now.by}

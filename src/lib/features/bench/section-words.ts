@@ -34,6 +34,15 @@ export function standingWords({ stand, times, mirror, structure }: Section, { se
 	return `${times > 1 ? `×${times}${mirror ? ' mirrored' : ''}, ` : ''}${where}${row}${height}`;
 }
 
+/** Whether it is always there, and how long before it may be made. */
+export function openWords({ id, open, ahead }: Section, { sections }: Recipe): string {
+	const others = sections.filter((s) => s.id !== id && open?.group !== undefined && s.open?.group === open.group);
+	const when = open?.when ? ` when ${open.when}` : '';
+	const may = !open ? '' : others.length > 0 ? `or ${others.map((s) => s.name).join(' or ')}${when}` : `optional${when}`;
+	const made = ahead === undefined ? '' : ahead === 0 ? 'made on the day' : `made up to ${ahead} ${ahead === 1 ? 'day' : 'days'} before`;
+	return [may, open?.out ? 'left out' : '', made].filter(Boolean).map((w) => ` · ${w}`).join('');
+} // prettier-ignore
+
 /** `row 3`, counted from the floor of its section. */
 function rowWords(layer: string, sections: readonly Section[]): string {
 	for (const { structure } of sections) {

@@ -6,7 +6,8 @@ import { rationalText } from '../../units/rational.ts';
 import type { SaidOf } from '../../document/measure.ts';
 import type { Slot } from '../../document/slot.ts';
 import { swappables } from '../../recipe/swap.ts';
-import type { Entry } from '../entry.ts';
+import { MOST_AHEAD, type Section } from '../../recipe/recipe.ts';
+import type { Entry, SaidOpen } from '../entry.ts';
 import { designsCalled } from '../names/find-design.ts';
 import { findMaterial } from '../names/find-material.ts';
 import { wordsMatch } from '../names/name-colour.ts';
@@ -62,8 +63,68 @@ export function pricing(r: Reader): Parsed<Entry> | undefined {
 export function leave(r: Reader): Parsed<Entry> | undefined {
 	const out = r.phrase('leave out') ? true : r.phrase('put back') ? false : undefined;
 	if (out === undefined) return undefined;
+	const from = r.at;
 	const slot = slotOf(r, r.words());
+	const name = r.all
+		.slice(from)
+		.map((t) => t.text.trim())
+		.join(' ');
+	const own = sectionCalled(name, r);
+	// A part by its whole name goes before a slot that begins like it.
+	if (own && (!slot.ok || slot.value.name.toLowerCase() !== name)) {
+		r.at = r.all.length;
+		return got({ kind: 'leave section', section: own.id, out });
+	}
 	return slot.ok ? got({ kind: 'leave', slot: slot.value.id, out }) : slot;
+}
+
+const sectionCalled = (name: string, { context: { sections = [] } }: Reader) =>
+	sections.length > 1 ? sections.find((s) => s.name.toLowerCase() === name) : undefined;
+
+/** Behind its name: `wing optional when it is outdoors`, `wing always there`, `hat instead of cap`, `base made 3 days before`, `base made as usual`. */
+export function openSection(r: Reader): Parsed<Entry> | undefined {
+	const { sections = [] } = r.context;
+	const text = r.all.map((t) => t.text.trim()).join(' ');
+	const own = [...sections]
+		.sort((a, b) => b.name.length - a.name.length)
+		.find((s) => /^ (?:optional|always there|instead of|made) ?/.test(text.startsWith(s.name.toLowerCase()) ? text.slice(s.name.length) : ''));
+	if (!own) return undefined;
+	const rest = text.slice(own.name.length + 1);
+	const done = (to: SaidOpen) => {
+		r.at = r.all.length;
+		return got<Entry>({ kind: 'open section', section: own.id, to });
+	};
+	const optional = /^optional(?: (?:when|if) (.{1,80}))?$/.exec(rest);
+	if (optional) {
+		const last = sections.every((s) => s.id === own.id || s.open?.out);
+		if (last) return refuse('refused', `${own.name} is all there is: nothing would be left without it.`);
+		return done({ how: 'optional', when: optional[1] ?? '' });
+	}
+	if (rest === 'always there') return done({ how: 'always' });
+	const other = /^instead of (.+)$/.exec(rest)?.[1];
+	if (other !== undefined) {
+		const found = sections.find((s) => s.name.toLowerCase() === other && s.id !== own.id);
+		if (!found) return refuse('unknown-word', `Instead of what? There is ${sections.filter((s) => s !== own).map((s) => s.name).join(', ') || 'nothing else yet'}.`);
+		if (standsBy(found, own, sections) || standsBy(own, found, sections))
+			return refuse('refused', `One of them stands by the other: without ${found.name} there is no ${own.name}.`);
+		return done({ how: 'instead', of: found.id });
+	}
+	if (rest === 'made as usual') return done({ how: 'ahead', days: null });
+	if (rest === 'made on the day') return done({ how: 'ahead', days: 0 });
+	const days = /^made (?:up to )?(\d+) days? (?:before|ahead)$/.exec(rest);
+	if (!days) return undefined;
+	return Number(days[1]) <= MOST_AHEAD
+		? done({ how: 'ahead', days: Number(days[1]) })
+		: refuse('too-big', `At most ${MOST_AHEAD} days before.`);
+} // prettier-ignore
+
+/** Whether one stands by the other, however many stand between them. */
+function standsBy(section: Section, on: Section, sections: readonly Section[]): boolean {
+	for (let by = section.stand.by, i = 0; by !== null && i <= sections.length; i++) {
+		if (by === on.id) return true;
+		by = sections.find((s) => s.id === by)?.stand.by ?? null;
+	}
+	return false;
 }
 
 /** `swap main and pop` exchanges two colours; `swap topper for whisk` exchanges what is swappable. */
