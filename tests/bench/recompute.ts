@@ -1,4 +1,7 @@
-import { design, rates, studio } from '../kit/studio.ts';
+import { colours as studioColours, design, designOf, floating, rates, studio } from '../kit/studio.ts';
+import { catalogue } from '../../src/lib/core/materials/catalogue.ts';
+import { CAMERA, turned } from '../../src/lib/core/scene/camera.ts';
+import { drawAssembly } from '../../src/lib/core/scene/draw-list.ts';
 import { standingUp } from '../../src/lib/core/stability/standing-up.ts';
 import { tally } from '../../src/lib/core/tally/tally.ts';
 import { nested } from './nested.ts';
@@ -25,9 +28,40 @@ export function recompute(): boolean[] {
 	return [
 		report('60 layers: geometry, bill, cost and price, median', quantile(warm, 0.5), 2, 'ms'),
 		...recomputeNested(),
-		...standing()
+		...standing(),
+		...figure()
 	];
 }
+
+/** A figure of 150 balloons with 40 pieces and 20 limbs, a third of which are as long as their way: recomputed, and turned. */
+function figure(): boolean[] {
+	const rows = Array.from({ length: 22 }, (_, i) => `5 11 at ${(70 + (i % 9)) / 8} ${colours[i % 3]}`);
+	const pieces = Array.from({ length: 20 }, (_, i) => `put 2 5 at 3 red as dot ${'abcdefghijklmnopqrst'[i]} on row ${(i % 17) + 5} ${i % 2 ? 'front' : 'left'}`);
+	const limbs = Array.from({ length: 20 }, (_, i) => {
+		const how = ['belt', '24 wound', '24', '30 trained', '20 folded', ''][i % 6];
+		return `1 260 red ${how} as limb ${'abcdefghijklmnopqrst'[i]} on row ${(i % 15) + 3} ${i % 6 === 5 ? `left to row ${(i % 15) + 6} right` : i % 2 ? 'right' : 'round'}`;
+	});
+	const made = designOf(floating, 'figure', [...rows, ...pieces, 'form limbs on column', ...limbs]);
+	const own = { ...context, catalogue: catalogue(floating, studioColours) };
+	const { bill, assembly } = tally(made, null, 1, own);
+	const long = assembly.applied.flatMap((a) => a.strands).length;
+	const times = Array.from({ length: 500 }, () => {
+		const copy = structuredClone(made);
+		const from = performance.now();
+		tally(copy, null, 1, own);
+		return performance.now() - from;
+	}).slice(200);
+	const turns = Array.from({ length: 300 }, (_, i) => {
+		const from = performance.now();
+		drawAssembly(assembly, { catalogue: own.catalogue, view: 'front', camera: turned(CAMERA.front, i * 3, 20) });
+		return performance.now() - from;
+	}).slice(100);
+	console.log(`   a figure of ${bill.balloons} balloons, ${long} limbs: p95 ${quantile(times, 0.95).toFixed(2)} ms`);
+	return [
+		report('a figure with 40 pieces and 20 limbs, recomputed, median', quantile(times, 0.5), 8, 'ms'),
+		report('its picture turned, median', quantile(turns, 0.5), 33, 'ms')
+	];
+} // prettier-ignore
 
 /** How an arch of five hundred balloons on its frame stands: every time on a fresh copy. */
 function standing(): boolean[] {

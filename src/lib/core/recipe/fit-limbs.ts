@@ -35,7 +35,15 @@ function standing(recipe: Recipe, pumps: readonly PumpProfile[]): (section: Sect
 			sittingBeside(recipe.sections, section).map((s) => stand(s).host)
 		);
 		const made = fits(section.structure) ? { ...section, structure: fitted(section.structure, on) } : section;
-		const stood = { section: made, host: hostOf(made, on, pumps), on };
+		let host: HostShape | undefined;
+		const stood = {
+			section: made,
+			on,
+			// Most limbs carry nothing: where they lie is asked of few.
+			get host() {
+				return (host ??= hostOf(made, on, pumps));
+			}
+		};
 		done.set(section.id, stood);
 		return stood;
 	};

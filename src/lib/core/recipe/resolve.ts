@@ -27,6 +27,9 @@ export interface Resolved {
 const NO_PUMPS: readonly PumpProfile[] = [];
 const kept = new WeakMap<Recipe, Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>>();
 
+/** Recipes as they are built: their open parts are settled and their limbs have lengths. */
+const built = new WeakSet<Recipe>();
+
 /**
  * A design in one colourway and size, as it is built. Recipes never change, so the last outcome is kept for each;
  * a design without size and with every slot in place is itself.
@@ -35,7 +38,11 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const size = choice.size === null ? undefined : recipe.sizes.find((s) => s.id === choice.size);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
 	const out = colourway?.without ?? [];
-	const plain = !size && out.length === 0 && !sharesPath(recipe) && !hasFits(recipe) && !hasOpen(recipe);
+	const plain =
+		!size &&
+		out.length === 0 &&
+		!sharesPath(recipe) &&
+		(built.has(recipe) || (!hasFits(recipe) && !hasOpen(recipe)));
 	if (plain && (pumps.length === 0 || !saysStrokes(recipe))) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
@@ -46,6 +53,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const closed = withPumps(omittingSlots(withoutOpen(recipe, size), new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withFits(withPaths(sized.recipe), pumps) };
+	built.add(resolved.recipe);
 	byChoice.set(key, { pumps, resolved });
 	return resolved;
 }

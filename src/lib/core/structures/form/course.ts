@@ -12,16 +12,36 @@ const TURN = 18;
 const ringHeight = (ring: readonly Ball[]): number => ring.reduce((a, b) => a + b.z, 0) / ring.length;
 
 /** The outline of a ring of balls seen from above, counterclockwise, each ball so much larger all round. */
-const outlineOf = (ring: readonly Ball[], out: number): PlanePoint[] =>
-	convexHull(
-		ring.flatMap((b) => {
-			const radius = b.d / 2 + out;
-			return Array.from({ length: ROUND }, (_, i): PlanePoint => {
-				const angle = (2 * Math.PI * i) / ROUND;
-				return [b.x + radius * Math.cos(angle), b.y + radius * Math.sin(angle)];
-			});
-		})
-	);
+function outlineOf(ring: readonly Ball[], out: number): PlanePoint[] {
+	const radius = (ring[0]?.d ?? 0) / 2 + out;
+	// Of balls alike it is the outline of their middles, moved out, with an arc at each corner.
+	if (ring.every((b) => b.d === ring[0]!.d)) return movedOut(convexHull(ring.map((b) => [b.x, b.y])), radius);
+	return convexHull(ring.flatMap((b) => arc([b.x, b.y], b.d / 2 + out, 0, 2 * Math.PI).slice(1)));
+}
+
+/** Points along an arc, its ends included. */
+function arc([x, y]: PlanePoint, radius: number, from: number, sweep: number): PlanePoint[] {
+	const steps = Math.max(1, Math.ceil((sweep / (2 * Math.PI)) * ROUND));
+	return Array.from({ length: steps + 1 }, (_, i): PlanePoint => {
+		const angle = from + (sweep * i) / steps;
+		return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+	});
+}
+
+/** A convex outline moved out by so much, mm: its sides stay, its corners become arcs. */
+function movedOut(corners: readonly PlanePoint[], by: number): PlanePoint[] {
+	if (corners.length < 2) return corners.flatMap((c) => arc(c, by, 0, 2 * Math.PI).slice(1));
+	const n = corners.length;
+	/** Which way the side behind a corner looks, radians. */
+	const looks = corners.map(([x, y], i) => {
+		const [nx, ny] = corners[(i + 1) % n]!;
+		return Math.atan2(x - nx, ny - y);
+	});
+	return corners.flatMap((corner, i) => {
+		const [from, to] = [looks[(i + n - 1) % n]!, looks[i]!];
+		return arc(corner, by, from, (to - from + 4 * Math.PI) % (2 * Math.PI));
+	});
+}
 
 /** All round, or from where one side begins to where it ends: what lies on that side of the axis. */
 function onSide(outline: readonly PlanePoint[], side: Side): PlanePoint[] {

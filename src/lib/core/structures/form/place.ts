@@ -169,7 +169,9 @@ export function fitLength(piece: FormPiece, host: HostShape): number | undefined
 export function fitted(form: Form, host: HostShape): Form {
 	const done = new Map<Id, FormPiece>();
 	for (const piece of inOrder(form.pieces)) {
-		const { limbs } = piece.fits ? placeForm({ ...form, pieces: [...done.values()] }, host) : host;
+		// Only what goes round another limb of its own has to know where those lie.
+		const onOwn = [piece.at, piece.to].some((h) => h?.on === 'piece' && done.has(h.piece));
+		const { limbs } = piece.fits && onOwn ? placeForm({ ...form, pieces: [...done.values()] }, host) : host;
 		const long = piece.fits && fitLength(piece, { ...host, limbs });
 		done.set(piece.id, long ? { ...piece, bubbles: [toEighth(long * 1000)] } : piece);
 	}
