@@ -67,5 +67,69 @@ export const figureDesigns: DemoDesign[] = [
 			'1 260 crust brown 14 trained as loop on row 5 place 1 up left to row 5 place 1 up right'
 		],
 		roles: { straw: 'main', bands: 'accent' }
+	},
+	{
+		id: 'lantern-fish',
+		name: 'Lantern fish',
+		tags: ['deep sea', 'figure'],
+		colourway: 'harbour bed',
+		slots: { navy: 'skin', blue: 'face', gold: 'lamp', white: 'eyes', black: 'pupils' },
+		lines: [
+			'4 11 at 8 lamp-out navy',
+			'6 11 at 10 lamp-out navy',
+			'5 11 at 10 lamp-out navy',
+			'1 16 at 14 harbour blue',
+			'put 2 5 at 4½ gull white as eyes on top row front with patch and strip',
+			'put 2 5 at 2 mussel black as pupils on eyes with glue',
+			'form fins on column',
+			'1 260 mussel black 20 trained as rod on row 4 place 1 up',
+			'2 260 harbour blue 30 folded as left fin on row 3 left',
+			'2 260 harbour blue 30 folded as right fin on row 3 right',
+			'put 1 5 at 4 hive gold as lamp on rod with tie'
+		],
+		roles: { skin: 'main', lamp: 'pop', eyes: 'accent' }
+	},
+	{
+		id: 'regatta-mast',
+		name: 'Regatta mast',
+		tags: ['regatta', 'column'],
+		colourway: 'harbour day',
+		slots: { grey: 'deck', white: 'mast', blue: 'ribbon', red: 'pennant' },
+		lines: [
+			'4 16 at 12 limpet grey',
+			'4 11 at 9 gull white x10',
+			'1 11 at 10 pennant red',
+			'pole 8 ft',
+			'form ribbons on column',
+			'2 260 harbour blue / gull white twined 3 as ribbon on row 2 front',
+			'section pennant right of column at 5 ft',
+			'3 5 at 4 pennant red',
+			'2 5 at 4 pennant red',
+			'1 5 at 4 pennant red',
+			'pennant optional when there is no wind',
+			'ribbons made 1 days before'
+		],
+		stand: 'stand-8',
+		roles: { mast: 'main', ribbon: 'second', pennant: 'pop' }
+	},
+	{
+		id: 'gull-on-a-post',
+		name: 'Gull on a post',
+		tags: ['regatta', 'figure'],
+		colourway: 'harbour day',
+		slots: { brown: 'post', white: 'gull', black: 'eyes' },
+		lines: [
+			'2 11 at 5 crust brown filled with 200 g sand twisted in two',
+			'2 11 at 5 crust brown twisted in two',
+			'2 11 at 5 crust brown twisted in two',
+			'1 16 at 11 gull white',
+			'1 11 at 7 gull white',
+			'put 2 5 at 2 mussel black as eyes on top row front with glue',
+			'form limbs on column',
+			'1 260 gull white 20 folded as left wing on row 4 left',
+			'1 260 gull white 20 folded as right wing on row 4 right',
+			'1 260 crust brown belt as rope on row 2 round'
+		],
+		roles: { post: 'second', gull: 'main' }
 	}
 ];
