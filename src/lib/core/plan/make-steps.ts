@@ -259,7 +259,12 @@ class SectionSteps {
 			const own = of?.name;
 			const colour = of?.colour ?? need.colour;
 			const slot = slotName(need.slot, this.#slots);
-			const size = need.size.kind === 'unknown' ? '' : ` at ${printSize(need.size)}`;
+			const size =
+				need.look !== undefined
+					? `, ${need.look}`
+					: need.size.kind === 'unknown'
+						? ''
+						: ` at ${printSize(need.size)}`;
 			const heart = need.kind === 'latex-heart' ? ' hearts' : '';
 			return {
 				count: need.quantity.mul(this.#all).valueOf(),
@@ -275,7 +280,7 @@ class SectionSteps {
 					lines,
 					tool: methods.map((m) => SIZE_TOOL[m]).join(', '),
 					check: methods.map((m) => SIZE_CHECK[m]).join('; '),
-					work: [...this.#share('inflate'), ...this.#share('tie')]
+					work: [...this.#share('inflate'), ...this.#share('tie'), ...this.#share('twist')]
 				}
 			)
 		];

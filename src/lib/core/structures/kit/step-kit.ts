@@ -40,6 +40,7 @@ export function inflateSteps(kit: StepKit): MadeStep[] {
 	const nested = kit.share('put inside');
 	const filled = kit.share('fill weight');
 	const paint = kit.share('paint');
+	const necks = kit.share('cut');
 	const when = (some: readonly TaskCount[], text: string): string[] => (some.length > 0 ? [text] : []);
 	const inside = [...nested, ...filled];
 	return [
@@ -63,6 +64,15 @@ export function inflateSteps(kit: StepKit): MadeStep[] {
 						wait: PAINT_WAIT,
 						check: 'dry to a light touch',
 						work: paint
+					})
+				]),
+		...(necks.length === 0
+			? []
+			: [
+					kit.made('necks', `Cut the necks off the balloons of ${kit.name} that show none.`, {
+						tool: 'scissors',
+						check: 'cut above the knot, and the knot holds',
+						work: necks
 					})
 				])
 	];
