@@ -22,6 +22,7 @@ test('a form that is saved untouched leaves everything as it was, with the demo 
 	page,
 	app
 }) => {
+	test.setTimeout(120_000);
 	const save = () => page.getByRole('button', { name: 'Save', exact: true }).click();
 	await page.goto('/settings');
 	for (const loss of ['4', '3 1/3']) {

@@ -150,6 +150,7 @@ test('a column by keys alone: the list of commands, arrows, and Ctrl Enter', asy
 });
 
 test('every shape by keys alone, from “New design” to its price', async ({ page }) => {
+	test.setTimeout(120_000);
 	for (const title of Object.keys(JOURNEYS)) {
 		const presses = new Presses(page);
 		await page.goto('/new');

@@ -17,6 +17,7 @@ const amount = (text: string | null) =>
 test('one truth: Bench, Shelf, sizes, side by side, quick price, ways to price, quote and interface agree to the cent', async ({
 	page
 }) => {
+	test.setTimeout(120_000);
 	for (const design of ['lighthouse-column', 'hive-column', 'orbit-arch']) {
 		await page.goto(`/bench/${design}`);
 		const title = await page.getByLabel('Name of the design').inputValue();
