@@ -47,6 +47,8 @@ const LITRES: Readonly<Record<string, number>> = {
 	cups: 0.236588
 };
 
+const AMOUNT_UNITS = [...Object.keys(GRAMS), ...Object.keys(LITRES)];
+
 /** @param before what is in it already: a balloon in it may be filled in turn */
 function insideOf(r: Reader, before: SaidFill['inside']): Parsed<NonNullable<SaidFill['inside']>> {
 	const share = r.now?.kind === 'number' ? r.number()!.valueOf() : 1;
@@ -71,7 +73,7 @@ function insideOf(r: Reader, before: SaidFill['inside']): Parsed<NonNullable<Sai
 function weighingOf(r: Reader, share: number): Parsed<Weighing> | undefined {
 	const from = r.at;
 	const n = r.now?.kind === 'number' ? r.number()!.valueOf() : undefined;
-	const unit = n === undefined ? undefined : r.word(...Object.keys(GRAMS), ...Object.keys(LITRES));
+	const unit = n === undefined ? undefined : r.word(...AMOUNT_UNITS);
 	if (unit) r.word('of');
 	const of = r.word('marble') ? 'marbles' : FILLINGS.find((f) => r.word(f));
 	if (!of || (n !== undefined && unit === undefined && of !== 'marbles')) {
@@ -80,12 +82,15 @@ function weighingOf(r: Reader, share: number): Parsed<Weighing> | undefined {
 	}
 	if (n === undefined) return share === 1 ? got({ of }) : amountOf(of, share, 'share');
 	if (unit === undefined) return amountOf(of, n, 'pieces');
-	const grams = GRAMS[unit];
-	return grams ? amountOf(of, n * grams, 'g') : amountOf(of, n * LITRES[unit]!, 'l');
+	return measured(of, n, unit);
 } // prettier-ignore
 
 /** What goes into a balloon at the most. */
 const MOST: Readonly<Record<FillAmount['in'], number>> = { g: 20_000, l: 20, pieces: 2000, share: 1 };
+
+/** So much in one of the units. */
+const measured = (of: Filling, n: number, unit: string): Parsed<Weighing> =>
+	unit in GRAMS ? amountOf(of, n * GRAMS[unit]!, 'g') : amountOf(of, n * LITRES[unit]!, 'l');
 
 function amountOf(of: Filling, value: number, unit: FillAmount['in']): Parsed<Weighing> {
 	const n = Math.round(value * 1000) / 1000;
@@ -100,10 +105,10 @@ export function parseAmountText(text: string, of: Filling, context: EntryContext
 	if (/^\s*(full)?\s*$/i.test(text)) return got({ of });
 	const r = new Reader(tokens(text, context.style), context);
 	const n = r.number()?.valueOf();
-	const unit = r.word(...Object.keys(GRAMS), ...Object.keys(LITRES));
+	const unit = r.word(...AMOUNT_UNITS);
 	if (n === undefined || r.now !== undefined)
 		return refuse('not-a-number', `How much ${of}? Type it like “200 g”, “½” or “full”.`);
-	if (unit !== undefined) return GRAMS[unit] ? amountOf(of, n * GRAMS[unit]!, 'g') : amountOf(of, n * LITRES[unit]!, 'l');
+	if (unit !== undefined) return measured(of, n, unit);
 	if (of === 'marbles' && Number.isInteger(n)) return amountOf(of, n, 'pieces');
 	return n <= 1 ? amountOf(of, n, 'share') : refuse('missing', `${text.trim()} of what? Type grams or litres, like “${text.trim()} g”.`);
 } // prettier-ignore

@@ -10,6 +10,7 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
+	import NameField from './kit/NameField.svelte';
 	import type { Bench } from './bench.svelte.ts';
 	import { swapInSize } from './swap-in-size.ts';
 
@@ -105,14 +106,10 @@
 		{#if now}
 			<!-- Fields of one size: what is typed in them is not another's. -->
 			{#key now.id}
-				<TypedField
-					label="Name"
+				<NameField
 					value={now.name}
-					use={(text) => {
-						const name = text.trim().slice(0, 80);
-						if (name) change((s) => (s.name = name));
-						return name ? '' : 'Give it a name, like “small” or “6 ft”.';
-					}}
+					missing="Give it a name, like “small” or “6 ft”."
+					onname={(name) => change((s) => (s.name = name))}
 				/>
 				<div class="grid grid-cols-2 gap-3">
 					<TypedField

@@ -1,6 +1,7 @@
 import type { PictureFacet } from '../facets/picture.ts';
 import { loosely } from '../kit/placed.ts';
 import { type AppliedBall, FOIL_RADIUS, type HostShape, seatsOn } from '../kit/seats.ts';
+import { carriersFirst } from '../kit/carriers-first.ts';
 import type { Id } from '../../document/id.ts';
 import type { AppliedPiece, Applied } from './document.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
@@ -120,15 +121,8 @@ export function looksTo(host: Host, ball: Ball): readonly [number, number] {
 	return host.side === 'all' && out > 1e-6 ? [ball.x / out, ball.y / out] : [0, -1];
 }
 
-export function inOrder(pieces: readonly AppliedPiece[]): AppliedPiece[] {
-	const depth = (piece: AppliedPiece, seen = 0): number => {
-		if (seen > pieces.length) return seen;
-		const under = piece.on.flatMap(({ host }) => (host.on === 'piece' ? [host.piece] : []));
-		const below = pieces.filter((p) => under.includes(p.id));
-		return below.length === 0 ? seen : Math.max(...below.map((p) => depth(p, seen + 1)));
-	};
-	return [...pieces].sort((a, b) => depth(a) - depth(b));
-}
+const inOrder = (pieces: readonly AppliedPiece[]): AppliedPiece[] =>
+	carriersFirst(pieces, ({ on }) => on.map(({ host }) => host));
 
 /** Balls of the host whose middle lies behind a piece, looking straight at it from outside. */
 export function hiddenBy(piece: Ball, balls: readonly Ball[]): number {

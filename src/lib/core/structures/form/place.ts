@@ -3,6 +3,7 @@ import { loosely } from '../kit/placed.ts';
 import type { Ball } from '../../geometry/ring.ts';
 import type { Form, FormPiece } from './document.ts';
 import type { Id } from '../../document/id.ts';
+import { carriersFirst } from '../kit/carriers-first.ts';
 import { seatsOn, type HostShape } from '../kit/seats.ts';
 import {
 	axisOf,
@@ -69,14 +70,8 @@ export function placeForm({ pieces }: Form, host: HostShape): PlacedForm {
 const wayOf = (own: readonly (readonly Point[])[], { strands }: FormPiece): readonly Point[] =>
 	strands > 1 ? own[0]! : own.flat();
 
-function inOrder(pieces: readonly FormPiece[]): FormPiece[] {
-	const depth = (piece: FormPiece, seen = 0): number => {
-		const under = [piece.at, piece.to].flatMap((h) => (h?.on === 'piece' ? [h.piece] : []));
-		const below = pieces.filter((p) => p.id !== piece.id && under.includes(p.id));
-		return seen > pieces.length || below.length === 0 ? seen : Math.max(...below.map((p) => depth(p, seen + 1)));
-	};
-	return [...pieces].sort((a, b) => depth(a) - depth(b));
-} // prettier-ignore
+const inOrder = (pieces: readonly FormPiece[]): FormPiece[] =>
+	carriersFirst(pieces, ({ at, to }) => [at, to].flatMap((host) => host ?? []));
 
 /** What is round something lies where that is, copy by copy; undefined for all others. */
 function roundIts(piece: FormPiece, host: HostShape, d: number): Point[][][] | null | undefined {

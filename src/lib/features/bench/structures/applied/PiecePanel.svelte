@@ -23,6 +23,7 @@
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import Treated from '../../kit/Treated.svelte';
+	import NameField from '../../kit/NameField.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 
 	interface Props {
@@ -100,14 +101,10 @@
 <Popover label="Change {piece.name}" slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
-		<TypedField
-			label="Name"
+		<NameField
 			value={piece.name}
-			use={(text) => {
-				const name = text.trim().slice(0, 80);
-				if (name) change((p) => (p.name = name));
-				return name ? '' : 'Give it a name, like “eye”.';
-			}}
+			missing="Give it a name, like “eye”."
+			onname={(name) => change((p) => (p.name = name))}
 		/>
 		{#if piece.what.kind === 'balloon'}
 			<div class="grid grid-cols-2 gap-3">
