@@ -1,7 +1,7 @@
 import type { Recipe, Section } from './recipe.ts';
 
 /** A section and what it stands by, one by one down to the floor. Ends after as many steps as there are sections. */
-export function wayDown({ sections }: Recipe, section: Section): Section[] {
+export function wayDown({ sections }: Pick<Recipe, 'sections'>, section: Section): Section[] {
 	const way = [section];
 	while (way.length <= sections.length) {
 		const { by } = way.at(-1)!.stand;

@@ -4,6 +4,13 @@ import type { Host } from '../document/host.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from './recipe.ts';
 
+/** Whether a host is still among the sections that are left; what was gone before is no matter of theirs: the checker speaks of it. */
+export function stillThere(before: readonly Section[], left: readonly Section[]): (host: Host) => boolean {
+	const carries = (sections: readonly Section[], host: Host) =>
+		sections.some((s) => hostPartOf(s.structure, host) !== undefined);
+	return (host) => carries(left, host) || !carries(before, host);
+}
+
 /**
  * A design with slots left out. What they colour goes: rows of one colour, rings and blocks of a row, places of a
  * list, applied pieces; and pieces whose host is gone. What follows closes up: the stack comes down, the ring draws
@@ -12,10 +19,7 @@ import type { Recipe, Section } from './recipe.ts';
 export function omittingSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	if (out.size === 0) return recipe;
 	const left = recipe.sections.map((s): Section => ({ ...s, structure: omitSlots(s.structure, out) }));
-	const carries = (sections: readonly Section[], host: Host) =>
-		sections.some((s) => hostPartOf(s.structure, host) !== undefined);
-	// What was gone before is no matter of the colour: the checker speaks of it.
-	const isThere = (host: Host) => carries(left, host) || !carries(recipe.sections, host);
+	const isThere = stillThere(recipe.sections, left);
 	const sections = left.map((section): Section => {
 		const { layer } = section.stand;
 		const gone = layer !== null && !isThere({ on: 'layer', layer, side: 'all' });

@@ -5,6 +5,7 @@ import { catalogue } from '../materials/catalogue.ts';
 import { parseEntry } from '../language/read.ts';
 import { entryContext } from '../../../../tests/kit/studio.ts';
 import { sayRecipe } from '../compare/say-recipe.ts';
+import { resolve } from './resolve.ts';
 import { tally } from '../tally/tally.ts';
 import { makeSteps } from '../plan/make-steps.ts';
 import { countDesigns } from '../bom/explode.ts';
@@ -58,6 +59,17 @@ describe('what may be there or not', () => {
 		const own = { ...recipe, sizes: [{ ...size!, height: null, open: { [cap]: true, [wing]: false } }] };
 		expect(recipeSchema.safeParse(own).error?.issues ?? []).toEqual([]);
 		expect(bought(own, size!.id)).toEqual(bought(design('figure', ...PARTS.slice(0, 2), ...PARTS.slice(4))));
+	});
+	test('what a size puts back stays there where the design is looked at once more, with a colour left out', () => {
+		const recipe = made('leave out cap', 'size windy 2 ft', 'leave out white');
+		const cap = recipe.sections.find((s) => s.name === 'cap')!.id;
+		const [size] = recipe.sizes;
+		const own = { ...recipe, sizes: [{ ...size!, height: null, open: { [cap]: true } }] };
+		const once = resolve(own, { colourway: null, size: size!.id }).recipe;
+		expect(once.sections.map((s) => s.name)).toContain('cap');
+		expect(resolve(once, { colourway: null, size: null }).recipe.sections.map((s) => s.name)).toContain(
+			'cap'
+		);
 	});
 	test('of those that stand for each other one is there, whichever is pressed', () => {
 		const recipe = made('cap instead of wing');

@@ -1,8 +1,8 @@
-import type { Host } from '../document/host.ts';
 import type { Id } from '../document/id.ts';
-import { hostPartOf } from '../structures/registry/refs.ts';
 import { goesAlong, unhosted } from '../structures/registry/variant.ts';
+import { wayDown } from './copies.ts';
 import type { RecipeDraft } from './draft.ts';
+import { stillThere } from './omit-slots.ts';
 import type { Recipe, Section, SizeOption } from './recipe.ts';
 
 /** Whether a section is built: as the size says, else as the section does. */
@@ -27,16 +27,18 @@ export function outIn(
 	return out;
 }
 
-/** A recipe without the sections that are not built; a design with nothing else in it keeps them all. */
+/** A recipe as it is built, without the sections that are not; a design with nothing else in it keeps them all. */
 export function withoutOpen(recipe: Recipe, size?: Pick<SizeOption, 'open'>): Recipe {
 	if (!hasOpen(recipe)) return recipe;
 	const out = outIn(recipe, size);
-	const left = recipe.sections.filter((s) => !out.has(s.id));
-	if (out.size === 0 || left.length === 0) return recipe;
-	const carries = (sections: readonly Section[], host: Host) =>
-		sections.some((s) => hostPartOf(s.structure, host) !== undefined);
-	const isThere = (host: Host) => carries(left, host) || !carries(recipe.sections, host);
-	return { ...recipe, sections: left.map((s) => ({ ...s, structure: unhosted(s.structure, isThere) })) };
+	const some = recipe.sections.filter((s) => !out.has(s.id));
+	const left = some.length > 0 ? some : recipe.sections;
+	const isThere = stillThere(recipe.sections, left);
+	// What is built is there: looked at once more it stays what it is.
+	return {
+		...recipe,
+		sections: left.map((s) => ({ ...s, open: undefined, structure: unhosted(s.structure, isThere) }))
+	};
 }
 
 /** Leaves a section out or puts it back; of those that stand for each other one is there. */
@@ -50,6 +52,10 @@ export function putIn(recipe: RecipeDraft, id: Id, isThere: boolean): void {
 	if (isThere) for (const s of others) s.open!.out = true;
 	else if (others.every((s) => s.open!.out) && others[0]) others[0].open!.out = false;
 }
+
+/** Whether one may stand for another: neither stands by the other, however many stand between them. */
+export const mayStandFor = (recipe: Pick<Recipe, 'sections'>, a: Section, b: Section): boolean =>
+	!wayDown(recipe, a).includes(b) && !wayDown(recipe, b).includes(a);
 
 /** One stands for the other: the first is there as it stands, the second is not. */
 export function eitherOr(recipe: RecipeDraft, first: Id, second: Id): void {

@@ -27,8 +27,8 @@ export interface Resolved {
 const NO_PUMPS: readonly PumpProfile[] = [];
 const kept = new WeakMap<Recipe, Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>>();
 
-/** Recipes as they are built: their open parts are settled and their limbs have lengths. */
-const built = new WeakSet<Recipe>();
+/** Recipes whose limbs have their lengths. */
+const fitted = new WeakSet<Recipe>();
 
 /**
  * A design in one colourway and size, as it is built. Recipes never change, so the last outcome is kept for each;
@@ -42,7 +42,8 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 		!size &&
 		out.length === 0 &&
 		!sharesPath(recipe) &&
-		(built.has(recipe) || (!hasFits(recipe) && !hasOpen(recipe)));
+		!hasOpen(recipe) &&
+		(fitted.has(recipe) || !hasFits(recipe));
 	if (plain && (pumps.length === 0 || !saysStrokes(recipe))) return { recipe, notes: [] };
 	const byChoice =
 		kept.get(recipe) ?? new Map<string, { pumps: readonly PumpProfile[]; resolved: Resolved }>();
@@ -53,7 +54,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	const closed = withPumps(omittingSlots(withoutOpen(recipe, size), new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
 	const resolved = { ...sized, recipe: withFits(withPaths(sized.recipe), pumps) };
-	built.add(resolved.recipe);
+	fitted.add(resolved.recipe);
 	byChoice.set(key, { pumps, resolved });
 	return resolved;
 }

@@ -3,7 +3,7 @@
 	import type { Mutable } from '../../core/document/mutable.ts';
 	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
 	import type { DesignUse } from '../../core/structures/design/document.ts';
-	import { eitherOr, putIn, settleOpen } from '../../core/recipe/open-sections.ts';
+	import { eitherOr, mayStandFor, putIn, settleOpen } from '../../core/recipe/open-sections.ts';
 	import { MOST_AHEAD, type Section } from '../../core/recipe/recipe.ts';
 	import { asKind } from '../../core/structures/kinds.ts';
 	import { accompanies, carriesPieces, hostsOf, nestedIn } from '../../core/structures/registry/refs.ts';
@@ -16,6 +16,7 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
+	import NameField from './kit/NameField.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -78,16 +79,9 @@
 			.map((s) => s.name)
 			.join(', ')
 	);
-	/** What it may stand for: neither stands by the other. */
 	const standIns = $derived(
 		bench.recipe.sections
-			.filter(
-				(s) =>
-					s.id !== section.id &&
-					!accompanies(s.structure) &&
-					s.stand.by !== section.id &&
-					section.stand.by !== s.id
-			)
+			.filter((s) => !accompanies(s.structure) && mayStandFor(bench.recipe, section, s))
 			.map((s) => [s.id, s.name] as const)
 	);
 	const difficulty = (text: string) => {
@@ -118,14 +112,10 @@
 <Popover label="Name and place of {section.name}" bind:open>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">place</span>{/snippet}
 	<div class="grid gap-3">
-		<TypedField
-			label="Name"
+		<NameField
 			value={section.name}
-			use={(text) => {
-				const name = text.trim().slice(0, 80);
-				if (name) change((s) => (s.name = name));
-				return name ? '' : 'Give it a name.';
-			}}
+			missing="Give it a name."
+			onname={(name) => change((s) => (s.name = name))}
 		/>
 		{#if !applied}
 			<div class="grid grid-cols-2 gap-3">

@@ -6,7 +6,8 @@ import { rationalText } from '../../units/rational.ts';
 import type { SaidOf } from '../../document/measure.ts';
 import type { Slot } from '../../document/slot.ts';
 import { swappables } from '../../recipe/swap.ts';
-import { MOST_AHEAD, type Section } from '../../recipe/recipe.ts';
+import { mayStandFor } from '../../recipe/open-sections.ts';
+import { MOST_AHEAD } from '../../recipe/recipe.ts';
 import type { Entry, SaidOpen } from '../entry.ts';
 import { designsCalled } from '../names/find-design.ts';
 import { findMaterial } from '../names/find-material.ts';
@@ -105,7 +106,7 @@ export function openSection(r: Reader): Parsed<Entry> | undefined {
 	if (other !== undefined) {
 		const found = sections.find((s) => s.name.toLowerCase() === other && s.id !== own.id);
 		if (!found) return refuse('unknown-word', `Instead of what? There is ${sections.filter((s) => s !== own).map((s) => s.name).join(', ') || 'nothing else yet'}.`);
-		if (standsBy(found, own, sections) || standsBy(own, found, sections))
+		if (!mayStandFor({ sections }, own, found))
 			return refuse('refused', `One of them stands by the other: without ${found.name} there is no ${own.name}.`);
 		return done({ how: 'instead', of: found.id });
 	}
@@ -117,15 +118,6 @@ export function openSection(r: Reader): Parsed<Entry> | undefined {
 		? done({ how: 'ahead', days: Number(days[1]) })
 		: refuse('too-big', `At most ${MOST_AHEAD} days before.`);
 } // prettier-ignore
-
-/** Whether one stands by the other, however many stand between them. */
-function standsBy(section: Section, on: Section, sections: readonly Section[]): boolean {
-	for (let by = section.stand.by, i = 0; by !== null && i <= sections.length; i++) {
-		if (by === on.id) return true;
-		by = sections.find((s) => s.id === by)?.stand.by ?? null;
-	}
-	return false;
-}
 
 /** `swap main and pop` exchanges two colours; `swap topper for whisk` exchanges what is swappable. */
 export function swap(r: Reader): Parsed<Entry> | undefined {

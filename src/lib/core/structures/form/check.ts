@@ -20,13 +20,7 @@ function checkForm(form: Form, { section: { name }, lost, host }: CheckContext):
 				level: 'watch',
 				say: `${piece.name}: ${printSize(piece.size)} of a pump nobody measured, so how long it gets is not known and it is drawn whole. Measure the pump in the settings.`
 			});
-		const trouble = piece.fits
-			? undefined
-			: tooLong(
-					piece.model,
-					piece.each ? [um(Math.max(...piece.each))] : piece.bubbles,
-					piece.grows * (piece.count - 1)
-				);
+		const trouble = piece.fits ? undefined : tooLong(piece);
 		const off = offItsWay(piece, form, host);
 		if (off) findings.push({ ...off, about: piece.id });
 		if (trouble)

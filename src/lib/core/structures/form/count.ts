@@ -69,13 +69,21 @@ export const inARow = (piece: FormPiece): number =>
 		? Math.max(1, Math.ceil((longest(piece) * 1000) / wholeLength(piece.model)))
 		: 1;
 
-/** Why bubbles do not go into a balloon; every twist takes some of its tail. */
-export function tooLong(model: Model, bubbles: readonly Micrometres[], growth = 0): string | undefined {
-	const long = bubbles.reduce((a, b) => a + b, 0) + growth;
+/** Why the longest of them does not go into a balloon; every twist takes some of its tail. */
+export function tooLong({ model, bubbles, each, grows, count }: Pick<FormPiece, 'model' | 'bubbles' | 'each' | 'grows' | 'count'>): string | undefined {
+	const own = each ? [Math.max(...each)] : bubbles;
+	const long = own.reduce((a, b) => a + b, 0) + grows * (count - 1);
 	const most = MODEL_SIZE[model].length;
-	if (long + bubbles.length * TWIST_TAKES <= most || bubbles.length === 0) return undefined;
+	if (long + own.length * TWIST_TAKES <= most || own.length === 0) return undefined;
 	return `A ${model} is ${formatInches(most)} in long when full, and each twist takes an inch: ${formatInches(um(long))} in do not go into it. Make it shorter.`;
-}
+} // prettier-ignore
+
+/** Its lengths as they are typed; blank where it is as long as its way. */
+export const lengthsText = ({ fits, each, bubbles }: FormPiece): string =>
+	fits ? '' : each ? each.map(formatInches).join(', ') : bubbles.map(formatInches).join(' + ');
+
+/** How often it goes round, to a hundredth. */
+export const turnsOf = ({ angle }: Pick<FormPiece, 'angle'>): number => Math.round((angle / 360) * 100) / 100;
 
 /** `25 strokes of hand pump`, for every pump that was measured; what was said of a pump is what is printed for it. */
 export const strokeWords = (piece: FormPiece, pumps: readonly PumpProfile[]): string[] =>
@@ -174,14 +182,13 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 
 /** Which part of its balloons is of each colour. */
 export function sharesOf(piece: FormPiece): Map<Id, Rational> {
-	const shares = new Map<Id, Rational>();
-	const all = piece.count * piece.strands;
+	const counts = new Map<Id, number>();
 	for (let i = 0; i < piece.count; i++)
 		for (let k = 0; k < piece.strands; k++) {
 			const slot = slotAt(piece, i, k);
-			shares.set(slot, (shares.get(slot) ?? ZERO).add(rational(1, all)));
+			counts.set(slot, (counts.get(slot) ?? 0) + 1);
 		}
-	return shares;
+	return new Map([...counts].map(([slot, n]) => [slot, rational(n, piece.count * piece.strands)]));
 }
 
 /** Nothing is done to these but fixing them. */

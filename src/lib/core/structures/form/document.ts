@@ -25,6 +25,11 @@ export type Shaping = (typeof SHAPINGS)[number];
 /** What is as long as its way where no length is said. */
 export const GOES_ROUND: ReadonlySet<Shaping> = new Set<Shaping>(['belt', 'twined', 'sleeve']);
 
+/** What a belt can go round: a row, a balloon, a piece. */
+export const carriesBelt = (at: Host | null): boolean => at !== null && at.on !== 'wall' && at.on !== 'path';
+/** What may be tied at both ends: it goes over straight, or in a bow that it was bent to. */
+export const GOES_OVER: ReadonlySet<Shaping> = new Set<Shaping>(['plain', 'trained']);
+
 /** What one piece takes of a balloon: all, a part with the rest left over or thrown away, a share of one cut up, or a left-over. */
 export type Take =
 	| { readonly kind: 'whole' | 'part' | 'trimmed' | 'scrap' }

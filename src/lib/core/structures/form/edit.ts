@@ -3,11 +3,11 @@ import type { Mutable } from '../../document/mutable.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { RecipeDraft } from '../../recipe/draft.ts';
-import { formatInches, MICROMETRES, um, type Micrometres } from '../../units/length.ts';
+import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
 import { parseBounded } from '../../units/number.ts';
 import { ofKind } from '../kinds.ts';
 import { tooLong, wholeLength } from './count.ts';
-import { GOES_ROUND, type FormPiece, type Shaping } from './document.ts';
+import { carriesBelt, GOES_OVER, GOES_ROUND, type FormPiece, type Shaping } from './document.ts';
 
 /** Changes one limb, by its id. */
 export function changeLimb(recipe: RecipeDraft, id: Id, work: (limb: Mutable<FormPiece>) => void): void {
@@ -31,8 +31,10 @@ export function seatLimb(recipe: RecipeDraft, id: Id, host: Host | null, carrier
 	section.stand = { ...section.stand, by: carrier };
 } // prettier-ignore
 
-/** What is as long as its way has no length said; everything else has one, or is a tie. */
+/** What cannot be meant together is not: what is as long as its way has no length said, everything else has one, or is a tie. */
 function settle(limb: Mutable<FormPiece>): void {
+	if (limb.shaping === 'belt' && !carriesBelt(limb.at)) limb.shaping = 'plain';
+	if (!GOES_OVER.has(limb.shaping)) delete limb.to;
 	const may = GOES_ROUND.has(limb.shaping) || limb.to !== undefined;
 	if (!may && limb.fits) {
 		delete limb.fits;
@@ -81,7 +83,7 @@ export function lengthenLimb(limb: Mutable<FormPiece>, text: string): string {
 		else Object.assign(limb, { bubbles: [wholeLength(limb.model)], each: undefined });
 		return '';
 	}
-	const trouble = tooLong(limb.model, each ? [um(Math.max(...each))] : lengths, limb.grows * (limb.count - 1));
+	const trouble = tooLong({ ...limb, bubbles: lengths, each });
 	if (trouble) return trouble;
 	limb.bubbles = [...lengths];
 	delete limb.fits;
@@ -107,7 +109,3 @@ function lengthsIn(text: string): Parsed<Lengths> {
 	}
 	return got(series && found.length > 1 ? { lengths: found.slice(0, 1), each: found } : { lengths: found });
 } // prettier-ignore
-
-/** What its length field shows; blank where it is as long as its way. */
-export const limbLengths = ({ fits, each, bubbles }: FormPiece): string =>
-	fits ? '' : each ? each.map(formatInches).join(', ') : bubbles.map(formatInches).join(' + ');

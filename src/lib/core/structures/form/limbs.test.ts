@@ -12,6 +12,8 @@ import { tally } from '../../tally/tally.ts';
 import { wayLength } from '../kit/strand.ts';
 import { beltLength } from './course.ts';
 import { lengthOf } from './count.ts';
+import { changeLimb, lengthenLimb, seatLimb, shapeLimb } from './edit.ts';
+import type { RecipeDraft } from '../../recipe/draft.ts';
 import type { Form, FormPiece } from './document.ts';
 
 const IN = 25.4;
@@ -181,6 +183,37 @@ describe('colours, series, ends', () => {
 		const [way] = recipe.colourways;
 		const without = { ...recipe, colourways: [{ ...way!, without: [white] }] };
 		expect(used(without)).toEqual([['buoy red', 4]]);
+	});
+});
+
+describe('by hand', () => {
+	const limb = (recipe: Recipe) => formIn(recipe).pieces[0]!;
+	const changed = (recipe: Recipe, work: (draft: RecipeDraft, id: string) => void) => {
+		const draft = structuredClone(recipe) as RecipeDraft;
+		work(draft, limb(recipe).id);
+		return draft as Recipe;
+	};
+	const printedOf = (recipe: Recipe) =>
+		printLines(recipe.sections.find((s) => s.structure.kind === 'form')!, recipe, (id) => floating.find((m) => m.id === id)).map((l) => l.text); // prettier-ignore
+	const over = made(...COLUMN, '1 260 red as band on row 1 left to row 3 right');
+	test('another shape lets its other end go, and what no row carries is no belt: what it says can be read back', () => {
+		const wound = changed(over, (d, id) => changeLimb(d, id, (p) => shapeLimb(p, 'twined')));
+		expect(limb(wound)).toMatchObject({ shaping: 'twined', fits: true });
+		expect(limb(wound).to).toBeUndefined();
+		const belt = made(...COLUMN, '1 260 red belt as sash on row 2 round');
+		const free = changed(belt, (d, id) => seatLimb(d, id, null, null));
+		expect(limb(free)).toMatchObject({ shaping: 'plain', at: null });
+		for (const recipe of [wound, free]) {
+			expect(recipeSchema.safeParse(recipe).error?.issues ?? []).toEqual([]);
+			for (const line of printedOf(recipe)) expect(says(line, ...COLUMN)).toBe('understood');
+		}
+	});
+	test('a length that does not go in is said, and changes nothing', () => {
+		const draft = structuredClone(over) as RecipeDraft;
+		let say = '';
+		changeLimb(draft, limb(over).id, (p) => (say = lengthenLimb(p, '40 + 40')));
+		expect(say).toContain('do not go into it');
+		expect(draft).toEqual(over);
 	});
 });
 

@@ -2,11 +2,11 @@ import type { PlanFacet } from '../facets/plan.ts';
 import type { FormPiece, Form } from './document.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
-import { bubbleWords, inARow, pieceTasks, sharesOf, strokeWords } from './count.ts';
+import { bubbleWords, inARow, pieceTasks, sharesOf, strokeWords, turnsOf } from './count.ts';
 import { hostOf } from '../../plan/step-words.ts';
 
-const turnWords = (degrees: number): string => {
-	const turns = Math.round((degrees / 360) * 100) / 100;
+const turnWords = (piece: FormPiece): string => {
+	const turns = turnsOf(piece);
 	return turns === 1 ? 'once' : turns === 2 ? 'twice' : `${turns} times`;
 };
 
@@ -27,7 +27,7 @@ function shapingWords(piece: FormPiece): string {
 		piece.shaping === 'bent' ? `bent over ${piece.angle}°` : '',
 		piece.shaping === 'folded' ? 'folded in the middle, both ends tied' : '',
 		piece.shaping === 'belt' ? 'laid round and tied to itself where nobody sees it' : '',
-		piece.shaping === 'twined' ? `wound round ${turnWords(piece.angle)}` : '',
+		piece.shaping === 'twined' ? `wound round ${turnWords(piece)}` : '',
 		piece.shaping === 'sleeve' ? 'drawn over the stick before anything is fixed to that' : ''
 	]
 		.filter(Boolean)

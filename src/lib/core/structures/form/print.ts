@@ -1,5 +1,5 @@
 import type { Form, FormPiece, Take } from './document.ts';
-import { slotsOf } from './count.ts';
+import { lengthsText, slotsOf, turnsOf } from './count.ts';
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { countedPart } from '../kit/print-lines.ts';
 import { printSize } from '../../sizing/size.ts';
@@ -8,8 +8,6 @@ import { formatInches, um } from '../../units/length.ts';
 
 const takeWords = (take: Take): string =>
 	({ whole: '', part: 'part used', trimmed: 'trimmed', scrap: 'scrap', cut: take.kind === 'cut' ? `cut in ${take.pieces}` : '' })[take.kind]; // prettier-ignore
-/** Turns as they are typed. */
-const shorten = (turns: number): string => String(Math.round(turns * 100) / 100);
 
 /** A piece of a form as the entry line would be given it. */
 function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): string {
@@ -28,8 +26,7 @@ function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): st
 		name,
 		at,
 		to,
-		fits,
-		each
+		fits
 	} = piece;
 	return [
 		`${count} ${model}`,
@@ -37,11 +34,7 @@ function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): st
 		slotsOf(piece)
 			.map((id) => slotName(id, slots))
 			.join(' / '),
-		fits
-			? ''
-			: each
-				? each.map((b) => formatInches(b)).join(', ')
-				: bubbles.map((b) => formatInches(b)).join(' + '),
+		lengthsText(piece),
 		bubbles.length === 0 && !fits && take.kind !== 'scrap' ? 'tie' : '',
 		takeWords(take),
 		shaping === 'plain'
@@ -49,7 +42,7 @@ function printFormPiece(piece: FormPiece, { slots, hostName }: PrintContext): st
 			: shaping === 'bent'
 				? `bent ${angle}`
 				: shaping === 'twined'
-					? `twined ${shorten(angle / 360)}`
+					? `twined ${turnsOf(piece)}`
 					: shaping,
 		grows === 0 ? '' : `growing ${formatInches(um(grows))}`,
 		strands > 1 ? `${strands} together` : '',

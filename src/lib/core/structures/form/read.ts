@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { MODEL_SIZE, tooLong, wholeLength } from './count.ts';
 import { UNKNOWN_SIZE } from '../../sizing/size.ts';
 import { MICROMETRES, um, type Micrometres } from '../../units/length.ts';
-import { GOES_ROUND, MODELS, type FormPiece, type Model } from './document.ts';
+import { carriesBelt, GOES_OVER, GOES_ROUND, MODELS, type FormPiece, type Model } from './document.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { FormSaid } from './said.ts';
@@ -82,7 +82,7 @@ export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 		!flat && given.length === 0 && (GOES_ROUND.has(shaped.shaping) || hosts.value.to !== undefined);
 	const lengths = flat || fits ? [] : given.length > 0 ? given : [wholeLength(model)];
 	const trouble =
-		tooLong(model, each ? [um(Math.max(...each))] : lengths, shaped.grows * (count - 1)) ??
+		tooLong({ model, bubbles: lengths, each, grows: shaped.grows, count }) ??
 		(flat && given.length > 0 ? 'A tie is left uninflated: leave its length out, or “tie”.' : undefined);
 	if (trouble) return refuse('too-big', trouble);
 	const clash = clashIn({ ...shaped, each, lengths, ...hosts.value });
@@ -140,9 +140,9 @@ function hostsIn(r: Reader, own: Section): Parsed<FormHosts> {
 /** What cannot be meant together. */
 function clashIn({ grows, each, lengths, shaping, at, to }: Pick<FormPiece, 'grows' | 'each' | 'shaping'> & FormHosts & { readonly lengths: readonly Micrometres[] }): string | undefined {
 	if (grows > 0 && (lengths.length !== 1 || each)) return 'Only pieces of one bubble grow from one to the next.';
-	if (shaping === 'belt' && (at === null || at.on === 'wall' || at.on === 'path'))
+	if (shaping === 'belt' && !carriesBelt(at))
 		return 'What does the belt go round? Say it like “belt on row 3 round”, or “belt on row 3 front” for half of it.';
-	if (to && shaping !== 'plain' && shaping !== 'trained') return 'What is tied at both ends goes straight over: leave its shape out.';
+	if (to && !GOES_OVER.has(shaping)) return 'What is tied at both ends goes straight over: leave its shape out.';
 	return undefined;
 } // prettier-ignore
 

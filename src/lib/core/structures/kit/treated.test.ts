@@ -5,6 +5,9 @@ import { resolve } from '../../recipe/resolve.ts';
 import { tally } from '../../tally/tally.ts';
 import { printLayer } from '../stack/print.ts';
 import { stackIn } from '../stack/edit.ts';
+import { setCount } from '../stack/row-fields.ts';
+import type { Cluster } from '../../document/cluster.ts';
+import type { Mutable } from '../../document/mutable.ts';
 import { needsOf } from '../registry/count.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 
@@ -78,6 +81,14 @@ describe('one balloon in two bubbles', () => {
 		expect(codes('2 11 at 5 white twisted in two')).not.toContain('pear-shaped');
 		expect(codes('2 11 at 10½ white twisted in two')).toContain('size-refused');
 	});
+	test('by hand one more or one less is a whole balloon: two bubbles', () => {
+		const cluster = () => structuredClone(stackIn(design('piece', '2 11 at 5 white twisted in two'))!.layers[0]!.clusters[0]!) as Mutable<Cluster>;
+		const [more, less] = [cluster(), cluster()];
+		let n = 0;
+		setCount(more, 5, () => `new-${n++}`);
+		setCount(less, 3, () => `new-${n++}`);
+		expect([more.places.length, less.places.length]).toEqual([6, 2]);
+	}); // prettier-ignore
 	test('both are of one colour, and seven make too many', () => {
 		expect(() => design('x', '2 11 at 5 white / red twisted in two')).toThrow('Both bubbles');
 		expect(() => design('x', '7 11 at 5 white twisted in two')).toThrow('14 bubbles');

@@ -42,6 +42,9 @@ export function fieldsOf({ places }: Cluster): ClusterFields {
 export function setCount(cluster: Mutable<Cluster>, count: number, newId: NewId): boolean {
 	if (!Number.isInteger(count) || count < 1 || count > MOST_IN_CLUSTER) return false;
 	const last = cluster.places.at(-1)!;
+	// Two bubbles are one balloon: one more is both of another, one less takes both.
+	if (last.twin && count % 2 === 1)
+		return setCount(cluster, count + (count > cluster.places.length ? 1 : -1), newId);
 	while (cluster.places.length < count) cluster.places.push({ ...last, id: newId(), side: null });
 	cluster.places.length = count;
 	return true;

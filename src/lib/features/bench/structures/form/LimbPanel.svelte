@@ -5,16 +5,16 @@
 	import { dropUnusedSlots, type RecipeDraft } from '../../../../core/recipe/draft.ts';
 	import type { Id } from '../../../../core/document/id.ts';
 	import { SHAPE_WORDS } from '../../../../core/structures/form/by-hand.ts';
-	import { lengthOf, slotsOf } from '../../../../core/structures/form/count.ts';
+	import { lengthOf, lengthsText, slotsOf, turnsOf } from '../../../../core/structures/form/count.ts';
 	import {
 		changeLimb,
 		lengthenLimb,
-		limbLengths,
 		seatLimb,
 		shapeLimb,
 		tieLimb
 	} from '../../../../core/structures/form/edit.ts';
 	import {
+		carriesBelt,
 		GOES_ROUND,
 		SHAPINGS,
 		type FormPiece,
@@ -31,6 +31,7 @@
 	import ColourName from '../../../colours/ColourName.svelte';
 	import { hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
+	import NameField from '../../kit/NameField.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
 
 	interface Props {
@@ -113,14 +114,10 @@
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
 		<div class="grid grid-cols-[minmax(0,1fr)_88px] gap-3">
-			<TypedField
-				label="Name"
+			<NameField
 				value={piece.name}
-				use={(text) => {
-					const name = text.trim().slice(0, 80);
-					if (name) change((p) => (p.name = name));
-					return name ? '' : 'Give it a name, like “arm”.';
-				}}
+				missing="Give it a name, like “arm”."
+				onname={(name) => change((p) => (p.name = name))}
 			/>
 			<TypedField
 				label="How many"
@@ -131,13 +128,15 @@
 		<Pick
 			label="Shape"
 			value={piece.shaping}
-			options={SHAPINGS.map((s) => [s, SHAPE_WORDS[s]] as const)}
+			options={SHAPINGS.filter((s) => s !== 'belt' || carriesBelt(piece.at)).map(
+				(s) => [s, SHAPE_WORDS[s]] as const
+			)}
 			onpick={(s) => change((p) => shapeLimb(p, s as Shaping))}
 		/>
 		<div class="grid grid-cols-2 gap-3">
 			<TypedField
 				label="Length, in"
-				value={limbLengths(piece)}
+				value={lengthsText(piece)}
 				hint={fitted
 					? `As long as its way: ${fitted} in.`
 					: goesRound
@@ -148,7 +147,7 @@
 			{#if piece.shaping === 'bent' || piece.shaping === 'twined'}
 				<TypedField
 					label={piece.shaping === 'bent' ? 'Bent over, degrees' : 'Times round'}
-					value={String(Math.round((piece.angle / (piece.shaping === 'bent' ? 1 : 360)) * 100) / 100)}
+					value={String(piece.shaping === 'bent' ? piece.angle : turnsOf(piece))}
 					use={turned}
 				/>
 			{:else}
