@@ -119,3 +119,42 @@ describe('several at once', () => {
 		expect(outcome).toMatchObject({ ok: false, say: expect.stringContaining('cannot be sized') as string });
 	});
 });
+
+describe('limbs and open parts', () => {
+	const column = () => {
+		const desk = new Desk();
+		for (const line of ['4 11 at 9 white', '4 11 at 9 white']) desk.say(line);
+		return desk;
+	};
+	test.each([
+		['wrap a red 260 twice around the column', '1 260 red twined 2 on column row 1 round'],
+		['a red 260 belt around row 2', '1 260 red belt as belt on column row 2 round'],
+		['a white belt of red 260', undefined]
+	])('“%s” while rows are in hand goes into limbs, and rows are in hand again', (says, line) => {
+		const desk = column();
+		const name = desk.recipe.sections[0]!.name;
+		const lines = understand(says, desk.context);
+		if (line === undefined) return expect(lines).toBeUndefined();
+		expect(lines).toEqual([`form limbs on ${name}`, line.replace('column', name), `section ${name}`]);
+		for (const own of lines!) expect([own, desk.say(own)]).toEqual([own, true]);
+		expect(desk.context.section).toBe(desk.recipe.sections[0]!.id);
+	});
+	test('two of them, one to a side, are named by their sides', () => {
+		const desk = column();
+		desk.say('form limbs on column');
+		expect(understand('two red 260 arms either side of row 2', desk.context)).toEqual([
+			'1 260 red as left arm on row 2 left',
+			'1 260 red as right arm on row 2 right'
+		]);
+		expect(understand('three red 260 arms either side of row 2', desk.context)).toBeUndefined();
+	});
+	test('only parts of the design are left out', () => {
+		const desk = column();
+		desk.say('section wing left of column');
+		expect(understand('leave the wing off', desk.context)).toEqual(['leave out wing']);
+		expect(understand('leave the door off', desk.context)).toBeUndefined();
+		expect(understand('the wing only when it is indoors', desk.context)).toEqual([
+			'wing optional when indoors'
+		]);
+	});
+});

@@ -52,7 +52,11 @@ function loose(left: Left, said: Said) {
 	);
 	if (painted) said.treated = `painted${painted[1] ? ` ${painted[1].replace('a ', '')}` : ''}`;
 	if (left.take(/,? ?\b(?:with )?(?:the |their )?necks? (?:are )?cut(?: off)?\b/)) said.neck = 'neck cut';
-	if (left.take(/,? ?\b(?:each )?twisted (?:in|into) (?:two|2)(?: bubbles)?\b/)) said.twin = 'twisted in two';
+	const twin = left.take(
+		/,? ?\b(?:each )?(?:twisted|spiral) (?:in|into) (?:two|2)(?: bubbles)?(?: (?:of|at) (\d+(?:\.\d+)?)″?)?(?: each)?(?=[\s,]|$)/
+	);
+	if (twin) said.twin = 'twisted in two';
+	if (twin?.[1]) said.size = twin[1];
 	const half = left.take(/,? ?\bhalf[- ](?:full of|filled with) (sand|water|marbles)\b/);
 	if (half) said.fill = `½ filled with ${half[1]}`;
 	const some = left.take(

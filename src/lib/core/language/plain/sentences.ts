@@ -57,7 +57,7 @@ const slots: Reading = (said, context) => {
 	return two && slot(two[1]) && slot(two[2]) ? [`swap ${two[1]} and ${two[2]}`] : undefined;
 };
 
-const FIXED: Readonly<Record<string, string>> = { glue: 'glue', glued: 'glue', stick: 'strip', stuck: 'strip', tie: 'tie', tied: 'tie', tuck: 'tucked', tucked: 'tucked' }; // prettier-ignore
+const FIXED: Readonly<Record<string, string>> = { glue: 'glue', glued: 'glue', stick: 'strip', stuck: 'strip', tape: 'strip', taped: 'strip', tie: 'tie', tied: 'tie', tuck: 'tucked', tucked: 'tucked' }; // prettier-ignore
 
 /** What sits on a row: balloons, a foil, a card. */
 const seated = (text: string, context: EntryContext): string | undefined => {
@@ -75,14 +75,16 @@ const piece: Reading = (sentence, context) => {
 	// “eyes on row 3, two black 5s at 2, glued”.
 	const said = named.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
 	const left = new Left(said);
-	const verb = left.take(/\b(?:put|fix|add|glued?|stick|stuck|tied?|tuck(?:ed)?|set|place|hang)\b/);
+	const verb = left.take(
+		/,? ?\b(?:put|fix|add|glued?|stick|stuck|taped?|tied?|tuck(?:ed)?|set|place|hang)\b/
+	);
 	const both = left.take(
 		/,? ?\b(?:(?:1 )?(?:on )?(?:either|each) side(?: of)?|(?:on )?both sides(?: of)?|(?:1 )?(?:on (?:the )?|at (?:the )?)?(left|front) and (?:1 )?(?:on the |at the |the )?(right|back)(?: side)?(?: of| on)?)(?: the)? ?(row \d+|top row|bottom row)/
 	);
 	const at =
 		both ??
 		left.take(
-			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round)\b)?/
+			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of| on| at)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round)\b)?/
 		);
 	if (!at) return undefined;
 	const row = (both ? at[3]! : at[2]!).replace('bottom row', 'row 1');
@@ -92,7 +94,7 @@ const piece: Reading = (sentence, context) => {
 		: (at[1] ?? at[3] ?? round ?? left.take(/\b(?:at|on) the (front|back|left|right)\b/)?.[1]);
 	const fixing =
 		left.take(/,? ?\b(?:with|using|by) (?:an? )?(glue|strips?|tie|dash|dashes)\b/)?.[1] ??
-		FIXED[verb?.[0].trim() ?? ''];
+		FIXED[verb?.[0].replace(/^,/, '').trim() ?? ''];
 	const name = left.take(/\b(?:as|for)(?: the| an?)? ([a-z]+)\b/)?.[1];
 	const text = left.text.replace(/^[\s,]+|[\s,]+$/g, '');
 	const what = seated(text, context) ?? (both ? seated(`1 ${text}`, context) : undefined);
@@ -147,7 +149,7 @@ const stands: Reading = (said, context) => {
 
 /** `priced at 40 percent margin`. */
 const priced: Reading = (said) => {
-	const found = matched(String.raw`(?:priced? (?:it )?(?:at|by|with) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))(?: on (?:this|it|that|the lot)(?: one)?)?`, said); // prettier-ignore
+	const found = matched(String.raw`(?:(?:priced?|sell|sold|quote|charge|offer|calculate|reckon|work)(?: (?:it|this|that|them))?(?: out)? (?:at|by|with|for|on) |(?:i|we) (?:want|need|take) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))(?: on (?:this|it|that|the lot)(?: one)?)?`, said); // prettier-ignore
 	return found ? [`priced by ${found[1] ?? found[4]} ${found[2] ?? found[3]} %`] : undefined;
 };
 

@@ -13,6 +13,9 @@ export const language: LanguageFacet<Form, FormSaid> = {
 		'six red 260s wound 24 inches as legs round row 1',
 		'four gold 260s 10 inches bent 180 degrees',
 		'tie it with an uninflated red 260',
+		'wrap a red 260 twice around the column',
+		'two red 260 arms either side of row 1',
+		'three red 260s of 8, 10 and 12 inches',
 		'a red 260 as a belt round row 1'
 	],
 	shown: true,
