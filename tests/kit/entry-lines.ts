@@ -76,7 +76,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	amount: [[COLUMN, ...['200 g', '0.2 kg', '7 oz', '½ lb', '150 ml', '0.2 l', '1 cups'].map((a) => `1 16 at 12 white filled with ${a} sand`), '1 16 at 12 white filled with 5 marbles']],
 	painted: [[COLUMN, ...['dots', 'stripes', 'swoosh', 'the side', 'the top', 'the bottom'].map((p) => `4 11 at 9 white painted ${p}`)]],
 	use: [[COLUMN, 'use whisk', 'use whisk x2 on column', 'use whisk swappable']],
-	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg over arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line']],
+	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg over arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line', 'section leg on arm row 1 front', 'section leg on column row 1 place 2 up'], [[...COLUMN, 'put 1 5 at 4 red as head on row 2 front', 'run rope', 'line 6 ft'], 'section leg x 2 on head up', 'section leg on rope at 2 ft', 'bunch tops on head']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
 	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole', 'stick 2 ft of stake']],
 	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],

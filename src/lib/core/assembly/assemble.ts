@@ -157,13 +157,16 @@ function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Con
 	const shapes = new Map<Id, Shape>();
 	const spots = new Map<Id, readonly Spot[]>();
 	/** What a piece sits on may be a piece of another section on the same host. */
-	const withOthers = (section: Section, hostShape: Shape): HostShape => {
+	const withOthers = (section: Section, hostShape: Shape): Room & { readonly host: HostShape } => {
 		const others = sittingBeside(recipe.sections, section);
 		for (const other of others) stand(other);
-		return carryingToo(
+		if (others.length === 0) return hostShape;
+		const { balls, half, top } = hostShape;
+		const host = carryingToo(
 			hostShape.host,
 			others.flatMap((o) => shapes.get(o.id)?.host ?? [])
 		);
+		return { balls, half, top, host };
 	};
 	const stand = (section: Section): readonly Spot[] => {
 		const stood = spots.get(section.id);
@@ -173,12 +176,13 @@ function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Con
 		const host = by === null ? undefined : recipe.sections.find((s) => s.id === by);
 		const hostSpots = host && stand(host);
 		const hostShape = host && shapes.get(host.id);
-		const shape = shapeOf(section, hostShape && withOthers(section, hostShape), colourway, context);
+		const carrying = hostShape && withOthers(section, hostShape);
+		const shape = shapeOf(section, carrying?.host, colourway, context);
 		shapes.set(section.id, shape);
 		const own = isOnHosts(section.structure)
 			? (hostSpots ?? [ORIGIN])
 			: hostSpots
-				? hostSpots.flatMap((at) => standBy(section, shape, at, hostShape ?? bounded(NOTHING_PLACED)))
+				? hostSpots.flatMap((at) => standBy(section, shape, at, carrying ?? bounded(NOTHING_PLACED)))
 				: inRow(section, shape, ORIGIN, [1, 0], 0);
 		spots.set(section.id, own);
 		return own;

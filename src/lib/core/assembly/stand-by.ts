@@ -2,6 +2,7 @@ import { nestedIn } from '../structures/registry/refs.ts';
 import { restingHeight } from '../geometry/resting.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Section } from '../recipe/recipe.ts';
+import { seatsOn } from '../structures/kit/seats.ts';
 import { rational } from '../units/rational.ts';
 import { pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
 
@@ -12,8 +13,33 @@ const SIDE: Readonly<Record<string, readonly [number, number]>> = {
 	back: [0, 1]
 };
 
+/** Where the copies of a section sit on what it is fixed at, by the foot; undefined where that is not there. */
+function sitOn(section: Section, shape: Room, from: Spot, host: Room): Spot[] | undefined {
+	const { at, gap: um } = section.stand;
+	if (at === undefined) return undefined;
+	const way = 'way' in at ? at.way : at.on === 'layer' ? at.side : undefined;
+	const gap = um / 1000;
+	const d = 2 * (shape.half[way === 'front' || way === 'back' ? 1 : 0] + gap);
+	const seats = seatsOn(at, section.times * eachOf(section), d, host.host, new Map());
+	return seats?.map((seat, i) => {
+		const foot =
+			way === 'up'
+				? seat.z - d / 2 + gap
+				: way === 'down'
+					? seat.z + d / 2 - gap - shape.top
+					: seat.z - lowestMiddle(shape);
+		// Round a row each has its front outwards, everything else looks to the audience.
+		const turn = way === 'all' ? Math.atan2(seat.y, seat.x) + Math.PI / 2 : 0;
+		const mirrored = from.mirrored !== (section.mirror && i % 2 === 1);
+		const spot = pointAt(from, { ...seat, z: foot });
+		return { ...spot, z: Math.max(0, spot.z), mirrored, turn: from.turn + turn };
+	});
+}
+
 /** Where the copies of a section stand by what carries it at one of its spots. */
 export function standBy(section: Section, shape: Room, at: Spot, host: Room): Spot[] {
+	const seated = sitOn(section, shape, at, host);
+	if (seated) return seated;
 	const { how, height, layer, gap } = section.stand;
 	const below = host;
 	if (how === 'on top') {

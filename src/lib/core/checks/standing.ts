@@ -9,6 +9,8 @@ import { isHeld } from '../structures/registry/check.ts';
 import { needsOf } from '../structures/registry/count.ts';
 import { leads } from '../structures/registry/variant.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
+import { findHost } from '../recipe/find-host.ts';
+import { hostLost } from '../structures/kit/over-safe.ts';
 import { rulesFor } from '../bom/follow-on.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 
@@ -44,7 +46,9 @@ export function checkStanding(recipe: Recipe, { overall }: Assembly, bill: Bill,
 			why: 'A tall light piece tips over when somebody brushes past it, and in the first gust outdoors.'
 		});
 	}
-	for (const { name, stand, structure } of recipe.sections) {
+	for (const { id, name, stand, structure } of recipe.sections) {
+		if (stand.at !== undefined && findHost(stand.at, recipe).kind === 'gone')
+			findings.push({ ...hostLost(name), about: id });
 		const pole = stand.how === 'over' ? recipe.sections.find((s) => s.id === stand.by) : undefined;
 		const needs = needsOf(structure, undefined);
 		// Rows that touch no floor stand on a table.

@@ -1,5 +1,6 @@
 import type { Id } from './id.ts';
 import type { Micrometres } from '../units/length.ts';
+import type { Host } from './host.ts';
 
 /** Sides a section may stand on by another, on top of it, evenly round it (arms, petals), and threaded over it: a column on its post. */
 export const STANDINGS = ['on top', 'left', 'right', 'front', 'back', 'round', 'over'] as const;
@@ -19,6 +20,8 @@ export interface Stand {
 	readonly gap: Micrometres | 0;
 	/** What ties it on, a material of the Stockroom; null is nothing. */
 	readonly tie: string | null;
+	/** What of that section it sits on: a balloon, a piece, a point of a limb or of a run. How and how high then say nothing. */
+	readonly at?: Host | undefined;
 }
 
 export const ON_THE_FLOOR: Stand = { by: null, how: 'on top', height: null, layer: null, gap: 0, tie: null };

@@ -1,9 +1,10 @@
 import { GONE } from '../document/names.ts';
+import { printHost } from './print-host.ts';
 import { formatFeet, toMillimetres } from '../units/length.ts';
 import { rational } from '../units/rational.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
 import { rowOf } from '../recipe/find-host.ts';
-import type { Standing } from '../document/stand.ts';
+import type { Stand, Standing } from '../document/stand.ts';
 import { printLong } from '../structures/kit/print-words.ts';
 
 const PLACED: Readonly<Record<Standing, string>> = {
@@ -16,6 +17,12 @@ const PLACED: Readonly<Record<Standing, string>> = {
 	over: 'over'
 };
 
+/** Where it stands by another: on a part of it, on top of it, beside it. */
+function placed({ at, how }: Stand, host: string, sections: Recipe['sections']): string {
+	if (at === undefined) return `${PLACED[how]} ${host}`;
+	return `on ${at.on === 'path' ? `${host} ` : ''}${printHost(at, { sections })}`;
+}
+
 /** `arm x2 mirrored left of body at 4 ft`: the name of a section, how many there are and where they stand. */
 export function printSection(section: Section, { sections }: Recipe, nameOf: (id: string) => string): string {
 	const { name, times, mirror, stand, swappable, difficulty, notes } = section;
@@ -24,7 +31,7 @@ export function printSection(section: Section, { sections }: Recipe, nameOf: (id
 	return [
 		`${name}${times > 1 ? ` ×${times}` : ''}`,
 		mirror ? 'mirrored' : '',
-		host ? `${PLACED[stand.how]} ${host.name}` : '',
+		host ? placed(stand, host.name, sections) : '',
 		stand.layer === null ? '' : row === undefined ? `at ${GONE.row}` : `at row ${row}`,
 		stand.height === null ? '' : `at ${formatFeet(toMillimetres(stand.height))}`,
 		stand.gap === 0 ? '' : `gap ${printLong(stand.gap)}`,

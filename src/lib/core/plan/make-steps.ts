@@ -15,7 +15,7 @@ import { needsOf, tasksOf } from '../structures/registry/count.ts';
 import { siteOf } from '../labour/site.ts';
 import { isPatching, sectionTasks } from '../recipe/section-work.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
-import { SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
+import { hostOf, SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
 import { shared } from './shared.ts';
 import type { StepKit } from '../structures/kit/step-kit.ts';
 import {
@@ -169,11 +169,12 @@ class SectionSteps {
 				: stand.height
 					? ` at ${formatFeet((stand.height / 1000) as Millimetres)}`
 					: '';
+		const where = stand.at ? hostOf(stand.at, this.#recipe) : `${how} ${host.name}${at}`;
 		const sides = this.section.mirror ? ', one to each side, mirrored' : '';
 		const tie = stand.tie === null ? undefined : this.context.catalogue.materials.get(stand.tie)?.name;
 		const count = this.#all === 1 ? '' : `${this.#all} × `;
 		return [
-			this.#made('join', `Set ${count}${name} ${how} ${host.name}${at}${sides}.`, {
+			this.#made('join', `Set ${count}${name} ${where}${sides}.`, {
 				method: tie === undefined ? '' : `tied with ${tie}`,
 				check: 'it does not turn or slip when it is pushed lightly',
 				// What does not stand on the floor itself is attached: the last task of its section.

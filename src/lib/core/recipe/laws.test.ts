@@ -60,8 +60,8 @@ const UNSAID = new Set(
 const isIdle = (holder: Record<string, unknown>, key: string): boolean =>
 	(key === 'upright' && (holder[key] as { kind: string }).kind === 'none') ||
 	(key === 'organic' && (holder['mix'] as unknown[]).length === 0) ||
-	// By nothing it stands on the floor, however.
-	(key === 'how' && holder['by'] === null) ||
+	// By nothing it stands on the floor, however; on a part of another, there.
+	(key === 'how' && (holder['by'] === null || holder['at'] !== undefined)) ||
 	(key === 'quantity' && holder['range'] !== null && 'range' in holder) ||
 	(key === 'height' && (holder['path'] as { kind?: string } | undefined)?.kind === 'lent');
 /** Values seen under each key: what an enumeration may say instead. */

@@ -1,6 +1,7 @@
 import { hostPartOf } from '../structures/registry/refs.ts';
 import { omitSlots, unhosted } from '../structures/registry/variant.ts';
 import type { Host } from '../document/host.ts';
+import type { Stand } from '../document/stand.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from './recipe.ts';
 
@@ -20,14 +21,18 @@ export function omittingSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	if (out.size === 0) return recipe;
 	const left = recipe.sections.map((s): Section => ({ ...s, structure: omitSlots(s.structure, out) }));
 	const isThere = stillThere(recipe.sections, left);
-	const sections = left.map((section): Section => {
-		const { layer } = section.stand;
-		const gone = layer !== null && !isThere({ on: 'layer', layer, side: 'all' });
-		return {
-			...section,
-			stand: gone ? { ...section.stand, layer: null } : section.stand,
-			structure: unhosted(section.structure, isThere)
-		};
-	});
+	const sections = left.map((section): Section => ({
+		...section,
+		stand: standing(section.stand, isThere),
+		structure: unhosted(section.structure, isThere)
+	}));
 	return { ...recipe, sections };
+}
+
+/** Where a section stands when what it was fixed at is not built: by the same section, as it says besides. */
+export function standing(stand: Stand, isThere: (host: Host) => boolean): Stand {
+	const { layer, at } = stand;
+	const row = layer !== null && !isThere({ on: 'layer', layer, side: 'all' }) ? { layer: null } : {};
+	const seat = at !== undefined && !isThere(at) ? { at: undefined } : {};
+	return { ...stand, ...row, ...seat };
 }

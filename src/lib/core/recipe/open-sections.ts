@@ -2,7 +2,7 @@ import type { Id } from '../document/id.ts';
 import { goesAlong, unhosted } from '../structures/registry/variant.ts';
 import { wayDown } from './copies.ts';
 import type { RecipeDraft } from './draft.ts';
-import { stillThere } from './omit-slots.ts';
+import { standing, stillThere } from './omit-slots.ts';
 import type { Recipe, Section, SizeOption } from './recipe.ts';
 
 /** Whether a section is built: as the size says, else as the section does. */
@@ -37,7 +37,12 @@ export function withoutOpen(recipe: Recipe, size?: Pick<SizeOption, 'open'>): Re
 	// What is built is there: looked at once more it stays what it is.
 	return {
 		...recipe,
-		sections: left.map((s) => ({ ...s, open: undefined, structure: unhosted(s.structure, isThere) }))
+		sections: left.map((s) => ({
+			...s,
+			open: undefined,
+			stand: standing(s.stand, isThere),
+			structure: unhosted(s.structure, isThere)
+		}))
 	};
 }
 

@@ -6,7 +6,7 @@ import { COUNTS } from '../document/rule.ts';
 import { MOST_AHEAD, MOST_PAID, RECIPE_FORMAT, RECIPE_VERSION, type Recipe } from './recipe.ts';
 import { SLOT_ROLES } from '../document/slot.ts';
 import { STANDINGS } from '../document/stand.ts';
-import { amount, id, length, name, percent, positive } from '../document/fields.schema.ts';
+import { amount, host, id, length, name, percent, positive } from '../document/fields.schema.ts';
 import { structure } from '../structures/registry/document.schema.ts';
 import { MOST_OF_A_LINE } from '../document/limits.ts';
 import { MOST_STEPS, STEP_PLACES } from '../document/step.ts';
@@ -27,7 +27,8 @@ const section = z.strictObject({
 		height: length.or(z.literal(0).transform((v) => v as Micrometres)).nullable(),
 		layer: id.nullable(),
 		gap: length.or(z.literal(0)),
-		tie: id.nullable()
+		tie: id.nullable(),
+		at: host.optional()
 	}),
 	swappable: z.boolean(),
 	open: z

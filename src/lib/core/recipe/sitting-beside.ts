@@ -2,9 +2,10 @@ import { isOnHosts } from '../structures/registry/picture.ts';
 import { hostPartOf, sitsOn } from '../structures/registry/refs.ts';
 import type { Section } from './recipe.ts';
 
-/** Sections with pieces that those of a section sit on, where both sit on one host: the head that feelers are fixed to. */
+/** Sections with pieces that a section or those of it sit on, where both are on one host: the head that feelers are fixed to. */
 export function sittingBeside(sections: readonly Section[], section: Section): Section[] {
-	const named = isOnHosts(section.structure) ? sitsOn(section.structure).filter((h) => h.on === 'piece') : [];
+	const own = isOnHosts(section.structure) ? sitsOn(section.structure) : [section.stand.at ?? []].flat();
+	const named = own.filter((h) => h.on === 'piece');
 	if (named.length === 0) return [];
 	return sections.filter(
 		(s) =>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { hostsFor, moveSection, removeSection } from '../../core/recipe/edit.ts';
 	import type { Mutable } from '../../core/document/mutable.ts';
+	import { WAYS } from '../../core/document/host.ts';
 	import { ON_THE_FLOOR, STANDINGS, type Stand, type Standing } from '../../core/document/stand.ts';
 	import type { DesignUse } from '../../core/structures/design/document.ts';
 	import { eitherOr, mayStandFor, putIn, settleOpen } from '../../core/recipe/open-sections.ts';
@@ -16,6 +17,7 @@
 	import Pick from '../../ui/pick/Pick.svelte';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import TypedField from '../../ui/typed/TypedField.svelte';
+	import { bare, hostChoices } from './kit/host-choices.ts';
 	import NameField from './kit/NameField.svelte';
 	import type { Bench } from './bench.svelte.ts';
 
@@ -36,7 +38,17 @@
 			.map((m) => [m.id, m.name] as const)
 	]);
 	const host = $derived(bench.recipe.sections.find((s) => s.id === section.stand.by));
-	const beside = $derived(host !== undefined && section.stand.how !== 'on top');
+	const beside = $derived(
+		host !== undefined && section.stand.how !== 'on top' && section.stand.at === undefined
+	);
+	/** What of its neighbour it may sit on. */
+	const seats = $derived(
+		hostChoices(bench.recipe, section.stand.by, '', section.stand.at ? [bare(section.stand.at)] : [])
+	);
+	const side = (how: string) => {
+		const [seat] = seats;
+		stand(how === 'part' && seat ? { at: seat[1] } : { how: how as Standing, at: undefined });
+	};
 	const rows = $derived((host && hostsOf(host.structure).rows) ?? []);
 	/** Its pieces sit on what it stands by, each where it says. */
 	const applied = $derived(isOnHosts(section.structure));
@@ -54,6 +66,10 @@
 			const own = asKind(s.structure, 'design');
 			if (own) Object.assign(own, to);
 		});
+	const toward = (way: string) => {
+		const { at } = section.stand;
+		if (at?.on === 'place' || at?.on === 'piece') stand({ at: { ...at, way: WAYS.find((w) => w === way) } });
+	};
 	const times = (text: string) => {
 		const parsed = parseCount(text, { what: 'How many', min: 1, max: 24 });
 		if (parsed.ok) change((s) => (s.times = parsed.value));
@@ -176,17 +192,38 @@
 					['', applied ? 'on a wall' : 'on the floor'],
 					...hosts.map((h) => [h.id, `${applied ? 'on' : 'by'} ${h.name}`] as const)
 				]}
-				onpick={(v) => stand(v === '' ? ON_THE_FLOOR : { by: v, layer: null })}
+				onpick={(v) => stand(v === '' ? ON_THE_FLOOR : { by: v, layer: null, at: undefined })}
 			/>
 			{#if host && !applied}
 				<Pick
 					label="On which side"
-					value={section.stand.how}
-					options={STANDINGS.map((how) => [how, how] as const)}
-					onpick={(v) => stand({ how: v as Standing })}
+					value={section.stand.at ? 'part' : section.stand.how}
+					options={[
+						...STANDINGS.map((how) => [how, how] as const),
+						...(seats.length > 0 ? [['part', 'on a part of it'] as const] : [])
+					]}
+					onpick={side}
 				/>
 			{/if}
 		</div>
+		{#if section.stand.at && !applied}
+			<div class="grid grid-cols-2 gap-3">
+				<Pick
+					label="Sits on"
+					value={JSON.stringify(bare(section.stand.at))}
+					options={seats.map(([key, , words]) => [key, words] as const)}
+					onpick={(key) => stand({ at: seats.find(([k]) => k === key)?.[1] })}
+				/>
+				{#if section.stand.at.on === 'place' || section.stand.at.on === 'piece'}
+					<Pick
+						label="Where on it"
+						value={section.stand.at.way ?? ''}
+						options={[['', 'away from the middle'] as const, ...WAYS.map((w) => [w, w] as const)]}
+						onpick={toward}
+					/>
+				{/if}
+			</div>
+		{/if}
 		{#if beside && !applied}
 			<div class="grid grid-cols-2 gap-3">
 				{#if rows.length > 0}

@@ -16,15 +16,18 @@ export function standingWords({ stand, times, mirror, structure }: Section, { se
 	// What goes its own way may hang; a frame stands, and what goes along another is where that is.
 	const way = sections.find((s) => s.id === goesAlong(structure))?.name;
 	const up = leads(structure) === 'along its path' ? (wayOf(structure)?.height ?? 0) : 0;
-	const where = !host
-		? way !== undefined
-			? `along ${way}`
-			: up > 0
-				? `${formatFeet(toMillimetres(um(up)))} up`
-				: 'on the floor'
-		: stand.how === 'on top'
-			? `on top of ${host}`
-			: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round', over: 'threaded over' }[stand.how]} ${host}`;
+	const where =
+		host && stand.at
+			? hostWords(stand.at, { sections } as Recipe).replace(/^row/, 'on row')
+			: !host
+				? way !== undefined
+					? `along ${way}`
+					: up > 0
+						? `${formatFeet(toMillimetres(um(up)))} up`
+						: 'on the floor'
+				: stand.how === 'on top'
+					? `on top of ${host}`
+					: `${{ left: 'left of', right: 'right of', front: 'before', back: 'behind', round: 'round', over: 'threaded over' }[stand.how]} ${host}`;
 	const row =
 		stand.layer === null || stand.how === 'on top' || !host ? '' : ` at ${rowWords(stand.layer, sections)}`;
 	const height =

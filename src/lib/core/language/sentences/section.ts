@@ -9,8 +9,9 @@ import type { Entry, SaidSection } from '../entry.ts';
 import { KEYWORDS, type UsableDesign } from '../context.ts';
 import { MOST_IN_NAME } from '../../document/limits.ts';
 import { wordsMatch } from '../names/name-colour.ts';
-import { rowOf } from '../host.ts';
+import { hostHere, rowOf } from '../host.ts';
 import { startOf, STARTS } from '../../structures/registry/language.ts';
+import { hostsOf } from '../../structures/registry/refs.ts';
 import { lengthOf, type Reader } from '../reader.ts';
 import { isWord } from '../tokens.ts';
 
@@ -102,16 +103,38 @@ function besideOf(r: Reader): Parsed<Partial<Stand>> {
 	const { sections = [] } = r.context;
 	const side = r.all[r.at++]!.text;
 	r.word('of');
+	const from = r.at;
 	const host = nameWords(r);
-	const by =
-		sections.find((s) => s.name.toLowerCase() === host.join(' ')) ??
-		sections.find((s) => wordsMatch(host, s.name));
+	const called = host.join(' ');
+	const exact = sections.find((s) => s.name.toLowerCase() === called);
+	const isPart = sections.some((s) =>
+		hostsOf(s.structure).named.some((n) => n.name.toLowerCase() === called)
+	);
+	const by = exact ?? (isPart && side === 'on' ? undefined : sections.find((s) => wordsMatch(host, s.name)));
+	const seat =
+		side === 'on' &&
+		(!by || isWord(r.now, 'row', 'top') || (isWord(r.now, 'at') && hostsOf(by.structure).along))
+			? seatOf(r, from)
+			: undefined;
+	if (seat) return seat;
 	return by
-		? got({ by: by.id, how: side === 'on' ? 'on top' : (side as Stand['how']) })
+		? got({ by: by.id, how: side === 'on' ? 'on top' : (side as Stand['how']), at: undefined })
 		: refuse(
 				'unknown-word',
 				`There is no section “${shorten(host.join(' '))}” to stand by. There is ${sections.map((s) => s.name).join(', ')}.`
 			);
+}
+
+/** `on column row 3 front`, `on left arm`, `on mast at 20 in`: what of another section it sits on; undefined where no part is meant. */
+function seatOf(r: Reader, from: number): Parsed<Partial<Stand>> | undefined {
+	const after = r.at;
+	r.at = from;
+	const seat = hostHere(r, null, ['x', 'times', 'mirrored', 'tied', 'gap', 'swappable', 'at']);
+	if (seat.ok && seat.value.section !== null)
+		return got({ by: seat.value.section, how: 'on top', at: seat.value.host, height: null, layer: null });
+	if (!seat.ok && r.at > after) return seat;
+	r.at = after;
+	return undefined;
 }
 
 /** `at row 3`, `at top row` of what it stands beside. */
