@@ -79,7 +79,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	where: [[TWO, 'section leg x 2', 'section leg mirrored', 'section leg on arm', 'section leg left of arm', 'section leg round arm', 'section leg over arm', 'section leg left of arm at 4 ft', 'section leg left of arm at row 1', 'section leg left of arm gap 5 ft', 'section leg left of arm tied with soft line', 'section leg on arm row 1 front', 'section leg on column row 1 place 2 up'], [[...COLUMN, 'put 1 5 at 4 red as head on row 2 front', 'run rope', 'line 6 ft'], 'section leg x 2 on head up', 'section leg on rope at 2 ft', 'bunch tops on head']],
 	stands: [[COLUMN, 'stands on the floor', 'stands on a table', 'stands on a board', 'stands on a box']],
 	upright: [[COLUMN, 'pole 7 ft', 'stick 3 ft', 'mast 6 ft', 'line 9 ft', 'no pole', 'stick 2 ft of stake']],
-	piece: [[COLUMN, 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],
+	piece: [[COLUMN, 'put 1 5 at 4 white on row 1 with trial loop then glue', 'put 2 5 at 4 white on row 2 front', 'put 2 moon foil as moons on row 1, 1 on row 2 with tie', 'put 1 16 at 12 white filled with 5 at 4 red on row 1']],
 	host: [
 		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],
 		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes', ...['up', 'down', 'left', 'right', 'front', 'back', 'up left', 'down right'].map((way) => `put 2 5 at 3 red as pupils on eyes ${way}`), 'put 1 5 at 4 red as spot on row 1 place 2 up right'],
@@ -87,7 +87,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[[...RUN, 'line 8 ft', 'form legs on garland'], '1 260 red 7 as leg on garland at 7 ft']
 	],
 	row: [[COLUMN, 'put 1 5 at 4 white on row 2', 'put 1 5 at 4 white on top row']],
-	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`)]],
+	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`), 'put 1 5 at 4 white on row 1 with 2 strip', 'put 1 5 at 4 white on row 1 with ½ strip then glue']],
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
 	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
@@ -100,7 +100,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	],
 	rule: [[COLUMN, 'each strip takes 2 adhesive strip', 'each row takes ½ adhesive strip']],
 	pricing: [[COLUMN, 'priced by margin 48', 'priced by markup 90 %']],
-	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps']]
+	step: [[COLUMN, 'step cover it', 'step at site fill the base', 'step after hanging close the gaps', 'step glue the eyes, takes 10 min, wait 5 min, tool glue gun, check nothing slips']]
 }; // prettier-ignore
 
 /** What was said so far, and how the next line is read there. @param recipe where more was said since */

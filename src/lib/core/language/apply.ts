@@ -128,9 +128,16 @@ const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K
 		recipe.sections = exchange(recipe as Recipe, element, to).sections as Mutable<Recipe['sections']>;
 		return undefined;
 	},
-	step(recipe, { text, place: where, wait, takes }, place, newId) {
+	step(recipe, { text, place: where, wait, takes, tool, check }, place, newId) {
 		const uses = place.section === undefined ? [] : [place.section];
-		const says = { text, place: where, ...(wait > 0 ? { wait } : {}), ...(takes > 0 ? { takes } : {}) };
+		const says = {
+			text,
+			place: where,
+			...(wait > 0 ? { wait } : {}),
+			...(takes > 0 ? { takes } : {}),
+			...(tool ? { tool } : {}),
+			...(check ? { check } : {})
+		};
 		recipe.steps.push({ id: newId(), own: true, says, uses, out: false });
 		return undefined;
 	},

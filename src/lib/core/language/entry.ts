@@ -53,6 +53,8 @@ export type DesignSaid =
 			readonly place: StepPlace;
 			readonly wait: number;
 			readonly takes: number;
+			readonly tool?: string | undefined;
+			readonly check?: string | undefined;
 	  };
 
 /** What one line of typing means. */

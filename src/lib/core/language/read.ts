@@ -65,13 +65,28 @@ function entryOf(reader: Reader): Parsed<Entry> {
 	);
 }
 
+/** What is used and what is looked at, said behind a step: `tool glue gun`, `check it holds`. */
+function besides(words: string): { readonly rest: string; readonly tool: string; readonly check: string } {
+	let rest = words;
+	const take = (word: string): string => {
+		const found = new RegExp(String.raw`[,;]\s*${word}\b:?\s+(?:that\s+)?([^,;]+)`, 'iu').exec(rest);
+		if (found) rest = `${rest.slice(0, found.index)}${rest.slice(found.index + found[0].length)}`;
+		return found?.[1]!.trim() ?? '';
+	};
+	const tool = take('tool').slice(0, MOST_IN_TOOL);
+	const check = take('check').slice(0, MOST_IN_CHECK);
+	return { rest: rest.trim(), tool, check };
+}
+/** Letters, as the form of a step takes them. */
+const [MOST_IN_TOOL, MOST_IN_CHECK] = [80, 300];
+
 /** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */
 function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const said = /^\s*step\b\s*(at (?:the )?(?:site|bench)|on site|after hanging)?\s*[:,]?\s*(.*)$/iu.exec(
 		text
 	);
 	if (!said) return undefined;
-	const words = said[2]!.trim();
+	const { rest: words, tool, check } = besides(said[2]!.trim());
 	if (words === '')
 		return refuse('missing', 'Say what is done, like “step at site fill the base with water”.');
 	const where = said[1]?.toLowerCase() ?? '';
@@ -86,6 +101,8 @@ function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 		text: words,
 		place,
 		wait: wait.ok ? (wait.value ?? 0) : 0,
-		takes: takes.ok ? (takes.value ?? 0) : 0
+		takes: takes.ok ? (takes.value ?? 0) : 0,
+		...(tool === '' ? {} : { tool }),
+		...(check === '' ? {} : { check })
 	});
 }

@@ -9,13 +9,14 @@ import { standsOnFloor } from '../recipe/sections.ts';
 import type { Colourway, Slot } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
+import type { Structure } from '../structures/kinds.ts';
 import { printSize } from '../sizing/size.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { needsOf, tasksOf } from '../structures/registry/count.ts';
 import { siteOf } from '../labour/site.ts';
 import { isPatching, sectionTasks } from '../recipe/section-work.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
-import { hostOf, SIZE_CHECK, SIZE_TOOL } from './step-words.ts';
+import { HELIUM_TOOL, hostOf, SIZE_CHECK, SIZE_METHOD, SIZE_TOOL } from './step-words.ts';
 import { shared } from './shared.ts';
 import type { StepKit } from '../structures/kit/step-kit.ts';
 import {
@@ -65,17 +66,25 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 				check: 'no gap, no tail in sight, nothing holed: replace a holed one before the event'
 			})
 		);
+	const faced = steps.findLastIndex((s) => kindOfStep(s) === 'piece');
+	if (root && faced >= 0) steps.splice(faced + 1, 0, LOOK_BEHIND);
 	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
 	return shared(all, node.recipe, context.catalogue);
 }
 
-/** What may be made days before comes first, what is made on the day last; what sits on others comes when they do. */
+/** What may be made days before comes first, what floats late, what is made on the day last; what sits on others comes when they do. */
 const inTime = (sections: readonly Section[]): readonly Section[] => {
-	const days = ({ ahead, structure }: Section) => (ahead === undefined || isOnHosts(structure) ? 0.5 : ahead);
-	return sections.some((s) => s.ahead !== undefined)
-		? [...sections].sort((a, b) => days(b) - days(a))
-		: sections;
+	const days = ({ ahead, structure, stand }: Section): number => {
+		const host = isOnHosts(structure) ? sections.find((s) => s.id === stand.by) : undefined;
+		if (host) return Math.min(0.5, days(host));
+		return ahead ?? (floats(structure) ? 0.25 : 0.5);
+	};
+	const late = new Map(sections.map((s) => [s.id, days(s)]));
+	return [...sections].sort((a, b) => late.get(b.id)! - late.get(a.id)!);
 };
+/** What is filled with helium floats for some hours only. */
+const floats = (structure: Structure): boolean =>
+	needsOf(structure, undefined).some((n) => n.what === 'balloon' && n.gas === 'helium');
 
 /** How long before it may be made, with its first step. */
 function timed(steps: readonly MadeStep[], { ahead }: Section): MadeStep[] {
@@ -84,6 +93,12 @@ function timed(steps: readonly MadeStep[], { ahead }: Section): MadeStep[] {
 		ahead === 0 ? 'made on the day' : `may be made up to ${ahead} ${ahead === 1 ? 'day' : 'days'} before`;
 	return steps.map((s, i) => (i === 0 ? { ...s, method: [s.method, when].filter(Boolean).join('; ') } : s));
 }
+
+/** What was put on is seen from all sides before it goes on. */
+const LOOK_BEHIND = made('look behind', null, 'Turn it round and look at its back and its sides.', {
+	check:
+		'no tape, tail or end in sight, both sides alike where they are meant to be; limbs posed as they are to stay'
+});
 
 /** What is made ready before any balloon. */
 const CARRIES: ReadonlySet<string> = new Set<StepKind>([
@@ -206,6 +221,7 @@ class SectionSteps {
 			: [
 					this.#made('set up', `Stand ${several}${name} in its place.`, {
 						place: 'site',
+						method: 'the floor swept first',
 						check: 'upright from every side, base flat, ways out and signs free',
 						work: scaled
 					})
@@ -236,7 +252,8 @@ class SectionSteps {
 				tasksOf(this.section.structure)
 					.filter((t) => t.task === task)
 					.map((t) => ({ ...t, count: t.count * this.#all })),
-			inflate: () => this.#inflate(),
+			inflate: (some = this.section.structure) => this.#inflate(some),
+			blown: (some) => this.#blown(some),
 			colour: (slot) => ({
 				name: slotName(slot, this.#slots),
 				id: this.#colourway?.fills[slot] ?? null
@@ -248,13 +265,22 @@ class SectionSteps {
 		return holding(this.#recipe.slots, this.#colourway?.fills ?? {}, this.context.catalogue.colourNames);
 	}
 
-	#inflate(): MadeStep[] {
-		const { name, structure } = this.section;
+	/** What it takes to blow up the balloons of some of it. */
+	#blown(some: Structure): TaskCount[] {
+		const all = some === this.section.structure ? this.#tasks : tasksOf(some);
+		return all
+			.filter(({ task }) => ['inflate', 'tie', 'twist'].some((t) => task.startsWith(t)))
+			.map((t) => ({ ...t, count: t.count * this.#all }));
+	}
+
+	#inflate(structure: Structure): MadeStep[] {
+		const { name } = this.section;
 		const balloons = needsOf(structure, this.#colourway).flatMap((n) =>
 			n.what === 'balloon' && n.mark === undefined ? [n] : []
 		);
 		if (balloons.length === 0) return [];
 		const methods = [...new Set(balloons.map((b) => b.method))];
+		const helium = balloons.some((b) => b.gas === 'helium');
 		const lines = balloons.map((need): StepLine => {
 			const of = this.context.catalogue.materials.get(need.material ?? '');
 			const own = of?.name;
@@ -279,9 +305,10 @@ class SectionSteps {
 				`Inflate, size and tie the balloons ${isOnHosts(structure) ? `that go ${name}` : `of ${name}`}.`,
 				{
 					lines,
-					tool: methods.map((m) => SIZE_TOOL[m]).join(', '),
+					tool: [...methods.map((m) => SIZE_TOOL[m]), ...(helium ? [HELIUM_TOOL] : [])].join(', '),
+					method: methods.includes('hole') ? SIZE_METHOD : '',
 					check: methods.map((m) => SIZE_CHECK[m]).join('; '),
-					work: [...this.#share('inflate'), ...this.#share('tie'), ...this.#share('twist')]
+					work: this.#blown(structure)
 				}
 			)
 		];

@@ -26,6 +26,7 @@ const column = design(
 	'put 2 5 at 4 white as eyes on row 3 front with glue',
 	'1 fairy lights'
 );
+const floats = { ...context, catalogue: catalogue(floating, colours), pumps: [] };
 const stepsOf = (recipe: Recipe) => planOf(recipe, ONCE, context)[0]!.steps;
 const done = (recipe: Recipe, ...edits: PlanEdit[]): Recipe => {
 	const draft = structuredClone(recipe) as RecipeDraft;
@@ -38,7 +39,7 @@ const keyOf = (recipe: Recipe, start: string, at = 0) =>
 describe('steps made from the structures', () => {
 	test('what carries it first, then inflate, tie, patch, the rows from the floor up, what is put on, then the site', () => {
 		expect(stepsOf(column).map((s) => s.id.split(':')[0])).toEqual([
-			'upright', 'inflate', 'clusters', 'patches', 'row', 'row', 'row', 'inflate', 'piece', 'line', 'set up',
+			'upright', 'inflate', 'clusters', 'patches', 'row', 'row', 'row', 'inflate', 'piece', 'look behind', 'line', 'set up',
 			'look over', 'strike'
 		]); // prettier-ignore
 	});
@@ -72,6 +73,37 @@ describe('steps made from the structures', () => {
 			site.indexOf('Walk round it and look from where the guests stand.') - 1
 		);
 	});
+	test('what floats is filled when everything else is built, from the cylinder; what sits on it comes with it', () => {
+		const recipe = designOf(floating, 'late', [
+			'4 11 at 9 white',
+			'bunch tops on column',
+			'1 11 white in helium on 3 ft ribbon',
+			'section foot right of column',
+			'4 11 at 9 white'
+		]);
+		const steps = planOf(recipe, ONCE, { ...floats, rates })[0]!.steps;
+		const at = (text: string) => steps.findIndex((s) => s.text.includes(text));
+		expect(at('balloons of foot')).toBeGreaterThan(at('balloons of column'));
+		expect(at('balloons of tops')).toBeGreaterThan(at('balloons of foot'));
+		expect(steps[at('balloons of tops')]!.tool).toContain('cylinder');
+		expect(steps[at('balloons of column')]!.tool).not.toContain('cylinder');
+	});
+	test('a row of the same size is held against the one below it', () => {
+		const steps = stepsOf(design('alike', '4 11 at 9 white', '4 11 at 9 red', '4 11 at 8 red'));
+		const rows = steps.filter((s) => s.id.startsWith('row:')).map((s) => s.check.includes('as full as'));
+		expect(rows).toEqual([false, true, false]);
+	});
+	test('a step on the line says what it takes, its tool and its check, and keeps its words', () => {
+		const recipe = design('own', '4 11 at 9 white', 'step glue the eyes, takes 10 min, tool glue gun, check that nothing slips'); // prettier-ignore
+		const own = stepsOf(recipe).find((s) => s.own)!;
+		expect(own).toMatchObject({ text: 'glue the eyes, takes 10 min', takes: 600, tool: 'glue gun', check: 'nothing slips' }); // prettier-ignore
+	});
+	test('a piece on trial is looked at, then fixed for good: both are timed, and so much of it is said', () => {
+		const recipe = design('trial', '4 11 at 9 white', 'put 2 5 at 4 red as eyes on row 1 front with 2 trial loop then glue'); // prettier-ignore
+		const [piece] = stepsOf(recipe).filter((s) => s.id.startsWith('piece:'));
+		expect(piece!.method).toBe('on trial with trial loop; looked at from where the guests stand, then for good with 2 × glue'); // prettier-ignore
+		expect(piece!.work.map(({ task }) => [task.task, task.count])).toEqual([['fix', 4]]);
+	});
 	test('glue is waited for, and its tool is named', () => {
 		const piece = stepsOf(column).find((s) => s.id.startsWith('piece'))!;
 		expect(piece).toMatchObject({ wait: 60, tool: 'low-temperature glue gun', method: 'with glue' });
@@ -93,7 +125,7 @@ describe('steps made from the structures', () => {
 					const worked = tally(recipe, null, quantity, demo, size);
 					const labour = worked.tasks.reduce((a, t) => a + t.seconds.valueOf(), 0);
 					expect(parts.reduce((a, p) => a + p.seconds, 0)).toBeCloseTo(labour, 6);
-					const inflated = parts.flatMap((p) => p.steps.filter((s) => /^(inflate|foils):/.test(s.id)));
+					const inflated = parts.flatMap((p) => p.steps.filter((s) => /^(inflate|foils|infill):/.test(s.id)));
 					const count = inflated.flatMap((s) => s.lines).reduce((a, l) => a + l.count, 0);
 					expect(count).toBe(worked.bill.inflate.reduce((a, l) => a + l.quantity.valueOf(), 0));
 				}
@@ -204,7 +236,6 @@ describe('what the owner makes of the plan', () => {
 });
 
 describe('bunches and forms as they are built', () => {
-	const floats = { ...context, catalogue: catalogue(floating, colours), pumps: [] };
 	const jelly = designOf(floating, 'jelly', [
 		'bunch jelly',
 		'1 24 at 22 white filled with 11 at 7 red in helium on 6 ft ribbon as bell',
@@ -216,7 +247,7 @@ describe('bunches and forms as they are built', () => {
 	const steps = planOf(jelly, ONCE, { ...floats, rates })[0]!.steps;
 	test('inflate, what goes inside, foils by look, ribbons, what hangs on; then the form piece by piece', () => {
 		expect(steps.map((s) => s.id.split(':')[0])).toEqual([
-			'inside', 'inflate', 'foils', 'ribbons', 'hang', 'inflate', 'piece', 'set up', 'look over', 'strike'
+			'inside', 'inflate', 'foils', 'ribbons', 'hang', 'inflate', 'piece', 'look behind', 'set up', 'look over', 'strike'
 		]); // prettier-ignore
 		const [, inflate, foils, ribbons, , limbs, piece] = steps;
 		expect(inflate!.lines.map((l) => l.text)).toEqual(['24 at 22, gull white, helium', '11 at 7, buoy red']);

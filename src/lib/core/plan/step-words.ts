@@ -16,6 +16,10 @@ export const SIZE_CHECK = {
 } as const;
 export const SIZE_TOOL = { hole: 'sizer', strokes: 'hand pump', eye: 'inflator' } as const;
 
+/** Common practice: a balloon is softer and rounder when it is sized down. */
+export const SIZE_METHOD = 'a little over, pressed round, then let out until it just passes';
+export const HELIUM_TOOL = 'helium cylinder, upright and strapped';
+
 export const JOINED: Readonly<Record<Joining, string>> = {
 	'twisted on': 'twisted on',
 	line: 'tied with line in a figure-eight',

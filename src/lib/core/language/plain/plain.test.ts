@@ -158,3 +158,17 @@ describe('limbs and open parts', () => {
 		]);
 	});
 });
+
+describe('how a piece is fixed', () => {
+	test.each([
+		['one red 5 at 3 on the front of row 1 with two strips', 'put 1 5 at 3 red on row 1 front with 2 strip'],
+		['one red 5 at 3 on the front of row 1 with half a strip', 'put 1 5 at 3 red on row 1 front with ½ strip'],
+		['one red 5 at 3 on the front of row 1, on trial first, then glue', 'put 1 5 at 3 red on row 1 front with trial loop then glue'],
+		['glue two red 5s at 3 on the front of row 1 as eyes', 'put 2 5 at 3 red as eyes on row 1 front with glue']
+	])('%s', (says, line) => {
+		const desk = new Desk();
+		desk.say('4 11 at 9 white');
+		expect(understand(says, desk.context)).toEqual([line]);
+		expect(desk.say(line)).toBe(true);
+	}); // prettier-ignore
+});

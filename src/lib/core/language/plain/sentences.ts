@@ -2,7 +2,7 @@ import type { EntryContext } from '../context.ts';
 import { along } from './along.ts';
 import { floats, foil } from './floats.ts';
 import { mix } from './mix.ts';
-import { matched, N, type Reading } from './reading.ts';
+import { matched, N, re, type Reading } from './reading.ts';
 import { rowLine } from './row.ts';
 import { nameOfThing, things } from './things.ts';
 import { materialCalled } from '../names/find-material.ts';
@@ -59,6 +59,27 @@ const slots: Reading = (said, context) => {
 
 const FIXED: Readonly<Record<string, string>> = { glue: 'glue', glued: 'glue', stick: 'strip', stuck: 'strip', tape: 'strip', taped: 'strip', tie: 'tie', tied: 'tie', tuck: 'tucked', tucked: 'tucked' }; // prettier-ignore
 
+const HOLDS = '(glue|strips?|ties?|dash|dashes|(?:a )?trial loops?)';
+/** `with two strips`, `on trial with a loop, then glued`: how a piece is fixed, as the exact grammar says it. */
+function fixedBy(left: Left): string | undefined {
+	const one = (word: string) =>
+		word
+			.replace(/^a /, '')
+			.replace(/dashes$/, 'dash')
+			.replace(/(?<!gla)s$/, '');
+	const then = left.take(
+		re(String.raw`,? ?\b(?:then|and then)(?: (?:with|by))? (glue|glued|tie|tied|strip)\b`)
+	)?.[1];
+	const found = left.take(
+		re(String.raw`,? ?\b(?:with|using|by)(?: (\d+|0\.5|half an?|half|an?))? ${HOLDS}(?: first| on trial)?`)
+	);
+	const trial = found ?? left.take(/,? ?\b(?:on trial|tried) first\b|,? ?\bfirst (?:on trial|tried)\b/);
+	if (!trial) return undefined;
+	const amount = found?.[1]?.replace(/^half.*/, '½').replace(/^an?$/, '');
+	const good = then?.replace(/d$/, '');
+	return `${amount ? `${amount} ` : ''}${found ? one(found[2]!) : 'trial loop'}${good ? ` then ${good}` : ''}`;
+}
+
 /** What sits on a row: balloons, a foil, a card. */
 const seated = (text: string, context: EntryContext): string | undefined => {
 	const words = text.replace(/\s+/g, ' ').replace(/^[\s,]+|[\s,]+$/g, '');
@@ -75,6 +96,7 @@ const piece: Reading = (sentence, context) => {
 	// “eyes on row 3, two black 5s at 2, glued”.
 	const said = named.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
 	const left = new Left(said);
+	const held = fixedBy(left);
 	const verb = left.take(
 		/,? ?\b(?:put|fix|add|glued?|stick|stuck|taped?|tied?|tuck(?:ed)?|set|place|hang)\b/
 	);
@@ -92,16 +114,14 @@ const piece: Reading = (sentence, context) => {
 	const side = both
 		? undefined
 		: (at[1] ?? at[3] ?? round ?? left.take(/\b(?:at|on) the (front|back|left|right)\b/)?.[1]);
-	const fixing =
-		left.take(/,? ?\b(?:with|using|by) (?:an? )?(glue|strips?|tie|dash|dashes)\b/)?.[1] ??
-		FIXED[verb?.[0].replace(/^,/, '').trim() ?? ''];
+	const fixing = held ?? FIXED[verb?.[0].replace(/^,/, '').trim() ?? ''];
 	const name = left.take(/\b(?:as|for)(?: the| an?)? ([a-z]+)\b/)?.[1];
 	const text = left.text.replace(/^[\s,]+|[\s,]+$/g, '');
 	const what = seated(text, context) ?? (both ? seated(`1 ${text}`, context) : undefined);
 	if (!what) return undefined;
 	const how = `${name ? ` as ${name}` : ''}`;
-	const held = fixing ? ` with ${fixing.replace(/s$/, '').replace(/dashe$/, 'dash')}` : '';
-	if (!both) return [`put ${what}${how} on ${row}${side ? ` ${side}` : ''}${held}`];
+	const by = fixing ? ` with ${fixing}` : '';
+	if (!both) return [`put ${what}${how} on ${row}${side ? ` ${side}` : ''}${by}`];
 	const half = Math.max(
 		1,
 		// “two either side” are two on each; “two left and right” are two in all.
@@ -109,7 +129,7 @@ const piece: Reading = (sentence, context) => {
 	);
 	const [one, other] = [both[1] ?? 'left', both[2] ?? 'right'];
 	return [
-		`put ${what.replace(/^\d+/, String(half))}${how} on ${row} ${one}, ${half} on ${row} ${other}${held}`
+		`put ${what.replace(/^\d+/, String(half))}${how} on ${row} ${one}, ${half} on ${row} ${other}${by}`
 	];
 };
 

@@ -20,6 +20,10 @@ export const FIXING_COUNTS: Readonly<Record<Fixing, readonly CountOf[]>> = {
 	'attachment point': ['attachment point']
 };
 
+/** How it is fixed, first to last. */
+export const fixingsOf = ({ fixing, then }: Pick<AppliedPiece, 'fixing' | 'then'>): readonly Fixing[] =>
+	then === undefined ? [fixing] : [fixing, then];
+
 export const countOfPiece = ({ on }: AppliedPiece): number => on.reduce((a, { count }) => a + count, 0);
 
 function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
@@ -37,7 +41,7 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 					}
 				: ownNeed(what.balloon, colourway, count);
 		const fixings = rational(piece.each).mul(count);
-		const fixed = fixings.equals(0) ? [] : FIXING_COUNTS[piece.fixing];
+		const fixed = fixings.equals(0) ? [] : fixingsOf(piece).flatMap((f) => FIXING_COUNTS[f]);
 		const inside = what.kind === 'balloon' ? insideNeeds(what.balloon, colourway, count) : [];
 		return [
 			thing,
@@ -54,7 +58,7 @@ function tasks({ pieces }: Applied): TaskCount[] {
 		const count = countOfPiece(piece);
 		if (piece.what.kind === 'balloon') found.push(...ownTasks(piece.what.balloon, count));
 		else if (piece.what.flat !== null) found.push(plainTask('foil', count));
-		found.push(plainTask('fix', count));
+		found.push(plainTask('fix', count * fixingsOf(piece).length));
 	}
 	return found;
 }

@@ -15,6 +15,7 @@ const piece = z.strictObject({
 		.min(1)
 		.max(60),
 	fixing: z.enum(FIXINGS),
+	then: z.enum(FIXINGS).optional(),
 	each: amount('Fixings are a number, 0 or more.', MOST_FIXINGS),
 	swappable: z.boolean()
 });

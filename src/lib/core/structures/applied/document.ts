@@ -35,6 +35,8 @@ export interface AppliedPiece {
 	/** How one piece is fixed, and how many fixings it takes. */
 	readonly fixing: Fixing;
 	readonly each: RationalText;
+	/** What holds it for good, where it is fixed on trial first and looked at. */
+	readonly then?: Fixing | undefined;
 	/** May be exchanged in one step: the same piece with another foil. */
 	readonly swappable: boolean;
 }

@@ -21,9 +21,9 @@ export const language: LanguageFacet<Applied, AppliedSaid> = {
 	take: {
 		piece({ structure }, { piece: { what, section: _section, ...said } }, _place, kit) {
 			const made: AppliedPiece = {
+				each: '1',
 				...said,
 				id: kit.newId(),
-				each: '1',
 				swappable: false,
 				what: what.kind === 'material' ? what : kit.own(what)
 			};

@@ -7,7 +7,7 @@ import type { StepKit } from '../kit/step-kit.ts';
 import type { AppliedPiece } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { formatInches } from '../../units/length.ts';
-import { countOfPiece } from './count.ts';
+import { countOfPiece, fixingsOf } from './count.ts';
 import { FOIL_TOOL } from '../../plan/step-words.ts';
 import { LOOKS } from '../../document/foil-look.ts';
 
@@ -36,21 +36,30 @@ export const plan: PlanFacet<Applied> = {
 	]
 };
 
+/** How it is fixed, with how much, and what is looked at before it is for good. */
+function methodOf(piece: AppliedPiece): string {
+	if (piece.then !== undefined)
+		return `on trial with ${piece.fixing}; looked at from where the guests stand, then for good with ${amountOf(piece)}${piece.then}`;
+	return piece.fixing === 'tucked' ? 'tucked in' : `with ${amountOf(piece)}${piece.fixing}`;
+}
+const amountOf = ({ each }: AppliedPiece): string => (each === '1' ? '' : `${each} × `);
+
 function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
 	const count = countOfPiece(piece) * kit.all;
 	const where = piece.on.map(({ host, count: own }) => {
 		const share = piece.on.length > 1 ? `${own * kit.all} ` : '';
 		return `${share}${hostOf(host, kit.recipe)}`;
 	});
+	const fixings = fixingsOf(piece);
 	return kit.made(
 		'piece',
 		`Fix ${count} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
 		{
-			method: piece.fixing === 'tucked' ? 'tucked in' : `with ${piece.fixing}`,
-			tool: FIXING_TOOL[piece.fixing] ?? '',
-			wait: FIXING_WAIT[piece.fixing] ?? 0,
+			method: methodOf(piece),
+			tool: fixings.flatMap((f) => FIXING_TOOL[f] ?? []).join(', '),
+			wait: FIXING_WAIT[fixings.at(-1)!] ?? 0,
 			check: 'it holds when it is pulled lightly',
-			work: [plainTask('fix', count)]
+			work: [plainTask('fix', count * fixings.length)]
 		},
 		piece.id
 	);

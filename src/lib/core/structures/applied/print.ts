@@ -1,11 +1,15 @@
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { nameIn, printFoil, printOwn, printPlaces } from '../kit/print-words.ts';
-import { countOfPiece } from './count.ts';
+import { countOfPiece, fixingsOf } from './count.ts';
 import type { Applied, AppliedPiece } from './document.ts';
+
+/** `glue`, `½ strip`, `trial loop then glue`: how a piece is fixed, and how much one takes. */
+export const fixedWords = ({ each, ...piece }: Pick<AppliedPiece, 'each' | 'fixing' | 'then'>): string =>
+	`${each === '1' ? '' : `${each} `}${fixingsOf(piece).join(' then ')}`;
 
 /** `put 5 at 4 white as eyes, 2 on body row 3 front with strip`: a piece with all that is said of it. */
 function printPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintContext): string {
-	const { name, what, on, fixing, each, swappable } = piece;
+	const { name, what, on, swappable } = piece;
 	const nameOf = nameIn(materialOf);
 	const thing =
 		what.kind === 'balloon'
@@ -14,14 +18,12 @@ function printPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintC
 				? 'not chosen yet'
 				: `${nameOf(what.material)}${printFoil(what)}`;
 	const hosts = on.map((o) => `${o.count} on ${hostName(o.host)}`).join(', ');
-	return `put ${thing} as ${name}, ${hosts} with ${each === '1' ? '' : `${each} `}${fixing}${swappable ? ', swappable' : ''}`;
+	return `put ${thing} as ${name}, ${hosts} with ${fixedWords(piece)}${swappable ? ', swappable' : ''}`;
 }
 
 /** `put 2 5 at 4 white as eyes on row 3 front, 1 on row 2 front with glue`: a piece as it is typed. */
-function typedPiece(
-	{ name, what, on, fixing }: AppliedPiece,
-	{ slots, materialOf, hostName }: PrintContext
-): string {
+function typedPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintContext): string {
+	const { name, what, on } = piece;
 	const thing =
 		what.kind === 'balloon'
 			? printOwn(what.balloon, slots)
@@ -30,7 +32,7 @@ function typedPiece(
 				: nameIn(materialOf)(what.material);
 	const [first, ...others] = on.map((o) => ({ count: o.count, host: hostName(o.host) }));
 	const also = others.map((o) => `, ${o.count} on ${o.host}`).join('');
-	return `put ${first!.count} ${thing} as ${name} on ${first!.host}${also} with ${fixing}`;
+	return `put ${first!.count} ${thing} as ${name} on ${first!.host}${also} with ${fixedWords(piece)}`;
 }
 
 export const print: PrintFacet<Applied> = {
@@ -39,6 +41,6 @@ export const print: PrintFacet<Applied> = {
 	said: ({ pieces }, _heading, context) => pieces.map((p) => printPiece(p, context)),
 	part({ pieces }, id) {
 		const piece = pieces.find((p) => p.id === id);
-		return piece && `${countOfPiece(piece)} × ${piece.name}, ${piece.fixing}`;
+		return piece && `${countOfPiece(piece)} × ${piece.name}, ${fixedWords(piece)}`;
 	}
 };

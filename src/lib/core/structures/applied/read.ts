@@ -3,6 +3,8 @@ import { FIXINGS, type Fixing } from './document.ts';
 import type { Host } from '../../document/host.ts';
 import type { Id } from '../../document/id.ts';
 import type { AppliedSaid } from './said.ts';
+import { MOST_FIXINGS } from '../../document/limits.ts';
+import { rationalText } from '../../units/rational.ts';
 import { MEANT } from '../../language/context.ts';
 import { type SaidPiece } from './said.ts';
 import { flatOf } from '../../materials/material.ts';
@@ -33,16 +35,30 @@ export function piece(r: Reader): Parsed<AppliedSaid> | undefined {
 	const section = hosts[0]!.section;
 	if (hosts.some((h) => h.section !== section))
 		return refuse('refused', 'Pieces of one line sit on one section. Say the others on a line of their own.');
-	let fixing: Fixing = 'strip';
-	if (r.word('with')) {
-		const rest = r.rest();
-		const found = [...FIXINGS].sort((a, b) => b.length - a.length).find((f) => rest.startsWith(f));
-		if (!found) return refuse('unknown-word', `A piece is fixed with ${FIXINGS.join(', ')}.`);
-		r.at += found.split(' ').length;
-		fixing = found;
-	}
+	const fixed = r.word('with') ? fixedWith(r) : got({ fixing: 'strip' as const });
+	if (!fixed.ok) return fixed;
 	const on = hosts.map(({ host, count: n }) => ({ host, count: n }));
-	return got({ kind: 'piece', piece: { name, what: what.value.what, on, section, fixing } });
+	return got({ kind: 'piece', piece: { name, what: what.value.what, on, section, ...fixed.value } });
+}
+
+/** `2 strip`, `trial loop then glue`: how a piece is fixed, behind “with”. */
+function fixedWith(r: Reader): Parsed<Pick<SaidPiece, 'fixing' | 'each' | 'then'>> {
+	const each = r.number();
+	if (each !== undefined && (each.compare(0) < 0 || each.compare(MOST_FIXINGS) > 0))
+		return refuse('too-big', `A piece takes 0 to ${MOST_FIXINGS} fixings.`);
+	const fixing = fixingOf(r);
+	const then = fixing && r.word('then') ? fixingOf(r) : null;
+	if (!fixing || then === undefined)
+		return refuse('unknown-word', `A piece is fixed with ${FIXINGS.join(', ')}.`);
+	const amount = each === undefined || each.equals(1) ? {} : { each: rationalText(each) };
+	return got({ fixing, ...amount, ...(then ? { then } : {}) });
+}
+
+function fixingOf(r: Reader): Fixing | undefined {
+	const rest = r.rest();
+	const found = [...FIXINGS].sort((a, b) => b.length - a.length).find((f) => rest.startsWith(f));
+	if (found) r.at += found.split(' ').length;
+	return found;
 }
 
 function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {

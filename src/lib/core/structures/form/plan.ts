@@ -22,12 +22,14 @@ function shapingWords(piece: FormPiece): string {
 		piece.softened ? 'squeezed soft before it is twisted' : '',
 		piece.bubbles.length > 1 ? `twisted in ${piece.bubbles.length === 2 ? 'two' : piece.bubbles.length}` : '',
 		piece.strands > 1 ? `${piece.strands} spiralled together` : '',
-		piece.shaping === 'wound' ? 'wound on a rod and filled a second time' : '',
+		piece.shaping === 'wound' ? 'filled and wound on a rod, emptied, then filled a second time' : '',
 		piece.shaping === 'trained' ? 'bent by hand until it stays' : '',
 		piece.shaping === 'bent' ? `bent over ${piece.angle}°` : '',
 		piece.shaping === 'folded' ? 'folded in the middle, both ends tied' : '',
 		piece.shaping === 'belt' ? 'laid round and tied to itself where nobody sees it' : '',
-		piece.shaping === 'twined' ? `wound round ${turnWords(piece)}` : '',
+		piece.shaping === 'twined'
+			? `wound round ${turnWords(piece)}, untwisted as it goes so that it lies smooth`
+			: '',
 		piece.shaping === 'sleeve' ? 'drawn over the stick before anything is fixed to that' : ''
 	]
 		.filter(Boolean)

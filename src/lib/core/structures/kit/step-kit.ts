@@ -6,6 +6,7 @@ import { feet } from './words.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import type { Id } from '../../document/id.ts';
+import type { Structure } from '../kinds.ts';
 import { PAINT_WAIT } from '../../plan/step-words.ts';
 
 /** What the steps of a section are made with. */
@@ -25,8 +26,10 @@ export interface StepKit {
 	share(task: string): TaskCount[];
 	/** Tasks of a kind that its structure has itself, without its being attached to another section. */
 	own(task: string): TaskCount[];
-	/** The balloons to inflate, sized and tied. */
-	inflate(): MadeStep[];
+	/** The balloons to inflate, sized and tied. @param some of its structure; all of it where nothing is said */
+	inflate(some?: Structure): MadeStep[];
+	/** What it takes to inflate, size and tie the balloons of some of its structure. */
+	blown(some: Structure): TaskCount[];
 	/** Slots under the names of their colours, as crew read them, and what fills them. */
 	readonly slots: readonly Slot[];
 	readonly colourway: Colourway | undefined;
@@ -36,7 +39,7 @@ export interface StepKit {
 }
 
 /** The balloons of a section: what goes into them first, then inflated, sized and tied, then painted. */
-export function inflateSteps(kit: StepKit): MadeStep[] {
+export function inflateSteps(kit: StepKit, some?: Structure): MadeStep[] {
 	const nested = kit.share('put inside');
 	const filled = kit.share('fill weight');
 	const paint = kit.share('paint');
@@ -56,7 +59,7 @@ export function inflateSteps(kit: StepKit): MadeStep[] {
 						work: inside
 					})
 				]),
-		...kit.inflate(),
+		...kit.inflate(some),
 		...(paint.length === 0
 			? []
 			: [

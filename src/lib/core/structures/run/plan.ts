@@ -16,6 +16,7 @@ import {
 } from './count.ts';
 import { lengthOfRun } from './path.ts';
 import { formatInches, toMillimetres } from '../../units/length.ts';
+import { printSize } from '../../sizing/size.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { JOINED } from '../../plan/step-words.ts';
 
@@ -25,8 +26,8 @@ export const plan: PlanFacet<Run> = { last: false, steps: runSteps };
 function runSteps(run: Run, kit: StepKit): MadeStep[] {
 	return [
 		...spineStep(run, kit),
-		// What goes on after hanging is inflated with the others: its count is an estimate until then.
-		...inflateSteps(kit),
+		// What goes on after hanging is inflated then: how many is not known before.
+		...inflateSteps(kit, { ...run, infill: [] }),
 		...clustersStep(run, kit),
 		garlandStep(run, kit),
 		...hangStep(kit, run.hung, lengthOfRun(run)),
@@ -79,22 +80,31 @@ function garlandStep(run: Run, kit: StepKit): MadeStep {
 }
 
 function infillStep(run: Run, kit: StepKit): MadeStep[] {
-	const lines = run.infill.flatMap((one): StepLine[] => {
-		const { usual, low, high } = infillCount(run, one);
-		if (high === 0) return [];
-		const colour = one.slot === null ? { name: 'colour open until the job', id: null } : kit.colour(one.slot);
-		const range = low === high ? '' : `, ${low * kit.all} to ${high * kit.all} as it needs`;
-		const text = `${formatInches(one.nominal)}, ${colour.name}${range}`;
-		return [{ count: usual * kit.all, text, colours: colour.id === null ? [] : [colour.id] }];
-	});
+	const lines = [...run.infill]
+		.sort((a, b) => b.nominal - a.nominal)
+		.flatMap((one): StepLine[] => {
+			const { usual, low, high } = infillCount(run, one);
+			if (high === 0) return [];
+			const colour =
+				one.slot === null ? { name: 'colour open until the job', id: null } : kit.colour(one.slot);
+			const range = low === high ? '' : `, ${low * kit.all} to ${high * kit.all} as it needs`;
+			const size = one.size.kind === 'unknown' ? '' : ` at ${printSize(one.size)}`;
+			const text = `${formatInches(one.nominal)}${size}, ${colour.name}${range}`;
+			return [{ count: usual * kit.all, text, colours: colour.id === null ? [] : [colour.id] }];
+		});
 	if (lines.length === 0) return [];
 	return [
-		kit.made('infill', `Set small ones into the gaps of ${kit.name}, seen from where the guests stand.`, {
-			lines,
-			place: 'after hanging',
-			check: 'no gap, no neck in sight',
-			work: kit.share('infill')
-		})
+		kit.made(
+			'infill',
+			`Inflate small ones and set them into the gaps of ${kit.name}, seen from where the guests stand.`,
+			{
+				lines,
+				place: 'after hanging',
+				check: 'no gap, no neck in sight',
+				method: lines.length > 1 ? 'the largest first' : '',
+				work: [...kit.blown({ ...run, rows: [], mix: [], corner: null }), ...kit.share('infill')]
+			}
+		)
 	];
 }
 

@@ -50,7 +50,12 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 				{
 					lines: [],
 					method: attached > 0 ? JOINED[layer.joining ?? stack.joining] : '',
-					check: top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
+					check: [
+						top === undefined ? '' : `its top stands at about ${formatFeet(top as Millimetres)}`,
+						asFull(stack, row)
+					]
+						.filter(Boolean)
+						.join('; '),
 					work: attached > 0 ? [plainTask('attach', attached)] : []
 				},
 				layer.id
@@ -58,6 +63,13 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 		);
 	});
 	return steps;
+}
+
+/** A row of the same size is held against the one below it. */
+function asFull({ layers }: Stack, row: number): string {
+	const size = (at: number) =>
+		JSON.stringify(layers[at]?.clusters.map((c) => c.places.map((p) => [p.nominal, p.size])));
+	return row > 0 && size(row) === size(row - 1) ? 'as full as the row below it' : '';
 }
 
 function uprightSteps(stack: Stack, kit: StepKit): MadeStep[] {

@@ -4,6 +4,7 @@
 	import type { Applied, AppliedPiece } from '../../../../core/structures/applied/document.ts';
 	import { countOfPiece } from '../../../../core/structures/applied/count.ts';
 	import type { ListProps } from '../screen.ts';
+	import { fixedWords } from '../../../../core/structures/applied/print.ts';
 	import { hostWords } from '../../section-words.ts';
 	import PartRow from '../../kit/PartRow.svelte';
 	import PiecePanel from './PiecePanel.svelte';
@@ -40,7 +41,7 @@
 							({ host, count }) => `${piece.on.length > 1 ? `${count} ` : ''}${hostWords(host, bench.recipe)}`
 						)
 						.join(', ')}
-					· {piece.fixing}{hides(piece) > 0 ? ` · hides ${hides(piece)}` : ''}{lost(piece)
+					· {fixedWords(piece)}{hides(piece) > 0 ? ` · hides ${hides(piece)}` : ''}{lost(piece)
 						? ' · its host is gone'
 						: ''}{bench.served.has(piece.id) ? ` · ${bench.served.get(piece.id)!.join(', ')}` : ''}</span
 				>

@@ -178,6 +178,13 @@
 				onpick={(v) => change((p) => (p.fixing = v as Fixing))}
 			/>
 			<TypedField label="Fixings a piece" value={String(rational(piece.each).valueOf())} use={each} />
+			<Pick
+				label="And then for good"
+				value={piece.then ?? ''}
+				options={[['', 'stays so'] as const, ...FIXINGS.map((f) => [f, f] as const)]}
+				hint="Fixed on trial first, then so."
+				onpick={(v) => change((p) => (v === '' ? delete p.then : (p.then = v as Fixing)))}
+			/>
 		</div>
 		{#if piece.what.kind === 'material'}
 			<label class="flex items-center gap-2">
