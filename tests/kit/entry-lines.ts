@@ -42,7 +42,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[COLUMN, 'size 4 ft', 'size small 4 ft scaled']
 	],
 	colours: [[COLUMN, '4 11 at 9 white / red', '4 11 at 9 spiral white / red', '4 11 at 9 spiral left white / red', '4 11 at 9 spiral right white / red', '4 11 at 9 rings white / red', '4 11 at 9 checker white / red', '4 11 at 9 gradient white / red', '4 11 at 9 blocks 2 white / 1 red']],
-	tail: [[COLUMN, '4 11 at 9 white x 3', '4 11 at 9 white 3 times', '4 11 at 9 white times 3', '4 11 at 9 white to 5 ft', '4 11 at 9 white straight', '4 11 at 9 white joined line']],
+	tail: [[COLUMN, '4 11 at 9 white x 3', '4 11 at 9 white 3 times', '4 11 at 9 white times 3', '4 11 at 9 white to 5 ft', '4 11 at 9 white straight', '4 11 at 9 white joined line', '4 11 white as below', '4 11 white as below + ½', '4 11 white as row 1 − 1']],
 	joining: [[COLUMN, '4 11 at 9 white joined twisted on', '4 11 at 9 white joined line', '4 11 at 9 white joined necks', '4 11 at 9 white joined modelling balloon', '4 11 at 9 white joined cluster to cluster']],
 	section: [[COLUMN, 'section arm', 'section arm x2 mirrored left of column']],
 	bunch: [[COLUMN, 'bunch tops', 'bunch tops on column']],

@@ -7,6 +7,7 @@ import { removePart } from '../recipe/edit-parts.ts';
 import { addSection, settle, swapSlots } from '../recipe/edit.ts';
 import type { Recipe, SizeOption } from '../recipe/recipe.ts';
 import { exchange } from '../recipe/swap.ts';
+import { followRows } from '../recipe/follow-rows.ts';
 import type { EditKit, EntryPlace } from '../structures/facets/language.ts';
 import { ownBalloon } from '../structures/kit/own-balloon.ts';
 import { holdsLines, homeOf, isSaid, take } from '../structures/registry/language.ts';
@@ -40,9 +41,11 @@ export function applyEntry(
 	place: EntryPlace,
 	newId: NewId
 ): Id | undefined {
-	return isSaid(entry)
+	const section = isSaid(entry)
 		? applySaid(recipe, entry, place, newId)
 		: DO[entry.kind](recipe, entry as never, place, newId);
+	followRows(recipe);
+	return section;
 }
 
 /** Does what is said of a structure to the section that takes it. */

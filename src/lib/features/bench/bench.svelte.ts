@@ -372,7 +372,7 @@ export class Bench {
 	/** Loads a row's own text onto the entry line. */
 	startEditing(layer: Layer) {
 		this.editing = layer.id;
-		this.text = printLayer(layer, this.recipe.slots);
+		this.text = printLayer(layer, this.recipe.slots, this.layers);
 		this.refusal = '';
 	}
 	/** Loads an item's or a piece's own text onto the entry line. */

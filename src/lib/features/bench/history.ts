@@ -1,4 +1,5 @@
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { followRows } from '../../core/recipe/follow-rows.ts';
 import type { RecipeDraft } from '../../core/recipe/draft.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 
@@ -26,6 +27,7 @@ export function edit(
 ): { recipe: Recipe; history: History } | undefined {
 	const [next, redo, undo] = produceWithPatches(recipe, (draft) => {
 		change(draft as unknown as RecipeDraft);
+		followRows(draft as unknown as RecipeDraft, recipe);
 	});
 	if (redo.length === 0) return undefined;
 	return {

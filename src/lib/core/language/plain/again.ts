@@ -13,7 +13,9 @@ export function again(said: string, context: EntryContext): readonly string[] | 
 	const found = SAME.exec(said);
 	const row = found && rowInHand(context.recipe?.sections ?? [], context.section);
 	if (!row) return undefined;
-	const printed = (slots: EntryContext['slots']) => [printLayer(row as Layer, slots)];
+	const printed = (slots: EntryContext['slots']) => [
+		printLayer({ ...(row as Layer), follows: undefined }, slots)
+	];
 	if (found[1] === undefined) return printed(context.slots);
 	const colours = coloursIn(found[1], context);
 	const own = [...new Set(row.clusters.flatMap((c) => slotsOfCluster(c)))];

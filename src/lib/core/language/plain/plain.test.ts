@@ -172,3 +172,17 @@ describe('how a piece is fixed', () => {
 		expect(desk.say(line)).toBe(true);
 	}); // prettier-ignore
 });
+
+describe('a row as large as another', () => {
+	test.each([
+		['four white 11s, half an inch bigger than the row below', '4 11 white as below + ½'],
+		['4 white 11s an inch smaller than row 1', '4 11 white as row 1 - 1'],
+		['4 white 11s as big as the row below', '4 11 white as below'],
+		['a quad of white 11s a quarter inch more than below', '4 11 white as below + ¼']
+	])('%s', (says, line) => {
+		const desk = new Desk();
+		desk.say('4 11 at 9 white');
+		expect(understand(says, desk.context)).toEqual([line]);
+		expect(desk.say(line)).toBe(true);
+	});
+});

@@ -143,7 +143,9 @@ export const whole: Reading = (sentence, context) => {
 		const lines = (after?.stack.layers ?? []).flatMap((layer, i) =>
 			layer.repeat === stack.stack.layers[i]?.repeat
 				? []
-				: [`row ${i + 1} becomes ${printLayer(layer, context.slots).replace(/×(?=\d)/, 'x')}`]
+				: [
+						`row ${i + 1} becomes ${printLayer(layer, context.slots, after?.stack.layers).replace(/×(?=\d)/, 'x')}`
+					]
 		);
 		return lines.length > 0 ? lines : undefined;
 	}

@@ -24,6 +24,8 @@ interface Said {
 	height?: string;
 	straight?: boolean;
 	joined?: string;
+	/** The row it is as large as, and so much more. */
+	follows?: string;
 }
 
 /** Words for so many balloons tied together. */
@@ -44,6 +46,23 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:chequered|checkered|checker(?:board)?|chequerboard|checks(?: of)?)\b/, 'checker'],
 	[/\b(?:gradient|ombre|fad(?:e|ing)|graded)(?: from)?\b/, 'gradient']
 ];
+
+/** Parts of an inch as they are said. */
+const PARTS: readonly (readonly [RegExp, string])[] = [[/half/, '½'], [/3 quarters/, '¾'], [/quarter/, '¼'], [/an?/, '1']]; // prettier-ignore
+const BELOW = String.raw`(?:the )?(?:(?:row|layer|1|ring|cluster) )?(below|underneath|beneath|under)(?: it| that)?|(?:the )?(row \d+)`;
+/** `half an inch more than below`, `as big as row 2`: the row whose size it takes. */
+function followed(left: Left): string | undefined {
+	const by = left.take(re(String.raw`,? ?\b(?:at )?(half|a half|a quarter|quarter|3 quarters(?: of)?|an?|${N})(?: an?)?(?: ?″| inch(?:es)?)? (more|bigger|larger|fuller|fatter|less|smaller|tighter|thinner) than (?:${BELOW})`)); // prettier-ignore
+	const same = by
+		? undefined
+		: left.take(re(String.raw`,? ?\b(?:the |at the )?(?:as (?:big|large|full|fat) as|same size as|sized as|sized like) (?:${BELOW})`)); // prettier-ignore
+	const found = by ?? same;
+	if (!found) return undefined;
+	const row = found.at(-1) ?? 'below';
+	if (!by) return `as ${row}`;
+	const amount = by[2] ?? PARTS.find(([word]) => word.test(by[1]!))![1];
+	return `as ${row} ${/less|smaller|tighter|thinner/.test(by[3]!) ? '-' : '+'} ${amount}`;
+}
 
 /** Takes out of a sentence what can stand anywhere in it. */
 function loose(left: Left, said: Said) {
@@ -231,6 +250,7 @@ function printed(said: Said): string {
 		said.side,
 		said.straight && 'straight',
 		said.joined && `joined ${said.joined}`,
+		said.follows,
 		said.height ? `to ${said.height}` : said.repeat !== undefined && said.repeat > 1 && `x${said.repeat}`
 	]
 		.filter(Boolean)
@@ -240,7 +260,11 @@ function printed(said: Said): string {
 /** What a sentence says of one row; what is left over is what was not understood. */
 function read(sentence: string, context: EntryContext): Said | undefined {
 	const said: Said = { colours: [] };
-	const left = new Left(bare(sentence));
+	// Before words that say nothing are taken out: they say it here.
+	const whole = new Left(sentence);
+	const follows = followed(whole);
+	if (follows) said.follows = follows;
+	const left = new Left(bare(whole.text.trim()));
 	loose(left, said);
 	if (!counts(left, said)) return undefined;
 	bagAfterColour(left, said, context);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STANDS_ON, UPRIGHTS, type Stack } from './document.ts';
+import { MOST_BY, STANDS_ON, UPRIGHTS, type Stack } from './document.ts';
 import { cluster, id, joining, length } from '../../document/fields.schema.ts';
 
 const layer = z.strictObject({
@@ -7,7 +7,8 @@ const layer = z.strictObject({
 	clusters: z.array(cluster).min(1).max(8),
 	repeat: z.number().int().min(1).max(200),
 	turn: z.enum(['half', 'none']),
-	joining: joining.nullable()
+	joining: joining.nullable(),
+	follows: z.strictObject({ row: id.nullable(), by: z.number().int().min(-MOST_BY).max(MOST_BY) }).optional()
 });
 
 export const stack = z.strictObject({

@@ -27,7 +27,18 @@ export interface Layer {
 	readonly repeat: number;
 	readonly turn: 'half' | 'none';
 	readonly joining: Joining | null;
+	/** Another row whose size it takes, so much more or less, whenever that changes. */
+	readonly follows?: Follows | undefined;
 }
+
+export interface Follows {
+	/** Null is the row below. */
+	readonly row: Id | null;
+	/** Micrometres more; below 0 is less. */
+	readonly by: number;
+}
+/** Most that a row is larger or smaller than the one it follows. */
+export const MOST_BY = 36 * 25_400;
 
 export const UPRIGHTS = ['none', 'pole', 'stick', 'mast balloon', 'line'] as const;
 

@@ -14,7 +14,7 @@ const layer: Take<Stack, Extract<StackSaid, { kind: 'layer' }>> = (
 	kit
 ) => {
 	const built = buildLayer(said, squash, kit.newId);
-	const next = built.layer as Mutable<Layer>;
+	const next = { ...built.layer, ...(said.follows ? { follows: said.follows } : {}) } as Mutable<Layer>;
 	const at = editing ? layers.findIndex((l) => l.id === editing) : -1;
 	kit.addSlots(built);
 	if (at >= 0) layers[at] = { ...keepUnsaid(next, layers[at]!), id: editing! };
@@ -43,6 +43,7 @@ export const language: LanguageFacet<Stack, StackSaid> = {
 		'six of them',
 		'make it 6 ft tall',
 		'take row 1 out',
+		'four white 11s, half an inch bigger than the row below',
 		'on a 7 ft pole',
 		'stands on a box'
 	],

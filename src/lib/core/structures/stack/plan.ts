@@ -15,7 +15,8 @@ export const plan: PlanFacet<Stack> = {
 
 function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 	const { name } = kit;
-	const words = (layer: Layer) => printLayer({ ...layer, repeat: 1, joining: null, turn: 'half' }, kit.slots);
+	const words = (layer: Layer) =>
+		printLayer({ ...layer, repeat: 1, joining: null, turn: 'half', follows: undefined }, kit.slots);
 	const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
 	const clusters = kit.share('cluster');
 	const steps = inflateSteps(kit);

@@ -1,4 +1,5 @@
 import type { Stack, Layer } from './document.ts';
+import { followWords } from './follow.ts';
 import { formatFeet, formatInches, formatLength, toMillimetres } from '../../units/length.ts';
 import type { Slot } from '../../document/slot.ts';
 import type { MaterialOf, PrintedLine, PrintFacet } from '../facets/print.ts';
@@ -6,11 +7,12 @@ import { printCluster } from '../kit/print-balloon.ts';
 import { nameIn, printPlaces } from '../kit/print-words.ts';
 
 /** A layer as the entry line would be given it: parsing it back gives the same layer. */
-export function printLayer(layer: Layer, slots: readonly Slot[]): string {
+export function printLayer(layer: Layer, slots: readonly Slot[], rows: readonly Layer[] = []): string {
 	const tail = [
 		layer.repeat > 1 ? `×${layer.repeat}` : '',
 		layer.turn === 'none' ? 'straight' : '',
-		layer.joining ? `joined ${layer.joining}` : ''
+		layer.joining ? `joined ${layer.joining}` : '',
+		layer.follows ? followWords(layer.follows, rows) : ''
 	];
 	return [layer.clusters.map((c) => printCluster(c, slots)).join(' + '), ...tail].filter(Boolean).join(' ');
 }
@@ -40,7 +42,12 @@ const more = (text: string): PrintedLine => ({ id: null, about: 'more', text, sl
 
 export const print: PrintFacet<Stack> = {
 	lines: ({ layers, upright, onFloor, on = 'table' }, { slots, materialOf }) => [
-		...layers.map((l) => ({ id: l.id, about: 'row' as const, text: printLayer(l, slots), slot: null })),
+		...layers.map((l) => ({
+			id: l.id,
+			about: 'row' as const,
+			text: printLayer(l, slots, layers),
+			slot: null
+		})),
 		...(upright.kind === 'none' || upright.length === null
 			? []
 			: [
@@ -55,12 +62,12 @@ export const print: PrintFacet<Stack> = {
 		const places = (layer: Layer) => layer.clusters.map((c) => printPlaces(c.places, nameOf)).join('');
 		return [
 			...(lone ? [] : [text]),
-			...stack.layers.map((layer) => `${printLayer(layer, slots)}${places(layer)}`),
+			...stack.layers.map((layer) => `${printLayer(layer, slots, stack.layers)}${places(layer)}`),
 			...printStack(stack, nameOf)
 		];
 	},
 	part({ layers }, id, section, { slots }) {
 		const at = layers.findIndex((l) => l.id === id);
-		return at < 0 ? undefined : `${section}, row ${at + 1}: ${printLayer(layers[at]!, slots)}`;
+		return at < 0 ? undefined : `${section}, row ${at + 1}: ${printLayer(layers[at]!, slots, layers)}`;
 	}
 };

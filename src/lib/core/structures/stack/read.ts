@@ -1,14 +1,17 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { carriedBy } from '../../materials/carries.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
-import { formatFeet, type Micrometres, type Millimetres } from '../../units/length.ts';
+import { formatFeet, MICROMETRES, type Micrometres, type Millimetres } from '../../units/length.ts';
 import { type Joining } from '../../document/cluster.ts';
 import type { StackSaid } from './said.ts';
 import type { SaidCluster } from '../../language/said.ts';
 import { type Reader, lengthOf } from '../../language/reader.ts';
 import { tailOf, clusterOf } from '../../language/cluster.ts';
-import { UPRIGHTS } from './document.ts';
+import { MOST_BY, UPRIGHTS, type Follows } from './document.ts';
+import { rowOf } from '../../language/host.ts';
 import { isWord } from '../../language/tokens.ts';
+
+type No = ReturnType<typeof refuse>;
 
 export function layer(r: Reader): Parsed<StackSaid> {
 	const clusters: SaidCluster[] = [];
@@ -22,6 +25,7 @@ export function layer(r: Reader): Parsed<StackSaid> {
 		toHeight: Micrometres | null;
 		turn: 'half' | 'none';
 		joining: Joining | null;
+		follows?: Follows;
 	} = {
 		repeat: r.layersSaid,
 		toHeight: null,
@@ -30,12 +34,34 @@ export function layer(r: Reader): Parsed<StackSaid> {
 	};
 	for (let more = true; more;) {
 		r.mark(',');
-		const said = tailOf(r);
+		const said = tailOf(r) ?? followsOf(r);
 		if (said === undefined) more = false;
 		else if ('ok' in said) return said;
 		else Object.assign(tail, said);
 	}
 	return got({ kind: 'layer', layer: { clusters, ...tail } });
+}
+
+/** `as below + ½`, `as row 2 − ¼`: the row whose size it takes. */
+function followsOf(r: Reader): { readonly follows: Follows } | No | undefined {
+	if (!isWord(r.now, 'as') || !isWord(r.next, 'below', 'row')) return undefined;
+	r.at++;
+	let row: Follows['row'] = null;
+	if (!r.word('below')) {
+		const { sections = [], section } = r.context;
+		const own = sections.find((s) => s.id === section) ?? sections.find((s) => s.structure.kind === 'stack');
+		const found = own && rowOf(r, own);
+		if (!found?.ok) return found ?? refuse('unknown-word', 'There is no row here yet to follow.');
+		row = found.value.id;
+	}
+	const less = r.mark('-') || r.mark('−');
+	if (!less && !r.mark('+')) return { follows: { row, by: 0 } };
+	const value = r.number();
+	const unit = r.unit() ?? 'in';
+	const by = value === undefined ? NaN : Math.round(value.mul(MICROMETRES[unit]).valueOf());
+	if (!(by >= 0 && by <= MOST_BY))
+		return refuse('not-a-length', 'How much larger? Type it like “as below + ½” or “as row 2 − 1”.');
+	return { follows: { row, by: less ? -by : by } };
 }
 
 /** `stands on a table`: its lowest balloons touch no floor, so no patch is put under them; `stands on the floor`. */

@@ -1,4 +1,4 @@
-import type { StandsOn, Upright } from './document.ts';
+import type { Follows, StandsOn, Upright } from './document.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { Joining } from '../../document/cluster.ts';
 import type { SaidCluster } from '../../language/said.ts';
@@ -10,6 +10,7 @@ export interface SaidLayer {
 	readonly toHeight: Micrometres | null;
 	readonly turn: 'half' | 'none';
 	readonly joining: Joining | null;
+	readonly follows?: Follows | undefined;
 }
 
 export type StackSaid =

@@ -8,6 +8,7 @@
 	import { printBalloon, printShort } from '../../../../core/structures/kit/print-balloon.ts';
 	import type { Colourway, Slot } from '../../../../core/document/slot.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
+	import { followWords } from '../../../../core/structures/stack/follow.ts';
 	import { runsOf } from '../../../../core/structures/kit/alike.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
 
@@ -16,6 +17,8 @@
 	interface Props {
 		layer: Layer;
 		row: number;
+		/** All rows of its stack. */
+		rows: readonly Layer[];
 		slots: readonly Slot[];
 		colourway: Colourway | undefined;
 		catalogue: Catalogue;
@@ -37,6 +40,7 @@
 	let {
 		layer,
 		row,
+		rows,
 		slots,
 		colourway,
 		catalogue,
@@ -117,6 +121,7 @@
 					{/each}
 				</span>
 				<span class="slots">
+					{#if layer.follows}<span class="kind">{followWords(layer.follows, rows)}</span>{/if}
 					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}

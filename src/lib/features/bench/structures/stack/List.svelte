@@ -184,6 +184,7 @@
 			<LayerRow
 				{layer}
 				row={rowOf.get(layer.id) ?? 0}
+				rows={section.structure.layers}
 				slots={bench.shown.slots}
 				{colourway}
 				catalogue={bench.catalogue}

@@ -9,7 +9,7 @@
 	import type { Cluster } from '../../../../core/document/cluster.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
-	import { resizeLayer, layerWith } from '../../../../core/structures/stack/edit.ts';
+	import { resizeLayer, layerWith, stacksIn } from '../../../../core/structures/stack/edit.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import {
 		coloursOf,
@@ -30,7 +30,10 @@
 	import { printSize } from '../../../../core/sizing/size.ts';
 	import type { RecipeDraft } from '../../../../core/recipe/draft.ts';
 	import type { Micrometres } from '../../../../core/units/length.ts';
+	import { parseBounded } from '../../../../core/units/number.ts';
+	import Pick from '../../../../ui/pick/Pick.svelte';
 	import Stepper from '../../../../ui/stepper/Stepper.svelte';
+	import TypedField from '../../../../ui/typed/TypedField.svelte';
 	import BagPick from '../../../by-hand/BagPick.svelte';
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
@@ -94,6 +97,21 @@
 		if (!parsed.ok) return parsed.say;
 		cluster(at, (c) => setBalloon(c, { nominal, size: parsed.value }));
 		return '';
+	}
+	/** Rows of its stack, floor first. */
+	const rows = $derived(
+		stacksIn(bench.recipe).find(({ stack }) => stack.layers.some((l) => l.id === layer.id))?.stack.layers ??
+			[]
+	);
+	const row = $derived(rows.findIndex((l) => l.id === layer.id));
+	/** How much larger than the row it follows, below 0 smaller. */
+	function more(text: string): string {
+		const parsed = parseBounded(text.replace('−', '-'), { what: 'How much larger', min: -36, max: 36 });
+		if (parsed.ok)
+			change((l) => {
+				if (l.follows) l.follows.by = Math.round(parsed.value.valueOf() * 25_400);
+			});
+		return parsed.ok ? '' : parsed.say;
 	}
 	function larger(by: number) {
 		bench.change((d) => {
@@ -196,6 +214,27 @@
 			{/if}
 		</div>
 	{/each}
+	{#if rows.length > 1}
+		<div class="line">
+			<Pick
+				label="As large as"
+				value={layer.follows ? (layer.follows.row ?? 'below') : ''}
+				options={[
+					['', 'its own size'] as const,
+					...(row > 0 ? [['below', 'the row below'] as const] : []),
+					...rows.flatMap((l, i) => (l.id === layer.id ? [] : [[l.id, `row ${i + 1}`] as const]))
+				]}
+				onpick={(of) =>
+					change((l) => {
+						if (of === '') delete l.follows;
+						else l.follows = { row: of === 'below' ? null : of, by: l.follows?.by ?? 0 };
+					})}
+			/>
+			{#if layer.follows}
+				<TypedField label="and so much more, in" value={String(layer.follows.by / 25_400)} use={more} />
+			{/if}
+		</div>
+	{/if}
 	{#if layer.clusters.length === 1}
 		{@const own = layer.clusters[0]!}
 		<details>
