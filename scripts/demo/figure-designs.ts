@@ -131,5 +131,46 @@ export const figureDesigns: DemoDesign[] = [
 			'1 260 crust brown belt as rope on row 2 round'
 		],
 		roles: { post: 'second', gull: 'main' }
+	},
+	{
+		id: 'lobster-pot',
+		name: 'Lobster pot',
+		tags: ['regatta', 'weave'],
+		colourway: 'harbour day',
+		slots: { brown: 'lath', white: 'knots', red: 'floats' },
+		lines: [
+			'weave pot',
+			'cage of 10 links at 9, 4 by 3 with 1 cross pieces, 3 rings posts 1 every 2 over 1',
+			'rows 14 crust brown',
+			'joined with 5 at 2 gull white',
+			'bays of 11 at 7 pennant red',
+			'2 sandbag'
+		],
+		roles: { lath: 'main', floats: 'pop' }
+	},
+	{
+		id: 'bell-buoy',
+		name: 'Bell buoy',
+		tags: ['regatta', 'figure'],
+		colourway: 'harbour day',
+		slots: { red: 'hull', white: 'stripe', gold: 'bells', black: 'arms' },
+		lines: [
+			'6 16 at 12 pennant red',
+			'5 11 at 10 gull white',
+			'4 11 pennant red as below − ½',
+			'4 11 gull white as below − 1',
+			'1 11 at 9 hive gold',
+			'form arms on column',
+			'1 260 mussel black 14 as left arm on row 4 left',
+			'1 260 mussel black 14 as right arm on row 4 right',
+			'section left bell on left arm down',
+			'1 5 at 2 mussel black',
+			'1 11 at 6 hive gold',
+			'section right bell on right arm down',
+			'1 5 at 2 mussel black',
+			'1 11 at 6 hive gold',
+			'put 1 5 at 4 hive gold as lamp on column row 5 place 1 up with trial loop then glue'
+		],
+		roles: { hull: 'main', stripe: 'second', bells: 'pop' }
 	}
 ];

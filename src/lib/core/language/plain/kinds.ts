@@ -8,6 +8,20 @@ import { rowLine } from './row.ts';
 const woven: Reading = (said, context) => {
 	const rows = matched(String.raw`(\d+) rows? of (\d+)(?: links?)?(?: in| of)? ([a-z ]+)`, said);
 	if (rows && coloursIn(rows[3]!, context)) return [`${rows[1]} rows ${rows[2]} ${rows[3]}`];
+	const cage = matched(
+		String.raw`(?:an? )?(?:cage|crate|pot|box) of (\d+)(?: ?[″§])? links(?: at ${N}″?)?,? (\d+) by (\d+)(?: links)?,? (\d+) rings(?: high| tall)?(?:,? (?:with )?posts (?:of )?(\d+))?(?:,? (?:1 )?every (\d+))?`,
+		said
+	);
+	if (cage)
+		return [
+			`cage of ${cage[1]} links${cage[2] ? ` at ${cage[2]}` : ' at ?'} ${cage[3]} by ${cage[4]}, ${cage[5]} rings${cage[6] ? ` posts ${cage[6]}` : ''}${cage[7] ? ` every ${cage[7]}` : ''}`
+		];
+	const gaps = matched(
+		'(?:fill|put|close) (?:all )?(?:the |its )?(?:gaps|bays|holes|spaces)(?: between the links)? with (?:an? )?(.+)',
+		said
+	);
+	const round = gaps && rowLine(`1 ${gaps[1]}`, context);
+	if (round) return [`bays of ${round.replace(/^1 /, '')}`];
 	const joined = matched('(?:join (?:it|them)|joined|the knots are|knotted) with (.+)', said);
 	const own = joined && rowLine(`1 ${joined[1]}`, context);
 	return own ? [`joined with ${own.replace(/^1 /, '')}`] : undefined;

@@ -1,7 +1,7 @@
 import { feet, inches } from '../../units/length.ts';
 import { COLOUR } from '../kit/by-hand.ts';
 import { handForm, type HandForm } from '../facets/by-hand.ts';
-import { WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
+import { MOST_RINGS, WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
 
 const weave = (said: SaidWeave): WeaveSaid => ({ kind: 'weave', said });
@@ -9,7 +9,8 @@ const SHAPE_WORDS: Readonly<Record<WeaveShape, string>> = {
 	panel: 'flat: a wall, a panel',
 	ring: 'closed: a ring, a basket',
 	honeycomb: 'honeycomb',
-	base: 'a rectangle to stand on'
+	base: 'a rectangle to stand on',
+	cage: 'a cage: rings over each other, posts between'
 };
 
 /** What is woven of: fields of a wall that is begun, too. */
@@ -45,9 +46,13 @@ const shape = handForm({
 		balloon: WOVEN.balloon,
 		along: { kind: 'count', label: 'A rectangle: balloons along', min: 1, max: 200, start: 8 },
 		across: { kind: 'count', label: 'and across', min: 1, max: 200, start: 4 },
-		cross: { kind: 'count', label: 'with cross pieces', min: 0, max: 60, start: 0 }
+		cross: { kind: 'count', label: 'with cross pieces', min: 0, max: 60, start: 0 },
+		rings: { kind: 'count', label: 'A cage: rings over each other', min: 1, max: MOST_RINGS, start: 3 },
+		post: { kind: 'count', label: 'balloons in a post', min: 1, max: MOST_RINGS, start: 1 },
+		every: { kind: 'count', label: 'a post every so many, 0 at the corners', min: 0, max: 200, start: 0 },
+		over: { kind: 'count', label: 'cross pieces over its top', min: 0, max: 60, start: 0 }
 	},
-	now({ shape: as, woven, base }: Weave) {
+	now({ shape: as, woven, base, cage }: Weave) {
 		const size = woven.size.kind === 'value' ? woven.size.um : woven.nominal;
 		return {
 			shape: as,
@@ -55,10 +60,14 @@ const shape = handForm({
 			balloon: { nominal: woven.nominal, size },
 			along: base?.along ?? 8,
 			across: base?.across ?? 4,
-			cross: base?.cross ?? 0
+			cross: base?.cross ?? 0,
+			rings: cage?.rings ?? 3,
+			post: cage?.post ?? 1,
+			every: cage?.every ?? 0,
+			over: cage?.over ?? 0
 		};
 	},
-	said: ({ shape: as, kind, balloon: { nominal, size }, along, across, cross }) => [
+	said: ({ shape: as, kind, balloon: { nominal, size }, along, across, cross, rings, post, every, over }) => [
 		weave({
 			set: 'shape',
 			shape: as as WeaveShape,
@@ -68,7 +77,8 @@ const shape = handForm({
 				size: { kind: 'value', um: size, unit: 'in', origin: 'typed' },
 				method: null
 			},
-			base: as === 'base' ? { along, across, cross } : null
+			base: as === 'base' || as === 'cage' ? { along, across, cross } : null,
+			cage: as === 'cage' ? { rings, post, every, over } : undefined
 		})
 	]
 });

@@ -13,7 +13,7 @@ import type { Connector, Weave, WovenKind } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import { rational } from '../../units/rational.ts';
-import { ownNeed, ownTasks } from '../kit/filled.ts';
+import { insideNeeds, ownNeed, ownTasks } from '../kit/filled.ts';
 import { hangersOf, hungNeeds } from '../kit/hung.ts';
 import type { Need } from '../kit/need.ts';
 import type { CountFacet } from '../facets/count.ts';
@@ -49,7 +49,7 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 	const graph = graphOf(weave);
 	const pitch = d * PITCH[woven.kind];
 	// A honeycomb and a base go by the balloon both ways.
-	const row = shape === 'honeycomb' || shape === 'base' ? pitch : d * ROW[woven.kind];
+	const row = shape === 'honeycomb' || shape === 'base' || shape === 'cage' ? pitch : d * ROW[woven.kind];
 	const width = graph.width * pitch;
 	const bow = handle && bowOver(Math.max(1, handle.links) * pitch, handle.chord / 1000);
 	return {
@@ -57,7 +57,7 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 		row,
 		lift: Math.max(0, (d - row) / 2),
 		width,
-		height: graph.height * row,
+		height: shape === 'cage' && width > 0 ? graph.height * row + d : graph.height * row,
 		across: shape === 'ring' ? width / Math.PI : null,
 		bow: chord === null || width === 0 ? null : bowOver(width, chord / 1000),
 		handle:
@@ -68,6 +68,9 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 /** Small balloons of all connectors. */
 export const joinersOf = (weave: Weave): number =>
 	graphOf(weave).places.reduce((a, p) => a + IN_CONNECTOR[weave.joints[p.joint]], 0);
+
+/** Rounds in its bays. */
+export const fillersOf = (weave: Weave): number => (weave.filler ? graphOf(weave).bays.length : 0);
 
 /** Links by slot; null is hidden. */
 function bySlot(weave: Weave): Map<string | null, number> {
@@ -94,6 +97,9 @@ function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 		});
 	const joiners = joinersOf(weave);
 	if (joiner && joiners > 0) found.push(ownNeed(joiner, colourway, joiners));
+	const fillers = fillersOf(weave);
+	if (weave.filler && fillers > 0)
+		found.push(ownNeed(weave.filler, colourway, fillers), ...insideNeeds(weave.filler, colourway, fillers));
 	found.push(...hungNeeds(weave, sizeOfWeave(weave).width));
 	return found;
 }
@@ -115,6 +121,9 @@ function tasks(weave: Weave): TaskCount[] {
 		for (const of of [2, 4])
 			found.push(...clusterTasks(of, held.filter((p) => IN_CONNECTOR[weave.joints[p.joint]] === of).length));
 	}
+	const fillers = fillersOf(weave);
+	if (weave.filler && fillers > 0) found.push(...ownTasks(weave.filler, fillers));
+	push('infill', fillers);
 	push('weave', held.length);
 	push('hang', hangersOf(weave, sizeOfWeave(weave).width));
 	return found;
@@ -124,7 +133,7 @@ function tasks(weave: Weave): TaskCount[] {
 export const count: CountFacet<Weave> = {
 	sold: 'panel',
 	soldBy: (weave, pumps) => (graphOf(weave).woven.length > 0 ? sizeOfWeave(weave, pumps).width : 0),
-	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0),
+	balloons: (w) => (graphOf(w).woven.length || wovenCount(w)) + (w.joiner ? joinersOf(w) : 0) + fillersOf(w),
 	...ONE_THING,
 	needs,
 	tasks,

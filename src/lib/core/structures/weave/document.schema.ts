@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { balloon, id, length, ownBalloon } from '../../document/fields.schema.ts';
 import { hung } from '../../document/hung.schema.ts';
-import { CONNECTORS, WEAVES, WOVEN_KINDS, type Weave } from './document.ts';
+import { CONNECTORS, MOST_RINGS, WEAVES, WOVEN_KINDS, type Weave } from './document.ts';
 
 const connector = z.enum(CONNECTORS);
 const some = (most: number) => z.number().int().min(1).max(most);
@@ -31,6 +31,15 @@ export const weave = z.strictObject({
 	base: z
 		.strictObject({ along: some(200), across: some(200), cross: z.number().int().min(0).max(60) })
 		.nullable(),
+	cage: z
+		.strictObject({
+			rings: some(MOST_RINGS),
+			post: some(MOST_RINGS),
+			every: z.number().int().min(0).max(200),
+			over: z.number().int().min(0).max(60)
+		})
+		.optional(),
+	filler: ownBalloon.optional(),
 	joiner: ownBalloon.nullable(),
 	joints: z.strictObject({
 		edge: connector,

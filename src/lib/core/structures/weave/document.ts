@@ -4,8 +4,8 @@ import type { OwnBalloon } from '../../document/cluster.ts';
 import type { Id } from '../../document/id.ts';
 import type { Hung } from '../../document/hung.ts';
 
-/** What is woven. A ring is a panel whose rows are closed; a base is a rectangle of links with cross pieces. */
-export const WEAVES = ['panel', 'ring', 'honeycomb', 'base'] as const;
+/** What is woven. A ring is a panel whose rows are closed; a base is a rectangle of links with cross pieces; a cage is such rectangles over each other with posts between them. */
+export const WEAVES = ['panel', 'ring', 'honeycomb', 'base', 'cage'] as const;
 export type WeaveShape = (typeof WEAVES)[number];
 
 /** Where two or more balloons of a weave meet. */
@@ -36,6 +36,18 @@ export interface WeaveHandle {
 	readonly rise: Micrometres | null;
 }
 
+/** Rings of a rectangle over each other. */
+export interface Cage {
+	readonly rings: number;
+	/** Balloons in each post, from ring to ring. */
+	readonly post: number;
+	/** Posts stand at the corners, and at every so many balloons round the ring; 0 is at the corners alone. */
+	readonly every: number;
+	/** Cross pieces over the topmost ring. */
+	readonly over: number;
+}
+export const MOST_RINGS = 60;
+
 /** Panel, basket, wall, ring: link or round balloons in a grid, held by small connectors where they meet. */
 export interface Weave {
 	readonly kind: 'weave';
@@ -49,8 +61,12 @@ export interface Weave {
 	};
 	/** Lowest first. */
 	readonly rows: readonly WeaveRow[];
-	/** Of a base: links along, across, and cross pieces between the long sides. */
+	/** Of a base and a cage: links along, across, and cross pieces between the long sides of the lowest ring. */
 	readonly base: { readonly along: number; readonly across: number; readonly cross: number } | null;
+	/** Of a cage: what stands on that. */
+	readonly cage?: Cage | undefined;
+	/** A round in every bay between links. */
+	readonly filler?: OwnBalloon | undefined;
 	/** The small balloons of the connectors; null is nothing chosen. */
 	readonly joiner: OwnBalloon | null;
 	readonly joints: Readonly<Record<Joint, Connector>>;

@@ -1,5 +1,9 @@
 import type { Id } from '../../document/id.ts';
+import { cageCount, cageGraph } from './cage.ts';
 import type { Joint, Weave, WeaveRow } from './document.ts';
+
+/** A point of the grid: along it, and up or back; of a cage along, back and up. */
+export type GridPoint = readonly [number, number, number?];
 
 /** A balloon of a weave between two points of its grid; the unit is one balloon from knot to knot, and one row. */
 export interface Woven {
@@ -7,14 +11,14 @@ export interface Woven {
 	readonly row: Id | null;
 	/** Null is hidden: any colour will do. */
 	readonly slot: Id | null;
-	readonly from: readonly [number, number];
-	readonly to: readonly [number, number];
+	readonly from: GridPoint;
+	readonly to: GridPoint;
 }
 
 /** A place where balloons meet and a connector may hold them. */
 export interface Place {
 	readonly joint: Joint;
-	readonly at: readonly [number, number];
+	readonly at: GridPoint;
 	/** Which ends meet there: the nozzle has a lip, the tail is plain. */
 	readonly end: 'nozzle' | 'tail' | 'both';
 }
@@ -22,6 +26,8 @@ export interface Place {
 export interface WeaveGraph {
 	readonly woven: readonly Woven[];
 	readonly places: readonly Place[];
+	/** The open spaces between links, where a round can fill one. */
+	readonly bays: readonly GridPoint[];
 	/** Size of the grid, in balloons and rows. */
 	readonly width: number;
 	readonly height: number;
@@ -31,10 +37,11 @@ const kept = new WeakMap<Weave, WeaveGraph>();
 
 /** Most balloons a weave is worked out with; what goes over it is refused by its count alone. */
 const MOST_WOVEN = 100_000;
-const NOTHING: WeaveGraph = { woven: [], places: [], width: 0, height: 0 };
+const NOTHING: WeaveGraph = { woven: [], places: [], bays: [], width: 0, height: 0 };
 
 /** Balloons of a weave without its connectors, counted without weaving it: of a honeycomb never too few. */
-export function wovenCount({ shape, rows, base, handle }: Weave): number {
+export function wovenCount({ shape, rows, base, cage, handle }: Weave): number {
+	if (shape === 'cage') return cageCount({ base, cage });
 	if (shape === 'base') return base ? 2 * (base.along + base.across) + base.cross * base.across : 0;
 	const cells = rows.reduce((a, r) => a + r.repeat * r.blocks.reduce((b, block) => b + block.count, 0), 0);
 	return shape === 'honeycomb' ? 6 * cells : cells + (handle?.links ?? 0);
@@ -69,6 +76,8 @@ function make(weave: Weave): WeaveGraph {
 			return honeycomb(weave);
 		case 'base':
 			return base(weave);
+		case 'cage':
+			return cageGraph(weave, stringsOf(weave.rows));
 	}
 }
 
@@ -78,12 +87,15 @@ function panel({ rows, take, of, stagger, handle }: Weave, closed: boolean): Wea
 		slots.map((slot, i): Woven => ({ row, slot, from: [i, r + 0.5], to: [i + 1, r + 0.5] }))
 	);
 	const places: Place[] = [];
+	const bays: GridPoint[] = [];
 	const wide = (r: number) => strings[r]?.slots.length;
 	for (let b = 0; b <= strings.length && strings.length > 0; b++) {
 		// A boundary is as long as the shorter of the two rows that meet there.
 		const length = Math.min(wide(b - 1) ?? Infinity, wide(b) ?? Infinity);
 		const joints = closed ? length : length - 1;
 		const joint: Joint = b === 0 && closed ? 'base' : b === 0 || b === strings.length ? 'edge' : 'inner';
+		// Between two rows, beside every held joint, a bay is open.
+		if (joint === 'inner') for (let j = 0; j < length; j++) bays.push([j + 0.5, b]);
 		for (let j = 0; j < joints; j++)
 			if ((j + b * stagger) % of < take) places.push({ joint, at: [j + 1, b], end: 'both' });
 	}
@@ -95,8 +107,8 @@ function panel({ rows, take, of, stagger, handle }: Weave, closed: boolean): Wea
 		);
 	});
 	const width = strings.reduce((a, s) => Math.max(a, s.slots.length), 0);
-	if (!handle || strings.length === 0) return { woven, places, width, height: strings.length };
-	return withHandle({ woven, places, width, height: strings.length }, handle);
+	if (!handle || strings.length === 0) return { woven, places, bays, width, height: strings.length };
+	return withHandle({ woven, places, bays, width, height: strings.length }, handle);
 }
 
 /** Its feet stand on the first and the last place of the top edge, which are then theirs. */
@@ -153,19 +165,21 @@ function base({ base: size, rows }: Weave): WeaveGraph {
 			{ joint: 'ends', at: [x, across], end: 'tail' }
 		);
 	}
-	return { woven, places, width: along, height: across };
+	return { woven, places, bays: [], width: along, height: across };
 }
 
 /** Cells of six, sharing their sides: points up, every second row moved by half a cell. The unit is one side. */
 function honeycomb({ rows }: Weave): WeaveGraph {
 	const strings = stringsOf(rows);
 	const sides = new Map<string, Woven>();
+	const bays: GridPoint[] = [];
 	const corners = new Map<string, { at: readonly [number, number]; sides: number }>();
 	const wide = Math.sqrt(3);
 	const key = ([x, z]: readonly [number, number]) => `${Math.round(x * 1000)}/${Math.round(z * 1000)}`;
 	strings.forEach(({ row, slots }, r) =>
 		slots.forEach((slot, c) => {
 			const middle = [(c + 0.5 + (r % 2) / 2) * wide, 1 + r * 1.5] as const;
+			bays.push(middle);
 			const ring = Array.from({ length: 6 }, (_, k) => {
 				const angle = Math.PI / 2 + (k * Math.PI) / 3;
 				return [middle[0] + Math.cos(angle), middle[1] + Math.sin(angle)] as const;
@@ -193,6 +207,7 @@ function honeycomb({ rows }: Weave): WeaveGraph {
 	return {
 		woven: [...sides.values()],
 		places,
+		bays,
 		width,
 		height: strings.length > 0 ? 2 + (strings.length - 1) * 1.5 : 0
 	};

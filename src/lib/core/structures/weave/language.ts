@@ -16,16 +16,22 @@ type Set<K extends SaidWeave['set']> = (
 ) => void;
 
 const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
-	shape(weave, { shape, woven, base }) {
+	shape(weave, { shape, woven, base, cage }) {
 		weave.shape = shape;
 		weave.woven = woven as Mutable<Weave['woven']>;
 		weave.base = base && { ...base };
+		if (cage) weave.cage = { ...cage };
+		else delete weave.cage;
 		// Every corner of a honeycomb is held; along a boundary every second joint is.
-		if (shape === 'honeycomb' || shape === 'base') [weave.take, weave.of] = [1, 1];
+		if (shape === 'honeycomb' || shape === 'base' || shape === 'cage') [weave.take, weave.of] = [1, 1];
 	},
 	row(weave, { repeat, blocks: said }, editing, kit) {
 		const blocks = said.map(({ ref, count }) => ({ slot: ref === null ? null : kit.slot(ref), count }));
 		put(weave.rows as WeaveRow[], { id: kit.newId(), repeat, blocks }, editing);
+	},
+	filler(weave, { balloon }, _editing, kit) {
+		if (balloon) weave.filler = kit.own(balloon).balloon as Mutable<NonNullable<Weave['filler']>>;
+		else delete weave.filler;
 	},
 	joiner: (weave, { balloon }, _editing, kit) =>
 		void (weave.joiner = balloon && (kit.own(balloon).balloon as Mutable<Weave['joiner']>)),
@@ -44,8 +50,20 @@ const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
 
 export const language: LanguageFacet<Weave, WeaveSaid> = {
 	starts: { word: 'weave', empty: emptyWeave },
-	examples: ['3 rows 8 white', 'panel of 10 links at 9', 'edge duplet', 'held 1 of 2'],
-	phrases: ['wall of 8 rows of 10 links at 9 red', 'three rows of 10 red', 'join them with 5s at 2 in red'],
+	examples: [
+		'3 rows 8 white',
+		'cage of 10 links at 9, 4 by 3, 3 rings',
+		'panel of 10 links at 9',
+		'edge duplet',
+		'held 1 of 2'
+	],
+	phrases: [
+		'wall of 8 rows of 10 links at 9 red',
+		'three rows of 10 red',
+		'join them with 5s at 2 in red',
+		'a cage of 10 inch links at 9, 4 by 3, three rings high',
+		'fill the gaps with 5s at 3 in red'
+	],
 	shown: true,
 	read: weaveLine,
 	readAnywhere: () => undefined,

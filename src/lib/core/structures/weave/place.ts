@@ -7,7 +7,7 @@ import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { AppliedBall } from '../kit/seats.ts';
 import type { Point, Strand } from '../kit/strand.ts';
-import { graphOf } from './graph.ts';
+import { graphOf, type GridPoint } from './graph.ts';
 import { IN_CONNECTOR, sizeOfWeave, type WeaveSize } from './count.ts';
 
 export interface PlacedWeave {
@@ -16,8 +16,18 @@ export interface PlacedWeave {
 }
 
 /** Where a point of the grid is, mm: flat, bent to a bow in plan, closed to a ring, or lying as a base. */
-function seater(weave: Weave, size: WeaveSize): (at: readonly [number, number], out?: number) => Point {
+function seater(weave: Weave, size: WeaveSize): (at: GridPoint, out?: number) => Point {
 	const { pitch, row, width, across, bow, lift } = size;
+	if (weave.shape === 'cage') {
+		const deep = (weave.base?.across ?? 0) * pitch;
+		const half = (size.height - graphOf(weave).height * row) / 2;
+		return ([x, y, z = 0], out = 0) => {
+			const [px, py] = [x * pitch - width / 2, y * pitch - deep / 2];
+			// Outwards from its middle.
+			const far = Math.hypot(px, py) || 1;
+			return { x: px + (px / far) * out, y: py + (py / far) * out, z: z * pitch + half };
+		};
+	}
 	if (weave.shape === 'base')
 		return ([x, y], out = 0) => ({
 			x: x * pitch - width / 2,
@@ -74,6 +84,14 @@ export function placeWeave(weave: Weave, pumps: readonly PumpProfile[] = []): Pl
 			slot,
 			material: null
 		});
+	}
+	if (weave.filler) {
+		const { slot, size: own, nominal } = weave.filler;
+		const ball = resolveSize(own, nominal, pumps).assumed;
+		for (const at of graph.bays) {
+			const p = seat(at);
+			balls.push(small('', { ...p, z: Math.max(ball / 2, p.z), d: ball }, slot));
+		}
 	}
 	if (!weave.joiner) return { balls, strands };
 	const { slot, size: own, nominal } = weave.joiner;
@@ -133,7 +151,8 @@ export const picture: PictureFacet<Weave> = {
 	...BY_ITSELF,
 	place(weave, context) {
 		const placed = placeWeave(weave, context.pumps);
-		if (weave.hung === null || weave.shape === 'base') return loosely(placed, context);
+		if (weave.hung === null || weave.shape === 'base' || weave.shape === 'cage')
+			return loosely(placed, context);
 		const graph = graphOf(weave);
 		const seat = seater(weave, sizeOfWeave(weave, context.pumps));
 		const edge = Array.from({ length: EDGE + 1 }, (_, i) => seat([(graph.width * i) / EDGE, graph.height]));

@@ -3,7 +3,7 @@ import { type StepKit, inflateSteps, hangStep } from '../kit/step-kit.ts';
 import type { Weave } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { graphOf } from './graph.ts';
-import { sizeOfWeave } from './count.ts';
+import { fillersOf, sizeOfWeave } from './count.ts';
 import { feet } from '../kit/words.ts';
 
 export const plan: PlanFacet<Weave> = { last: false, steps: weaveSteps };
@@ -27,10 +27,15 @@ function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 				work: kit.share('cluster')
 			})
 		);
+	const how =
+		weave.shape === 'cage' && weave.cage
+			? `ring by ring from below, a post of ${weave.cage.post} at ${weave.cage.every > 0 ? `every corner and every ${weave.cage.every} balloons` : 'every corner'}, the next ring on them`
+			: 'each tail tied to the next nozzle, row on row';
+	const fillers = fillersOf(weave) * kit.all;
 	steps.push(
 		kit.made(
 			'weave',
-			`Weave ${kit.name}: each tail tied to the next nozzle, row on row, ${wide} and ${feet(height)} high.`,
+			`Weave ${kit.name}: ${how}, ${wide} and ${feet(height)} high.${fillers > 0 ? ` A round in each of its ${fillers} bays.` : ''}`,
 			{
 				lines: weave.rows.toReversed().map((row): StepLine => ({
 					count: row.repeat * kit.all,
@@ -38,7 +43,7 @@ function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 					colours: row.blocks.flatMap((b) => (b.slot === null ? [] : (kit.colour(b.slot).id ?? [])))
 				})),
 				check: 'rows as long as each other, every held joint tight',
-				work: kit.share('weave')
+				work: [...kit.share('weave'), ...kit.share('infill')]
 			}
 		)
 	);

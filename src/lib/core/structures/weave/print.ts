@@ -16,13 +16,17 @@ function printWeave(weave: Weave, { slots, materialOf }: PrintContext): PrintedL
 	const base = weave.base
 		? ` ${weave.base.along} by ${weave.base.across}${weave.base.cross > 0 ? ` with ${weave.base.cross} cross pieces` : ''}`
 		: '';
-	say(`${weave.shape} of ${of}${base && at === '' ? ' at ?' : ''}${base}`, 'path');
+	const cage = weave.cage
+		? ` ${weave.cage.rings} rings posts ${weave.cage.post}${weave.cage.every > 0 ? ` every ${weave.cage.every}` : ''}${weave.cage.over > 0 ? ` over ${weave.cage.over}` : ''}`
+		: '';
+	say(`${weave.shape} of ${of}${base && at === '' ? ' at ?' : ''}${base}${cage}`, 'path');
 	for (const { id, repeat, blocks } of weave.rows) {
 		const along = blocks
 			.map((b) => `${b.count} ${b.slot === null ? 'hidden' : slotName(b.slot, slots)}`)
 			.join(' / ');
 		say(`${repeat > 1 ? `${repeat} rows` : 'row'} ${along}`, 'row', id, blocks[0]!.slot);
 	}
+	if (weave.filler) say(`bays of ${printOwn(weave.filler, slots)}`, 'more', null, weave.filler.slot);
 	if (weave.joiner) say(`joined with ${printOwn(weave.joiner, slots)}`, 'more', null, weave.joiner.slot);
 	for (const joint of JOINTS) {
 		const usual = joint === 'ends' ? 'none' : joint === 'handle' || joint === 'foot' ? 'quad' : 'duplet';

@@ -1,7 +1,16 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { ROUND_NOMINALS } from '../../materials/material.ts';
 import { MICROMETRES, typedLength, type Micrometres } from '../../units/length.ts';
-import { CONNECTORS, JOINTS, WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
+import {
+	CONNECTORS,
+	JOINTS,
+	MOST_RINGS,
+	WEAVES,
+	type Cage,
+	type Weave,
+	type WeaveShape,
+	type WovenKind
+} from './document.ts';
 import type { ColourRef } from '../../language/said.ts';
 import { nameColour } from '../../language/names/name-colour.ts';
 import { sizeOf } from '../../language/balloon.ts';
@@ -28,7 +37,7 @@ function whole(r: Reader, most: number, least = 1): number | undefined {
 export function weaveLine(r: Reader): Parsed<WeaveSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'weave') return undefined;
-	return shape(r) ?? joints(r) ?? bent(r) ?? handle(r) ?? hung(r) ?? row(r);
+	return shape(r) ?? joints(r) ?? bent(r) ?? handle(r) ?? bays(r) ?? hung(r) ?? row(r);
 }
 
 function shape(r: Reader): Parsed<WeaveSaid> | undefined {
@@ -65,7 +74,8 @@ function shape(r: Reader): Parsed<WeaveSaid> | undefined {
 	if (!size.ok) return size;
 	const method = r.phrase('by eye') ? ('eye' as const) : null;
 	let base: Weave['base'] = null;
-	if (kind === 'base') {
+	let cage: Cage | undefined;
+	if (kind === 'base' || kind === 'cage') {
 		r.mark(',');
 		const along = whole(r, 200);
 		r.word('by', 'x');
@@ -73,7 +83,7 @@ function shape(r: Reader): Parsed<WeaveSaid> | undefined {
 		if (!along || !across)
 			return refuse(
 				'missing',
-				'How many balloons long and across? Type it like “base of 10 links at 9, 8 by 4”.'
+				`How many balloons long and across? Type it like “${kind} of 10 links at 9, 8 by 4${kind === 'cage' ? ', 3 rings' : ''}”.`
 			);
 		const cross = r.word('with') ? whole(r, 60, 0) : 0;
 		if (r.word('cross', 'crosses')) r.word('pieces', 'piece');
@@ -81,12 +91,60 @@ function shape(r: Reader): Parsed<WeaveSaid> | undefined {
 			return refuse('not-whole', 'How many cross pieces? Type it like “with 2 cross pieces”.');
 		base = { along, across, cross };
 	}
-	return said({ set: 'shape', shape: kind, woven: { kind: of, nominal, size: size.value, method }, base });
+	if (kind === 'cage') {
+		const read = cageOf(r);
+		if (!read.ok) return read;
+		cage = read.value;
+	}
+	return said({
+		set: 'shape',
+		shape: kind,
+		woven: { kind: of, nominal, size: size.value, method },
+		base,
+		cage
+	});
+}
+
+/** `3 rings posts 2 every 2 over 1`: what stands on the lowest ring of a cage. */
+function cageOf(r: Reader): Parsed<Cage> {
+	const SAY =
+		'How many rings over each other? Type it like “cage of 10 links at 9, 4 by 3, 3 rings posts 1”.';
+	r.mark(',');
+	const rings = whole(r, MOST_RINGS);
+	if (!rings || !r.word('rings', 'ring')) return refuse('missing', SAY);
+	let cage: Cage = { rings, post: 1, every: 0, over: 0 };
+	for (;;) {
+		r.mark(',');
+		const [key, least, most] = r.word('posts', 'post')
+			? (['post', 1, MOST_RINGS] as const)
+			: r.word('every')
+				? (['every', 0, 200] as const)
+				: r.word('over')
+					? (['over', 0, 60] as const)
+					: [undefined, 0, 0];
+		if (key === undefined) return got(cage);
+		const n = whole(r, most, least);
+		if (n === undefined) return refuse('not-whole', SAY);
+		cage = { ...cage, [key]: n };
+	}
+}
+
+/** `bays of 5 at 3 gold`, `no bays`: a round in every space between links. */
+function bays(r: Reader): Parsed<WeaveSaid> | undefined {
+	if (isWord(r.now, 'no') && isWord(r.next, 'bays')) {
+		r.at += 2;
+		return said({ set: 'filler', balloon: null });
+	}
+	if (!r.word('bays')) return undefined;
+	r.word('of', 'with');
+	const balloon = saidBalloon(r, []);
+	return balloon.ok ? said({ set: 'filler', balloon: balloon.value.what }) : balloon;
 }
 
 /** What makers call a panel or a ring by what becomes of it. */
 function alsoCalled(r: Reader): WeaveShape | undefined {
 	if (r.word('ribbon', 'wall')) return 'panel';
+	if (r.word('crate')) return 'cage';
 	return r.word('basket') ? 'ring' : undefined;
 }
 

@@ -15,11 +15,12 @@ export const refs: RefsFacet<Weave> = {
 			blocks: r.blocks.map((b) => ({ ...b, slot: maybe(b.slot, map.slot) }))
 		})),
 		joiner: s.joiner && mapPlace(s.joiner, map),
+		...(s.filler ? { filler: mapPlace(s.filler, map) } : {}),
 		handle: s.handle && { ...s.handle, slot: map.slot(s.handle.slot) },
 		hung: mapHung(s.hung, map)
 	}),
 	alone: (s) => [
-		...s.rows.map((row) => ({ ...s, rows: [row], joiner: null, handle: null })),
+		...s.rows.map((row) => ({ ...s, rows: [row], joiner: null, handle: null, filler: undefined })),
 		{ ...s, rows: [] }
 	],
 	parts: ({ rows }) => rowParts(rows),

@@ -1,6 +1,6 @@
 import type { Micrometres } from '../../units/length.ts';
 import type { Hung } from '../../document/hung.ts';
-import type { Connector, Joint, Weave, WeaveShape } from './document.ts';
+import type { Cage, Connector, Joint, Weave, WeaveShape } from './document.ts';
 import type { ColourRef, OwnSaid } from '../../language/said.ts';
 
 /** One thing said of a weave. */
@@ -10,6 +10,7 @@ export type SaidWeave =
 			readonly shape: WeaveShape;
 			readonly woven: Weave['woven'];
 			readonly base: Weave['base'];
+			readonly cage?: Cage | undefined;
 	  }
 	| {
 			readonly set: 'row';
@@ -17,6 +18,7 @@ export type SaidWeave =
 			/** Null is hidden. */
 			readonly blocks: readonly { readonly ref: ColourRef | null; readonly count: number }[];
 	  }
+	| { readonly set: 'filler'; readonly balloon: OwnSaid | null }
 	| { readonly set: 'joiner'; readonly balloon: OwnSaid | null }
 	| { readonly set: 'joint'; readonly joint: Joint; readonly connector: Connector }
 	| { readonly set: 'held'; readonly take: number; readonly of: number; readonly stagger: number }

@@ -27,6 +27,7 @@ function weaveWithout(weave: Weave, out: ReadonlySet<Id>): Weave {
 			return blocks.length > 0 ? [{ ...row, blocks }] : [];
 		}),
 		joiner: weave.joiner && (out.has(weave.joiner.slot) ? null : hollow(weave.joiner, out)),
+		filler: weave.filler && !out.has(weave.filler.slot) ? hollow(weave.filler, out) : undefined,
 		handle: weave.handle && out.has(weave.handle.slot) ? null : weave.handle
 	};
 }

@@ -8,6 +8,8 @@ export function weaveWords(weave: Weave): string {
 	const { width, height, across } = sizeOfWeave(weave);
 	if (graphOf(weave).woven.length === 0) return 'no rows yet';
 	const wide = across === null ? `${feetWords(width)} wide` : `${feetWords(across)} across`;
+	if (weave.shape === 'cage' && weave.base)
+		return `${wide}, ${feetWords((width * weave.base.across) / weave.base.along)} deep, ${feetWords(height)} high`;
 	return weave.shape === 'base'
 		? `${feetWords(width)} by ${feetWords(height)}`
 		: `${wide}, ${feetWords(height)} high`;
