@@ -43,7 +43,6 @@ test('by mouse: a row is as large as the one below it, keeps to it, and is its o
 	await lower.click();
 	await page.getByRole('textbox', { name: 'Inflated size' }).fill('9');
 	await page.keyboard.press('Enter');
-	if (process.env.LOOK) await page.screenshot({ path: process.env.LOOK });
 	await expect(upper).toContainText('at10');
 	await upper.click();
 	await page.getByRole('textbox', { name: 'Inflated size' }).fill('7');
@@ -85,4 +84,21 @@ test('a cage is woven by keys: its links, its floats and its size are there at o
 	// 3 rings of 14 and 2 × 4 posts; a float in each of 2 × 4 bays.
 	await expect(page.getByRole('button', { name: /^10 .*links?, crust brown 50/ })).toBeVisible();
 	await expect(page.getByRole('button', { name: /^5 rounds, gull white 8/ })).toBeVisible();
+});
+
+test('by mouse: a row of layers alike is split where a step goes between', async ({ page }) => {
+	await newDesign(page, 'Split');
+	await say(page, '4 11 at 9 white x5');
+	await page.locator('[data-row]').first().click();
+	await page.getByLabel('Split it after so many layers').fill('9');
+	await page.getByLabel('Split it after so many layers').press('Tab');
+	await expect(page.getByText('It has 5 layers: split it after 1 to 4.')).toBeVisible();
+	await page.getByLabel('Split it after so many layers').fill('2');
+	await page.getByLabel('Split it after so many layers').press('Tab');
+	await expect(page.locator('[data-row]')).toHaveCount(2);
+	await expect(page.locator('[data-row]').first()).toContainText('×3');
+	await expect(page.locator('[data-row]').last()).toContainText('×2');
+	await page.keyboard.press('Escape');
+	await page.getByRole('button', { name: /^Undo/ }).click();
+	await expect(page.locator('[data-row]')).toHaveCount(1);
 });

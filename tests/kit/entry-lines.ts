@@ -87,7 +87,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[[...RUN, 'line 8 ft', 'form legs on garland'], '1 260 red 7 as leg on garland at 7 ft']
 	],
 	row: [[COLUMN, 'put 1 5 at 4 white on row 2', 'put 1 5 at 4 white on top row']],
-	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`), 'put 1 5 at 4 white on row 1 with 2 strip', 'put 1 5 at 4 white on row 1 with ½ strip then glue']],
+	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point', 'own tail', 'neck rolled in'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`), 'put 1 5 at 4 white on row 1 with 2 strip', 'put 1 5 at 4 white on row 1 with ½ strip then glue']],
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
 	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
@@ -95,6 +95,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	choice: [[TWO, 'leave out arm', 'put back arm'], [COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
 	change: [
 		[COLUMN, 'row 1 becomes 4 11 at 8 red', 'top row becomes 4 11 at 8 red', 'bottom row becomes 4 11 at 8 red', 'last becomes 4 11 at 8 red', 'row 1 taken out', 'red becomes white'],
+		[['4 11 at 9 white x5'], 'row 1 split after 2'],
 		[[...BUNCH, '3 11 at 10 white'], 'row 1 becomes 3 11 at 9 white'],
 		[[...RUN, 'line 8 ft', '4 5 at 4 white'], 'row 1 becomes 4 5 at 3 white']
 	],

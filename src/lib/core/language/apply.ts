@@ -13,6 +13,7 @@ import { ownBalloon } from '../structures/kit/own-balloon.ts';
 import { holdsLines, homeOf, isSaid, take } from '../structures/registry/language.ts';
 import { accompanies, nestedIn } from '../structures/registry/refs.ts';
 import type { Said } from '../structures/registry/said.ts';
+import { splitLayer } from '../structures/stack/edit.ts';
 import { emptyStack } from '../structures/stack/empty.ts';
 import type { DesignSaid, Entry } from './entry.ts';
 
@@ -121,6 +122,10 @@ const DO: { readonly [K in DesignSaid['kind']]: Do<Extract<DesignSaid, { kind: K
 		else if (to.how === 'instead') eitherOr(recipe, to.of, section);
 		else if (to.days === null) delete own.ahead;
 		else own.ahead = to.days;
+		return undefined;
+	},
+	split(recipe, { part, after }, _place, newId) {
+		splitLayer(recipe, part, after, newId);
 		return undefined;
 	},
 	'swap slots'(recipe, { slots }, place) {

@@ -45,6 +45,7 @@ export type DesignSaid =
 	| { readonly kind: 'open section'; readonly section: Id; readonly to: SaidOpen }
 	| { readonly kind: 'swap slots'; readonly slots: readonly [Id, Id] }
 	| { readonly kind: 'exchange'; readonly element: Id; readonly to: string; readonly design: boolean }
+	| { readonly kind: 'split'; readonly part: Id; readonly after: number }
 	| { readonly kind: 'rule'; readonly rule: FollowOnRule }
 	| { readonly kind: 'pricing'; readonly pricing: RecipePricing }
 	| {

@@ -6,6 +6,9 @@ import type { Entry } from './entry.ts';
 import type { EntryContext } from './context.ts';
 import { leave, openSection, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
+import type { Id } from '../document/id.ts';
+import type { RecipeDraft } from '../recipe/draft.ts';
+import { layerWith, splitLayer } from '../structures/stack/edit.ts';
 import { withColourWords, withWholeNames } from './names/whole-names.ts';
 import { canBecome, partSaid, recolour } from './sentences/parts.ts';
 import { section } from './sentences/section.ts';
@@ -37,6 +40,8 @@ function readTokens(all: readonly Token[], context: EntryContext): Parsed<Entry>
 	const part = partSaid(reader);
 	if (part && !part.ok) return part;
 	if (part?.value.out) return leftOver(reader) ?? got({ kind: 'taken out', part: part.value.part.id });
+	if (part?.value.split !== undefined)
+		return leftOver(reader) ?? splitAt(part.value.part.id, part.value.split, context);
 	const entry = entryOf(reader);
 	const trouble = entry.ok ? (leftOver(reader) ?? entry) : entry;
 	if (!part || !trouble.ok) return trouble;
@@ -46,6 +51,15 @@ function readTokens(all: readonly Token[], context: EntryContext): Parsed<Entry>
 				'refused',
 				'It can only become another of its kind. Type it like “row 2 becomes 4 11 at 9 white”.'
 			);
+}
+
+/** A row cut in two, where it can be. */
+function splitAt(part: Id, after: number, { recipe }: EntryContext): Parsed<Entry> {
+	const draft = structuredClone(recipe) as RecipeDraft | undefined;
+	if (!draft || !layerWith(draft, part))
+		return refuse('refused', 'Only a row of a column is split. Say its others on lines of their own.');
+	const tried = splitLayer(draft, part, after, () => 'tried');
+	return !tried.ok ? tried : got({ kind: 'split', part, after });
 }
 
 /** What the rest of a line says. */

@@ -167,6 +167,15 @@ const stands: Reading = (said, context) => {
 	return [`stands on ${/floor|ground/.test(found[1]!) ? 'the' : 'a'} ${found[1]}`];
 };
 
+/** `split row 2 after four layers`. */
+const split: Reading = (said) => {
+	const found = matched(
+		String.raw`(?:split|cut|divide|part) (row \d+|top row|bottom row)(?: in (?:two|2))? (?:after|at)(?: layer)? (\d+)(?: (?:layers?|rows?))?`,
+		said
+	);
+	return found ? [`${found[1]!.replace('top row', 'top')} split after ${found[2]}`] : undefined;
+};
+
 /** `priced at 40 percent margin`. */
 const priced: Reading = (said) => {
 	const found = matched(String.raw`(?:(?:priced?|sell|sold|quote|charge|offer|calculate|reckon|work)(?: (?:it|this|that|them))?(?: out)? (?:at|by|with|for|on) |(?:i|we) (?:want|need|take) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))(?: on (?:this|it|that|the lot)(?: one)?)?`, said); // prettier-ignore
@@ -178,6 +187,7 @@ export const READINGS: readonly Reading[] = [
 	pole,
 	stands,
 	priced,
+	split,
 	slots,
 	bands,
 	piece,

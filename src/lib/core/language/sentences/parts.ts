@@ -50,7 +50,12 @@ function sectionInHand(sections: readonly Section[], section: Id | undefined): S
 }
 
 /** A part that is to become something else, or to go. */
-export type PartSaid = { readonly part: PartInHand; readonly out: boolean };
+export type PartSaid = {
+	readonly part: PartInHand;
+	readonly out: boolean;
+	/** So many layers of it stay below, the others become a row of their own. */
+	readonly split?: number | undefined;
+};
 
 /** Whether a line can stand in the place of a part: a row in that of a row, a size of a mix in that of one. */
 export const canBecome = ({ about }: PartInHand, entry: Said): boolean => partOf(entry) === about;
@@ -63,13 +68,15 @@ export function partSaid(r: Reader): Parsed<PartSaid> | undefined {
 	const number = first === 'row' ? r.number()?.valueOf() : undefined;
 	if (first !== 'row') r.word('row');
 	const becomes = r.word('becomes') !== undefined;
-	if (!becomes && !r.phrase('taken out')) {
+	const split = !becomes && r.phrase('split after') ? (r.number()?.valueOf() ?? 0) : undefined;
+	if (!becomes && split === undefined && !r.phrase('taken out')) {
 		r.at = from;
 		return undefined;
 	}
 	const parts = partsInHand(r.context);
 	const at = first === 'row' ? (number ?? 0) : first === 'bottom' ? 1 : parts.length;
 	const found = parts[at - 1];
+	if (found && split !== undefined) return got({ part: found, out: false, split });
 	if (found) return got({ part: found, out: !becomes });
 	return parts.length === 0
 		? refuse('unknown-word', 'There is no row here yet. Say one first.')

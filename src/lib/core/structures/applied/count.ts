@@ -17,7 +17,9 @@ export const FIXING_COUNTS: Readonly<Record<Fixing, readonly CountOf[]>> = {
 	tie: ['tied piece'],
 	tucked: [],
 	'trial loop': ['trial loop'],
-	'attachment point': ['attachment point']
+	'attachment point': ['attachment point'],
+	'own tail': [],
+	'neck rolled in': []
 };
 
 /** How it is fixed, first to last. */

@@ -10,7 +10,10 @@ export interface Applied {
 	readonly pieces: readonly AppliedPiece[];
 }
 
-/** An `attachment point` is the knotted scrap of a balloon given up for it, tied between the others. */
+/**
+ * An `attachment point` is the knotted scrap of a balloon given up for it, tied between the others; a foil hangs by its
+ * `own tail`; a `neck rolled in` is wound up with a scrap and tucked behind.
+ */
 export const FIXINGS = [
 	'strip',
 	'dash',
@@ -19,7 +22,9 @@ export const FIXINGS = [
 	'tie',
 	'tucked',
 	'trial loop',
-	'attachment point'
+	'attachment point',
+	'own tail',
+	'neck rolled in'
 ] as const;
 
 // prettier-ignore

@@ -4,7 +4,7 @@ import { FIXING_TOOL, FIXING_WAIT, hostOf } from '../../plan/step-words.ts';
 import type { Applied } from './document.ts';
 import type { PlanFacet } from '../facets/plan.ts';
 import type { StepKit } from '../kit/step-kit.ts';
-import type { AppliedPiece } from './document.ts';
+import type { AppliedPiece, Fixing } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { formatInches } from '../../units/length.ts';
 import { countOfPiece, fixingsOf } from './count.ts';
@@ -40,8 +40,13 @@ export const plan: PlanFacet<Applied> = {
 function methodOf(piece: AppliedPiece): string {
 	if (piece.then !== undefined)
 		return `on trial with ${piece.fixing}; looked at from where the guests stand, then for good with ${amountOf(piece)}${piece.then}`;
-	return piece.fixing === 'tucked' ? 'tucked in' : `with ${amountOf(piece)}${piece.fixing}`;
+	return TAKES_NOTHING[piece.fixing] ?? `with ${amountOf(piece)}${piece.fixing}`;
 }
+const TAKES_NOTHING: Readonly<Partial<Record<Fixing, string>>> = {
+	tucked: 'tucked in',
+	'own tail': 'by its own tail, tied short',
+	'neck rolled in': 'its neck rolled in with a scrap and tucked behind'
+};
 const amountOf = ({ each }: AppliedPiece): string => (each === '1' ? '' : `${each} × `);
 
 function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {

@@ -27,6 +27,10 @@ export const MODEL_SIZE: Readonly<
 /** Every twist and the knot take so much of the tail. Common practice. */
 export const TWIST_TAKES = inches(1);
 
+/** Whether it is inflated: a tie is not, and what covers a stick is drawn over it as it is. */
+export const isBlown = ({ bubbles, shaping }: Pick<FormPiece, 'bubbles' | 'shaping'>): boolean =>
+	bubbles.length > 0 && shaping !== 'sleeve';
+
 /** Inflated width, mm: strokes fill more of its length, not more of its width. */
 export const widthOf = ({ model, size }: Pick<FormPiece, 'model' | 'size'>): number =>
 	size.kind === 'unknown' || size.kind === 'strokes'
@@ -99,7 +103,7 @@ export const strokeWords = (piece: FormPiece, pumps: readonly PumpProfile[]): st
  * @returns undefined for what is not inflated, and for a pump without a measured pair
  */
 export function strokesOf(piece: FormPiece, pump: PumpProfile): number | undefined {
-	if (piece.bubbles.length === 0 || pump.pairs.length === 0) return undefined;
+	if (!isBlown(piece) || pump.pairs.length === 0) return undefined;
 	return (litresOf(piece) / calibrate(pump.pairs).k) * (piece.shaping === 'wound' ? 2 : 1);
 }
 
@@ -142,6 +146,7 @@ export function nestingOf(piece: FormPiece): Nesting | undefined {
 export function bubbleWords(piece: FormPiece): string {
 	const { bubbles, size, grows, each: series } = piece;
 	if (bubbles.length === 0) return 'not inflated';
+	if (!isBlown(piece)) return `not inflated, over ${formatQuarters(lengthOf(piece))} in`;
 	if (isLengthUnknown(piece)) return `${printSize(size)}, length not known: measure the pump`;
 	const lengths = (series ?? bubbles)
 		.map((b) => (b % 3175 === 0 ? formatInches(b) : formatQuarters(b / 1000)))
@@ -172,7 +177,7 @@ function needs(form: Form, colourway: Colourway | undefined): Need[] {
 				mark: piece.model,
 				size: piece.size,
 				method: piece.size.kind === 'strokes' ? 'strokes' : 'eye',
-				...(piece.bubbles.length === 0 ? { tie: true as const } : {}),
+				...(isBlown(piece) ? {} : { tie: true as const }),
 				look: `${bubbleWords(piece)}${piece.shaping === 'wound' ? ', wound, filled twice' : ''}`,
 				quantity: quantity.mul(share)
 			});
@@ -202,7 +207,7 @@ export function pieceTasks(piece: FormPiece): TaskCount[] {
 	};
 	const { count, strands, bubbles, shaping } = piece;
 	const all = each(piece);
-	if (bubbles.length > 0) {
+	if (isBlown(piece)) {
 		push('inflate modelling', all * (shaping === 'wound' ? 2 : 1), `${piece.model}/${sizeKey(piece.size)}`);
 		push('tie', all);
 		push('twist', count * (strands * (bubbles.length - 1) + strands - 1) + all - count * strands);

@@ -2,7 +2,7 @@ import type { PlanFacet } from '../facets/plan.ts';
 import type { FormPiece, Form } from './document.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
-import { bubbleWords, inARow, pieceTasks, sharesOf, strokeWords, turnsOf } from './count.ts';
+import { bubbleWords, inARow, isBlown, pieceTasks, sharesOf, strokeWords, turnsOf } from './count.ts';
 import { hostOf } from '../../plan/step-words.ts';
 
 const turnWords = (piece: FormPiece): string => {
@@ -41,7 +41,7 @@ export const plan: PlanFacet<Form> = { last: false, steps: formSteps };
 /** Modelling balloons filled, then piece by piece. */
 function formSteps(form: Form, kit: StepKit): MadeStep[] {
 	const lines = form.pieces.flatMap((piece): StepLine[] => {
-		if (piece.bubbles.length === 0) return [];
+		if (!isBlown(piece)) return [];
 		const pumped = strokeWords(piece, kit.context.pumps);
 		const all = piece.count * piece.strands * inARow(piece) * kit.all;
 		return [...sharesOf(piece)].map(([slot, share]) => {

@@ -29,7 +29,7 @@ function needs(frame: Frame): Need[] {
 		length: { um: um(long) }
 	}));
 	for (const long of polesOf(frame)?.longest ?? [])
-		found.push({ what: 'material', material: tube.material, label: 'telescopic pole', quantity: rational(1), length: { um: long } }); // prettier-ignore
+		found.push({ what: 'material', material: tube.material, label: 'telescopic pole', quantity: rational(1), ...(tube.material === null ? {} : { length: { um: long } }) }); // prettier-ignore
 	const sides = plateSides(frame);
 	if (base && sides)
 		found.push({

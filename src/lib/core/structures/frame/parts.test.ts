@@ -66,7 +66,7 @@ describe('a telescopic pole', () => {
 	test('it is bought as it is: nothing cut, no fitting, a clamp over each section but the last', () => {
 		const recipe = framed('telescopic 4 ft to 8 ft at 7 ft', 'on plate 20 in');
 		const { bill } = tally(recipe, null, 1, context);
-		expect(bill.lines.map((l) => [l.label, l.used.valueOf()])).toContainEqual(['telescopic pole, not chosen yet', 8]); // prettier-ignore
+		expect(bill.lines.map((l) => [l.label, l.used.valueOf()])).toContainEqual(['telescopic pole, not chosen yet', 1]); // prettier-ignore
 		const frame = recipe.sections[0]!.structure as Frame;
 		expect([cutsOf(frame), counted(frame), platesOf(frame)]).toEqual([[], {}, 1]);
 		expect(count.tasks(frame).map((t) => [t.task, t.count.valueOf()])).toEqual([['join tube', 1]]);

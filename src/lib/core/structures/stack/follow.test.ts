@@ -96,3 +96,27 @@ describe('a row that follows another', () => {
 		);
 	}); // prettier-ignore
 });
+
+describe('a row split in two', () => {
+	const column = () => design('d', '4 11 at 9 white x5', '1 16 at 12 red');
+	test('has as many layers in all as before, a step can stand between them', () => {
+		const recipe = design('d', '4 11 at 9 white x5', '1 16 at 12 red', 'row 1 split after 2');
+		expect(rowsOf(recipe).map((l) => l.repeat)).toEqual([2, 3, 1]);
+		expect(new Set(rowsOf(recipe).flatMap((l) => [l.id, ...l.clusters.flatMap((c) => c.places.map((p) => p.id))])).size).toBe(3 + 4 + 4 + 1); // prettier-ignore
+	});
+	test.each([
+		['row 1 split after 5', 'It has 5 layers: split it after 1 to 4.'],
+		['row 1 split after 0', 'It has 5 layers: split it after 1 to 4.'],
+		['row 2 split after 1', 'It is one layer: there is nothing to split.']
+	])('%s: %s', (line, say) => {
+		expect(parseEntry(line, entryContext(column()))).toMatchObject({ ok: false, say });
+	});
+	test('colours that go on from layer to layer are not cut', () => {
+		const spiral = design('d', '4 11 at 9 spiral white / red x4');
+		expect(parseEntry('row 1 split after 2', entryContext(spiral))).toMatchObject({ ok: false, say: expect.stringContaining('go on from layer to layer') as string }); // prettier-ignore
+	});
+	test('the upper one of two that follow the row below keeps the size of both', () => {
+		const recipe = design('d', '4 11 at 9 white', '4 11 white as below − ½ x4', 'row 2 split after 1');
+		expect(sizes(recipe)).toEqual(['9', '8½', '8½']);
+	});
+});

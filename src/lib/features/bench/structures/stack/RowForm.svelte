@@ -9,7 +9,7 @@
 	import type { Cluster } from '../../../../core/document/cluster.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
-	import { resizeLayer, layerWith, stacksIn } from '../../../../core/structures/stack/edit.ts';
+	import { resizeLayer, layerWith, splitLayer, stacksIn } from '../../../../core/structures/stack/edit.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import {
 		coloursOf,
@@ -104,6 +104,15 @@
 			[]
 	);
 	const row = $derived(rows.findIndex((l) => l.id === layer.id));
+	function split(text: string): string {
+		if (text.trim() === '') return '';
+		let say = '';
+		bench.change((d) => {
+			const outcome = splitLayer(d, layer.id, whole(text), newId);
+			if (!outcome.ok) ({ say } = outcome);
+		});
+		return say;
+	}
 	/** How much larger than the row it follows, below 0 smaller. */
 	function more(text: string): string {
 		const parsed = parseBounded(text.replace('−', '-'), { what: 'How much larger', min: -36, max: 36 });
@@ -214,6 +223,11 @@
 			{/if}
 		</div>
 	{/each}
+	{#if layer.repeat > 1}
+		<div class="line">
+			<TypedField label="Split it after so many layers" value="" hint="for a step between them" use={split} />
+		</div>
+	{/if}
 	{#if rows.length > 1}
 		<div class="line">
 			<Pick
