@@ -64,6 +64,7 @@ const HIGH = /,? ?\b(\d+) (?:high|deep|levels?|tiers?|storeys?|courses?)\b/g;
 
 /** Words that mean others, as those. */
 const SAME: readonly (readonly [RegExp, string])[] = [
+	[/^(\d+) more (?=\d+(?:§|″| ).*\bat\b)/g, '$1 '],
 	[/,? ?\b(?:(?:1|a) colou?r (?:per|a|to (?:a|each|every)) (?:layer|row)|(?:a|1) (?:layer|row) (?:per|of each|in each|to each) colou?r|(?:each|every) (?:layer|row) (?:a|in a|in its) (?:different |own |new )?colou?r(?: of its own)?)\b/g, ' rings'],
 	[/(?<=\d(?:§|″)), (\d+(?:\.\d+)?)″(?=,|$)/g, ' at $1'],
 	[/^(?:stack (?:up )?|build (?:up )?)?(\d+) ([a-z]+(?:(?:, [a-z]+)*,? and [a-z]+)) (spiral|swirl|checker|stripe)(?:ed)? (quads|pairs|triplets|quints|clusters) of (\d+§.*)$/g, '$1 $4 of $5 $3 $2'],

@@ -91,6 +91,18 @@ describe('what pieces take', () => {
 		expect(count(recipe).tasks.find((t) => t.task === 'fix')).toMatchObject({ count: 2 });
 		expect(count(recipe).cost.total.unknown).toContain('for each tape patch, not chosen yet');
 	});
+	test('so many as it needs: bill, work and price have their ends, the picture what lies between', () => {
+		const one = made('put 2 to 6 5 at 4 white as dots on row 3 round');
+		const t = count(one);
+		const line = t.bill.lines.find((l) => l.label === '5 rounds, gull white')!;
+		expect([line.used.valueOf(), line.estimate?.low.valueOf(), line.estimate?.high.valueOf()]).toEqual([4, 2, 6]);
+		expect(t.tasks.find((k) => k.task === 'fix')).toMatchObject({ count: 4, ends: { less: 2, more: 2 } });
+		expect(t.assembly.applied.flatMap((a) => a.balls)).toHaveLength(4);
+		expect(t.ends).not.toBeNull();
+		// Three or five, said as makers say it; the fewest come first.
+		expect(count(made('put 3 or 5 5 at 4 white as dots on row 3')).bill.lines.find((l) => l.label === '5 rounds, gull white')!.estimate?.high.valueOf()).toBe(5);
+		expect(() => made('put 6 to 2 5 at 4 white on row 3')).toThrow(/fewest come first/);
+	}); // prettier-ignore
 	test('pieces on a section that stands twice are counted twice, and drawn twice', () => {
 		const recipe = design('d', '4 11 at 10 white', 'section arm x2 mirrored', '1 11 at 9 white', 'put 1 5 at 4 red on arm top row front'); // prettier-ignore
 		expect(

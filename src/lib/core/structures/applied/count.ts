@@ -28,6 +28,23 @@ export const fixingsOf = ({ fixing, then }: Pick<AppliedPiece, 'fixing' | 'then'
 
 export const countOfPiece = ({ on }: AppliedPiece): number => on.reduce((a, { count }) => a + count, 0);
 
+/** The fewest and the most there may be of a piece; undefined where that is one count. */
+export function rangeOfPiece({
+	on
+}: Pick<AppliedPiece, 'on'>): { readonly low: number; readonly high: number } | undefined {
+	if (!on.some((o) => o.range)) return undefined;
+	return {
+		low: on.reduce((a, { count, range }) => a + (range?.low ?? count), 0),
+		high: on.reduce((a, { count, range }) => a + (range?.high ?? count), 0)
+	};
+}
+
+/** A need of so many, that may be fewer or more. */
+const ranging = (need: Need, range: ReturnType<typeof rangeOfPiece>): Need =>
+	range && need.what !== 'count'
+		? { ...need, range: { low: rational(range.low), high: rational(range.high) } }
+		: need;
+
 function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 	return pieces.flatMap((piece) => {
 		const count = countOfPiece(piece);
@@ -45,9 +62,10 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 		const fixings = rational(piece.each).mul(count);
 		const fixed = fixings.equals(0) ? [] : fixingsOf(piece).flatMap((f) => FIXING_COUNTS[f]);
 		const inside = what.kind === 'balloon' ? insideNeeds(what.balloon, colourway, count) : [];
+		const range = rangeOfPiece(piece);
 		return [
-			thing,
-			...inside,
+			ranging(thing, range),
+			...inside.map((n) => ranging(n, range)),
 			...fixed.map((of): Need => ({ what: 'count', of, quantity: fixings })),
 			...partNeed('piece put on', count)
 		];
@@ -55,14 +73,22 @@ function needs({ pieces }: Applied, colourway: Colourway | undefined): Need[] {
 }
 
 function tasks({ pieces }: Applied): TaskCount[] {
-	const found: TaskCount[] = [];
+	const all: TaskCount[] = [];
 	for (const piece of pieces) {
+		const found: TaskCount[] = [];
 		const count = countOfPiece(piece);
 		if (piece.what.kind === 'balloon') found.push(...ownTasks(piece.what.balloon, count));
 		else if (piece.what.flat !== null) found.push(plainTask('foil', count));
 		found.push(plainTask('fix', count * fixingsOf(piece).length));
+		const range = rangeOfPiece(piece);
+		const ends = (t: TaskCount) =>
+			range && {
+				less: (t.count * (count - range.low)) / count,
+				more: (t.count * (range.high - count)) / count
+			};
+		all.push(...found.map((t) => (range ? { ...t, ends: ends(t) } : t)));
 	}
-	return found;
+	return all;
 }
 
 const piecesOf = ({ pieces }: Applied) => rational(pieces.reduce((a, p) => a + countOfPiece(p), 0));

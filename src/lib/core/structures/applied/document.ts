@@ -30,13 +30,21 @@ export const FIXINGS = [
 // prettier-ignore
 export type Fixing = (typeof FIXINGS)[number];
 
+/** So many on one host. */
+export interface Tier {
+	readonly host: Host;
+	readonly count: number;
+	/** It may be fewer or more, until the piece is built: the count lies in the middle. */
+	readonly range?: { readonly low: number; readonly high: number } | undefined;
+}
+
 export interface AppliedPiece {
 	readonly id: Id;
 	/** “eye”, “spot”. */
 	readonly name: string;
 	readonly what: PieceThing;
 	/** How many on which host: tier by tier. */
-	readonly on: readonly { readonly host: Host; readonly count: number }[];
+	readonly on: readonly Tier[];
 	/** How one piece is fixed, and how many fixings it takes. */
 	readonly fixing: Fixing;
 	readonly each: RationalText;

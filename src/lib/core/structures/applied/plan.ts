@@ -7,7 +7,8 @@ import type { StepKit } from '../kit/step-kit.ts';
 import type { AppliedPiece, Fixing } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { formatInches } from '../../units/length.ts';
-import { countOfPiece, fixingsOf } from './count.ts';
+import { countOfPiece, fixingsOf, rangeOfPiece } from './count.ts';
+import { manyWords } from './print.ts';
 import { FOIL_TOOL } from '../../plan/step-words.ts';
 import { LOOKS } from '../../document/foil-look.ts';
 
@@ -51,14 +52,17 @@ const amountOf = ({ each }: AppliedPiece): string => (each === '1' ? '' : `${eac
 
 function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
 	const count = countOfPiece(piece) * kit.all;
-	const where = piece.on.map(({ host, count: own }) => {
-		const share = piece.on.length > 1 ? `${own * kit.all} ` : '';
+	const range = rangeOfPiece(piece);
+	const many = range ? `${range.low * kit.all} to ${range.high * kit.all}` : String(count);
+	const where = piece.on.map((tier) => {
+		const { host, count: own } = tier;
+		const share = piece.on.length > 1 ? `${kit.all > 1 ? own * kit.all : manyWords(tier)} ` : '';
 		return `${share}${hostOf(host, kit.recipe)}`;
 	});
 	const fixings = fixingsOf(piece);
 	return kit.made(
 		'piece',
-		`Fix ${count} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
+		`Fix ${many} × ${piece.name}${piece.on.length > 1 ? ':' : ''} ${where.join('; ')}.`,
 		{
 			method: methodOf(piece),
 			tool: fixings.flatMap((f) => FIXING_TOOL[f] ?? []).join(', '),

@@ -1,7 +1,11 @@
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { nameIn, printFoil, printOwn, printPlaces } from '../kit/print-words.ts';
 import { countOfPiece, fixingsOf } from './count.ts';
-import type { Applied, AppliedPiece } from './document.ts';
+import type { Applied, AppliedPiece, Tier } from './document.ts';
+
+/** `3`, `2 to 4`. */
+export const manyWords = ({ count, range }: Pick<Tier, 'count' | 'range'>): string =>
+	range ? `${range.low} to ${range.high}` : String(count);
 
 /** `glue`, `½ strip`, `trial loop then glue`: how a piece is fixed, and how much one takes. */
 export const fixedWords = ({ each, ...piece }: Pick<AppliedPiece, 'each' | 'fixing' | 'then'>): string =>
@@ -17,7 +21,7 @@ function printPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintC
 			: what.material === null
 				? 'not chosen yet'
 				: `${nameOf(what.material)}${printFoil(what)}`;
-	const hosts = on.map((o) => `${o.count} on ${hostName(o.host)}`).join(', ');
+	const hosts = on.map((o) => `${manyWords(o)} on ${hostName(o.host)}`).join(', ');
 	return `put ${thing} as ${name}, ${hosts} with ${fixedWords(piece)}${swappable ? ', swappable' : ''}`;
 }
 
@@ -30,7 +34,7 @@ function typedPiece(piece: AppliedPiece, { slots, materialOf, hostName }: PrintC
 			: what.material === null
 				? ''
 				: nameIn(materialOf)(what.material);
-	const [first, ...others] = on.map((o) => ({ count: o.count, host: hostName(o.host) }));
+	const [first, ...others] = on.map((o) => ({ count: manyWords(o), host: hostName(o.host) }));
 	const also = others.map((o) => `, ${o.count} on ${o.host}`).join('');
 	return `put ${first!.count} ${thing} as ${name} on ${first!.host}${also} with ${fixedWords(piece)}`;
 }

@@ -1,6 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
-import { FIXINGS, type Fixing } from './document.ts';
-import type { Host } from '../../document/host.ts';
+import { FIXINGS, type Fixing, type Tier } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import type { AppliedSaid } from './said.ts';
 import { MOST_FIXINGS } from '../../document/limits.ts';
@@ -19,25 +18,26 @@ import { wholeCount, hostOf } from '../../language/host.ts';
  */
 export function piece(r: Reader): Parsed<AppliedSaid> | undefined {
 	if (!r.word('put')) return undefined;
-	const count = wholeCount(r);
+	const count = manyOf(r);
 	if (count === undefined)
 		return refuse('missing', 'How many pieces? Start like “put 2 5 at 4 white on row 3 front”.');
 	const what = thing(r);
 	if (!what.ok) return what;
 	const name = r.word('as') ? r.name('on', 'with', ...MEANT).join(' ') : what.value.name;
 	if (name === '') return refuse('missing', 'Name the piece after “as”, like “as eyes”.');
-	const hosts: { host: Host; count: number; section: Id | null }[] = [];
-	for (let n: number | undefined = count; n !== undefined; n = r.mark(',') ? wholeCount(r) : undefined) {
+	const hosts: (Tier & { section: Id | null })[] = [];
+	for (let n: Many | undefined = count; n !== undefined; n = r.mark(',') ? manyOf(r) : undefined) {
+		if (!isOrdered(n)) return refuse('refused', 'The fewest come first: type it like “put 2 to 4 …”.');
 		const host = hostOf(r, hosts.at(-1)?.section ?? null);
 		if (!host.ok) return host;
-		hosts.push({ ...host.value, count: n });
+		hosts.push({ host: host.value.host, section: host.value.section, ...n });
 	}
 	const section = hosts[0]!.section;
 	if (hosts.some((h) => h.section !== section))
 		return refuse('refused', 'Pieces of one line sit on one section. Say the others on a line of their own.');
 	const fixed = r.word('with') ? fixedWith(r) : got({ fixing: 'strip' as const });
 	if (!fixed.ok) return fixed;
-	const on = hosts.map(({ host, count: n }) => ({ host, count: n }));
+	const on = hosts.map(({ section: _section, ...tier }) => tier);
 	return got({ kind: 'piece', piece: { name, what: what.value.what, on, section, ...fixed.value } });
 }
 
@@ -60,6 +60,23 @@ function fixingOf(r: Reader): Fixing | undefined {
 	if (found) r.at += found.split(' ').length;
 	return found;
 }
+
+type Many = Pick<Tier, 'count' | 'range'>;
+/** `3`, `2 to 4`, `4 or 6`: as many as lie in the middle, where it may be fewer or more. */
+function manyOf(r: Reader): Many | undefined {
+	const low = wholeCount(r);
+	const from = r.at;
+	const high = low !== undefined && r.word('to', 'or') ? wholeCount(r) : undefined;
+	if (low === undefined) return undefined;
+	if (high === undefined) r.at = from;
+	return high === undefined || high === low ? { count: low } : ranged(low, high);
+}
+/** As many as lie in the middle of the fewest and the most. */
+export const ranged = (low: number, high: number): Required<Many> => ({
+	count: Math.round((low + high) / 2),
+	range: { low, high }
+});
+const isOrdered = ({ range }: Many): boolean => !range || range.low < range.high;
 
 function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
 	if (r.now?.kind === 'number') return saidBalloon(r, ['as', 'on', 'with']);

@@ -20,6 +20,8 @@
 	import { dropUnusedSlots, type RecipeDraft } from '../../../../core/recipe/draft.ts';
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
+	import { manyWords } from '../../../../core/structures/applied/print.ts';
+	import { ranged } from '../../../../core/structures/applied/read.ts';
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import Treated from '../../kit/Treated.svelte';
@@ -50,9 +52,21 @@
 			.map((m) => [m.id, m.name] as const)
 	);
 	const count = (at: number) => (text: string) => {
-		const parsed = parseCount(text, { what: 'How many', min: 1, max: MOST_ALIKE });
-		if (parsed.ok) change((p) => (p.on[at]!.count = parsed.value));
-		return parsed.ok ? '' : parsed.say;
+		// “2 to 4”: so many as it needs.
+		const both = text.split(/\s+(?:to|or)\s+/);
+		const [low, high] = both.map((t) => parseCount(t, { what: 'How many', min: 1, max: MOST_ALIKE }));
+		if (!low?.ok) return low?.say ?? '';
+		if (both.length > 2) return 'Type one count, or the fewest and the most, like “2 to 4”.';
+		if (high && !high.ok) return high.say;
+		if (high && high.value < low.value) return 'The fewest come first, like “2 to 4”.';
+		change((p) => {
+			const { host } = p.on[at]!;
+			p.on[at] = {
+				host,
+				...(high && high.value > low.value ? ranged(low.value, high.value) : { count: low.value })
+			};
+		});
+		return '';
 	};
 	const each = (text: string) => {
 		const parsed = parseBounded(text, { what: 'Fixings a piece', min: 0, max: MOST_FIXINGS });
@@ -138,7 +152,7 @@
 			<legend class="text-[13px] font-medium text-muted">How many, tier by tier</legend>
 			{#each piece.on as seatOf, at (at)}
 				<div class="grid grid-cols-[64px_minmax(0,1fr)] gap-2">
-					<TypedField label="Count" value={String(seatOf.count)} use={count(at)} />
+					<TypedField label="Count" value={manyWords(seatOf)} use={count(at)} />
 					<Pick
 						label="on"
 						value={JSON.stringify(bare(seatOf.host))}
