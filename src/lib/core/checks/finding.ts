@@ -66,6 +66,7 @@ export interface Finding {
 		| 'foil-size'
 		| 'foil-litres'
 		| 'foil-line'
+		| 'foil-sail'
 		| 'not-measured'
 		| 'too-long'
 		| 'no-left-overs'

@@ -1,5 +1,5 @@
 import type { CheckContext, CheckFacet } from '../facets/check.ts';
-import { foilSize } from '../kit/foil-size.ts';
+import { foilSail, foilSize } from '../kit/foil-size.ts';
 import type { Applied, AppliedPiece, Fixing } from './document.ts';
 import { piecesIn } from './edit.ts';
 import { inches } from '../../units/length.ts';
@@ -18,9 +18,11 @@ export const check: CheckFacet<Applied> = {
 };
 
 /** A foil whose size nobody said. */
-function checkFoil({ what }: AppliedPiece, { catalogue }: CheckContext): Finding[] {
+function checkFoil({ what, name }: AppliedPiece, { catalogue }: CheckContext): Finding[] {
 	const found = what.kind === 'material' ? catalogue.materials.get(what.material ?? '') : undefined;
-	return found?.kind.startsWith('foil') ? foilSize(found) : [];
+	if (!found?.kind.startsWith('foil')) return [];
+	const flat = what.kind === 'material' ? what.flat : null;
+	return [...foilSize(found), ...(flat === null ? [] : foilSail(name, flat))];
 }
 
 function checkPiece(piece: AppliedPiece, { recipe, lost, catalogue }: CheckContext): Finding[] {

@@ -1,7 +1,7 @@
 import type { CheckContext, CheckFacet } from '../facets/check.ts';
 import type { Bunch } from './document.ts';
 import { USUAL_PLACE, floats, liftOf, type BunchLift } from './lift.ts';
-import { foilSize } from '../kit/foil-size.ts';
+import { foilSail, foilSize } from '../kit/foil-size.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { type Catalogue, matchKey } from '../../materials/catalogue.ts';
 import type { OwnBalloon } from '../../document/cluster.ts';
@@ -60,10 +60,12 @@ function checkLift(
 	return findings;
 }
 
-/** Foils in helium: filled tight, or of a volume nobody knows. */
+/** Foils: giant ones, and those in helium that are filled tight. */
 function checkFoils({ items }: Bunch): Finding[] {
 	const findings: Finding[] = [];
 	for (const { id, what, gas, name } of items) {
+		const flat = what.kind === 'material' ? what.flat : null;
+		if (flat !== null) findings.push(...foilSail(name, flat).map((f) => ({ ...f, about: id })));
 		if (gas !== 'helium' || what.kind === 'balloon') continue;
 		if (what.kind === 'material' && what.flat === null) continue;
 		if (what.look === 'firm')

@@ -7,7 +7,8 @@ import type { Recipe } from '../../recipe/recipe.ts';
 import { tally } from '../../tally/tally.ts';
 import { joinersOf, sizeOfWeave } from './count.ts';
 import type { Weave } from './document.ts';
-import { graphOf, type GridPoint } from './graph.ts';
+import { graphOf } from './graph.ts';
+import type { GridPoint } from './grid.ts';
 import { placeWeave } from './place.ts';
 
 const stock = catalogue(floating, colours);

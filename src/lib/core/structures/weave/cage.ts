@@ -1,5 +1,5 @@
 import type { Id } from '../../document/id.ts';
-import type { GridPoint, Place, Woven, WeaveGraph } from './graph.ts';
+import type { GridPoint, Place, Woven, WeaveGraph } from './grid.ts';
 import type { Weave } from './document.ts';
 
 /** Balloons round one ring of a rectangle. */

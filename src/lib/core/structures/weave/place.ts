@@ -7,7 +7,8 @@ import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { AppliedBall } from '../kit/seats.ts';
 import type { Point, Strand } from '../kit/strand.ts';
-import { graphOf, type GridPoint } from './graph.ts';
+import { graphOf } from './graph.ts';
+import type { GridPoint } from './grid.ts';
 import { IN_CONNECTOR, sizeOfWeave, type WeaveSize } from './count.ts';
 
 export interface PlacedWeave {
