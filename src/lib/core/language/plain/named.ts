@@ -42,6 +42,14 @@ export function namedPart(said: string, context: EntryContext): Named | undefine
 			said: `${said.slice(0, from)}${part.called}${said.slice(to)}`,
 			rest: `${said.slice(0, from)} ${said.slice(to)}`.replace(/\s+/g, ' ').trim()
 		};
+	// “the middle row” is one of an odd number of them; of others it is none.
+	const middle = /\b(?:the )?middle (?:row|layer|1|one)\b/.exec(said);
+	if (middle)
+		return at(
+			parts.length % 2 === 1 ? parts[(parts.length - 1) / 2] : undefined,
+			middle.index,
+			middle.index + middle[0].length
+		);
 	const row = /\brow (\d+)\b/.exec(said);
 	if (row) return at(parts[Number(row[1]) - 1], row.index, row.index + row[0].length);
 	for (const [words, end] of ENDS) {

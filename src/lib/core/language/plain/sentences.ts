@@ -95,7 +95,13 @@ const piece: Reading = (sentence, context) => {
 	const named = sentence.replace(NAMED_FIRST, (_, n: string, colour: string, name: string, bag: string, rest: string) => `${n} ${bag} ${colour} as ${name} ${rest}`); // prettier-ignore
 	// “eyes on row 3, two black 5s at 2, glued”.
 	const said = named.replace(/^(?:the )?([a-z]+) (?:on|for) (row \d+|top row|bottom row)[,:] (.+?)(?:,? (glued|stuck|tied|tucked)(?: on)?)?$/, (_, name: string, row: string, what: string, how?: string) => `${how ?? ''} ${what} on ${row} as ${name}`.trim()); // prettier-ignore
-	const left = new Left(said);
+	// “two to four”: as many as it needs.
+	const many = /^(?:[a-z]+ )?(\d+) (?:to|or) (\d+) (?=\S)/.exec(said);
+	const left = new Left(
+		many
+			? said.replace(`${many[1]} to ${many[2]}`, many[1]!).replace(`${many[1]} or ${many[2]}`, many[1]!)
+			: said
+	);
 	const held = fixedBy(left);
 	const verb = left.take(
 		/,? ?\b(?:put|fix|add|glued?|stick|stuck|taped?|tied?|tuck(?:ed)?|set|place|hang)\b/
@@ -121,7 +127,9 @@ const piece: Reading = (sentence, context) => {
 	if (!what) return undefined;
 	const how = `${name ? ` as ${name}` : ''}`;
 	const by = fixing ? ` with ${fixing}` : '';
-	if (!both) return [`put ${what}${how} on ${row}${side ? ` ${side}` : ''}${by}`];
+	if (many && both) return undefined;
+	const seen = many ? what.replace(/^\d+/, `${many[1]} to ${many[2]}`) : what;
+	if (!both) return [`put ${seen}${how} on ${row}${side ? ` ${side}` : ''}${by}`];
 	const half = Math.max(
 		1,
 		// “two either side” are two on each; “two left and right” are two in all.

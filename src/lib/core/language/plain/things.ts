@@ -23,6 +23,7 @@ export function someThing(said: string, context: EntryContext): string | undefin
 
 /** How a thing is meant, by the words around it; of a group the thing itself is taken. */
 const ROLES: readonly (readonly [RegExp, string])[] = [
+	[/^(?:bring|take|pack|have) (.+?),? (?:just )?in case(?: .+)?$/, ' optional'],
 	[/^(?:maybe|perhaps|optionally|optional:?|possibly) (.+)$/, ' optional'],
 	[/^(.+?),? (?:optional(?:ly)?|maybe|perhaps|if (?:they|she|he|you|the client) (?:want|wants|like|likes)(?: (?:it|them|one))?|(?:if|when|where) (?:wanted|needed|asked(?: for)?|(?:it|there|we|they|the)(?: i|.)?s? .+|outdoors|outside)|as an extra|on request)$/, ' optional'],
 	[/^(.+?),? (?:taken along|brought along|just in case|in case|to take along)$/, ' taken along'],
