@@ -247,6 +247,10 @@ function reseated(
 	const sits = onIt(listsOf(from.structure).flat(), part.id).map(moved);
 	for (const { id } of [own, ...sits]) removePart(recipe, id);
 	listsOf(section.structure)[0]!.push(own, ...sits);
+	// So do sections that sit on it: they stand by what carries it now.
+	const gone = new Set([own, ...sits].map(({ id }) => id));
+	for (const { stand } of recipe.sections)
+		if (carrier !== null && stand.at?.on === 'piece' && gone.has(stand.at.piece)) stand.by = carrier;
 	return got(null);
 }
 

@@ -1,4 +1,4 @@
-import { hostPartOf } from '../structures/registry/refs.ts';
+import { hostPartOf, hostsOf } from '../structures/registry/refs.ts';
 import { omitSlots, unhosted } from '../structures/registry/variant.ts';
 import type { Host } from '../document/host.ts';
 import type { Stand } from '../document/stand.ts';
@@ -6,7 +6,7 @@ import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from './recipe.ts';
 
 /** Whether a host is still among the sections that are left; what was gone before is no matter of theirs: the checker speaks of it. */
-export function stillThere(before: readonly Section[], left: readonly Section[]): (host: Host) => boolean {
+function stillThere(before: readonly Section[], left: readonly Section[]): (host: Host) => boolean {
 	const carries = (sections: readonly Section[], host: Host) =>
 		sections.some((s) => hostPartOf(s.structure, host) !== undefined);
 	return (host) => carries(left, host) || !carries(before, host);
@@ -20,17 +20,27 @@ export function stillThere(before: readonly Section[], left: readonly Section[])
 export function omittingSlots(recipe: Recipe, out: ReadonlySet<Id>): Recipe {
 	if (out.size === 0) return recipe;
 	const left = recipe.sections.map((s): Section => ({ ...s, structure: omitSlots(s.structure, out) }));
-	const isThere = stillThere(recipe.sections, left);
-	const sections = left.map((section): Section => ({
-		...section,
-		stand: standing(section.stand, isThere),
-		structure: unhosted(section.structure, isThere)
-	}));
-	return { ...recipe, sections };
+	return { ...recipe, sections: hosted(recipe.sections, left) };
+}
+
+/** What is left without what sat on something that is gone, and on that, and so on outwards, through all sections. */
+export function hosted(before: readonly Section[], left: readonly Section[]): readonly Section[] {
+	const named = (sections: readonly Section[]) =>
+		sections.reduce((a, s) => a + hostsOf(s.structure).named.length, 0);
+	for (let now = left; ;) {
+		const isThere = stillThere(before, now);
+		const next = now.map((section): Section => ({
+			...section,
+			stand: standing(section.stand, isThere),
+			structure: unhosted(section.structure, isThere)
+		}));
+		if (named(next) === named(now)) return next;
+		now = next;
+	}
 }
 
 /** Where a section stands when what it was fixed at is not built: by the same section, as it says besides. */
-export function standing(stand: Stand, isThere: (host: Host) => boolean): Stand {
+function standing(stand: Stand, isThere: (host: Host) => boolean): Stand {
 	const { layer, at } = stand;
 	const row = layer !== null && !isThere({ on: 'layer', layer, side: 'all' }) ? { layer: null } : {};
 	const seat = at !== undefined && !isThere(at) ? { at: undefined } : {};

@@ -1,8 +1,8 @@
 import type { Id } from '../document/id.ts';
-import { goesAlong, unhosted } from '../structures/registry/variant.ts';
+import { goesAlong } from '../structures/registry/variant.ts';
 import { wayDown } from './copies.ts';
 import type { RecipeDraft } from './draft.ts';
-import { standing, stillThere } from './omit-slots.ts';
+import { hosted } from './omit-slots.ts';
 import type { Recipe, Section, SizeOption } from './recipe.ts';
 
 /** Whether a section is built: as the size says, else as the section does. */
@@ -33,17 +33,8 @@ export function withoutOpen(recipe: Recipe, size?: Pick<SizeOption, 'open'>): Re
 	const out = outIn(recipe, size);
 	const some = recipe.sections.filter((s) => !out.has(s.id));
 	const left = some.length > 0 ? some : recipe.sections;
-	const isThere = stillThere(recipe.sections, left);
 	// What is built is there: looked at once more it stays what it is.
-	return {
-		...recipe,
-		sections: left.map((s) => ({
-			...s,
-			open: undefined,
-			stand: standing(s.stand, isThere),
-			structure: unhosted(s.structure, isThere)
-		}))
-	};
+	return { ...recipe, sections: hosted(recipe.sections, left).map((s) => ({ ...s, open: undefined })) };
 }
 
 /** Leaves a section out or puts it back; of those that stand for each other one is there. */

@@ -4,6 +4,7 @@ import { leads, lengthened, scaled, sizeOf } from '../structures/registry/varian
 import { toEighth } from '../structures/kit/scale.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import type { Recipe, Section } from './recipe.ts';
+import { alongHost, scaleHost } from '../structures/kit/scale.ts';
 import type { Stand } from '../document/stand.ts';
 
 export interface Scaled {
@@ -54,6 +55,7 @@ export const runsBy = (recipe: Recipe, factor: number): Recipe => ({
 	...recipe,
 	sections: recipe.sections.map((section) => ({
 		...section,
+		stand: section.stand.at ? { ...section.stand, at: alongHost(section.stand.at, factor) } : section.stand,
 		structure: lengthened(section.structure, { factor, name: section.name, note: () => undefined })
 	}))
 });
@@ -78,5 +80,6 @@ export function scaleBy(recipe: Recipe, factor: number): Scaled {
 const scaleStand = (stand: Stand, factor: number): Stand => ({
 	...stand,
 	height: stand.height === null || stand.height === 0 ? stand.height : toEighth(stand.height * factor),
-	gap: stand.gap === 0 ? 0 : toEighth(stand.gap * factor)
+	gap: stand.gap === 0 ? 0 : toEighth(stand.gap * factor),
+	...(stand.at && { at: scaleHost(stand.at, factor) })
 });

@@ -16,13 +16,13 @@ export const variant: VariantFacet<Applied> = {
 		...s,
 		pieces: s.pieces.map((p) => ({ ...p, on: p.on.map((o) => ({ ...o, host: alongHost(o.host, factor) })) }))
 	}),
-	without: (s, out) => ({ ...s, pieces: withHosts(s.pieces.flatMap((p) => pieceWithout(p, out))) }),
+	without: (s, out) => ({ ...s, pieces: s.pieces.flatMap((p) => pieceWithout(p, out)) }),
 	unhosted(s, isThere) {
-		const left = s.pieces.flatMap((piece) => {
+		const pieces = s.pieces.flatMap((piece) => {
 			const on = piece.on.filter(({ host }) => isThere(host));
-			return on.length === 0 ? [] : [{ ...piece, on }];
+			return on.length === 0 ? [] : on.length === piece.on.length ? [piece] : [{ ...piece, on }];
 		});
-		return { ...s, pieces: withHosts(left) };
+		return { ...s, pieces };
 	},
 	swappables: ({ pieces }) =>
 		pieces.flatMap(({ id, swappable, name, what }) =>
@@ -58,17 +58,4 @@ function pieceWithout(piece: AppliedPiece, out: ReadonlySet<Id>): AppliedPiece[]
 	if (what.kind !== 'balloon') return [piece];
 	if (out.has(what.balloon.slot)) return [];
 	return [{ ...piece, what: { ...what, balloon: hollow(what.balloon, out) } }];
-}
-
-/** A piece that sat on one that is gone goes with it, and so on outwards. */
-function withHosts(pieces: readonly AppliedPiece[]): readonly AppliedPiece[] {
-	for (let left = pieces; ;) {
-		const ids = new Set(left.map((p) => p.id));
-		const next = left.flatMap((piece) => {
-			const on = piece.on.filter(({ host }) => host.on !== 'piece' || ids.has(host.piece));
-			return on.length === 0 ? [] : on.length === piece.on.length ? [piece] : [{ ...piece, on }];
-		});
-		if (next.length === left.length) return next;
-		left = next;
-	}
 }
