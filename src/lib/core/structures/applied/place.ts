@@ -89,7 +89,10 @@ const ON_ONE_POINT = 0.5;
 const MOVES = [0, 1, 2, 3, 4, -1, -2]
 	.flatMap((down) => [0, 2, -2, 4, -4, 6, -6].map((across) => ({ across, down, far: 2 * Math.abs(across) + (down < 0 ? 3 * -down : down) })))
 	.sort((a, b) => a.far - b.far || Math.abs(a.across) - Math.abs(b.across)); // prettier-ignore
-const TURNS = [0, 1, 2, 3].map((across) => ({ across, down: 0 }));
+/** Quarters of the way to the next of its own, then halves of those and halves again. */
+const TURNS = [0, 0.5, 0.25, 0.75].flatMap((part) =>
+	[0, 1, 2, 3].map((k) => ({ across: k + part, down: 0 }))
+);
 
 /** Pieces that come later to a side of a row, or round it: where none of those that are there is, over the foot of the host. */
 function clearOf(seats: readonly Ball[], taken: readonly Ball[], side: Side): Ball[] {
