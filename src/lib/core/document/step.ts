@@ -2,6 +2,9 @@ import type { Id } from './id.ts';
 
 /** Most steps of one plan that are written down. */
 export const MOST_STEPS = 6000;
+/** Letters of a tool and of a check. */
+export const MOST_IN_TOOL = 80;
+export const MOST_IN_CHECK = 300;
 
 /** Where a step of the plan is done. */
 export const STEP_PLACES = ['bench', 'site', 'after hanging'] as const;

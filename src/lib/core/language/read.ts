@@ -1,4 +1,5 @@
 import { got, refuse, type Parsed } from '../errors.ts';
+import { MOST_IN_CHECK, MOST_IN_TOOL } from '../document/step.ts';
 import { parseWait } from '../units/duration.ts';
 import { MOST_TYPED, type NumberStyle } from '../units/number.ts';
 import { isSaid, readAnywhere, readInHand } from '../structures/registry/language.ts';
@@ -7,8 +8,7 @@ import type { EntryContext } from './context.ts';
 import { leave, openSection, pricing, rule, size, swap } from './sentences/choices.ts';
 import { START } from './cluster.ts';
 import type { Id } from '../document/id.ts';
-import type { RecipeDraft } from '../recipe/draft.ts';
-import { layerWith, splitLayer } from '../structures/stack/edit.ts';
+import { stacksIn, whyNotSplit } from '../structures/stack/edit.ts';
 import { withColourWords, withWholeNames } from './names/whole-names.ts';
 import { canBecome, partSaid, recolour } from './sentences/parts.ts';
 import { section } from './sentences/section.ts';
@@ -55,11 +55,15 @@ function readTokens(all: readonly Token[], context: EntryContext): Parsed<Entry>
 
 /** A row cut in two, where it can be. */
 function splitAt(part: Id, after: number, { recipe }: EntryContext): Parsed<Entry> {
-	const draft = structuredClone(recipe) as RecipeDraft | undefined;
-	if (!draft || !layerWith(draft, part))
-		return refuse('refused', 'Only a row of a column is split. Say its others on lines of their own.');
-	const tried = splitLayer(draft, part, after, () => 'tried');
-	return !tried.ok ? tried : got({ kind: 'split', part, after });
+	const layer =
+		recipe &&
+		stacksIn(recipe)
+			.flatMap(({ stack }) => stack.layers)
+			.find((l) => l.id === part);
+	const why = layer
+		? whyNotSplit(layer, after)
+		: 'Only a row of a column is split. Say its others on lines of their own.';
+	return why === undefined ? got({ kind: 'split', part, after }) : refuse('refused', why);
 }
 
 /** What the rest of a line says. */
@@ -87,12 +91,9 @@ function besides(words: string): { readonly rest: string; readonly tool: string;
 		if (found) rest = `${rest.slice(0, found.index)}${rest.slice(found.index + found[0].length)}`;
 		return found?.[1]!.trim() ?? '';
 	};
-	const tool = take('tool').slice(0, MOST_IN_TOOL);
-	const check = take('check').slice(0, MOST_IN_CHECK);
+	const [tool, check] = [take('tool'), take('check')];
 	return { rest: rest.trim(), tool, check };
 }
-/** Letters, as the form of a step takes them. */
-const [MOST_IN_TOOL, MOST_IN_CHECK] = [80, 300];
 
 /** `step cover it with a sheet`, `step at site fill the base`: a step of the plan in her own words, as she writes them. */
 function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
@@ -103,6 +104,10 @@ function stepOf(text: string, style: NumberStyle): Parsed<Entry> | undefined {
 	const { rest: words, tool, check } = besides(said[2]!.trim());
 	if (words === '')
 		return refuse('missing', 'Say what is done, like “step at site fill the base with water”.');
+	if (tool.length > MOST_IN_TOOL)
+		return refuse('too-big', `A tool has at most ${MOST_IN_TOOL} letters. Say it shorter.`);
+	if (check.length > MOST_IN_CHECK)
+		return refuse('too-big', `A check has at most ${MOST_IN_CHECK} letters. Say it shorter.`);
 	const where = said[1]?.toLowerCase() ?? '';
 	const place = where.endsWith('site') ? 'site' : where.endsWith('hanging') ? 'after hanging' : 'bench';
 	const waited = /(?:^|[\s,;])wait\s+(?:for\s+)?(.*)$/iu.exec(words);

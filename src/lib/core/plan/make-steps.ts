@@ -109,6 +109,9 @@ const CARRIES: ReadonlySet<string> = new Set<StepKind>([
 	'upright'
 ]);
 
+/** Tasks of a balloon until it is tied. */
+const BLOWN = ['inflate', 'tie', 'twist'] as const;
+
 /** The steps of one section, for all its copies. */
 class SectionSteps {
 	readonly #recipe: Recipe;
@@ -233,9 +236,10 @@ class SectionSteps {
 	}
 	/** Tasks of a kind for all copies. */
 	#share(task: string, also: (t: TaskCount) => boolean = () => true): TaskCount[] {
-		return this.#tasks
-			.filter((t) => t.task.startsWith(task) && also(t))
-			.map((t) => ({ ...t, count: t.count * this.#all }));
+		return this.#forAll(this.#tasks.filter((t) => t.task.startsWith(task) && also(t)));
+	}
+	#forAll(tasks: readonly TaskCount[]): TaskCount[] {
+		return tasks.map((t) => ({ ...t, count: t.count * this.#all }));
 	}
 	get #kit(): StepKit {
 		return {
@@ -248,10 +252,7 @@ class SectionSteps {
 			all: this.#all,
 			made: (kind, text, draft, about) => this.#made(kind, text, draft, about),
 			share: (task) => this.#share(task),
-			own: (task) =>
-				tasksOf(this.section.structure)
-					.filter((t) => t.task === task)
-					.map((t) => ({ ...t, count: t.count * this.#all })),
+			own: (task) => this.#forAll(tasksOf(this.section.structure).filter((t) => t.task === task)),
 			inflate: (some = this.section.structure) => this.#inflate(some),
 			blown: (some) => this.#blown(some),
 			colour: (slot) => ({
@@ -268,9 +269,7 @@ class SectionSteps {
 	/** What it takes to blow up the balloons of some of it. */
 	#blown(some: Structure): TaskCount[] {
 		const all = some === this.section.structure ? this.#tasks : tasksOf(some);
-		return all
-			.filter(({ task }) => ['inflate', 'tie', 'twist'].some((t) => task.startsWith(t)))
-			.map((t) => ({ ...t, count: t.count * this.#all }));
+		return this.#forAll(all.filter(({ task }) => BLOWN.some((t) => task.startsWith(t))));
 	}
 
 	#inflate(structure: Structure): MadeStep[] {

@@ -98,6 +98,10 @@ describe('steps made from the structures', () => {
 		const own = stepsOf(recipe).find((s) => s.own)!;
 		expect(own).toMatchObject({ text: 'glue the eyes, takes 10 min', takes: 600, tool: 'glue gun', check: 'nothing slips' }); // prettier-ignore
 	});
+	test('a tool or a check that is too long is refused, not cut', () => {
+		for (const [what, letters] of [['tool', 81], ['check', 301]] as const)
+			expect(() => design('own', '4 11 at 9 white', `step glue it, ${what} ${'x'.repeat(letters)}`)).toThrow(`has at most ${letters - 1} letters`); // prettier-ignore
+	});
 	test('a piece on trial is looked at, then fixed for good: both are timed, and so much of it is said', () => {
 		const recipe = design('trial', '4 11 at 9 white', 'put 2 5 at 4 red as eyes on row 1 front with 2 trial loop then glue'); // prettier-ignore
 		const [piece] = stepsOf(recipe).filter((s) => s.id.startsWith('piece:'));

@@ -1,4 +1,4 @@
-import { STEP_PLACES, type StepWords } from '../document/step.ts';
+import { MOST_IN_CHECK, MOST_IN_TOOL, STEP_PLACES, type StepWords } from '../document/step.ts';
 import { choice, held, words, type Field, type FormContext } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors } from '../forms/read-form.ts';
@@ -12,11 +12,11 @@ const STEP = {
 		text.length > 500 ? 'A step has at most 500 letters. Make two of it.' : undefined
 	),
 	place: choice(STEP_PLACES, { say: 'Say where it is done.' }),
-	tool: words({ what: 'A tool', most: 80 }),
+	tool: words({ what: 'A tool', most: MOST_IN_TOOL }),
 	method: words({ what: 'A method', most: 80 }),
 	wait,
 	takes: wait,
-	check: words({ what: 'A check', most: 300 }),
+	check: words({ what: 'A check', most: MOST_IN_CHECK }),
 	photo: words({ what: 'A photo', most: 64 }),
 	about: words({ what: 'What it is about', most: 64 }),
 	after: words({ what: 'Its place', most: 90 })

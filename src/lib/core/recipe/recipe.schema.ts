@@ -9,7 +9,7 @@ import { STANDINGS } from '../document/stand.ts';
 import { amount, host, id, length, name, percent, positive } from '../document/fields.schema.ts';
 import { structure } from '../structures/registry/document.schema.ts';
 import { MOST_OF_A_LINE } from '../document/limits.ts';
-import { MOST_STEPS, STEP_PLACES } from '../document/step.ts';
+import { MOST_IN_CHECK, MOST_IN_TOOL, MOST_STEPS, STEP_PLACES } from '../document/step.ts';
 import { brokenLinks } from './links.ts';
 import { upgrade } from './upgrade.ts';
 
@@ -49,11 +49,11 @@ const step = z.strictObject({
 			.max(500, 'A step has at most 500 letters.')
 			.optional(),
 		place: z.enum(STEP_PLACES).optional(),
-		tool: z.string().trim().max(80, 'A tool has at most 80 letters.').optional(),
+		tool: z.string().trim().max(MOST_IN_TOOL, `A tool has at most ${MOST_IN_TOOL} letters.`).optional(),
 		method: z.string().trim().max(80, 'A method has at most 80 letters.').optional(),
 		wait: z.number().int().min(0).max(604_800, 'A wait is at most a week.').optional(),
 		takes: z.number().int().min(0).max(604_800, 'A step takes at most a week.').optional(),
-		check: z.string().trim().max(300, 'A check has at most 300 letters.').optional(),
+		check: z.string().trim().max(MOST_IN_CHECK, `A check has at most ${MOST_IN_CHECK} letters.`).optional(),
 		photo: id.optional()
 	}),
 	uses: z.array(id).max(60),

@@ -58,23 +58,24 @@ function lengths(left: Left): string | undefined {
 	return bubbles && long ? `${long} in ${bubbles[1]} bubbles` : long;
 }
 
-interface Host {
-	/** One line for each of them. */
+interface Hosts {
+	/** A line for each of them; of two, by their sides. */
 	readonly on: readonly string[];
+	readonly sides?: readonly [string, string];
+	/** How often it goes round. */
+	readonly wound?: string | undefined;
 }
 /** Where it sits, or from where to where it goes. */
-function hosts(left: Left): Host & { readonly wound: string | undefined } {
+function hosts(left: Left): Hosts {
 	const low = (row: string) => row.replace('bottom row', 'row 1');
 	const over = left.take(re(String.raw`,? ?\bfrom (?:the )?(left|right|front|back) of ${ROW} (?:over )?to (?:the )?(left|right|front|back) of ${ROW}`)); // prettier-ignore
-	if (over)
-		return { on: [`on ${low(over[2]!)} ${over[1]} to ${low(over[4]!)} ${over[3]}`], wound: undefined };
+	if (over) return { on: [`on ${low(over[2]!)} ${over[1]} to ${low(over[4]!)} ${over[3]}`] };
 	const wraps = left.take(re(String.raw`,? ?\bwound (?:${OFTEN} )?(?:round|around|about) (?:the |it|a )?(?:column|pole|mast|stick|whole thing|lot)?(?: ?${OFTEN})?`)); // prettier-ignore
 	const both = left.take(re(String.raw`,? ?\b(?:(?:1 )?(?:on |at )?(?:the )?(left|front)(?: side)?(?:,? and|,)? (?:1 )?(?:on |at )?(?:the )?(right|back)(?: side)?(?: of| on)?|(?:on )?(?:either|each) side(?: of)?|on both sides(?: of)?)(?: the)? ${ROW}`)); // prettier-ignore
-	if (both)
-		return {
-			on: [both[1] ?? 'left', both[2] ?? 'right'].map((side) => `on ${low(both[3]!)} ${side}`),
-			wound: undefined
-		};
+	if (both) {
+		const sides = [both[1] ?? 'left', both[2] ?? 'right'] as const;
+		return { on: sides.map((side) => `on ${low(both[3]!)} ${side}`), sides };
+	}
 	const at = left.take(re(String.raw`,? ?\b(?:(on|onto|to|at|round|around)(?: the)?(?: (front|back|left|right)(?: side)?(?: of)?)?(?: the)? ?)${ROW}(?:,? (?:at |on )?(?:the )?(front|back|left|right|round))?`)); // prettier-ignore
 	const wound = wraps && String(TIMES[wraps[1] ?? wraps[2] ?? ''] ?? parseInt(wraps[1] ?? wraps[2] ?? '2', 10)); // prettier-ignore
 	if (!at) return { on: [wraps ? 'on row 1 round' : ''], wound };
@@ -95,8 +96,8 @@ export const limbs: Reading = (sentence, context) => {
 	const dry = left.take(/,? ?\b(?:uninflated|not inflated|empty|flat)\b/) !== undefined;
 	const name = left.take(/,? ?\b(?:as|for)(?: the| an?)? ([a-z]+)\b/)?.[1];
 	const isTie = flat || dry || name === 'tie';
-	const left4 = left.take(re(String.raw`,? ?\b(?:with |leaving )?${N} ?″ (?:left|free|empty|unfilled|not filled)(?: over)?(?: (?:at|on) the (?:end|tip))?|,? ?\bleaving ${N} ?″?`)); // prettier-ignore
-	const { on, wound } = hosts(left);
+	const unfilled = left.take(re(String.raw`,? ?\b(?:with |leaving )?${N} ?″ (?:left|free|empty|unfilled|not filled)(?: over)?(?: (?:at|on) the (?:end|tip))?|,? ?\bleaving ${N} ?″?`)); // prettier-ignore
+	const { on, sides, wound } = hosts(left);
 	const size = left.take(re(String.raw`\bat ${N}(?: ?″)?(?: across)?(?=[\s,]|$)`))?.[1];
 	const isBelt = name !== undefined && oneOf(name) === 'belt';
 	const together = left.take(/,? ?\b(?:twisted|spiral) together\b|,? ?\b(?:a )?twist of\b/) !== undefined;
@@ -110,12 +111,12 @@ export const limbs: Reading = (sentence, context) => {
 	const colours = coloursIn(colour, context);
 	if (!colours || colours.length < 1 || colours.length > 6) return undefined;
 	if (together) shaped.push(`${Math.max(2, colours.length)} together`);
-	if (left4) shaped.push(`leaving ${left4[1] ?? left4[2]}`);
+	if (unfilled) shaped.push(`leaving ${unfilled[1] ?? unfilled[2]}`);
 	if (isBelt) shaped.push('belt');
 	if (wound) shaped.push(`twined ${wound}`);
 	if (count % on.length !== 0) return undefined;
 	const own = on.map((host, i) => {
-		const called = name === undefined || isTie ? undefined : on.length > 1 ? `${['left', 'right'][i]} ${oneOf(name)}` : name; // prettier-ignore
+		const called = name === undefined || isTie ? undefined : sides ? `${sides[i]} ${oneOf(name)}` : name; // prettier-ignore
 		return [
 			count / on.length,
 			model[1],

@@ -146,6 +146,10 @@ describe('limbs and open parts', () => {
 			'1 260 red as left arm on row 2 left',
 			'1 260 red as right arm on row 2 right'
 		]);
+		expect(understand('two red 260 fins front and back of row 2', desk.context)).toEqual([
+			'1 260 red as front fin on row 2 front',
+			'1 260 red as back fin on row 2 back'
+		]);
 		expect(understand('three red 260 arms either side of row 2', desk.context)).toBeUndefined();
 	});
 	test('only parts of the design are left out', () => {

@@ -129,7 +129,7 @@ function besideOf(r: Reader): Parsed<Partial<Stand>> {
 function seatOf(r: Reader, from: number): Parsed<Partial<Stand>> | undefined {
 	const after = r.at;
 	r.at = from;
-	const seat = hostHere(r, null, ['x', 'times', 'mirrored', 'tied', 'gap', 'swappable', 'at']);
+	const seat = hostHere(r, null);
 	if (seat.ok && seat.value.section !== null)
 		return got({ by: seat.value.section, how: 'on top', at: seat.value.host, height: null, layer: null });
 	if (!seat.ok && r.at > after) return seat;

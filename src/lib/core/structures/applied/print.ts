@@ -1,11 +1,15 @@
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { nameIn, printFoil, printOwn, printPlaces } from '../kit/print-words.ts';
-import { countOfPiece, fixingsOf } from './count.ts';
+import { countOfPiece, fixingsOf, rangeOfPiece } from './count.ts';
 import type { Applied, AppliedPiece, Tier } from './document.ts';
 
 /** `3`, `2 to 4`. */
 export const manyWords = ({ count, range }: Pick<Tier, 'count' | 'range'>): string =>
 	range ? `${range.low} to ${range.high}` : String(count);
+
+/** How many of a piece there are on all its hosts. */
+export const allWords = (piece: Pick<AppliedPiece, 'on'>): string =>
+	manyWords({ count: countOfPiece(piece), range: rangeOfPiece(piece) });
 
 /** `glue`, `½ strip`, `trial loop then glue`: how a piece is fixed, and how much one takes. */
 export const fixedWords = ({ each, ...piece }: Pick<AppliedPiece, 'each' | 'fixing' | 'then'>): string =>
@@ -45,6 +49,6 @@ export const print: PrintFacet<Applied> = {
 	said: ({ pieces }, _heading, context) => pieces.map((p) => printPiece(p, context)),
 	part({ pieces }, id) {
 		const piece = pieces.find((p) => p.id === id);
-		return piece && `${countOfPiece(piece)} × ${piece.name}, ${fixedWords(piece)}`;
+		return piece && `${allWords(piece)} × ${piece.name}, ${fixedWords(piece)}`;
 	}
 };

@@ -2,6 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { FIXINGS, type Fixing, type Tier } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import type { AppliedSaid } from './said.ts';
+import { ranged } from './count.ts';
 import { MOST_FIXINGS } from '../../document/limits.ts';
 import { rationalText } from '../../units/rational.ts';
 import { MEANT } from '../../language/context.ts';
@@ -71,11 +72,6 @@ function manyOf(r: Reader): Many | undefined {
 	if (high === undefined) r.at = from;
 	return high === undefined || high === low ? { count: low } : ranged(low, high);
 }
-/** As many as lie in the middle of the fewest and the most. */
-export const ranged = (low: number, high: number): Required<Many> => ({
-	count: Math.round((low + high) / 2),
-	range: { low, high }
-});
 const isOrdered = ({ range }: Many): boolean => !range || range.low < range.high;
 
 function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {

@@ -1,5 +1,5 @@
 import type { Mutable } from '../../document/mutable.ts';
-import { type Parsed, got, refuse } from '../../errors.ts';
+import { type Parsed, got } from '../../errors.ts';
 import type { NewId } from '../../document/id.ts';
 import { anew } from '../kit/anew.ts';
 import { resizeBalloons } from '../kit/resize.ts';
@@ -57,32 +57,29 @@ export function removeLayer(recipe: RecipeDraft, id: string) {
 	dropUnusedSlots(recipe);
 }
 
-/**
- * Makes two rows of one whose layers are alike, so that something can be done between them.
- * @param after layers of it that stay below @returns a sentence where it cannot be cut there
- */
-export function splitLayer(recipe: RecipeDraft, id: string, after: number, newId: NewId): Parsed<null> {
+/** Why a row cannot be cut in two there, as a sentence; undefined where it can. @param after layers of it that stay below */
+export function whyNotSplit(
+	{ repeat, clusters }: Pick<Layer, 'repeat' | 'clusters'>,
+	after: number
+): string | undefined {
+	if (repeat < 2) return 'It is one layer: there is nothing to split.';
+	if (!Number.isInteger(after) || after < 1 || after >= repeat)
+		return `It has ${repeat} layers: split it after 1 to ${repeat - 1}.`;
+	return clusters.some((c) => c.pattern.kind !== 'same' && c.pattern.kind !== 'list')
+		? 'Its colours go on from layer to layer: split it into rows of one colour first.'
+		: undefined;
+}
+
+/** Makes two rows of one whose layers are alike, so that something can be done between them; nothing where {@link whyNotSplit}. */
+export function splitLayer(recipe: RecipeDraft, id: string, after: number, newId: NewId): void {
 	const layers = stackWith(recipe, id)?.layers ?? [];
 	const at = layers.findIndex((l) => l.id === id);
 	const layer = layers[at];
-	if (!layer) return got(null);
-	if (!Number.isInteger(after) || after < 1 || after >= layer.repeat)
-		return refuse(
-			'too-big',
-			layer.repeat < 2
-				? 'It is one layer: there is nothing to split.'
-				: `It has ${layer.repeat} layers: split it after 1 to ${layer.repeat - 1}.`
-		);
-	if (layer.clusters.some((c) => c.pattern.kind !== 'same' && c.pattern.kind !== 'list'))
-		return refuse(
-			'refused',
-			'Its colours go on from layer to layer: split it into rows of one colour first.'
-		);
+	if (!layer || whyNotSplit(layer as Layer, after) !== undefined) return;
 	const upper = { ...anew(layer, newId), repeat: layer.repeat - after };
 	if (upper.follows?.row === null) upper.follows = { row: null, by: 0 };
 	layer.repeat = after;
 	layers.splice(at + 1, 0, upper);
-	return got(null);
 }
 
 /** @param by +1 is one up, away from the floor */

@@ -8,7 +8,7 @@ import type { Follows, Layer } from './document.ts';
 type Rows = readonly Pick<Layer, 'id' | 'clusters' | 'follows'>[];
 
 /** The row that another follows; undefined where that is not there. */
-export const followed = <L extends { readonly id: Id }>(
+const followed = <L extends { readonly id: Id }>(
 	layers: readonly L[],
 	at: number,
 	{ row }: Follows

@@ -9,7 +9,7 @@ import {
 	type TaskCount
 } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
-import type { Connector, Weave, WovenKind } from './document.ts';
+import { inRows, type Connector, type Weave, type WovenKind } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import { rational } from '../../units/rational.ts';
@@ -36,6 +36,8 @@ export interface WeaveSize {
 	readonly lift: number;
 	readonly width: number;
 	readonly height: number;
+	/** Of a cage: from front to back; null is as thick as its balloons. */
+	readonly deep: number | null;
 	/** Of a ring: its width across. */
 	readonly across: number | null;
 	/** Bent over a chord; undefined where the chord is longer than the weave, null where it is flat. */
@@ -48,8 +50,8 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 	const d = resolveSize(woven.size, woven.nominal, pumps).assumed;
 	const graph = graphOf(weave);
 	const pitch = d * PITCH[woven.kind];
-	// A honeycomb and a base go by the balloon both ways.
-	const row = shape === 'honeycomb' || shape === 'base' || shape === 'cage' ? pitch : d * ROW[woven.kind];
+	// What is not woven in rows goes by the balloon both ways.
+	const row = inRows(shape) ? d * ROW[woven.kind] : pitch;
 	const width = graph.width * pitch;
 	const bow = handle && bowOver(Math.max(1, handle.links) * pitch, handle.chord / 1000);
 	return {
@@ -58,6 +60,7 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 		lift: Math.max(0, (d - row) / 2),
 		width,
 		height: shape === 'cage' && width > 0 ? graph.height * row + d : graph.height * row,
+		deep: shape === 'cage' && weave.base ? weave.base.across * pitch : null,
 		across: shape === 'ring' ? width / Math.PI : null,
 		bow: chord === null || width === 0 ? null : bowOver(width, chord / 1000),
 		handle:

@@ -8,6 +8,9 @@ import type { Hung } from '../../document/hung.ts';
 export const WEAVES = ['panel', 'ring', 'honeycomb', 'base', 'cage'] as const;
 export type WeaveShape = (typeof WEAVES)[number];
 
+/** Shapes woven row by row: connectors stand along the boundaries between rows. Of the others every joint is held. */
+export const inRows = (shape: WeaveShape): boolean => shape === 'panel' || shape === 'ring';
+
 /** Where two or more balloons of a weave meet. */
 export const JOINTS = ['edge', 'inner', 'base', 'handle', 'foot', 'ends'] as const;
 export type Joint = (typeof JOINTS)[number];

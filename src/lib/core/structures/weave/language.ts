@@ -2,7 +2,7 @@ import type { Mutable } from '../../document/mutable.ts';
 import type { Id } from '../../document/id.ts';
 import { inHand, type EditKit, type LanguageFacet } from '../facets/language.ts';
 import { put } from '../kit/put.ts';
-import type { Weave, WeaveRow } from './document.ts';
+import { inRows, type Weave, type WeaveRow } from './document.ts';
 import { emptyWeave } from './empty.ts';
 import { weaveLine } from './read.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
@@ -23,7 +23,7 @@ const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
 		if (cage) weave.cage = { ...cage };
 		else delete weave.cage;
 		// Every corner of a honeycomb is held; along a boundary every second joint is.
-		if (shape === 'honeycomb' || shape === 'base' || shape === 'cage') [weave.take, weave.of] = [1, 1];
+		if (!inRows(shape)) [weave.take, weave.of] = [1, 1];
 	},
 	row(weave, { repeat, blocks: said }, editing, kit) {
 		const blocks = said.map(({ ref, count }) => ({ slot: ref === null ? null : kit.slot(ref), count }));

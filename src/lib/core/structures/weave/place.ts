@@ -18,9 +18,8 @@ export interface PlacedWeave {
 
 /** Where a point of the grid is, mm: flat, bent to a bow in plan, closed to a ring, or lying as a base. */
 function seater(weave: Weave, size: WeaveSize): (at: GridPoint, out?: number) => Point {
-	const { pitch, row, width, across, bow, lift } = size;
-	if (weave.shape === 'cage') {
-		const deep = (weave.base?.across ?? 0) * pitch;
+	const { pitch, row, width, deep, across, bow, lift } = size;
+	if (deep !== null) {
 		const half = (size.height - graphOf(weave).height * row) / 2;
 		return ([x, y, z = 0], out = 0) => {
 			const [px, py] = [x * pitch - width / 2, y * pitch - deep / 2];

@@ -12,7 +12,7 @@ export const plan: PlanFacet<Weave> = { last: false, steps: weaveSteps };
 function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 	const { places } = graphOf(weave);
 	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
-	const { width, height, across } = sizeOfWeave(weave, kit.context.pumps);
+	const { width, height, deep, across } = sizeOfWeave(weave, kit.context.pumps);
 	const wide = across === null ? `${feet(width)} wide` : `${feet(across)} across`;
 	const joints = new Map<string, number>();
 	for (const { joint } of held) {
@@ -35,7 +35,7 @@ function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 	steps.push(
 		kit.made(
 			'weave',
-			`Weave ${kit.name}: ${how}, ${wide} and ${feet(height)} high.${fillers > 0 ? ` A round in each of its ${fillers} bays.` : ''}`,
+			`Weave ${kit.name}: ${how}, ${wide}${deep === null ? '' : `, ${feet(deep)} deep`} and ${feet(height)} high.${fillers > 0 ? ` A round in each of its ${fillers} bays.` : ''}`,
 			{
 				lines: weave.rows.toReversed().map((row): StepLine => ({
 					count: row.repeat * kit.all,

@@ -1,4 +1,4 @@
-import { type Weave, JOINTS } from './document.ts';
+import { inRows, type Weave, JOINTS } from './document.ts';
 import type { PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
 import { printOwn, printLong } from '../kit/print-words.ts';
 import { slotName } from '../../document/names.ts';
@@ -32,11 +32,7 @@ function printWeave(weave: Weave, { slots, materialOf }: PrintContext): PrintedL
 		const usual = joint === 'ends' ? 'none' : joint === 'handle' || joint === 'foot' ? 'quad' : 'duplet';
 		if (weave.joints[joint] !== usual) say(`${joint} ${weave.joints[joint]}`);
 	}
-	if (
-		weave.take !== 1 ||
-		weave.of !== (weave.shape === 'panel' || weave.shape === 'ring' ? 2 : 1) ||
-		weave.stagger !== 1
-	)
+	if (weave.take !== 1 || weave.of !== (inRows(weave.shape) ? 2 : 1) || weave.stagger !== 1)
 		say(`held ${weave.take} of ${weave.of}${weave.stagger === 1 ? '' : ` staggered ${weave.stagger}`}`);
 	if (weave.chord !== null) say(`bent over ${printLong(weave.chord)}`);
 	if (weave.handle) {

@@ -2,9 +2,8 @@
 	import { removePart } from '../../../../core/recipe/edit-parts.ts';
 	import { printBalloon } from '../../../../core/structures/kit/print-balloon.ts';
 	import type { Applied, AppliedPiece } from '../../../../core/structures/applied/document.ts';
-	import { countOfPiece } from '../../../../core/structures/applied/count.ts';
 	import type { ListProps } from '../screen.ts';
-	import { fixedWords } from '../../../../core/structures/applied/print.ts';
+	import { allWords, fixedWords, manyWords } from '../../../../core/structures/applied/print.ts';
 	import { hostWords } from '../../section-words.ts';
 	import PartRow from '../../kit/PartRow.svelte';
 	import PiecePanel from './PiecePanel.svelte';
@@ -32,13 +31,14 @@
 		<PartRow {bench} part={piece} hex={hexOf(piece)} out={() => bench.change((d) => removePart(d, piece.id))}>
 			{#snippet panel()}<PiecePanel {bench} {piece} host={section.stand.by} />{/snippet}
 			<span class="words">
-				<b class="figures">{countOfPiece(piece)} ×</b>
+				<b class="figures">{allWords(piece)} ×</b>
 				{piece.name}
 				<span class="quiet"
 					>{what(piece) === piece.name ? '' : `${what(piece)} · `}
 					{piece.on
 						.map(
-							({ host, count }) => `${piece.on.length > 1 ? `${count} ` : ''}${hostWords(host, bench.recipe)}`
+							(tier) =>
+								`${piece.on.length > 1 ? `${manyWords(tier)} ` : ''}${hostWords(tier.host, bench.recipe)}`
 						)
 						.join(', ')}
 					· {fixedWords(piece)}{hides(piece) > 0 ? ` · hides ${hides(piece)}` : ''}{lost(piece)

@@ -21,7 +21,7 @@
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
 	import { manyWords } from '../../../../core/structures/applied/print.ts';
-	import { ranged } from '../../../../core/structures/applied/read.ts';
+	import { ranged } from '../../../../core/structures/applied/count.ts';
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import Treated from '../../kit/Treated.svelte';

@@ -179,6 +179,7 @@
 			{#if opened === layer.id && bench.selected === layer.id && bench.ghost !== layer.id}<RowForm
 					{bench}
 					{layer}
+					rows={section.structure.layers}
 					onact={(what) => act(layer, what)}
 				/>{/if}
 			<LayerRow

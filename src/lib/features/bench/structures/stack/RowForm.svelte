@@ -9,7 +9,7 @@
 	import type { Cluster } from '../../../../core/document/cluster.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
-	import { resizeLayer, layerWith, splitLayer, stacksIn } from '../../../../core/structures/stack/edit.ts';
+	import { resizeLayer, layerWith, splitLayer, whyNotSplit } from '../../../../core/structures/stack/edit.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import {
 		coloursOf,
@@ -45,9 +45,11 @@
 	interface Props {
 		bench: Bench;
 		layer: Layer;
+		/** All rows of its stack, floor first. */
+		rows: readonly Layer[];
 		onact: (act: RowAct) => void;
 	}
-	let { bench, layer, onact }: Props = $props();
+	let { bench, layer, rows, onact }: Props = $props();
 	const newId = () => crypto.randomUUID();
 	let trouble = $state('');
 	/** What is done to the row as a whole; each has a key as well. */
@@ -98,20 +100,12 @@
 		cluster(at, (c) => setBalloon(c, { nominal, size: parsed.value }));
 		return '';
 	}
-	/** Rows of its stack, floor first. */
-	const rows = $derived(
-		stacksIn(bench.recipe).find(({ stack }) => stack.layers.some((l) => l.id === layer.id))?.stack.layers ??
-			[]
-	);
 	const row = $derived(rows.findIndex((l) => l.id === layer.id));
 	function split(text: string): string {
 		if (text.trim() === '') return '';
-		let say = '';
-		bench.change((d) => {
-			const outcome = splitLayer(d, layer.id, whole(text), newId);
-			if (!outcome.ok) ({ say } = outcome);
-		});
-		return say;
+		const why = whyNotSplit(layer, whole(text));
+		if (why === undefined) bench.change((d) => splitLayer(d, layer.id, whole(text), newId));
+		return why ?? '';
 	}
 	/** How much larger than the row it follows, below 0 smaller. */
 	function more(text: string): string {

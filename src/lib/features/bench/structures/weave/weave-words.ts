@@ -5,11 +5,10 @@ import { feetWords } from '../../kit/feet-words.ts';
 
 /** What stands in the head of a weave: how large it is. */
 export function weaveWords(weave: Weave): string {
-	const { width, height, across } = sizeOfWeave(weave);
+	const { width, height, deep, across } = sizeOfWeave(weave);
 	if (graphOf(weave).woven.length === 0) return 'no rows yet';
 	const wide = across === null ? `${feetWords(width)} wide` : `${feetWords(across)} across`;
-	if (weave.shape === 'cage' && weave.base)
-		return `${wide}, ${feetWords((width * weave.base.across) / weave.base.along)} deep, ${feetWords(height)} high`;
+	if (deep !== null) return `${wide}, ${feetWords(deep)} deep, ${feetWords(height)} high`;
 	return weave.shape === 'base'
 		? `${feetWords(width)} by ${feetWords(height)}`
 		: `${wide}, ${feetWords(height)} high`;
