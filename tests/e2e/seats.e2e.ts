@@ -80,7 +80,7 @@ test('a cage is woven by keys: its links, its floats and its size are there at o
 		'rows 14 crust',
 		'bays of 5 at 4 white'
 	);
-	await expect(page.getByText(/3′ 7″ wide, 2′ 8″ deep, 2′ 7″ high/)).toBeVisible();
+	await expect(page.getByText(/4′ 4″ by 3′ 5″, 2′ 7″ high/)).toBeVisible();
 	// 3 rings of 14 and 2 × 4 posts; a float in each of 2 × 4 bays.
 	await expect(page.getByRole('button', { name: /^10 .*links?, crust brown 50/ })).toBeVisible();
 	await expect(page.getByRole('button', { name: /^5 rounds, gull white 8/ })).toBeVisible();

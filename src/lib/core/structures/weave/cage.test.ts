@@ -65,10 +65,10 @@ describe('a cage', () => {
 		expect(count(recipe).tasks.find((t) => t.task === 'infill')).toMatchObject({ count: 8 });
 		expect(count(pot('cage of 10 links at 9, 2 by 2, 3 rings', 'rows 8 red', 'bays of 5 at 4 white', 'no bays')).bill.inflate.some((l) => l.nominal === 127_000)).toBe(false); // prettier-ignore
 	});
-	test('is as wide, deep and high as its links: 1.2 times their size from knot to knot', () => {
+	test('is as wide, deep and high as its links, 1.2 times their size from knot to knot, and half a balloon at each corner', () => {
 		const { width, deep, height } = sizeOfWeave(plain());
-		expect(deep! / 25.4).toBeCloseTo(3 * 9 * 1.2, 6);
-		expect(width / 25.4).toBeCloseTo(4 * 9 * 1.2, 6);
+		expect(deep! / 25.4).toBeCloseTo(3 * 9 * 1.2 + 9, 6);
+		expect(width / 25.4).toBeCloseTo(4 * 9 * 1.2 + 9, 6);
 		expect(height / 25.4).toBeCloseTo(2 * 9 * 1.2 + 9, 6);
 	});
 	test('what is no cage is refused with what would work', () => {

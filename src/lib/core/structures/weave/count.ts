@@ -52,15 +52,17 @@ export function sizeOfWeave(weave: Weave, pumps: readonly PumpProfile[] = []): W
 	const pitch = d * PITCH[woven.kind];
 	// What is not woven in rows goes by the balloon both ways.
 	const row = inRows(shape) ? d * ROW[woven.kind] : pitch;
-	const width = graph.width * pitch;
+	// The corners of a cage are balloons too: half of one stands out at each.
+	const corners = shape === 'cage' && graph.width > 0 ? d : 0;
+	const width = graph.width * pitch + corners;
 	const bow = handle && bowOver(Math.max(1, handle.links) * pitch, handle.chord / 1000);
 	return {
 		pitch,
 		row,
 		lift: Math.max(0, (d - row) / 2),
 		width,
-		height: shape === 'cage' && width > 0 ? graph.height * row + d : graph.height * row,
-		deep: shape === 'cage' && weave.base ? weave.base.across * pitch : null,
+		height: graph.height * row + corners,
+		deep: shape === 'cage' && weave.base ? weave.base.across * pitch + corners : null,
 		across: shape === 'ring' ? width / Math.PI : null,
 		bow: chord === null || width === 0 ? null : bowOver(width, chord / 1000),
 		handle:

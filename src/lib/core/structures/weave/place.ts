@@ -20,9 +20,11 @@ export interface PlacedWeave {
 function seater(weave: Weave, size: WeaveSize): (at: GridPoint, out?: number) => Point {
 	const { pitch, row, width, deep, across, bow, lift } = size;
 	if (deep !== null) {
-		const half = (size.height - graphOf(weave).height * row) / 2;
+		const { width: along, height: posts } = graphOf(weave);
+		const back = weave.base?.across ?? 0;
+		const half = (size.height - posts * row) / 2;
 		return ([x, y, z = 0], out = 0) => {
-			const [px, py] = [x * pitch - width / 2, y * pitch - deep / 2];
+			const [px, py] = [(x - along / 2) * pitch, (y - back / 2) * pitch];
 			// Outwards from its middle.
 			const far = Math.hypot(px, py) || 1;
 			return { x: px + (px / far) * out, y: py + (py / far) * out, z: z * pitch + half };

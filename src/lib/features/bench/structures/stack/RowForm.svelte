@@ -304,6 +304,16 @@
 		background: var(--paper);
 	}
 	@media (pointer: coarse) {
+		/* Room for the figure between buttons as large as a finger. */
+		.count {
+			width: 136px;
+		}
+		.size {
+			width: 156px;
+		}
+		.layers {
+			width: 188px;
+		}
 		.acts button {
 			min-width: 44px;
 			min-height: 44px;

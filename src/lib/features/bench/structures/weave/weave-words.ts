@@ -8,7 +8,7 @@ export function weaveWords(weave: Weave): string {
 	const { width, height, deep, across } = sizeOfWeave(weave);
 	if (graphOf(weave).woven.length === 0) return 'no rows yet';
 	const wide = across === null ? `${feetWords(width)} wide` : `${feetWords(across)} across`;
-	if (deep !== null) return `${wide}, ${feetWords(deep)} deep, ${feetWords(height)} high`;
+	if (deep !== null) return `${feetWords(width)} by ${feetWords(deep)}, ${feetWords(height)} high`;
 	return weave.shape === 'base'
 		? `${feetWords(width)} by ${feetWords(height)}`
 		: `${wide}, ${feetWords(height)} high`;
