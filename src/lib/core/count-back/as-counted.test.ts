@@ -131,3 +131,22 @@ describe('a recipe as it was counted', () => {
 		);
 	});
 });
+
+test('a garland whose length was open is as long as it was counted, and known from then on', () => {
+	const open = design('garland', 'run garland', 'line 8 to 12 ft', '4 11 at 10 white');
+	const label = '11 at 10, gull white';
+	const { recipe, left } = count(open, { [label]: counts(open)[label]! + 8 });
+	expect(counts(recipe)[label]).toBe(counts(open)[label]! + 8);
+	expect(left).toEqual([]);
+	const run = recipe.sections[0]!.structure;
+	expect(run).toMatchObject({ kind: 'run', path: { kind: 'line' } });
+	expect(run).not.toHaveProperty('open');
+});
+
+test('clusters of a known length are as many as were counted', () => {
+	const known = design('garland', 'run garland', 'line 10 ft', '4 11 at 10 white');
+	const label = '11 at 10, gull white';
+	const { recipe } = count(known, { [label]: counts(known)[label]! - 12 });
+	expect(counts(recipe)[label]).toBe(counts(known)[label]! - 12);
+	expect(recipe.sections[0]!.structure).toMatchObject({ path: { kind: 'line', length: 3_048_000 } });
+});

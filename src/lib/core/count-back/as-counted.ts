@@ -1,6 +1,4 @@
 import { readMaterialKey } from '../materials/material-key.ts';
-import { estimateUsed, splitCount } from '../structures/run/organic.ts';
-import { needsOf } from '../structures/registry/count.ts';
 import { slotOfPlace } from '../structures/stack/place.ts';
 import { countOfPiece } from '../structures/applied/count.ts';
 import type { TallyContext } from '../tally/tally.ts';
@@ -8,10 +6,10 @@ import { mixed, rational, rationalText, type Rational } from '../units/rational.
 import { type NewId } from '../document/id.ts';
 import { newLine } from '../structures/extras/empty.ts';
 import { copiesOf } from '../recipe/copies.ts';
-import { balloonKey, countLines, type BalloonNeed } from './count-lines.ts';
-import { fitMix } from './fit-mix.ts';
+import { countLines } from './count-lines.ts';
+import { fitClusters, fitMixes } from './fit-runs.ts';
+import { countsNow, countsOf, distance, keyOfPlace, missingOf, type Pumps } from './missing.ts';
 import { withPumps } from '../recipe/with-pumps.ts';
-import type { PumpProfile } from '../sizing/strokes.ts';
 import { dropUnusedSlots, type RecipeDraft } from '../recipe/draft.ts';
 import type { Mutable } from '../document/mutable.ts';
 import { linesIn } from '../structures/extras/edit.ts';
@@ -24,7 +22,6 @@ import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
-import type { Run } from '../structures/run/document.ts';
 
 /** What was counted: in which colours, and how many of each thing for one, by the keys of `countLines`. */
 export interface Took {
@@ -71,7 +68,9 @@ export function asCounted(
 		else if (count !== undefined) changeLines(draft, line.key, exactly(count).sub(line.recipe), newId);
 	}
 	fitLayers(draft, wanted, pumps);
-	fitMixes(draft, wanted, pumps);
+	const runs = ofKind(draft.sections, 'run');
+	fitClusters(draft, runs, wanted, pumps);
+	fitMixes(draft, runs, wanted, pumps);
 	for (const [key, count] of wanted) {
 		fitParts(draft, key, count - (countsNow(draft, pumps).get(key)?.count ?? 0), pumps);
 		const missing = count - (countsNow(draft, pumps).get(key)?.count ?? 0);
@@ -95,50 +94,8 @@ export function asCounted(
 	return { recipe: done, left: sentences };
 }
 
-type Pumps = readonly PumpProfile[];
-
-interface Counted {
-	count: number;
-	readonly need: BalloonNeed;
-}
-
-/** Balloons of a design's own sections, by key. */
-function countsOf(recipe: Recipe): Map<string, Counted> {
-	const counts = new Map<string, Counted>();
-	for (const section of recipe.sections) {
-		const copies = copiesOf(recipe, section);
-		for (const need of needsOf(section.structure, recipe.colourways[0])) {
-			if (need.what !== 'balloon') continue;
-			const key = balloonKey(need);
-			const sum = counts.get(key) ?? { count: 0, need };
-			sum.count += need.quantity.valueOf() * copies;
-			counts.set(key, sum);
-		}
-	}
-	return counts;
-}
-
-/** What a structure needs is kept by its identity: a draft that changes is counted as a copy. */
-const countsNow = (draft: RecipeDraft, pumps: Pumps) =>
-	countsOf(withPumps(structuredClone(draft) as Recipe, pumps));
-
 const stacksOf = (draft: RecipeDraft) =>
 	ofKind(draft.sections, 'stack').map(({ section, structure }) => ({ section, stack: structure }));
-
-/** How many more, or fewer, of each are wanted; what nobody wants at all is too many. */
-function missingOf(
-	draft: RecipeDraft,
-	wanted: ReadonlyMap<string, number>,
-	pumps: Pumps
-): ReadonlyMap<string, number> {
-	const missing = new Map(wanted);
-	for (const [key, { count }] of countsNow(draft, pumps)) missing.set(key, (wanted.get(key) ?? 0) - count);
-	return missing;
-}
-
-/** Sum of how far each count is from what is wanted. */
-const distance = (missing: ReadonlyMap<string, number>): number =>
-	[...missing.values()].reduce((a, m) => a + Math.abs(m), 0);
 
 /** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
 function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {
@@ -197,27 +154,6 @@ function dropEmpty(draft: RecipeDraft) {
 		stack.layers = stack.layers.filter((l) => l.repeat > 0 && l.clusters.length > 0);
 }
 
-/** Mixes along a path learn from what was counted, where the rest of the design does not take the same balloons. */
-function fitMixes(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {
-	const missing = missingOf(draft, wanted, pumps);
-	if (distance(missing) === 0) return;
-	for (const { section, structure } of ofKind(draft.sections, 'run')) {
-		if (structure.mix.length === 0) continue;
-		const run = structuredClone(structure) as Run;
-		const copies = copiesOf(draft as Recipe, section as Section);
-		const { counts } = estimateUsed(run);
-		const fitted = fitMix(run, (part, slot) => {
-			const key = keyOfPlace(draft, { ...part, material: null }, slot);
-			if (!wanted.has(key)) return undefined;
-			const at = part.colours.findIndex((c) => c.slot === slot);
-			const parts = part.colours.map((c) => c.parts);
-			// What rows, infill and other sections take of it stays with them.
-			return splitCount(counts?.[run.mix.indexOf(part)] ?? 0, parts)[at]! + (missing.get(key) ?? 0) / copies;
-		});
-		if (fitted) Object.assign(structure, fitted);
-	}
-}
-
 /** Gives items of bunches and pieces of forms that take such a balloon another count, last first; one of each stays. */
 function fitParts(draft: RecipeDraft, key: string, missing: number, pumps: Pumps) {
 	let left = missing;
@@ -269,26 +205,6 @@ function takeOut(draft: RecipeDraft, key: string, count: number, newId: NewId) {
 			if (countOfPiece(piece as never) === 0) removePart(draft, piece.id);
 		}
 	}
-}
-
-function keyOfPlace(
-	draft: RecipeDraft,
-	place: Omit<BalloonNeed, 'what' | 'slot' | 'colour' | 'method' | 'quantity'>,
-	slot: string
-): string {
-	const colour = draft.colourways[0]!.fills[slot] ?? null;
-	const { kind, nominal, size, material } = place;
-	return balloonKey({
-		what: 'balloon',
-		kind,
-		nominal,
-		size,
-		material,
-		slot,
-		colour,
-		method: 'hole',
-		quantity: rational(1)
-	});
 }
 
 /** Whether the topmost ring of a row has such a balloon: slots as its pattern gives them. */

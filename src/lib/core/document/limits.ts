@@ -8,6 +8,8 @@ export const MOST_IN_CLUSTER = 12;
 export const MOST_REPEATS = 200;
 /** Most pieces or items that are said at once. */
 export const MOST_ALIKE = 200;
+/** Most clusters that are said of a path or a leg. */
+export const MOST_ON_PATH = 2000;
 /** Most letters of one wording of foils. */
 export const MOST_LETTERS = 40;
 /** Most letters of a name. */

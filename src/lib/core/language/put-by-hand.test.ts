@@ -57,6 +57,9 @@ const OF_ALL = new Set([
 	'kept',
 	'joined',
 	'built',
+	'many',
+	'thinner',
+	'open',
 	'shape',
 	'held',
 	'bent'

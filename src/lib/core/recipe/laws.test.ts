@@ -62,6 +62,7 @@ const isIdle = (holder: Record<string, unknown>, key: string): boolean =>
 	(key === 'organic' && (holder['mix'] as unknown[]).length === 0) ||
 	// By nothing it stands on the floor, however; on a part of another, there.
 	(key === 'how' && (holder['by'] === null || holder['at'] !== undefined)) ||
+	(key === 'share' && 'each' in holder) ||
 	(key === 'quantity' && holder['range'] !== null && 'range' in holder) ||
 	(key === 'height' && (holder['path'] as { kind?: string } | undefined)?.kind === 'lent');
 /** Values seen under each key: what an enumeration may say instead. */

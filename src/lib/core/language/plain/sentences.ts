@@ -2,6 +2,7 @@ import type { EntryContext } from '../context.ts';
 import { along } from './along.ts';
 import { floats, foil } from './floats.ts';
 import { mix } from './mix.ts';
+import { onRuns } from './on-runs.ts';
 import { matched, N, re, type Reading } from './reading.ts';
 import { rowLine } from './row.ts';
 import { nameOfThing, things } from './things.ts';
@@ -201,6 +202,7 @@ export const READINGS: readonly Reading[] = [
 	piece,
 	mix,
 	floats,
+	onRuns,
 	along,
 	things
 ];

@@ -67,7 +67,15 @@ const spine = handForm({
 		},
 		tails: { kind: 'length', label: 'Left over at each end', min: inches(1), max: feet(20), start: feet(2) },
 		loops: { kind: 'count', label: 'Loops to hang it by', min: 0, max: 2, start: 2 },
-		ties: { kind: 'count', label: 'Ties a metre', min: 0, max: 60, start: 4 }
+		ties: { kind: 'count', label: 'Ties a metre', min: 0, max: 60, start: 4 },
+		round: {
+			kind: 'count',
+			label: 'Round every balloon, so many inches of it',
+			hint: '0 where it is not wound',
+			min: 0,
+			max: 24,
+			start: 0
+		}
 	},
 	now: ({ spine: own }: Run) =>
 		own
@@ -75,11 +83,21 @@ const spine = handForm({
 					line: own.material,
 					tails: own.tails || inches(1),
 					loops: own.loops,
-					ties: Math.round(rational(own.ties).valueOf())
+					ties: Math.round(rational(own.ties).valueOf()),
+					round: Math.round((own.round ?? 0) / inches(1))
 				}
 			: undefined,
-	said: ({ line, tails, loops, ties }) => [
-		run({ set: 'spine', spine: { material: line, tails, loops: loops as 0 | 1 | 2, ties: String(ties) } })
+	said: ({ line, tails, loops, ties, round }) => [
+		run({
+			set: 'spine',
+			spine: {
+				material: line,
+				tails,
+				loops: loops as 0 | 1 | 2,
+				ties: String(ties),
+				...(round > 0 && { round: inches(round) })
+			}
+		})
 	]
 });
 

@@ -6,6 +6,7 @@ import { cluster, coloursOfMix, PATTERN, patterned, saidBalloon } from '../kit/b
 import { hangingForm } from '../kit/hanging-form.ts';
 import { balloonAnswer, patternAnswer } from '../kit/own-answers.ts';
 import type { Run } from './document.ts';
+import { alongForms, countForm } from './by-hand-along.ts';
 import { settings } from './by-hand-settings.ts';
 import { balanceShares } from './edit.ts';
 import type { RunSaid, SaidRun } from './said.ts';
@@ -63,7 +64,7 @@ const size = handForm({
 	of({ mix }: Run, id) {
 		const part = mix.find((p) => p.id === id);
 		const balloon = part && balloonAnswer(part);
-		if (!balloon || !/^\d+$/.test(part.share)) return undefined;
+		if (!balloon || part.each !== undefined || !/^\d+$/.test(part.share)) return undefined;
 		return { balloon, share: Number(part.share), colours: part.colours.map((c) => c.slot) };
 	},
 	after: (structure: Mutable<Run>, id) => balanceShares(structure, id ?? structure.mix.at(-1)?.id ?? '')
@@ -76,14 +77,32 @@ const infill = handForm({
 		balloon: { kind: 'balloon', label: 'Small ones', start: { nominal: inches(5), size: inches(3) } },
 		low: { kind: 'count', label: 'At least, a foot', min: 0, max: 100, start: 2 },
 		high: { kind: 'count', label: 'At most, a foot', min: 1, max: 100, start: 4 },
+		each: {
+			kind: 'count',
+			label: 'Tied together, each of',
+			hint: '1 is single ones',
+			min: 1,
+			max: MOST_IN_CLUSTER,
+			start: 1
+		},
 		colours: { ...COLOURS, label: 'Colour', most: 1 }
 	},
-	said: ({ balloon, low, high }, kit) => {
-		const a = { low: String(Math.min(low, high)), high: String(high) };
+	said: ({ balloon, low, high, each }, kit) => {
+		const a = { low: String(Math.min(low, high)), high: String(high), ...(each > 1 && { each }) };
 		return [run({ set: 'infill', balloon: saidBalloon(balloon), colour: kit.colour(0), a })];
+	},
+	of({ infill: all }: Run, id) {
+		const own = all.find((i) => i.id === id);
+		const balloon = own && balloonAnswer(own);
+		const [low, high] = [Number(own?.low), Number(own?.high)];
+		if (!balloon || own.slot === null || !Number.isInteger(low) || !Number.isInteger(high) || high < 1)
+			return undefined;
+		return { balloon, low, high, each: own.each ?? 1, colours: [own.slot] };
 	}
 });
 
 const hanging = hangingForm((hung) => run({ set: 'hung', hung }));
 
-export const byHand: HandFacet<Run> = { forms: [clusters, size, infill, hanging, ...settings] };
+export const byHand: HandFacet<Run> = {
+	forms: [clusters, size, countForm, infill, hanging, ...settings, ...alongForms]
+};

@@ -45,6 +45,14 @@ function checkPath(run: Run, name: string): Finding[] {
 			)
 		);
 	const legs = stretches.filter((s) => !s.arm).reduce((a, s) => a + s.length, 0);
+	for (const { at, length } of run.free ?? [])
+		if ((at + length) / 1000 > legs + 1)
+			found.push(
+				watch(
+					'no-path',
+					`${name}: a stretch that stays free ends at ${feet((at + length) / 1000)}, past its end. Let it end at ${feet(legs)} or less.`
+				)
+			);
 	for (const { kind, at } of run.branches)
 		if (at / 1000 > legs + 1)
 			found.push(
@@ -66,12 +74,13 @@ function checkMix(run: Run, name: string): Finding[] {
 	const { mix, organic } = run;
 	if (mix.length === 0) return [];
 	const found: Finding[] = [];
-	const shares = mix.reduce((a, p) => a.add(rational(p.share)), ZERO);
-	if (!shares.equals(100))
+	const shared = mix.filter((p) => p.each === undefined);
+	const shares = shared.reduce((a, p) => a.add(rational(p.share)), ZERO);
+	if (shared.length > 0 && !shares.equals(100))
 		found.push(
 			watch(
 				'shares',
-				`${name}: its sizes make ${mixed(shares)} %, not 100 %. They are counted as they stand to each other; change a share, like “${mixed(rational(mix[0]!.share))} % ${formatInches(mix[0]!.nominal)}”.`
+				`${name}: its sizes make ${mixed(shares)} %, not 100 %. They are counted as they stand to each other; change a share, like “${mixed(rational(shared[0]!.share))} % ${formatInches(shared[0]!.nominal)}”.`
 			)
 		);
 	const [, taught, packed] = estimatesOf(run);

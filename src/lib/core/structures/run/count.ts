@@ -1,6 +1,5 @@
 import type { SitePiece } from '../../labour/site.ts';
 import { ONE_THING } from '../kit/one-thing.ts';
-import { ownPitch } from '../../geometry/antiprism.ts';
 import {
 	plainTask,
 	clusterTasks,
@@ -10,12 +9,10 @@ import {
 	type Task,
 	type TaskCount
 } from '../../labour/task.ts';
-import { slotAt } from '../../document/pattern.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
 import type { Place } from '../../document/cluster.ts';
-import type { Infill, Run, RunRow } from './document.ts';
-import { resolveSize } from '../../sizing/resolve.ts';
+import type { Infill, Run } from './document.ts';
 import { sizeKey } from '../../sizing/size.ts';
 import { inches, um, type Micrometres } from '../../units/length.ts';
 import { rational, type Rational } from '../../units/rational.ts';
@@ -29,8 +26,19 @@ import {
 	ownTasks,
 	twinWords
 } from '../kit/filled.ts';
-import { endsOf, estimateUsed, IN_CLUSTER, splitCount } from './organic.ts';
-import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
+import {
+	alikeClusters,
+	clustersByRow,
+	joiningOf,
+	layRun,
+	slotOfLaid,
+	sparesOf,
+	type LaidCluster
+} from './lay.ts';
+import { estimateUsed, endsOf, IN_CLUSTER } from './organic.ts';
+import { asLong, tasksWithEnds, withEnds } from './open.ts';
+import { elbowsOf, filledLength, lengthOfRun } from './path.ts';
+import { splitCount } from './split-count.ts';
 import { runsOf } from '../kit/alike.ts';
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
@@ -40,101 +48,37 @@ const FOOT = 304.8;
 /** What one knotted loop at the end of a spine takes. House rule. */
 const LOOP = inches(6);
 
-/** A cluster where it stands along a run. */
-export interface LaidCluster {
-	readonly row: RunRow;
-	/** Of its row, and of the whole run, from 0. */
-	readonly ringOfRow: number;
-	readonly ring: number;
-	readonly stretch: number;
-	/** Along its stretch, mm. */
-	readonly at: number;
-}
-
-/** From cluster to cluster of a row, mm: what it says, else what its size takes nested. */
-export function pitchOf(row: RunRow, squash: number): number {
-	if (row.pitch !== null) return row.pitch / 1000;
-	const { places } = row.cluster;
-	const mean = places.reduce((a, p) => a + resolveSize(p.size, p.nominal).assumed, 0) / places.length;
-	return ownPitch(places.length, mean, squash);
-}
-
-const laid = new WeakMap<Run, readonly LaidCluster[]>();
-
-/**
- * Clusters along a run: its rows follow each other over and over; a stretch takes as many as fit it to the nearest
- * half pitch, and they are spread evenly over it. A leg's own pitch goes before that of the row.
- */
-export function layRun(run: Run): readonly LaidCluster[] {
-	const clusters = laid.get(run) ?? lay(run);
-	laid.set(run, clusters);
-	return clusters;
-}
-
-function lay(run: Run): LaidCluster[] {
-	const { rows, squash } = run;
-	if (rows.length === 0) return [];
-	const pitches = rows.map((row) => pitchOf(row, squash));
-	const ofRow = rows.map(() => 0);
-	const clusters: LaidCluster[] = [];
-	let [row, inRow, ring] = [0, 0, 0];
-	stretchesOf(run).forEach((stretch, index) => {
-		const here: LaidCluster[] = [];
-		let from = 0;
-		for (;;) {
-			const pitch = stretch.pitch ?? pitches[row]!;
-			// To the nearest whole cluster: length / pitch, rounded, where all are alike.
-			if (from + pitch / 2 > stretch.length + 1e-6) break;
-			here.push({
-				row: rows[row]!,
-				ringOfRow: ofRow[row]!++,
-				ring: ring++,
-				stretch: index,
-				at: from + pitch / 2
-			});
-			from += pitch;
-			if (++inRow >= rows[row]!.repeat) [row, inRow] = [(row + 1) % rows.length, 0];
-		}
-		const spread = from > 0 ? stretch.length / from : 1;
-		clusters.push(...here.map((c) => ({ ...c, at: c.at * spread })));
-	});
-	return clusters;
-}
-
-/** Clusters of each row, by its id. */
-export function clustersByRow(run: Run): ReadonlyMap<Id, number> {
-	const counts = new Map<Id, number>();
-	for (const { row } of layRun(run)) counts.set(row.id, (counts.get(row.id) ?? 0) + 1);
-	return counts;
-}
-
-/** Clusters of a row that are kept aside: those of the run are of its rows in turn. */
-export function sparesOf({ rows, spare }: Run, row: RunRow): number {
-	const index = rows.indexOf(row);
-	return Math.floor(spare / rows.length) + (index < spare % rows.length ? 1 : 0);
-}
-
-/** The slot of a place in a laid cluster. */
-export function slotOfLaid({ row, ringOfRow, ring }: LaidCluster, place: number, rings: number): Id {
-	const { places, pattern } = row.cluster;
-	return (
-		places[place]!.slot ??
-		slotAt(pattern, { place, ringOfRow, ringOfStack: ring, rings, places: places.length })
-	);
-}
-
 /** Small ones set after hanging: the likely count and its ends, for the whole length. */
 export function infillCount(run: Run, { low, high }: Infill): { usual: number; low: number; high: number } {
-	const feet = lengthOfRun(run) / FOOT;
+	const feet = filledLength(run) / FOOT;
 	const [least, most] = [low, high].map((v) => Math.round(rational(v).valueOf() * feet));
 	return { usual: Math.round((least! + most!) / 2), low: least!, high: most! };
 }
 
-/** Length of the spine: the path, its tails and loops. */
+/** Length of the spine: the path, its tails and loops, and what is wound round every balloon. */
 export function spineLength(run: Run): Micrometres {
-	const tails = 2 * (run.spine?.tails ?? 0) + (run.spine?.loops ?? 0) * LOOP;
-	return um(Math.round(lengthOfRun(run) * 1000) + tails);
+	const { tails = 0, loops = 0, round = 0 } = run.spine ?? {};
+	const wound = round > 0 ? round * balloonsOnSpine(run) : 0;
+	return um(Math.round(lengthOfRun(run) * 1000) + 2 * tails + loops * LOOP + wound);
 }
+
+/** Pieces a spine is cut in: another material begins where it is said to; the first has the tails, by half. */
+export function spinePieces(run: Run): { readonly material: Id | null; readonly um: Micrometres }[] {
+	if (!run.spine) return [];
+	const [whole, length] = [spineLength(run), lengthOfRun(run) * 1000];
+	const cuts = (run.changes ?? []).flatMap((c) => (c.to === 'spine' && c.at < length ? [c] : []));
+	const from = [0, ...cuts.map((c) => c.at as number), length];
+	const more = whole - Math.round(length);
+	const pieces = from.slice(0, -1).map((a, i) => {
+		const share = (from[i + 1]! - a) / length;
+		return { material: i === 0 ? run.spine!.material : cuts[i - 1]!.material, um: um(Math.round(from[i + 1]! - a + more * share)) }; // prettier-ignore
+	});
+	return pieces.filter((p) => p.um > 0);
+}
+
+/** Balloons the line of a spine may be wound round: those of clusters and of the mix. */
+const balloonsOnSpine = (run: Run): number =>
+	layRun(run).reduce((a, c) => a + c.cluster.places.length, 0) + (estimateUsed(run).total ?? 0);
 
 const colourOf = (colourway: Colourway | undefined, slot: Id): string | null =>
 	colourway?.fills[slot] ?? null;
@@ -150,21 +94,22 @@ function rowNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 		if (sum) sum.count += count;
 		else found.set(key, { place, slot, count });
 	};
-	for (const row of run.rows) {
-		const count = byRow.get(row.id) ?? 0;
-		const { places, pattern } = row.cluster;
-		const spare = sparesOf(run, row);
-		for (const { place, count: alike } of runsOf(row.cluster))
+	for (const { row, cluster, count } of alikeClusters(run)) {
+		const { places, pattern } = cluster;
+		// What is kept aside is as large as what is largest.
+		const spare = cluster === row.cluster ? sparesOf(run, row) : 0;
+		const rings = byRow.get(row.id) ?? 0;
+		for (const { place, count: alike } of runsOf(cluster))
 			if (isTreated(place))
 				needs.push(...insideNeeds(place, colourway, balloonsIn(place, alike) * (count + spare)));
 		if (pattern.kind === 'same') places.forEach((p) => put(p, p.slot ?? pattern.slot, count));
 		else
-			for (const cluster of layRun(run))
-				if (cluster.row === row) places.forEach((p, i) => put(p, slotOfLaid(cluster, i, count), 1));
-		if (spare > 0)
-			places.forEach((p, i) =>
-				put(p, slotOfLaid({ row, ringOfRow: 0, ring: 0, stretch: 0, at: 0 }, i, count), spare)
-			);
+			for (const own of layRun(run))
+				if (own.cluster === cluster) places.forEach((p, i) => put(p, slotOfLaid(own, i, rings), 1));
+		if (spare > 0) {
+			const first: LaidCluster = { row, cluster, ringOfRow: 0, ring: 0, stretch: 0, at: 0, along: 0 };
+			places.forEach((p, i) => put(p, slotOfLaid(first, i, rings), spare));
+		}
 	}
 	for (const { place, slot, count } of found.values())
 		if (count > 0)
@@ -220,6 +165,8 @@ function mixNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	});
 }
 
+const rangeOf = (low: number, high: number) => ({ low: rational(low), high: rational(high) });
+
 function infillNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 	return run.infill.flatMap((infill): Need[] => {
 		const { usual, low, high } = infillCount(run, infill);
@@ -234,10 +181,10 @@ function infillNeeds(run: Run, colourway: Colourway | undefined): Need[] {
 				material: null,
 				size: infill.size,
 				method: methodOfPlace(infill),
-				quantity: rational(usual),
-				...(low === high ? {} : { range: { low: rational(low), high: rational(high) } })
+				quantity: rational(usual * (infill.each ?? 1)),
+				...(low === high ? {} : { range: rangeOf(low * (infill.each ?? 1), high * (infill.each ?? 1)) })
 			},
-			{ what: 'count', of: 'infill balloon', quantity: rational(usual) }
+			{ what: 'count', of: 'infill balloon', quantity: rational(usual * (infill.each ?? 1)) }
 		];
 	});
 }
@@ -248,25 +195,20 @@ const tiesOf = (run: Run): Rational =>
 		? rational(0)
 		: rational(Math.round(rational(run.spine.ties).valueOf() * (lengthOfRun(run) / 1000)));
 
-function needs(run: Run, colourway: Colourway | undefined): Need[] {
+function needsAsLong(run: Run, colourway: Colourway | undefined): Need[] {
 	const found = [...rowNeeds(run, colourway), ...mixNeeds(run, colourway), ...infillNeeds(run, colourway)];
 	const pairs = cornerPairs(run);
 	if (run.corner && pairs > 0) found.push(ownNeed(run.corner, colourway, 2 * pairs));
 	if (run.spine) {
-		found.push({
-			what: 'material',
-			material: run.spine.material,
-			label: 'spine',
-			quantity: rational(1),
-			length: { um: spineLength(run) }
-		});
+		for (const { material, um } of spinePieces(run))
+			found.push({ what: 'material', material, label: 'spine', quantity: rational(1), length: { um } });
 		const ties = tiesOf(run);
 		if (!ties.equals(0)) found.push({ what: 'count', of: 'tie to the spine', quantity: ties });
 	}
 	found.push(...hungNeeds(run, lengthOfRun(run)));
 	const clusters = layRun(run);
 	const joined = (how: 'modelling balloon' | 'line') =>
-		clusters.filter((c, i) => i > 0 && (c.row.joining ?? run.joining) === how).length;
+		clusters.filter((c, i) => i > 0 && joiningOf(run, c) === how).length;
 	// What is joined by a line along a spine is joined by the spine.
 	const [tied, lined] = [joined('modelling balloon'), run.spine === null ? joined('line') : 0];
 	if (tied > 0)
@@ -293,21 +235,20 @@ const total = (counts: readonly number[]): number => counts.reduce((a, c) => a +
 const between = (usual: number, low: number, high: number): Ends =>
 	low === high ? undefined : { less: Math.max(0, usual - low), more: Math.max(0, high - usual) };
 
-function tasks(run: Run): TaskCount[] {
+function tasksAsLong(run: Run): TaskCount[] {
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number, ends?: Ends) => {
 		if (count > 0) found.push({ ...plainTask(task, count), ends });
 	};
-	const byRow = clustersByRow(run);
-	for (const row of run.rows) {
-		const count = (byRow.get(row.id) ?? 0) + sparesOf(run, row);
-		for (const { place, count: alike } of runsOf(row.cluster)) {
+	for (const { row, cluster, count: laid } of alikeClusters(run)) {
+		const count = laid + (cluster === row.cluster ? sparesOf(run, row) : 0);
+		for (const { place, count: alike } of runsOf(cluster)) {
 			const all = balloonsIn(place, alike) * count;
 			found.push(...sizingTasks(place, all));
 			push('tie', all);
 			if (isTreated(place)) found.push(...insideTasks(place, all));
 		}
-		found.push(...clusterTasks(row.cluster.places.length, count));
+		found.push(...clusterTasks(cluster.places.length, count));
 	}
 	push('attach', layRun(run).length);
 	const { counts } = estimateUsed(run);
@@ -328,8 +269,11 @@ function tasks(run: Run): TaskCount[] {
 	for (const infill of run.infill) {
 		const { usual, low, high } = infillCount(run, infill);
 		const ends = between(usual, low, high);
-		if (usual > 0) found.push(...sizingWithEnds(infill, usual, ends));
-		push('tie', usual, ends);
+		const of = infill.each ?? 1;
+		const single = ends && { less: ends.less * of, more: ends.more * of };
+		if (usual > 0) found.push(...sizingWithEnds(infill, usual * of, single));
+		push('tie', usual * of, single);
+		if (of > 1) push('cluster', usual, ends);
 		push('infill', usual, ends);
 	}
 	if (run.corner && cornerPairs(run) > 0) {
@@ -349,6 +293,20 @@ const sizingWithEnds = (place: Parameters<typeof sizingTasks>[0], count: number,
 		return { ...task, ends: ends && { less: ends.less * each, more: ends.more * each } };
 	});
 
+function needs(run: Run, colourway: Colourway | undefined): Need[] {
+	const usual = needsAsLong(run, colourway);
+	if (!run.open) return usual;
+	const [low, high] = [run.open.low, run.open.high].map((end) => needsAsLong(asLong(run, end), colourway));
+	return withEnds(usual, low!, high!);
+}
+
+function tasks(run: Run): TaskCount[] {
+	const usual = tasksAsLong(run);
+	if (!run.open) return usual;
+	const [low, high] = [run.open.low, run.open.high].map((end) => tasksAsLong(asLong(run, end)));
+	return tasksWithEnds(usual, low!, high!);
+}
+
 /** A garland goes up along what it hangs on, an arch stands, a runner lies. */
 function site(run: Run): SitePiece | null {
 	if (run.rows.length === 0 && run.mix.length === 0) return null;
@@ -366,7 +324,7 @@ function balloonsOfRun(run: Run): number {
 		(a, row) => a + row.cluster.places.length * ((byRow.get(row.id) ?? 0) + sparesOf(run, row)),
 		0
 	);
-	const infill = run.infill.reduce((a, i) => a + infillCount(run, i).usual, 0);
+	const infill = run.infill.reduce((a, i) => a + infillCount(run, i).usual * (i.each ?? 1), 0);
 	return rows + (estimateUsed(run).total ?? 0) + infill + 2 * cornerPairs(run);
 }
 

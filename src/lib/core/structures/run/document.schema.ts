@@ -10,13 +10,15 @@ import {
 	positive,
 	slots
 } from '../../document/fields.schema.ts';
-import { ESTIMATES, SEEN, THICKER, WAYS, type Run } from './document.ts';
+import { ESTIMATES, SEEN, TAPERED, THICKER, WAYS, type Run } from './document.ts';
+import { MOST_IN_CLUSTER, MOST_ON_PATH } from '../../document/limits.ts';
 import { hung } from '../../document/hung.schema.ts';
 
 /** A run is at most so long: 650 ft. */
 const way = z.enum(WAYS);
 const maybe = length.nullable();
 const some = amount('Must be a number, 0 or more.');
+const clusters = z.number().int().min(1).max(MOST_ON_PATH).optional();
 const micrometres = z.number().int().min(-200_000_000).max(200_000_000);
 
 const path = z.discriminatedUnion('kind', [
@@ -30,7 +32,7 @@ const path = z.discriminatedUnion('kind', [
 	z.strictObject({
 		kind: z.literal('corners'),
 		legs: z
-			.array(z.strictObject({ way, length, pitch: maybe }))
+			.array(z.strictObject({ way, length, pitch: maybe, clusters }))
 			.min(1)
 			.max(40)
 	}),
@@ -76,7 +78,8 @@ const organic = z.strictObject({
 			counts: z.array(z.number().int().min(0).max(100_000)).max(12)
 		})
 		.nullable(),
-	seed: z.number().int().min(0).max(1_000_000)
+	seed: z.number().int().min(0).max(1_000_000),
+	scattered: z.literal(true).optional()
 });
 /** Guards {@link Run}. */
 export const run = z.strictObject({
@@ -84,7 +87,18 @@ export const run = z.strictObject({
 	path,
 	height: length.or(z.literal(0)),
 	branches: z
-		.array(z.strictObject({ id, kind: z.enum(['tee', 'cross']), at: length, way, length, pitch: maybe }))
+		.array(
+			z.strictObject({
+				id,
+				kind: z.enum(['tee', 'cross']),
+				at: length,
+				way,
+				length,
+				pitch: maybe,
+				clusters,
+				turned: z.literal(true).optional()
+			})
+		)
 		.max(40),
 	rows: z
 		.array(
@@ -105,6 +119,7 @@ export const run = z.strictObject({
 			z.strictObject({
 				...plain,
 				share: positive,
+				each: z.number().int().min(1).max(10_000).optional(),
 				colours: z
 					.array(z.strictObject({ slot: slots.element, parts: z.number().int().min(1).max(10_000) }))
 					.min(1)
@@ -113,15 +128,44 @@ export const run = z.strictObject({
 		)
 		.max(12),
 	organic,
-	infill: z.array(z.strictObject({ ...plain, low: some, high: some, slot: id.nullable() })).max(12),
+	infill: z
+		.array(
+			z.strictObject({
+				...plain,
+				low: some,
+				high: some,
+				slot: id.nullable(),
+				each: z.number().int().min(2).max(MOST_IN_CLUSTER).optional()
+			})
+		)
+		.max(12),
 	spine: z
 		.strictObject({
 			material: id.nullable(),
 			tails: length.or(z.literal(0)),
 			loops: z.literal(0).or(z.literal(1)).or(z.literal(2)),
-			ties: some
+			ties: some,
+			round: length.optional()
 		})
 		.nullable(),
 	hung,
-	spare: z.number().int().min(0).max(200)
+	spare: z.number().int().min(0).max(200),
+	clusters,
+	free: z
+		.array(z.strictObject({ id, at: length.or(z.literal(0)), length }))
+		.max(20)
+		.optional(),
+	taper: z
+		.strictObject({ at: z.enum(TAPERED), clusters: z.number().int().min(1).max(100), size: length })
+		.optional(),
+	changes: z
+		.array(
+			z.discriminatedUnion('to', [
+				z.strictObject({ to: z.literal('joining'), id, at: length, joining }),
+				z.strictObject({ to: z.literal('spine'), id, at: length, material: id })
+			])
+		)
+		.max(12)
+		.optional(),
+	open: z.strictObject({ low: length, high: length }).optional()
 }) satisfies z.ZodType<Run, unknown>;

@@ -14,6 +14,8 @@ export interface PathLeg {
 	readonly length: Micrometres;
 	/** From cluster to cluster on this leg; null is what its clusters take. */
 	readonly pitch: Micrometres | null;
+	/** So many clusters on it, however far apart. */
+	readonly clusters?: number;
 }
 
 /** Where a run goes. Its feet, its lowest points or its line stand at the run's height over the floor. */
@@ -48,6 +50,37 @@ export interface Branch {
 	readonly way: Way;
 	readonly length: Micrometres;
 	readonly pitch: Micrometres | null;
+	readonly clusters?: number;
+	/** The cluster where it leaves is turned half a place, so that the arm sits between two balloons. */
+	readonly turned?: true;
+}
+
+/** A piece of the path that stays bare: where a sign hangs, a hand holds, a door opens. */
+export interface FreeStretch {
+	readonly id: Id;
+	/** Along the path, from its beginning. */
+	readonly at: Micrometres | 0;
+	readonly length: Micrometres;
+}
+
+/** From so far along a run is joined, or tied to something else. */
+export type Change = {
+	readonly id: Id;
+	readonly at: Micrometres;
+} & (
+	| { readonly to: 'joining'; readonly joining: Joining }
+	/** What it is tied to from there on. */
+	| { readonly to: 'spine'; readonly material: Id }
+);
+
+export const TAPERED = ['both', 'start', 'end'] as const;
+
+/** Clusters get smaller towards an end, or both: the outermost is so large, the last of so many nearly whole. */
+export interface Taper {
+	readonly at: (typeof TAPERED)[number];
+	readonly clusters: number;
+	/** The largest balloon of the outermost cluster. */
+	readonly size: Micrometres;
 }
 
 /** How much of the round is seen: hung free, in front of a wall, along a table. */
@@ -66,6 +99,8 @@ export interface MixPart {
 	readonly id: Id;
 	/** Per cent of the count. */
 	readonly share: RationalText;
+	/** About so many of each colour, in place of a share. */
+	readonly each?: number;
 	readonly kind: PlaceKind;
 	readonly nominal: Micrometres;
 	readonly size: Size;
@@ -96,11 +131,15 @@ export interface Organic {
 	} | null;
 	/** Another number, another picture. */
 	readonly seed: number;
+	/** Colours at will: two neighbours may be of one. */
+	readonly scattered?: true;
 }
 
 /** Small ones set after hanging: an estimate until the job. */
 export interface Infill {
 	readonly id: Id;
+	/** Balloons tied into each of them: single ones where nothing is said. */
+	readonly each?: number;
 	/** A foot. */
 	readonly low: RationalText;
 	readonly high: RationalText;
@@ -121,6 +160,8 @@ export interface Spine {
 	readonly loops: 0 | 1 | 2;
 	/** Ties to the spine a metre. */
 	readonly ties: RationalText;
+	/** Wound round every balloon: so much of it for each. */
+	readonly round?: Micrometres;
 }
 
 /** Clusters that follow each other along the path: the rows of a run come one after the other, over and over. */
@@ -155,4 +196,12 @@ export interface Run {
 	readonly hung: Hung | null;
 	/** Clusters inflated besides and kept aside, of the rows in turn. */
 	readonly spare: number;
+	/** So many clusters on the path, however far apart; arms take what they say. */
+	readonly clusters?: number;
+	readonly free?: readonly FreeStretch[];
+	readonly taper?: Taper;
+	/** In their order along the path. */
+	readonly changes?: readonly Change[];
+	/** How long it becomes is not known before it is built: between these. */
+	readonly open?: { readonly low: Micrometres; readonly high: Micrometres };
 }

@@ -14,8 +14,9 @@ export function changeRun(recipe: RecipeDraft, section: Id, work: (run: Mutable<
  * had, in whole per cent (largest remainder), none of them nothing.
  */
 export function balanceShares({ mix }: Pick<Mutable<Run>, 'mix'>, said: Id): void {
-	const others = mix.filter((p) => p.id !== said);
-	const own = mix.find((p) => p.id === said);
+	const shared = mix.filter((p) => p.each === undefined);
+	const others = shared.filter((p) => p.id !== said);
+	const own = shared.find((p) => p.id === said);
 	if (!own) return;
 	const share = Math.max(1, Math.min(100 - others.length, Math.round(rational(own.share).valueOf())));
 	own.share = String(others.length === 0 ? 100 : share);

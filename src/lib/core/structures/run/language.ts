@@ -5,6 +5,8 @@ import { buildLayer } from '../kit/build-layer.ts';
 import { put } from '../kit/put.ts';
 import type { Infill, MixPart, Run, RunRow } from './document.ts';
 import { emptyRun } from './empty.ts';
+import { usualOf } from './open.ts';
+import { lengthOfRun } from './path.ts';
 import { runLine } from './read.ts';
 import type { RunSaid, SaidRun } from './said.ts';
 
@@ -16,11 +18,20 @@ type Set<K extends SaidRun['set']> = (
 	kit: EditKit
 ) => void;
 
+/** What is not said is not there: a recipe prints and compares alike however it came about. */
+function setOrDrop<K extends 'open' | 'taper' | 'clusters'>(run: Mutable<Run>, key: K, value: Run[K]) {
+	if (value === undefined) delete run[key];
+	else run[key] = value as Mutable<Run>[K];
+}
+
 const STANDING: ReadonlySet<Run['path']['kind']> = new Set(['arch', 'corners', 'helix'] as const);
 
 const SETS: { readonly [K in SaidRun['set']]: Set<K> } = {
-	path(run, { path, height }) {
+	path(run, { path, height, open }) {
 		const before = run.path.kind;
+		// A length that is said is known; where it is only lifted, nothing of it is.
+		if (open || height === null || JSON.stringify(path) !== JSON.stringify(run.path))
+			setOrDrop(run, 'open', open);
 		run.path = path as Mutable<Run['path']>;
 		if (height !== null) run.height = height;
 		// Arches and frames stand on their feet until they are said to be lifted.
@@ -36,9 +47,18 @@ const SETS: { readonly [K in SaidRun['set']]: Set<K> } = {
 	},
 	corner: (run, { balloon }, _editing, kit) =>
 		void (run.corner = balloon && (kit.own(balloon).balloon as Mutable<Run['corner']>)),
-	mix(run, { balloon: { kind, nominal, size, method }, share, colours: said }, editing, kit) {
+	mix(run, { balloon: { kind, nominal, size, method }, share, each, colours: said }, editing, kit) {
 		const colours = said.map(({ ref, parts }) => ({ slot: kit.slot(ref), parts }));
-		const part: MixPart = { id: kit.newId(), share, kind, nominal, size, method, colours };
+		const part: MixPart = {
+			id: kit.newId(),
+			share,
+			kind,
+			nominal,
+			size,
+			method,
+			colours,
+			...(each && { each })
+		};
 		put(run.mix as MixPart[], part, editing);
 	},
 	organic: (run, { organic }) =>
@@ -53,7 +73,21 @@ const SETS: { readonly [K in SaidRun['set']]: Set<K> } = {
 	spine: (run, { spine }) => void (run.spine = spine && { ...spine }),
 	hung: (run, { hung }) => void (run.hung = hung && { ...hung }),
 	joining: (run, { joining }) => void (run.joining = joining),
-	spare: (run, { spare }) => void (run.spare = spare)
+	spare: (run, { spare }) => void (run.spare = spare),
+	clusters: (run, { clusters }) => setOrDrop(run, 'clusters', clusters ?? undefined),
+	free: (run, { free }, editing, { newId }) => put((run.free ??= []), { ...free, id: newId() }, editing),
+	taper: (run, { taper }) => setOrDrop(run, 'taper', taper ?? undefined),
+	change(run, { change }, editing, { newId }) {
+		put((run.changes ??= []), { ...change, id: newId() }, editing);
+		run.changes!.sort((a, b) => a.at - b.at);
+	},
+	open(run, { open }) {
+		setOrDrop(run, 'open', open ?? undefined);
+		const now = Math.round(lengthOfRun(run as Run) * 1000);
+		// A line outside its own ends is as long as they are half-way.
+		if (open && run.path.kind === 'line' && (now < open.low || now > open.high))
+			run.path = { kind: 'line', length: usualOf(open) };
+	}
 };
 
 export const language: LanguageFacet<Run, RunSaid> = {
@@ -66,14 +100,21 @@ export const language: LanguageFacet<Run, RunSaid> = {
 		'half fives at 4, half elevens at 9, in pink',
 		'hang it from hooks, one every two feet',
 		'fatter in the middle',
-		'infill with 3 pink 5s at 3 a foot'
+		'infill with 3 pink 5s at 3 a foot',
+		'leave 2 ft bare at 6 ft',
+		'between 8 and 12 ft long',
+		'thinner at both ends, down to 3 and a half inches over 3 clusters'
 	],
 	shown: true,
 	read: runLine,
 	readAnywhere: () => undefined,
 	home: (sections, _said, place) => inHand(sections, place, 'run'),
 	partOf: ({ said: { set } }) =>
-		set === 'row' || set === 'mix' || set === 'infill' || set === 'branch' ? set : undefined,
+		set === 'free' || set === 'change'
+			? 'branch'
+			: set === 'row' || set === 'mix' || set === 'infill' || set === 'branch'
+				? set
+				: undefined,
 	take: {
 		run: ({ structure }, { said }, { editing }, kit) =>
 			(SETS[said.set] as Set<typeof said.set>)(structure, said as never, editing, kit)

@@ -4,7 +4,8 @@ import type { EstimateBy, MixPart, Run, Seen } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import { rational } from '../../units/rational.ts';
 import { firstCount, MOST_PACKED, type PackJob } from './pack-job.ts';
-import { lengthOfRun, stretchesOf } from './path.ts';
+import { filledLength, filledStretches } from './path.ts';
+import { splitCount } from './split-count.ts';
 
 const FOOT = 304.8;
 /** Balloons in a cluster of an organic run: where a side is not seen, one fewer. House rule. */
@@ -27,24 +28,21 @@ export interface Estimate {
 export const sizesOf = (run: Pick<Run, 'mix'>): number[] =>
 	run.mix.map((part) => resolveSize(part.size, part.nominal).assumed);
 
-/**
- * Splits a count by weights so that the parts always add up to it: the largest remainder, ties to the earlier.
- * @param weights 0 or more, at least one above 0
- */
-export function splitCount(count: number, weights: readonly number[]): number[] {
-	const all = weights.reduce((a, w) => a + w, 0);
-	if (!(all > 0)) return weights.map(() => 0);
-	const exact = weights.map((w) => (count * w) / all);
-	const given = exact.map(Math.floor);
-	let left = count - given.reduce((a, g) => a + g, 0);
-	const order = exact
-		.map((e, i) => [e - Math.floor(e), i] as const)
-		.sort((a, b) => b[0] - a[0] || a[1] - b[1]);
-	for (const [, i] of order) if (left-- > 0) given[i]!++;
-	return given;
-}
+/** Sizes that are said by count have no share of what the others take. */
+const sharesOf = (mix: readonly MixPart[]): number[] =>
+	mix.map((p) => (p.each === undefined ? rational(p.share).valueOf() : 0));
 
-const sharesOf = (mix: readonly MixPart[]): number[] => mix.map((p) => rational(p.share).valueOf());
+/** How many of each size are said, so many of each of its colours; undefined where it is for an estimator to say. */
+const saidCounts = (mix: readonly MixPart[]): (number | undefined)[] =>
+	mix.map(({ each, colours }) => each && each * colours.length);
+
+/** What an estimator says beside what is said: its whole is kept where the sizes it splits have room in it. */
+function withSaid(mix: readonly MixPart[], all: number): number[] {
+	const said = saidCounts(mix);
+	const fixed = said.reduce<number>((a, c) => a + (c ?? 0), 0);
+	const rest = splitCount(Math.max(0, all - fixed), sharesOf(mix));
+	return said.map((count, i) => count ?? rest[i]!);
+}
 
 /** Clusters a foot that the sizes of the mix take at the default squash: what the estimator by clusters starts from. */
 function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
@@ -62,7 +60,7 @@ function usualClusters(run: Pick<Run, 'mix' | 'organic'>): number {
  */
 export function estimatesOf(run: Run): readonly Estimate[] {
 	const { mix, organic } = run;
-	const feet = lengthOfRun(run) / FOOT;
+	const feet = filledLength(run) / FOOT;
 	const fullness = rational(organic.fullness).valueOf();
 	const estimate = (by: EstimateBy, counts: readonly number[] | null, stale = false): Estimate => ({
 		by,
@@ -74,12 +72,14 @@ export function estimatesOf(run: Run): readonly Estimate[] {
 	const clusters = Math.round(aFoot * feet * fullness) * IN_CLUSTER[organic.seen];
 	const { taught, packed } = organic;
 	return [
-		estimate('clusters', mix.length === 0 ? [] : splitCount(clusters, sharesOf(mix))),
+		estimate('clusters', mix.length === 0 ? [] : withSaid(mix, clusters)),
 		estimate('by the foot', taught && byTheFoot(mix, taught, feet)),
 		estimate(
 			'packed',
 			packed && packed.counts.length === mix.length
-				? scaled(packed.counts, lengthOfRun(run) / (packed.length / 1000))
+				? scaled(packed.counts, filledLength(run) / (packed.length / 1000)).map(
+						(c, i) => saidCounts(mix)[i] ?? c
+					)
 				: null,
 			packed !== null && packed.key !== packKey(run)
 		)
@@ -95,10 +95,10 @@ function byTheFoot(
 	const longer = (feet * FOOT * 1000) / length;
 	const found = mix.map(() => 0);
 	for (const { nominal, count } of counts) {
-		const own = mix.map((p) => (p.nominal === nominal ? rational(p.share).valueOf() : 0));
+		const own = sharesOf(mix).map((share, i) => (mix[i]!.nominal === nominal ? share : 0));
 		splitCount(Math.round(count * longer), own).forEach((c, i) => (found[i]! += c));
 	}
-	return found;
+	return saidCounts(mix).map((count, i) => count ?? found[i]!);
 }
 
 const scaled = (counts: readonly number[], by: number): number[] =>
@@ -123,7 +123,7 @@ export function endsOf(
 ): { readonly low: readonly number[]; readonly high: readonly number[] } | undefined {
 	const all = estimatesOf(run).filter((e) => e.counts !== null && e.total);
 	const { taught } = run.organic;
-	const measured = taught !== null && Math.abs(taught.length / 1000 - lengthOfRun(run)) < 1;
+	const measured = taught !== null && Math.abs(taught.length / 1000 - filledLength(run)) < 1;
 	const apart = apartBy(all);
 	if (apart === undefined || apart <= FAR || (measured && run.organic.by === 'by the foot')) return undefined;
 	const totals = all.map((e) => e.total!);
@@ -154,6 +154,10 @@ const PACKED_AS = 2;
 /** Everything a packing hangs on, in few letters: FNV-1a, 64 bits in two halves (from memory). */
 export function packKey(run: Run): string {
 	const { organic, path, height, branches } = run;
+	const more =
+		run.free || run.mix.some((p) => p.each)
+			? [run.free?.map((f) => [f.at, f.length]), saidCounts(run.mix)]
+			: [];
 	const said = JSON.stringify([
 		PACKED_AS,
 		path,
@@ -164,7 +168,8 @@ export function packKey(run: Run): string {
 		organic.seen,
 		organic.fullness,
 		organic.thicker,
-		organic.seed
+		organic.seed,
+		...more
 	]);
 	let [a, b] = [0x811c9dc5, 0x01000193];
 	for (let i = 0; i < said.length; i++) {
@@ -180,13 +185,14 @@ export function packKey(run: Run): string {
  * @param counts so many of each part and no more; null fills the gaps
  */
 export function packJob(run: Run, counts: readonly number[] | null): PackJob | undefined {
-	const stretches = stretchesOf(run);
+	const stretches = filledStretches(run);
 	if (run.mix.length === 0 || stretches.length === 0) return undefined;
 	const { seen, fullness, thicker, seed } = run.organic;
 	const job = {
 		stretches,
 		sizes: sizesOf(run),
-		shares: sharesOf(run.mix),
+		// As they stand to each other: what is said by count stands as it was said.
+		shares: run.mix.some((p) => p.each) ? estimatesOf(run)[0]!.counts! : sharesOf(run.mix),
 		seen,
 		fullness: rational(fullness).valueOf(),
 		thicker,

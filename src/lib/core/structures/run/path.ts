@@ -8,6 +8,15 @@ import {
 	type Stretch
 } from '../../geometry/path.ts';
 import type { Branch, Run, RunPath, Way } from './document.ts';
+import { splitCount } from './split-count.ts';
+
+/** A stretch that takes balloons. */
+export interface FilledStretch extends Stretch {
+	/** So many clusters; null is as many as fit. */
+	readonly clusters: number | null;
+	/** From the beginning of the path, mm; an arm's from where it leaves. */
+	readonly from: number;
+}
 
 const STEP: Readonly<Record<Way, readonly [number, number]>> = {
 	right: [1, 0],
@@ -106,6 +115,76 @@ function armsOf(legs: readonly Stretch[], { kind, at, way, length, pitch }: Bran
 	return kind === 'tee' ? [arm(way)] : [arm(way), arm(OPPOSITE[way])];
 }
 
+const filled = new WeakMap<Run, readonly FilledStretch[]>();
+
+/** The stretches of a run that take balloons: those of the path without what stays bare, then the arms. */
+export function filledStretches(run: Run): readonly FilledStretch[] {
+	const cached = filled.get(run);
+	if (cached) return cached;
+	const all = stretchesOf(run);
+	const path = all.filter((s) => !s.arm);
+	const free = (run.free ?? []).map(({ at, length }) => [at / 1000, (at + length) / 1000] as const);
+	const cut: { stretch: Stretch; from: number; leg: number }[] = [];
+	let from = 0;
+	path.forEach((stretch, leg) => {
+		for (const [a, b] of gapsLeft(from, from + stretch.length, free))
+			cut.push({
+				stretch: b - a > stretch.length - 1e-6 ? stretch : between(stretch, a - from, b - from),
+				from: a,
+				leg
+			});
+		from += stretch.length;
+	});
+	const counts = clustersOn(run, cut);
+	const arms = all.filter((s) => s.arm);
+	const said = run.branches.flatMap((b) => (b.kind === 'cross' ? [b.clusters, b.clusters] : [b.clusters]));
+	const made = [
+		...cut.map(({ stretch, from }, i): FilledStretch => ({ ...stretch, from, clusters: counts[i]! })),
+		...arms.map((arm, i): FilledStretch => ({ ...arm, from: 0, clusters: said[i] ?? null }))
+	];
+	filled.set(run, made);
+	return made;
+}
+
+/** What is left of a length from `a` to `b` where the free ones are taken out. */
+function gapsLeft(a: number, b: number, free: readonly (readonly [number, number])[]): [number, number][] {
+	let left: [number, number][] = [[a, b]];
+	for (const [from, to] of free)
+		left = left.flatMap(([x, y]): [number, number][] =>
+			to <= x || from >= y ? [[x, y]] : [[x, from], [to, y]]
+		).filter(([x, y]) => y - x > 1e-3);
+	return left;
+} // prettier-ignore
+
+/** How many clusters each piece takes: those of its leg, or of the whole path, by length. Null is as many as fit. */
+function clustersOn(
+	{ path, clusters }: Run,
+	cut: readonly { readonly stretch: Stretch; readonly leg: number }[]
+): (number | null)[] {
+	const counts: (number | null)[] = cut.map(() => null);
+	const share = (of: readonly number[], all: number) =>
+		splitCount(all, of.map((i) => cut[i]!.stretch.length)).forEach((n, i) => (counts[of[i]!] = n)); // prettier-ignore
+	const legs = path.kind === 'corners' ? path.legs : [];
+	legs.forEach((leg, n) => {
+		if (leg.clusters !== undefined) share(cut.flatMap((c, i) => (c.leg === n ? [i] : [])), leg.clusters); // prettier-ignore
+	});
+	if (clusters !== undefined) {
+		const rest = cut.flatMap((_, i) => (counts[i] === null ? [i] : []));
+		const said = counts.reduce<number>((a, c) => a + (c ?? 0), 0);
+		if (rest.length > 0) share(rest, Math.max(0, clusters - said));
+	}
+	return counts;
+}
+
+/** A piece of a stretch, from so far along it to so far. mm */
+function between(stretch: Stretch, a: number, b: number): Stretch {
+	const inner = stretch.points.filter((_, i) => stretch.along[i]! > a + 1e-6 && stretch.along[i]! < b - 1e-6);
+	return stretchOf([pointOn(stretch, a), ...inner, pointOn(stretch, b)], {
+		pitch: stretch.pitch,
+		arm: stretch.arm
+	});
+}
+
 function pointOn(leg: Stretch, at: number): PathPoint {
 	const next = leg.along.findIndex((s) => s >= at);
 	if (next <= 0) return leg.points[0]!;
@@ -117,6 +196,9 @@ function pointOn(leg: Stretch, at: number): PathPoint {
 /** Length of the whole run, arms and all, mm. */
 export const lengthOfRun = (run: Pick<Run, 'path' | 'height' | 'branches'>): number =>
 	stretchesOf(run).reduce((a, s) => a + s.length, 0);
+
+/** Length of a run that takes balloons, mm: without what stays bare. */
+export const filledLength = (run: Run): number => filledStretches(run).reduce((a, s) => a + s.length, 0);
 
 /** How high a path reaches over its lowest point, mm; one that goes level is as long as it is. */
 export function reachOf(run: Pick<Run, 'path' | 'height' | 'branches'>): number {

@@ -11,10 +11,12 @@ import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { AppliedBall } from '../kit/seats.ts';
 import { innerBall } from '../kit/filled.ts';
-import { estimateUsed, packJob, splitCount } from './organic.ts';
+import { estimateUsed, packJob } from './organic.ts';
 import { packRoughly } from './pack-run.ts';
-import { layRun, clustersByRow, infillCount, slotOfLaid } from './count.ts';
-import { stretchesOf } from './path.ts';
+import { infillCount } from './count.ts';
+import { alikeClusters, clustersByRow, layRun, slotOfLaid, type LaidCluster } from './lay.ts';
+import { filledStretches, stretchesOf } from './path.ts';
+import { splitCount } from './split-count.ts';
 import type { Strand } from '../kit/strand.ts';
 
 export interface PlacedRun {
@@ -51,22 +53,25 @@ export function placeRun(run: Run, pumps: readonly PumpProfile[] = [], packed?: 
 const LOOKS = [0, -1] as const;
 
 function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
-	const stretches = stretchesOf(run);
+	const stretches = filledStretches(run);
 	const byRow = clustersByRow(run);
 	const rings = new Map(
-		run.rows.map((row) => {
-			const diameters = row.cluster.places.map((p) => resolveSize(p.size, p.nominal, pumps).assumed);
-			return [row.id, { diameters, ...unequalRing(diameters) }];
+		alikeClusters(run).map(({ cluster }) => {
+			const diameters = cluster.places.map((p) => resolveSize(p.size, p.nominal, pumps).assumed);
+			return [cluster, { diameters, ...unequalRing(diameters) }];
 		})
 	);
-	return layRun(run).flatMap((cluster) => {
+	const laid = layRun(run);
+	const turned = turnedAtTees(run, laid);
+	return laid.flatMap((cluster) => {
 		const { row, at, stretch, ring } = cluster;
-		const { diameters, radius, angles } = rings.get(row.id)!;
+		const { diameters, radius, angles } = rings.get(cluster.cluster)!;
 		const { point, way } = pointOf(stretches[stretch]!, at);
 		const [away, over] = across(way);
 		// Every second one turned by half a place, to nest.
-		const turn = Math.PI / 4 + (ring % 2 === 0 ? 0 : Math.PI / diameters.length);
-		return row.cluster.places.map((place, i): AppliedBall => {
+		const half = Math.PI / diameters.length;
+		const turn = Math.PI / 4 + (ring % 2 === 0 ? 0 : half) + (turned.has(cluster) ? half : 0);
+		return cluster.cluster.places.map((place, i): AppliedBall => {
 			const [u, v] = [radius * Math.cos(turn + angles[i]!), radius * Math.sin(turn + angles[i]!)];
 			return {
 				piece: row.id,
@@ -85,6 +90,17 @@ function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
 			};
 		});
 	});
+}
+
+/** The clusters that are turned where an arm leaves: the nearest of the path to each. */
+function turnedAtTees(run: Run, laid: readonly LaidCluster[]): ReadonlySet<LaidCluster> {
+	const tees = run.branches.filter((b) => b.turned);
+	if (tees.length === 0) return new Set();
+	const stretches = filledStretches(run);
+	const onPath = laid.filter((c) => !stretches[c.stretch]!.arm);
+	return new Set(
+		tees.flatMap(({ at }) => onPath.toSorted((a, b) => Math.abs(a.along - at / 1000) - Math.abs(b.along - at / 1000)).slice(0, 1)) // prettier-ignore
+	);
 }
 
 /** A pair in the inside of each elbow, one before the other. */
@@ -138,7 +154,9 @@ function packingOf(run: Run, packed?: Packed): Placed | undefined {
 function mixBalls(run: Run, packed?: Packed): AppliedBall[] {
 	const packing = packingOf(run, packed);
 	if (!packing) return [];
-	const slots = run.mix.map((part, i) => coloursAlong(part, packing.counts[i] ?? 0, run.organic.seed + i));
+	const slots = run.mix.map((part, i) =>
+		coloursAlong(part, packing.counts[i] ?? 0, run.organic.seed + i, run.organic.scattered ?? false)
+	);
 	const next = run.mix.map(() => 0);
 	return packing.balls
 		.toSorted((a, b) => a.at - b.at)
@@ -157,13 +175,19 @@ function mixBalls(run: Run, packed?: Packed): AppliedBall[] {
 }
 
 /** The colours of a part from the beginning of a run to its end: each as often as it is counted, well mixed. */
-function coloursAlong({ colours }: MixPart, count: number, seed: number): Id[] {
+function coloursAlong({ colours }: MixPart, count: number, seed: number, scattered: boolean): Id[] {
 	const left = splitCount(
 		count,
 		colours.map((c) => c.parts)
 	);
 	const whole = [...left];
 	const chance = seeded(seed);
+	if (scattered) {
+		const all = left.flatMap((n, i) =>
+			Array.from({ length: n }, () => ({ slot: colours[i]!.slot, by: chance() }))
+		);
+		return all.sort((a, b) => a.by - b.by).map((c) => c.slot);
+	}
 	return Array.from({ length: count }, () => {
 		// The colour that is furthest behind, give or take a little: no two runs of one colour are alike.
 		let [best, most] = [0, -Infinity];
@@ -184,25 +208,32 @@ function infillBalls(run: Run, balls: readonly AppliedBall[], pumps: readonly Pu
 		const { usual } = infillCount(run, infill);
 		const d = resolveSize(infill.size, infill.nominal, pumps).assumed;
 		const chance = seeded(run.organic.seed + 1000 + n);
-		return Array.from({ length: Math.min(usual, 2000) }, (_, i): AppliedBall => {
+		const each = infill.each ?? 1;
+		// Tied together they stand round the line that leads out of their host.
+		const ring = each > 1 ? d / 2 / Math.sin(Math.PI / each) : 0;
+		return Array.from({ length: Math.min(usual, Math.round(2000 / each)) }, (_, i): AppliedBall[] => {
 			const { ball } = hosts[Math.floor(((i + 0.5) / usual) * hosts.length) % hosts.length]!;
 			const [angle, lift] = [(chance() - 0.5) * Math.PI * 0.8, (chance() - 0.5) * 1.2];
 			const out = (ball.d + d) / 2;
-			return {
-				piece: infill.id,
-				ball: {
-					x: ball.x + out * Math.sin(angle) * Math.cos(lift),
-					y: ball.y - out * Math.cos(angle) * Math.cos(lift),
-					z: Math.max(d / 2, ball.z + out * Math.sin(lift)),
-					d
-				},
-				slot: infill.slot,
-				material: null,
-				kind: infill.kind,
-				looks: LOOKS,
-				hides: 0
-			};
-		});
+			const [sin, cos, up, flat] = [Math.sin(angle), Math.cos(angle), Math.sin(lift), Math.cos(lift)];
+			return Array.from({ length: each }, (_, k): AppliedBall => {
+				const [u, v] = [ring * Math.cos((2 * Math.PI * k) / each), ring * Math.sin((2 * Math.PI * k) / each)];
+				return {
+					piece: infill.id,
+					ball: {
+						x: ball.x + out * sin * flat + u * cos - v * sin * up,
+						y: ball.y - out * cos * flat + u * sin + v * cos * up,
+						z: Math.max(d / 2, ball.z + out * up + v * flat),
+						d
+					},
+					slot: infill.slot,
+					material: null,
+					kind: infill.kind,
+					looks: LOOKS,
+					hides: 0
+				};
+			});
+		}).flat();
 	});
 }
 

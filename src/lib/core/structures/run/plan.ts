@@ -5,15 +5,8 @@ import { hangStep, inflateSteps, type StepKit } from '../kit/step-kit.ts';
 import { printCluster } from '../kit/print-balloon.ts';
 import type { Run } from './document.ts';
 import { estimateUsed, IN_CLUSTER } from './organic.ts';
-import {
-	clustersByRow,
-	cornerPairs,
-	infillCount,
-	mixClusters,
-	pitchOf,
-	spineLength,
-	sparesOf
-} from './count.ts';
+import { cornerPairs, infillCount, mixClusters, spineLength, spinePieces } from './count.ts';
+import { alikeClusters, layRun, pitchOf, sparesOf } from './lay.ts';
 import { lengthOfRun } from './path.ts';
 import { formatInches, toMillimetres } from '../../units/length.ts';
 import { printSize } from '../../sizing/size.ts';
@@ -38,12 +31,19 @@ function runSteps(run: Run, kit: StepKit): MadeStep[] {
 function spineStep(run: Run, kit: StepKit): MadeStep[] {
 	const { spine } = run;
 	if (!spine) return [];
-	const named = nameOf(kit.context.catalogue.materials, spine.material, 'the spine, not chosen yet');
+	const named = spinePieces(run)
+		.map(({ material, um }, i, all) => {
+			const name = nameOf(kit.context.catalogue.materials, material, 'the spine, not chosen yet');
+			return all.length === 1 ? name : `${i > 0 ? 'then ' : ''}${feet(toMillimetres(um))} of ${name}`;
+		})
+		.join(', ');
+	const wound = spine.round ? `, ${formatInches(spine.round)} in of it round each balloon` : '';
+	const open = run.open ? `, and ${feet((run.open.high - lengthOfRun(run) * 1000) / 1000)} more at hand` : '';
 	const loops = spine.loops > 0 ? `, a knotted loop at ${spine.loops === 1 ? 'one end' : 'each end'}` : '';
 	const tails = spine.tails > 0 ? `, ${feet(spine.tails / 1000)} left over at each end` : '';
 	const long = feet(toMillimetres(spineLength(run)));
 	return [
-		kit.made('spine', `Cut ${named} for ${kit.name}: ${long}${tails}${loops}.`, {
+		kit.made('spine', `Cut ${named} for ${kit.name}: ${long}${tails}${loops}${wound}${open}.`, {
 			check: 'gentle to the touch: thin hard line cuts soft latex',
 			work: kit.share('thread')
 		})
@@ -69,15 +69,35 @@ function clustersStep(run: Run, kit: StepKit): MadeStep[] {
 
 function garlandStep(run: Run, kit: StepKit): MadeStep {
 	const apart = [...new Set(run.rows.map((row) => inch(pitchOf(row, run.squash))))];
-	const every = apart.length > 0 ? `, a cluster every ${apart.join(' and ')}` : '';
+	const counted =
+		run.clusters !== undefined || (run.path.kind === 'corners' && run.path.legs.some((l) => l.clusters));
+	const every = counted
+		? `, ${layRun(run).length} clusters spread evenly`
+		: apart.length > 0
+			? `, a cluster every ${apart.join(' and ')}`
+			: '';
 	const corners = cornerPairs(run);
+	const tees = run.branches.filter((b) => b.turned).map((b) => feet(b.at / 1000));
+	const more = [
+		...(run.free ?? []).map((f) => `${feet(f.length / 1000)} stay free ${f.at === 0 ? 'at the start' : `from ${feet(f.at / 1000)} on`}`),
+		...(tees.length > 0 ? [`the cluster at ${tees.join(' and ')} turned half a place, so that the arm sits between two balloons`] : []),
+		...(run.taper ? [`the ${run.taper.clusters} smaller ones ${TAPER_WORDS[run.taper.at]}, the smallest outermost`] : []),
+		...(run.changes ?? []).map((c) => `from ${feet(c.at / 1000)} on ${c.to === 'spine' ? `along ${nameOf(kit.context.catalogue.materials, c.material, 'another spine')}` : JOINED[c.joining]}`)
+	]; // prettier-ignore
+	const ends = run.open && `${feet(run.open.low / 1000)} to ${feet(run.open.high / 1000)}, as it needs`;
 	const inside = corners > 0 ? `, a pair on the inside of each of ${corners} corners` : '';
-	return kit.made('garland', `Put ${kit.name} together along ${feet(lengthOfRun(run))}${every}${inside}.`, {
-		method: JOINED[run.joining],
-		check: 'each turned half a place to the one before; no spine to be seen',
-		work: [...kit.own('attach'), ...kit.own('close gaps')]
-	});
+	return kit.made(
+		'garland',
+		`Put ${kit.name} together along ${ends ?? feet(lengthOfRun(run))}${every}${inside}${more.map((m) => `; ${m}`).join('')}.`,
+		{
+			method: JOINED[run.joining],
+			check: `each turned half a place to the one before; no spine to be seen${run.open ? '; its length written down' : ''}`,
+			work: [...kit.own('attach'), ...kit.own('close gaps')]
+		}
+	);
 }
+
+const TAPER_WORDS = { both: 'at each end', start: 'at the start', end: 'at the end' } as const;
 
 function infillStep(run: Run, kit: StepKit): MadeStep[] {
 	const lines = [...run.infill]
@@ -87,10 +107,12 @@ function infillStep(run: Run, kit: StepKit): MadeStep[] {
 			if (high === 0) return [];
 			const colour =
 				one.slot === null ? { name: 'colour open until the job', id: null } : kit.colour(one.slot);
-			const range = low === high ? '' : `, ${low * kit.all} to ${high * kit.all} as it needs`;
+			const of = one.each ?? 1;
+			const tied = of > 1 ? `, in clusters of ${of}` : '';
+			const range = low === high ? '' : `, ${low * of * kit.all} to ${high * of * kit.all} as it needs`;
 			const size = one.size.kind === 'unknown' ? '' : ` at ${printSize(one.size)}`;
-			const text = `${formatInches(one.nominal)}${size}, ${colour.name}${range}`;
-			return [{ count: usual * kit.all, text, colours: colour.id === null ? [] : [colour.id] }];
+			const text = `${formatInches(one.nominal)}${size}, ${colour.name}${tied}${range}`;
+			return [{ count: usual * of * kit.all, text, colours: colour.id === null ? [] : [colour.id] }];
 		});
 	if (lines.length === 0) return [];
 	return [
@@ -109,13 +131,14 @@ function infillStep(run: Run, kit: StepKit): MadeStep[] {
 }
 
 function clusterLines(kit: StepKit, run: Run): StepLine[] {
-	const byRow = clustersByRow(run);
 	const slots = kit.recipe.slots.map((s) => ({ ...s, name: kit.colour(s.id).name }));
-	const rows = run.rows.map((row): StepLine => ({
-		count: ((byRow.get(row.id) ?? 0) + sparesOf(run, row)) * kit.all,
-		text: printCluster(row.cluster, slots),
-		colours: []
-	}));
+	const rows = alikeClusters(run)
+		.map(({ row, cluster, count }): StepLine => ({
+			count: (count + (cluster === row.cluster ? sparesOf(run, row) : 0)) * kit.all,
+			text: printCluster(cluster, slots),
+			colours: []
+		}))
+		.filter((line) => line.count > 0);
 	const mixed = mixClusters(run);
 	if (mixed === 0) return rows;
 	const { total } = estimateUsed(run);

@@ -18,7 +18,7 @@ export function printPath(path: RunPath, recipe: Pick<PrintContext, 'sections'>)
 		case 'arch':
 			return `${path.curve === 'ellipse' ? 'arch' : 'catenary'} ${printLong(path.span)} by ${printLong(path.rise)}`;
 		case 'corners':
-			return `corners ${path.legs.map((l) => `${l.way} ${printLong(l.length)}${l.pitch === null ? '' : ` apart ${inch(l.pitch)}`}`).join(', ')}`;
+			return `corners ${path.legs.map((l) => `${l.way} ${printLong(l.length)}${l.pitch === null ? '' : ` apart ${inch(l.pitch)}`}${many(l)}`).join(', ')}`;
 		case 'helix':
 			return `helix ${printLong(path.across)} across ${printLong(path.height)} high ${path.turns} turns`;
 		case 'curve':
@@ -28,12 +28,15 @@ export function printPath(path: RunPath, recipe: Pick<PrintContext, 'sections'>)
 	}
 }
 
+const many = ({ clusters }: { readonly clusters?: number | undefined }): string =>
+	clusters === undefined ? '' : ` of ${clusters} clusters`;
+
 /** A coordinate in feet, to a thousandth. */
 const feetOf = (value: number): string =>
 	String(Math.round((value / 304_800) * 1000) / 1000).replace('-', '−');
 
-export const printBranch = ({ kind, at, way, length, pitch }: Branch): string =>
-	`${kind} at ${printLong(at)} ${way} ${printLong(length)}${pitch === null ? '' : ` apart ${inch(pitch)}`}`;
+export const printBranch = ({ kind, at, way, length, pitch, clusters, turned }: Branch): string =>
+	`${kind} at ${printLong(at)} ${way} ${printLong(length)}${pitch === null ? '' : ` apart ${inch(pitch)}`}${many({ clusters })}${turned ? ' turned' : ''}`;
 
 /** Everything said of a run, in the order it would be said. */
 function printRun(run: Run, context: PrintContext): PrintedLine[] {
@@ -42,6 +45,7 @@ function printRun(run: Run, context: PrintContext): PrintedLine[] {
 	const path = printPath(run.path, context);
 	return [
 		said(`${path}${run.height === 0 && run.path.kind !== 'line' ? '' : lifted}`, 'path'),
+		...printOpen(run),
 		...run.branches.map((branch) => said(printBranch(branch), 'branch', branch.id)),
 		...run.rows.map((row) => printRow(row, context)),
 		...run.mix.map((part) => printMix(part, context)),
@@ -50,6 +54,20 @@ function printRun(run: Run, context: PrintContext): PrintedLine[] {
 		...printHeld(run, context)
 	];
 }
+
+/** What of its length is not known, how many are on it, and what is otherwise somewhere along it. */
+function printOpen({ open, clusters, free, taper }: Run): PrintedLine[] {
+	return [
+		...(open ? [said(`open ${printLong(open.low)} to ${printLong(open.high)}`)] : []),
+		...(clusters === undefined ? [] : [said(`${clusters} clusters in all`)]),
+		...(free ?? []).map(({ id, at, length }) =>
+			said(`free ${printLong(length)} at ${at === 0 ? 'start' : printLong(at)}`, 'branch', id)
+		),
+		...(taper
+			? [said(`${taper.at === 'both' ? 'ends' : taper.at} thinner to ${inch(taper.size)} over ${taper.clusters} clusters`)]
+			: [])
+	];
+} // prettier-ignore
 
 function printRow({ id, cluster, repeat, pitch, joining }: RunRow, { slots }: PrintContext): PrintedLine {
 	const tail = [
@@ -65,7 +83,8 @@ function printMix(part: MixPart, { slots }: PrintContext): PrintedLine {
 	const colours = part.colours.map(
 		(c) => `${c.parts > 1 || part.colours.length > 1 ? `${c.parts} ` : ''}${slotName(c.slot, slots)}`
 	);
-	const text = `${mixed(rational(part.share))} % ${printBalloon(part)} of ${colours.join(' / ')}`;
+	const much = part.each === undefined ? `${mixed(rational(part.share))} %` : `about ${part.each} of each`;
+	const text = `${much} ${printBalloon(part)} of ${colours.join(' / ')}`;
 	return said(text, 'mix', part.id, part.colours[0]!.slot);
 }
 
@@ -73,14 +92,19 @@ function printInfill(infill: Infill, { slots }: PrintContext): PrintedLine {
 	const { low, high, slot, id } = infill;
 	const many = low === high ? figure(low) : `${figure(low)} to ${figure(high)}`;
 	const colour = slot === null ? 'open' : slotName(slot, slots);
-	return said(`infill ${many} a foot ${printBalloon(infill)} ${colour}`, 'infill', id, slot);
+	return said(
+		`infill ${many} a foot${infill.each ? ` clusters of ${infill.each}` : ''} ${printBalloon(infill)} ${colour}`,
+		'infill',
+		id,
+		slot
+	);
 }
 
 const SEEN = { 'all round': 'all round', wall: 'against a wall', table: 'on a table' } as const;
 const COUNTED = { 'by the foot': 'the foot', packed: 'packing', clusters: 'clusters' } as const;
 
 /** How a mix is seen, filled and counted; what is as it usually is says nothing. */
-function printOrganic({ seen, fullness, thicker, clusters, taught, by }: Organic): string[] {
+function printOrganic({ seen, fullness, thicker, clusters, taught, by, scattered }: Organic): string[] {
 	const sizes = taught?.counts.map((c) => `${c.count} ${formatInches(c.nominal)}`).join(' + ');
 	return [
 		SEEN[seen],
@@ -88,29 +112,41 @@ function printOrganic({ seen, fullness, thicker, clusters, taught, by }: Organic
 		thicker === 'even' ? '' : thicker === 'middle' ? 'thicker in the middle' : `thicker at the ${thicker}`,
 		clusters === null ? '' : `${figure(clusters)} clusters a foot`,
 		taught ? `${printLong(taught.length)} took ${sizes}` : '',
-		`counted by ${COUNTED[by]}`
+		`counted by ${COUNTED[by]}`,
+		scattered ? 'scattered' : ''
 	].filter(Boolean);
 }
 
 /** How its clusters are joined and what holds them. */
 function printHeld(run: Run, { slots, materialOf }: PrintContext): PrintedLine[] {
-	const { joining, corner, spine, hung, spare } = run;
+	const { joining, corner, spine, hung, spare, changes } = run;
 	return [
 		...(joining === 'twisted on' ? [] : [said(`joined ${joining}`)]),
 		...(corner ? [said(`corner ${printOwn(corner, slots)}`, 'more', null, corner.slot)] : []),
 		...(spine ? [said(printSpine(spine, materialOf))] : []),
+		...(changes ?? []).map((change) => {
+			const to =
+				change.to === 'joining'
+					? `joined ${change.joining}`
+					: `spine ${materialOf(change.material)?.name ?? GONE.part}`;
+			return said(`from ${printLong(change.at)} ${to}`, 'branch', change.id);
+		}),
 		...(hung ? [said(printHung(hung, materialOf))] : []),
 		...(spare > 0 ? [said(`spare ${spare} clusters`)] : [])
 	];
 }
 
-function printSpine({ material, tails, loops, ties }: Spine, materialOf: PrintContext['materialOf']): string {
+function printSpine(
+	{ material, tails, loops, ties, round }: Spine,
+	materialOf: PrintContext['materialOf']
+): string {
 	const named = material === null ? '' : ` ${materialOf(material)?.name ?? GONE.part}`;
 	return [
 		`spine${named}`,
 		tails > 0 ? ` tails ${printLong(um(tails))}` : '',
 		loops > 0 ? ` ${loops} loops` : '',
-		ties === '0' ? '' : ` ${figure(ties)} ties a metre`
+		ties === '0' ? '' : ` ${figure(ties)} ties a metre`,
+		round ? ` round each balloon ${inch(round)}` : ''
 	].join('');
 }
 

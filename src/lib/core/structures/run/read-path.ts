@@ -5,6 +5,7 @@ import type { Rational } from '../../units/rational.ts';
 import { WAYS, type PathLeg, type RunPath } from './document.ts';
 import { wordsMatch } from '../../language/names/name-colour.ts';
 import type { EntryContext } from '../../language/context.ts';
+import { clustersSaid, HOW_MANY, openLine } from './read-along.ts';
 import { leftOver, Reader } from '../../language/reader.ts';
 import type { SaidRun, RunSaid } from './said.ts';
 import { isWord, tokens } from '../../language/tokens.ts';
@@ -25,6 +26,10 @@ export function path(r: Reader): Parsed<RunSaid> | undefined {
 				'How high over the floor? Type it like “lifted 6 ft”, or “lifted floor”.'
 			);
 		return said({ set: 'path', path: now.path, height });
+	}
+	if (verb === 'line') {
+		const open = openLine(r);
+		if (open) return open;
 	}
 	const path = shape(r, verb);
 	if (!path.ok) return path;
@@ -112,7 +117,9 @@ function corners(r: Reader): Parsed<RunPath> {
 			pitch = pathLength(r, 'in', inches(0.5)) ?? null;
 			if (pitch === null) return refuse('not-a-length', 'How far apart? Type it like “apart 3 in”.');
 		}
-		legs.push({ way, length, pitch });
+		const clusters = r.word('of') ? clustersSaid(r) : null;
+		if (clusters === undefined) return refuse('not-whole', HOW_MANY);
+		legs.push({ way, length, pitch, ...(clusters !== null && { clusters }) });
 		if (legs.length > 40) return refuse('too-big', 'A path has at most 40 legs.');
 	} while (r.mark(','));
 	return got({ kind: 'corners', legs });
@@ -187,5 +194,9 @@ export function branch(r: Reader): Parsed<RunSaid> | undefined {
 			`Where along the path, which way and how long? Type it like “${kind} at 4 ft up 3 ft”.`
 		);
 	const pitch = r.word('apart') ? (pathLength(r, 'in', inches(0.5)) ?? null) : null;
-	return said({ set: 'branch', branch: { kind, at, way, length, pitch } });
+	const clusters = r.word('of') ? clustersSaid(r) : null;
+	if (clusters === undefined) return refuse('not-whole', HOW_MANY);
+	const turned = r.word('turned') ? { turned: true as const } : {};
+	const many = clusters === null ? {} : { clusters };
+	return said({ set: 'branch', branch: { kind, at, way, length, pitch, ...many, ...turned } });
 }

@@ -1,9 +1,9 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, um, typedLength, type Micrometres } from '../../units/length.ts';
-import { mixed, rational, rationalText } from '../../units/rational.ts';
+import { mixed, rational, rationalText, type Rational } from '../../units/rational.ts';
 import { fitPitch } from './count.ts';
 import { lengthOfRun } from './path.ts';
-import { LONGEST, MOST_OF_A_LINE, MOST_REPEATS } from '../../document/limits.ts';
+import { LONGEST, MOST_IN_CLUSTER, MOST_OF_A_LINE, MOST_REPEATS } from '../../document/limits.ts';
 import { JOININGS } from '../../document/cluster.ts';
 import { THICKER, type Organic } from './document.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
@@ -11,6 +11,7 @@ import { nameColour } from '../../language/names/name-colour.ts';
 import { balloonOf } from '../../language/balloon.ts';
 import { saidBalloon } from '../../language/fill.ts';
 import { clusterOf, tailOf } from '../../language/cluster.ts';
+import { clustersSaid, HOW_MANY, somewhere } from './read-along.ts';
 import { branch, path } from './read-path.ts';
 import { pathLength, TOO_LONG } from '../../language/path-length.ts';
 import type { Reader } from '../../language/reader.ts';
@@ -31,12 +32,14 @@ export function runLine(r: Reader): Parsed<RunSaid> | undefined {
 	return (
 		path(r) ??
 		branch(r) ??
+		somewhere(r) ??
 		look(r) ??
 		infill(r) ??
 		spine(r) ??
 		hung(r) ??
 		corner(r) ??
 		small(r) ??
+		eachColour(r) ??
 		numbered(r)
 	);
 }
@@ -57,6 +60,8 @@ function look(r: Reader): Parsed<RunSaid> | undefined {
 	if (['against a wall', 'against the wall', 'against wall'].some((p) => r.phrase(p)))
 		return organic({ seen: 'wall' });
 	if (r.phrase('on a table') || r.phrase('on the table')) return organic({ seen: 'table' });
+	if (r.word('scattered')) return organic({ scattered: true });
+	if (r.phrase('not scattered')) return organic({ scattered: undefined });
 	if (r.phrase('even along')) return organic({ thicker: 'even' });
 	if (r.word('thicker', 'thick')) {
 		r.word('in', 'at');
@@ -109,13 +114,23 @@ function infill(r: Reader): Parsed<RunSaid> | undefined {
 	}
 	if (feet === 0) return refuse('missing', 'Say first how long it is, like “line 20 ft”: then so many in all are so many a foot.'); // prettier-ignore
 	r.word('of');
+	let each: number | undefined;
+	if (r.phrase('clusters of')) {
+		each = r.number()?.valueOf();
+		r.word('of');
+		if (each === undefined || !Number.isInteger(each) || each < 2 || each > MOST_IN_CLUSTER)
+			return refuse(
+				'not-whole',
+				`How many in a cluster? 2 to ${MOST_IN_CLUSTER}, like “infill 2 a foot clusters of 3 5 at 2 gold”.`
+			);
+	}
 	const balloon = balloonOf(r);
 	if (!balloon.ok) return balloon;
 	const words = r.words();
 	const open = words.length === 0 || (words.length === 1 && words[0] === 'open');
 	const colour = open ? got(null) : nameColour(words, r.context);
 	if (!colour.ok) return colour;
-	const a = { low: rationalText(low.div(feet)), high: rationalText(high.div(feet)) };
+	const a = { low: rationalText(low.div(feet)), high: rationalText(high.div(feet)), ...(each && { each }) };
 	return said({ set: 'infill', balloon: balloon.value, colour: colour.value, a });
 }
 
@@ -132,12 +147,18 @@ function spine(r: Reader): Parsed<RunSaid> | undefined {
 		return said({ set: 'spine', spine: null });
 	}
 	if (!r.word('spine')) return undefined;
-	const words = r.words('tails', 'tail');
+	const words = r.words('tails', 'tail', 'round');
 	const found = words.length === 0 ? got(null) : findMaterial(words, r.context.materials);
 	if (!found.ok) return found;
 	let [tails, loops, ties]: [Micrometres | 0, 0 | 1 | 2, string] = [0, 0, '0'];
+	let round: Micrometres | undefined;
 	for (;;) {
 		r.mark(',');
+		if (r.phrase('round each balloon')) {
+			round = pathLength(r, 'in', inches(0.5));
+			if (!round) return refuse('not-a-length', 'How much of it goes round each balloon? Type it like “round each balloon 2 in”.'); // prettier-ignore
+			continue;
+		}
 		if (r.word('tails', 'tail')) {
 			const long = pathLength(r, 'ft', inches(1));
 			if (!long) return refuse('not-a-length', 'How long is each tail? Type it like “tails 2 ft”.');
@@ -162,7 +183,10 @@ function spine(r: Reader): Parsed<RunSaid> | undefined {
 				'Say the spine like “spine decorating strip tails 2 ft 2 loops 4 ties a metre”.'
 			);
 	}
-	return said({ set: 'spine', spine: { material: found.value?.id ?? null, tails, loops, ties } });
+	return said({
+		set: 'spine',
+		spine: { material: found.value?.id ?? null, tails, loops, ties, ...(round && { round }) }
+	});
 }
 
 function hung(r: Reader): Parsed<RunSaid> | undefined {
@@ -210,6 +234,12 @@ function numbered(r: Reader): Parsed<RunSaid> | undefined {
 	if (isMark(r.next, '%')) return mix(r);
 	const from = r.at;
 	const value = r.number()!;
+	if (r.phrase('clusters in all') || r.phrase('clusters on it')) {
+		r.at = from;
+		const clusters = clustersSaid(r);
+		r.at += 2;
+		return clusters === undefined ? refuse('not-whole', HOW_MANY) : said({ set: 'clusters', clusters });
+	}
 	if (r.phrase('clusters a foot') || r.phrase('clusters per foot')) {
 		if (value.compare(0) <= 0 || value.compare(24) > 0)
 			return refuse('too-big', 'Clusters a foot are above 0 and at most 24.');
@@ -254,6 +284,19 @@ function took(r: Reader, length: Micrometres): Parsed<RunSaid> {
 	return said({ set: 'organic', organic: { taught: { length, counts } } });
 }
 
+/** `about 10 of each 5 at 4½ of blue / white`: said by count. */
+function eachColour(r: Reader): Parsed<RunSaid> | undefined {
+	if (!isWord(r.now, 'about') || r.next?.kind !== 'number') return undefined;
+	r.at++;
+	const each = r.number()!.valueOf();
+	if (!r.phrase('of each') || !Number.isInteger(each) || each < 1 || each > MOST_OF_A_LINE)
+		return refuse(
+			'not-whole',
+			'About how many of each colour? Type it like “about 10 of each 5 at 4½ of blue / white”.'
+		);
+	return colouredMix(r, rational(1), each);
+}
+
 /** `60 % 5 at 4½ of 2 blue / 1 white`. */
 function mix(r: Reader): Parsed<RunSaid> {
 	const share = r.number()!;
@@ -261,6 +304,10 @@ function mix(r: Reader): Parsed<RunSaid> {
 	if (share.compare(0) <= 0 || share.compare(100) > 0)
 		return refuse('too-big', 'A share is above 0 and at most 100 %. The sizes of a mix add up to 100 %.');
 	r.word('of');
+	return colouredMix(r, share);
+}
+
+function colouredMix(r: Reader, share: Rational, each?: number): Parsed<RunSaid> {
 	const balloon = balloonOf(r);
 	if (!balloon.ok) return balloon;
 	r.word('of');
@@ -276,7 +323,13 @@ function mix(r: Reader): Parsed<RunSaid> {
 		if (!ref.ok) return ref;
 		colours.push({ ref: ref.value, parts });
 	} while (r.mark('/') || r.word('and') || r.now?.kind === 'number');
-	return said({ set: 'mix', balloon: balloon.value, share: rationalText(share), colours });
+	return said({
+		set: 'mix',
+		balloon: balloon.value,
+		share: rationalText(share),
+		colours,
+		...(each && { each })
+	});
 }
 
 function cluster(r: Reader): Parsed<RunSaid> | undefined {

@@ -15,6 +15,9 @@ export const refs: RefsFacet<Run> = {
 		infill: s.infill.map((i) => ({ ...i, slot: maybe(i.slot, map.slot) })),
 		corner: s.corner && mapPlace(s.corner, map),
 		spine: s.spine && { ...s.spine, material: maybe(s.spine.material, map.material) },
+		...(s.changes && {
+			changes: s.changes.map((c) => (c.to === 'spine' ? { ...c, material: map.material(c.material) } : c))
+		}),
 		hung: mapHung(s.hung, map)
 	}),
 	alone(s) {
@@ -26,10 +29,15 @@ export const refs: RefsFacet<Run> = {
 			...(s.corner ? [{ ...bare, corner: s.corner }] : [])
 		];
 	},
-	parts: ({ rows, branches, mix, infill }, section) => [
+	parts: ({ rows, branches, mix, infill, free, changes }, section) => [
 		...rowParts(rows),
 		...branches.map(({ id, kind }): Part => ({ id, name: `${section} ${kind}`, served: true })),
-		...[...mix, ...infill].map(({ id }): Part => ({ id, name: null, served: false }))
+		...[...mix, ...infill, ...(free ?? []), ...(changes ?? [])].map(({ id }): Part => ({
+			id,
+			name: null,
+			served: false
+		}))
 	],
-	lists: ({ rows, mix, infill, branches }) => [rows, mix, infill, branches] as Movable[][]
+	lists: ({ rows, mix, infill, branches, free, changes }) =>
+		[rows, mix, infill, branches, free ?? [], changes ?? []] as Movable[][]
 };

@@ -12,21 +12,14 @@ import { tally, type Tally } from '../../tally/tally.ts';
 import { um } from '../../units/length.ts';
 import { rational } from '../../units/rational.ts';
 import { assemble } from '../../assembly/assemble.ts';
-import {
-	apartBy,
-	dominant,
-	endsOf,
-	estimatesOf,
-	estimateUsed,
-	packJob,
-	packKey,
-	splitCount
-} from './organic.ts';
+import { apartBy, dominant, endsOf, estimatesOf, estimateUsed, packJob, packKey } from './organic.ts';
+import { splitCount } from './split-count.ts';
 import { firstCount, gapLimit } from './pack-job.ts';
 import { Packer } from './packer.ts';
 import { packing, packNow, packRoughly } from './pack-run.ts';
 import { jobOf, placeRun } from './place.ts';
-import { clustersByRow, fitPitch, layRun, pitchOf, spineLength } from './count.ts';
+import { fitPitch, spineLength } from './count.ts';
+import { clustersByRow, layRun, pitchOf } from './lay.ts';
 import { elbowsOf, lengthOfRun, stretchesOf } from './path.ts';
 
 const stock = catalogue(floating, colours);

@@ -1,12 +1,12 @@
 import type { VariantFacet } from '../facets/variant.ts';
 import type { Scale } from '../facets/variant.ts';
 import { reachOf } from './path.ts';
+import { scalePath } from './scale-path.ts';
 import { NO_STROKES, NOTHING_SWAPPED, ON_NO_HOST } from '../kit/variant.ts';
-import type { Run, RunPath } from './document.ts';
+import type { Run } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import { clusterWithout, hollow } from '../kit/without.ts';
 import { toEighth } from '../kit/scale.ts';
-import type { Micrometres } from '../../units/length.ts';
 
 export const variant: VariantFacet<Run> = {
 	...ON_NO_HOST,
@@ -34,30 +34,16 @@ function scaleRun(run: Run, scale: Scale): Run {
 			...b,
 			at: toEighth(b.at * scale.factor),
 			length: toEighth(b.length * scale.factor)
-		}))
+		})),
+		...(run.free && {
+			free: run.free.map((f) => ({ ...f, at: f.at === 0 ? 0 : toEighth(f.at * scale.factor) }))
+		}),
+		...(run.changes && { changes: run.changes.map((c) => ({ ...c, at: toEighth(c.at * scale.factor) })) }),
+		...(run.open && {
+			open: { low: toEighth(run.open.low * scale.factor), high: toEighth(run.open.high * scale.factor) }
+		}),
+		...(run.clusters && { clusters: Math.max(1, Math.round(run.clusters * scale.factor)) })
 	};
-}
-
-function scalePath(path: RunPath, by: (length: number) => Micrometres): RunPath {
-	switch (path.kind) {
-		case 'line':
-			return { ...path, length: by(path.length) };
-		case 'arch':
-			return { ...path, span: by(path.span), rise: by(path.rise) };
-		case 'corners':
-			return { ...path, legs: path.legs.map((l) => ({ ...l, length: by(l.length) })) };
-		case 'helix':
-			return { ...path, height: by(path.height) };
-		case 'curve':
-			return {
-				...path,
-				points: path.points.map(
-					([x, z]) => [x, z].map((v) => Math.sign(v) * (v === 0 ? 0 : by(Math.abs(v)))) as [number, number]
-				)
-			};
-		case 'lent':
-			return path;
-	}
 }
 
 /** Rows, sizes and infill of colours left out go; the path stays, so what is left takes their room. */

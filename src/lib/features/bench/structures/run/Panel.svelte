@@ -15,7 +15,7 @@
 	} from '../../../../core/structures/run/organic.ts';
 	import { jobOf } from '../../../../core/structures/run/place.ts';
 	import { asKind } from '../../../../core/structures/kinds.ts';
-	import { layRun } from '../../../../core/structures/run/count.ts';
+	import { layRun } from '../../../../core/structures/run/lay.ts';
 	import { lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
 	import { formatInches, formatQuarters } from '../../../../core/units/length.ts';
 	import Button from '../../../../ui/button/Button.svelte';

@@ -1,7 +1,7 @@
 import { extentOf } from '../../../../core/geometry/path.ts';
 import type { Run } from '../../../../core/structures/run/document.ts';
 import { estimateUsed } from '../../../../core/structures/run/organic.ts';
-import { layRun } from '../../../../core/structures/run/count.ts';
+import { layRun } from '../../../../core/structures/run/lay.ts';
 import { lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
 import { feetWords } from '../../kit/feet-words.ts';
 
