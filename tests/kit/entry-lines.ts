@@ -86,8 +86,12 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[COLUMN, 'put 1 5 at 4 white on row 1', 'put 1 5 at 4 white on column row 1 round', 'put 1 5 at 4 white on row 1 place 2', 'put 1 5 at 4 white on wall at 5 ft'],
 		[[...COLUMN, 'put 2 5 at 4 white as eyes on row 2'], 'put 2 5 at 3 red as pupils on eyes', ...['up', 'down', 'left', 'right', 'front', 'back', 'up left', 'down right'].map((way) => `put 2 5 at 3 red as pupils on eyes ${way}`), 'put 1 5 at 4 red as spot on row 1 place 2 up right'],
 		[[...RUN, 'line 8 ft', 'section spare'], 'put 1 5 at 4 white on garland at 4 ft'],
+		[[...COLUMN, ...FRAME, 'door 6 ft by 7 ft feet 2 ft', ...WEAVE, '3 rows 4 white', 'section spare', '4 5 at 4 white'], ...['top left', 'top', 'top right', 'left', 'right', 'bottom left', 'bottom right', 'middle'].map((s) => `put 1 5 at 4 white on mast ${s}`), 'put 1 5 at 4 white on panel joint 2 row 1', 'put 2 5 at 4 white on panel bay 1 row 1'],
+		[COLUMN, 'put 2 5 at 4 white on between row 1 and row 2 front', 'put 2 5 at 4 white on column between row 1 and row 2 round', 'put 1 5 at 4 white on row 2 middle'],
+		[[...COLUMN, ...FRAME, 'door 6 ft by 7 ft feet 2 ft'], 'section leg on mast top left', 'section leg on column between row 1 and row 2 front', 'section leg on row 2 middle'],
 		[[...RUN, 'line 8 ft', 'form legs on garland'], '1 260 red 7 as leg on garland at 7 ft']
 	],
+	spot: [[[...COLUMN, ...FRAME, 'door 6 ft by 7 ft feet 2 ft'], ...['top left', 'top', 'bottom right', 'middle'].map((s) => `put 1 5 at 4 white as knob on mast ${s}`)]],
 	row: [[COLUMN, 'put 1 5 at 4 white on row 2', 'put 1 5 at 4 white on top row']],
 	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point', 'own tail', 'neck rolled in'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`), 'put 1 5 at 4 white on row 1 with 2 strip', 'put 1 5 at 4 white on row 1 with ½ strip then glue']],
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],

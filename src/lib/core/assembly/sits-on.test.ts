@@ -119,3 +119,67 @@ describe('a section on a part of another', () => {
 		expect(patches(recipe)).toEqual(patches(said(...HEAD)));
 	});
 });
+
+describe('parts that are called by where they are', () => {
+	const on = (recipe: Recipe, name: string) => {
+		const section = recipe.sections.find(({ structure }) => structure.kind === 'applied' && structure.pieces.some((p) => p.name === name))!; // prettier-ignore
+		const { applied, lost } = assemble(recipe, null, none);
+		const own = applied.find((a) => a.section === section.id)!;
+		return { lost, balls: own.balls.map(({ ball }) => [ball.x / IN, ball.y / IN, ball.z / IN] as const) };
+	};
+	const DOOR = ['frame door', 'door 6 ft by 7 ft feet 2 ft'];
+	test('corners and the middle of a frame are on its tube, half a balloon before it', () => {
+		const { balls, lost } = on(
+			said(...COLUMN, ...DOOR, 'put 1 5 at 4 white as knob on door top left, 1 on door right'),
+			'knob'
+		);
+		expect(lost).toEqual([]);
+		// A tube of 1 in: half of it and of the balloon before it.
+		expect(balls[0]).toEqual([expect.closeTo(-36, 1), expect.closeTo(-2.5, 1), expect.closeTo(84, 1)]);
+		expect(balls[1]).toEqual([expect.closeTo(36, 1), expect.closeTo(-2.5, 1), expect.closeTo(42, 1)]);
+	});
+	test('a section stands on a part of a frame, however large that becomes', () => {
+		const at = (door: string) => stands(said(...COLUMN, 'frame door', door, 'section tuft on door top right', '1 5 at 3 red'), 'tuft')[0]!; // prettier-ignore
+		expect(at('door 6 ft by 7 ft feet 2 ft')[0]).toBeCloseTo(36, 1);
+		expect(at('door 8 ft by 7 ft feet 2 ft')[0]).toBeCloseTo(48, 1);
+	});
+	const PANEL = ['weave net', 'panel of 11 rounds at 9', '3 rows 4 white'];
+	test('a joint of a weave is where its balloons meet, a bay between four of them', () => {
+		const { balls, lost } = on(said(...COLUMN, ...PANEL, 'put 1 5 at 2 red as dot on net joint 3 row 2, 1 on net bay 2 row 1'), 'dot'); // prettier-ignore
+		expect(lost).toEqual([]);
+		const [joint, bay] = balls as [readonly [number, number, number], readonly [number, number, number]];
+		// Two of four balloons to the left of joint 3: in the middle, before it. The bay lies half a balloon to its left.
+		expect(joint[0]).toBeCloseTo(0, 6);
+		expect(joint[1]).toBeLessThan(0);
+		expect(bay[0]).toBeLessThan(-2);
+		expect(bay[1]).toBeCloseTo(0, 6);
+		expect(bay[2]).toBeLessThan(joint[2]);
+	});
+	test('what is not there is lost, and said', () => {
+		const recipe = said(...COLUMN, ...PANEL, 'put 1 5 at 2 red as dot on net bay 4 row 2', '3 rows 4 white');
+		const less = structuredClone(recipe);
+		const weave = less.sections.find((s) => s.name === 'net')!.structure;
+		if (weave.kind === 'weave')
+			Object.assign(weave, { rows: weave.rows.slice(0, 1).map((r) => ({ ...r, repeat: 1 })) });
+		expect(on(recipe, 'dot').lost).toEqual([]);
+		expect(on(less, 'dot').lost).toHaveLength(1);
+	});
+	test('between two rows it lies in the dents: between their heights, against both', () => {
+		const recipe = said(...COLUMN, 'put 4 5 at 3 red as dots on between row 1 and row 2 round');
+		const { pieces } = assemble(recipe, null, none);
+		const rings = pieces[0]!.placed.layers.flatMap(({ rings }) => rings.flat());
+		const [low, high] = [rings[0]!.z / IN, rings.at(-1)!.z / IN];
+		for (const [x, y, z] of on(recipe, 'dots').balls) {
+			expect(z).toBeGreaterThan(low);
+			expect(z).toBeLessThan(high);
+			const near = Math.min(...rings.map((b) => Math.hypot(b.x / IN - x, b.y / IN - y, b.z / IN - z) - (b.d / IN + 3) / 2)); // prettier-ignore
+			expect(near).toBeCloseTo(0, 6);
+		}
+	});
+	test('in the middle of a cluster it is on the axis; several stand round it', () => {
+		expect(on(said(...COLUMN, 'put 1 5 at 2 red as core on row 2 middle'), 'core').balls[0]!.slice(0, 2)).toEqual([expect.closeTo(0, 6), expect.closeTo(0, 6)]); // prettier-ignore
+		const three = on(said(...COLUMN, 'put 3 5 at 2 red as core on row 2 middle'), 'core').balls;
+		expect(three.reduce((a, b) => a + b[0], 0)).toBeCloseTo(0, 6);
+		expect(Math.hypot(three[0]![0] - three[1]![0], three[0]![1] - three[1]![1])).toBeCloseTo(2, 6);
+	});
+});

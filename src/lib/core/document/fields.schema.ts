@@ -114,7 +114,8 @@ export const joining = z.enum(JOININGS);
 
 /** What a piece sits on. */
 export const host = z.discriminatedUnion('on', [
-	z.strictObject({ on: z.literal('layer'), layer: id, side }),
+	z.strictObject({ on: z.literal('layer'), layer: id, side, in: z.enum(['between', 'middle']).optional() }),
+	z.strictObject({ on: z.literal('spot'), spot: z.string().min(1).max(MOST_IN_NAME) }),
 	z.strictObject({ on: z.literal('place'), place: id, way: z.enum(WAYS).optional() }),
 	z.strictObject({
 		on: z.literal('piece'),

@@ -10,7 +10,13 @@ export type Way = (typeof WAYS)[number];
 
 /** What a piece is fixed to. Sides are the audience's. */
 export type Host =
-	| { readonly on: 'layer'; readonly layer: Id; readonly side: Side }
+	| {
+			readonly on: 'layer';
+			readonly layer: Id;
+			readonly side: Side;
+			/** In the dents between it and the row above, or in the middle of its clusters. */
+			readonly in?: 'between' | 'middle' | undefined;
+	  }
 	| { readonly on: 'place'; readonly place: Id; readonly way?: Way | undefined }
 	| {
 			readonly on: 'piece';
@@ -21,4 +27,6 @@ export type Host =
 	  }
 	| { readonly on: 'wall'; readonly height: Micrometres; readonly across: number }
 	/** So far along the path of the run it stands by. */
-	| { readonly on: 'path'; readonly at: Micrometres };
+	| { readonly on: 'path'; readonly at: Micrometres }
+	/** A part of the frame or the weave it stands by, called by where it is: `top left`, `bay 2 row 1`. */
+	| { readonly on: 'spot'; readonly spot: string };

@@ -44,7 +44,9 @@ export function hostHere(
 			return refuse('not-a-length', 'How high on the wall? Type it like “on wall at 5 ft”.');
 		return got({ host: { on: 'wall', height, across: 0 }, section: null });
 	}
-	const words = isWord(r.now, 'row', 'top') ? [] : r.name('row', 'top', ...ends);
+	const spot = onSpot(r, same);
+	if (spot) return got(spot);
+	const words = isWord(r.now, 'row', 'top', 'between') ? [] : r.name('row', 'top', 'between', ...ends);
 	if (isWord(r.now, 'top') && !isWord(r.next, 'row', 'front', 'back', 'left', 'right', 'round', 'place')) {
 		const stacks = withRows(r);
 		const own = stacks.find((s) => s.id === r.context.section) ?? stacks[0];
@@ -56,7 +58,7 @@ export function hostHere(
 	}
 	const along = onRun(r, words, same);
 	if (along) return along;
-	const part = words.length > 0 && !isWord(r.now, 'row', 'top') ? partOrSide(words, r) : undefined;
+	const part = words.length > 0 && !isWord(r.now, 'row', 'top', 'between') ? partOrSide(words, r) : undefined;
 	if (part) return got(part);
 	const stacks = withRows(r);
 	const host =
@@ -93,6 +95,33 @@ function onRun(
 	return at === undefined
 		? refuse('not-a-length', `How far along ${run.name}? Type it like “on ${run.name} at 4 ft”.`)
 		: got({ host: { on: 'path', at }, section: run.id });
+}
+
+/** `on door top left`, `on panel bay 2 row 1`: a part of a frame or a weave. Undefined where none is meant. */
+function onSpot(r: Reader, same: Id | null): { host: Host; section: Id } | undefined {
+	const from = r.at;
+	for (const { id, name, structure } of r.context.sections ?? []) {
+		const { spots = [] } = hostsOf(structure);
+		if (spots.length === 0) continue;
+		r.at = from;
+		if (!r.phrase(name.toLowerCase()) && id !== (same ?? r.context.section)) continue;
+		// The longest first: `top left` before `top`.
+		const found = spots.toSorted((a, b) => b.name.length - a.name.length).find((s) => spotSaid(r, s.name));
+		if (found) return { host: { on: 'spot', spot: found.name }, section: id };
+	}
+	r.at = from;
+	return undefined;
+}
+
+/** Whether a spot is said by its name, numbers and words. */
+function spotSaid(r: Reader, name: string): boolean {
+	const words = name.split(' ');
+	const isSaid = words.every((word, i) => {
+		const token = r.all[r.at + i];
+		return token?.kind === 'number' ? String(token.value.valueOf()) === word : isWord(token, word);
+	});
+	if (isSaid) r.at += words.length;
+	return isSaid;
 }
 
 /** Sections with rows a piece can sit on. */
@@ -135,8 +164,23 @@ function partCalled(words: readonly string[], { context: { recipe } }: Reader) {
 }
 
 function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }> {
+	const isBetween = r.word('between') !== undefined;
 	const row = rowOf(r, section);
 	if (!row.ok) return row;
+	if (isBetween) {
+		r.word('and');
+		const above = rowOf(r, section);
+		if (!above.ok) return above;
+		const rows = hostsOf(section.structure).rows ?? [];
+		const [low, high] = [row.value, above.value].map((v) => rows.findIndex((o) => o.id === v.id)).sort((a, b) => a - b); // prettier-ignore
+		if (high! - low! !== 1) return refuse('refused', 'Between two rows that lie on each other, like “between row 3 and row 4”.'); // prettier-ignore
+		return got({ host: { on: 'layer', layer: rows[low!]!.id, side: sideOf(r), in: 'between' }, section: section.id }); // prettier-ignore
+	}
+	if (r.word('middle'))
+		return got({
+			host: { on: 'layer', layer: row.value.id, side: 'front', in: 'middle' },
+			section: section.id
+		});
 	if (r.word('place')) {
 		const places = row.value.places();
 		const place = places[(r.number()?.valueOf() ?? 0) - 1];
@@ -145,12 +189,13 @@ function onRow(r: Reader, section: Section): Parsed<{ host: Host; section: Id }>
 			? got({ host: { on: 'place', place, ...(way && { way }) }, section: section.id })
 			: refuse('too-big', `On which balloon of the row? It has 1 to ${places.length}.`);
 	}
-	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
 	const { id: layer } = row.value;
-	return got({
-		host: { on: 'layer', layer, side: side === 'round' ? 'all' : side },
-		section: section.id
-	});
+	return got({ host: { on: 'layer', layer, side: sideOf(r) }, section: section.id });
+}
+
+function sideOf(r: Reader): Side {
+	const side = (r.word('front', 'back', 'left', 'right', 'round') ?? 'front') as Side | 'round';
+	return side === 'round' ? 'all' : side;
 }
 
 /** `row 3` or `top row` of a section, counted from the floor. */

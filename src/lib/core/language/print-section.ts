@@ -20,7 +20,7 @@ const PLACED: Readonly<Record<Standing, string>> = {
 /** Where it stands by another: on a part of it, on top of it, beside it. */
 function placed({ at, how }: Stand, host: string, sections: Recipe['sections']): string {
 	if (at === undefined) return `${PLACED[how]} ${host}`;
-	return `on ${at.on === 'path' ? `${host} ` : ''}${printHost(at, { sections })}`;
+	return `on ${at.on === 'path' || at.on === 'spot' ? `${host} ` : ''}${printHost(at, { sections })}`;
 }
 
 /** `arm x2 mirrored left of body at 4 ft`: the name of a section, how many there are and where they stand. */

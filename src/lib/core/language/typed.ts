@@ -2,7 +2,8 @@ import { accompanies } from '../structures/registry/refs.ts';
 import { startOf } from '../structures/registry/language.ts';
 import { linesOf } from '../structures/registry/print.ts';
 import type { MaterialOf } from '../structures/facets/print.ts';
-import type { Recipe } from '../recipe/recipe.ts';
+import type { Host } from '../document/host.ts';
+import type { Recipe, Section } from '../recipe/recipe.ts';
 import { printing } from './print.ts';
 import { printSection } from './print-section.ts';
 
@@ -18,8 +19,10 @@ export function typedLines(recipe: Recipe, materialOf: MaterialOf): string[] {
 	const context = printing(recipe, materialOf);
 	// A new design has a stack already: one by itself is not begun, and its rows need no name before them.
 	const only = standing.length === 1 ? standing[0] : undefined;
-	const hostName: typeof context.hostName = (host) => {
+	const hostName = (host: Host, by: Section | undefined) => {
 		const name = context.hostName(host);
+		// What has no name of its own is said with what it is a part of.
+		if (host.on === 'path' || host.on === 'spot') return by ? `${by.name} ${name}` : name;
 		return only && name.startsWith(`${only.name} `) ? name.slice(only.name.length + 1) : name;
 	};
 	return recipe.sections.flatMap((section) => {
@@ -27,7 +30,14 @@ export function typedLines(recipe: Recipe, materialOf: MaterialOf): string[] {
 		const begun = word === null || (section === only && word === STACK);
 		return [
 			...(begun ? [] : [`${word} ${printSection(section, recipe, nameOf)}`]),
-			...linesOf(section.structure, { ...context, hostName }).map((l) => l.text)
+			...linesOf(section.structure, {
+				...context,
+				hostName: (host) =>
+					hostName(
+						host,
+						recipe.sections.find((s) => s.id === section.stand.by)
+					)
+			}).map((l) => l.text)
 		];
 	});
 }

@@ -6,7 +6,7 @@ import type { Host, Way } from '../document/host.ts';
 import type { Joining } from '../document/cluster.ts';
 import type { Layer } from '../structures/stack/document.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { findHost } from '../recipe/find-host.ts';
+import { findHost, type FoundHost } from '../recipe/find-host.ts';
 import { formatFeet, formatInches, toMillimetres } from '../units/length.ts';
 
 export const SIZE_CHECK = {
@@ -40,18 +40,27 @@ export const ON_SITE: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['weight
 const wayWords = (way: Way | undefined): string =>
 	way === undefined ? '' : `, ${{ up: 'on top of it', down: 'under it', front: 'in front', back: 'at the back', left: 'on its left', right: 'on its right' }[way as 'up'] ?? `${way.replace('up', 'high').replace('down', 'low')} on its front`}`; // prettier-ignore
 
+/** `on row 3, front`, `between rows 3 and 4, front`, `in the middle of row 3`. */
+function rowWords({ row, side, in: where }: Extract<FoundHost, { kind: 'row' }>): string {
+	if (where === 'middle') return `in the middle of row ${row}`;
+	const on = side === 'all' ? 'evenly round' : side;
+	return where === 'between' ? `between rows ${row} and ${row + 1}, ${on}` : `on row ${row}, ${on}`;
+}
+
 /** Where a piece is fixed, in words. */
 export function hostOf(host: Host, recipe: Recipe): string {
 	const found = findHost(host, recipe);
 	switch (found.kind) {
 		case 'row':
-			return `on row ${found.row}, ${found.side === 'all' ? 'evenly round' : found.side}`;
+			return rowWords(found);
 		case 'place':
 			return `on one balloon${wayWords(found.way)}`;
 		case 'part':
 			return `on the ${found.name}${wayWords(found.way)}${found.along === undefined ? '' : `, ${formatInches(found.along)} in from where that is fixed`}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along it`;
+		case 'spot':
+			return `at its ${found.spot}`;
 		case 'wall':
 			return `on the wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':

@@ -60,13 +60,16 @@ export function hostWords(host: Host, recipe: Recipe): string {
 	const found = findHost(host, recipe);
 	switch (found.kind) {
 		case 'row':
-			return `row ${found.row} ${found.side === 'all' ? 'round' : found.side}`;
+			if (found.in === 'middle') return `row ${found.row}, in its middle`;
+			return `${found.in === 'between' ? `between row ${found.row} and ${found.row + 1}` : `row ${found.row}`} ${found.side === 'all' ? 'round' : found.side}`;
 		case 'place':
 			return `row ${found.row} place ${found.place}${found.way ? `, ${found.way}` : ''}`;
 		case 'part':
 			return `on ${found.name}${found.way ? `, ${found.way}` : ''}${found.along === undefined ? '' : `, ${formatInches(found.along)} in along`}`;
 		case 'path':
 			return `${formatFeet(toMillimetres(found.at))} along`;
+		case 'spot':
+			return found.spot;
 		case 'wall':
 			return `wall at ${formatFeet(toMillimetres(found.height))}`;
 		case 'gone':

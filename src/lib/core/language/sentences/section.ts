@@ -113,7 +113,10 @@ function besideOf(r: Reader): Parsed<Partial<Stand>> {
 	const by = exact ?? (isPart && side === 'on' ? undefined : sections.find((s) => wordsMatch(host, s.name)));
 	const seat =
 		side === 'on' &&
-		(!by || isWord(r.now, 'row', 'top') || (isWord(r.now, 'at') && hostsOf(by.structure).along))
+		(!by ||
+			isWord(r.now, 'row', 'top', 'between') ||
+			(hostsOf(by.structure).spots?.length ?? 0) > 0 ||
+			(isWord(r.now, 'at') && hostsOf(by.structure).along))
 			? seatOf(r, from)
 			: undefined;
 	if (seat) return seat;

@@ -5,6 +5,7 @@ import type { Material } from '../../materials/material.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { DesignUse } from '../design/document.ts';
 import type { Holder } from '../kit/hangers.ts';
+import type { HostSpot } from '../kit/host-spots.ts';
 import type { AppliedBall, HostShape } from '../kit/seats.ts';
 import type { Spot } from '../kit/spot.ts';
 import type { Strand } from '../kit/strand.ts';
@@ -39,6 +40,8 @@ export interface Placed {
 	readonly lost?: readonly Id[];
 	/** Where it goes, for what sits along it. */
 	readonly path?: readonly Stretch[] | undefined;
+	/** Parts of it that others sit on. */
+	readonly spots?: readonly HostSpot[] | undefined;
 }
 
 export interface PlaceContext {

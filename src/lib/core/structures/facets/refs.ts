@@ -32,6 +32,8 @@ export interface Hosts {
 	readonly named: readonly { readonly name: string; readonly host: Host }[];
 	/** Any point along it. */
 	readonly along: boolean;
+	/** Parts called by where they are; none where it has rows or pieces for that. */
+	readonly spots?: readonly { readonly name: string }[];
 }
 
 /** Something of a draft that can be moved, counted and taken out by itself. */

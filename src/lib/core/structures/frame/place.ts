@@ -6,6 +6,7 @@ import { basesOf, footprintOf, frameworkOf } from './joints.ts';
 import { sizeOfFrame } from './amounts.ts';
 import { guySpots } from './guys.ts';
 import { massesOf } from './mass.ts';
+import { spotsOf } from './spots.ts';
 
 /** Longer stretches are drawn in parts, so that balloons stand before and behind them, mm. */
 const STRETCH = 200;
@@ -68,5 +69,8 @@ export const picture: PictureFacet<Frame> = {
 	masses: massesOf,
 	guys: ({ guys }) => (guys ? [{ count: guys.count, at: guys.at / 1e6, reach: guys.reach / 1e6 }] : []),
 	weighed: ({ base }) => (base?.material ? [base.material] : []),
-	place: (frame, context) => loosely({ balls: [], strands: placeFrame(frame) }, context)
+	place: (frame, context) => ({
+		...loosely({ balls: [], strands: placeFrame(frame) }, context),
+		spots: spotsOf(frame)
+	})
 };

@@ -1,12 +1,13 @@
 import { maybe } from '../../document/refs.ts';
 import type { RefsFacet } from '../facets/refs.ts';
-import { CARRIES_NOTHING, NO_DESIGN } from '../kit/refs.ts';
+import { NO_DESIGN, NO_HOSTS } from '../kit/refs.ts';
+import { spotsOf } from './spots.ts';
 import type { Frame } from './document.ts';
 
 export const refs: RefsFacet<Frame> = {
 	part: 'A part',
 	accompanies: false,
-	...CARRIES_NOTHING,
+	hosts: (s) => ({ ...NO_HOSTS, spots: spotsOf(s) }),
 	...NO_DESIGN,
 	mapRefs: (s, map) => ({
 		...s,

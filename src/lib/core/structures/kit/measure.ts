@@ -9,7 +9,7 @@ import { apart, type Point } from './strand.ts';
 export const NO_HOST: HostShape = { rows: new Map(), places: new Map(), balls: [], items: new Set() };
 
 /** The room of what is placed, and what pieces can sit on in it, mm in its own coordinates. */
-export function measure({ stacks, loose, path }: Placed): Room {
+export function measure({ stacks, loose, path, spots }: Placed): Room {
 	const balls: Ball[] = [];
 	const rows = new Map<Id, (readonly Ball[])[]>();
 	const places = new Map<Id, Ball>();
@@ -51,7 +51,12 @@ export function measure({ stacks, loose, path }: Placed): Room {
 			}
 			for (const { path: along, d } of strands) for (const p of along) seen({ ...p, d }, spot);
 		}
-	return { balls, host: { rows, places, balls, items, path, ...partsOf(loose) }, half: [halfX, halfY], top };
+	return {
+		balls,
+		host: { rows, places, balls, items, path, spots, ...partsOf(loose) },
+		half: [halfX, halfY],
+		top
+	};
 }
 
 /** Pieces and limbs of one copy, by their ids: what others sit on in turn. */

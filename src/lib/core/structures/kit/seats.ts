@@ -6,6 +6,7 @@ import { type Stretch, pointOf } from '../../geometry/path.ts';
 import type { Way } from '../../document/host.ts';
 import type { Side } from '../../document/side.ts';
 import { alongWay, type Point } from './strand.ts';
+import type { HostSpot } from './host-spots.ts';
 import type { AppliedPiece } from '../applied/document.ts';
 
 /** A piece where it sits on its host, mm in the coordinates of the host. */
@@ -43,6 +44,8 @@ export interface HostShape {
 	readonly limbs?: ReadonlyMap<Id, readonly LimbShape[]> | undefined;
 	/** Where a run goes: pieces sit on a point of it. */
 	readonly path?: readonly Stretch[] | undefined;
+	/** Parts of a frame or a weave. */
+	readonly spots?: readonly HostSpot[] | undefined;
 }
 
 /** Inflated radius of a two-disc foil over its flat radius. Source: Paulsen, Amer. Math. Monthly 101 (1994). */
@@ -72,10 +75,10 @@ export function seatsOn(
 	{ counts, nth }: Sharing = { counts: [count], nth: 0 }
 ): Ball[] | undefined {
 	/** Those of all that share a ball stand side by side: this one's of them. */
-	const mine = (under: Ball, share: (count: number) => number) => {
+	const mine = (under: Ball, share: (count: number) => number, front?: Way) => {
 		const all = counts.map(share);
 		const before = all.slice(0, nth).reduce((a, n) => a + n, 0);
-		const way = 'way' in host ? host.way : undefined;
+		const way = 'way' in host ? host.way : front;
 		const total = all.reduce((a, n) => a + n, 0);
 		return onBall(under, way, total, d).slice(before, before + all[nth]!);
 	};
@@ -84,6 +87,17 @@ export function seatsOn(
 			return row(count, d).map((x) => ({ x: host.across / 1000 + x, y: 0, z: host.height / 1000, d }));
 		case 'path':
 			return onPath(host.at / 1000, count, d, shape);
+		case 'spot': {
+			const spot = shape.spots?.find((s) => s.name === host.spot);
+			if (!spot) return undefined;
+			if (!spot.open) return mine(spot.ball, (n) => n, 'front');
+			return row(count, d).map((along) => ({
+				...spot.ball,
+				x: spot.ball.x + along,
+				z: Math.max(d / 2, spot.ball.z),
+				d
+			}));
+		}
 		case 'place': {
 			const under = shape.places.get(host.place);
 			return under && mine(under, (n) => n);
@@ -96,15 +110,35 @@ export function seatsOn(
 			);
 		}
 		case 'layer': {
-			const rings = shape.rows.get(host.layer);
-			if (!rings || rings.length === 0) return undefined;
+			const own = shape.rows.get(host.layer);
+			if (!own || own.length === 0) return undefined;
+			const rings = host.in === 'between' ? [[...own.at(-1)!, ...(ringAbove(shape, host.layer) ?? [])]] : own;
 			// Over a row of several rings the pieces are spread from the lowest to the highest.
 			return Array.from({ length: count }, (_, i) => {
 				const ring = rings[Math.min(rings.length - 1, Math.floor((i * rings.length) / count))]!;
-				return againstRing(ring, host.side, i, count, d);
+				return host.in === 'middle' ? inMiddle(ring, i, count, d) : againstRing(ring, host.side, i, count, d);
 			});
 		}
 	}
+}
+
+/** The lowest ring of the row above another. */
+function ringAbove({ rows }: HostShape, layer: Id): readonly Ball[] | undefined {
+	const ids = [...rows.keys()];
+	return rows.get(ids[ids.indexOf(layer) + 1] ?? '')?.[0];
+}
+
+/** In the middle of a ring, several round each other. */
+function inMiddle(ring: readonly Ball[], index: number, count: number, d: number): Ball {
+	const at = (of: (ball: Ball) => number) => ring.reduce((a, b) => a + of(b), 0) / ring.length;
+	const out = count === 1 ? 0 : d / 2 / Math.sin(Math.PI / count);
+	const turn = ANGLE.front + (2 * Math.PI * index) / count;
+	return {
+		x: at((b) => b.x) + out * Math.cos(turn),
+		y: at((b) => b.y) + out * Math.sin(turn),
+		z: at((b) => b.z),
+		d
+	};
 }
 
 /** A point of each limb as a ball: so far along it, or just before its end, so that what sits on it goes on from there. */

@@ -73,8 +73,8 @@ const isSame = (a: Host, b: Host): boolean =>
 
 /** Whether pieces may sit on it. */
 export function carriesPieces(s: Structure): boolean {
-	const { rows, named, along } = hostsOf(s);
-	return !accompanies(s) && (rows !== null || named.length > 0 || along);
+	const { rows, named, along, spots = [] } = hostsOf(s);
+	return !accompanies(s) && (rows !== null || named.length > 0 || along || spots.length > 0);
 }
 
 /** The design a structure is, with its colourway and size; null where it is none. */

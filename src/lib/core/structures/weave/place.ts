@@ -8,57 +8,20 @@ import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { AppliedBall } from '../kit/seats.ts';
 import type { Point, Strand } from '../kit/strand.ts';
 import { graphOf } from './graph.ts';
-import type { GridPoint } from './grid.ts';
 import { IN_CONNECTOR, sizeOfWeave, type WeaveSize } from './count.ts';
+import { seaterOf } from './seater.ts';
+import { spotsOf } from './spots.ts';
 
 export interface PlacedWeave {
 	readonly balls: readonly AppliedBall[];
 	readonly strands: readonly Strand[];
 }
 
-/** Where a point of the grid is, mm: flat, bent to a bow in plan, closed to a ring, or lying as a base. */
-function seater(weave: Weave, size: WeaveSize): (at: GridPoint, out?: number) => Point {
-	const { pitch, row, width, deep, across, bow, lift } = size;
-	if (deep !== null) {
-		const { width: along, height: posts } = graphOf(weave);
-		const back = weave.base?.across ?? 0;
-		const half = (size.height - posts * row) / 2;
-		return ([x, y, z = 0], out = 0) => {
-			const [px, py] = [(x - along / 2) * pitch, (y - back / 2) * pitch];
-			// Outwards from its middle.
-			const far = Math.hypot(px, py) || 1;
-			return { x: px + (px / far) * out, y: py + (py / far) * out, z: z * pitch + half };
-		};
-	}
-	if (weave.shape === 'base')
-		return ([x, y], out = 0) => ({
-			x: x * pitch - width / 2,
-			y: y * pitch - size.height / 2,
-			z: pitch * 0.42 + out
-		});
-	if (across !== null) {
-		const whole = Math.max(1, graphOf(weave).width);
-		return ([x, z], out = 0) => {
-			const angle = -Math.PI / 2 + (2 * Math.PI * x) / whole;
-			const r = across / 2 + out;
-			return { x: r * Math.cos(angle), y: r * Math.sin(angle), z: z * row + lift };
-		};
-	}
-	if (bow && bow.angle > 0)
-		return ([x, z], out = 0) => {
-			const angle = ((x * pitch) / width - 0.5) * bow.angle;
-			// It bends away from the audience at its middle.
-			const r = bow.radius + out;
-			return { x: r * Math.sin(angle), y: -r * Math.cos(angle) + bow.radius, z: z * row + lift };
-		};
-	return ([x, z], out = 0) => ({ x: x * pitch - width / 2, y: -out, z: z * row + lift });
-}
-
 /** Where everything of a weave is: balloons from knot to knot, small ones where they are held, the handle over it. */
 export function placeWeave(weave: Weave, pumps: readonly PumpProfile[] = []): PlacedWeave {
 	const graph = graphOf(weave);
 	const size = sizeOfWeave(weave, pumps);
-	const seat = seater(weave, size);
+	const seat = seaterOf(weave, size);
 	const d = resolveSize(weave.woven.size, weave.woven.nominal, pumps).assumed;
 	const onBow = handleSeat(weave, size, seat, graph.height);
 	const strands: Strand[] = [];
@@ -126,9 +89,9 @@ const small = (piece: string, ball: AppliedBall['ball'], slot: string | null): A
 function handleSeat(
 	{ handle }: Weave,
 	size: WeaveSize,
-	seat: ReturnType<typeof seater>,
+	seat: ReturnType<typeof seaterOf>,
 	top: number
-): ReturnType<typeof seater> {
+): ReturnType<typeof seaterOf> {
 	if (!handle) return seat;
 	const bow = size.handle;
 	const foot = seat([0, top]).z;
@@ -153,11 +116,13 @@ export const picture: PictureFacet<Weave> = {
 	...BY_ITSELF,
 	place(weave, context) {
 		const placed = placeWeave(weave, context.pumps);
+		const spots = spotsOf(weave);
 		if (weave.hung === null || weave.shape === 'base' || weave.shape === 'cage')
-			return loosely(placed, context);
+			return { ...loosely(placed, context), spots };
 		const graph = graphOf(weave);
-		const seat = seater(weave, sizeOfWeave(weave, context.pumps));
+		const seat = seaterOf(weave, sizeOfWeave(weave, context.pumps));
 		const edge = Array.from({ length: EDGE + 1 }, (_, i) => seat([(graph.width * i) / EDGE, graph.height]));
-		return loosely({ ...placed, holders: hangersAt(weave.hung, [stretchOf(edge)], placed.balls) }, context);
+		const holders = hangersAt(weave.hung, [stretchOf(edge)], placed.balls);
+		return { ...loosely({ ...placed, holders }, context), spots };
 	}
 };

@@ -1,12 +1,13 @@
 import { mapHung, mapPlace, maybe } from '../../document/refs.ts';
 import type { Movable, RefsFacet } from '../facets/refs.ts';
-import { CARRIES_NOTHING, NO_DESIGN, rowParts } from '../kit/refs.ts';
+import { NO_DESIGN, NO_HOSTS, rowParts } from '../kit/refs.ts';
+import { spotsOf } from './spots.ts';
 import type { Weave } from './document.ts';
 
 export const refs: RefsFacet<Weave> = {
 	part: 'A piece',
 	accompanies: false,
-	...CARRIES_NOTHING,
+	hosts: (s) => ({ ...NO_HOSTS, spots: spotsOf(s) }),
 	...NO_DESIGN,
 	mapRefs: (s, map) => ({
 		...s,

@@ -27,10 +27,14 @@ export function hostChoices(
 	const found: HostChoice[] = [];
 	const add = (host: Host) => found.push([JSON.stringify(host), host, hostWords(host, recipe)]);
 	const section = recipe.sections.find((s) => s.id === carrier);
-	for (const { id, places } of (section && hostsOf(section.structure).rows) ?? []) {
+	const { rows = [], spots = [] } = section ? hostsOf(section.structure) : {};
+	(rows ?? []).forEach(({ id, places }, i, all) => {
 		for (const side of SIDES) add({ on: 'layer', layer: id, side });
+		if (i < all.length - 1) for (const side of SIDES) add({ on: 'layer', layer: id, side, in: 'between' });
+		add({ on: 'layer', layer: id, side: 'front', in: 'middle' });
 		for (const place of places()) add({ on: 'place', place });
-	}
+	});
+	for (const { name } of spots) add({ on: 'spot', spot: name });
 	for (const { structure, stand } of recipe.sections)
 		if (isOnHosts(structure) && stand.by === carrier)
 			for (const { host } of hostsOf(structure).named)
