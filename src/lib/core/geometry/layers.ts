@@ -210,20 +210,28 @@ type Loose = { x: number; y: number; z: number; d: number };
 
 /**
  * A ring that looks to a side is turned so that it does. One of unlike balls that stands on another stays in its dents: it
- * takes the one that is nearest to that side, else it would stand on the crests and lean.
+ * takes the one that is nearest to that side, else it would stand on the crests and lean. A pair that is off the axis
+ * stands side by side, the left one first.
  */
 function ringInPlan(
-	{ diameters, facing }: RingSpec,
+	{ diameters, facing, side }: RingSpec,
 	start: number,
 	stands: boolean
 ): { radius: number; balls: Loose[] } {
 	const { radius, angles } = unequalRing(diameters);
+	const [dx, dy] = DIRECTION[side];
+	const beside =
+		side !== 'all' && diameters.length === 2 ? Math.atan2(dy, dx) - Math.PI / 2 - angles[0]! : undefined;
 	const toSide =
 		facing && Math.atan2(DIRECTION[facing.side][1], DIRECTION[facing.side][0]) - angles[facing.place]!;
 	const dent = (2 * Math.PI) / diameters.length;
 	const nests = stands && diameters.some((d) => d !== diameters[0]);
 	const turn =
-		toSide === undefined ? start : nests ? start + Math.round((toSide - start) / dent) * dent : toSide;
+		toSide === undefined
+			? (beside ?? start)
+			: nests
+				? start + Math.round((toSide - start) / dent) * dent
+				: toSide;
 	const balls: Loose[] = [];
 	for (let i = 0; i < diameters.length; i++) {
 		const angle = turn + angles[i]!;
