@@ -1,3 +1,5 @@
+import { expect, test } from 'vitest';
+import { placeLayers } from './layers.ts';
 test('a pair off the axis stands side by side on its side, whatever is below', () => {
 	const side = { front: [0, -1], back: [0, 1], left: [-1, 0], right: [1, 0] } as const;
 	for (const [name, [dx, dy]] of Object.entries(side))
