@@ -11,7 +11,7 @@ test('a pair off the axis stands side by side on its side, whatever is below', (
 				],
 				0.8
 			);
-			const [a, b] = pair!.rings[0]! as [{ x: number; y: number }, { x: number; y: number }];
+			const [a, b] = [pair!.rings[0]![0]!, pair!.rings[0]![1]!];
 			// Equally far out, and apart across the side.
 			expect(a.x * dx + a.y * dy).toBeCloseTo(b.x * dx + b.y * dy, 9);
 			expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeCloseTo(100, 9);
