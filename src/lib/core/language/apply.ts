@@ -42,12 +42,19 @@ export function applyEntry(
 	place: EntryPlace,
 	newId: NewId
 ): Id | undefined {
+	const before = hasLinks(recipe)
+		? (JSON.parse(JSON.stringify(recipe.sections)) as Recipe['sections'])
+		: undefined;
 	const section = isSaid(entry)
 		? applySaid(recipe, entry, place, newId)
 		: DO[entry.kind](recipe, entry as never, place, newId);
-	followRows(recipe);
+	followRows(recipe, before && { sections: before });
 	return section;
 }
+
+/** Whether a row is another once more: what is said of one is then said of both. */
+const hasLinks = ({ sections }: RecipeDraft): boolean =>
+	sections.some(({ structure }) => 'layers' in structure && structure.layers.some((l) => l.like));
 
 /** Does what is said of a structure to the section that takes it. */
 function applySaid(recipe: RecipeDraft, said: Said, place: EntryPlace, newId: NewId): Id | undefined {

@@ -52,6 +52,7 @@ export const KEYWORDS: ReadonlySet<string> = new Set([
 	'back',
 	'tier',
 	'straight',
+	'like',
 	'joined',
 	'section',
 	'use',

@@ -29,7 +29,9 @@ export function repeatPart(recipe: RecipeDraft, id: Id, by: number) {
 	const part = allLists(recipe)
 		.flat()
 		.find((p) => p.id === id);
-	if (part?.repeat !== undefined) part.repeat = Math.max(1, Math.min(MOST_REPEATS, part.repeat + by));
+	if (part?.repeat === undefined) return;
+	part.repeat = Math.max(1, Math.min(MOST_REPEATS, part.repeat + by));
+	delete part.range;
 }
 
 /** A copy directly above, of runs later along the path, with ids of its own. @returns its id */

@@ -63,7 +63,7 @@ const isIdle = (holder: Record<string, unknown>, key: string): boolean =>
 	// By nothing it stands on the floor, however; on a part of another, there.
 	(key === 'how' && (holder['by'] === null || holder['at'] !== undefined)) ||
 	(key === 'share' && 'each' in holder) ||
-	(key === 'quantity' && holder['range'] !== null && 'range' in holder) ||
+	((key === 'quantity' || key === 'count') && holder['range'] !== null && 'range' in holder) ||
 	(key === 'height' && (holder['path'] as { kind?: string } | undefined)?.kind === 'lent');
 /** Values seen under each key: what an enumeration may say instead. */
 const seen = new Map<string, Set<unknown>>();

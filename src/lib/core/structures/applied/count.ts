@@ -1,6 +1,6 @@
 import type { CountOf } from '../../document/rule.ts';
 import { plainTask, type TaskCount } from '../../labour/task.ts';
-import type { Applied, AppliedPiece, Fixing, Tier } from './document.ts';
+import type { Applied, AppliedPiece, Fixing } from './document.ts';
 import type { Colourway } from '../../document/slot.ts';
 import { rational } from '../../units/rational.ts';
 import { insideNeeds, ownNeed, ownTasks } from '../kit/filled.ts';
@@ -28,12 +28,6 @@ export const fixingsOf = ({ fixing, then }: Pick<AppliedPiece, 'fixing' | 'then'
 
 export const countOfPiece = ({ on }: Pick<AppliedPiece, 'on'>): number =>
 	on.reduce((a, { count }) => a + count, 0);
-
-/** As many as lie in the middle of the fewest and the most. */
-export const ranged = (low: number, high: number): Required<Pick<Tier, 'count' | 'range'>> => ({
-	count: Math.round((low + high) / 2),
-	range: { low, high }
-});
 
 /** The fewest and the most there may be of a piece; undefined where that is one count. */
 export function rangeOfPiece({

@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { FIXINGS, type Fixing, type Tier } from './document.ts';
 import type { Id } from '../../document/id.ts';
 import type { AppliedSaid } from './said.ts';
-import { ranged } from './count.ts';
+import { rangedCount } from '../../language/ranged-count.ts';
 import { MOST_FIXINGS } from '../../document/limits.ts';
 import { rationalText } from '../../units/rational.ts';
 import { MEANT } from '../../language/context.ts';
@@ -11,7 +11,7 @@ import { flatOf } from '../../materials/material.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { saidBalloon } from '../../language/fill.ts';
 import { type Reader } from '../../language/reader.ts';
-import { wholeCount, hostOf } from '../../language/host.ts';
+import { hostOf } from '../../language/host.ts';
 
 /**
  * `put 2 5 at 4 white as eyes on row 3 front with strip`; `put 2 5 at 2 black as pupils on eyes`; `put 1 foil star on column top row`; several tiers:
@@ -19,7 +19,7 @@ import { wholeCount, hostOf } from '../../language/host.ts';
  */
 export function piece(r: Reader): Parsed<AppliedSaid> | undefined {
 	if (!r.word('put')) return undefined;
-	const count = manyOf(r);
+	const count = rangedCount(r);
 	if (count === undefined)
 		return refuse('missing', 'How many pieces? Start like “put 2 5 at 4 white on row 3 front”.');
 	const what = thing(r);
@@ -27,7 +27,7 @@ export function piece(r: Reader): Parsed<AppliedSaid> | undefined {
 	const name = r.word('as') ? r.name('on', 'with', ...MEANT).join(' ') : what.value.name;
 	if (name === '') return refuse('missing', 'Name the piece after “as”, like “as eyes”.');
 	const hosts: (Tier & { section: Id | null })[] = [];
-	for (let n: Many | undefined = count; n !== undefined; n = r.mark(',') ? manyOf(r) : undefined) {
+	for (let n: Many | undefined = count; n !== undefined; n = r.mark(',') ? rangedCount(r) : undefined) {
 		if (!isOrdered(n)) return refuse('refused', 'The fewest come first: type it like “put 2 to 4 …”.');
 		const host = hostOf(r, hosts.at(-1)?.section ?? null);
 		if (!host.ok) return host;
@@ -62,17 +62,8 @@ function fixingOf(r: Reader): Fixing | undefined {
 	return found;
 }
 
-type Many = Pick<Tier, 'count' | 'range'>;
-/** `3`, `2 to 4`, `4 or 6`: as many as lie in the middle, where it may be fewer or more. */
-function manyOf(r: Reader): Many | undefined {
-	const low = wholeCount(r);
-	const from = r.at;
-	const high = low !== undefined && r.word('to', 'or') ? wholeCount(r) : undefined;
-	if (low === undefined) return undefined;
-	if (high === undefined) r.at = from;
-	return high === undefined || high === low ? { count: low } : ranged(low, high);
-}
 const isOrdered = ({ range }: Many): boolean => !range || range.low < range.high;
+type Many = NonNullable<ReturnType<typeof rangedCount>>;
 
 function thing(r: Reader): Parsed<{ name: string; what: SaidPiece['what'] }> {
 	if (r.now?.kind === 'number') return saidBalloon(r, ['as', 'on', 'with']);

@@ -15,6 +15,7 @@ import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from '../kit/fil
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
+import { tasksWithEnds, withEnds } from '../kit/ends.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
 export const FOIL_FILL: Readonly<Record<FoilLook, number>> = { creased: 0.9, firm: 1 };
@@ -122,7 +123,21 @@ const ribbonNeed = (
 	length: length === null ? { um: ON_SPOT.usual, low: ON_SPOT.low, high: ON_SPOT.high } : { um: length }
 });
 
-function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need[] {
+/** A bunch of as few or as many as it may have. */
+const atEnd = ({ items, ...bunch }: Bunch, end: 'low' | 'high'): Bunch => ({
+	...bunch,
+	items: items.map(({ range, ...item }) => ({ ...item, count: range?.[end] ?? item.count }))
+});
+const isOpen = ({ items }: Bunch): boolean => items.some((i) => i.range);
+
+function needs(bunch: Bunch, colourway: Colourway | undefined): Need[] {
+	const usual = needsOfItems(bunch, colourway);
+	if (!isOpen(bunch)) return usual;
+	const at = (end: 'low' | 'high') => needsOfItems(atEnd(bunch, end), colourway);
+	return withEnds(usual, at('low'), at('high'));
+}
+
+function needsOfItems({ items, weight }: Bunch, colourway: Colourway | undefined): Need[] {
 	const found = items.flatMap((item) => itemNeeds(item, colourway));
 	const letters = items.reduce(
 		(a, { what, count }) => a + (what.kind === 'letters' ? lettersOf(what.text).length * count : 0),
@@ -142,7 +157,13 @@ function needs({ items, weight }: Bunch, colourway: Colourway | undefined): Need
 	return found;
 }
 
-function tasks({ items, weight }: Bunch): TaskCount[] {
+function tasks(bunch: Bunch): TaskCount[] {
+	const usual = tasksOfItems(bunch);
+	if (!isOpen(bunch)) return usual;
+	return tasksWithEnds(usual, tasksOfItems(atEnd(bunch, 'low')), tasksOfItems(atEnd(bunch, 'high')));
+}
+
+function tasksOfItems({ items, weight }: Bunch): TaskCount[] {
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number) => found.push(plainTask(task, count));
 	for (const item of items) {

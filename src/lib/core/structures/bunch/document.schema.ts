@@ -9,6 +9,12 @@ const bunchItem = z.strictObject({
 	id,
 	name,
 	count: z.number().int().min(1).max(MOST_ALIKE),
+	range: z
+		.strictObject({
+			low: z.number().int().min(1).max(MOST_ALIKE),
+			high: z.number().int().min(1).max(MOST_ALIKE)
+		})
+		.optional(),
 	what: z.discriminatedUnion('kind', [
 		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
 		z.strictObject({

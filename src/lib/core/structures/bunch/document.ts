@@ -17,6 +17,8 @@ export interface BunchItem {
 	/** “moon”, “tentacle”. */
 	readonly name: string;
 	readonly count: number;
+	/** It may be fewer or more, until it is built: the count lies in the middle. */
+	readonly range?: { readonly low: number; readonly high: number } | undefined;
 	readonly what: BunchThing;
 	readonly gas: 'air' | 'helium';
 	readonly ribbon: Ribbon | null;

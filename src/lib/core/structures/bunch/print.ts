@@ -9,13 +9,14 @@ import { formatInches } from '../../units/length.ts';
 /** An item of a bunch as the entry line would be given it: parsing it back gives the same item. */
 function printItem(item: BunchItem, slots: readonly Slot[], materialOf: MaterialOf): string {
 	const { what, count, gas, ribbon, name, swappable } = item;
+	const many = item.range ? `${item.range.low} to ${item.range.high}` : `${count} ×`;
 	const nameOf = (id: string | null, none: string) => (id === null ? none : nameIn(materialOf)(id));
 	const thing =
 		what.kind === 'balloon'
-			? `${count} × ${printOwn(what.balloon, slots)}`
+			? `${many} ${printOwn(what.balloon, slots)}`
 			: what.kind === 'letters'
 				? `${count > 1 ? `${count} ` : ''}letters ${what.text} at ${formatInches(what.height)} of ${slotName(what.slot, slots)}`
-				: `${count} × ${plain(nameOf(what.material, 'not chosen yet'))}`;
+				: `${many} ${plain(nameOf(what.material, 'not chosen yet'))}`;
 	const usual =
 		what.kind === 'balloon'
 			? slotName(what.balloon.slot, slots)

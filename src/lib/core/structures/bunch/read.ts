@@ -1,3 +1,4 @@
+import { rangedCount } from '../../language/ranged-count.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { type Material, type MaterialKind } from '../../materials/material.ts';
 import { isLetter } from './letters.ts';
@@ -41,14 +42,17 @@ export function item(r: Reader): Parsed<BunchSaid> | undefined {
 	if (r.word('weight')) return weight(r);
 	if (r.now?.kind !== 'number' || isExtra(r)) return undefined;
 	const from = r.at;
-	const count = wholeCount(r);
-	if (count === undefined) return refuse('not-whole', 'How many? A whole number from 1 to 200.');
+	const many = rangedCount(r);
+	if (many === undefined) return refuse('not-whole', 'How many? A whole number from 1 to 200.');
+	if (many.range && many.range.low >= many.range.high)
+		return refuse('refused', 'The fewest come first: type it like “2 to 4 11 at 10 white”.');
+	const { count } = many;
 	r.word('x', 'of');
 	if (r.now?.kind === 'number') {
 		// “12 link white” names a kind of balloon that is no round.
 		if (isWord(r.next, 'link', 'links')) return refuse('refused', LINKS);
 		const balloon = saidBalloon(r, AFTER);
-		return balloon.ok ? withTails(r, count, balloon.value.what, balloon.value.name) : balloon;
+		return balloon.ok ? withTails(r, many, balloon.value.what, balloon.value.name) : balloon;
 	}
 	const found = findMaterial(
 		nameOf(r),
@@ -60,11 +64,12 @@ export function item(r: Reader): Parsed<BunchSaid> | undefined {
 		if (count > 50) return refuse('too-big', 'Weights are between 1 and 50.');
 		return got({ kind: 'weight', weight: { kind: 'material', material: found.value.id, count } });
 	}
-	if (STANDS_BY.has(found.value.kind)) {
+	// “2 to 4 moss mat” is a line of extras, “2 to 4 moon foil” an item.
+	if (STANDS_BY.has(found.value.kind) || (many.range && !found.value.kind.startsWith('foil'))) {
 		r.at = from;
 		return undefined;
 	}
-	return withTails(r, count, newThing(found.value), found.value.name, found.value);
+	return withTails(r, many, newThing(found.value), found.value.name, found.value);
 }
 
 /** Materials that neither float nor hang on what floats: in a bunch too they are lines of their own. */
@@ -73,8 +78,11 @@ const STANDS_BY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
 ]); // prettier-ignore
 
 /** Lines of extras are said the same whatever is in hand: how they are meant stands in them. */
-const isExtra = ({ all, next }: Reader): boolean =>
-	isWord(next, 'to') || all.some((t) => isWord(t, 'or', 'optional', 'taken', 'reused', 'over', 'measured'));
+const isExtra = ({ all, at }: Reader): boolean =>
+	all.some(
+		(t, i) =>
+			(isWord(t, 'or') && i !== at + 1) || isWord(t, 'optional', 'taken', 'reused', 'over', 'measured')
+	);
 
 /** Words and figures of a material's name, as long as some material goes on like that: “foil moon 18 in”. */
 function nameOf(r: Reader): string[] {
@@ -90,7 +98,7 @@ function nameOf(r: Reader): string[] {
 /** What is said of any item at its end, in any order. */
 function withTails(
 	r: Reader,
-	count: number,
+	many: Pick<SaidItem, 'count' | 'range'>,
 	said: SaidItem['what'],
 	named: string,
 	material?: Material
@@ -123,7 +131,7 @@ function withTails(
 			`${material.name} is not inflated: it hangs on what floats. Leave “in helium” out.`
 		);
 	const what = said.kind === 'balloon' ? said : { ...said, look };
-	return got({ kind: 'item', item: { name: name.slice(0, 80), count, what, gas, ribbon, swappable } });
+	return got({ kind: 'item', item: { name: name.slice(0, 80), ...many, what, gas, ribbon, swappable } });
 }
 
 /** `on 4 ft ribbon blue`; `on ribbon` is measured on the spot; a length alone has no ribbon chosen yet. */
@@ -207,7 +215,7 @@ function letters(r: Reader): Parsed<BunchSaid> {
 	if (!colour.ok) return colour;
 	return withTails(
 		r,
-		count,
+		{ count },
 		{ kind: 'letters', text, height, look: 'creased', colour: colour.value },
 		text.toLowerCase()
 	);

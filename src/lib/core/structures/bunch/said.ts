@@ -2,7 +2,10 @@ import type { BunchItem, BunchThing, BunchWeight } from './document.ts';
 import type { ColourRef, OwnSaid } from '../../language/said.ts';
 
 /** An item of a bunch as said. */
-export interface SaidItem extends Pick<BunchItem, 'name' | 'count' | 'gas' | 'ribbon' | 'swappable'> {
+export interface SaidItem extends Pick<
+	BunchItem,
+	'name' | 'count' | 'range' | 'gas' | 'ribbon' | 'swappable'
+> {
 	readonly what:
 		| OwnSaid
 		| Extract<BunchThing, { kind: 'material' }>

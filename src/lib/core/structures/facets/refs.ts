@@ -42,6 +42,8 @@ export interface Movable {
 	count?: number;
 	/** Layers, clusters, strings alike. */
 	repeat?: number;
+	/** Between how many, until it is built. */
+	range?: unknown;
 }
 
 /** What a kind says as a document. */

@@ -36,7 +36,8 @@ import {
 	type LaidCluster
 } from './lay.ts';
 import { estimateUsed, endsOf, IN_CLUSTER } from './organic.ts';
-import { asLong, tasksWithEnds, withEnds } from './open.ts';
+import { tasksWithEnds, withEnds } from '../kit/ends.ts';
+import { asLong } from './open.ts';
 import { elbowsOf, filledLength, lengthOfRun } from './path.ts';
 import { splitCount } from './split-count.ts';
 import { runsOf } from '../kit/alike.ts';

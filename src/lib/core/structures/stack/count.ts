@@ -19,9 +19,24 @@ import { rational } from '../../units/rational.ts';
 import { balloonsIn, insideNeeds, insideTasks, isTreated, twinWords } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
+import { tasksWithEnds, withEnds } from '../kit/ends.ts';
 import type { CountFacet } from '../facets/count.ts';
 
+/** A stack with as few or as many layers as it may have. */
+const atEnd = (stack: Stack, end: 'low' | 'high'): Stack => ({
+	...stack,
+	layers: stack.layers.map(({ range, ...layer }) => ({ ...layer, repeat: range?.[end] ?? layer.repeat }))
+});
+const isOpen = ({ layers }: Stack): boolean => layers.some((l) => l.range);
+
 function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
+	const usual = needsOfRows(stack, colourway);
+	if (!isOpen(stack)) return usual;
+	const at = (end: 'low' | 'high') => needsOfRows(atEnd(stack, end), colourway);
+	return withEnds(usual, at('low'), at('high'));
+}
+
+function needsOfRows(stack: Stack, colourway: Colourway | undefined): Need[] {
 	const found = new Map<string, { place: Place; slot: string; count: number }>();
 	const filled: Need[] = [];
 	let ringOfStack = 0;
@@ -118,6 +133,12 @@ function joiningNeeds(stack: Stack): Need[] {
 }
 
 function tasks(stack: Stack): TaskCount[] {
+	const usual = tasksOfRows(stack);
+	if (!isOpen(stack)) return usual;
+	return tasksWithEnds(usual, tasksOfRows(atEnd(stack, 'low')), tasksOfRows(atEnd(stack, 'high')));
+}
+
+function tasksOfRows(stack: Stack): TaskCount[] {
 	const counts = new Map<
 		string,
 		{ task: Task; method: Method | null; count: number; batches: Set<string> }

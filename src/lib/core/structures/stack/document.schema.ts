@@ -8,7 +8,11 @@ const layer = z.strictObject({
 	repeat: z.number().int().min(1).max(200),
 	turn: z.enum(['half', 'none']),
 	joining: joining.nullable(),
-	follows: z.strictObject({ row: id.nullable(), by: z.number().int().min(-MOST_BY).max(MOST_BY) }).optional()
+	follows: z.strictObject({ row: id.nullable(), by: z.number().int().min(-MOST_BY).max(MOST_BY) }).optional(),
+	range: z
+		.strictObject({ low: z.number().int().min(1).max(200), high: z.number().int().min(1).max(200) })
+		.optional(),
+	like: id.optional()
 });
 
 export const stack = z.strictObject({

@@ -29,6 +29,10 @@ export interface Layer {
 	readonly joining: Joining | null;
 	/** Another row whose size it takes, so much more or less, whenever that changes. */
 	readonly follows?: Follows | undefined;
+	/** It may be fewer layers or more, until it is built: the count lies in the middle. */
+	readonly range?: { readonly low: number; readonly high: number } | undefined;
+	/** The row it is once more, of whatever section: what is changed in one is changed in all of them. */
+	readonly like?: Id | undefined;
 }
 
 export interface Follows {

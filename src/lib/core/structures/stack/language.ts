@@ -14,7 +14,13 @@ const layer: Take<Stack, Extract<StackSaid, { kind: 'layer' }>> = (
 	kit
 ) => {
 	const built = buildLayer(said, squash, kit.newId);
-	const next = { ...built.layer, ...(said.follows ? { follows: said.follows } : {}) } as Mutable<Layer>;
+	const { follows, range, like } = said;
+	const next = {
+		...built.layer,
+		...(follows && { follows }),
+		...(range && { range }),
+		...(like && { like })
+	} as Mutable<Layer>;
 	const at = editing ? layers.findIndex((l) => l.id === editing) : -1;
 	kit.addSlots(built);
 	if (at >= 0) layers[at] = { ...keepUnsaid(next, layers[at]!), id: editing! };
@@ -39,6 +45,7 @@ export const language: LanguageFacet<Stack, StackSaid> = {
 		'four grey 16s at 13, then six layers of white quads, 11s at 9, then a gold 16 at 14',
 		'half an inch smaller',
 		'same again in red',
+		'row 1 again, twice',
 		'bottom row in black',
 		'six of them',
 		'make it 6 ft tall',

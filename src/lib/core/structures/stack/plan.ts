@@ -16,7 +16,18 @@ export const plan: PlanFacet<Stack> = {
 function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 	const { name } = kit;
 	const words = (layer: Layer) =>
-		printLayer({ ...layer, repeat: 1, joining: null, turn: 'half', follows: undefined }, kit.slots);
+		printLayer(
+			{
+				...layer,
+				repeat: 1,
+				joining: null,
+				turn: 'half',
+				follows: undefined,
+				range: undefined,
+				like: undefined
+			},
+			kit.slots
+		);
 	const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
 	const clusters = kit.share('cluster');
 	const steps = inflateSteps(kit);
@@ -38,7 +49,11 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 	stack.layers.forEach((layer, row) => {
 		const last = placed.rings.findLastIndex((r) => r.layer.id === layer.id);
 		const top = placed.overall.known ? placed.layers[last]?.top : undefined;
-		const alike = layer.repeat > 1 ? `, ${layer.repeat} layers alike` : '';
+		const alike = layer.range
+			? `, ${layer.range.low} to ${layer.range.high} layers alike, as it needs`
+			: layer.repeat > 1
+				? `, ${layer.repeat} layers alike`
+				: '';
 		const turn = layer.turn === 'none' ? 'straight over' : 'turned half a place over';
 		const many = layer.clusters.some((c) => c.places.length > 1);
 		const each = layer.repeat > 1 ? 'each ' : '';

@@ -1,18 +1,29 @@
 import type { Stack, Layer } from './document.ts';
 import { followWords } from './follow.ts';
+import { likeWords } from './like.ts';
 import { formatFeet, formatInches, formatLength, toMillimetres } from '../../units/length.ts';
 import type { Slot } from '../../document/slot.ts';
-import type { MaterialOf, PrintedLine, PrintFacet } from '../facets/print.ts';
+import type { MaterialOf, PrintContext, PrintedLine, PrintFacet } from '../facets/print.ts';
 import { printCluster } from '../kit/print-balloon.ts';
 import { nameIn, printPlaces } from '../kit/print-words.ts';
 
+/** `×3`, `×3 to 4`. */
+const layersWords = ({ repeat, range }: Pick<Layer, 'repeat' | 'range'>): string =>
+	range ? `×${range.low} to ${range.high}` : repeat > 1 ? `×${repeat}` : '';
+
 /** A layer as the entry line would be given it: parsing it back gives the same layer. */
-export function printLayer(layer: Layer, slots: readonly Slot[], rows: readonly Layer[] = []): string {
+export function printLayer(
+	layer: Layer,
+	slots: readonly Slot[],
+	rows: readonly Layer[] = [],
+	sections: PrintContext['sections'] = []
+): string {
 	const tail = [
-		layer.repeat > 1 ? `×${layer.repeat}` : '',
+		layersWords(layer),
 		layer.turn === 'none' ? 'straight' : '',
 		layer.joining ? `joined ${layer.joining}` : '',
-		layer.follows ? followWords(layer.follows, rows) : ''
+		layer.follows ? followWords(layer.follows, rows) : '',
+		layer.like ? likeWords(layer.like, rows, sections) : ''
 	];
 	return [layer.clusters.map((c) => printCluster(c, slots)).join(' + '), ...tail].filter(Boolean).join(' ');
 }
@@ -41,11 +52,11 @@ function ofThing(material: string | null, materialOf: MaterialOf): string {
 const more = (text: string): PrintedLine => ({ id: null, about: 'more', text, slot: null });
 
 export const print: PrintFacet<Stack> = {
-	lines: ({ layers, upright, onFloor, on = 'table' }, { slots, materialOf }) => [
+	lines: ({ layers, upright, onFloor, on = 'table' }, { slots, materialOf, sections }) => [
 		...layers.map((l) => ({
 			id: l.id,
 			about: 'row' as const,
-			text: printLayer(l, slots, layers),
+			text: printLayer(l, slots, layers, sections),
 			slot: null
 		})),
 		...(upright.kind === 'none' || upright.length === null
@@ -57,12 +68,12 @@ export const print: PrintFacet<Stack> = {
 				]),
 		...(onFloor ? [] : [more(`stands on a ${on}`)])
 	],
-	said(stack, { text, lone }, { slots, materialOf }) {
+	said(stack, { text, lone }, { slots, materialOf, sections }) {
 		const nameOf = nameIn(materialOf);
 		const places = (layer: Layer) => layer.clusters.map((c) => printPlaces(c.places, nameOf)).join('');
 		return [
 			...(lone ? [] : [text]),
-			...stack.layers.map((layer) => `${printLayer(layer, slots, stack.layers)}${places(layer)}`),
+			...stack.layers.map((layer) => `${printLayer(layer, slots, stack.layers, sections)}${places(layer)}`),
 			...printStack(stack, nameOf)
 		];
 	},

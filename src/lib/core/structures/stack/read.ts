@@ -3,11 +3,15 @@ import { carriedBy } from '../../materials/carries.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
 import { formatFeet, MICROMETRES, type Micrometres, type Millimetres } from '../../units/length.ts';
 import { type Joining } from '../../document/cluster.ts';
-import type { StackSaid } from './said.ts';
+import type { SaidLayer, StackSaid } from './said.ts';
+import { printLayer } from './print.ts';
+import { rangedCount } from '../../language/ranged-count.ts';
+import { printSize } from '../../sizing/size.ts';
+import { slotsOf } from '../../document/pattern.ts';
 import type { SaidCluster } from '../../language/said.ts';
 import { type Reader, lengthOf } from '../../language/reader.ts';
 import { tailOf, clusterOf } from '../../language/cluster.ts';
-import { MOST_BY, UPRIGHTS, type Follows } from './document.ts';
+import { MOST_BY, UPRIGHTS, type Follows, type Layer } from './document.ts';
 import { rowOf } from '../../language/host.ts';
 import { isWord } from '../../language/tokens.ts';
 
@@ -26,6 +30,8 @@ export function layer(r: Reader): Parsed<StackSaid> {
 		turn: 'half' | 'none';
 		joining: Joining | null;
 		follows?: Follows;
+		range?: Layer['range'];
+		like?: Layer['like'];
 	} = {
 		repeat: r.layersSaid,
 		toHeight: null,
@@ -34,12 +40,60 @@ export function layer(r: Reader): Parsed<StackSaid> {
 	};
 	for (let more = true; more;) {
 		r.mark(',');
-		const said = tailOf(r) ?? followsOf(r);
+		const said = rangeOf(r) ?? tailOf(r) ?? followsOf(r) ?? likeOf(r, clusters);
 		if (said === undefined) more = false;
 		else if ('ok' in said) return said;
 		else Object.assign(tail, said);
 	}
 	return got({ kind: 'layer', layer: { clusters, ...tail } });
+}
+
+/** `x 3 to 4`, `× 3 or 4`: layers alike, between how many. */
+function rangeOf(r: Reader): Pick<SaidLayer, 'repeat' | 'range'> | No | undefined {
+	const from = r.at;
+	if (!r.word('x', 'times')) return undefined;
+	const layers = rangedCount(r);
+	// “×3 to 5 ft” is a height.
+	if (!layers?.range || r.unit()) {
+		r.at = from;
+		return undefined;
+	}
+	return layers.range.low < layers.range.high
+		? { repeat: layers.count, range: layers.range }
+		: refuse('refused', 'The fewest come first: type it like “×3 to 4”.');
+}
+
+/** `like row 2`, `like arm row 1`: the row it is once more. What is said before has to be that. */
+function likeOf(r: Reader, clusters: readonly SaidCluster[]): Pick<SaidLayer, 'like'> | No | undefined {
+	if (!r.word('like')) return undefined;
+	const { sections = [], section, slots } = r.context;
+	const words = isWord(r.now, 'row', 'top') ? [] : r.words('row', 'top');
+	const called = words.join(' ');
+	const own =
+		words.length > 0
+			? sections.find((s) => s.name.toLowerCase() === called)
+			: (sections.find((s) => s.id === section) ?? sections.find((s) => s.structure.kind === 'stack'));
+	if (!own) return refuse('unknown-word', 'Like which row? Say it like “like row 2”, or “like arm row 1”.');
+	const row = rowOf(r, own);
+	if (!row.ok) return row;
+	const source = own.structure.kind === 'stack' ? own.structure.layers.find((l) => l.id === row.value.id) : undefined;
+	if (!source) return refuse('refused', `${own.name} has no rows of clusters.`);
+	if (!isAsSaid(source, clusters))
+		return refuse('refused', `That row is ${printLayer({ ...source, repeat: 1, follows: undefined, like: undefined }, slots)}. Say the same, or leave out “like” and what comes after it.`); // prettier-ignore
+	return { like: source.like ?? source.id };
+} // prettier-ignore
+
+/** Whether clusters as said are those of a row: so many of each bag and size in these colours. */
+function isAsSaid({ clusters }: Layer, said: readonly SaidCluster[]): boolean {
+	if (clusters.length !== said.length) return false;
+	return clusters.every((cluster, i) => {
+		const { count, nominal, size, others, pattern } = said[i]!;
+		const all = count + others.reduce((a, o) => a + o.count, 0);
+		const first = cluster.places[0]!;
+		const own = new Set([...slotsOf(cluster.pattern), ...cluster.places.map((p) => p.slot)]);
+		const alike = pattern.colours.every(({ ref }) => 'slot' in ref && own.has(ref.slot));
+		return all === cluster.places.length && nominal === first.nominal && printSize(size) === printSize(first.size) && alike; // prettier-ignore
+	});
 }
 
 /** `as below + ½`, `as row 2 − ¼`: the row whose size it takes. */

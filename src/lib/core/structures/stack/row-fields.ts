@@ -1,3 +1,4 @@
+import type { CountRange } from '../kit/ends.ts';
 import type { Id, NewId } from '../../document/id.ts';
 import type { Mutable } from '../../document/mutable.ts';
 import { MOST_IN_CLUSTER, MOST_REPEATS } from '../../document/limits.ts';
@@ -67,9 +68,11 @@ export function setPattern(cluster: Mutable<Cluster>, pattern: Pattern): void {
 	for (const place of cluster.places) place.slot = null;
 }
 
-export function setRepeat(layer: Mutable<Layer>, repeat: number): boolean {
+export function setRepeat(layer: Mutable<Layer>, repeat: number, range?: CountRange): boolean {
 	if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS) return false;
 	layer.repeat = repeat;
+	delete layer.range;
+	if (range) layer.range = range;
 	return true;
 }
 

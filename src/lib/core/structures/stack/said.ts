@@ -1,4 +1,4 @@
-import type { Follows, StandsOn, Upright } from './document.ts';
+import type { Follows, Layer, StandsOn, Upright } from './document.ts';
 import type { Micrometres } from '../../units/length.ts';
 import type { Joining } from '../../document/cluster.ts';
 import type { SaidCluster } from '../../language/said.ts';
@@ -11,6 +11,8 @@ export interface SaidLayer {
 	readonly turn: 'half' | 'none';
 	readonly joining: Joining | null;
 	readonly follows?: Follows | undefined;
+	readonly range?: Layer['range'];
+	readonly like?: Layer['like'];
 }
 
 export type StackSaid =

@@ -52,7 +52,10 @@ function toHeight(stack: Stack, height: number, pumps: readonly PumpProfile[], o
 		const shares = shared(total, weights);
 		return {
 			...stack,
-			layers: stack.layers.map((l, i) => (weights[i] === 0 ? l : { ...l, repeat: shares[i]! }))
+			// As many as the height takes: known then.
+			layers: stack.layers.map((l, i) =>
+				weights[i] === 0 ? l : { ...l, repeat: shares[i]!, range: undefined }
+			)
 		};
 	};
 	// The pole follows: what it takes grows with the layers.

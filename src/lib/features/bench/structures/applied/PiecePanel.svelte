@@ -10,7 +10,7 @@
 	import type { Id } from '../../../../core/document/id.ts';
 	import { printSize } from '../../../../core/sizing/size.ts';
 	import { FIXING_COUNTS } from '../../../../core/structures/applied/count.ts';
-	import { parseBounded, parseCount } from '../../../../core/units/number.ts';
+	import { parseBounded } from '../../../../core/units/number.ts';
 	import { rational, rationalText } from '../../../../core/units/rational.ts';
 	import Button from '../../../../ui/button/Button.svelte';
 	import Pick from '../../../../ui/pick/Pick.svelte';
@@ -21,7 +21,7 @@
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
 	import { manyWords } from '../../../../core/structures/applied/print.ts';
-	import { ranged } from '../../../../core/structures/applied/count.ts';
+	import { parseCountRange } from '../../../../core/forms/count-range.ts';
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import Treated from '../../kit/Treated.svelte';
@@ -52,21 +52,12 @@
 			.map((m) => [m.id, m.name] as const)
 	);
 	const count = (at: number) => (text: string) => {
-		// “2 to 4”: so many as it needs.
-		const both = text.split(/\s+(?:to|or)\s+/);
-		const [low, high] = both.map((t) => parseCount(t, { what: 'How many', min: 1, max: MOST_ALIKE }));
-		if (!low?.ok) return low?.say ?? '';
-		if (both.length > 2) return 'Type one count, or the fewest and the most, like “2 to 4”.';
-		if (high && !high.ok) return high.say;
-		if (high && high.value < low.value) return 'The fewest come first, like “2 to 4”.';
-		change((p) => {
-			const { host } = p.on[at]!;
-			p.on[at] = {
-				host,
-				...(high && high.value > low.value ? ranged(low.value, high.value) : { count: low.value })
-			};
-		});
-		return '';
+		const parsed = parseCountRange(text, { what: 'How many', min: 1, max: MOST_ALIKE });
+		if (parsed.ok)
+			change((p) => {
+				p.on[at] = { host: p.on[at]!.host, ...parsed.value };
+			});
+		return parsed.ok ? '' : parsed.say;
 	};
 	const each = (text: string) => {
 		const parsed = parseBounded(text, { what: 'Fixings a piece', min: 0, max: MOST_FIXINGS });

@@ -4,10 +4,11 @@
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { FOIL_LOOKS, type FoilLook } from '../../../../core/document/foil-look.ts';
 	import type { BunchItem, Ribbon } from '../../../../core/structures/bunch/document.ts';
+	import { parseCountRange, rangeWords } from '../../../../core/forms/count-range.ts';
 	import { inflatedIn } from '../../../../core/structures/bunch/count.ts';
 	import { LOOKS } from '../../../../core/document/foil-look.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../../../core/units/length.ts';
-	import { parseCount } from '../../../../core/units/number.ts';
+
 	import Pick from '../../../../ui/pick/Pick.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
@@ -29,8 +30,12 @@
 	);
 	const thing = $derived(item.what);
 	const count = (text: string) => {
-		const parsed = parseCount(text, { what: 'How many', min: 1, max: MOST_ALIKE });
-		if (parsed.ok) change((i) => (i.count = parsed.value));
+		const parsed = parseCountRange(text, { what: 'How many', min: 1, max: MOST_ALIKE });
+		if (parsed.ok)
+			change((i) => {
+				delete i.range;
+				Object.assign(i, parsed.value);
+			});
 		return parsed.ok ? '' : parsed.say;
 	};
 	const ribbon = (to: Partial<Ribbon>) =>
@@ -57,7 +62,7 @@
 <Popover label="More of {item.name}" slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
-		<TypedField label="How many" value={String(item.count)} use={count} />
+		<TypedField label="How many" value={rangeWords(item.count, item.range)} use={count} />
 		{#if thing.kind === 'material' && thing.flat !== null}
 			<Pick label="Which" value={thing.material ?? ''} options={foils} onpick={material} />
 		{/if}

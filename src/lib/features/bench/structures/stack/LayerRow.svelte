@@ -8,6 +8,8 @@
 	import { printBalloon, printShort } from '../../../../core/structures/kit/print-balloon.ts';
 	import type { Colourway, Slot } from '../../../../core/document/slot.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
+	import type { Section } from '../../../../core/recipe/recipe.ts';
+	import { likeWords } from '../../../../core/structures/stack/like.ts';
 	import { followWords } from '../../../../core/structures/stack/follow.ts';
 	import { runsOf } from '../../../../core/structures/kit/alike.ts';
 	import ClusterGlyph from './ClusterGlyph.svelte';
@@ -19,6 +21,8 @@
 		row: number;
 		/** All rows of its stack. */
 		rows: readonly Layer[];
+		/** All of the design: a row may be one of another section once more. */
+		sections: readonly Section[];
 		slots: readonly Slot[];
 		colourway: Colourway | undefined;
 		catalogue: Catalogue;
@@ -41,6 +45,7 @@
 		layer,
 		row,
 		rows,
+		sections,
 		slots,
 		colourway,
 		catalogue,
@@ -122,6 +127,8 @@
 				</span>
 				<span class="slots">
 					{#if layer.follows}<span class="kind">{followWords(layer.follows, rows)}</span>{/if}
+					{#if layer.like}<span class="kind">{likeWords(layer.like, rows, sections)}</span>{/if}
+					{#if layer.range}<span class="kind">{layer.range.low} to {layer.range.high} layers</span>{/if}
 					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}

@@ -186,6 +186,7 @@
 				{layer}
 				row={rowOf.get(layer.id) ?? 0}
 				rows={section.structure.layers}
+				sections={bench.recipe.sections}
 				slots={bench.shown.slots}
 				{colourway}
 				catalogue={bench.catalogue}

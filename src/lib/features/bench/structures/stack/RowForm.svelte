@@ -9,8 +9,17 @@
 	import type { Cluster } from '../../../../core/document/cluster.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { parseSizeText } from '../../../../core/language/balloon.ts';
-	import { resizeLayer, layerWith, splitLayer, whyNotSplit } from '../../../../core/structures/stack/edit.ts';
+	import {
+		resizeLayer,
+		layerWith,
+		splitLayer,
+		stacksIn,
+		whyNotSplit
+	} from '../../../../core/structures/stack/edit.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
+	import { likeWords } from '../../../../core/structures/stack/like.ts';
+	import { MOST_REPEATS } from '../../../../core/document/limits.ts';
+	import { parseCountRange, rangeWords } from '../../../../core/forms/count-range.ts';
 	import {
 		coloursOf,
 		fieldsOf,
@@ -100,6 +109,16 @@
 		cluster(at, (c) => setBalloon(c, { nominal, size: parsed.value }));
 		return '';
 	}
+	/** Rows it may be once more: those that are not another themselves. */
+	const others = $derived(
+		stacksIn(bench.recipe).flatMap(({ stack }) =>
+			stack.layers.flatMap((l) =>
+				l.id === layer.id || l.like !== undefined
+					? []
+					: [[l.id, likeWords(l.id, rows, bench.recipe.sections).replace('like ', '')] as const]
+			)
+		)
+	);
 	const row = $derived(rows.findIndex((l) => l.id === layer.id));
 	function split(text: string): string {
 		if (text.trim() === '') return '';
@@ -167,11 +186,12 @@
 				<span class="layers">
 					<Stepper
 						label="Layers of this row"
-						text="{layer.repeat} {layer.repeat === 1 ? 'layer' : 'layers'}"
+						text="{rangeWords(layer.repeat, layer.range)} {layer.repeat === 1 ? 'layer' : 'layers'}"
 						onstep={(by) => change((l) => setRepeat(l, l.repeat + by))}
 						onread={(text) => {
-							change((l) => setRepeat(l, whole(text.replace(/layers?/, ''))), 'Layers alike are a whole number from 1 to 200.'); // prettier-ignore
-							return trouble;
+							const read = parseCountRange(text.replace(/layers?/, '').trim(), { what: 'Layers alike', min: 1, max: MOST_REPEATS }); // prettier-ignore
+							if (read.ok) change((l) => setRepeat(l, read.value.count, read.value.range));
+							return read.ok ? '' : read.say;
 						}}
 					/>
 				</span>
@@ -241,6 +261,20 @@
 			{#if layer.follows}
 				<TypedField label="and so much more, in" value={String(layer.follows.by / 25_400)} use={more} />
 			{/if}
+		</div>
+	{/if}
+	{#if others.length > 0}
+		<div class="line">
+			<Pick
+				label="The same again as"
+				value={layer.like ?? ''}
+				options={[['', 'none: a row by itself'] as const, ...others]}
+				onpick={(of) =>
+					change((l) => {
+						if (of === '') delete l.like;
+						else l.like = of;
+					})}
+			/>
 		</div>
 	{/if}
 	{#if layer.clusters.length === 1}
