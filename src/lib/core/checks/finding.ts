@@ -49,6 +49,8 @@ export interface Finding {
 		| 'printed-foil'
 		| 'conflict'
 		| 'bare-floor'
+		| 'heart-weak'
+		| 'strokes-off'
 		| 'light-base'
 		| 'falls-over'
 		| 'under-floor'

@@ -31,6 +31,12 @@ describe('what the day does to a quote', () => {
 		expect(found[0]).toMatchObject({ level: 'watch' });
 		expect(found[0]!.say).toContain('11 at 10, 11 at 9 2.9 % smaller. It comes back');
 	});
+	test('what may be made the day before is kept warm overnight: a cube root of the air that is left', () => {
+		const lines = quoted('4 11 at 9 white', 'section arm', '4 5 at 4 white', 'arm made 1 days before');
+		const found = notes(lines, {}).map((n) => n.say);
+		// (278.15 / 293.15)^⅓ = 0.9827.
+		expect(found).toEqual([expect.stringMatching(/arm may be made before the day\. .*1\.7 % smaller/)]);
+	});
 	test('foils are filled less where it is warm or high, and nothing is said of a mild day', () => {
 		const star = quoted('1 11 at 9 white', 'put 1 foil star as star on row 1 front with tie');
 		expect(notes(star, { height: 2000 }).some((n) => /fill its foils to 78\.5 % of taut/.test(n.say))).toBe(

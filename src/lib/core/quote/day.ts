@@ -1,6 +1,6 @@
 import { ofKind } from '../structures/kinds.ts';
 import { hostsOf } from '../structures/registry/refs.ts';
-import { foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
+import { diameterRatio, foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
 import { standingUp, steadiness, type StandingUp } from '../stability/standing-up.ts';
@@ -71,6 +71,8 @@ export function dayNotes(
 				level: 'watch',
 				say: `${item.recipe.name} looks soft there: ${soft.slice(0, 4).join(', ')}${soft.length > 4 ? ` and ${soft.length - 4} more sizes` : ''} ${percent(1 - Math.cbrt(volume))} smaller. It comes back when it is warm again.`
 			});
+		const night = overnight(quoted, climate);
+		if (night) notes.push(night);
 		const foils = tally.bill.lines.some((l) => l.material?.kind.startsWith('foil'));
 		if (foils && volume > FOIL_ROOM)
 			notes.push({
@@ -82,6 +84,21 @@ export function dayNotes(
 	return notes.length > 0
 		? [...notes].sort((a, b) => Number(b.level === 'bad') - Number(a.level === 'bad'))
 		: [{ level: 'good', say: `Nothing on this quote passes its safe size there or looks soft (${air}).` }];
+}
+
+/** So much colder than where it is made a night in a van or a shed is. House rule, K. */
+const COLDER = 15;
+
+/** What is made the day before, or earlier, and waits where nobody heats. */
+function overnight({ item, tally }: DayLine, climate: QuoteClimate): DayNote | undefined {
+	const early = tally.built.sections.filter((s) => (s.ahead ?? 0) > 0);
+	if (early.length === 0 || tally.bill.inflate.length === 0) return undefined;
+	const here = { temperature: climate.here, height: 0 };
+	const smaller = 1 - diameterRatio(here, { temperature: climate.here - COLDER, height: 0 });
+	return {
+		level: 'watch',
+		say: `${item.recipe.name}: ${early.map((s) => s.name).join(' and ')} may be made before the day. Keep it where it is warm: a night ${COLDER} °C (${Math.round(COLDER * 1.8)} °F) colder makes it ${percent(smaller)} smaller, and what is tight around it comes loose.`
+	};
 }
 
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;

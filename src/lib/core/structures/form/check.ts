@@ -2,14 +2,15 @@ import type { CheckContext, CheckFacet } from '../facets/check.ts';
 import type { Form, FormPiece } from './document.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { hostLost } from '../kit/over-safe.ts';
-import { isLengthUnknown, leftOvers, lengthOf, tooLong } from './count.ts';
+import type { PumpProfile } from '../../sizing/strokes.ts';
+import { isLengthUnknown, isWhole, leftOvers, lengthOf, strokesOf, tooLong } from './count.ts';
 import { fitLength, placeForm } from './place.ts';
 import { formatInches, um } from '../../units/length.ts';
 import { printSize } from '../../sizing/size.ts';
 
 export const check: CheckFacet<Form> = { held: () => false, check: checkForm };
 
-function checkForm(form: Form, { section: { name }, lost, host }: CheckContext): Finding[] {
+function checkForm(form: Form, { section: { name }, lost, host, rates }: CheckContext): Finding[] {
 	const findings: Finding[] = [];
 	for (const piece of form.pieces) {
 		if (lost.includes(piece.id)) findings.push({ ...hostLost(piece.name), about: piece.id });
@@ -20,6 +21,8 @@ function checkForm(form: Form, { section: { name }, lost, host }: CheckContext):
 				level: 'watch',
 				say: `${piece.name}: ${printSize(piece.size)} of a pump nobody measured, so how long it gets is not known and it is drawn whole. Measure the pump in the settings.`
 			});
+		const strokes = strokesOff(piece, rates.pumps);
+		if (strokes) findings.push({ ...strokes, about: piece.id });
 		const trouble = piece.fits ? undefined : tooLong(piece);
 		const off = offItsWay(piece, form, host);
 		if (off) findings.push({ ...off, about: piece.id });
@@ -35,6 +38,25 @@ function checkForm(form: Form, { section: { name }, lost, host }: CheckContext):
 			why: 'Ends are left by pieces said to be “part used”.'
 		});
 	return findings;
+}
+
+/** Strokes that were said lie further than this from what is reckoned. House rule. */
+const FAR_OFF = 0.2;
+
+/** Strokes of a measured pump against what the lengths that were said take. */
+function strokesOff(piece: FormPiece, pumps: readonly PumpProfile[]): Finding | undefined {
+	const { size } = piece;
+	const pump = size.kind === 'strokes' ? pumps.find((p) => p.id === size.pump) : undefined;
+	const reckoned = pump && !isWhole(piece) && !piece.fits ? strokesOf(piece, pump) : undefined;
+	if (size.kind !== 'strokes' || reckoned === undefined || !pump) return undefined;
+	if (Math.abs(size.strokes / reckoned - 1) <= FAR_OFF) return undefined;
+	const takes = Math.max(1, Math.round(reckoned));
+	return {
+		code: 'strokes-off',
+		level: 'watch',
+		say: `${piece.name}: ${printSize(size)} of ${pump.name} were said, and its lengths take about ${takes}. Say ${takes} strokes, or other lengths.`,
+		why: 'Reckoned from the pair of strokes and size that was measured of this pump.'
+	};
 }
 
 /** Shorter than its way by more than this it is not stretched over it; longer by more it hangs loose. House rule. */

@@ -49,10 +49,40 @@ export const check: CheckFacet<Stack> = {
 			...stack.layers.flatMap((layer) => checkSizes(layer, catalogue, colourway, rates)),
 			...checkSeats(section.id, placed),
 			...checkSteps(stack, rates),
-			...checkJoinings(stack, rates)
+			...checkJoinings(stack, rates),
+			...checkHearts(stack)
 		];
 	}
 };
+
+/**
+ * Hearts that carry, are twisted in two or filled with what is heavy: their tip and their cleft are drawn thinner than the
+ * rest and give way first. Common practice, from memory.
+ */
+function checkHearts({ layers, upright }: Stack): Finding[] {
+	return layers.flatMap((layer, row): Finding[] => {
+		const hearts = layer.clusters.flatMap((c) => c.places).filter((p) => p.kind === 'latex-heart');
+		const bent = hearts.some((p) => p.twin);
+		const filled = hearts.some((p) => p.inside?.kind === 'filling');
+		// What stands on a pole is carried by that.
+		const carries = hearts.length > 0 && upright.kind === 'none' && row < layers.length - 1;
+		if (!bent && !filled && !carries) return [];
+		const what = bent
+			? 'is twisted in two'
+			: filled
+				? 'is filled with what is heavy'
+				: 'carries the rows above it';
+		return [
+			{
+				about: layer.id,
+				code: 'heart-weak',
+				level: 'watch',
+				say: `A heart ${what}. Take a round there${carries ? ', or put the rows on a pole' : ''}.`,
+				why: 'The tip and the cleft of a heart are thinner than the rest of it and give way first.'
+			}
+		];
+	});
+}
 
 /** An upright that does not reach up to what is tied to it. */
 function checkUpright(section: Id, { upright }: Stack, placed: PlacedStack): Finding[] {
