@@ -7,7 +7,7 @@ export const FITTINGS = ['elbow', 'tee', 'cross fitting', 'corner fitting', 'fou
 export const ON_FRAMES = ['foot of guy line', 'stake', 'foot in tissue', 'foot in fabric', 'foot painted', 'foot under balloons'] as const; // prettier-ignore
 
 /** Parts of a piece by themselves: a tag for each letter, a hook for each end. */
-export const PARTS = ['row', 'piece put on', 'limb', 'letter', 'corner of a run', 'end of a run'] as const;
+export const PARTS = ['row', 'cluster', 'piece put on', 'limb', 'letter', 'foil', 'ribbon', 'corner of a run', 'end of a run', 'leg of a run', 'corner of a weave', 'held joint'] as const; // prettier-ignore
 
 /** What structures count that follow-on rules turn into lines. */
 export const COUNTS = [

@@ -143,7 +143,17 @@ function needsOfItems({ items, weight }: Bunch, colourway: Colourway | undefined
 		(a, { what, count }) => a + (what.kind === 'letters' ? lettersOf(what.text).length * count : 0),
 		0
 	);
-	found.push(...partNeed('letter', letters));
+	found.push(
+		...partNeed('letter', letters),
+		...partNeed(
+			'foil',
+			items.reduce((a, i) => a + (i.what.kind === 'material' && i.what.flat !== null ? i.count : 0), 0)
+		),
+		...partNeed(
+			'ribbon',
+			items.reduce((a, i) => a + (i.ribbon ? ribbonsOf(i) : 0), 0)
+		)
+	);
 	if (weight?.kind === 'material')
 		found.push({
 			what: 'material',

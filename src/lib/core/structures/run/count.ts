@@ -38,7 +38,7 @@ import {
 import { estimateUsed, endsOf, IN_CLUSTER } from './organic.ts';
 import { tasksWithEnds, withEnds } from '../kit/ends.ts';
 import { asLong } from './open.ts';
-import { elbowsOf, filledLength, lengthOfRun } from './path.ts';
+import { elbowsOf, filledLength, lengthOfRun, stretchesOf } from './path.ts';
 import { splitCount } from './split-count.ts';
 import { runsOf } from '../kit/alike.ts';
 import type { Need } from '../kit/need.ts';
@@ -215,7 +215,12 @@ function needsAsLong(run: Run, colourway: Colourway | undefined): Need[] {
 	if (tied > 0)
 		found.push({ what: 'count', of: 'cluster tied with a modelling balloon', quantity: rational(tied) });
 	if (lined > 0) found.push({ what: 'count', of: 'layer tied with line', quantity: rational(lined) });
-	found.push(...partNeed('corner of a run', elbowsOf(run)), ...partNeed('end of a run', openEnds(run)));
+	found.push(
+		...partNeed('corner of a run', elbowsOf(run)),
+		...partNeed('end of a run', openEnds(run)),
+		...partNeed('leg of a run', stretchesOf(run).length),
+		...partNeed('cluster', clusters.filter((c) => c.cluster.places.length > 1).length + mixClusters(run))
+	);
 	return found;
 }
 

@@ -74,7 +74,11 @@ function needsOfRows(stack: Stack, colourway: Colourway | undefined): Need[] {
 		...filled,
 		...uprightNeeds(stack),
 		...joiningNeeds(stack),
-		...partNeed('row', ringOfStack)
+		...partNeed('row', ringOfStack),
+		...partNeed(
+			'cluster',
+			stack.layers.reduce((a, l) => a + l.repeat * l.clusters.filter((c) => c.places.length > 1).length, 0)
+		)
 	];
 }
 

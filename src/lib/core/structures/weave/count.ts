@@ -16,6 +16,7 @@ import { rational } from '../../units/rational.ts';
 import { insideNeeds, ownNeed, ownTasks } from '../kit/filled.ts';
 import { hangersOf, hungNeeds } from '../kit/hung.ts';
 import type { Need } from '../kit/need.ts';
+import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
 import { graphOf, wovenCount } from './graph.ts';
 
@@ -106,6 +107,11 @@ function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 	if (weave.filler && fillers > 0)
 		found.push(ownNeed(weave.filler, colourway, fillers), ...insideNeeds(weave.filler, colourway, fillers));
 	found.push(...hungNeeds(weave, sizeOfWeave(weave).width));
+	const { woven: links, places } = graphOf(weave);
+	const held = places.filter((p) => weave.joints[p.joint] !== 'none').length;
+	// A ring closes on itself, a honeycomb has no four.
+	const corners = links.length > 0 && weave.shape !== 'ring' && weave.shape !== 'honeycomb' ? 4 : 0;
+	found.push(...partNeed('corner of a weave', corners), ...partNeed('held joint', held));
 	return found;
 }
 

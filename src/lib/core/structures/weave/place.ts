@@ -96,14 +96,21 @@ function handleSeat(
 	const bow = size.handle;
 	const foot = seat([0, top]).z;
 	const chord = handle.chord / 1000;
+	// The feet stand on two places of the top edge: where the body is bent, behind its front by as much as that bends.
+	const { bow: body } = size;
+	const reach = Math.min(chord, handle.links * size.pitch) / 2;
+	const back =
+		body && body.angle > 0
+			? body.radius - Math.sqrt(Math.max(0, body.radius ** 2 - Math.min(reach, body.radius) ** 2))
+			: 0;
 	return ([i], out = 0) => {
 		const t = i / Math.max(1, handle.links);
 		if (!bow || bow.angle === 0)
-			return { x: (t - 0.5) * Math.min(chord, handle.links * size.pitch), y: -out, z: foot };
+			return { x: (t - 0.5) * Math.min(chord, handle.links * size.pitch), y: back - out, z: foot };
 		const angle = (t - 0.5) * bow.angle;
 		return {
 			x: bow.radius * Math.sin(angle),
-			y: -out,
+			y: back - out,
 			z: foot + bow.rise - bow.radius * (1 - Math.cos(angle))
 		};
 	};

@@ -234,3 +234,19 @@ test('a handle too short for its feet lies flat between them, as wide as its lin
 	expect(high - low).toBeGreaterThan(3 * pitch);
 	expect(low + high).toBeCloseTo(0, 3);
 });
+
+test('a handle stands on the body it is on: bent with it, its feet on the top edge', () => {
+	const rows = ['panel of 10 links at 9', '3 rows 12 white'];
+	const flat = placeWeave(weave(...rows, 'handle of 10 red over 6 ft'));
+	const bent = placeWeave(weave(...rows, 'bent over 8 ft', 'handle of 10 red over 6 ft'));
+	const handle = (placed: typeof flat) => placed.strands.filter((s) => s.piece === '').map((s) => s.path);
+	const body = (placed: typeof flat) => placed.strands.filter((s) => s.piece !== '').flatMap((s) => s.path);
+	for (const placed of [flat, bent]) {
+		for (const foot of [handle(placed)[0]![0]!, handle(placed).at(-1)!.at(-1)!]) {
+			// In plan: as near to a link of the body as its own knot is long.
+			const near = Math.min(...body(placed).map((p) => Math.hypot(p.x - foot.x, p.y - foot.y)));
+			expect(near).toBeLessThan(9 * 25.4);
+		}
+	}
+	expect(handle(bent)[0]![0]!.y).toBeGreaterThan(handle(flat)[0]![0]!.y + 100);
+});
