@@ -10,12 +10,12 @@ import type { Fixed, LoosePart, Placed, StackPart } from '../structures/facets/p
 import type { Structure } from '../structures/kinds.ts';
 import type { HostShape } from '../structures/kit/seats.ts';
 import { NOTHING_PLACED } from '../structures/kit/placed.ts';
-import { carryingToo, measure, NO_HOST } from '../structures/kit/measure.ts';
+import { carryingToo, hostSeenFrom, measure, NO_HOST, reachingTo } from '../structures/kit/measure.ts';
 import { ORIGIN, pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
 import { fixedBy, isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
 import type { Packed } from '../structures/run/pack-job.ts';
-import { sittingBeside } from '../recipe/sitting-beside.ts';
+import { reachedFrom, sittingBeside } from '../recipe/sitting-beside.ts';
 import { inRow, standBy } from './stand-by.ts';
 
 /** Whose part it is. */
@@ -160,13 +160,20 @@ function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Con
 	const withOthers = (section: Section, hostShape: Shape): Room & { readonly host: HostShape } => {
 		const others = sittingBeside(recipe.sections, section);
 		for (const other of others) stand(other);
-		if (others.length === 0) return hostShape;
+		const far = reachedFrom(recipe.sections, section);
+		for (const other of far) stand(other);
+		if (others.length + far.length === 0) return hostShape;
 		const { balls, half, top } = hostShape;
 		const host = carryingToo(
 			hostShape.host,
 			others.flatMap((o) => shapes.get(o.id)?.host ?? [])
 		);
-		return { balls, half, top, host };
+		const from = spots.get(section.stand.by ?? '')?.[0] ?? ORIGIN;
+		const reached = far.flatMap((o) => {
+			const [at, own] = [spots.get(o.id)?.[0], shapes.get(o.id)];
+			return at && own ? [hostSeenFrom(own.host, at, from)] : [];
+		});
+		return { balls, half, top, host: reachingTo(host, reached) };
 	};
 	const stand = (section: Section): readonly Spot[] => {
 		const stood = spots.get(section.id);

@@ -2,6 +2,22 @@ import { isOnHosts } from '../structures/registry/picture.ts';
 import { hostPartOf, sitsOn } from '../structures/registry/refs.ts';
 import type { Section } from './recipe.ts';
 
+/** Sections a limb goes over to from the one it is fixed to, by what it names of them. */
+export function reachedFrom(sections: readonly Section[], section: Section): Section[] {
+	if (!isOnHosts(section.structure)) return [];
+	const beside = sittingBeside(sections, section);
+	const own = sitsOn(section.structure).filter(
+		(h) => h.on === 'layer' || h.on === 'place' || h.on === 'piece'
+	);
+	return sections.filter(
+		(s) =>
+			s.id !== section.id &&
+			s.id !== section.stand.by &&
+			!beside.includes(s) &&
+			own.some((host) => hostPartOf(s.structure, host) !== undefined)
+	);
+}
+
 /** Sections with pieces that a section or those of it sit on, where both are on one host: the head that feelers are fixed to. */
 export function sittingBeside(sections: readonly Section[], section: Section): Section[] {
 	const own = isOnHosts(section.structure) ? sitsOn(section.structure) : [section.stand.at ?? []].flat();

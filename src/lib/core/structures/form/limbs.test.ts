@@ -300,3 +300,64 @@ describe('on what sits on something', () => {
 		);
 	});
 });
+
+describe('a limb from one section over to another', () => {
+	const BUOY = ['4 5 at 4 white', '4 5 at 4 white', '4 5 at 4 white'];
+	const COLUMN = ['4 11 at 9 white', '4 11 at 9 white'];
+	const TWO = [...COLUMN, 'section buoy left of column gap 1 ft', ...BUOY, 'form hoses on column'];
+	const ends = (...lines: string[]) => {
+		const recipe = made(...TWO, ...lines);
+		const { path } = strands(recipe, 'hose')[0]!;
+		const all = assemble(recipe, null, () => undefined);
+		return { recipe, lost: all.lost, from: path[0]!, to: path.at(-1)!, all };
+	};
+	test('ends at the row of the other, wherever that stands', () => {
+		const { lost, from, to } = ends('1 260 red 40 as hose on column row 2 left to buoy row 3 front');
+		expect(lost).toEqual([]);
+		expect(Math.abs(from.x)).toBeLessThan(14 * IN);
+		expect(to.x).toBeLessThan(from.x - 8 * IN);
+		const right = made(
+			...COLUMN,
+			'section buoy right of column gap 2 ft',
+			...BUOY,
+			'form hoses on column',
+			'1 260 red 50 as hose on column row 2 left to buoy row 3 front'
+		);
+		const path = strands(right, 'hose')[0]!.path; // prettier-ignore
+		expect(path.at(-1)!.x).toBeGreaterThan(path[0]!.x + 8 * IN);
+	});
+	test('its end lies against the balloons of that row (property over gaps)', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 6, max: 40 }),
+				fc.constantFrom('left', 'right', 'front', 'back'),
+				(gap, side) => {
+					const recipe = made(...COLUMN, `section buoy ${side === 'front' ? 'front' : side} of column gap ${gap} in`, ...BUOY, 'form hoses on column', '1 260 red 55 as hose on column row 1 left to buoy row 1 front'); // prettier-ignore
+					const end = strands(recipe, 'hose').at(-1)!.path.at(-1)!;
+					const buoy = recipe.sections.find((s) => s.name === 'buoy')!.id;
+					const all = assemble(recipe, null, () => undefined, rates.pumps);
+					const balls = all.pieces.filter((p) => p.section === buoy).flatMap(({ placed, spots }) => placed.layers.flatMap(({ rings }) => rings.flat().map((b) => ({ x: b.x + spots[0]!.x, y: b.y + spots[0]!.y, z: b.z + spots[0]!.z, d: b.d })))); // prettier-ignore
+					const near = Math.min(
+						...balls.map((b) => Math.hypot(b.x - end.x, b.y - end.y, b.z - end.z) - b.d / 2)
+					);
+					expect(near).toBeLessThan(3 * IN);
+				}
+			),
+			{ numRuns: 25 }
+		);
+	});
+	test('how long it is has to be said', () => {
+		expect(says('1 260 red as hose on column row 2 left to buoy row 3 front', ...TWO)).toContain(
+			'How long is it?'
+		);
+	});
+	test('what is said is printed and read back', () => {
+		const { recipe } = ends('1 260 red 40 as hose on column row 2 left to buoy row 3 front');
+		const section = recipe.sections.at(-1)!;
+		expect(
+			printLines(section, recipe, () => undefined)
+				.map((l) => l.text)
+				.join()
+		).toContain('to buoy row 3 front');
+	});
+});

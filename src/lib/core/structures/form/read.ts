@@ -78,6 +78,11 @@ export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 	const { each, lengths: said } = bubbles.value;
 	const flat = uninflated || (shaped.take.kind === 'scrap' && said.length === 0);
 	const given = said.length > 0 || leaves === 0 ? said : [um(MODEL_SIZE[model].length - leaves)];
+	if (hosts.value.over && given.length === 0 && !flat)
+		return refuse(
+			'missing',
+			'How long is it? From one section to another its way follows from where both stand: type it before the rest, like “1 260 red 40 as hose …”.'
+		);
 	const fits =
 		!flat && given.length === 0 && (GOES_ROUND.has(shaped.shaping) || hosts.value.to !== undefined);
 	const lengths = flat || fits ? [] : given.length > 0 ? given : [wholeLength(model)];
@@ -121,6 +126,8 @@ interface FormHosts {
 	readonly to?: Host | undefined;
 	/** Section it sits on, where it says one. */
 	readonly section: Id | null;
+	/** Its other end is in another section: how far that is follows from where both stand. */
+	readonly over?: boolean;
 }
 
 /** What it is on, and what its other end is tied to. */
@@ -130,11 +137,14 @@ function hostsIn(r: Reader, own: Section): Parsed<FormHosts> {
 	if (!first.ok) return first;
 	const second = r.word('to') ? (r.word('on'), hostHere(r, first.value.section, ['to'])) : undefined;
 	if (second && !second.ok) return second;
-	const named = [first.value.section, second?.value.section ?? null].filter((id) => id !== null && id !== own.id);
-	const section = named[0] ?? null;
-	if (named.some((id) => id !== section) || (own.stand.by !== null && section !== null && section !== own.stand.by))
+	const [here, there] = [first.value.section, second?.value.section ?? null].map((id) => (id === own.id ? null : id)); // prettier-ignore
+	const section = here ?? there ?? null;
+	if (own.stand.by !== null && section !== null && section !== own.stand.by)
 		return refuse('refused', 'Pieces of one form sit on one section. Say a form of its own for the others.');
-	return got({ at: first.value.host, ...(second && { to: second.value.host }), section });
+	const over = here !== null && there !== null && there !== undefined && here !== there;
+	if (over && second && (second.value.host.on === 'path' || second.value.host.on === 'spot'))
+		return refuse('refused', 'The other end is tied to a row, a balloon, a piece or a limb of the other section.');
+	return got({ at: first.value.host, ...(second && { to: second.value.host }), section, over });
 } // prettier-ignore
 
 /** What cannot be meant together. */

@@ -88,6 +88,40 @@ interface Limb {
 	readonly d: number;
 }
 
+/** What another section carries, in the coordinates of one: where its first copy stands, seen from where that stands. */
+export function hostSeenFrom(host: HostShape, at: Spot, from: Spot): HostShape {
+	const seen = <P extends Point>(p: P): P => ({ ...p, ...seenFrom(from, pointAt(at, p)) });
+	const each = <V, W>(map: ReadonlyMap<Id, V> | undefined, to: (value: V) => W) =>
+		new Map([...(map ?? [])].map(([id, value]) => [id, to(value)] as const));
+	const axis = seenFrom(from, pointAt(at, { x: 0, y: 0, z: 0 }));
+	const ids = [host.rows, host.places, host.pieces ?? new Map<Id, never>()].flatMap((m) => [...m.keys()]);
+	return {
+		...NO_HOST,
+		axes: new Map(ids.map((id) => [id, axis] as const)),
+		rows: each(host.rows, (rings) => rings.map((ring) => ring.map(seen))),
+		places: each(host.places, seen),
+		pieces: each(host.pieces, (balls) => balls.map(seen)),
+		limbs: each(host.limbs, (limbs) => limbs.map((l) => ({ ...l, path: l.path.map(seen) })))
+	};
+}
+
+/** A point of the design in the coordinates of a copy: {@link pointAt} the other way. */
+function seenFrom({ x, y, z, mirrored, turn }: Spot, p: Point): Point {
+	const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+	const [dx, dy] = [p.x - x, p.y - y];
+	const own = cos * dx + sin * dy;
+	return { x: mirrored ? -own : own, y: cos * dy - sin * dx, z: p.z - z };
+}
+
+/** A host with rows and balloons of other sections that a limb goes over to. */
+export function reachingTo(host: HostShape, others: readonly HostShape[]): HostShape {
+	if (others.length === 0) return host;
+	const rows = new Map([host, ...others].flatMap((s) => [...s.rows]));
+	const places = new Map([host, ...others].flatMap((s) => [...s.places]));
+	const axes = new Map([host, ...others].flatMap((s) => [...(s.axes ?? [])]));
+	return { ...carryingToo(host, others), rows, places, axes };
+}
+
 /** A host with what sits on it by other sections as well: a feeler is fixed to a head that is fixed to the column. */
 export function carryingToo(host: HostShape, others: readonly HostShape[]): HostShape {
 	if (others.length === 0) return host;

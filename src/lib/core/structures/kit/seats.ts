@@ -3,7 +3,7 @@ import type { Ball } from '../../geometry/ring.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import type { InnerBall } from './filled.ts';
 import { type Stretch, pointOf } from '../../geometry/path.ts';
-import type { Way } from '../../document/host.ts';
+import type { Host, Way } from '../../document/host.ts';
 import type { Side } from '../../document/side.ts';
 import { alongWay, type Point } from './strand.ts';
 import type { HostSpot } from './host-spots.ts';
@@ -44,6 +44,8 @@ export interface HostShape {
 	readonly limbs?: ReadonlyMap<Id, readonly LimbShape[]> | undefined;
 	/** Where a run goes: pieces sit on a point of it. */
 	readonly path?: readonly Stretch[] | undefined;
+	/** Where the axis of a row, a balloon or a piece is, that is of another section. */
+	readonly axes?: ReadonlyMap<Id, Point> | undefined;
 	/** Parts of a frame or a weave. */
 	readonly spots?: readonly HostSpot[] | undefined;
 }
@@ -67,12 +69,44 @@ export interface Sharing {
 
 /** Where so many pieces of a width sit on a host; undefined where it is not there. */
 export function seatsOn(
-	host: AppliedPiece['on'][number]['host'],
+	host: Host,
 	count: number,
 	d: number,
 	shape: HostShape,
 	seated: ReadonlyMap<Id, readonly Ball[]>,
-	{ counts, nth }: Sharing = { counts: [count], nth: 0 }
+	sharing: Sharing = { counts: [count], nth: 0 }
+): Ball[] | undefined {
+	const id =
+		host.on === 'layer'
+			? host.layer
+			: host.on === 'place'
+				? host.place
+				: host.on === 'piece'
+					? host.piece
+					: '';
+	const axis = shape.axes?.get(id);
+	if (!axis) return seatsAbout(host, count, d, shape, seated, sharing);
+	// What is of another section has its sides about an axis of its own.
+	const own = (balls: readonly Ball[]) => balls.map((b) => ({ ...b, x: b.x - axis.x, y: b.y - axis.y }));
+	const place = shape.places.get(id);
+	const pieces = shape.pieces?.get(id);
+	const about: HostShape = {
+		...shape,
+		rows: new Map([[id, (shape.rows.get(id) ?? []).map(own)]]),
+		places: new Map(place ? [[id, own([place])[0]!]] : []),
+		pieces: new Map(pieces ? [[id, own(pieces)]] : [])
+	};
+	const seats = seatsAbout(host, count, d, about, seated, sharing);
+	return seats?.map((b) => ({ ...b, x: b.x + axis.x, y: b.y + axis.y }));
+}
+
+function seatsAbout(
+	host: Host,
+	count: number,
+	d: number,
+	shape: HostShape,
+	seated: ReadonlyMap<Id, readonly Ball[]>,
+	{ counts, nth }: Sharing
 ): Ball[] | undefined {
 	/** Those of all that share a ball stand side by side: this one's of them. */
 	const mine = (under: Ball, share: (count: number) => number, front?: Way) => {
