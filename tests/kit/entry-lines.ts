@@ -96,7 +96,8 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	fixing: [[COLUMN, ...['strip', 'dash', 'glue', 'patch and strip', 'tie', 'tucked', 'trial loop', 'attachment point', 'own tail', 'neck rolled in'].map((f) => `put 1 5 at 4 white on row 1 with ${f}`), 'put 1 5 at 4 white on row 1 with 2 strip', 'put 1 5 at 4 white on row 1 with ½ strip then glue']],
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
-	role: [[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
+	role: [[COLUMN, '2 stake serving column row 1', '1 stake serving column, column row 2'],
+		[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
 	open: [[TWO, 'arm optional', 'arm optional when it is outdoors', 'arm always there', 'arm made 3 days before', 'arm made on the day', 'arm made as usual'], [[...TWO, 'section hat'], 'hat instead of arm']],
 	choice: [[TWO, 'leave out arm', 'put back arm'], [COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
 	change: [

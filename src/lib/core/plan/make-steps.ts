@@ -9,6 +9,7 @@ import { standsOnFloor } from '../recipe/sections.ts';
 import type { Colourway, Slot } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
+import { fixedAt } from '../recipe/serving-lines.ts';
 import type { Structure } from '../structures/kinds.ts';
 import { printSize } from '../sizing/size.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
@@ -68,9 +69,29 @@ export function makeSteps(node: DesignCount, root: boolean, context: StepContext
 		);
 	const faced = steps.findLastIndex((s) => kindOfStep(s) === 'piece');
 	if (root && faced >= 0) steps.splice(faced + 1, 0, LOOK_BEHIND);
-	const all = [...steps, ...sections.flatMap((s) => s.site('strike'))];
+	const all = [...linesInPlace(steps, node.recipe), ...sections.flatMap((s) => s.site('strike'))];
 	return shared(all, node.recipe, context.catalogue);
 }
+
+/**
+ * What goes onto a row or a piece goes there as soon as that stands: a weight into the lowest cluster before the next,
+ * an anchor before what hides it. What serves several goes on with the first of them.
+ */
+function linesInPlace(steps: readonly MadeStep[], recipe: Recipe): MadeStep[] {
+	const fixed = fixedAt(recipe);
+	if (fixed.size === 0) return [...steps];
+	const after = new Map<MadeStep, MadeStep[]>();
+	const moved = new Set<MadeStep>();
+	for (const step of steps) {
+		const serves = kindOfStep(step) === 'line' && step.about !== null ? fixed.get(step.about) : undefined;
+		const at = serves && steps.find((s) => s !== step && s.about !== null && serves.includes(s.about) && AT.has(kindOfStep(s))); // prettier-ignore
+		if (!at) continue;
+		moved.add(step);
+		after.set(at, [...(after.get(at) ?? []), { ...step, place: at.place, text: step.text.replace(/\.$/, ' there, before what comes next.') }]); // prettier-ignore
+	}
+	return steps.flatMap((s) => (moved.has(s) ? [] : [s, ...(after.get(s) ?? [])]));
+}
+const AT: ReadonlySet<string> = new Set<StepKind>(['row', 'piece']);
 
 /** What may be made days before comes first, what floats late, what is made on the day last; what sits on others comes when they do. */
 const inTime = (sections: readonly Section[]): readonly Section[] => {

@@ -278,6 +278,15 @@ describe('bunches and forms as they are built', () => {
 		)!;
 		expect(lights.used.valueOf()).toBe(1);
 	});
+	test('a weight that serves a row goes in as soon as that stands, what serves a piece after that', () => {
+		const weighed = design('weighed', '4 16 at 13 grey', '4 11 at 9 white x2', 'put 1 foil star as star on row 1 front with tie', '1 fairy lights serving column row 1', '1 star card serving star'); // prettier-ignore
+		const texts = stepsOf(weighed).map((s) => s.text);
+		const at = (words: RegExp) => texts.findIndex((t) => words.test(t));
+		expect(at(/fairy lights there, before what comes next/)).toBe(at(/Row 1/) + 1);
+		expect(at(/fairy lights/)).toBeLessThan(at(/Row 2/));
+		expect(at(/star card there/)).toBe(at(/Fix 1 × star/) + 1);
+		expect(texts.filter((t) => /fairy lights|star card/.test(t))).toHaveLength(2);
+	});
 	test('a warm inflator said for the foils is told of', () => {
 		const made = stepsOf(jelly).find((s) => s.id.startsWith('foils'))!.id;
 		const warm = done(jelly, { kind: 'say', id: made, says: { tool: 'the big inflator' } });

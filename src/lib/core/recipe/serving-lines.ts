@@ -17,6 +17,16 @@ export function servedBy(
 	return served;
 }
 
+/** Where a line goes that serves rows, pieces or items and no whole section: what it serves, by its id. */
+export function fixedAt({ sections }: Pick<Recipe, 'sections'>): ReadonlyMap<Id, readonly Id[]> {
+	const whole = new Set(sections.map((s) => s.id));
+	const fixed = new Map<Id, readonly Id[]>();
+	for (const { structure } of ofKind(sections, 'extras'))
+		for (const { id, serves } of countedLines(structure.lines))
+			if (serves.length > 0 && !serves.some((s) => whole.has(s))) fixed.set(id, serves);
+	return fixed;
+}
+
 /** What a line may serve, by its id: sections, then the rows, pieces and items in each. What a plan meets, a line can serve. */
 export function servable({ sections }: Pick<Recipe, 'sections'>): [id: Id, words: string][] {
 	return sections.flatMap(({ id, name, structure }): [Id, string][] => {

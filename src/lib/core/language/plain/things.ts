@@ -1,4 +1,5 @@
 import type { EntryContext } from '../context.ts';
+import { servable } from '../../recipe/serving-lines.ts';
 import { materialCalled } from '../names/find-material.ts';
 import { matched, N, type Reading } from './reading.ts';
 
@@ -36,6 +37,23 @@ const ROLES: readonly (readonly [RegExp, string])[] = [
 	[/^(.+?),? (?:swappable|or (?:something )?like it|or similar)$/, ' swappable']
 ]; // prettier-ignore
 
+/** `a sack for row 1`, `2 stakes for the arm`: what of the design it is for. */
+function servedIn(said: string, { sections = [], section, recipe }: EntryContext) {
+	const found = /^(.+?),? (?:for|into|inside|in|under|to hold|to weigh down) (?:the )?((?:bottom|lowest|top|first) row|row \d+)(?: of (?:the )?(.+))?$/.exec(said); // prettier-ignore
+	const all = servable({ sections: recipe?.sections ?? sections }).map(([, words]) => words.trim());
+	const own = sections.find((s) => s.id === section)?.name;
+	if (found) {
+		const name = found[3] ?? own ?? sections[0]?.name;
+		const rows = all.filter((w) => w.toLowerCase().startsWith(`${name?.toLowerCase()} row `));
+		const row = /^row/.test(found[2]!) ? `${name} ${found[2]!}` : found[2]!.startsWith('top') ? rows.at(-1) : rows[0]; // prettier-ignore
+		const words = all.find((w) => w.toLowerCase() === row?.toLowerCase());
+		return words === undefined ? undefined : { rest: found[1]!, words };
+	}
+	const whole = /^(.+?),? (?:for|to hold|to weigh down) (?:the )?(.+)$/.exec(said);
+	const words = whole && all.find((w) => w.toLowerCase() === whole[2]!.toLowerCase());
+	return words ? { rest: whole[1]!, words } : undefined;
+}
+
 /** Things of the Stockroom, as many as are said, alternatives with “or” between them. */
 export const things: Reading = (said, context) => {
 	let [rest, role] = [
@@ -53,6 +71,8 @@ export const things: Reading = (said, context) => {
 		[rest, role] = [found[1]!, name];
 		break;
 	}
+	const served = servedIn(rest, context);
+	if (served) [rest, role] = [served.rest, `${role} serving ${served.words}`];
 	rest = rest.replace(/^an? (.+) or 2$/, '1 to 2 $1').replace(/^(\d+) of the /, '$1 ');
 	const parts = rest.split(/,? or /).map((part) => {
 		// What is bought by length is counted in its unit: feet.

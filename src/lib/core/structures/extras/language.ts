@@ -9,7 +9,13 @@ import type { ExtrasSaid } from './said.ts';
 export const language: LanguageFacet<Extras, ExtrasSaid> = {
 	starts: null,
 	examples: ['2 to 4 reeds', '1 sandbag or 4 stakes optional'],
-	phrases: ['two stakes if needed', 'a stake or a sack', '10 ft of thin ribbon', 'bring 2 stakes along'],
+	phrases: [
+		'two stakes if needed',
+		'a sack for row 1',
+		'a stake or a sack',
+		'10 ft of thin ribbon',
+		'bring 2 stakes along'
+	],
 	shown: false,
 	read: () => undefined,
 	readAnywhere: lines,
@@ -23,7 +29,7 @@ export const language: LanguageFacet<Extras, ExtrasSaid> = {
 							.join(' or ')
 							.slice(0, 80)
 					: null;
-			said.forEach(({ material, quantity, range, onSpot }, i) => {
+			said.forEach(({ material, quantity, range, onSpot, serves }, i) => {
 				const choice = group === null ? null : { group, when: '' };
 				const taken = group === null ? role !== 'optional' : i === 0;
 				const line: ExtraLine = {
@@ -33,7 +39,8 @@ export const language: LanguageFacet<Extras, ExtrasSaid> = {
 					swappable,
 					choice,
 					taken,
-					...(onSpot ? { onSpot } : {})
+					...(onSpot ? { onSpot } : {}),
+					...(serves ? { serves } : {})
 				};
 				structure.lines.push(line as Mutable<ExtraLine>);
 			});

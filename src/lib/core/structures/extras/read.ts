@@ -5,10 +5,12 @@ import type { ExtrasSaid } from './said.ts';
 import { KEYWORDS } from '../../language/context.ts';
 import { type SaidLine } from './said.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
+import type { Id } from '../../document/id.ts';
 import type { Reader } from '../../language/reader.ts';
+import { servingOf } from '../../language/serving.ts';
 
 /** Words that end the name of a material in a line. */
-const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured'];
+const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured', 'serving'];
 
 /**
  * `2 moss mat`; `2 to 4 reeds`; `1 sandbag or 4 stakes`; and how it is meant at its end: optional, taken along,
@@ -32,7 +34,14 @@ export function lines(r: Reader): Parsed<ExtrasSaid> | undefined {
 	let role: LineRole = 'always';
 	let swappable = false;
 	let onSpot: true | undefined;
+	let serves: readonly Id[] | undefined;
 	for (;;) {
+		const served = servingOf(r);
+		if (served && !served.ok) return served;
+		if (served) {
+			serves = served.value;
+			continue;
+		}
 		if (r.word('optional')) role = 'optional';
 		else if (r.word('reused')) role = 'reused';
 		else if (r.phrase('taken along')) role = 'taken along';
@@ -47,7 +56,12 @@ export function lines(r: Reader): Parsed<ExtrasSaid> | undefined {
 			'refused',
 			`${foil.name} is inflated and fixed, a line is only bought: type “put ${foil.quantity} ${foil.name} on row 1 front”, or say it in a bunch.`
 		);
-	return got({ kind: 'lines', lines: said.map((l) => ({ ...l, onSpot })), role, swappable });
+	return got({
+		kind: 'lines',
+		lines: said.map((l) => ({ ...l, onSpot, ...(serves && { serves }) })),
+		role,
+		swappable
+	});
 }
 
 function oneLine(r: Reader): Parsed<SaidLine> | undefined {

@@ -10,6 +10,7 @@ export interface SaidLine {
 	readonly quantity: RationalText;
 	readonly range: ExtraLine['range'];
 	readonly onSpot?: true | undefined;
+	readonly serves?: ExtraLine['serves'];
 }
 
 export interface ExtrasSaid {

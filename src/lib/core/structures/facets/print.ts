@@ -23,6 +23,8 @@ export interface PrintContext {
 	readonly materialOf: MaterialOf;
 	/** What a piece is on, by names. */
 	hostName(host: Host): string;
+	/** A section, row, piece or item by its name. */
+	partName(id: Id): string | undefined;
 }
 
 /** How a section is headed in a list of all that is said of a design. */
