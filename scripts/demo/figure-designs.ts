@@ -172,5 +172,34 @@ export const figureDesigns: DemoDesign[] = [
 			'put 1 5 at 4 hive gold as lamp on column row 5 place 1 up with trial loop then glue'
 		],
 		roles: { hull: 'main', stripe: 'second', bells: 'pop' }
+	},
+	{
+		id: 'comet-between-bells',
+		name: 'Comet between two bells',
+		tags: ['observatory', 'figure'],
+		colourway: 'planet night',
+		slots: { gold: 'bells', black: 'clappers', white: 'tail' },
+		lines: [
+			'8 11 at 9 hive gold',
+			'6 11 at 9½ hive gold',
+			'5 11 at 9 hive gold',
+			'4 11 at 8 hive gold',
+			'1 11 at 9 hive gold',
+			'1 sandbag serving column row 1',
+			'section right bell right of column gap 34 in',
+			'8 11 at 9 hive gold like column row 1',
+			'6 11 at 9½ hive gold like column row 2',
+			'5 11 at 9 hive gold like column row 3',
+			'4 11 at 8 hive gold like column row 4',
+			'1 11 at 9 hive gold like column row 5',
+			'put 1 5 at 4 mussel black as left clapper on column row 1 front',
+			'put 1 5 at 4 mussel black as right clapper on right bell row 1 front',
+			'put 1 16 at 12 gull white as comet on column row 5 place 1 up right',
+			'form tail on column',
+			'1 260 gull white 52 as high tail on comet right to right bell row 5 left',
+			'1 260 hive gold 56 as middle tail on comet front to right bell row 4 left',
+			'1 260 gull white 59 as low tail on comet down right to right bell row 3 left'
+		],
+		roles: { bells: 'main', tail: 'second', clappers: 'accent' }
 	}
 ];

@@ -26,6 +26,26 @@ export const longDesigns: DemoDesign[] = [
 		roles: { head: 'main', tail: 'second', dust: 'accent' }
 	},
 	{
+		id: 'shop-window-swag',
+		name: 'Shop-window swag',
+		tags: ['bakery', 'garland'],
+		colourway: 'tenth birthday',
+		slots: { brown: 'crust', cream: 'crumb', gold: 'honey' },
+		lines: [
+			'run swag',
+			'line 9 to 11 ft lifted 6 ft',
+			'4 5 at 4½ crust brown x3',
+			'4 5 at 4½ foam cream',
+			'ends thinner to 3 in over 3 clusters',
+			'free 1 ft at 4½ ft',
+			'infill 1 to 2 a foot clusters of 3 5 at 2 hive gold',
+			'spine soft line tails 1 ft 2 loops round each balloon 2 in',
+			'from 5½ ft joined line',
+			'hung on hooks every 3 ft with wall hook'
+		],
+		roles: { crust: 'main', crumb: 'second', honey: 'pop' }
+	},
+	{
 		id: 'loaf-arch',
 		name: 'Loaf arch',
 		tags: ['bakery', 'arch'],

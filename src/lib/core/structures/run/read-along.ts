@@ -2,7 +2,7 @@ import { got, refuse, type Parsed } from '../../errors.ts';
 import { JOININGS } from '../../document/cluster.ts';
 import { LONGEST, MOST_ON_PATH } from '../../document/limits.ts';
 import { findMaterial } from '../../language/names/find-material.ts';
-import { pathLength, TOO_LONG } from '../../language/path-length.ts';
+import { pathLength } from '../../language/path-length.ts';
 import type { Reader } from '../../language/reader.ts';
 import { isWord } from '../../language/tokens.ts';
 import { inches, typedLength } from '../../units/length.ts';
@@ -104,15 +104,14 @@ export function clustersSaid(r: Reader): number | undefined {
 
 export const HOW_MANY = `How many clusters? A whole number up to ${MOST_ON_PATH}, like “of 12 clusters”.`;
 
-/** A length that is not known, as a path: half-way between its ends. */
-export function openLine(r: Reader): Parsed<RunSaid> | undefined {
+/** A length that is not known, as a path: half-way between its ends. Undefined where it is known. */
+export function openLine(r: Reader): Extract<SaidRun, { set: 'path' }> | undefined {
 	const start = r.at;
-	const ends = between(r);
-	if (!ends) {
+	const open = between(r);
+	if (!open) {
 		r.at = start;
 		return undefined;
 	}
-	return r.now === undefined || isWord(r.now, 'lifted', 'open')
-		? (r.word('open'), said({ set: 'path', path: { kind: 'line', length: usualOf(ends) }, height: null, open: ends }))
-		: refuse('not-a-length', TOO_LONG);
-} // prettier-ignore
+	r.word('open');
+	return { set: 'path', path: { kind: 'line', length: usualOf(open) }, height: null, open };
+}

@@ -27,11 +27,8 @@ export function path(r: Reader): Parsed<RunSaid> | undefined {
 			);
 		return said({ set: 'path', path: now.path, height });
 	}
-	if (verb === 'line') {
-		const open = openLine(r);
-		if (open) return open;
-	}
-	const path = shape(r, verb);
+	const line = verb === 'line' ? openLine(r) : undefined;
+	const path = line ? got(line.path) : shape(r, verb);
 	if (!path.ok) return path;
 	let height: Micrometres | 0 | null = null;
 	if (r.word('lifted')) {
@@ -40,7 +37,7 @@ export function path(r: Reader): Parsed<RunSaid> | undefined {
 		if (height === null)
 			return refuse('not-a-length', 'How high over the floor? Type it like “lifted 6 ft”.');
 	}
-	return said({ set: 'path', path: path.value, height });
+	return said({ set: 'path', path: path.value, height, ...(line && { open: line.open }) });
 }
 
 /** A path by itself, as a panel takes it: `curve 0 by 0, 4 by 2 ft`. */
