@@ -13,7 +13,7 @@ const long = (label: string, start: number) =>
 
 const byCount = handForm({
 	id: 'by count',
-	title: 'a size of the mix, by count',
+	title: 'so many of each colour',
 	fields: {
 		balloon: { kind: 'balloon', label: 'Balloons', start: { nominal: inches(5), size: inches(4) } },
 		each: { kind: 'count', label: 'About so many of each colour', min: 1, max: MOST_OF_A_LINE, start: 10 },
@@ -74,7 +74,13 @@ const thinner = handForm({
 	title: 'smaller clusters towards the ends',
 	fields: {
 		at: { kind: 'choice', label: 'They get smaller', options: AT, start: 'both' },
-		size: { kind: 'length', label: 'The outermost are', min: inches(1), max: inches(60), start: inches(3) },
+		size: {
+			kind: 'length',
+			label: 'The outermost are, in',
+			min: inches(1),
+			max: inches(60),
+			start: inches(3)
+		},
 		clusters: { kind: 'count', label: 'Over so many clusters', min: 1, max: 100, start: 3 }
 	},
 	now: ({ taper }: Run) => taper && { ...taper },

@@ -15,8 +15,9 @@ export function pathWords(run: Run): string {
 export function runWords(run: Run): string {
 	const clusters = layRun(run).length;
 	const { total } = estimateUsed(run);
+	const { open } = run;
 	return [
-		feetWords(lengthOfRun(run)),
+		open ? `${feetWords(open.low / 1000)} to ${feetWords(open.high / 1000)}` : feetWords(lengthOfRun(run)),
 		...(clusters > 0 ? [`${clusters} clusters`] : []),
 		...(run.mix.length > 0 && total !== null ? [`${total} mixed`] : [])
 	].join(' · ');

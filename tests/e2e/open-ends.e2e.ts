@@ -1,0 +1,99 @@
+import { entry, expect, figure, newDesign, saved, say, test } from './app.ts';
+
+test('a garland whose length nobody knows, by mouse: ends that get smaller, a stretch that stays free, a price with ends', async ({
+	page
+}) => {
+	await newDesign(page, 'Open swag');
+	await say(page, 'run swag');
+	const put = page.getByRole('button', { name: 'Put to swag by hand' });
+	const what = page.getByRole('group', { name: 'What to put' });
+	const choose = async (name: string) => {
+		await put.click();
+		await what.getByRole('button', { name, exact: true }).click();
+	};
+	const done = async () => {
+		await page.getByRole('button', { name: 'Put it there' }).click();
+		await expect(what).toHaveCount(0);
+	};
+	await choose('clusters');
+	await done();
+	const list = page.getByRole('list', { name: 'swag' });
+	const price = figure(page, 'price');
+	await expect(price).toHaveText(/\d/);
+	await choose('smaller clusters towards the ends');
+	await page.getByRole('button', { name: 'Over so many clusters: more' }).click();
+	await done();
+	await expect(list.getByText('ends thinner to 3 in over 4 clusters')).toBeVisible();
+	const before = await price.innerText();
+	await choose('a stretch that stays free');
+	await done();
+	await expect(list.getByText('free 1 ft at 4 ft')).toBeVisible();
+	await expect(price).not.toHaveText(before);
+	await choose('a length not known yet');
+	await done();
+	await expect(list.getByText('open 8 ft to 12 ft')).toBeVisible();
+	await expect(page.getByText(/^may be/)).toBeVisible();
+	// One step a thing; taken back it is known again.
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(list.getByText('open 8 ft to 12 ft')).toHaveCount(0);
+	await page.getByRole('button', { name: 'Redo' }).click();
+	await saved(page);
+	await page.reload();
+	await expect(list.getByText('open 8 ft to 12 ft')).toBeVisible();
+	// A length that is said is known; plain words say the same.
+	await entry(page).fill('line 9 ft');
+	await page.keyboard.press('Enter');
+	await expect(list.getByText(/^open/)).toHaveCount(0);
+	await say(page, 'between 8 and 12 ft long');
+	await expect(list.getByText('open 8 ft to 12 ft')).toBeVisible();
+	// Wrong words are kept and say what to do.
+	await entry(page).fill('open 12 ft to 8 ft');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/Type the shorter first/)).toBeVisible();
+	await expect(entry(page)).toHaveValue('open 12 ft to 8 ft');
+});
+
+test('a row used again changes everywhere, by mouse and by words; layers lie between two numbers', async ({
+	page
+}) => {
+	await newDesign(page, 'Bands');
+	for (const row of ['4 11 at 9 gull white', '4 11 at 10 buoy orange', 'row 1 again, twice'])
+		await say(page, row);
+	const rows = page.locator('[data-row]');
+	await expect(rows).toHaveCount(3);
+	await expect(page.getByText('like row 1')).toBeVisible();
+	const [again, first] = [rows.first(), rows.last()];
+	await expect(again).toContainText('at9');
+	await first.click();
+	await page.getByRole('button', { name: 'Inflated size: more' }).click();
+	// Half an inch larger where it is said once: both are, and both are again when the other is changed.
+	await expect(again).toContainText('at9½');
+	await again.click();
+	await page.getByRole('textbox', { name: 'Inflated size' }).fill('8');
+	await page.keyboard.press('Enter');
+	await expect(first).toContainText('at8');
+	await page.getByLabel('The same again as').selectOption('none: a row by itself');
+	await page.getByRole('textbox', { name: 'Inflated size' }).fill('7');
+	await page.keyboard.press('Enter');
+	await expect(again).toContainText('at7');
+	await expect(first).toContainText('at8');
+	await say(page, '3 5 at 4 hive gold x 2 to 4');
+	await expect(page.getByText('2 to 4 layers')).toBeVisible();
+	await expect(page.getByText(/^may be/)).toBeVisible();
+	await entry(page).fill('3 5 at 4 hive gold x 4 to 2');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/The fewest come first/)).toBeVisible();
+	await saved(page);
+});
+
+test('a tuft on a corner of a frame and a dot in a bay of a net, chosen by mouse', async ({ page }) => {
+	await newDesign(page, 'Corners');
+	for (const words of ['frame door', 'door 6 ft by 7 ft feet 2 ft', 'section tuft on door top left', '4 5 at 4 gull white']) await say(page, words); // prettier-ignore
+	await page.getByRole('button', { name: 'Name and place of tuft' }).click();
+	await page.getByLabel('Sits on').selectOption('top right');
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('top right', { exact: false }).first()).toBeVisible();
+	await saved(page);
+	await page.reload();
+	await expect(page.getByText('top right', { exact: false }).first()).toBeVisible();
+});
