@@ -6,6 +6,7 @@
 	import ColourChip from '$lib/features/colours/ColourChip.svelte';
 	import ColourName from '$lib/features/colours/ColourName.svelte';
 	import ColourPick from '$lib/features/colours/ColourPick.svelte';
+	import OutlineField from '$lib/features/stockroom/OutlineField.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
@@ -142,6 +143,7 @@
 			{@render line('One holds, L, by its maker', 'litres', '14.6')}
 			{@render line('One weighs, g, empty', 'grams', '10')}
 			{@render line('Chambers of a foil', 'chambers', '1')}
+			<OutlineField typed={typed.outline ?? ''} error={errors.outline} />
 			{@render line('Comes back: uses it is good for', 'uses', '40')}
 			{@render line('… sold again for, at its end', 'resale', '15.00')}
 			{@render line('… upkeep a use', 'upkeep', '0.50')}

@@ -1,5 +1,19 @@
+import { refuse } from '../errors.ts';
+import { readOutline } from '../scene/own-outline.ts';
 import { SHAPES } from '../scene/outlines.ts';
-import { as, amount, choice, count, held, length, number, orBlank, percent, words } from '../forms/fields.ts';
+import {
+	as,
+	amount,
+	choice,
+	count,
+	held,
+	length,
+	number,
+	orBlank,
+	percent,
+	words,
+	type Field
+} from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
@@ -44,6 +58,22 @@ const figure = (what: string, max: number) =>
 /** What a pack is counted in: tube and line by the foot, sheets by the square foot, gas and fillings by the litre. */
 export const UNITS = ['piece', 'ft', SQUARE_FEET, 'L', 'dab'] as const;
 
+/** The edge of a foil of a shape of its own, from an SVG; blank is drawn by its mark. */
+const drawn = (kind: string | undefined): Field<string | null> =>
+	orBlank<string, null>(
+		{
+			read(text) {
+				const read = readOutline(text);
+				if (!read.ok || kind === 'foil-shape') return read;
+				return refuse(
+					'refused',
+					'Only a foil of a shape of its own has an outline. Choose that kind, or leave this blank.'
+				);
+			}
+		},
+		null
+	);
+
 const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow) => {
 	const isRound = typed.kind === 'latex-round';
 	return {
@@ -78,6 +108,7 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 		litres: figure('Litres one holds', 10_000),
 		grams: figure('Grams one weighs', 100_000),
 		chambers: orBlank(count({ what: 'Chambers', min: 1, max: 8 }), 1),
+		outline: drawn(typed.kind),
 		// A thing that comes back says how often it can be used; blank is used up.
 		uses: orBlank(count({ what: 'Uses', min: 1, max: 10_000 }), null),
 		resale: orBlank(amount('What it is sold for again'), 0),
@@ -108,6 +139,7 @@ export type TypedMaterial = Pick<
 	| 'grams'
 	| 'chambers'
 	| 'mark'
+	| 'outline'
 > & {
 	readonly supplier: string;
 	readonly count: number;

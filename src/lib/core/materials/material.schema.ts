@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OUTLINE_SHAPE } from '../scene/own-outline.ts';
 import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
 import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
@@ -42,7 +43,13 @@ export const filedMaterialSchema = z.strictObject({
 	mark: z.string().min(1).max(8).nullable().default(null),
 	litres: z.number().positive().max(100_000).nullable().default(null),
 	grams: z.number().positive().max(1_000_000).nullable().default(null),
-	chambers: z.number().int().min(1).max(8).default(1)
+	chambers: z.number().int().min(1).max(8).default(1),
+	outline: z
+		.string()
+		.max(20_000)
+		.regex(OUTLINE_SHAPE, 'An outline is a closed path of moves, lines and curves.')
+		.nullable()
+		.optional()
 }) satisfies z.ZodType<Omit<Material, 'packs'>, unknown>;
 
 /** Guards {@link Material} in what is posted to the tally interface. */

@@ -70,6 +70,8 @@ export interface Material {
 	readonly litres: number | null;
 	/** Grams one weighs, empty; of what is bought by length, a unit of it. Null is not known. */
 	readonly grams: number | null;
+	/** Its edge as she drew it, of a foil of a shape of its own; see `readOutline`. */
+	readonly outline?: string | null | undefined;
 	/** Chambers of a foil that are filled one by one. */
 	readonly chambers: number;
 	readonly packs: readonly Pack[];

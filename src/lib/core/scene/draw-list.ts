@@ -116,7 +116,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const row = brush.number(section === null ? of : piece || of);
 				const at = brush.moved(of, spot, section === null ? undefined : ball);
 				const pressed = { place: null, slot: section === null || own !== null ? null : slot };
-				const what = { kind: thing?.kind ?? kind, mark: thing?.mark ?? null };
+				const what = { kind: thing?.kind ?? kind, mark: thing?.mark ?? null, drawn: thing?.outline ?? null };
 				brush.ball(ball, at, { colour, row, ...what, looks, pressed });
 				if (inside && isClear(colour, catalogue)) {
 					const inner = colourway?.fills[inside.slot] ?? null;
@@ -146,6 +146,7 @@ type DabbedStrand = Omit<Dabbed, 'kind'> & { readonly bare?: boolean | undefined
 /** So far behind its middle a tube is drawn, mm: what is threaded on it hides it. */
 const INSIDE = 30;
 interface Dabbed extends Partial<Pick<Material, 'mark'>> {
+	readonly drawn?: string | null | undefined;
 	readonly colour: string | null;
 	readonly row: number;
 	readonly kind: MaterialKind | null;
@@ -200,7 +201,7 @@ class Brush {
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
-	ball(ball: Ball, spot: Spot, { colour, row, kind, mark, looks, over = 0, pressed }: Dabbed) {
+	ball(ball: Ball, spot: Spot, { colour, row, kind, mark, drawn, looks, over = 0, pressed }: Dabbed) {
 		if (this.#discs.length >= MOST_DISCS) return;
 		const at = pointAt(spot, ball);
 		const [x, y, depth] = this.#see(at);
@@ -210,7 +211,7 @@ class Brush {
 		this.#lowest = Math.min(this.#lowest, y - r);
 		this.#highest = Math.max(this.#highest, y + r);
 		const disc = { x: tenth(x), y: tenth(y), r: tenth(r), paint: this.#paint(colour), row };
-		const look = looks && lookOf(kind, mark);
+		const look = looks && lookOf(kind, mark, drawn);
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
 		this.#depths.push(depth + over);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);

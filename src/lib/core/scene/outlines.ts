@@ -14,7 +14,9 @@ export const OUTLINES = [
 	'plate',
 	...SHAPES
 ] as const;
-export type Outline = (typeof OUTLINES)[number];
+/** One that is drawn here, or that of a foil of her own: `own M… Z`, as it is kept with the material. */
+export type Outline = (typeof OUTLINES)[number] | OwnOutline;
+type OwnOutline = `own ${string}`;
 
 /** One move of an outline in a square from −1 to 1, y upwards: to a point, or there by two handles. */
 export type Stroke = readonly [number, number] | readonly [number, number, number, number, number, number];
@@ -41,7 +43,7 @@ function flowerOf(petals: number): readonly Stroke[] {
 const K = 0.5523;
 
 /** Closed outlines, each from its first point on. */
-export const OUTLINE: Readonly<Record<Outline, readonly Stroke[]>> = {
+export const OUTLINE: Readonly<Record<(typeof OUTLINES)[number], readonly Stroke[]>> = {
 	disc: [[1, 0], [1, K, K, 1, 0, 1], [-K, 1, -1, K, -1, 0], [-1, -K, -K, -1, 0, -1], [K, -1, 1, -K, 1, 0]],
 	heart: [
 		[0, -0.95], [-0.55, -0.5, -1, -0.1, -1, 0.35], [-1, 0.7, -0.75, 0.9, -0.48, 0.9], [-0.25, 0.9, -0.08, 0.78, 0, 0.55],
@@ -71,6 +73,22 @@ export const OUTLINE: Readonly<Record<Outline, readonly Stroke[]>> = {
 	drop: [[0, 1], [0.2, 0.45, 0.75, 0.15, 0.75, -0.3], [0.75, -0.75, 0.4, -1, 0, -1], [-0.4, -1, -0.75, -0.75, -0.75, -0.3], [-0.75, 0.15, -0.2, 0.45, 0, 1]]
 }; // prettier-ignore
 
+const own = new Map<OwnOutline, readonly Stroke[]>();
+const isOwn = (outline: Outline): outline is OwnOutline => outline.startsWith('own ');
+
+/** The strokes of an outline; those of a foil of her own are read once. */
+export function strokesOf(outline: Outline): readonly Stroke[] {
+	if (!isOwn(outline)) return OUTLINE[outline];
+	const cached = own.get(outline);
+	if (cached) return cached;
+	const strokes = [...outline.matchAll(/[MLC]([^MLCZ]+)/g)].map(
+		([, figures]) =>
+			figures!.split(' ').map((v, i) => (i % 2 === 0 ? Number(v) : -Number(v)) / 100) as unknown as Stroke
+	);
+	own.set(outline, strokes);
+	return strokes;
+}
+
 /** Thickness over width of a two-disc foil: 0.9139 a over 2 · 0.7627 a. Source: Paulsen, Amer. Math. Monthly 101 (1994). */
 const FOIL_DEPTH = 0.9139 / (2 * 0.7627);
 
@@ -79,10 +97,12 @@ const isShape = (mark: string): mark is Shape => (SHAPES as readonly string[]).i
 /**
  * How a thing that is no ball looks: its outline, and its depth over its width. Undefined for balls.
  * @param mark points of a star, the outline of a foil of a shape of its own
+ * @param drawn its outline as she drew it, which goes before its mark
  */
 export function lookOf(
 	kind: MaterialKind | null,
-	mark: string | null = null
+	mark: string | null = null,
+	drawn: string | null = null
 ): { readonly outline: Outline; readonly depth: number } | undefined {
 	switch (kind) {
 		case 'latex-heart':
@@ -98,6 +118,7 @@ export function lookOf(
 				depth: FOIL_DEPTH
 			};
 		case 'foil-shape':
+			if (drawn !== null) return { outline: `own ${drawn}`, depth: FOIL_DEPTH };
 			return { outline: mark !== null && isShape(mark) ? mark : 'plate', depth: FOIL_DEPTH };
 		case 'foil-letter':
 		case 'foil-number':
@@ -125,7 +146,7 @@ export function leanOf(
 
 /** An outline as the data of an SVG path, y downwards, to a tenth of the unit. @param radius half its width */
 export const pathOf = (outline: Outline, radius: number): string =>
-	OUTLINE[outline]
+	strokesOf(outline)
 		.map((stroke, i) => {
 			const points = stroke.map((v, j) => Math.round((j % 2 ? -v : v) * radius * 10) / 10).join(' ');
 			return `${i === 0 ? 'M' : stroke.length === 2 ? 'L' : 'C'}${points}`;

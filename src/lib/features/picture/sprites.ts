@@ -1,4 +1,4 @@
-import { OUTLINE, type Outline } from '../../core/scene/outlines.ts';
+import { strokesOf, type Outline } from '../../core/scene/outlines.ts';
 import { shade } from '../../core/scene/shade.ts';
 import type { Finish } from '../../core/materials/material.ts';
 
@@ -57,7 +57,7 @@ function paint({ hex, finish, outline }: Stamp, r: number): Sprite {
 function trace(context: OffscreenCanvasRenderingContext2D, outline: Outline, c: number, r: number) {
 	const x = (v: number) => c + v * r;
 	const y = (v: number) => c - v * r;
-	OUTLINE[outline].forEach((stroke, i) => {
+	strokesOf(outline).forEach((stroke, i) => {
 		const [a, b, p, q, s, t] = stroke;
 		if (p !== undefined) context.bezierCurveTo(x(a), y(b), x(p), y(q!), x(s!), y(t!));
 		else if (i === 0) context.moveTo(x(a), y(b));

@@ -1,6 +1,6 @@
 import type PDFDocument from 'pdfkit';
 import type { DrawList } from '../../core/scene/draw-list.ts';
-import { OUTLINE, type Outline } from '../../core/scene/outlines.ts';
+import { strokesOf, type Outline } from '../../core/scene/outlines.ts';
 import { inOrder } from '../../core/scene/svg.ts';
 import { ropeStrokes, type RopeStroke } from '../../core/scene/rope.ts';
 import { TUBE_HEX } from '../../core/scene/tubes.ts';
@@ -22,7 +22,7 @@ const CIRCLE = `1 0 m 1 ${K} ${K} 1 0 1 c -${K} 1 -1 ${K} -1 0 c -1 -${K} -${K} 
 
 /** An outline as PDF path operators, closed. */
 const outlinePath = (outline: Outline): string => {
-	const operators = OUTLINE[outline].map((stroke, i) => {
+	const operators = strokesOf(outline).map((stroke, i) => {
 		const points = stroke.map((v) => Math.round(v * 1000) / 1000).join(' ');
 		return `${points} ${i === 0 ? 'm' : stroke.length === 2 ? 'l' : 'c'}`;
 	});

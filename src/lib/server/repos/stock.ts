@@ -179,6 +179,7 @@ function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 		litres: ofThousand(row.fillMl),
 		grams: ofThousand(row.weightMg),
 		chambers: row.chambers,
+		...(row.outline === null ? {} : { outline: row.outline }),
 		packs
 	};
 }

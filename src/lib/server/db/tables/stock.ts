@@ -71,6 +71,8 @@ export const material = sqliteTable(
 		/** Milligrams, empty. */
 		weightMg: integer('weight_mg'),
 		chambers: integer().notNull().default(1),
+		/** The edge of a foil as she drew it: closed path data in a square from −100 to 100. */
+		outline: text(),
 		changedBy: changedBy()
 	},
 	(t) => [
