@@ -1,3 +1,4 @@
+import { readOutline } from '../../src/lib/core/scene/own-outline.ts';
 import {
 	PLAIN_MATERIAL,
 	type Material,
@@ -98,6 +99,12 @@ function foil(id: string, name: string, colourId: string, size: number): StockRo
 		grams: 10
 	});
 }
+
+/** The edge of a buoy, drawn for the demo: a top mark, a waist, a float. */
+const drawn = readOutline(
+	'M40 0 L60 0 L64 32 L86 40 L97 70 C97 88 78 96 50 96 C22 96 3 88 3 70 L14 40 L36 32 Z'
+);
+const BUOY = drawn.ok ? drawn.value : null;
 
 /** A foil of a shape of its own; what it holds is its maker's figure. */
 function shaped(id: string, name: string, colourId: string, size: number, mark: string): StockRow {
@@ -354,7 +361,15 @@ export const stockRows: StockRow[] = [
 		'foil-shape',
 		'foil buoy 30 in, two chambers',
 		{ supplier: 'gannet', count: 1, priceMinor: 540 },
-		{ nominal: inches(30), colour: 'buoy-orange', loss: '1/50', litres: 42, grams: 38, chambers: 2 }
+		{
+			nominal: inches(30),
+			colour: 'buoy-orange',
+			loss: '1/50',
+			litres: 42,
+			grams: 38,
+			chambers: 2,
+			outline: BUOY
+		}
 	),
 	row(
 		'helium',

@@ -97,3 +97,25 @@ test('a tuft on a corner of a frame and a dot in a bay of a net, chosen by mouse
 	await page.reload();
 	await expect(page.getByText('top right', { exact: false }).first()).toBeVisible();
 });
+
+test('a foil has the edge that is drawn for it: wrong drawings are answered at the field and kept, a file does too', async ({
+	page
+}) => {
+	await page.goto('/stockroom');
+	await page.getByText('Add a material').first().click();
+	await page.getByLabel('Name', { exact: true }).first().fill('foil kite 30 in, gull white');
+	await page.getByLabel('Kind').first().selectOption({ label: 'foil shape' });
+	await page.getByLabel('Size on the bag, in').fill('30');
+	await page.getByLabel('Pieces in a pack').fill('1');
+	const edge = page.getByLabel(/^Edge of a foil/);
+	await edge.fill('a kite');
+	await expect(page.getByText(/There is no path in it/)).toBeVisible();
+	await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+	await expect(page.getByText(/There is no path in it/)).toBeVisible();
+	await expect(edge).toHaveValue('a kite');
+	await page.getByLabel('from a file').setInputFiles({ name: 'kite.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M5 0 L10 4 L5 14 L0 4 Z"/></svg>') }); // prettier-ignore
+	await expect(page.getByRole('img', { name: 'Its edge as it will be drawn' })).toBeVisible();
+	await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+	await page.goto('/stockroom?search=kite');
+	await expect(page.getByText('foil kite 30 in, gull white').first()).toBeVisible();
+});

@@ -143,7 +143,7 @@
 			{@render line('One holds, L, by its maker', 'litres', '14.6')}
 			{@render line('One weighs, g, empty', 'grams', '10')}
 			{@render line('Chambers of a foil', 'chambers', '1')}
-			<OutlineField typed={typed.outline ?? ''} error={errors.outline} />
+			{#key data.fresh}<OutlineField typed={typed.outline ?? ''} error={errors.outline} />{/key}
 			{@render line('Comes back: uses it is good for', 'uses', '40')}
 			{@render line('… sold again for, at its end', 'resale', '15.00')}
 			{@render line('… upkeep a use', 'upkeep', '0.50')}
