@@ -20,6 +20,8 @@ export interface Stand {
 	readonly gap: Micrometres | 0;
 	/** What ties it on, a material of the Stockroom; null is nothing. */
 	readonly tie: string | null;
+	/** A row of that section the tie goes down to, so that more than the top holds it; null or nothing is where it sits. */
+	readonly down?: Id | undefined;
 	/** What of that section it sits on: a balloon, a piece, a point of a limb or of a run. How and how high then say nothing. */
 	readonly at?: Host | undefined;
 }

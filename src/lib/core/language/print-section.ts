@@ -23,6 +23,13 @@ function placed({ at, how }: Stand, host: string, sections: Recipe['sections']):
 	return `on ${at.on === 'path' || at.on === 'spot' ? `${host} ` : ''}${printHost(at, { sections })}`;
 }
 
+/** ` down to row 2`: how far down a tie goes. */
+function tiedDown({ down }: Stand, host: Section | undefined): string {
+	if (down === undefined) return '';
+	const row = host && rowOf(host.structure, down);
+	return ` down to ${row === undefined ? GONE.row : `row ${row}`}`;
+}
+
 /** `arm x2 mirrored left of body at 4 ft`: the name of a section, how many there are and where they stand. */
 export function printSection(section: Section, { sections }: Recipe, nameOf: (id: string) => string): string {
 	const { name, times, mirror, stand, swappable, difficulty, notes } = section;
@@ -35,7 +42,7 @@ export function printSection(section: Section, { sections }: Recipe, nameOf: (id
 		stand.layer === null ? '' : row === undefined ? `at ${GONE.row}` : `at row ${row}`,
 		stand.height === null ? '' : `at ${formatFeet(toMillimetres(stand.height))}`,
 		stand.gap === 0 ? '' : `gap ${printLong(stand.gap)}`,
-		stand.tie === null ? '' : `tied with ${nameOf(stand.tie)}`,
+		stand.tie === null ? '' : `tied with ${nameOf(stand.tie)}${tiedDown(stand, host)}`,
 		swappable ? 'swappable' : '',
 		rational(difficulty).equals(1) ? '' : `difficulty ${difficulty}`,
 		notes === '' ? '' : `notes: ${notes}`

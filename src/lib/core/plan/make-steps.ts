@@ -214,7 +214,7 @@ class SectionSteps {
 		const count = this.#all === 1 ? '' : `${this.#all} × `;
 		return [
 			this.#made('join', `Set ${count}${name} ${where}${sides}.`, {
-				method: tie === undefined ? '' : `tied with ${tie}`,
+				method: tie === undefined ? '' : `tied with ${tie}${this.#tiedDown(host)}`,
 				check: 'it does not turn or slip when it is pushed lightly',
 				// What does not stand on the floor itself is attached: the last task of its section.
 				work: standsOnFloor(this.#recipe, this.section)
@@ -222,6 +222,13 @@ class SectionSteps {
 					: this.#share('attach', (t) => t === this.#tasks.at(-1))
 			})
 		];
+	}
+
+	/** How far down a tie goes: the more it holds on to, the less the top is pulled off. */
+	#tiedDown(host: Section): string {
+		const { down } = this.section.stand;
+		const row = down && hostPartOf(host.structure, { on: 'layer', layer: down, side: 'all' });
+		return row && row.kind === 'row' ? `, led down through the middle and fixed to row ${row.row}: the top alone would be pulled off` : ''; // prettier-ignore
 	}
 
 	/** Where it stands: setting up first, taking down last. */

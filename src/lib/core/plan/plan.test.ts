@@ -278,6 +278,10 @@ describe('bunches and forms as they are built', () => {
 		)!;
 		expect(lights.used.valueOf()).toBe(1);
 	});
+	test('a tie that goes down says to which row, and why', () => {
+		const tied = design('tied', '4 11 at 9 white', '4 11 at 9 white', '4 11 at 8 white', 'section hat on column tied with fairy lights down to row 2', '1 16 at 13 grey'); // prettier-ignore
+		expect(stepsOf(tied).find((s) => s.text.startsWith('Set hat'))!.method).toBe('tied with fairy lights, led down through the middle and fixed to row 2: the top alone would be pulled off'); // prettier-ignore
+	});
 	test('a weight that serves a row goes in as soon as that stands, what serves a piece after that', () => {
 		const weighed = design('weighed', '4 16 at 13 grey', '4 11 at 9 white x2', 'put 1 foil star as star on row 1 front with tie', '1 fairy lights serving column row 1', '1 star card serving star'); // prettier-ignore
 		const texts = stepsOf(weighed).map((s) => s.text);

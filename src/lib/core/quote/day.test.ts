@@ -72,6 +72,12 @@ describe('what the day does to a quote', () => {
 		});
 		expect(outdoorNotes(lines).map((n) => n.say)).toEqual([expect.stringMatching(/never let one go/)]);
 	});
+	test('a topper that is tied further down is held by more than the top', () => {
+		const rows = ['4 11 at 9 white x2', '4 11 at 8 white', '4 11 at 7 white'];
+		const tied = (words: string) => outdoorNotes(quoted(...rows, `section hat on column tied with fairy lights${words}`, '1 16 at 12 grey')); // prettier-ignore
+		expect(tied('').map((n) => n.say)).toEqual([expect.stringContaining('stands on the top layer alone')]);
+		expect(tied(' down to row 1')).toEqual([]);
+	});
 	test('outdoors a topper that only the top layer holds is tied lower down', () => {
 		const figure = quoted(
 			'4 11 at 9 white x2',

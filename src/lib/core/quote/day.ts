@@ -146,7 +146,8 @@ export function outdoorNotes(lines: readonly DayLine[], gust = USUAL_GUST): DayN
 		const topper = built.sections.find(({ stand, structure }) => {
 			const host = built.sections.find((s) => s.id === stand.by)?.structure;
 			const rows = (host && hostsOf(host).rows) ?? [];
-			return stand.how === 'on top' && rows.length > 2 && !isOnHosts(structure);
+			// Tied further down, more than the top holds it.
+			return stand.how === 'on top' && stand.down === undefined && rows.length > 2 && !isOnHosts(structure);
 		});
 		if (topper)
 			notes.push({

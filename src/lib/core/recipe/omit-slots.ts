@@ -44,5 +44,6 @@ function standing(stand: Stand, isThere: (host: Host) => boolean): Stand {
 	const { layer, at } = stand;
 	const row = layer !== null && !isThere({ on: 'layer', layer, side: 'all' }) ? { layer: null } : {};
 	const seat = at !== undefined && !isThere(at) ? { at: undefined } : {};
-	return { ...stand, ...row, ...seat };
+	const tied = stand.down !== undefined && !isThere({ on: 'layer', layer: stand.down, side: 'all' }) ? { down: undefined } : {}; // prettier-ignore
+	return { ...stand, ...row, ...seat, ...tied };
 }

@@ -28,6 +28,7 @@ const section = z.strictObject({
 		layer: id.nullable(),
 		gap: length.or(z.literal(0)),
 		tie: id.nullable(),
+		down: id.optional(),
 		at: host.optional()
 	}),
 	swappable: z.boolean(),

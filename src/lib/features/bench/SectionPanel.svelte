@@ -245,8 +245,16 @@
 				label="Tied on with"
 				value={section.stand.tie ?? ''}
 				options={ties}
-				onpick={(v) => stand({ tie: v || null })}
+				onpick={(v) => stand({ tie: v || null, ...(v ? {} : { down: undefined }) })}
 			/>
+			{#if section.stand.tie !== null && rows.length > 1}
+				<Pick
+					label="The tie goes down to"
+					value={section.stand.down ?? ''}
+					options={[['', 'where it sits'], ...rows.map((l, i) => [l.id, `row ${i + 1}`] as const)]}
+					onpick={(v) => stand({ down: v || undefined })}
+				/>
+			{/if}
 		{/if}
 		<div class="grid grid-cols-2 gap-3">
 			<Pick

@@ -1,3 +1,4 @@
+import type { Id } from '../../document/id.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { shorten } from '../../units/number.ts';
 import { designUse } from '../../structures/design/empty.ts';
@@ -84,8 +85,11 @@ function placeOf(r: Reader, stand: Stand): Parsed<Partial<Stand>> | undefined {
 	}
 	if (r.word('tied')) {
 		r.word('with', 'by');
-		const tie = findMaterial(r.words(), r.context.materials);
-		return tie.ok ? got({ tie: tie.value.id }) : tie;
+		const tie = findMaterial(r.words('down'), r.context.materials);
+		if (!tie.ok || !r.word('down')) return tie.ok ? got({ tie: tie.value.id, down: undefined }) : tie;
+		r.word('to');
+		const down = tiedDown(r, stand);
+		return down.ok ? got({ tie: tie.value.id, down: down.value }) : down;
 	}
 	if (isWord(r.now, 'at') && isWord(r.next, 'row', 'top')) return atRow(r, stand);
 	if (!r.word('at')) return undefined;
@@ -138,6 +142,18 @@ function seatOf(r: Reader, from: number): Parsed<Partial<Stand>> | undefined {
 	if (!seat.ok && r.at > after) return seat;
 	r.at = after;
 	return undefined;
+}
+
+/** `down to row 2` of what it stands on: the row the tie is fixed to. */
+function tiedDown(r: Reader, stand: Stand): Parsed<Id> {
+	const host = r.context.sections?.find((s) => s.id === stand.by);
+	if (!host)
+		return refuse(
+			'refused',
+			'Say first what it stands on, like “on column tied with soft line down to row 2”.'
+		);
+	const row = rowOf(r, host);
+	return row.ok ? got(row.value.id) : row;
 }
 
 /** `at row 3`, `at top row` of what it stands beside. */
