@@ -67,14 +67,17 @@ const wall: Reading = (said, context) => {
 	const left = new Left(
 		said.replace(/\b(?:an?|wall|of|links?|with|and|high|tall)\b|[,:]/g, ' ').replace(/\s+/g, ' ')
 	);
+	const bag = left.take(/\b(\d+) ?(?:″|§|in\b|inch\b)/)?.[1];
 	const rows = left.take(re(String.raw`${N} rows?`)) ?? left.take(re(String.raw`${N} (?:levels|layers)`));
 	const size = left.take(re(String.raw`\b(?:at|sized(?: to)?|inflated to) ${N}(?: ?″)?`));
 	const across = left.take(re(String.raw`\b(?:by |x )?${N}(?: (?:across|wide|a row|each))?(?=\s|$)`));
 	const colour = left.text.replace(/\bin\b/g, ' ').trim();
 	if (!rows || !across || coloursIn(colour, context)?.length !== 1) return undefined;
+	const own = context.sections?.find((s) => s.id === context.section)?.structure;
+	const isBegun = own !== undefined && 'woven' in own && own.rows.length === 0;
 	return [
-		'weave wall',
-		`wall of ${across[1]} links${size ? ` at ${size[1]}` : ''}`,
+		...(isBegun ? [] : ['weave wall']),
+		`wall of ${bag ?? across[1]} links${size ? ` at ${size[1]}` : ''}`,
 		`${rows[1]} rows ${across[1]} ${colour}`
 	];
 };

@@ -47,6 +47,14 @@ function whichPart(words: string, context: EntryContext): { part: PartInHand; re
 	return part && { part, rest: rest! };
 }
 
+/** `all the whites half an inch bigger`: each row of that colour by itself, where there are several. */
+function everyOne(colour: string, change: string, context: EntryContext): readonly string[] | undefined {
+	const own = partsInHand(context).filter((p) => slotsIn(p.text, context).some((s) => s.split(/\s+/).includes(colour))); // prettier-ignore
+	if (own.length < 2) return undefined;
+	const lines = own.map((p) => relative(`${p.called} ${change}`, context));
+	return lines.every((l) => l !== undefined) ? lines.flat() : undefined;
+}
+
 const OUT =
 	/^(?:undo |throw (?:out |away )|strike |take (?:out |away |off )?|remove |scrap |delete |drop |lose |get rid of )(?:the |that )?(last row|top row|bottom row|row \d+|top|bottom|row|last (?:one|1)|layer|it|that|this)(?: row)?(?: out| off| away| again)?$/;
 
@@ -72,7 +80,9 @@ export const relative: Reading = (sentence, context) => {
 			context.slots.filter((s) => s.name.toLowerCase().split(/\s+/).includes(plural[1]!)).length >
 			0
 	)
-		return relative(`the ${plural[1]} ones ${plural[2]}`, context);
+		return (
+			everyOne(plural[1]!, plural[2]!, context) ?? relative(`the ${plural[1]} ones ${plural[2]}`, context)
+		);
 	const more = matched(
 		String.raw`(?:and )?(?:add|give it|put on|go) (?:another )?(\d+) (?:more )?(rows|layers|levels)(?: more)?(?: on top)?`,
 		sentence

@@ -185,6 +185,16 @@ const split: Reading = (said) => {
 	return found ? [`${found[1]!.replace('top row', 'top')} split after ${found[2]}`] : undefined;
 };
 
+/** `remind the crew: face the stripes outwards`: a step of her own. */
+const reminded: Reading = (said) => {
+	const found = matched(
+		'(?:remind|tell|warn) (?:the crew|them|everybody|everyone|whoever builds it)(?::| to|,| that)? (.+)|(?:remember|don.t forget) to (.+)|(?:crew|note for the crew|note to the crew): (.+)',
+		said
+	);
+	const words = found?.[1] ?? found?.[2] ?? found?.[3];
+	return words ? [`step ${words}`] : undefined;
+};
+
 /** `priced at 40 percent margin`. */
 const priced: Reading = (said) => {
 	const found = matched(String.raw`(?:(?:priced?|sell|sold|quote|charge|offer|calculate|reckon|work)(?: (?:it|this|that|them))?(?: out)? (?:at|by|with|for|on) |(?:i|we) (?:want|need|take) )?(?:an? )?(?:(margin|markup) (?:of )?${N} ?%?|${N} ?% (margin|markup))(?: on (?:this|it|that|the lot)(?: one)?)?`, said); // prettier-ignore
@@ -196,6 +206,7 @@ export const READINGS: readonly Reading[] = [
 	pole,
 	stands,
 	priced,
+	reminded,
 	split,
 	slots,
 	bands,
