@@ -9,7 +9,7 @@ const SAME =
 	/^(?:and )?(?:the )?(?:do that again|repeat (?:that|it)|same(?: size| bag)?|once more|1 more|one more|again|another|another (?:one|1)|(?:1|one) more like (?:the (?:last|1 before|one before)(?: one| 1| row)?|before)|another (?:one|1)?,? ?(?:the )?same(?: again)?|another row(?: the same)?|another (?:one |1 )?(?:the same|like it))(?: like (?:it|that))?(?: again| once more)?(?: in (.+))?$/;
 
 const USED =
-	/^(?:and )?(?:(?:use |do |take )?(?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))? (?:again|once more)|again (?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))?|(?:the )?same (?:row |layer )?(?:again )?as (?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))?)(?:,? (?:(\d+)(?: times| x)?|x ?(\d+)|(twice)))?$/;
+	/^(?:and )?(?:(?:use |do |take )?(?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))? (?:again|once more)|again (?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))?|(?:the )?same (?:row |layer )?(?:again )?as (?:the )?(?:row|layer) (\d+)(?: of (?:the )?(.+?))?(?: (?:again|once more))?)(?:,? (?:(\d+)(?: times| x)?|x ?(\d+)|(twice)))?$/;
 
 /** `row 2 again, three times`: that row once more; what is changed in one is changed in both. */
 function usedAgain(said: string, context: EntryContext): readonly string[] | undefined {

@@ -7,12 +7,9 @@ const spaced = (length: string): string => length.replace('″', ' in').replace(
 
 /** A length nobody knows yet: `between 8 and 12 ft long`. */
 const open: Reading = (said) => {
-	const found = oneOf(
-		[
-			String.raw`(?:it (?:is|will be|should be|may be|can be|ends up|comes out) |make it |(?:i do(?:n't| not) know|not sure) (?:how long(?: it is)?|the length)(?: yet)?,? ?)?(?:some(?:where|thing) )?(?:between|from) (\d+(?:\.\d+)?)(?: ?ft)? (?:and|to) (${LONG})(?: long)?`,
-			String.raw`(?:it (?:is|will be|should be|may be|can be) |make it )?(\d+(?:\.\d+)?)(?: ?ft)? (?:to|or) (${LONG})(?: long)`,
-			String.raw`(?:length|how long it is) (?:stays |is )?open,? (?:between |from )?(\d+(?:\.\d+)?)(?: ?ft)? (?:and|to) (${LONG})(?: long)?`
-		],
+	const unknown = String.raw`(?:(?:we|i|you|they|nobody) (?:do(?:n.?t| not)|does(?:n.?t| not)|can(?:.?t|not)) (?:know|say|tell) (?:how long(?: it (?:is|gets|will be))?|the length)|not sure (?:how long(?: it is)?|of the length)|(?:the )?length (?:is |stays )?(?:open|unknown|not known))(?: yet)?[,:]? (?:but )?`;
+	const found = matched(
+		String.raw`(?:${unknown}|it (?:is|will be|should be|may be|might be|can be|could be|ends up|comes out)(?: at)? |make it |(?:leave|keep) it open,? )?(?:some(?:where|thing) )?(?:between |from )?(\d+(?:\.\d+)?)(?: ?ft)? (?:and|to|or) (${LONG})(?: long)?`,
 		said
 	);
 	return found ? [`open ${found[1]} to ${spaced(found[2]!)}`] : undefined;
@@ -21,12 +18,19 @@ const open: Reading = (said) => {
 /** `leave 2 ft bare at 6 ft`. */
 const free: Reading = (said) => {
 	const found = matched(
-		String.raw`(?:leave|keep) (?:the )?(?:(?<first>first) )?(?<long>${LONG}) (?:free|bare|empty|open|without balloons|clear)(?:,? (?:at|from|after|starting at) (?:(?<start>the (?:start|beginning))|(?<at>${LONG}))(?: on(?:wards)?)?)?`,
+		String.raw`(?:leave|keep) (?:the )?(?:(?<first>first) )?(?<long>${LONG}|an? (?:foot|metre)|\d+§) (?:free|bare|empty|open|without(?: any)? balloons|clear)(?:,? (?:at|from|after|starting at) (?:(?<start>the (?:start|beginning))|(?<at>${LONG}))(?: on(?:wards)?)?)?`,
 		said
 	);
 	const { first, long, start, at } = found?.groups ?? {};
 	if (!long || (!first && !start && !at)) return undefined;
-	return [`free ${spaced(long)} at ${at ? spaced(at) : 'start'}`];
+	// “2 ft” before “balloons” was taken for a bag of that size.
+	const bag = /^(\d+)§$/.exec(long);
+	const length = bag
+		? `${bag[1]} in`
+		: /^an? /.test(long)
+			? `1 ${long.endsWith('foot') ? 'ft' : 'm'}`
+			: spaced(long);
+	return [`free ${length} at ${at ? spaced(at) : 'start'}`];
 };
 
 const SIZE = String.raw`(?<size>\d+(?:\.\d+)?)(?: ?(?:″|in|inch(?:es)?))?`;
@@ -35,6 +39,7 @@ const thinner: Reading = (said) => {
 	const found = oneOf(
 		[
 			String.raw`(?:make it |it (?:is|gets) )?(?:thin(?:ner)?|taper(?:ed|s|ing)?|small(?:er)?) (?:at|to|towards) (?<at>both|the|each|1) (?<end>ends?|start|beginning),? (?:down )?to ${SIZE} (?:over|in) (?:the last |the first )?(?<n>\d+) clusters?`,
+			String.raw`(?:taper|thin|narrow|slim) (?:out |down |off )?(?:it (?:at|towards) )?(?<at>both|the|each|1) (?<end>ends?|start|beginning)(?: down| out| off)?,? (?:down )?to ${SIZE} (?:over|in) (?:the last |the first )?(?<n>\d+) clusters?`,
 			String.raw`(?:the |make the )?(?<end>last|first|outer|outermost) (?<n>\d+) clusters? (?:at (?<at>both|each) ends? )?(?:get |go |are |is )?(?:smaller|thinner),? (?:and smaller,? |and thinner,? )?(?:down )?to ${SIZE}`
 		],
 		said
@@ -56,7 +61,7 @@ const JOINED: readonly (readonly [string, string])[] = [
 /** From so far along it is made another way. */
 const from: Reading = (said, context) => {
 	const found = matched(
-		String.raw`(?:from|after) (${LONG})(?: on(?:wards)?| along)?,? (?:(?:they are |it is |is |are )?(joined|tied) (.+)|(?:use|on|along|the spine is|spine is|on to|onto|tied? to) (.+?)(?: as the spine)?)`,
+		String.raw`(?:from|after) (${LONG})(?: on(?:wards)?| along)?,? (?:(?:they are |it is |is |are )?(joined|tied|tie|join)(?: them| it)? (.+)|(?:use|on|along|the spine is|spine is|on to|onto|tied? to) (.+?)(?: as the spine)?)`,
 		said
 	);
 	if (!found) return undefined;
@@ -66,6 +71,21 @@ const from: Reading = (said, context) => {
 	const name = found[4]?.replace(/^(?:an?|the) /, '');
 	const thing = name ? findMaterial(name.split(' '), context.materials) : undefined;
 	return thing?.ok ? [`from ${at} spine ${name}`] : undefined;
+};
+
+/** `fill in with threes of gold 5s at 2, two to a foot`: small ones tied together. */
+const filled: Reading = (said, context) => {
+	const found = matched(
+		String.raw`(?:infill|fill(?: it)?(?: in)?|small ones|fillers?)(?: with| of|:)? (?:(\d+)§? of |(?:clusters|bunches|groups) of (\d+) |(pairs|triplets|quads) of )(.+?),? (\d+)(?: to (\d+))? (?:to |per |in |on )?(?:a|every|each|the) foot`,
+		said
+	);
+	if (!found) return undefined;
+	const each = found[1] ?? found[2] ?? { pairs: '2', triplets: '3', quads: '4' }[found[3]!];
+	const row = rowLine(`1 ${found[4]!}`, context);
+	if (!row || !each) return undefined;
+	return [
+		`infill ${found[5]}${found[6] ? ` to ${found[6]}` : ''} a foot clusters of ${each} ${row.replace(/^1 /, '')}`
+	];
 };
 
 /** `48 clusters in all`, `scatter the colours`. */
@@ -88,7 +108,7 @@ const small: Reading = (said) => {
 /** `about 10 of each shade, 5s at 4.5 in blue, white and grey`. */
 const each: Reading = (said, context) => {
 	const found = matched(
-		String.raw`(?:about|around|roughly|some) ${N} of each(?: (?:colou?r|shade|1))?[,:]? (.+?) (?:in|of) (.+)`,
+		String.raw`(?:(?:about|around|roughly|some) )?${N} of each(?: (?:colou?r|shade|tone|1))?[,:]? (\d+§?(?: hearts)?(?: at \d+(?:\.\d+)?)?)(?:,| in| of)+ (.+)`,
 		said
 	);
 	const colours = found && coloursIn(found[3]!, context);
@@ -108,6 +128,7 @@ export const onRuns: Reading = (said, context) => {
 		thinner(said, context) ??
 		from(said, context) ??
 		small(said, context) ??
-		each(said, context)
+		each(said, context) ??
+		filled(said, context)
 	);
 };

@@ -26,6 +26,8 @@ interface Said {
 	joined?: string;
 	/** The row it is as large as, and so much more. */
 	follows?: string;
+	/** Layers, between two numbers. */
+	range?: string;
 }
 
 /** Words for so many balloons tied together. */
@@ -136,6 +138,8 @@ function counts(left: Left, said: Said): boolean {
 	if (height) said.height = `${height[1]} ft`;
 	const span = left.take(/§(\d+)-(\d+)/);
 	if (span) said.repeat = Number(span[2]) - Number(span[1]) + 1;
+	const range = left.take(/\bx (\d+) to (\d+)\b/);
+	if (range) said.range = `x ${range[1]} to ${range[2]}`;
 	const often =
 		left.take(/\b(?:repeat(?:ed)?|times)[: ]*(\d+)(?: times)?\b:?/) ??
 		left.take(re(String.raw`\bx ?(\d+)(?![\d.]*\s?(?:${INCH}|${BAG}|cm))\b`)) ??
@@ -251,6 +255,7 @@ function printed(said: Said): string {
 		said.straight && 'straight',
 		said.joined && `joined ${said.joined}`,
 		said.follows,
+		said.range,
 		said.height ? `to ${said.height}` : said.repeat !== undefined && said.repeat > 1 && `x${said.repeat}`
 	]
 		.filter(Boolean)

@@ -54,6 +54,12 @@ const slots: Reading = (said, context) => {
 	if (out && slot(out[1])) return [`leave out ${out[1]}`];
 	const back = matched('(?:put )?back (?:the )?([a-z ]+)|(?:put )?(?:the )?([a-z ]+) back(?: in)?', said);
 	if (back && slot(back[1] ?? back[2])) return [`put back ${back[1] ?? back[2]}`];
+	// Of two there is one way.
+	if (
+		context.slots.length === 2 &&
+		matched('(?:swap|exchange|turn round|switch) (?:the )?colou?rs(?: round| over)?', said)
+	)
+		return [`swap ${context.slots[0]!.name.toLowerCase()} and ${context.slots[1]!.name.toLowerCase()}`];
 	const two = matched('(?:swap|exchange) (?:the )?([a-z ]+) (?:for|and|with) (?:the )?([a-z ]+)', said);
 	return two && slot(two[1]) && slot(two[2]) ? [`swap ${two[1]} and ${two[2]}`] : undefined;
 };
@@ -91,6 +97,7 @@ const seated = (text: string, context: EntryContext): string | undefined => {
 const NAMED_FIRST = /^(?:(?:put|add|stick|glue) )?(\d+|an?) ([a-z]+) (eyes?|ears?|noses?|cheeks?|buttons?|spots?|feet|hands?|horns?|wings?|dots?|petals?),? (\d+§ (?:at \S+?)?),? ((?:on|onto|at|round|around) .+)$/; // prettier-ignore
 
 /** `glue two red fives at 4 on the front of row 2`, `one red 5 at 3 either side of row 2`. */
+const fixingWords = (fixing: string | undefined): string => (fixing ? ` with ${fixing}` : '');
 const piece: Reading = (sentence, context) => {
 	// “two black eyes, 5s at 2, on row 3”.
 	const named = sentence.replace(NAMED_FIRST, (_, n: string, colour: string, name: string, bag: string, rest: string) => `${n} ${bag} ${colour} as ${name} ${rest}`); // prettier-ignore
@@ -103,6 +110,14 @@ const piece: Reading = (sentence, context) => {
 			? said.replace(`${many[1]} to ${many[2]}`, many[1]!).replace(`${many[1]} or ${many[2]}`, many[1]!)
 			: said
 	);
+	const between = left.take(
+		/,? ?\b(?:between|in between) (?:the )?(row \d+) and (?:the )?(row \d+)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round|all round))?/
+	);
+	const middle = between
+		? undefined
+		: left.take(
+				/,? ?\b(?:in|into|inside) the (?:middle|heart|inside) of (?:the )?(row \d+|top row|bottom row)/
+			);
 	const held = fixedBy(left);
 	const verb = left.take(
 		/,? ?\b(?:put|fix|add|glued?|stick|stuck|taped?|tied?|tuck(?:ed)?|set|place|hang)\b/
@@ -115,6 +130,14 @@ const piece: Reading = (sentence, context) => {
 		left.take(
 			/(?:,|\b(?:on|onto|to|round|around|in|at))(?: the)?(?: (front|back|left|right)(?: side)?(?: of| on| at)?)?(?: the)? ?(row \d+|top row|bottom row)(?:,? (?:at |on |in )?(?:the )?(front|back|left|right|round)\b)?/
 		);
+	if (between || middle) {
+		const own = seated(left.text.replace(/^[\s,]+|[\s,]+$/g, ''), context);
+		const how = fixingWords(held ?? FIXED[verb?.[0].replace(/^,/, '').trim() ?? '']);
+		const where = middle
+			? `${middle[1]!.replace('bottom row', 'row 1')} middle`
+			: `between ${between![1]} and ${between![2]} ${(between![3] ?? 'front').replace('all ', '')}`;
+		return own ? [`put ${own} on ${where}${how}`] : undefined;
+	}
 	if (!at) return undefined;
 	const row = (both ? at[3]! : at[2]!).replace('bottom row', 'row 1');
 	const round = /^\s*(?:round|around)\b/.test(at[0]) ? 'round' : undefined;

@@ -27,6 +27,7 @@ const ROLES: readonly (readonly [RegExp, string])[] = [
 	[/^(?:bring|take|pack|have) (.+?),? (?:just )?in case(?: .+)?$/, ' optional'],
 	[/^(?:maybe|perhaps|optionally|optional:?|possibly) (.+)$/, ' optional'],
 	[/^(.+?),? (?:optional(?:ly)?|maybe|perhaps|if (?:they|she|he|you|the client) (?:want|wants|like|likes)(?: (?:it|them|one))?|(?:if|when|where) (?:wanted|needed|asked(?: for)?|(?:it|there|we|they|the)(?: i|.)?s? .+|outdoors|outside)|as an extra|on request)$/, ' optional'],
+	[/^(.+?),? (?:just )?in case (?:its|it is|there is|there's|theres|of) .+$/, ' optional'],
 	[/^(.+?),? (?:taken along|brought along|just in case|in case|to take along)$/, ' taken along'],
 	[/^(?:bring|take|pack) (.+) along$/, ' taken along'],
 	[/^(?:take|bring) along (.+)$/, ' taken along'],
@@ -39,7 +40,7 @@ const ROLES: readonly (readonly [RegExp, string])[] = [
 
 /** `a sack for row 1`, `2 stakes for the arm`: what of the design it is for. */
 function servedIn(said: string, { sections = [], section, recipe }: EntryContext) {
-	const found = /^(.+?),? (?:for|into|inside|in|under|to hold|to weigh down) (?:the )?((?:bottom|lowest|top|first) row|row \d+)(?: of (?:the )?(.+))?$/.exec(said); // prettier-ignore
+	const found = /^(.+?),? (?:for|into|under|to hold|to weigh down) (?:the )?((?:bottom|lowest|top|first) row|row \d+)(?: of (?:the )?(.+))?$/.exec(said); // prettier-ignore
 	const all = servable({ sections: recipe?.sections ?? sections }).map(([, words]) => words.trim());
 	const own = sections.find((s) => s.id === section)?.name;
 	if (found) {
