@@ -138,7 +138,8 @@ function counts(left: Left, said: Said): boolean {
 	if (height) said.height = `${height[1]} ft`;
 	const span = left.take(/§(\d+)-(\d+)/);
 	if (span) said.repeat = Number(span[2]) - Number(span[1]) + 1;
-	const range = left.take(/\bx (\d+) to (\d+)\b/);
+	const range =
+		left.take(/\b(\d+) (?:to|or) (\d+) (?:layers|rows)(?: of)?\b/) ?? left.take(/\bx (\d+) to (\d+)\b/);
 	if (range) said.range = `x ${range[1]} to ${range[2]}`;
 	const often =
 		left.take(/\b(?:repeat(?:ed)?|times)[: ]*(\d+)(?: times)?\b:?/) ??

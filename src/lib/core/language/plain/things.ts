@@ -72,6 +72,7 @@ export const things: Reading = (said, context) => {
 		[rest, role] = [found[1]!, name];
 		break;
 	}
+	rest = rest.replace(/,? (?:in|inside|into|under) (?:the|its) (?:base|foot)$/, '');
 	const served = servedIn(rest, context);
 	if (served) [rest, role] = [served.rest, `${role} serving ${served.words}`];
 	rest = rest.replace(/^an? (.+) or 2$/, '1 to 2 $1').replace(/^(\d+) of the /, '$1 ');

@@ -73,7 +73,6 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/,? \bwhere (\d+) (?:is|are) ([a-z]+)(?:,| and|, and) (\d+|an?) (?:is|are) ([a-z]+)/g, ', $1 $2 and $3 $4'],
 	[/, side by side$/g, ''],
 	[/^(\d+ [a-z]+(?:,| and|, and) (?:\d+|an?) [a-z]+) (?:in|to|per) (?:every|each|a) (quad|quint|triplet|cluster),? (.+)$/g, '$2 of $3, $1'],
-	[/^(\d+) (?:to|or) (\d+) (?:layers|rows) (?:of )?(.+)$/g, '$3 x $1 to $2'],
 	[/ (\d+) only$/g, ' only $1'],
 	[/[()]/g, ' , '],
 	[/\b(\d+) more (?=(?:clusters|quads|pairs|triplets)\b.*§)/g, '$1 '],
