@@ -72,7 +72,10 @@ export default ts.config(
 		rules: {
 			'no-restricted-imports': [
 				'error',
-				deny('^(?!\\.{1,2}/|(culori/fn|d3-random|fraction\\.js|svgpath)$)|\\.schema|/(ui|server|features)/', pure)
+				deny(
+					'^(?!\\.{1,2}/|(culori/fn|d3-random|fraction\\.js|svgpath)$)|\\.schema|/(ui|server|features)/',
+					pure
+				)
 			],
 			'no-restricted-globals': [
 				'error',
