@@ -77,6 +77,7 @@ export function asCounted(
 		if (missing < 0) takeOut(draft, key, -missing, newId);
 		if (missing > 0) tuckIn(draft, key, missing, { before, newId, pumps });
 	}
+	settleRanges(draft);
 	dropUnusedSlots(draft);
 	const order = recipe.colourways.map((c) => c.id);
 	draft.colourways.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
@@ -96,6 +97,13 @@ export function asCounted(
 
 const stacksOf = (draft: RecipeDraft) =>
 	ofKind(draft.sections, 'stack').map(({ section, structure }) => ({ section, stack: structure }));
+
+/** What was counted is known: rows and items lie between two numbers no more. */
+function settleRanges(draft: RecipeDraft) {
+	for (const { structure } of draft.sections)
+		for (const part of listsOf(structure).flat())
+			if (part.repeat !== undefined || part.count !== undefined) delete part.range;
+}
 
 /** Repeats rows more or less, topmost first, as long as that brings every count nearer and none past it. */
 function fitLayers(draft: RecipeDraft, wanted: ReadonlyMap<string, number>, pumps: Pumps) {

@@ -21,7 +21,9 @@ export function countPart(recipe: RecipeDraft, id: Id, by: number) {
 	const part = allLists(recipe)
 		.flat()
 		.find((p) => p.id === id);
-	if (part?.count !== undefined) part.count = Math.max(1, Math.min(MOST_ALIKE, part.count + by));
+	if (part?.count === undefined) return;
+	part.count = Math.max(1, Math.min(MOST_ALIKE, part.count + by));
+	delete part.range;
 }
 
 /** One layer, cluster or string more or fewer of those alike; one is the least. */

@@ -14,6 +14,7 @@ const bunchItem = z.strictObject({
 			low: z.number().int().min(1).max(MOST_ALIKE),
 			high: z.number().int().min(1).max(MOST_ALIKE)
 		})
+		.refine(({ low, high }) => low < high, 'The fewest come first.')
 		.optional(),
 	what: z.discriminatedUnion('kind', [
 		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),

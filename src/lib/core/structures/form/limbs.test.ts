@@ -12,7 +12,7 @@ import { tally } from '../../tally/tally.ts';
 import { wayLength } from '../kit/strand.ts';
 import { beltLength } from './course.ts';
 import { lengthOf } from './count.ts';
-import { changeLimb, lengthenLimb, seatLimb, shapeLimb } from './edit.ts';
+import { changeLimb, lengthenLimb, seatLimb, shapeLimb, tieLimb } from './edit.ts';
 import type { RecipeDraft } from '../../recipe/draft.ts';
 import type { Form, FormPiece } from './document.ts';
 
@@ -359,5 +359,18 @@ describe('a limb from one section over to another', () => {
 				.map((l) => l.text)
 				.join()
 		).toContain('to buoy row 3 front');
+	});
+	test('by hand its other end is tied to another section, and it is a whole balloon until its length is said', () => {
+		const recipe = made(...TWO, '1 260 red as hose on column row 2 left');
+		const draft = structuredClone(recipe) as RecipeDraft;
+		const buoy = recipe.sections.find((s) => s.name === 'buoy')!;
+		const row = buoy.structure.kind === 'stack' ? buoy.structure.layers[2]! : undefined;
+		const { id } = formIn(recipe).pieces[0]!;
+		changeLimb(draft, id, (p) => tieLimb(p, { on: 'layer', layer: row!.id, side: 'front' }, true));
+		const [limb] = formIn(draft as Recipe).pieces;
+		expect(limb).toMatchObject({ to: { layer: row!.id }, bubbles: [expect.any(Number)] });
+		expect(limb!.fits).toBeUndefined();
+		expect(assemble(draft as Recipe, null, () => undefined).lost).toEqual([]);
+		expect(recipeSchema.safeParse(JSON.parse(JSON.stringify(draft))).success).toBe(true);
 	});
 });

@@ -167,5 +167,8 @@ export const run = z.strictObject({
 		)
 		.max(12)
 		.optional(),
-	open: z.strictObject({ low: length, high: length }).optional()
+	open: z
+		.strictObject({ low: length, high: length })
+		.refine(({ low, high }) => low < high, 'The shorter comes first.')
+		.optional()
 }) satisfies z.ZodType<Run, unknown>;

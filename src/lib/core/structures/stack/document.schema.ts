@@ -11,6 +11,7 @@ const layer = z.strictObject({
 	follows: z.strictObject({ row: id.nullable(), by: z.number().int().min(-MOST_BY).max(MOST_BY) }).optional(),
 	range: z
 		.strictObject({ low: z.number().int().min(1).max(200), high: z.number().int().min(1).max(200) })
+		.refine(({ low, high }) => low < high, 'The fewest come first.')
 		.optional(),
 	like: id.optional()
 });

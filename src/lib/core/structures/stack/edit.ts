@@ -77,6 +77,9 @@ export function splitLayer(recipe: RecipeDraft, id: string, after: number, newId
 	const layer = layers[at];
 	if (!layer || whyNotSplit(layer as Layer, after) !== undefined) return;
 	const upper = { ...anew(layer, newId), repeat: layer.repeat - after };
+	// How many there are is said with where they are split.
+	delete upper.range;
+	delete layer.range;
 	if (upper.follows?.row === null) upper.follows = { row: null, by: 0 };
 	layer.repeat = after;
 	layers.splice(at + 1, 0, upper);

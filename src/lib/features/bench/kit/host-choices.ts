@@ -17,12 +17,14 @@ export const bare = (host: Host): Host => ('way' in host ? { ...host, way: undef
  * @param carrier section that carries it; null is a wall
  * @param own the piece itself, which it cannot sit on
  * @param now what it sits on now, which stays among them
+ * @param over whether rows of other sections count too: the far end of a limb
  */
 export function hostChoices(
 	recipe: Recipe,
 	carrier: Id | null,
 	own: Id,
-	now: readonly Host[]
+	now: readonly Host[],
+	over = false
 ): readonly HostChoice[] {
 	const found: HostChoice[] = [];
 	const add = (host: Host) => found.push([JSON.stringify(host), host, hostWords(host, recipe)]);
@@ -39,6 +41,21 @@ export function hostChoices(
 		if (isOnHosts(structure) && stand.by === carrier)
 			for (const { host } of hostsOf(structure).named)
 				if (host.on !== 'piece' || host.piece !== own) add(host);
+	if (over) found.push(...farHosts(recipe, carrier));
 	for (const host of now) if (!found.some(([key]) => key === JSON.stringify(host))) add(host);
 	return found;
+}
+
+/** Sides of the rows of other sections, each with the name of its own. */
+function farHosts(recipe: Recipe, carrier: Id | null): HostChoice[] {
+	return recipe.sections.flatMap(({ id, name, structure }): HostChoice[] =>
+		id === carrier
+			? []
+			: (hostsOf(structure).rows ?? []).flatMap((row) =>
+					SIDES.filter((s) => s !== 'all').map((side): HostChoice => {
+						const host: Host = { on: 'layer', layer: row.id, side };
+						return [JSON.stringify(host), host, `${name} ${hostWords(host, recipe)}`];
+					})
+				)
+	);
 }

@@ -64,8 +64,11 @@
 			[piece.at, piece.to].flatMap((h) => h ?? [])
 		)
 	);
+	/** Its other end may be tied to a row of another section: it says its length then. */
+	const ends = $derived(hostChoices(bench.recipe, onto, piece.id, [piece.at, piece.to].flatMap((h) => h ?? []), true)); // prettier-ignore
 	const options = $derived(hosts.map(([key, , words]) => [key, words] as const));
-	const hostAt = (key: string) => hosts.find(([k]) => k === key)?.[1];
+	const hostAt = (key: string) => ends.find(([k]) => k === key)?.[1];
+	const isFar = (key: string) => ends.some(([k]) => k === key) && !hosts.some(([k]) => k === key);
 	const goesRound = $derived(GOES_ROUND.has(piece.shaping) || piece.to !== undefined);
 	const fitted = $derived(piece.fits && built ? formatQuarters(lengthOf(built)) : '');
 
@@ -169,8 +172,8 @@
 				<Pick
 					label="Its other end"
 					value={piece.to ? JSON.stringify(piece.to) : ''}
-					options={[['', 'is free'] as const, ...options.map(([k, w]) => [k, `tied to ${w}`] as const)]}
-					onpick={(key) => change((p) => tieLimb(p, hostAt(key)))}
+					options={[['', 'is free'] as const, ...ends.map(([k, , w]) => [k, `tied to ${w}`] as const)]}
+					onpick={(key) => change((p) => tieLimb(p, hostAt(key), isFar(key)))}
 				/>
 			{/if}
 		{/if}

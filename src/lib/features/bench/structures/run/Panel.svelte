@@ -16,7 +16,7 @@
 	import { jobOf } from '../../../../core/structures/run/place.ts';
 	import { asKind } from '../../../../core/structures/kinds.ts';
 	import { layRun } from '../../../../core/structures/run/lay.ts';
-	import { lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
+	import { filledStretches, lengthOfRun, stretchesOf } from '../../../../core/structures/run/path.ts';
 	import { formatInches, formatQuarters } from '../../../../core/units/length.ts';
 	import Button from '../../../../ui/button/Button.svelte';
 	import Popover from '../../../../ui/popover/Popover.svelte';
@@ -62,7 +62,7 @@
 	const legs = $derived(
 		run.rows.length === 0
 			? []
-			: stretchesOf(run).map(
+			: filledStretches(run).map(
 					(s, i) => `${layRun(run).filter((c) => c.stretch === i).length} on ${feetWords(s.length)}`
 				)
 	);
