@@ -1,7 +1,7 @@
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
-import type { PlaceKind } from '../document/cluster.ts';
+import type { PaintPart, PlaceKind } from '../document/cluster.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Piece } from '../assembly/assemble.ts';
 import { innerBall } from '../structures/kit/filled.ts';
@@ -26,6 +26,8 @@ interface ColouredBall {
 	readonly row: number;
 	readonly kind: PlaceKind;
 	readonly over?: number;
+	/** A part of it is painted. */
+	readonly painted?: PaintPart;
 	readonly pressed: Pressed;
 }
 interface Coloured {
@@ -48,20 +50,22 @@ export function colouredBalls(
 		return layer.rings.flatMap((own, c) => {
 			const cluster = ring.layer.clusters[c]!;
 			return own.flatMap((ball, place): ColouredBall[] => {
-				const { id, material, kind, inside } = cluster.places[place]!;
+				const { id, material, kind, inside, painted } = cluster.places[place]!;
 				const slot = material === null ? slotOfPlace(cluster, place, ring) : null;
 				const colour =
 					material === null
 						? (colourway?.fills[slot!] ?? null)
 						: (catalogue.materials.get(material)?.colour ?? null);
 				const pressed = { place: id, slot };
-				const outer = { ball, colour, row: ring.row, kind, pressed };
+				const part = painted === undefined || painted === true ? {} : { painted };
+				const outer = { ball, colour, row: ring.row, kind, pressed, ...part };
 				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
 				if (!inner) return [outer];
 				const own = colourway?.fills[inner.slot] ?? null;
+				const { painted: _on, ...within } = outer as ColouredBall;
 				return [
 					outer,
-					{ ...outer, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
+					{ ...within, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
 				];
 			});
 		});

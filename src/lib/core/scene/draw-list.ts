@@ -10,7 +10,10 @@ import { pointAt, type Spot } from '../structures/kit/spot.ts';
 import type { Holder } from '../structures/kit/hangers.ts';
 import type { Point, Strand } from '../structures/kit/strand.ts';
 import { exploded } from './exploded.ts';
+import type { PaintPart } from '../document/cluster.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
+import { PAINT_MARKS } from './paint-marks.ts';
+import { paintOn } from './shade.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
 import { colouredBalls, isClear, OVER, type Pressed } from './coloured-balls.ts';
@@ -73,6 +76,8 @@ const NOTHING_PRESSED: Pressed = { place: null, slot: null };
 
 /** How wide the plate of a stand is drawn, mm. Common practice: 12 to 16 in. */
 const PLATE = 360;
+/** So far before its balloon paint is drawn, mm: on it, and behind what touches that. */
+const PAINTED = 0.2;
 /** How far what a piece stands on reaches past it, and how thick it is drawn, mm. House rules. */
 const UNDER: Readonly<Record<StandsOn | 'table', { over: number; thick: number }>> = {
 	table: { over: 160, thick: 28 },
@@ -95,10 +100,12 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 		const balls = colouredBalls(piece, catalogue);
 		for (const spot of spots) {
 			const at = brush.moved(of, spot);
-			for (const { ball, colour, row, kind, over, pressed } of balls) {
+			for (const { ball, colour, row, kind, over, painted, pressed } of balls) {
 				const out = kind === 'latex-heart' ? outwards(ball) : undefined;
 				const own = section === null ? undefined : pressed;
-				brush.ball(ball, at, { colour, row: rows[row]!, kind, looks: out, over, pressed: own });
+				const as = { colour, row: rows[row]!, kind, looks: out, over, pressed: own };
+				brush.ball(ball, at, as);
+				if (painted) brush.marks(ball, at, painted, as);
 			}
 			if (view !== 'plan') {
 				brush.base(piece, at);
@@ -109,7 +116,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 	for (const { section, of, balls, strands, holders, colourway, spots } of assembly.applied) {
 		for (const spot of spots) {
 			if (view !== 'plan') brush.holders(holders, brush.moved(of, spot));
-			for (const { ball, slot, material, piece, kind, looks, inside } of balls) {
+			for (const { ball, slot, material, piece, kind, looks, inside, painted } of balls) {
 				const thing = material === null ? undefined : catalogue.materials.get(material);
 				const own = thing?.colour ?? null;
 				const colour = slot === null || own !== null ? own : (colourway?.fills[slot] ?? null);
@@ -118,6 +125,7 @@ export function drawAssembly(assembly: Assembly, dressed: Dressed): DrawList {
 				const pressed = { place: null, slot: section === null || own !== null ? null : slot };
 				const what = { kind: thing?.kind ?? kind, mark: thing?.mark ?? null, drawn: thing?.outline ?? null };
 				brush.ball(ball, at, { colour, row, ...what, looks, pressed });
+				if (painted) brush.marks(ball, at, painted, { colour, row, kind, pressed });
 				if (inside && isClear(colour, catalogue)) {
 					const inner = colourway?.fills[inside.slot] ?? null;
 					brush.ball({ ...ball, d: inside.d }, at, { colour: inner, row, kind: null, over: OVER, pressed });
@@ -215,6 +223,28 @@ class Brush {
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
 		this.#depths.push(depth + over);
 		if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
+	}
+	/** Paint on a part of a balloon, over it as it is seen. */
+	marks(ball: Ball, spot: Spot, part: PaintPart, { colour, row, over = 0, pressed }: Dabbed) {
+		const [x, y, depth] = this.#see(pointAt(spot, ball));
+		const r = ball.d / 2;
+		const paint = this.#painted(colour);
+		for (const mark of PAINT_MARKS[part]) {
+			if (this.#discs.length >= MOST_DISCS) return;
+			const disc = { x: tenth(x + mark.x * r), y: tenth(y + mark.y * r), r: tenth(mark.r * r), paint, row };
+			this.#discs.push(mark.outline ? { ...disc, outline: mark.outline, flat: 1, lean: 0 } : disc);
+			this.#depths.push(depth + over + PAINTED);
+			if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
+		}
+	}
+	#painted(colourId: string | null): number {
+		const key = `/paint ${colourId ?? ''}`;
+		const cached = this.#paintOf.get(key);
+		if (cached !== undefined) return cached;
+		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
+		this.#paints.push({ hex: paintOn(colour?.hex ?? OPEN.hex), finish: 'matte' });
+		this.#paintOf.set(key, this.#paints.length - 1);
+		return this.#paints.length - 1;
 	}
 	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed, bare = false }: DabbedStrand) {
 		const seen = path.map((p) => {

@@ -1,4 +1,4 @@
-import { formatHex, interpolate } from 'culori/fn';
+import { converter, formatHex, interpolate } from 'culori/fn';
 import { modeRgb, modeOklab, useMode } from 'culori/fn';
 import type { Finish } from '../materials/material.ts';
 
@@ -22,6 +22,12 @@ const SHINE: Readonly<Record<Finish, { light: number; dark: number; body: number
 	confetti: { light: 0.6, dark: 0.14, body: 0.5 },
 	printed: { light: 0.34, dark: 0.26, body: 0.42 }
 };
+
+/** How paint of a colour nobody said shows on a balloon: darker on a light one, lighter on a dark one. By eye. */
+export function paintOn(hex: string): string {
+	const l = converter('oklab')(hex)?.l ?? 1;
+	return formatHex(interpolate([hex, l > 0.6 ? '#10141c' : '#ffffff'], 'oklab')(l > 0.6 ? 0.45 : 0.6)) ?? hex;
+}
 
 const cache = new Map<string, readonly Stop[]>();
 

@@ -7,7 +7,7 @@ import type { AppliedPiece, Applied } from './document.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { Ball } from '../../geometry/ring.ts';
-import { innerBall } from '../kit/filled.ts';
+import { innerBall, paintedPart } from '../kit/filled.ts';
 import type { Host } from '../../document/host.ts';
 import type { Side } from '../../document/side.ts';
 
@@ -43,6 +43,7 @@ export function placeApplied(
 		const material = piece.what.kind === 'balloon' ? piece.what.balloon.material : piece.what.material;
 		const kind = piece.what.kind === 'balloon' ? piece.what.balloon.kind : null;
 		const inside = piece.what.kind === 'balloon' ? innerBall(piece.what.balloon, pumps) : undefined;
+		const painted = piece.what.kind === 'balloon' ? paintedPart(piece.what.balloon) : undefined;
 		for (const { host: at, count } of piece.on) {
 			const key = hostKey(at);
 			const own = shared.get(key)!;
@@ -61,6 +62,7 @@ export function placeApplied(
 					kind,
 					looks,
 					inside,
+					...(painted && { painted }),
 					hides: hiddenBy(ball, host.balls)
 				});
 			}

@@ -1,7 +1,7 @@
 import { plainTask, sizingTasks, methodOf, methodOfPlace, type TaskCount } from '../../labour/task.ts';
 import type { Colourway } from '../../document/slot.ts';
 import type { Id } from '../../document/id.ts';
-import type { OwnBalloon, Place } from '../../document/cluster.ts';
+import type { OwnBalloon, PaintPart, Place } from '../../document/cluster.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import { sphereLitres, type PumpProfile } from '../../sizing/strokes.ts';
 import { rational, type Rational } from '../../units/rational.ts';
@@ -91,6 +91,10 @@ export interface InnerBall {
 }
 
 /** The balloon in a place; undefined where there is none. */
+/** The part of a balloon that is painted; of one painted all over nothing shows. */
+export const paintedPart = ({ painted }: Pick<Place, 'painted'>): PaintPart | undefined =>
+	painted === true ? undefined : painted;
+
 export function innerBall(
 	{ inside }: Pick<Place, 'inside'>,
 	pumps: readonly PumpProfile[] = []

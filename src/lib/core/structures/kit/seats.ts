@@ -1,5 +1,6 @@
 import type { Id } from '../../document/id.ts';
 import type { Ball } from '../../geometry/ring.ts';
+import type { PaintPart } from '../../document/cluster.ts';
 import type { MaterialKind } from '../../materials/material.ts';
 import type { InnerBall } from './filled.ts';
 import { type Stretch, pointOf } from '../../geometry/path.ts';
@@ -21,6 +22,8 @@ export interface AppliedBall {
 	readonly looks: readonly [number, number];
 	/** A balloon inside it, seen where the outer one is see-through. */
 	readonly inside?: InnerBall | undefined;
+	/** A part of it is painted. */
+	readonly painted?: PaintPart | undefined;
 	/** Balloons of the host that it covers, seen from where it looks to. */
 	readonly hides: number;
 }

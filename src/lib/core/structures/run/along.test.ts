@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { colours, designOf, floating, rates } from '../../../../../tests/kit/studio.ts';
+import { bundleOf } from '../../files/bundle.ts';
 import { catalogue } from '../../materials/catalogue.ts';
 import { madeSteps } from '../../plan/plan.ts';
 import type { Recipe } from '../../recipe/recipe.ts';
@@ -142,6 +143,15 @@ test('another joining, and another spine, from so far along', () => {
 		all
 	]);
 	expect(half).toBeGreaterThan(all / 3);
+});
+
+test('a run along a path that is not worked out yet has its spine all the same', () => {
+	const recipe = made('run pipe', 'line 6 ft', 'run garland', 'along pipe', FIVES, 'spine soft line tails 1 ft', 'open 5 ft to 7 ft', 'ends thinner to 3 in over 2 clusters', 'free 1 ft at 2 ft', 'from 3 ft spine thin ribbon'); // prettier-ignore
+	const own = recipe.sections[1]!.structure as Run;
+	expect(spinePieces(own).map((p) => p.um)).toEqual([2 * inches(12)]);
+	expect(() => count.needs(own, undefined)).not.toThrow();
+	expect(() => count.tasks(own)).not.toThrow();
+	expect(bundleOf([{ id: 'd', recipe }], { materials: floating, colours }).designs).toHaveLength(1);
 });
 
 test('a line wound round every balloon is longer by so much for each', () => {

@@ -67,6 +67,8 @@ export function spineLength(run: Run): Micrometres {
 export function spinePieces(run: Run): { readonly material: Id | null; readonly um: Micrometres }[] {
 	if (!run.spine) return [];
 	const [whole, length] = [spineLength(run), lengthOfRun(run) * 1000];
+	// Along a path that is not worked out yet there is no so far along.
+	if (length === 0) return [{ material: run.spine.material, um: whole }];
 	const cuts = (run.changes ?? []).flatMap((c) => (c.to === 'spine' && c.at < length ? [c] : []));
 	const from = [0, ...cuts.map((c) => c.at as number), length];
 	const more = whole - Math.round(length);

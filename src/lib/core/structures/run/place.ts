@@ -10,7 +10,7 @@ import type { MixPart, Run } from './document.ts';
 import { resolveSize } from '../../sizing/resolve.ts';
 import type { PumpProfile } from '../../sizing/strokes.ts';
 import type { AppliedBall } from '../kit/seats.ts';
-import { innerBall } from '../kit/filled.ts';
+import { innerBall, paintedPart } from '../kit/filled.ts';
 import { estimateUsed, packJob } from './organic.ts';
 import { packRoughly } from './pack-run.ts';
 import { infillCount } from './count.ts';
@@ -86,6 +86,7 @@ function clusterBalls(run: Run, pumps: readonly PumpProfile[]): AppliedBall[] {
 				kind: place.kind,
 				looks: LOOKS,
 				inside: innerBall(place, pumps),
+				...(paintedPart(place) && { painted: paintedPart(place) }),
 				hides: 0
 			};
 		});
