@@ -11,13 +11,16 @@ export function pathWords(run: Run): string {
 	return `${feetWords(lengthOfRun(run))} long, ${feetWords(span)} wide, ${feetWords(height)} high`;
 }
 
+/** `9′`, `9′ 6″`: whole feet without their inches. */
+const short = (length: number): string => feetWords(length / 1000).replace(/ 0″$/, '');
+
 /** What stands in the head of a run: its length, and how much is on it. */
 export function runWords(run: Run): string {
 	const clusters = layRun(run).length;
 	const { total } = estimateUsed(run);
 	const { open } = run;
 	return [
-		open ? `${feetWords(open.low / 1000)} to ${feetWords(open.high / 1000)}` : feetWords(lengthOfRun(run)),
+		open ? `${short(open.low)} to ${short(open.high)}` : feetWords(lengthOfRun(run)),
 		...(clusters > 0 ? [`${clusters} clusters`] : []),
 		...(run.mix.length > 0 && total !== null ? [`${total} mixed`] : [])
 	].join(' · ');

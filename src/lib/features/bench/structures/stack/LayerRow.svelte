@@ -126,9 +126,9 @@
 					{/each}
 				</span>
 				<span class="slots">
-					{#if layer.follows}<span class="kind">{followWords(layer.follows, rows)}</span>{/if}
-					{#if layer.like}<span class="kind">{likeWords(layer.like, rows, sections)}</span>{/if}
-					{#if layer.range}<span class="kind">{layer.range.low} to {layer.range.high} layers</span>{/if}
+					{#if layer.follows}<span class="bound">{followWords(layer.follows, rows)}</span>{/if}
+					{#if layer.like}<span class="bound">{likeWords(layer.like, rows, sections)}</span>{/if}
+					{#if layer.range}<span class="bound">{layer.range.low} to {layer.range.high} layers</span>{/if}
 					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
@@ -267,6 +267,11 @@
 		min-width: 0;
 		align-items: center;
 		gap: 5px;
+	}
+	/* What it hangs on is said by no drawing. */
+	.bound {
+		flex-basis: 100%;
+		color: var(--muted);
 	}
 	/* With less room the colours come before how they go: the drawing shows that. */
 	@media (max-width: 1100px) {
