@@ -58,14 +58,14 @@ export function colouredBalls(
 						: (catalogue.materials.get(material)?.colour ?? null);
 				const pressed = { place: id, slot };
 				const part = painted === undefined || painted === true ? {} : { painted };
-				const outer = { ball, colour, row: ring.row, kind, pressed, ...part };
+				const plain = { ball, colour, row: ring.row, kind, pressed };
+				const outer = { ...plain, ...part };
 				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
 				if (!inner) return [outer];
 				const own = colourway?.fills[inner.slot] ?? null;
-				const { painted: _on, ...within } = outer as ColouredBall;
 				return [
 					outer,
-					{ ...within, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
+					{ ...plain, ball: { ...ball, d: inner.d }, colour: own, kind: 'latex-round', over: OVER }
 				];
 			});
 		});
