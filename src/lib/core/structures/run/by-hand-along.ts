@@ -7,8 +7,10 @@ import { balloonAnswer } from '../kit/own-answers.ts';
 import type { Run, Taper } from './document.ts';
 import type { RunSaid, SaidRun } from './said.ts';
 
-const run = (said: SaidRun): RunSaid => ({ kind: 'run', said });
-const long = (label: string, start: number) =>
+/** One thing said of a run. */
+export const run = (said: SaidRun): RunSaid => ({ kind: 'run', said });
+/** A length along a run, feet. */
+export const long = (label: string, start: number) =>
 	({ kind: 'length', label, min: inches(1), max: feet(650), start: feet(start) }) as const;
 
 const byCount = handForm({

@@ -3,13 +3,9 @@ import { feet, inches, um } from '../../units/length.ts';
 import { rational, rationalText } from '../../units/rational.ts';
 import { handForm, type HandForm } from '../facets/by-hand.ts';
 import { COLOUR, saidBalloon } from '../kit/by-hand.ts';
+import { long, run } from './by-hand-along.ts';
 import { fitPitch } from './count.ts';
 import type { Run, Seen, Thicker, Way } from './document.ts';
-import type { RunSaid, SaidRun } from './said.ts';
-
-const run = (said: SaidRun): RunSaid => ({ kind: 'run', said });
-const long = (label: string, start: number) =>
-	({ kind: 'length', label, min: inches(1), max: feet(650), start: feet(start) }) as const;
 
 const looks = handForm({
 	id: 'looks',
