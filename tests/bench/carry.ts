@@ -90,7 +90,9 @@ export async function carry(): Promise<boolean[]> {
 
 			// The still: asked for, answered, read and painted. The server has drawn others, never this design.
 			for (let i = 0; i < 40; i++) await (await fetch(`${url}/bench/hive-column/picture.svg`)).text();
-			await page.goto(`${url}/healthz`);
+			// A page that may show pictures: what is no page may not.
+			await page.goto(`${url}/settings`);
+			await ready();
 			const stills: number[] = [];
 			for (let i = 0; i < STILLS; i++)
 				stills.push(
