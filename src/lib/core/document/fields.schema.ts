@@ -112,6 +112,12 @@ export const cluster = z.strictObject({
 });
 export const joining = z.enum(JOININGS);
 
+/** Between how many; the fewest come first. */
+export const range = (most: number) =>
+	z
+		.strictObject({ low: z.number().int().min(1).max(most), high: z.number().int().min(1).max(most) })
+		.refine(({ low, high }) => low < high, 'The fewest come first.');
+
 /** What a piece sits on. */
 export const host = z.discriminatedUnion('on', [
 	z.strictObject({ on: z.literal('layer'), layer: id, side, in: z.enum(['between', 'middle']).optional() }),

@@ -4,7 +4,7 @@ import type { Id } from '../document/id.ts';
 import type { PaintPart, PlaceKind } from '../document/cluster.ts';
 import type { Ball } from '../geometry/ring.ts';
 import type { Piece } from '../assembly/assemble.ts';
-import { innerBall } from '../structures/kit/filled.ts';
+import { innerBall, paintedPart } from '../structures/kit/filled.ts';
 import { slotOfPlace } from '../structures/stack/place.ts';
 import type { PlacedStack } from '../structures/stack/placed.ts';
 
@@ -50,16 +50,17 @@ export function colouredBalls(
 		return layer.rings.flatMap((own, c) => {
 			const cluster = ring.layer.clusters[c]!;
 			return own.flatMap((ball, place): ColouredBall[] => {
-				const { id, material, kind, inside, painted } = cluster.places[place]!;
+				const at = cluster.places[place]!;
+				const { id, material, kind, inside } = at;
 				const slot = material === null ? slotOfPlace(cluster, place, ring) : null;
 				const colour =
 					material === null
 						? (colourway?.fills[slot!] ?? null)
 						: (catalogue.materials.get(material)?.colour ?? null);
 				const pressed = { place: id, slot };
-				const part = painted === undefined || painted === true ? {} : { painted };
+				const painted = paintedPart(at);
 				const plain = { ball, colour, row: ring.row, kind, pressed };
-				const outer = { ...plain, ...part };
+				const outer = { ...plain, ...(painted && { painted }) };
 				const inner = inside && isClear(colour, catalogue) ? innerBall({ inside }) : undefined;
 				if (!inner) return [outer];
 				const own = colourway?.fills[inner.slot] ?? null;

@@ -1,6 +1,6 @@
 import type { EntryContext } from '../context.ts';
 import { rowInHand, stacksIn } from '../../structures/stack/edit.ts';
-import { printLayer } from '../../structures/stack/print.ts';
+import { alone, printLayer } from '../../structures/stack/print.ts';
 import type { Layer } from '../../structures/stack/document.ts';
 import { slotsOfCluster } from '../../recipe/links.ts';
 import { coloursIn } from './colours.ts';
@@ -24,10 +24,7 @@ function usedAgain(said: string, context: EntryContext): readonly string[] | und
 	const at = Number(a ?? b ?? c);
 	const row = own?.stack.layers[at - 1];
 	if (!own || !row) return undefined;
-	const plain = printLayer(
-		{ ...row, repeat: 1, range: undefined, follows: undefined, like: undefined },
-		context.slots
-	);
+	const plain = printLayer(alone(row), context.slots);
 	const many = twice ? 2 : Number(times ?? x ?? 1);
 	return [`${plain}${many > 1 ? ` ×${many}` : ''} like ${name ? `${own.section.name} ` : ''}row ${at}`];
 }

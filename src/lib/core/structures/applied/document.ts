@@ -1,3 +1,4 @@
+import type { CountRange } from '../../document/count-range.ts';
 import type { Id } from '../../document/id.ts';
 import type { Host } from '../../document/host.ts';
 import type { RationalText } from '../../units/rational.ts';
@@ -35,7 +36,7 @@ export interface Tier {
 	readonly host: Host;
 	readonly count: number;
 	/** It may be fewer or more, until the piece is built: the count lies in the middle. */
-	readonly range?: { readonly low: number; readonly high: number } | undefined;
+	readonly range?: CountRange | undefined;
 }
 
 export interface AppliedPiece {

@@ -8,7 +8,7 @@ import type { AppliedPiece, Fixing } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import { formatInches } from '../../units/length.ts';
 import { countOfPiece, fixingsOf, rangeOfPiece } from './count.ts';
-import { manyWords } from './print.ts';
+import { manyWords } from '../../document/count-range.ts';
 import { FOIL_TOOL } from '../../plan/step-words.ts';
 import { LOOKS } from '../../document/foil-look.ts';
 

@@ -1,11 +1,8 @@
+import { manyWords } from '../../document/count-range.ts';
 import type { PrintContext, PrintFacet } from '../facets/print.ts';
 import { nameIn, printFoil, printOwn, printPlaces } from '../kit/print-words.ts';
 import { countOfPiece, fixingsOf, rangeOfPiece } from './count.ts';
-import type { Applied, AppliedPiece, Tier } from './document.ts';
-
-/** `3`, `2 to 4`. */
-export const manyWords = ({ count, range }: Pick<Tier, 'count' | 'range'>): string =>
-	range ? `${range.low} to ${range.high}` : String(count);
+import type { Applied, AppliedPiece } from './document.ts';
 
 /** How many of a piece there are on all its hosts. */
 export const allWords = (piece: Pick<AppliedPiece, 'on'>): string =>

@@ -15,7 +15,7 @@ import { hundredths, insideNeeds, litresIn, ownNeed, ownTasks } from '../kit/fil
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
 import type { CountFacet } from '../facets/count.ts';
-import { tasksWithEnds, withEnds } from '../kit/ends.ts';
+import { withBothEnds } from '../kit/ends.ts';
 
 /** Share of what it holds that a foil is filled to: creases left at the rim, or taut. House rule. */
 export const FOIL_FILL: Readonly<Record<FoilLook, number>> = { creased: 0.9, firm: 1 };
@@ -128,15 +128,6 @@ const atEnd = ({ items, ...bunch }: Bunch, end: 'low' | 'high'): Bunch => ({
 	...bunch,
 	items: items.map(({ range, ...item }) => ({ ...item, count: range?.[end] ?? item.count }))
 });
-const isOpen = ({ items }: Bunch): boolean => items.some((i) => i.range);
-
-function needs(bunch: Bunch, colourway: Colourway | undefined): Need[] {
-	const usual = needsOfItems(bunch, colourway);
-	if (!isOpen(bunch)) return usual;
-	const at = (end: 'low' | 'high') => needsOfItems(atEnd(bunch, end), colourway);
-	return withEnds(usual, at('low'), at('high'));
-}
-
 function needsOfItems({ items, weight }: Bunch, colourway: Colourway | undefined): Need[] {
 	const found = items.flatMap((item) => itemNeeds(item, colourway));
 	const letters = items.reduce(
@@ -165,12 +156,6 @@ function needsOfItems({ items, weight }: Bunch, colourway: Colourway | undefined
 		found.push(ownNeed(weight.balloon, colourway, 1), ...insideNeeds(weight.balloon, colourway, 1));
 	}
 	return found;
-}
-
-function tasks(bunch: Bunch): TaskCount[] {
-	const usual = tasksOfItems(bunch);
-	if (!isOpen(bunch)) return usual;
-	return tasksWithEnds(usual, tasksOfItems(atEnd(bunch, 'low')), tasksOfItems(atEnd(bunch, 'high')));
 }
 
 function tasksOfItems({ items, weight }: Bunch): TaskCount[] {
@@ -202,8 +187,9 @@ export const count: CountFacet<Bunch> = {
 	balloons: ({ items, weight }) =>
 		items.reduce((a, i) => a + inflatedIn(i), 0) + (weight?.kind === 'balloon' ? 1 : 0),
 	...ONE_THING,
-	needs,
-	tasks,
+	...withBothEnds({ needs: needsOfItems, tasks: tasksOfItems }, (bunch) =>
+		bunch.items.some((i) => i.range) ? { low: atEnd(bunch, 'low'), high: atEnd(bunch, 'high') } : undefined
+	),
 	site: bunchSite
 };
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FOIL_LOOKS } from '../../document/foil-look.ts';
 import type { Bunch } from './document.ts';
-import { id, length, name, ownBalloon } from '../../document/fields.schema.ts';
+import { id, length, name, ownBalloon, range } from '../../document/fields.schema.ts';
 import { MOST_ALIKE, MOST_LETTERS } from '../../document/limits.ts';
 
 const look = z.enum(FOIL_LOOKS);
@@ -9,13 +9,7 @@ const bunchItem = z.strictObject({
 	id,
 	name,
 	count: z.number().int().min(1).max(MOST_ALIKE),
-	range: z
-		.strictObject({
-			low: z.number().int().min(1).max(MOST_ALIKE),
-			high: z.number().int().min(1).max(MOST_ALIKE)
-		})
-		.refine(({ low, high }) => low < high, 'The fewest come first.')
-		.optional(),
+	range: range(MOST_ALIKE).optional(),
 	what: z.discriminatedUnion('kind', [
 		z.strictObject({ kind: z.literal('balloon'), balloon: ownBalloon }),
 		z.strictObject({

@@ -1,3 +1,4 @@
+import type { CountRange } from '../../document/count-range.ts';
 import type { Id } from '../../document/id.ts';
 import type { OwnBalloon } from '../../document/cluster.ts';
 import type { Micrometres } from '../../units/length.ts';
@@ -18,7 +19,7 @@ export interface BunchItem {
 	readonly name: string;
 	readonly count: number;
 	/** It may be fewer or more, until it is built: the count lies in the middle. */
-	readonly range?: { readonly low: number; readonly high: number } | undefined;
+	readonly range?: CountRange | undefined;
 	readonly what: BunchThing;
 	readonly gas: 'air' | 'helium';
 	readonly ribbon: Ribbon | null;

@@ -1,3 +1,4 @@
+import { manyWords } from '../../document/count-range.ts';
 import type { Bunch, BunchItem, BunchWeight } from './document.ts';
 import type { MaterialOf, PrintFacet } from '../facets/print.ts';
 import { countedPart } from '../kit/print-lines.ts';
@@ -9,7 +10,7 @@ import { formatInches } from '../../units/length.ts';
 /** An item of a bunch as the entry line would be given it: parsing it back gives the same item. */
 function printItem(item: BunchItem, slots: readonly Slot[], materialOf: MaterialOf): string {
 	const { what, count, gas, ribbon, name, swappable } = item;
-	const many = item.range ? `${item.range.low} to ${item.range.high}` : `${count} ×`;
+	const many = `${manyWords(item)}${item.range ? '' : ' ×'}`;
 	const nameOf = (id: string | null, none: string) => (id === null ? none : nameIn(materialOf)(id));
 	const thing =
 		what.kind === 'balloon'

@@ -1,25 +1,35 @@
+import type { Colourway } from '../../document/slot.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import { um } from '../../units/length.ts';
 import { ZERO, type Rational } from '../../units/rational.ts';
 import type { Need } from './need.ts';
 
-/** Between how many: fewer and more of something than what is reckoned with. */
-export interface CountRange {
-	readonly low: number;
-	readonly high: number;
+/** What a thing needs and what is done on it, counted as it is. */
+interface Counted<S> {
+	needs(structure: S, colourway: Colourway | undefined): Need[];
+	tasks(structure: S): TaskCount[];
 }
 
-/** As many as lie in the middle of the fewest and the most. */
-export const ranged = (
-	low: number,
-	high: number
-): { readonly count: number; readonly range: CountRange } => ({
-	count: Math.round((low + high) / 2),
-	range: { low, high }
+/**
+ * Counts of what may be fewer or more: as it usually is, with what it is at its least and at its most as the ends.
+ * @param ends it at its least and at its most; undefined where it is known
+ */
+export const withBothEnds = <S>(
+	own: Counted<S>,
+	ends: (structure: S) => { readonly low: S; readonly high: S } | undefined
+): Counted<S> => ({
+	needs(structure, colourway) {
+		const [usual, at] = [own.needs(structure, colourway), ends(structure)];
+		return at ? withEnds(usual, own.needs(at.low, colourway), own.needs(at.high, colourway)) : usual;
+	},
+	tasks(structure) {
+		const [usual, at] = [own.tasks(structure), ends(structure)];
+		return at ? tasksWithEnds(usual, own.tasks(at.low), own.tasks(at.high)) : usual;
+	}
 });
 
 /** Of what is found as a thing usually is, how little and how much it is at its least and at its most. */
-export function withEnds(usual: readonly Need[], low: readonly Need[], high: readonly Need[]): Need[] {
+function withEnds(usual: readonly Need[], low: readonly Need[], high: readonly Need[]): Need[] {
 	const [less, more] = [quantities(low, 'low'), quantities(high, 'high')];
 	return usual.map((need): Need => {
 		if (need.what === 'count') return need;
@@ -56,7 +66,7 @@ function quantities(needs: readonly Need[], end: 'low' | 'high') {
 }
 
 /** Work on a thing as it usually is, with how much less and more it may be. */
-export function tasksWithEnds(
+function tasksWithEnds(
 	usual: readonly TaskCount[],
 	low: readonly TaskCount[],
 	high: readonly TaskCount[]

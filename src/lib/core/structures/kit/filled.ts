@@ -90,11 +90,11 @@ export interface InnerBall {
 	readonly d: number;
 }
 
-/** The balloon in a place; undefined where there is none. */
 /** The part of a balloon that is painted; of one painted all over nothing shows. */
 export const paintedPart = ({ painted }: Pick<Place, 'painted'>): PaintPart | undefined =>
 	painted === true ? undefined : painted;
 
+/** The balloon in a place; undefined where there is none. */
 export function innerBall(
 	{ inside }: Pick<Place, 'inside'>,
 	pumps: readonly PumpProfile[] = []

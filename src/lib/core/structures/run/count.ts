@@ -36,7 +36,7 @@ import {
 	type LaidCluster
 } from './lay.ts';
 import { estimateUsed, endsOf, IN_CLUSTER } from './organic.ts';
-import { tasksWithEnds, withEnds } from '../kit/ends.ts';
+import { withBothEnds } from '../kit/ends.ts';
 import { asLong } from './open.ts';
 import { elbowsOf, filledLength, lengthOfRun, stretchesOf } from './path.ts';
 import { splitCount } from './split-count.ts';
@@ -301,20 +301,6 @@ const sizingWithEnds = (place: Parameters<typeof sizingTasks>[0], count: number,
 		return { ...task, ends: ends && { less: ends.less * each, more: ends.more * each } };
 	});
 
-function needs(run: Run, colourway: Colourway | undefined): Need[] {
-	const usual = needsAsLong(run, colourway);
-	if (!run.open) return usual;
-	const [low, high] = [run.open.low, run.open.high].map((end) => needsAsLong(asLong(run, end), colourway));
-	return withEnds(usual, low!, high!);
-}
-
-function tasks(run: Run): TaskCount[] {
-	const usual = tasksAsLong(run);
-	if (!run.open) return usual;
-	const [low, high] = [run.open.low, run.open.high].map((end) => tasksAsLong(asLong(run, end)));
-	return tasksWithEnds(usual, low!, high!);
-}
-
 /** A garland goes up along what it hangs on, an arch stands, a runner lies. */
 function site(run: Run): SitePiece | null {
 	if (run.rows.length === 0 && run.mix.length === 0) return null;
@@ -342,8 +328,9 @@ export const count: CountFacet<Run> = {
 	soldBy: (run) => lengthOfRun(run),
 	balloons: balloonsOfRun,
 	...ONE_THING,
-	needs,
-	tasks,
+	...withBothEnds({ needs: needsAsLong, tasks: tasksAsLong }, (run) =>
+		run.open ? { low: asLong(run, run.open.low), high: asLong(run, run.open.high) } : undefined
+	),
 	site
 };
 

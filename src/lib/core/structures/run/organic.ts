@@ -36,12 +36,14 @@ const sharesOf = (mix: readonly MixPart[]): number[] =>
 const saidCounts = (mix: readonly MixPart[]): (number | undefined)[] =>
 	mix.map(({ each, colours }) => each && each * colours.length);
 
+/** Counts of an estimator, those that were said in their places. */
+const asSaid = (mix: readonly MixPart[], counts: readonly number[]): number[] =>
+	saidCounts(mix).map((said, i) => said ?? counts[i]!);
+
 /** What an estimator says beside what is said: its whole is kept where the sizes it splits have room in it. */
 function withSaid(mix: readonly MixPart[], all: number): number[] {
-	const said = saidCounts(mix);
-	const fixed = said.reduce<number>((a, c) => a + (c ?? 0), 0);
-	const rest = splitCount(Math.max(0, all - fixed), sharesOf(mix));
-	return said.map((count, i) => count ?? rest[i]!);
+	const fixed = saidCounts(mix).reduce<number>((a, c) => a + (c ?? 0), 0);
+	return asSaid(mix, splitCount(Math.max(0, all - fixed), sharesOf(mix)));
 }
 
 /** Clusters a foot that the sizes of the mix take at the default squash: what the estimator by clusters starts from. */
@@ -77,9 +79,7 @@ export function estimatesOf(run: Run): readonly Estimate[] {
 		estimate(
 			'packed',
 			packed && packed.counts.length === mix.length
-				? scaled(packed.counts, filledLength(run) / (packed.length / 1000)).map(
-						(c, i) => saidCounts(mix)[i] ?? c
-					)
+				? asSaid(mix, scaled(packed.counts, filledLength(run) / (packed.length / 1000)))
 				: null,
 			packed !== null && packed.key !== packKey(run)
 		)
@@ -98,7 +98,7 @@ function byTheFoot(
 		const own = sharesOf(mix).map((share, i) => (mix[i]!.nominal === nominal ? share : 0));
 		splitCount(Math.round(count * longer), own).forEach((c, i) => (found[i]! += c));
 	}
-	return saidCounts(mix).map((count, i) => count ?? found[i]!);
+	return asSaid(mix, found);
 }
 
 const scaled = (counts: readonly number[], by: number): number[] =>

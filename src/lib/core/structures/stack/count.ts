@@ -19,7 +19,7 @@ import { rational } from '../../units/rational.ts';
 import { balloonsIn, insideNeeds, insideTasks, isTreated, twinWords } from '../kit/filled.ts';
 import type { Need } from '../kit/need.ts';
 import { partNeed } from '../kit/part-need.ts';
-import { tasksWithEnds, withEnds } from '../kit/ends.ts';
+import { withBothEnds } from '../kit/ends.ts';
 import type { CountFacet } from '../facets/count.ts';
 
 /** A stack with as few or as many layers as it may have. */
@@ -27,15 +27,6 @@ const atEnd = (stack: Stack, end: 'low' | 'high'): Stack => ({
 	...stack,
 	layers: stack.layers.map(({ range, ...layer }) => ({ ...layer, repeat: range?.[end] ?? layer.repeat }))
 });
-const isOpen = ({ layers }: Stack): boolean => layers.some((l) => l.range);
-
-function needs(stack: Stack, colourway: Colourway | undefined): Need[] {
-	const usual = needsOfRows(stack, colourway);
-	if (!isOpen(stack)) return usual;
-	const at = (end: 'low' | 'high') => needsOfRows(atEnd(stack, end), colourway);
-	return withEnds(usual, at('low'), at('high'));
-}
-
 function needsOfRows(stack: Stack, colourway: Colourway | undefined): Need[] {
 	const found = new Map<string, { place: Place; slot: string; count: number }>();
 	const filled: Need[] = [];
@@ -136,12 +127,6 @@ function joiningNeeds(stack: Stack): Need[] {
 	return needs;
 }
 
-function tasks(stack: Stack): TaskCount[] {
-	const usual = tasksOfRows(stack);
-	if (!isOpen(stack)) return usual;
-	return tasksWithEnds(usual, tasksOfRows(atEnd(stack, 'low')), tasksOfRows(atEnd(stack, 'high')));
-}
-
 function tasksOfRows(stack: Stack): TaskCount[] {
 	const counts = new Map<
 		string,
@@ -181,8 +166,9 @@ export const count: CountFacet<Stack> = {
 	soldBy: (stack, pumps) => (layerCount(stack) > 0 ? placeStack(stack, pumps).overall.usual : 0),
 	balloons: balloonCount,
 	...ONE_THING,
-	needs,
-	tasks,
+	...withBothEnds({ needs: needsOfRows, tasks: tasksOfRows }, (stack) =>
+		stack.layers.some((l) => l.range) ? { low: atEnd(stack, 'low'), high: atEnd(stack, 'high') } : undefined
+	),
 	site: (stack) =>
 		layerCount(stack) === 0
 			? null

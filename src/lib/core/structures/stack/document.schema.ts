@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MOST_BY, STANDS_ON, UPRIGHTS, type Stack } from './document.ts';
-import { cluster, id, joining, length } from '../../document/fields.schema.ts';
+import { cluster, id, joining, length, range } from '../../document/fields.schema.ts';
 
 const layer = z.strictObject({
 	id,
@@ -9,10 +9,7 @@ const layer = z.strictObject({
 	turn: z.enum(['half', 'none']),
 	joining: joining.nullable(),
 	follows: z.strictObject({ row: id.nullable(), by: z.number().int().min(-MOST_BY).max(MOST_BY) }).optional(),
-	range: z
-		.strictObject({ low: z.number().int().min(1).max(200), high: z.number().int().min(1).max(200) })
-		.refine(({ low, high }) => low < high, 'The fewest come first.')
-		.optional(),
+	range: range(200).optional(),
 	like: id.optional()
 });
 

@@ -1,4 +1,5 @@
 import type { Joining, Cluster } from '../../document/cluster.ts';
+import type { CountRange } from '../../document/count-range.ts';
 import type { Id } from '../../document/id.ts';
 import type { Micrometres } from '../../units/length.ts';
 
@@ -30,7 +31,7 @@ export interface Layer {
 	/** Another row whose size it takes, so much more or less, whenever that changes. */
 	readonly follows?: Follows | undefined;
 	/** It may be fewer layers or more, until it is built: the count lies in the middle. */
-	readonly range?: { readonly low: number; readonly high: number } | undefined;
+	readonly range?: CountRange | undefined;
 	/** The row it is once more, of whatever section: what is changed in one is changed in all of them. */
 	readonly like?: Id | undefined;
 }

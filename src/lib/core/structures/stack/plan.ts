@@ -1,5 +1,6 @@
 import { plainTask } from '../../labour/task.ts';
-import { printLayer } from './print.ts';
+import { manyWords } from '../../document/count-range.ts';
+import { alone, printLayer } from './print.ts';
 import type { MadeStep } from '../../plan/made-step.ts';
 import { coloursOf, JOINED } from '../../plan/step-words.ts';
 import { formatFeet, type Millimetres } from '../../units/length.ts';
@@ -15,19 +16,7 @@ export const plan: PlanFacet<Stack> = {
 
 function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 	const { name } = kit;
-	const words = (layer: Layer) =>
-		printLayer(
-			{
-				...layer,
-				repeat: 1,
-				joining: null,
-				turn: 'half',
-				follows: undefined,
-				range: undefined,
-				like: undefined
-			},
-			kit.slots
-		);
+	const words = (layer: Layer) => printLayer({ ...alone(layer), joining: null, turn: 'half' }, kit.slots);
 	const tied = stack.layers.filter((l) => l.clusters.some((c) => c.places.length > 1));
 	const clusters = kit.share('cluster');
 	const steps = inflateSteps(kit);
@@ -50,7 +39,7 @@ function stackSteps(stack: Stack, kit: StepKit): MadeStep[] {
 		const last = placed.rings.findLastIndex((r) => r.layer.id === layer.id);
 		const top = placed.overall.known ? placed.layers[last]?.top : undefined;
 		const alike = layer.range
-			? `, ${layer.range.low} to ${layer.range.high} layers alike, as it needs`
+			? `, ${manyWords({ count: layer.repeat, range: layer.range })} layers alike, as it needs`
 			: layer.repeat > 1
 				? `, ${layer.repeat} layers alike`
 				: '';

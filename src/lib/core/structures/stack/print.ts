@@ -1,3 +1,4 @@
+import { manyWords } from '../../document/count-range.ts';
 import type { Stack, Layer } from './document.ts';
 import { followWords } from './follow.ts';
 import { likeWords } from './like.ts';
@@ -7,9 +8,18 @@ import type { MaterialOf, PrintContext, PrintedLine, PrintFacet } from '../facet
 import { printCluster } from '../kit/print-balloon.ts';
 import { nameIn, printPlaces } from '../kit/print-words.ts';
 
+/** A row by itself: one layer of it, hanging on no other. */
+export const alone = (layer: Layer): Layer => ({
+	...layer,
+	repeat: 1,
+	range: undefined,
+	follows: undefined,
+	like: undefined
+});
+
 /** `×3`, `×3 to 4`. */
 const layersWords = ({ repeat, range }: Pick<Layer, 'repeat' | 'range'>): string =>
-	range ? `×${range.low} to ${range.high}` : repeat > 1 ? `×${repeat}` : '';
+	range || repeat > 1 ? `×${manyWords({ count: repeat, range })}` : '';
 
 /** A layer as the entry line would be given it: parsing it back gives the same layer. */
 export function printLayer(

@@ -4,7 +4,7 @@ import { findMaterial } from '../../language/names/find-material.ts';
 import { formatFeet, MICROMETRES, type Micrometres, type Millimetres } from '../../units/length.ts';
 import { type Joining } from '../../document/cluster.ts';
 import type { SaidLayer, StackSaid } from './said.ts';
-import { printLayer } from './print.ts';
+import { alone, printLayer } from './print.ts';
 import { rangedCount } from '../../language/ranged-count.ts';
 import { printSize } from '../../sizing/size.ts';
 import { slotsOf } from '../../document/pattern.ts';
@@ -79,7 +79,7 @@ function likeOf(r: Reader, clusters: readonly SaidCluster[]): Pick<SaidLayer, 'l
 	const source = own.structure.kind === 'stack' ? own.structure.layers.find((l) => l.id === row.value.id) : undefined;
 	if (!source) return refuse('refused', `${own.name} has no rows of clusters.`);
 	if (!isAsSaid(source, clusters))
-		return refuse('refused', `That row is ${printLayer({ ...source, repeat: 1, follows: undefined, like: undefined }, slots)}. Say the same, or leave out “like” and what comes after it.`); // prettier-ignore
+		return refuse('refused', `That row is ${printLayer(alone(source), slots)}. Say the same, or leave out “like” and what comes after it.`); // prettier-ignore
 	return { like: source.like ?? source.id };
 } // prettier-ignore
 

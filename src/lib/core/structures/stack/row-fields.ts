@@ -1,4 +1,4 @@
-import type { CountRange } from '../kit/ends.ts';
+import type { CountRange } from '../../document/count-range.ts';
 import type { Id, NewId } from '../../document/id.ts';
 import type { Mutable } from '../../document/mutable.ts';
 import { MOST_IN_CLUSTER, MOST_REPEATS } from '../../document/limits.ts';

@@ -3,7 +3,8 @@
 	import { printBalloon } from '../../../../core/structures/kit/print-balloon.ts';
 	import type { Applied, AppliedPiece } from '../../../../core/structures/applied/document.ts';
 	import type { ListProps } from '../screen.ts';
-	import { allWords, fixedWords, manyWords } from '../../../../core/structures/applied/print.ts';
+	import { manyWords } from '../../../../core/document/count-range.ts';
+	import { allWords, fixedWords } from '../../../../core/structures/applied/print.ts';
 	import { hostWords } from '../../section-words.ts';
 	import PartRow from '../../kit/PartRow.svelte';
 	import PiecePanel from './PiecePanel.svelte';

@@ -20,7 +20,7 @@
 	import { dropUnusedSlots, type RecipeDraft } from '../../../../core/recipe/draft.ts';
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
-	import { manyWords } from '../../../../core/structures/applied/print.ts';
+	import { manyWords } from '../../../../core/document/count-range.ts';
 	import { parseCountRange } from '../../../../core/forms/count-range.ts';
 	import { bare, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';

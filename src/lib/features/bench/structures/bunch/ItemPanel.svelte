@@ -4,7 +4,8 @@
 	import type { Mutable } from '../../../../core/document/mutable.ts';
 	import { FOIL_LOOKS, type FoilLook } from '../../../../core/document/foil-look.ts';
 	import type { BunchItem, Ribbon } from '../../../../core/structures/bunch/document.ts';
-	import { parseCountRange, rangeWords } from '../../../../core/forms/count-range.ts';
+	import { manyWords } from '../../../../core/document/count-range.ts';
+	import { parseCountRange } from '../../../../core/forms/count-range.ts';
 	import { inflatedIn } from '../../../../core/structures/bunch/count.ts';
 	import { LOOKS } from '../../../../core/document/foil-look.ts';
 	import { formatFeet, parseLength, toMillimetres } from '../../../../core/units/length.ts';
@@ -62,7 +63,7 @@
 <Popover label="More of {item.name}" slim>
 	{#snippet trigger()}<span class="quiet-link text-[13px]">change</span>{/snippet}
 	<div class="grid gap-3">
-		<TypedField label="How many" value={rangeWords(item.count, item.range)} use={count} />
+		<TypedField label="How many" value={manyWords(item)} use={count} />
 		{#if thing.kind === 'material' && thing.flat !== null}
 			<Pick label="Which" value={thing.material ?? ''} options={foils} onpick={material} />
 		{/if}

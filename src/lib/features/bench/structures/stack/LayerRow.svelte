@@ -9,6 +9,7 @@
 	import type { Colourway, Slot } from '../../../../core/document/slot.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import type { Section } from '../../../../core/recipe/recipe.ts';
+	import { manyWords } from '../../../../core/document/count-range.ts';
 	import { likeWords } from '../../../../core/structures/stack/like.ts';
 	import { followWords } from '../../../../core/structures/stack/follow.ts';
 	import { runsOf } from '../../../../core/structures/kit/alike.ts';
@@ -128,7 +129,9 @@
 				<span class="slots">
 					{#if layer.follows}<span class="bound">{followWords(layer.follows, rows)}</span>{/if}
 					{#if layer.like}<span class="bound">{likeWords(layer.like, rows, sections)}</span>{/if}
-					{#if layer.range}<span class="bound">{layer.range.low} to {layer.range.high} layers</span>{/if}
+					{#if layer.range}<span class="bound"
+							>{manyWords({ count: layer.repeat, range: layer.range })} layers</span
+						>{/if}
 					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
 						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}

@@ -19,7 +19,8 @@
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
 	import { likeWords } from '../../../../core/structures/stack/like.ts';
 	import { MOST_REPEATS } from '../../../../core/document/limits.ts';
-	import { parseCountRange, rangeWords } from '../../../../core/forms/count-range.ts';
+	import { manyWords } from '../../../../core/document/count-range.ts';
+	import { parseCountRange } from '../../../../core/forms/count-range.ts';
 	import {
 		coloursOf,
 		fieldsOf,
@@ -186,7 +187,9 @@
 				<span class="layers">
 					<Stepper
 						label="Layers of this row"
-						text="{rangeWords(layer.repeat, layer.range)} {layer.repeat === 1 ? 'layer' : 'layers'}"
+						text="{manyWords({ count: layer.repeat, range: layer.range })} {layer.repeat === 1
+							? 'layer'
+							: 'layers'}"
 						onstep={(by) => change((l) => setRepeat(l, l.repeat + by))}
 						onread={(text) => {
 							const read = parseCountRange(text.replace(/layers?/, '').trim(), { what: 'Layers alike', min: 1, max: MOST_REPEATS }); // prettier-ignore
