@@ -50,6 +50,16 @@ describe('so many clusters', () => {
 	});
 });
 
+test('an arm past the end is not there, and the others keep what they say', () => {
+	const own = run(
+		'line 6 ft',
+		FIVES,
+		'tee at 9 ft up 2 ft of 2 clusters',
+		'tee at 3 ft up 2 ft of 5 clusters'
+	);
+	expect(layRun(own).filter((c) => filledStretches(own)[c.stretch]!.arm)).toHaveLength(5);
+});
+
 describe('a stretch that stays free', () => {
 	const lines = ['line 20 ft', FIVES, 'free 2 ft at 6 ft'];
 	test('nothing stands there, and as much less is taken', () => {

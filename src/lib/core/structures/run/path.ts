@@ -137,7 +137,8 @@ export function filledStretches(run: Run): readonly FilledStretch[] {
 	});
 	const counts = clustersOn(run, cut);
 	const arms = all.filter((s) => s.arm);
-	const said = run.branches.flatMap((b) => (b.kind === 'cross' ? [b.clusters, b.clusters] : [b.clusters]));
+	// One that leaves past the end has no arms.
+	const said = run.branches.flatMap((b) => armsOf(path, b).map(() => b.clusters));
 	const made = [
 		...cut.map(({ stretch, from }, i): FilledStretch => ({ ...stretch, from, clusters: counts[i]! })),
 		...arms.map((arm, i): FilledStretch => ({ ...arm, from: 0, clusters: said[i] ?? null }))
