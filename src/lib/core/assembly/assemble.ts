@@ -160,7 +160,7 @@ function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Con
 	const withOthers = (section: Section, hostShape: Shape): Room & { readonly host: HostShape } => {
 		const others = sittingBeside(recipe.sections, section);
 		for (const other of others) stand(other);
-		const far = reachedFrom(recipe.sections, section);
+		const far = reachedFrom(recipe.sections, section, others);
 		for (const other of far) stand(other);
 		if (others.length + far.length === 0) return hostShape;
 		const { balls, half, top } = hostShape;

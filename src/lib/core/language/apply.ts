@@ -42,19 +42,22 @@ export function applyEntry(
 	place: EntryPlace,
 	newId: NewId
 ): Id | undefined {
-	const before = hasLinks(recipe)
-		? (JSON.parse(JSON.stringify(recipe.sections)) as Recipe['sections'])
-		: undefined;
+	const before = rowsIfLinked(recipe);
 	const section = isSaid(entry)
 		? applySaid(recipe, entry, place, newId)
 		: DO[entry.kind](recipe, entry as never, place, newId);
-	followRows(recipe, before && { sections: before });
+	followRows(recipe, before);
 	return section;
 }
 
-/** Whether a row is another once more: what is said of one is then said of both. */
-const hasLinks = ({ sections }: RecipeDraft): boolean =>
-	sections.some(({ structure }) => 'layers' in structure && structure.layers.some((l) => l.like));
+/** The rows as they are, where one is another once more: what is said of one is then said of both. */
+function rowsIfLinked({ sections }: RecipeDraft): Pick<Recipe, 'sections'> | undefined {
+	const stacks = sections.filter(({ structure }) => 'layers' in structure);
+	const linked = stacks.some(
+		({ structure }) => 'layers' in structure && structure.layers.some((l) => l.like)
+	);
+	return linked ? { sections: JSON.parse(JSON.stringify(stacks)) as Recipe['sections'] } : undefined;
+}
 
 /** Does what is said of a structure to the section that takes it. */
 function applySaid(recipe: RecipeDraft, said: Said, place: EntryPlace, newId: NewId): Id | undefined {

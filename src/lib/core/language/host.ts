@@ -106,22 +106,11 @@ function onSpot(r: Reader, same: Id | null): { host: Host; section: Id } | undef
 		r.at = from;
 		if (!r.phrase(name.toLowerCase()) && id !== (same ?? r.context.section)) continue;
 		// The longest first: `top left` before `top`.
-		const found = spots.toSorted((a, b) => b.name.length - a.name.length).find((s) => spotSaid(r, s.name));
+		const found = spots.toSorted((a, b) => b.name.length - a.name.length).find((s) => r.phrase(s.name));
 		if (found) return { host: { on: 'spot', spot: found.name }, section: id };
 	}
 	r.at = from;
 	return undefined;
-}
-
-/** Whether a spot is said by its name, numbers and words. */
-function spotSaid(r: Reader, name: string): boolean {
-	const words = name.split(' ');
-	const isSaid = words.every((word, i) => {
-		const token = r.all[r.at + i];
-		return token?.kind === 'number' ? String(token.value.valueOf()) === word : isWord(token, word);
-	});
-	if (isSaid) r.at += words.length;
-	return isSaid;
 }
 
 /** Sections with rows a piece can sit on. */

@@ -24,6 +24,10 @@ const UNITS: Readonly<Record<string, LengthUnit>> = {
 /** Words of the language that a name may begin with. */
 const SIDED = ['left', 'right', 'front', 'back', 'top', 'bottom'];
 
+/** Whether a token is this word, or this figure. */
+const isSaid = (token: Token | undefined, word: string): boolean =>
+	token?.kind === 'number' ? String(token.value.valueOf()) === word : isWord(token, word);
+
 /** A reader over tokens; every `take…` moves on only where it finds what it looks for. */
 export class Reader {
 	at = 0;
@@ -48,10 +52,10 @@ export class Reader {
 		if (found) this.at++;
 		return found;
 	}
-	/** Several words in a row, or nothing. */
+	/** Several words and figures in a row, or nothing. */
 	phrase(phrase: string): boolean {
 		const words = phrase.split(' ');
-		if (!words.every((w, i) => isWord(this.all[this.at + i], w))) return false;
+		if (!words.every((w, i) => isSaid(this.all[this.at + i], w))) return false;
 		this.at += words.length;
 		return true;
 	}

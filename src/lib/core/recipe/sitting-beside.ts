@@ -1,20 +1,21 @@
 import { isOnHosts } from '../structures/registry/picture.ts';
-import { hostPartOf, sitsOn } from '../structures/registry/refs.ts';
+import { hostPartOf, reaches, sitsOn } from '../structures/registry/refs.ts';
 import type { Section } from './recipe.ts';
 
 /** Sections a limb goes over to from the one it is fixed to, by what it names of them. */
-export function reachedFrom(sections: readonly Section[], section: Section): Section[] {
-	if (!isOnHosts(section.structure)) return [];
-	const beside = sittingBeside(sections, section);
-	const own = sitsOn(section.structure).filter(
-		(h) => h.on === 'layer' || h.on === 'place' || h.on === 'piece'
-	);
+export function reachedFrom(
+	sections: readonly Section[],
+	section: Section,
+	beside: readonly Section[]
+): Section[] {
+	const over = reaches(section.structure);
+	if (over.length === 0) return [];
 	return sections.filter(
 		(s) =>
 			s.id !== section.id &&
 			s.id !== section.stand.by &&
 			!beside.includes(s) &&
-			own.some((host) => hostPartOf(s.structure, host) !== undefined)
+			over.some((host) => hostPartOf(s.structure, host) !== undefined)
 	);
 }
 

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../materials/catalogue.ts';
-import type { Finish, Material, MaterialKind } from '../materials/material.ts';
+import type { Colour, Finish, Material, MaterialKind } from '../materials/material.ts';
 import type { Id } from '../document/id.ts';
 import type { Section } from '../recipe/recipe.ts';
 import type { Stack, StandsOn } from '../structures/stack/document.ts';
@@ -57,7 +57,8 @@ export interface DrawList {
 }
 
 /** What an open slot is drawn in, and tube and plates that have no colour of their own. */
-const [OPEN, TUBE] = ['#c9ccd2', TUBE_HEX].map((hex) => ({ hex, finish: 'matte' as Finish })) as [{ hex: string; finish: Finish }, { hex: string; finish: Finish }]; // prettier-ignore
+type Paint = DrawList['paints'][number];
+const [OPEN, TUBE] = ['#c9ccd2', TUBE_HEX].map((hex): Paint => ({ hex, finish: 'matte' })) as [Paint, Paint];
 /** Largest picture drawn; more would be noise. */
 export const MOST_DISCS = 6000;
 
@@ -168,7 +169,7 @@ interface Dabbed extends Partial<Pick<Material, 'mark'>> {
 class Brush {
 	readonly #see: ReturnType<typeof projector>;
 	readonly #shift: ReturnType<typeof exploded> | undefined;
-	readonly #paints: { hex: string; finish: Finish }[] = [];
+	readonly #paints: Paint[] = [];
 	readonly #paintOf = new Map<string, number>();
 	readonly #about: Id[] = [];
 	readonly #numbers = new Map<Id, number>();
@@ -201,11 +202,22 @@ class Brush {
 		return { ...spot, x: spot.x + x, y: spot.y + y, z: spot.z + z };
 	}
 	#paint(colourId: string | null, bare = false): number {
-		const key = bare ? '/tube' : (colourId ?? '');
+		return this.#mixed(bare ? '/tube' : (colourId ?? ''), colourId, (colour) =>
+			colour ? { hex: colour.hex, finish: colour.finish } : bare ? TUBE : OPEN
+		);
+	}
+	/** Paint on a balloon of a colour. */
+	#painted(colourId: string | null): number {
+		return this.#mixed(`/paint ${colourId ?? ''}`, colourId, (colour) => ({
+			hex: paintOn(colour?.hex ?? OPEN.hex),
+			finish: 'matte'
+		}));
+	}
+	/** The number of a paint, mixed once for its key. */
+	#mixed(key: string, colourId: string | null, mix: (colour: Colour | undefined) => Paint): number {
 		const cached = this.#paintOf.get(key);
 		if (cached !== undefined) return cached;
-		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
-		this.#paints.push(colour ? { hex: colour.hex, finish: colour.finish } : bare ? TUBE : OPEN);
+		this.#paints.push(mix(colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId)));
 		this.#paintOf.set(key, this.#paints.length - 1);
 		return this.#paints.length - 1;
 	}
@@ -236,15 +248,6 @@ class Brush {
 			this.#depths.push(depth + over + PAINTED);
 			if (this.dressed.pressed) this.#pressed.push(pressed ?? NOTHING_PRESSED);
 		}
-	}
-	#painted(colourId: string | null): number {
-		const key = `/paint ${colourId ?? ''}`;
-		const cached = this.#paintOf.get(key);
-		if (cached !== undefined) return cached;
-		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
-		this.#paints.push({ hex: paintOn(colour?.hex ?? OPEN.hex), finish: 'matte' });
-		this.#paintOf.set(key, this.#paints.length - 1);
-		return this.#paints.length - 1;
 	}
 	strand({ path, d }: Strand, spot: Spot, { colour, row, pressed, bare = false }: DabbedStrand) {
 		const seen = path.map((p) => {

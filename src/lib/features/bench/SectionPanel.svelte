@@ -50,6 +50,7 @@
 		stand(how === 'part' && seat ? { at: seat[1] } : { how: how as Standing, at: undefined });
 	};
 	const rows = $derived((host && hostsOf(host.structure).rows) ?? []);
+	const rowOptions = $derived(rows.map((l, i) => [l.id, `row ${i + 1}`] as const));
 	/** Its pieces sit on what it stands by, each where it says. */
 	const applied = $derived(isOnHosts(section.structure));
 	const use = $derived(nestedIn(section.structure));
@@ -230,7 +231,7 @@
 					<Pick
 						label="Fixed at"
 						value={section.stand.layer ?? ''}
-						options={[['', 'a height'], ...rows.map((l, i) => [l.id, `row ${i + 1}`] as const)]}
+						options={[['', 'a height'], ...rowOptions]}
 						onpick={(v) => stand({ layer: v || null })}
 					/>
 				{/if}
@@ -251,7 +252,7 @@
 				<Pick
 					label="The tie goes down to"
 					value={section.stand.down ?? ''}
-					options={[['', 'where it sits'], ...rows.map((l, i) => [l.id, `row ${i + 1}`] as const)]}
+					options={[['', 'where it sits'], ...rowOptions]}
 					onpick={(v) => stand({ down: v || undefined })}
 				/>
 			{/if}

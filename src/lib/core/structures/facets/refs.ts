@@ -64,6 +64,8 @@ export interface RefsFacet<S> {
 	hosts(structure: S): Hosts;
 	/** What its own pieces sit on; most kinds have none that do. */
 	sitsOn?(structure: S): readonly Host[];
+	/** What its limbs go over to, which may be of another section than the one it stands by. */
+	reaches?(structure: S): readonly Host[];
 	/** The design it is, where it is one; null where nothing is inside. */
 	nested(structure: S): DesignUse | null;
 }

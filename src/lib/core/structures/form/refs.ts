@@ -21,5 +21,6 @@ export const refs: RefsFacet<Form> = {
 		...NO_HOSTS,
 		named: pieces.map(({ id, name }) => ({ name, host: { on: 'piece', piece: id } }))
 	}),
+	reaches: ({ pieces }) => pieces.flatMap((p) => p.to ?? []),
 	sitsOn: ({ pieces }) => pieces.flatMap((p) => [...(p.at ? [p.at] : []), ...(p.to ? [p.to] : [])])
 };

@@ -47,6 +47,9 @@ export const hostsOf = <K extends Kind>(s: Of<K>): Hosts => REFS[s.kind].hosts(s
 /** What the pieces of a structure sit on. */
 export const sitsOn = <K extends Kind>(s: Of<K>): readonly Host[] => REFS[s.kind].sitsOn?.(s) ?? [];
 
+/** What the limbs of a structure go over to. */
+export const reaches = <K extends Kind>(s: Of<K>): readonly Host[] => REFS[s.kind].reaches?.(s) ?? [];
+
 /** What a host names of a structure; undefined where it has nothing of the kind. */
 export function hostPartOf(s: Structure, host: Host): HostPart | undefined {
 	const { named, ...own } = hostsOf(s);

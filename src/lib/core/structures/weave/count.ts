@@ -85,6 +85,9 @@ function bySlot(weave: Weave): Map<string | null, number> {
 	return counts;
 }
 
+/** The joints that something holds. */
+const heldOf = (weave: Weave) => graphOf(weave).places.filter((p) => weave.joints[p.joint] !== 'none');
+
 function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 	const { woven, joiner } = weave;
 	const found: Need[] = [];
@@ -107,17 +110,16 @@ function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 	if (weave.filler && fillers > 0)
 		found.push(ownNeed(weave.filler, colourway, fillers), ...insideNeeds(weave.filler, colourway, fillers));
 	found.push(...hungNeeds(weave, sizeOfWeave(weave).width));
-	const { woven: links, places } = graphOf(weave);
-	const held = places.filter((p) => weave.joints[p.joint] !== 'none').length;
+	const { woven: links } = graphOf(weave);
 	// A ring closes on itself, a honeycomb has no four.
 	const corners = links.length > 0 && weave.shape !== 'ring' && weave.shape !== 'honeycomb' ? 4 : 0;
-	found.push(...partNeed('corner of a weave', corners), ...partNeed('held joint', held));
+	found.push(...partNeed('corner of a weave', corners), ...partNeed('held joint', heldOf(weave).length));
 	return found;
 }
 
 function tasks(weave: Weave): TaskCount[] {
 	const { woven, joiner } = weave;
-	const { woven: links, places } = graphOf(weave);
+	const { woven: links } = graphOf(weave);
 	const found: TaskCount[] = [];
 	const push = (task: Task, count: number) => {
 		if (count > 0) found.push(plainTask(task, count));
@@ -125,7 +127,7 @@ function tasks(weave: Weave): TaskCount[] {
 	if (links.length > 0) found.push(...sizingTasks(woven, links.length));
 	// Every balloon is tied to the one before it.
 	push('tie', links.length);
-	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
+	const held = heldOf(weave);
 	const joiners = joinersOf(weave);
 	if (joiner && joiners > 0) {
 		found.push(...ownTasks(joiner, joiners));

@@ -17,14 +17,12 @@ export const bare = (host: Host): Host => ('way' in host ? { ...host, way: undef
  * @param carrier section that carries it; null is a wall
  * @param own the piece itself, which it cannot sit on
  * @param now what it sits on now, which stays among them
- * @param over whether rows of other sections count too: the far end of a limb
  */
 export function hostChoices(
 	recipe: Recipe,
 	carrier: Id | null,
 	own: Id,
-	now: readonly Host[],
-	over = false
+	now: readonly Host[]
 ): readonly HostChoice[] {
 	const found: HostChoice[] = [];
 	const add = (host: Host) => found.push([JSON.stringify(host), host, hostWords(host, recipe)]);
@@ -41,13 +39,12 @@ export function hostChoices(
 		if (isOnHosts(structure) && stand.by === carrier)
 			for (const { host } of hostsOf(structure).named)
 				if (host.on !== 'piece' || host.piece !== own) add(host);
-	if (over) found.push(...farHosts(recipe, carrier));
 	for (const host of now) if (!found.some(([key]) => key === JSON.stringify(host))) add(host);
 	return found;
 }
 
-/** Sides of the rows of other sections, each with the name of its own. */
-function farHosts(recipe: Recipe, carrier: Id | null): HostChoice[] {
+/** Sides of the rows of other sections, each with the name of its own: what the far end of a limb may be tied to. */
+export function farHosts(recipe: Recipe, carrier: Id | null): HostChoice[] {
 	return recipe.sections.flatMap(({ id, name, structure }): HostChoice[] =>
 		id === carrier
 			? []

@@ -29,7 +29,7 @@
 	import TypedField from '../../../../ui/typed/TypedField.svelte';
 	import ColourChip from '../../../colours/ColourChip.svelte';
 	import ColourName from '../../../colours/ColourName.svelte';
-	import { hostChoices } from '../../kit/host-choices.ts';
+	import { farHosts, hostChoices } from '../../kit/host-choices.ts';
 	import SlotPick from '../../kit/SlotPick.svelte';
 	import NameField from '../../kit/NameField.svelte';
 	import type { Bench } from '../../bench.svelte.ts';
@@ -65,10 +65,11 @@
 		)
 	);
 	/** Its other end may be tied to a row of another section: it says its length then. */
-	const ends = $derived(hostChoices(bench.recipe, onto, piece.id, [piece.at, piece.to].flatMap((h) => h ?? []), true)); // prettier-ignore
+	const far = $derived(farHosts(bench.recipe, onto));
+	const ends = $derived([...hosts.filter(([key]) => !isFar(key)), ...far]);
 	const options = $derived(hosts.map(([key, , words]) => [key, words] as const));
 	const hostAt = (key: string) => ends.find(([k]) => k === key)?.[1];
-	const isFar = (key: string) => ends.some(([k]) => k === key) && !hosts.some(([k]) => k === key);
+	const isFar = (key: string) => far.some(([k]) => k === key);
 	const goesRound = $derived(GOES_ROUND.has(piece.shaping) || piece.to !== undefined);
 	const fitted = $derived(piece.fits && built ? formatQuarters(lengthOf(built)) : '');
 
