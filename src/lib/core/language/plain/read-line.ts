@@ -8,6 +8,7 @@ import type { Entry } from '../entry.ts';
 import { parseEntry } from '../read.ts';
 import { shorten } from '../../units/number.ts';
 import { oddBag } from '../suggest/odd-bag.ts';
+import { oddRow } from '../suggest/odd-row.ts';
 import { coloursUsed } from '../suggest/used.ts';
 import { unknownWords, without } from '../suggest/unknown.ts';
 import { understand } from './understand.ts';
@@ -33,8 +34,10 @@ export function readLine(text: string, context: EntryContext): LineRead {
 const isRead = (text: string, context: EntryContext): boolean =>
 	parseEntry(text, context).ok || understand(text, context) !== undefined;
 
-/** What is said of a line instead of what the exact grammar missed first: a word or a bag that nothing here knows. */
+/** What is said of a line instead of what the exact grammar missed first: a row, a word or a bag that nothing here knows. */
 function whyNotRead(text: string, refusal: string, context: EntryContext): string | undefined {
+	const row = oddRow(text, context);
+	if (row !== undefined) return row;
 	const words = unknownWords(text, context).filter((word) => !refusal.includes(word));
 	const [word] = words;
 	if (word !== undefined) {

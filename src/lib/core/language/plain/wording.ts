@@ -21,7 +21,7 @@ const FILLERS = [
 	/^(?:then|next|above),? (?:go(?:es)?|comes?|follows?)(?= (?:\d|an? ))/,
 	/^(?:give|get) (?:it|this|them)(?= an? |\s\d)/,
 	/^(?:this|that|it)(?: (?:1|one))? (?:needs|wants|takes|gets|has|must have|should have)(?= an? | \d)/,
-	/ for (?!spiral|rings?\b)[a-z]+$/g,
+	/ for (?!spiral|rings?\b|rows?\b|layers?\b)[a-z]+$/g,
 	/^(?:an? )?(?:ruffle|skirt|frill|cuff|band|belt|necklace|wreath) of\b/,
 	/^[a-z]+ it (?:down|up|in place) with(?= \d)/,
 	/ (?:round|around) (?:the )?(?!left|right|front|back)[a-z]+$/g,
