@@ -1,22 +1,17 @@
 import type { Ball } from '../geometry/ring.ts';
 import type { Library } from '../recipe/library.ts';
-import type { Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { DesignUse } from '../structures/design/document.ts';
 import type { Fixed, LoosePart, Placed, StackPart } from '../structures/facets/picture.ts';
-import type { Structure } from '../structures/kinds.ts';
-import type { HostShape } from '../structures/kit/seats.ts';
 import { NOTHING_PLACED } from '../structures/kit/placed.ts';
-import { carryingToo, hostSeenFrom, measure, NO_HOST, reachingTo } from '../structures/kit/measure.ts';
 import { ORIGIN, pointAt, type Room, type Spot } from '../structures/kit/spot.ts';
-import { fixedBy, isOnHosts, place, standsAlone } from '../structures/registry/picture.ts';
+import { fixedBy } from '../structures/registry/picture.ts';
 import { nestedIn } from '../structures/registry/refs.ts';
+import { bounded, standAll, type Shape, type Standing } from './stand-all.ts';
 import type { Packed } from '../structures/run/pack-job.ts';
-import { reachedFrom, sittingBeside } from '../recipe/sitting-beside.ts';
-import { inRow, standBy } from './stand-by.ts';
 
 /** Whose part it is. */
 interface OfSection {
@@ -61,9 +56,6 @@ export const isBare = ({ pieces, applied }: Pick<Assembly, 'pieces' | 'applied'>
 /** Designs inside designs are drawn this deep; the bill has no such end. */
 const DEEPEST = 6;
 const NO_PUMPS: readonly PumpProfile[] = [];
-/** What one copy of a section is made of, in its own coordinates, and the room it takes. */
-interface Shape extends Room, Placed {}
-
 /**
  * Stands all sections of a design by each other, designs inside it included.
  *
@@ -82,18 +74,20 @@ export function assemble(
 	return assembleAt(recipe, { colourway, size }, { library, pumps, depth: 0, packed });
 }
 
-interface Context {
+interface Context extends Pick<Standing, 'pumps' | 'packed'> {
 	readonly library: Library;
-	readonly pumps: readonly PumpProfile[];
 	readonly depth: number;
-	/** Packed pictures of organic runs, where somebody made them; else they are drawn roughly. */
-	readonly packed: Packed | undefined;
 }
 
 function assembleAt(plain: Recipe, choice: Choice, context: Context): Assembly {
 	const { recipe } = resolve(plain, choice, context.pumps);
 	const colourway = recipe.colourways.find((c) => c.id === choice.colourway) ?? recipe.colourways[0];
-	const { shapes, spots } = standAll(recipe, colourway, context);
+	const nested = (use: DesignUse): Placed => {
+		const child = context.depth < DEEPEST ? context.library(use.design) : undefined;
+		return child ? shapeOfDesign(child, use, context) : NOTHING_PLACED;
+	};
+	const { pumps, packed } = context;
+	const { shapes, spots } = standAll(recipe, colourway, { pumps, packed, nested });
 	const all = <P extends StackPart | LoosePart>(partsOf: (shape: Shape) => readonly P[]) =>
 		recipe.sections.flatMap(({ id, structure }): (P & OfSection)[] =>
 			partsOf(shapes.get(id)!).map((part) => ({
@@ -152,52 +146,6 @@ const foremost = (balls: readonly Ball[]): Ball | undefined =>
 		undefined
 	);
 
-/** Every section with what it is made of and where its copies stand, what carries others before those. */
-function standAll(recipe: Recipe, colourway: Colourway | undefined, context: Context) {
-	const shapes = new Map<Id, Shape>();
-	const spots = new Map<Id, readonly Spot[]>();
-	/** What a piece sits on may be a piece of another section on the same host. */
-	const withOthers = (section: Section, hostShape: Shape): Room & { readonly host: HostShape } => {
-		const others = sittingBeside(recipe.sections, section);
-		for (const other of others) stand(other);
-		const far = reachedFrom(recipe.sections, section, others);
-		for (const other of far) stand(other);
-		if (others.length + far.length === 0) return hostShape;
-		const { balls, half, top } = hostShape;
-		const host = carryingToo(
-			hostShape.host,
-			others.flatMap((o) => shapes.get(o.id)?.host ?? [])
-		);
-		const from = spots.get(section.stand.by ?? '')?.[0] ?? ORIGIN;
-		const reached = far.flatMap((o) => {
-			const [at, own] = [spots.get(o.id)?.[0], shapes.get(o.id)];
-			return at && own ? [hostSeenFrom(own.host, at, from)] : [];
-		});
-		return { balls, half, top, host: reachingTo(host, reached) };
-	};
-	const stand = (section: Section): readonly Spot[] => {
-		const stood = spots.get(section.id);
-		if (stood) return stood;
-		spots.set(section.id, [ORIGIN]); // A section that stands by itself, which no schema lets through, ends here.
-		const { by } = section.stand;
-		const host = by === null ? undefined : recipe.sections.find((s) => s.id === by);
-		const hostSpots = host && stand(host);
-		const hostShape = host && shapes.get(host.id);
-		const carrying = hostShape && withOthers(section, hostShape);
-		const shape = shapeOf(section, carrying?.host, colourway, context);
-		shapes.set(section.id, shape);
-		const own = isOnHosts(section.structure)
-			? (hostSpots ?? [ORIGIN])
-			: hostSpots
-				? hostSpots.flatMap((at) => standBy(section, shape, at, carrying ?? bounded(NOTHING_PLACED)))
-				: inRow(section, shape, ORIGIN, [1, 0], 0);
-		spots.set(section.id, own);
-		return own;
-	};
-	for (const section of recipe.sections) stand(section);
-	return { shapes, spots };
-}
-
 /** Highest point of all, mm over the floor. */
 function highest(pieces: readonly Piece[], applied: readonly AppliedGroup[]): number {
 	let usual = 0;
@@ -218,46 +166,6 @@ const compose = (outer: Spot, inner: Spot): Spot => ({
 	turn: outer.turn + (outer.mirrored ? -inner.turn : inner.turn)
 });
 
-interface KeptShape extends Pick<Context, 'pumps' | 'packed'> {
-	readonly colourway: Colourway | undefined;
-	readonly section: Id;
-	readonly shape: Shape;
-}
-/** Shapes of what hangs on nothing but itself: of a design being edited all but one stay what they are. */
-const keptShapes = new WeakMap<Structure, KeptShape>();
-
-function shapeOf(
-	{ id: section, structure }: Section,
-	host: HostShape | undefined,
-	colourway: Colourway | undefined,
-	context: Context
-): Shape {
-	const { pumps, packed } = context;
-	const cached = keptShapes.get(structure);
-	if (
-		cached?.section === section &&
-		cached.pumps === pumps &&
-		cached.packed === packed &&
-		cached.colourway === colourway
-	)
-		return cached.shape;
-	const nested = (use: DesignUse): Placed => {
-		const child = context.depth < DEEPEST ? context.library(use.design) : undefined;
-		return child ? shapeOfDesign(child, use, context) : NOTHING_PLACED;
-	};
-	const placed = place(structure, {
-		section,
-		host: host ?? NO_HOST,
-		colourway,
-		pumps,
-		packed,
-		nested
-	});
-	const shape = 'host' in placed ? (placed as Shape) : bounded(placed);
-	if (standsAlone(structure)) keptShapes.set(structure, { section, pumps, packed, colourway, shape });
-	return shape;
-}
-
 type Shapes = Map<string, Pick<Context, 'pumps' | 'packed'> & { readonly shape: Shape }>;
 /** Shapes of kept designs by what they are made with: those do not change while somebody types. */
 const kept = new WeakMap<Library, WeakMap<Recipe, Shapes>>();
@@ -276,25 +184,4 @@ function shapeOfDesign(child: Recipe, choice: Choice, context: Context): Shape {
 	const shape = bounded({ stacks: inner.pieces, loose: inner.applied });
 	byChoice.set(key, { pumps, packed, shape });
 	return shape;
-}
-
-/** Room is measured only where something stands by it: most designs are one stack. */
-function bounded(placed: Placed): Shape {
-	let measured: Room | undefined;
-	const room = () => (measured ??= measure(placed));
-	return {
-		...placed,
-		get host() {
-			return room().host;
-		},
-		get balls() {
-			return room().balls;
-		},
-		get half() {
-			return room().half;
-		},
-		get top() {
-			return room().top;
-		}
-	};
 }

@@ -1,12 +1,14 @@
 import type { Id } from '../document/id.ts';
+import type { Colourway } from '../document/slot.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
-import { carryingToo, measure, NO_HOST } from '../structures/kit/measure.ts';
+import { seenBy, standAll, type Stood as StoodWhole } from '../assembly/stand-all.ts';
+import { carryingToo, measure, NO_HOST, reachingTo } from '../structures/kit/measure.ts';
 import { NOTHING_PLACED } from '../structures/kit/placed.ts';
 import type { HostShape } from '../structures/kit/seats.ts';
 import { isOnHosts, place } from '../structures/registry/picture.ts';
 import { fits, fitted } from '../structures/registry/variant.ts';
 import type { Recipe, Section } from './recipe.ts';
-import { sittingBeside } from './sitting-beside.ts';
+import { reachedFrom, sittingBeside } from './sitting-beside.ts';
 
 /** Whether anything is as long as what it goes round or over to. */
 export const hasFits = ({ sections }: Pick<Recipe, 'sections'>): boolean =>
@@ -21,8 +23,16 @@ interface Stood {
 }
 
 /** Stands the sections that are asked for by what carries them, in a recipe as it is built. */
-function standing(recipe: Recipe, pumps: readonly PumpProfile[]): (section: Section) => Stood {
+function standing(
+	recipe: Recipe,
+	pumps: readonly PumpProfile[],
+	colourway?: Colourway
+): (section: Section) => Stood {
 	const done = new Map<Id, Stood>();
+	// Where sections stand from each other is asked only by what goes over from one to another.
+	let all: StoodWhole | undefined;
+	const whole = () =>
+		(all ??= standAll(recipe, colourway, { pumps, packed: undefined, nested: () => NOTHING_PLACED }));
 	const stand = (section: Section): Stood => {
 		const before = done.get(section.id);
 		if (before) return before;
@@ -30,10 +40,13 @@ function standing(recipe: Recipe, pumps: readonly PumpProfile[]): (section: Sect
 		done.set(section.id, { section, host: NO_HOST, on: NO_HOST });
 		const by = recipe.sections.find((s) => s.id === section.stand.by);
 		const under = by ? stand(by).host : NO_HOST;
-		const on = carryingToo(
+		const beside = sittingBeside(recipe.sections, section);
+		const far = reachedFrom(recipe.sections, section, beside);
+		const carrying = carryingToo(
 			under,
-			sittingBeside(recipe.sections, section).map((s) => stand(s).host)
+			beside.map((s) => stand(s).host)
 		);
+		const on = far.length > 0 ? reachingTo(carrying, seenBy(section, far, whole())) : carrying;
 		const made = fits(section.structure) ? { ...section, structure: fitted(section.structure, on) } : section;
 		let host: HostShape | undefined;
 		const stood = {
@@ -51,9 +64,9 @@ function standing(recipe: Recipe, pumps: readonly PumpProfile[]): (section: Sect
 }
 
 /** A recipe whose belts and bands are as long as what carries them makes them. */
-export function withFits(recipe: Recipe, pumps: readonly PumpProfile[]): Recipe {
+export function withFits(recipe: Recipe, pumps: readonly PumpProfile[], colourway?: Colourway): Recipe {
 	if (!hasFits(recipe)) return recipe;
-	const stand = standing(recipe, pumps);
+	const stand = standing(recipe, pumps, colourway);
 	return { ...recipe, sections: recipe.sections.map((s) => (fits(s.structure) ? stand(s).section : s)) };
 }
 

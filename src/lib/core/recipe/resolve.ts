@@ -53,7 +53,7 @@ export function resolve(recipe: Recipe, choice: Choice, pumps: readonly PumpProf
 	if (cached && cached.pumps === pumps) return cached.resolved;
 	const closed = withPumps(omittingSlots(withoutOpen(recipe, size), new Set(out)), pumps);
 	const sized = size ? inSize(closed, size, pumps) : { recipe: closed, notes: [] };
-	const resolved = { ...sized, recipe: withFits(withPaths(sized.recipe), pumps) };
+	const resolved = { ...sized, recipe: withFits(withPaths(sized.recipe), pumps, colourway) };
 	fitted.add(resolved.recipe);
 	byChoice.set(key, { pumps, resolved });
 	return resolved;

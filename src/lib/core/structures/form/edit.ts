@@ -51,20 +51,15 @@ export function shapeLimb(limb: Mutable<FormPiece>, shaping: Shaping): void {
 	if (GOES_ROUND.has(shaping)) fit(limb);
 }
 
-/**
- * Its other end is tied to this, straight over; undefined leaves it free.
- * @param far whether that is of another section: it then keeps its length, or is a whole balloon
- */
-export function tieLimb(limb: Mutable<FormPiece>, to: Host | undefined, far = false): void {
+/** Its other end is tied to this, straight over; undefined leaves it free. */
+export function tieLimb(limb: Mutable<FormPiece>, to: Host | undefined): void {
 	if (to === undefined) {
 		delete limb.to;
 		return;
 	}
 	limb.to = { ...to };
 	limb.shaping = 'plain';
-	if (!far) return fit(limb);
-	if (limb.bubbles.length === 0) limb.bubbles = [wholeLength(limb.model)];
-	delete limb.fits;
+	fit(limb);
 }
 
 function fit(limb: Mutable<FormPiece>): void {

@@ -346,10 +346,45 @@ describe('a limb from one section over to another', () => {
 			{ numRuns: 25 }
 		);
 	});
-	test('how long it is has to be said', () => {
-		expect(says('1 260 red as hose on column row 2 left to buoy row 3 front', ...TWO)).toContain(
-			'How long is it?'
+	test('without a length it is as long as the straight way between its ends, wherever those stand (property)', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 6, max: 40 }),
+				fc.constantFrom('left', 'right', 'front', 'back'),
+				fc.integer({ min: 1, max: 3 }),
+				(gap, side, row) => {
+					const recipe = made(
+						...COLUMN,
+						`section buoy ${side} of column gap ${gap} in`,
+						...BUOY,
+						'form hoses on column',
+						`1 260 red as hose on column row 1 ${side} to buoy row ${row} front`
+					);
+					const [limb] = formIn(built(recipe)).pieces;
+					expect(limb!.fits).toBe(true);
+					const long = lengthOf(limb!);
+					const lie = strands(recipe, 'hose').map((s) => s.path);
+					const [from, to] = [lie[0]![0]!, lie.at(-1)!.at(-1)!];
+					const straight = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+					// Lengths are to an eighth of an inch.
+					expect(Math.abs(long - straight)).toBeLessThan(IN / 8);
+					expect(codes(recipe)).not.toContain('limb-length');
+				}
+			),
+			{ numRuns: 25 }
 		);
+	});
+	test('what is further away needs more: the bill follows the gap', () => {
+		const far = (gap: string) => made(...COLUMN, `section buoy left of column gap ${gap}`, ...BUOY, 'form hoses on column', '1 260 red as hose on column row 2 left to buoy row 3 front'); // prettier-ignore
+		const long = (gap: string) => lengthOf(formIn(built(far(gap))).pieces[0]!);
+		expect(long('3 ft') - long('2 ft')).toBeGreaterThan(10 * IN);
+		expect(used(far('6 ft'))[0]![1]).toBeGreaterThan(used(far('1 ft'))[0]![1] as number);
+	});
+	test('a length that was said and does not reach is found', () => {
+		const short = made(...COLUMN, 'section buoy left of column gap 3 ft', ...BUOY, 'form hoses on column', '1 260 red 10 as hose on column row 2 left to buoy row 3 front'); // prettier-ignore
+		const longer = made(...COLUMN, 'section buoy left of column gap 3 ft', ...BUOY, 'form hoses on column', '1 260 red as hose on column row 2 left to buoy row 3 front'); // prettier-ignore
+		const new_ = codes(short).filter((c) => !codes(longer).includes(c));
+		expect(new_).toHaveLength(1);
 	});
 	test('what is said is printed and read back', () => {
 		const { recipe } = ends('1 260 red 40 as hose on column row 2 left to buoy row 3 front');
@@ -360,16 +395,16 @@ describe('a limb from one section over to another', () => {
 				.join()
 		).toContain('to buoy row 3 front');
 	});
-	test('by hand its other end is tied to another section, and it is a whole balloon until its length is said', () => {
+	test('by hand its other end is tied to another section, and it is as long as the way there', () => {
 		const recipe = made(...TWO, '1 260 red as hose on column row 2 left');
 		const draft = structuredClone(recipe) as RecipeDraft;
 		const buoy = recipe.sections.find((s) => s.name === 'buoy')!;
 		const row = buoy.structure.kind === 'stack' ? buoy.structure.layers[2]! : undefined;
 		const { id } = formIn(recipe).pieces[0]!;
-		changeLimb(draft, id, (p) => tieLimb(p, { on: 'layer', layer: row!.id, side: 'front' }, true));
+		changeLimb(draft, id, (p) => tieLimb(p, { on: 'layer', layer: row!.id, side: 'front' }));
 		const [limb] = formIn(draft as Recipe).pieces;
-		expect(limb).toMatchObject({ to: { layer: row!.id }, bubbles: [expect.any(Number)] });
-		expect(limb!.fits).toBeUndefined();
+		expect(limb).toMatchObject({ to: { layer: row!.id }, fits: true });
+		expect(lengthOf(formIn(built(draft as Recipe)).pieces[0]!)).toBeGreaterThan(6 * IN);
 		expect(assemble(draft as Recipe, null, () => undefined).lost).toEqual([]);
 		expect(recipeSchema.safeParse(JSON.parse(JSON.stringify(draft))).success).toBe(true);
 	});

@@ -78,11 +78,6 @@ export function formPiece(r: Reader): Parsed<FormSaid> | undefined {
 	const { each, lengths: said } = bubbles.value;
 	const flat = uninflated || (shaped.take.kind === 'scrap' && said.length === 0);
 	const given = said.length > 0 || leaves === 0 ? said : [um(MODEL_SIZE[model].length - leaves)];
-	if (hosts.value.over && given.length === 0 && !flat)
-		return refuse(
-			'missing',
-			'How long is it? From one section to another its way follows from where both stand: type it before the rest, like “1 260 red 40 as hose …”.'
-		);
 	const fits =
 		!flat && given.length === 0 && (GOES_ROUND.has(shaped.shaping) || hosts.value.to !== undefined);
 	const lengths = flat || fits ? [] : given.length > 0 ? given : [wholeLength(model)];
@@ -127,7 +122,6 @@ interface FormHosts {
 	/** Section it sits on, where it says one. */
 	readonly section: Id | null;
 	/** Its other end is in another section: how far that is follows from where both stand. */
-	readonly over?: boolean;
 }
 
 /** What it is on, and what its other end is tied to. */
@@ -144,7 +138,7 @@ function hostsIn(r: Reader, own: Section): Parsed<FormHosts> {
 	const over = here !== null && there !== null && there !== undefined && here !== there;
 	if (over && second && (second.value.host.on === 'path' || second.value.host.on === 'spot'))
 		return refuse('refused', 'The other end is tied to a row, a balloon, a piece or a limb of the other section.');
-	return got({ at: first.value.host, ...(second && { to: second.value.host }), section, over });
+	return got({ at: first.value.host, ...(second && { to: second.value.host }), section });
 } // prettier-ignore
 
 /** What cannot be meant together. */

@@ -64,7 +64,7 @@
 			[piece.at, piece.to].flatMap((h) => h ?? [])
 		)
 	);
-	/** Its other end may be tied to a row of another section: it says its length then. */
+	/** Its other end may be tied to a row of another section. */
 	const far = $derived(farHosts(bench.recipe, onto));
 	const ends = $derived([...hosts.filter(([key]) => !isFar(key)), ...far]);
 	const options = $derived(hosts.map(([key, , words]) => [key, words] as const));
@@ -174,7 +174,7 @@
 					label="Its other end"
 					value={piece.to ? JSON.stringify(piece.to) : ''}
 					options={[['', 'is free'] as const, ...ends.map(([k, , w]) => [k, `tied to ${w}`] as const)]}
-					onpick={(key) => change((p) => tieLimb(p, hostAt(key), isFar(key)))}
+					onpick={(key) => change((p) => tieLimb(p, hostAt(key)))}
 				/>
 			{/if}
 		{/if}
