@@ -79,6 +79,7 @@ export interface Finding {
 		| 'not-packed'
 		| 'not-taught'
 		| 'no-joiner'
+		| 'no-strings'
 		| 'too-short';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';

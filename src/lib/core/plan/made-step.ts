@@ -8,7 +8,7 @@ import type { StepPlace } from '../document/step.ts';
 /** Kinds of steps made from the structures. */
 export const STEP_KINDS = [
 	'inflate', 'foils', 'clusters', 'upright', 'row', 'piece', 'design', 'join', 'line', 'patches', 'set up', 'look over', 'look behind',
-	'strike', 'inside', 'paint', 'necks', 'ribbons', 'hang', 'spine', 'garland', 'weave', 'infill',
+	'strike', 'inside', 'paint', 'necks', 'ribbons', 'hang', 'spine', 'garland', 'strings', 'woven ribbons', 'weave', 'infill',
 	'frame cut', 'frame bent', 'frame covered', 'frame joined', 'frame base', 'frame guyed'
 ] as const; // prettier-ignore
 export type StepKind = (typeof STEP_KINDS)[number];

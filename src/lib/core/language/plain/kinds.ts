@@ -6,6 +6,13 @@ import { rowLine } from './row.ts';
 
 /** Rows of what is woven, and what its knots are joined with. */
 const woven: Reading = (said, context) => {
+	if (matched('(?:make|made|tie|twist|weave) (?:up )?(?:all )?(?:the )?strings first', said))
+		return ['strings first'];
+	const ribbons = matched(
+		String.raw`(?:make|made|weave|woven|build|built) (?:it |them )?(?:up )?(?:in|as) (?:ribbons|strips|bands) of (\d+)(?: (?:rows?|strings?))?(?: first)?`,
+		said
+	);
+	if (ribbons) return [`ribbons of ${ribbons[1]} first`];
 	const rows = matched(String.raw`(\d+) rows? of (\d+)(?: links?)?(?: in| of)? ([a-z ]+)`, said);
 	if (rows && coloursIn(rows[3]!, context)) return [`${rows[1]} rows ${rows[2]} ${rows[3]}`];
 	const cage = matched(

@@ -1,7 +1,14 @@
 import { feet, inches } from '../../units/length.ts';
 import { COLOUR } from '../kit/by-hand.ts';
 import { handForm, type HandForm } from '../facets/by-hand.ts';
-import { MOST_RINGS, WEAVES, type Weave, type WeaveShape, type WovenKind } from './document.ts';
+import {
+	MOST_IN_RIBBON,
+	MOST_RINGS,
+	WEAVES,
+	type Weave,
+	type WeaveShape,
+	type WovenKind
+} from './document.ts';
 import type { SaidWeave, WeaveSaid } from './said.ts';
 
 const weave = (said: SaidWeave): WeaveSaid => ({ kind: 'weave', said });
@@ -122,6 +129,31 @@ const bent = handForm({
 	said: ({ as, chord }) => [weave({ set: 'chord', chord: as === 'flat' ? null : chord })]
 });
 
+const ribbons = handForm({
+	id: 'ribbons',
+	title: 'what is made first',
+	fields: {
+		as: {
+			kind: 'choice',
+			label: 'It is made',
+			options: [
+				['strings', 'string by string, then joined'],
+				['ribbons', 'in ribbons of some rows, then joined'],
+				['rows', 'row on row']
+			],
+			start: 'strings'
+		},
+		rows: { kind: 'count', label: 'Rows in a ribbon', min: 2, max: MOST_IN_RIBBON, start: 2 }
+	},
+	now: ({ ribbons: first }: Weave) => ({
+		as: first === undefined ? 'rows' : first === 1 ? 'strings' : 'ribbons',
+		rows: Math.max(2, first ?? 2)
+	}),
+	said: ({ as, rows }) => [
+		weave({ set: 'ribbons', ribbons: as === 'rows' ? null : as === 'strings' ? 1 : rows })
+	]
+});
+
 const handle = handForm({
 	id: 'handle',
 	title: 'a handle',
@@ -136,4 +168,4 @@ const handle = handForm({
 });
 
 /** What is said of all of it. */
-export const settings: readonly HandForm<Weave>[] = [shape, held, bent, handle];
+export const settings: readonly HandForm<Weave>[] = [shape, held, ribbons, bent, handle];

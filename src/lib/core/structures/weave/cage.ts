@@ -3,7 +3,7 @@ import type { GridPoint, Place, Woven, WeaveGraph } from './grid.ts';
 import type { Weave } from './document.ts';
 
 /** Balloons round one ring of a rectangle. */
-const roundOf = ({ along, across }: { readonly along: number; readonly across: number }): number =>
+export const roundOf = ({ along, across }: { readonly along: number; readonly across: number }): number =>
 	2 * (along + across);
 
 /** A point so many balloons round the ring, from its left front corner on. */
@@ -15,7 +15,7 @@ function onRing(n: number, { along, across }: { readonly along: number; readonly
 } // prettier-ignore
 
 /** Where posts stand: at every corner, and every so many balloons from the left front one. */
-function postsOf(
+export function postsOf(
 	size: { readonly along: number; readonly across: number },
 	every: number
 ): readonly number[] {

@@ -18,6 +18,13 @@ function checkWeave(weave: Weave, { section: { name }, rates }: CheckContext): F
 				`${name}: ${joinersOf(weave)} small balloons hold it and none is chosen. Say “joined with 5 at 2 gold”.`
 			)
 		);
+	if (weave.ribbons !== undefined && weave.shape === 'honeycomb')
+		found.push(
+			watch(
+				'no-strings',
+				`${name}: a honeycomb has no strings to make first, its sides belong to two cells each. Say “row on row”.`
+			)
+		);
 	const size = sizeOfWeave(weave, rates.pumps);
 	if (chord !== null && size.bow === undefined)
 		found.push(

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { balloon, id, length, ownBalloon } from '../../document/fields.schema.ts';
 import { hung } from '../../document/hung.schema.ts';
-import { CONNECTORS, MOST_RINGS, WEAVES, WOVEN_KINDS, type Weave } from './document.ts';
+import { CONNECTORS, MOST_IN_RIBBON, MOST_RINGS, WEAVES, WOVEN_KINDS, type Weave } from './document.ts';
 
 const connector = z.enum(CONNECTORS);
 const some = (most: number) => z.number().int().min(1).max(most);
@@ -54,5 +54,6 @@ export const weave = z.strictObject({
 	stagger: z.number().int().min(0).max(24),
 	chord: length.nullable(),
 	handle: z.strictObject({ links: some(200), slot: id, chord: length, rise: length.nullable() }).nullable(),
+	ribbons: some(MOST_IN_RIBBON).optional(),
 	hung
 }) satisfies z.ZodType<Weave, unknown>;

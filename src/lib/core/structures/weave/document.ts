@@ -29,6 +29,9 @@ export interface WeaveRow {
 	readonly blocks: readonly { readonly slot: Id | null; readonly count: number }[];
 }
 
+/** Most rows in a ribbon that is made first. */
+export const MOST_IN_RIBBON = 60;
+
 /** A bow of balloons over the weave, its feet on two places of the top edge. */
 export interface WeaveHandle {
 	readonly links: number;
@@ -80,5 +83,7 @@ export interface Weave {
 	/** Bent to a bow over this chord; null is flat. */
 	readonly chord: Micrometres | null;
 	readonly handle: WeaveHandle | null;
+	/** So many rows are made up first as a ribbon, then joined; 1 makes strings. Without it, it is woven row on row. */
+	readonly ribbons?: number | undefined;
 	readonly hung: Hung | null;
 }

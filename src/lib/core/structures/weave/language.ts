@@ -37,6 +37,10 @@ const SETS: { readonly [K in SaidWeave['set']]: Set<K> } = {
 		void (weave.joiner = balloon && (kit.own(balloon).balloon as Mutable<Weave['joiner']>)),
 	joint: (weave, { joint, connector }) => void (weave.joints[joint] = connector),
 	held: (weave, { take, of, stagger }) => void Object.assign(weave, { take, of, stagger }),
+	ribbons(weave, { ribbons }) {
+		if (ribbons === null) delete weave.ribbons;
+		else weave.ribbons = ribbons;
+	},
 	chord: (weave, { chord }) => void (weave.chord = chord),
 	handle(weave, { handle }, _editing, kit) {
 		if (!handle) weave.handle = null;
@@ -62,7 +66,8 @@ export const language: LanguageFacet<Weave, WeaveSaid> = {
 		'three rows of 10 red',
 		'join them with 5s at 2 in red',
 		'a cage of 10 inch links at 9, 4 by 3, three rings high',
-		'fill the gaps with 5s at 3 in red'
+		'fill the gaps with 5s at 3 in red',
+		'make the strings first'
 	],
 	shown: true,
 	read: weaveLine,

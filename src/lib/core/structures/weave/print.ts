@@ -44,6 +44,8 @@ function printWeave(weave: Weave, { slots, materialOf }: PrintContext): PrintedL
 			slot
 		);
 	}
+	if (weave.ribbons !== undefined)
+		say(weave.ribbons === 1 ? 'strings first' : `ribbons of ${weave.ribbons} first`);
 	if (weave.hung) say(printHung(weave.hung, materialOf));
 	return lines;
 }

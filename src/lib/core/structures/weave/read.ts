@@ -4,6 +4,7 @@ import { MICROMETRES, typedLength, type Micrometres } from '../../units/length.t
 import {
 	CONNECTORS,
 	JOINTS,
+	MOST_IN_RIBBON,
 	MOST_RINGS,
 	WEAVES,
 	type Cage,
@@ -37,7 +38,7 @@ function whole(r: Reader, most: number, least = 1): number | undefined {
 export function weaveLine(r: Reader): Parsed<WeaveSaid> | undefined {
 	const own = r.context.sections?.find((s) => s.id === r.context.section);
 	if (own?.structure.kind !== 'weave') return undefined;
-	return shape(r) ?? joints(r) ?? bent(r) ?? handle(r) ?? bays(r) ?? hung(r) ?? row(r);
+	return ribbons(r) ?? shape(r) ?? joints(r) ?? bent(r) ?? handle(r) ?? bays(r) ?? hung(r) ?? row(r);
 }
 
 function shape(r: Reader): Parsed<WeaveSaid> | undefined {
@@ -182,6 +183,18 @@ function byCount(r: Reader): (typeof CONNECTORS)[number] | undefined {
 	const n = r.number()?.valueOf();
 	return n === 1 ? 'single' : n === 2 ? 'duplet' : n === 4 ? 'quad' : undefined;
 }
+
+/** `strings first`, `ribbons of 2 first`: what is made up before it is joined; `row on row` is without. */
+function ribbons(r: Reader): Parsed<WeaveSaid> | undefined {
+	if (r.phrase('row on row')) return said({ set: 'ribbons', ribbons: null });
+	if (r.phrase('strings first')) return said({ set: 'ribbons', ribbons: 1 });
+	if (!r.phrase('ribbons of')) return undefined;
+	const rows = whole(r, MOST_IN_RIBBON);
+	r.word('row', 'rows');
+	return rows && r.word('first')
+		? said({ set: 'ribbons', ribbons: rows })
+		: refuse('not-whole', `How many rows are a ribbon? Type it like “ribbons of 2 first”, up to ${MOST_IN_RIBBON}.`);
+} // prettier-ignore
 
 function bent(r: Reader): Parsed<WeaveSaid> | undefined {
 	if (r.word('flat')) return said({ set: 'chord', chord: null });

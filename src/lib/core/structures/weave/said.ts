@@ -22,6 +22,8 @@ export type SaidWeave =
 	| { readonly set: 'joiner'; readonly balloon: OwnSaid | null }
 	| { readonly set: 'joint'; readonly joint: Joint; readonly connector: Connector }
 	| { readonly set: 'held'; readonly take: number; readonly of: number; readonly stagger: number }
+	/** Null is row on row. */
+	| { readonly set: 'ribbons'; readonly ribbons: number | null }
 	| { readonly set: 'chord'; readonly chord: Micrometres | null }
 	| {
 			readonly set: 'handle';

@@ -8,6 +8,7 @@ import type { Weave } from './document.ts';
 import { emptyWeave } from './empty.ts';
 import { tally, type Tally } from '../../tally/tally.ts';
 import { placeWeave } from './place.ts';
+import { planOf } from '../../plan/plan.ts';
 import { graphOf, wovenCount } from './graph.ts';
 import { joinersOf, sizeOfWeave } from './count.ts';
 
@@ -249,4 +250,56 @@ test('a handle stands on the body it is on: bent with it, its feet on the top ed
 		}
 	}
 	expect(handle(bent)[0]![0]!.y).toBeGreaterThan(handle(flat)[0]![0]!.y + 100);
+});
+
+describe('strings and ribbons that are made first', () => {
+	const WALL = ['panel of 10 links at 10', '5 rows 8 white', 'joined with 5 at 2 red'];
+	const madeBy = (...lines: string[]) =>
+		planOf(made(...lines), { colourway: null, size: null, quantity: 1 }, { catalogue: stock, rates, library: () => undefined })[0]!; // prettier-ignore
+	const taken = (...lines: string[]) =>
+		madeBy(...lines).steps.map(
+			(s) => [s.id.split(':')[0], s.lines.map((l) => `${l.count} ${l.text}`)] as const
+		);
+	const seconds = (...lines: string[]) => madeBy(...lines).seconds;
+	test('strings are made up before they are joined: five of eight', () => {
+		const steps = taken(...WALL, 'strings first');
+		expect(steps.find(([kind]) => kind === 'strings')![1]).toEqual([expect.stringMatching(/^5 rows of 8/)]);
+		const kinds = steps.map(([kind]) => kind);
+		expect(kinds.indexOf('strings')).toBeLessThan(kinds.indexOf('weave'));
+	});
+	test('ribbons of two of five rows are two, and one of one', () => {
+		const [, lines] = taken(...WALL, 'ribbons of 2 first').find(([kind]) => kind === 'woven ribbons')!;
+		expect(lines).toEqual(['2 ribbons of 2 strings', '1 ribbon of 1']);
+	});
+	test('a cage is made of its rings, posts and cross pieces', () => {
+		const [, lines] = taken('cage of 10 links at 9, 4 by 3 with 1 cross pieces, 3 rings posts 2', 'row 8 white', 'joined with 5 at 2 red', 'strings first').find(([kind]) => kind === 'strings')!; // prettier-ignore
+		expect(lines).toEqual(['3 ring of 14', '8 post of 2', '1 cross piece of 3']);
+	});
+	test('what is made first takes nothing from the whole: bill and minutes stay (property)', () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(
+					['panel of 10 links at 10'],
+					['ring of 10 links at 10'],
+					['base of 10 links at 9, 8 by 4 with 2 cross pieces'],
+					['cage of 10 links at 9, 4 by 3, 3 rings posts 2 every 2 over 1']
+				),
+				fc.integer({ min: 1, max: 7 }),
+				fc.integer({ min: 1, max: 9 }),
+				fc.boolean(),
+				(shape, ribbons, rows, handle) => {
+					const lines = [...shape, `${rows} rows 8 white`, 'joined with 5 at 2 red', 'inner quad', ...(handle && shape[0]!.startsWith('panel') ? ['handle of 8 red over 6 ft'] : [])]; // prettier-ignore
+					const first = ribbons === 1 ? 'strings first' : `ribbons of ${ribbons} first`;
+					expect(counted(...lines, first).bill).toEqual(counted(...lines).bill);
+					expect(seconds(...lines, first)).toBeCloseTo(seconds(...lines), 6);
+				}
+			),
+			{ numRuns: 40 }
+		);
+	});
+	test('a honeycomb has no strings: it says so', () => {
+		const codes = (...lines: string[]) => counted(...lines).findings.map((f) => f.code);
+		expect(codes('honeycomb of 10 links at 9', '2 rows 3 white', 'strings first')).toContain('no-strings');
+		expect(codes('honeycomb of 10 links at 9', '2 rows 3 white', 'strings first', 'row on row')).not.toContain('no-strings'); // prettier-ignore
+	});
 });
