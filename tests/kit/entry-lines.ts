@@ -33,7 +33,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[WEAVE, 'row 8 red'],
 		[FRAME, 'post 5 ft']
 	],
-	layer: [[COLUMN, '4 11 at 9 white', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
+	layer: [[COLUMN, '4 11 at 9 white', '4 11 at 9 hidden', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
 	cluster: [[COLUMN, 'a quad of elevens at 9 white', 'two quads of 11 at 9 white', '4 x 11 at 9 white', '3 11 at 9 white with 1 11 at 7 red', '4 11 at 9 white filled with sand', '4 11 at 9 white front', '2 5 at 4 red back tier 1', '1 5 at 4 red left tier 2', '1 5 at 4 red right tier 0']],
 	balloon: [[COLUMN, '4 11 white', '4 11 hearts at 9 white', '4 11 at 9 by eye white']],
 	side: [[COLUMN, '1 11 at 9 white front', '1 11 at 9 white back', '1 11 at 9 white left', '1 11 at 9 white right']],

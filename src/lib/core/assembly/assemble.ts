@@ -1,7 +1,7 @@
 import type { Ball } from '../geometry/ring.ts';
 import type { Library } from '../recipe/library.ts';
 import type { Id } from '../document/id.ts';
-import type { Recipe, Section } from '../recipe/recipe.ts';
+import type { Recipe } from '../recipe/recipe.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
 import { resolve, type Choice } from '../recipe/resolve.ts';
 import type { DesignUse } from '../structures/design/document.ts';

@@ -163,6 +163,10 @@ export const builtSections = (together: readonly Wanted[], library: Library) =>
 /** Every need of the designs counted. */
 export function explode(order: readonly DesignCount[]): Exploded[] {
 	return order.flatMap((node) => {
+		/** Slots nobody sees, where no colour is chosen for them. */
+		const unseen = new Set(
+			node.recipe.slots.filter((s) => s.any && !node.colourway?.fills[s.id]).map((s) => s.id)
+		);
 		/** Backdrops and stands that something hangs on already, each with how many of them. */
 		const held = new Map<string, Rational>();
 		const paid = (node.recipe.paid ?? []).map(({ label, minor }): Exploded => ({
@@ -182,13 +186,17 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 					count = count.compare(before) > 0 ? count.sub(before) : ZERO;
 				}
 				if (count.equals(0)) return [];
-				const own = count.equals(ONE) ? need : manyOf(need, count);
+				const seen = unseen.has(slotOf(need)) ? { ...need, any: true as const } : need;
+				const own = count.equals(ONE) ? seen : manyOf(seen, count);
 				return [{ need: own, where, recipe: node.recipe }];
 			});
 		});
 		return [...needed, ...paid];
 	});
 }
+
+/** The slot a balloon is coloured by. */
+const slotOf = (need: Need): Id => (need.what === 'balloon' ? need.slot : '');
 
 /** So many times a need: everything that counts in it, the ends of an estimate and the litres of a maker's figure too. */
 function manyOf(need: Need, count: Rational): Need {

@@ -75,7 +75,7 @@ function sayColourway({ name, fills, without }: Colourway, slots: readonly Slot[
 	const filled = slots.map((s) => {
 		if (without.includes(s.id)) return `${s.name} left out`;
 		const colour = fills[s.id];
-		return `${s.name} ${colour ? nameOf(colour) : 'open'}`;
+		return `${s.name} ${colour ? nameOf(colour) : s.any ? 'any colour' : 'open'}`;
 	});
 	return `colours ${name}: ${filled.join(', ')}`;
 }

@@ -33,7 +33,8 @@ export const holding = (
 	slots: readonly Slot[],
 	fills: Readonly<Record<Id, Id | null>>,
 	names: ReadonlyMap<Id, string>
-): Slot[] => slots.map((s) => ({ ...s, name: colourName(names, fills[s.id], s.name) }));
+): Slot[] =>
+	slots.map((s) => (s.any && !fills[s.id] ? s : { ...s, name: colourName(names, fills[s.id], s.name) }));
 
 /** `hive gold`; `main (open)` where nobody has chosen a colour for the slot. */
 export const colourName = (

@@ -5,11 +5,19 @@ export const SLOT_ROLES = ['main', 'second', 'pop', 'base', 'topper', 'accent'] 
 
 export type SlotRole = (typeof SLOT_ROLES)[number];
 
+/** What a slot is called that any colour will do for. */
+export const HIDDEN = 'hidden';
+
+/** Picked where a colour would be: any will do, nobody sees it. */
+export const ANY_COLOUR = 'any colour';
+
 /** Stands where a colour would. */
 export interface Slot {
 	readonly id: Id;
 	readonly name: string;
 	readonly role: SlotRole | null;
+	/** Nobody sees it: where no colour is chosen any will do, of prints too, and the cheapest is taken. */
+	readonly any?: true | undefined;
 }
 
 /** Fills the slots with colours of the workspace; null is still open. */

@@ -61,6 +61,7 @@ const OF_ALL = new Set([
 	'thinner',
 	'open',
 	'shape',
+	'ribbons',
 	'held',
 	'bent'
 ]);

@@ -6,7 +6,11 @@ import type { Weighing } from '../document/inside.ts';
 import type { PaintPart } from '../document/cluster.ts';
 
 /** A slot that is there, or one to make for a colour of the Stockroom. */
-export type ColourRef = { readonly slot: string } | { readonly name: string; readonly colour: string };
+export type ColourRef =
+	| { readonly slot: string }
+	| { readonly name: string; readonly colour: string }
+	/** Any colour: nobody sees it. */
+	| { readonly name: string; readonly colour: null; readonly any: true };
 
 /** A colour pattern as said, its slots not yet made. */
 export interface SaidPattern {

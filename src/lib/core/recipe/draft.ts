@@ -1,6 +1,8 @@
 import type { Mutable } from '../document/mutable.ts';
+import { isAny, newSlot } from '../structures/kit/new-slot.ts';
 import type { BuiltLayer } from '../structures/kit/build-layer.ts';
 import { slotsIn } from './links.ts';
+import { ANY_COLOUR, HIDDEN } from '../document/slot.ts';
 import type { Recipe, Section } from './recipe.ts';
 import type { NewId, Id } from '../document/id.ts';
 import type { ColourRef } from '../language/said.ts';
@@ -33,10 +35,13 @@ export const slotFor =
 		if ('slot' in ref) return ref.slot;
 		// Said twice in one line it is one slot.
 		const same = recipe.slots.find(
-			(s) => s.name === ref.name && recipe.colourways.every((c) => c.fills[s.id] === ref.colour)
+			(s) =>
+				s.name === ref.name &&
+				(s.any ?? false) === isAny(ref) &&
+				recipe.colourways.every((c) => c.fills[s.id] === ref.colour)
 		);
 		if (same) return same.id;
-		const slot = { id: newId(), name: ref.name, role: null };
+		const slot = newSlot(ref, newId);
 		addSlots(recipe, { newSlots: [{ slot, colour: ref.colour }] });
 		return slot.id;
 	};
@@ -50,6 +55,10 @@ export function colourRef(
 	fills: Readonly<Record<Id, string | null>>,
 	{ colour, name }: { readonly colour: string; readonly name: string }
 ): ColourRef {
+	if (colour === ANY_COLOUR) {
+		const unseen = slots.find((s) => s.any && !fills[s.id]);
+		return unseen ? { slot: unseen.id } : { name: HIDDEN, colour: null, any: true };
+	}
 	const there = slots.find((s) => fills[s.id] === colour);
 	if (there) return { slot: there.id };
 	return { name: slots.some((s) => s.name === name) ? `${name} again` : name, colour };

@@ -69,7 +69,9 @@ export const newestRecipe = z.strictObject({
 	tags: z.array(z.string().trim().min(1).max(40)).max(20),
 	notes: z.string().max(5000),
 	credit: z.string().max(300),
-	slots: z.array(z.strictObject({ id, name, role: z.enum(SLOT_ROLES).nullable() })).max(60),
+	slots: z
+		.array(z.strictObject({ id, name, role: z.enum(SLOT_ROLES).nullable(), any: z.literal(true).optional() }))
+		.max(60),
 	colourways: z
 		.array(z.strictObject({ id, name, fills: z.record(id, id.nullable()), without: z.array(id).max(60) }))
 		.min(1)

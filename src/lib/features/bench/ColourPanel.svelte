@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { swapSlots } from '../../core/recipe/edit.ts';
-	import { SLOT_ROLES } from '../../core/document/slot.ts';
+	import type { RecipeDraft } from '../../core/recipe/draft.ts';
+	import { ANY_COLOUR, SLOT_ROLES, type Slot } from '../../core/document/slot.ts';
 	import Popover from '../../ui/popover/Popover.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
@@ -17,17 +18,27 @@
 	const chosen = $derived(bench.chosen);
 	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
 	type Changed = { name: string; fills: Record<string, string | null>; without: string[] };
-	const own = (change: (colourway: Changed) => void) =>
+	const own = (change: (colourway: Changed, recipe: RecipeDraft) => void) =>
 		bench.change((d) => {
 			const colourway = d.colourways.find((c) => c.id === chosen.id);
-			if (colourway) change(colourway);
+			if (colourway) change(colourway, d);
 		});
 	const LEFT_OUT = 'left out';
+	const otherwise = (slot: Slot) =>
+		chosen.without.includes(slot.id)
+			? LEFT_OUT
+			: slot.any
+				? 'any colour: nobody sees it'
+				: 'open until the job';
 	const fill = (slot: string, said: string) =>
-		own((c) => {
+		own((c, d) => {
 			c.without = c.without.filter((s) => s !== slot);
 			if (said === LEFT_OUT) c.without.push(slot);
-			else c.fills[slot] = said || null;
+			else c.fills[slot] = said === ANY_COLOUR ? null : said || null;
+			const seen = d.slots.find((s) => s.id === slot);
+			if (!seen || said === LEFT_OUT) return;
+			if (said === ANY_COLOUR) seen.any = true;
+			else delete seen.any;
 		});
 	const setRole = (slot: string, said: string) =>
 		bench.change((d) => {
@@ -124,6 +135,7 @@
 					value={chosen.without.includes(slot.id) ? null : (chosen.fills[slot.id] ?? null)}
 					otherwise={[
 						['', 'open until the job'],
+						[ANY_COLOUR, 'any colour: nobody sees it'],
 						[LEFT_OUT, 'left out: what it colours is not there']
 					]}
 					onpick={(said) => fill(slot.id, said)}
@@ -131,10 +143,9 @@
 					{#snippet trigger()}
 						<span class="control flex items-center gap-2 text-left"
 							><Swatch colour={bench.catalogue.colours.get(chosen.fills[slot.id] ?? '')} size={16} />
-							{chosen.without.includes(slot.id)
-								? LEFT_OUT
-								: (bench.catalogue.colourNames.get(chosen.fills[slot.id] ?? '') ??
-									'open until the job')}</span
+							{(chosen.without.includes(slot.id)
+								? undefined
+								: bench.catalogue.colourNames.get(chosen.fills[slot.id] ?? '')) ?? otherwise(slot)}</span
 						>
 					{/snippet}
 				</ColourPick>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { answerErrors, firstAnswers } from '../../core/by-hand/answers.ts';
+	import { ANY_COLOUR } from '../../core/document/slot.ts';
 	import { coloursField, type Answers } from '../../core/by-hand/asked.ts';
 	import { putByHand } from '../../core/language/put-by-hand.ts';
 	import type { Section } from '../../core/recipe/recipe.ts';
@@ -57,7 +58,11 @@
 		const name = coloursField(of.fields);
 		if (name === undefined) return answers;
 		const slots = answers[name] as readonly string[];
-		return { ...answers, [name]: slots.flatMap((s) => bench.chosen.fills[s] ?? []) };
+		const unseen = new Set(bench.recipe.slots.filter((s) => s.any).map((s) => s.id));
+		return {
+			...answers,
+			[name]: slots.flatMap((s) => bench.chosen.fills[s] ?? (unseen.has(s) ? ANY_COLOUR : []))
+		};
 	}
 	function put() {
 		if (!form) return;
@@ -110,7 +115,7 @@
 						fields={form.fields}
 						{values}
 						{errors}
-						data={bench.data}
+						data={{ ...bench.data, unseen: true }}
 						onset={(name, value) => (said = { ...said, [name]: value })}
 					/>
 				{/key}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { ANY_COLOUR } from '../../core/document/slot.ts';
 	import type { Asked } from '../../core/by-hand/asked.ts';
 	import ColourChip from '../colours/ColourChip.svelte';
 	import ColourName from '../colours/ColourName.svelte';
@@ -14,7 +15,10 @@
 	let { field, value, data, onset }: Props = $props();
 	const id = $props.id();
 	const byId = $derived(new Map(data.colours.map((c) => [c.id, c])));
-	const nameOf = (colour: string) => byId.get(colour)?.name ?? 'not in the Stockroom';
+	const nameOf = (colour: string) =>
+		byId.get(colour)?.name ?? (colour === ANY_COLOUR ? ANY_COLOUR : 'not in the Stockroom');
+	/** Where a place may be one that nobody sees. */
+	const otherwise = $derived(data.unseen ? ([[ANY_COLOUR, 'any colour: nobody sees it']] as const) : []);
 </script>
 
 <div class="grid content-start gap-1" role="group" aria-labelledby="{id}-label">
@@ -31,6 +35,7 @@
 						colours={data.colours}
 						materials={data.materials}
 						value={colour}
+						{otherwise}
 						onpick={(picked) => onset(value.with(index, picked))}
 					>
 						{#snippet trigger()}<ColourName colour={byId.get(colour)} name={nameOf(colour)} />{/snippet}
@@ -47,6 +52,7 @@
 						label="Another colour"
 						colours={data.colours}
 						materials={data.materials}
+						{otherwise}
 						onpick={(picked) => onset([...value, picked])}
 					>
 						{#snippet trigger()}<ColourName colour={null} name="colour" />{/snippet}

@@ -6,4 +6,6 @@ export interface HandData {
 	readonly settings: Settings;
 	readonly materials: readonly Material[];
 	readonly colours: readonly Colour[];
+	/** Whether a place may be one that nobody sees: any colour will do there. */
+	readonly unseen?: true;
 }

@@ -25,7 +25,9 @@ export async function coloursPage(repos: Repos, wanted: DesignQuery) {
 					const out = colourway.without.includes(slot.id);
 					return {
 						slot: `${slot.name}${slot.role && slot.role !== slot.name ? ` (${slot.role})` : ''}`,
-						colour: out ? 'left out' : (colour?.name ?? 'open until the job'),
+						colour: out
+							? 'left out'
+							: (colour?.name ?? (slot.any ? 'any colour: nobody sees it' : 'open until the job')),
 						hex: out ? null : (colour?.hex ?? null)
 					};
 				}),

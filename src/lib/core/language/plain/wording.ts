@@ -173,6 +173,7 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\bwith (an? [^,]+?) (?:in|inside) (?:it|them|each)\b/g, 'with $1 inside'],
 	[/(\d+(?:\.\d+)?)(?:″)? or (?=\d)/g, '$1 to '],
 	[/,? ?\b(?:(?:the )?size does(?:n't|nt| not) matter|no size|whatever size)\b/g, ''],
+	[/\b(?:(?:in|of) )?(?:any|whatever|whichever)(?: old)? (?:colou?r|print|colou?r or print)s?\b(?: (?:i|we) have)?(?:,? (?:as )?(?:nobody|no one|they|you) (?:(?:will|can|do)(?:n't| not)? )?(?:ever )?sees? (?:it|them))?/g, 'hidden'],
 	[/\b(?:any|random|mixed|assorted|various|different|all) sizes?\b/g, 'random'],
 	[/\bunder ?-?(?:inflated|filled|blown)\b|\bsoftly (?:inflated|filled)\b/g, 'soft'],
 	[/\bstraight,? straight\b/g, 'straight'],

@@ -98,6 +98,8 @@ export function recolour(r: Reader): Parsed<Entry> | undefined {
 	if (!to.ok) return to;
 	r.at = r.all.length;
 	const { slot } = which.value;
+	if ('any' in to.value)
+		return refuse('refused', 'Any colour is chosen with the colours of the design: “nobody sees it”.');
 	if ('colour' in to.value) return got({ kind: 'recolour', slot, to: to.value.colour, name: to.value.name });
 	const held = colourway?.fills[to.value.slot];
 	return held == null

@@ -1,5 +1,5 @@
 import { weighingWords } from '../../document/inside.ts';
-import type { SaidCluster, SaidPattern } from '../said.ts';
+import type { ColourRef, SaidCluster, SaidPattern } from '../said.ts';
 import { printSize } from '../../sizing/size.ts';
 import { formatFeet, formatInches, toMillimetres } from '../../units/length.ts';
 import type { EntryContext } from '../context.ts';
@@ -19,11 +19,15 @@ const PATTERN: Readonly<Record<SaidPattern['kind'], string>> = {
 };
 const TIMES: Readonly<Record<number, string>> = { 2: 'twice', 3: 'three times', 4: 'four times' };
 
+const isUnseen = (ref: ColourRef, { slots }: EntryContext): boolean =>
+	'slot' in ref ? slots.some((s) => s.id === ref.slot && s.any) : 'any' in ref;
+
 /** A colour as it is known in the Stockroom. */
-function colourName(ref: SaidPattern['colours'][number]['ref'], context: EntryContext): string {
+function colourName(ref: ColourRef, context: EntryContext): string {
 	const id = 'slot' in ref ? context.colourway?.fills[ref.slot] : ref.colour;
 	const colour = context.colours.find((c) => c.id === id);
 	return (
+		(!colour && isUnseen(ref, context) ? 'any colour, nobody sees it' : undefined) ??
 		nameHeld(colour) ??
 		('slot' in ref ? (context.slots.find((s) => s.id === ref.slot)?.name ?? 'a colour') : ref.name)
 	);

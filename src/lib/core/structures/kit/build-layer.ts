@@ -7,20 +7,21 @@ import type { Cluster } from '../../document/cluster.ts';
 import type { Slot } from '../../document/slot.ts';
 import type { Layer } from '../stack/document.ts';
 import type { NewId } from '../../document/id.ts';
+import { newSlot } from './new-slot.ts';
 import { sameBalloons, filled, buildPattern } from './build-cluster.ts';
 
 /** A layer made from what was said, with the slots it still needs. */
 export interface BuiltLayer {
 	readonly layer: Layer;
-	readonly newSlots: readonly { readonly slot: Slot; readonly colour: string }[];
+	readonly newSlots: readonly { readonly slot: Slot; readonly colour: string | null }[];
 }
 
 export function buildLayer(said: SaidLayer, squash: number, newId: NewId): BuiltLayer {
-	const made = new Map<string, { slot: Slot; colour: string }>();
+	const made = new Map<string | null, { slot: Slot; colour: string | null }>();
 	const slotId = (ref: ColourRef): string => {
 		if ('slot' in ref) return ref.slot;
 		const own = made.get(ref.colour) ?? {
-			slot: { id: newId(), name: ref.name, role: null },
+			slot: newSlot(ref, newId),
 			colour: ref.colour
 		};
 		made.set(ref.colour, own);

@@ -1,3 +1,4 @@
+import type { ColourRef } from '../../language/said.ts';
 import { got, refuse, type Parsed } from '../../errors.ts';
 import { inches, um, typedLength, type Micrometres } from '../../units/length.ts';
 import { mixed, rational, rationalText, type Rational } from '../../units/rational.ts';
@@ -311,7 +312,7 @@ function colouredMix(r: Reader, share: Rational, each?: number): Parsed<RunSaid>
 	const balloon = balloonOf(r);
 	if (!balloon.ok) return balloon;
 	r.word('of');
-	const colours: { ref: { slot: string } | { name: string; colour: string }; parts: number }[] = [];
+	const colours: { ref: ColourRef; parts: number }[] = [];
 	do {
 		const parts = r.number()?.valueOf() ?? 1;
 		if (!Number.isInteger(parts) || parts < 1 || parts > 10_000)

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Slot } from '../../../core/document/slot.ts';
+	import { ANY_COLOUR, type Slot } from '../../../core/document/slot.ts';
 	import { colourRef, slotFor, type RecipeDraft } from '../../../core/recipe/draft.ts';
 	import ColourPick from '../../colours/ColourPick.svelte';
 	import type { Bench } from '../bench.svelte.ts';
@@ -31,6 +31,7 @@
 	materials={bench.data.materials}
 	value={now ? (fills[now.id] ?? null) : null}
 	first={bench.recipe.slots.flatMap((s) => (fills[s.id] ? [fills[s.id]!] : []))}
+	otherwise={[[ANY_COLOUR, 'any colour: nobody sees it']]}
 	{trigger}
 	onpick={pick}
 />
