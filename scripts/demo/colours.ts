@@ -8,6 +8,15 @@ const colour = (id: string, name: string, hex: string, finish: Colour['finish'] 
 	hex
 });
 
+/** What is in the assorted bag: as much of each. */
+const REGATTA = [
+	['pennant-red', '#c63d2f'],
+	['harbour-blue', '#2c6e91'],
+	['hive-gold', '#e5a92f'],
+	['gull-white', '#f2f0ea'],
+	['kelp', '#3f6b3a']
+] as const;
+
 export const colours: Colour[] = [
 	colour('gull-white', 'gull white', '#f2f0ea'),
 	colour('foam', 'foam cream', '#efe3c8'),
@@ -26,5 +35,9 @@ export const colours: Colour[] = [
 	colour('slate-pearl', 'wet slate', '#4c5560', 'pearl'),
 	colour('mussel', 'mussel black', '#22242a'),
 	colour('thrift', 'thrift pink', '#e39bb0'),
-	colour('clear-tide', 'clear tide', '#d3e9ea', 'see-through')
+	colour('clear-tide', 'clear tide', '#d3e9ea', 'see-through'),
+	{
+		...colour('regatta', 'regatta assorted', '#c63d2f'),
+		of: REGATTA.map(([id, hex]) => ({ colour: id, parts: 1, hex }))
+	}
 ];

@@ -284,6 +284,7 @@ export const stockRows: StockRow[] = [
 		{ nominal: inches(18), colour: 'thrift', loss: '1/50' }
 	),
 	round(24, 'clear-tide', 'gannet', 10, 1890, '1/20'),
+	round(11, 'regatta', 'quayside', 100, 1540),
 	...['thrift', 'hive-gold', 'mussel', 'crust', 'eelgrass', 'gull-white'].map((c) =>
 		modelling('260', c, 100, 1210)
 	),
@@ -291,7 +292,7 @@ export const stockRows: StockRow[] = [
 	modelling('360', 'gull-white', 50, 990),
 	modelling('260', 'harbour-blue', 100, 1210),
 	modelling('160', 'mussel', 100, 1090),
-	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust'].map((c) => link(10, c)),
+	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust', 'regatta'].map((c) => link(10, c)),
 	row(
 		'deco-strip',
 		'tie',

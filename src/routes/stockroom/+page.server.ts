@@ -28,6 +28,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		colours: studio.colours,
 		currency: studio.settings.rates.currency,
 		decimal: studio.settings.decimal,
+		settings: studio.settings,
 		fresh: crypto.randomUUID()
 	};
 };
@@ -82,11 +83,19 @@ export const actions: Actions = {
 		return { added: material.name };
 	},
 	colour: async (event) => {
-		const { typed, context } = await sent(event);
-		const { name = '', hex = '' } = typed;
-		const read = readColour(typed, context);
+		const { typed, context, colours } = await sent(event);
+		const { name = '', hex = '', of = '' } = typed;
+		const read = readColour(typed, context, colours);
 		if (!read.ok)
-			return fail(400, { colour: { trouble: read.errors.name ?? read.errors.hex ?? '', name, hex } });
+			return fail(400, {
+				colour: {
+					trouble: read.errors.name ?? read.errors.hex ?? '',
+					assorted: read.errors.of ?? '',
+					name,
+					hex,
+					of
+				}
+			});
 		await event.locals.repos.stock.addColour({ id: crypto.randomUUID(), finish: 'matte', ...read.values });
 		return { addedColour: read.values.name };
 	}

@@ -6,21 +6,23 @@
 	import ColourChip from '$lib/features/colours/ColourChip.svelte';
 	import ColourName from '$lib/features/colours/ColourName.svelte';
 	import ColourPick from '$lib/features/colours/ColourPick.svelte';
+	import ColoursField from '$lib/features/by-hand/ColoursField.svelte';
+	import { MOST_ASSORTED } from '$lib/core/materials/material-form.ts';
 	import OutlineField from '$lib/features/stockroom/OutlineField.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
 	let editing = $state<string | null>(null);
-	const stay =
-		() =>
-		({ update }: { update: (o: { reset: boolean }) => Promise<void> }) =>
-			update({ reset: false });
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
 	/** The colour picked; nothing said yet is what was sent before. */
 	let picked = $state<string | null>(null);
 	const colour = $derived(picked ?? typed.colour ?? '');
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
+	/** Colours of an assorted bag; nothing said yet is what was sent before. */
+	let parts = $state<readonly string[] | null>(null);
+	const assorted = $derived(parts ?? (form?.colour?.of ?? '').split(',').filter(Boolean));
+	const ASSORTED = { kind: 'colours', label: 'An assorted bag of', most: MOST_ASSORTED, start: 0 } as const;
 	const UNIT_WORDS = [
 		['piece', 'pieces'],
 		['ft', 'feet'],
@@ -154,7 +156,11 @@
 			method="post"
 			action="?/colour"
 			class="grid grid-cols-4 items-end gap-3 border-t border-line py-3 max-md:grid-cols-2"
-			use:enhance={stay}
+			use:enhance={() =>
+				async ({ update, result }) => {
+					await update({ reset: false });
+					if (result.type === 'success') parts = [];
+				}}
 		>
 			<Field label="New colour" error={form?.colour?.trouble}>
 				{#snippet children(attributes)}<input
@@ -166,6 +172,19 @@
 						autocomplete="off"
 					/>{/snippet}
 			</Field>
+			<div>
+				<input type="hidden" name="of" value={assorted.join(',')} />
+				<ColoursField
+					field={ASSORTED}
+					none="one colour by itself"
+					value={assorted}
+					data={{ settings: data.settings, materials: [], colours: data.colours.filter((c) => !c.of) }}
+					onset={(of) => (parts = of)}
+				/>
+				{#if form?.colour?.assorted}<p class="text-[13px] text-bad" role="alert">
+						{form.colour.assorted}
+					</p>{/if}
+			</div>
 			<Field label="How it looks"
 				>{#snippet children(attributes)}<input
 						{...attributes}

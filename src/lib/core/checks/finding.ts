@@ -80,6 +80,7 @@ export interface Finding {
 		| 'not-taught'
 		| 'no-joiner'
 		| 'no-strings'
+		| 'alike-neighbours'
 		| 'too-short';
 	/** `bad` stops a sale, `watch` deserves a look. */
 	readonly level: 'bad' | 'watch';

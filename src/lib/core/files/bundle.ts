@@ -34,6 +34,8 @@ export function bundleOf(
 		(m) => wanted.has(m.id) || balloons.has(matchKey(m.kind, m.nominal, m.colour, m.mark))
 	);
 	for (const { colour } of materials) if (colour !== null) colours.add(colour);
+	for (const { id, of } of stock.colours)
+		if (of && colours.has(id)) for (const part of of) colours.add(part.colour);
 	return {
 		format: BUNDLE_FORMAT,
 		version: BUNDLE_VERSION,

@@ -53,6 +53,17 @@ describe('a file of designs', () => {
 			misread: []
 		});
 	});
+	test('an assorted bag brings its colours, under the ids they have here', () => {
+		const of = ['red', 'white'].map((colour) => ({ colour, parts: 1, hex: '#ffffff' }));
+		const bags = colours.map((c) => (c.id === 'gold' ? { ...c, of } : c));
+		const own = bundleOf([{ id: 'a', recipe: design('a', '4 11 at 9 gold') }], { colours: bags, materials });
+		expect(own.colours.map((c) => c.id).sort()).toEqual(['gold', 'red', 'white']);
+		const read = readRecipeFile(JSON.stringify(own), counter());
+		expect(read.ok && read.bundle.colours).toEqual(JSON.parse(JSON.stringify(own.colours)));
+		const red = { ...colours.find((c) => c.id === 'red')!, id: 'red-here' };
+		const { created } = plan(own, { ...nothing, colours: [red] }).colours;
+		expect(created.find((c) => c.id === 'gold')!.of!.map((p) => p.colour)).toEqual(['red-here', 'white']);
+	});
 	test('one recipe by itself is a file too', () => {
 		const read = readRecipeFile(JSON.stringify(column), () => 'own');
 		expect(read.ok && read.bundle.designs).toEqual([{ id: 'own', recipe: column }]);

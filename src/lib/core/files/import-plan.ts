@@ -33,6 +33,12 @@ export interface ImportPlan {
 	readonly materials: { readonly matched: number; readonly created: readonly FiledMaterial[] };
 }
 
+/** An assorted bag names its colours by the ids they have here. */
+const ofHere = (colour: Colour, ids: ReadonlyMap<Id, Id>): Colour =>
+	colour.of
+		? { ...colour, of: colour.of.map((p) => ({ ...p, colour: ids.get(p.colour) ?? p.colour })) }
+		: colour;
+
 /** What two recipes are compared by: a short mark of all they say, whatever version of it a part was counted with. */
 export const markOf = (recipe: Recipe): string => hash(JSON.stringify(sorted(plain(recipe))));
 
@@ -109,7 +115,7 @@ export function planImport(bundle: Bundle, here: Here, newId: () => string): Imp
 				recipe: kind === 'copy' ? { ...copied, name: `${recipe.name}, brought`.slice(0, 80) } : copied
 			};
 		}),
-		colours: { matched: colours.matched, created: colours.created },
+		colours: { matched: colours.matched, created: colours.created.map((c) => ofHere(c, colours.ids)) },
 		materials: { matched: materials.matched, created: materials.created }
 	};
 }

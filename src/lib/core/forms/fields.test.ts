@@ -113,6 +113,27 @@ describe('forms of the studio', () => {
 		});
 		expect(readColour({ name: 'blue 2', hex: 'blue' }, context)).toMatchObject({ errors: { name: expect.stringMatching(/letters/), hex: 'Choose how it looks.' } }); // prettier-ignore
 	});
+	test('an assorted bag names colours of the Stockroom, one said twice has twice the share', () => {
+		const one = (id: string, hex: string) => ({ id, name: id, hex, finish: 'matte' as const });
+		const [red, blue] = [one('r', '#c63d2f'), one('b', '#2c6e91')];
+		const bag = { ...one('bag', '#ffffff'), of: [{ colour: 'r', parts: 1, hex: '#c63d2f' }] };
+		const read = (of: string) =>
+			readColour({ name: 'regatta', hex: '#000000', of }, context, [red, blue, bag]);
+		expect(read('r,b,b')).toEqual({
+			ok: true,
+			values: {
+				name: 'regatta',
+				hex: '#2c6e91',
+				of: [
+					{ colour: 'r', parts: 1, hex: '#c63d2f' },
+					{ colour: 'b', parts: 2, hex: '#2c6e91' }
+				]
+			}
+		});
+		expect(read('')).toEqual({ ok: true, values: { name: 'regatta', hex: '#000000' } });
+		expect(read('r')).toMatchObject({ errors: { of: expect.stringMatching(/two colours or more/) } });
+		for (const odd of ['r,bag', 'r,nothing']) expect(read(odd)).toMatchObject({ errors: { of: expect.stringMatching(/not in the Stockroom/) } }); // prettier-ignore
+	});
 	test('a count back: a blank line is not counted, and nothing at all is no count', () => {
 		const typed = { 'took.a': '7 1/2', 'lost.a': '', 'took.b': ' ', 'lost.b': '3', note: ' windy ' };
 		const read = readCount(['a', 'b'], typed, context);

@@ -1,4 +1,5 @@
-import { refuse } from '../errors.ts';
+import { got, refuse } from '../errors.ts';
+import type { PartColour } from './assorted.ts';
 import { readOutline } from '../scene/own-outline.ts';
 import { SHAPES } from '../scene/outlines.ts';
 import {
@@ -179,5 +180,34 @@ const COLOUR = {
 	)
 };
 
-/** Reads a new colour: its name, and how it looks as `#rrggbb`. */
-export const readColour = (typed: Fields, context: FormContext) => readForm(COLOUR, typed, context);
+/** Most colours an assorted bag is made of. */
+export const MOST_ASSORTED = 24;
+
+/** The colours of an assorted bag, by their ids one after the other; one said twice has twice the share. Blank is one colour. */
+const assorted = (colours: readonly Colour[]): Field<readonly PartColour[] | null> => ({
+	read(text) {
+		const ids = text.split(',').filter(Boolean);
+		if (ids.length === 0) return got(null);
+		const parts = new Map<string, number>();
+		for (const id of ids) parts.set(id, (parts.get(id) ?? 0) + 1);
+		const of = [...parts].flatMap(([id, share]) => {
+			const own = colours.find((c) => c.id === id && !c.of);
+			return own ? [{ colour: id, parts: share, hex: own.hex }] : [];
+		});
+		if (of.length < parts.size)
+			return refuse('unknown-word', 'One of those colours is not in the Stockroom, or is an assorted bag itself. Pick it again.');
+		if (of.length < 2) return refuse('too-small', 'An assorted bag has two colours or more. Pick another, or none for a colour by itself.');
+		if (of.length > MOST_ASSORTED) return refuse('too-big', `An assorted bag has at most ${MOST_ASSORTED} colours.`);
+		return got(of);
+	}
+}); // prettier-ignore
+
+/** Reads a new colour: its name, how it looks as `#rrggbb`, and what an assorted one is made of. @param colours of the Stockroom */
+export function readColour(typed: Fields, context: FormContext, colours: readonly Colour[] = []) {
+	const read = readForm({ ...COLOUR, of: assorted(colours) }, typed, context);
+	if (!read.ok) return read;
+	const { of, ...own } = read.values;
+	// It looks like what most of it is.
+	const most = of?.reduce((a, p) => (p.parts > a.parts ? p : a));
+	return { ok: true as const, values: of && most ? { ...own, hex: most.hex, of } : own };
+}

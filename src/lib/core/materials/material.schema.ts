@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { OUTLINE_SHAPE } from '../scene/own-outline.ts';
 import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
+import type { PartColour } from './assorted.ts';
 import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
 
 const loss = z
@@ -67,9 +68,19 @@ export const materialSchema = filedMaterialSchema.extend({
 		.max(50)
 }) satisfies z.ZodType<Material, unknown>;
 
+const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is #rrggbb.');
+
+/** Guards a part of an assorted bag. */
+export const partColourSchema = z.strictObject({
+	colour: id,
+	parts: z.number().int().min(1).max(1000),
+	hex
+}) satisfies z.ZodType<PartColour, unknown>;
+
 export const colourSchema = z.strictObject({
 	id,
 	name: z.string().min(1).max(80),
 	finish: z.enum(FINISHES),
-	hex: z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is #rrggbb.')
+	hex,
+	of: z.array(partColourSchema).min(2).max(24).optional()
 }) satisfies z.ZodType<Colour, unknown>;

@@ -1,4 +1,5 @@
 import { inches, type Micrometres } from '../units/length.ts';
+import type { PartColour } from './assorted.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** Anything bought. Shared with the database and the interface. */
@@ -27,6 +28,8 @@ export interface Colour {
 	readonly finish: Finish;
 	/** `#rrggbb`, for the picture. */
 	readonly hex: string;
+	/** An assorted bag: the colours that are in it, two or more, with their shares. */
+	readonly of?: readonly PartColour[] | undefined;
 }
 
 /** How a supplier sells it. A blank price is unknown, never 0. */

@@ -13,6 +13,7 @@ import { exploded } from './exploded.ts';
 import type { PaintPart } from '../document/cluster.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
 import { PAINT_MARKS } from './paint-marks.ts';
+import { Assorting } from './assorting.ts';
 import { paintOn } from './shade.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
@@ -171,6 +172,7 @@ class Brush {
 	readonly #shift: ReturnType<typeof exploded> | undefined;
 	readonly #paints: Paint[] = [];
 	readonly #paintOf = new Map<string, number>();
+	readonly #assorted = new Map<string, Assorting>();
 	readonly #about: Id[] = [];
 	readonly #numbers = new Map<Id, number>();
 	readonly #discs: Disc[] = [];
@@ -201,6 +203,15 @@ class Brush {
 		const [x, y, z] = this.#shift(section, ball ? pointAt(spot, ball) : spot);
 		return { ...spot, x: spot.x + x, y: spot.y + y, z: spot.z + z };
 	}
+	/** The paint of a balloon: of an assorted bag one of its colours, by where it lies. */
+	#paintAt(colourId: string | null, at: Ball): number {
+		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
+		if (!colour?.of) return this.#paint(colourId);
+		const own = this.#assorted.get(colour.id) ?? new Assorting(colour.of);
+		this.#assorted.set(colour.id, own);
+		const is = own.at(at);
+		return this.#mixed(`/one of ${colour.id} ${is}`, null, () => ({ hex: colour.of![is]!.hex, finish: colour.finish }));
+	} // prettier-ignore
 	#paint(colourId: string | null, bare = false): number {
 		return this.#mixed(bare ? '/tube' : (colourId ?? ''), colourId, (colour) =>
 			colour ? { hex: colour.hex, finish: colour.finish } : bare ? TUBE : OPEN
@@ -230,7 +241,13 @@ class Brush {
 		this.#halfWidth = Math.max(this.#halfWidth, wide + r);
 		this.#lowest = Math.min(this.#lowest, y - r);
 		this.#highest = Math.max(this.#highest, y + r);
-		const disc = { x: tenth(x), y: tenth(y), r: tenth(r), paint: this.#paint(colour), row };
+		const disc = {
+			x: tenth(x),
+			y: tenth(y),
+			r: tenth(r),
+			paint: this.#paintAt(colour, { ...at, d: ball.d }),
+			row
+		};
 		const look = looks && lookOf(kind, mark, drawn);
 		this.#discs.push(look ? { ...disc, ...this.#lean(look, looks, spot) } : disc);
 		this.#depths.push(depth + over);

@@ -11,8 +11,10 @@
 		value: readonly string[];
 		data: HandData;
 		onset: (value: readonly string[]) => void;
+		/** What stands there while none is picked. */
+		none?: string;
 	}
-	let { field, value, data, onset }: Props = $props();
+	let { field, value, data, onset, none = 'open until the job' }: Props = $props();
 	const id = $props.id();
 	const byId = $derived(new Map(data.colours.map((c) => [c.id, c])));
 	const nameOf = (colour: string) =>
@@ -43,7 +45,7 @@
 				</ColourChip>
 			</li>
 		{:else}
-			<li class="self-center pr-2 text-muted">open until the job</li>
+			<li class="self-center pr-2 text-muted">{none}</li>
 		{/each}
 		{#if value.length < field.most && data.colours.length > 0}
 			<li>

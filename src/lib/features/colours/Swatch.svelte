@@ -3,11 +3,24 @@
 
 	interface Props {
 		/** Without one it is open. */
-		colour: Pick<Colour, 'hex'> | undefined;
+		colour: Pick<Colour, 'hex' | 'of'> | undefined;
 		/** px */
 		size?: number;
 	}
 	let { colour, size = 30 }: Props = $props();
+	/** An assorted bag is a pie of its colours. */
+	function lookOf({ hex, of }: Pick<Colour, 'hex' | 'of'>): string {
+		if (!of) return hex;
+		const all = of.reduce((a, p) => a + p.parts, 0);
+		let from = 0;
+		const slices = of.map(({ hex: own, parts }) => {
+			const to = from + (360 * parts) / all;
+			const slice = `${own} ${from}deg ${to}deg`;
+			from = to;
+			return slice;
+		});
+		return `conic-gradient(${slices.join(', ')})`;
+	}
 </script>
 
 <span
@@ -15,7 +28,7 @@
 	class:open={!colour}
 	style:width="{size}px"
 	style:height="{size}px"
-	style:background={colour?.hex}
+	style:background={colour && lookOf(colour)}
 ></span>
 
 <style>

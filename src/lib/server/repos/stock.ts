@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Colour, Material, Pack } from '../../core/materials/material.ts';
-import { reuseSchema } from '../../core/materials/material.schema.ts';
+import { partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
 import type { RationalText } from '../../core/units/rational.ts';
 import type { Micrometres } from '../../core/units/length.ts';
 import type { Actor } from '../actor.ts';
@@ -34,7 +34,8 @@ export function stock(db: Database, actor: Actor) {
 				.from(colour)
 				.where(eq(colour.workspaceId, actor.workspace))
 				.orderBy(asc(colour.name));
-			return rows.map(({ id, name, finish, hex }) => ({ id, name, finish, hex }));
+			const hexes = new Map(rows.map((c) => [c.id, c.hex]));
+			return rows.map(({ parts, ...row }) => ({ ...colourOf(row), ...assortedOf(parts, hexes) }));
 		},
 		async suppliers(): Promise<Supplier[]> {
 			return db.read
@@ -75,7 +76,7 @@ export function stock(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(colour)
-					.values({ ...added, ...own })
+					.values({ ...colourRow(added), ...own })
 					.onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
@@ -113,7 +114,7 @@ export function stock(db: Database, actor: Actor) {
 				for (const each of added.colours)
 					await tx
 						.insert(colour)
-						.values({ ...each, ...own })
+						.values({ ...colourRow(each), ...own })
 						.onConflictDoNothing();
 				for (const each of added.materials)
 					await tx
@@ -151,6 +152,20 @@ export function stock(db: Database, actor: Actor) {
 			});
 		}
 	};
+}
+
+const colourOf = ({ id, name, finish, hex }: Colour): Colour => ({ id, name, finish, hex });
+
+const colourRow = ({ of, ...rest }: Colour) => ({
+	...colourOf(rest),
+	parts: of?.map(({ colour: part, parts }) => ({ colour: part, parts })) ?? null
+});
+
+const partsSchema = partColourSchema.omit({ hex: true }).array();
+/** Colours of an assorted bag as they look now; one that is gone is a grey nobody sells. */
+function assortedOf(parts: unknown, hexes: ReadonlyMap<string, string>): Pick<Colour, 'of'> {
+	if (parts === null) return {};
+	return { of: partsSchema.parse(parts).map((p) => ({ ...p, hex: hexes.get(p.colour) ?? '#c9ccd2' })) };
 }
 
 const thousandths = (value: number | null): number | null =>

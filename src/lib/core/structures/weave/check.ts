@@ -4,12 +4,35 @@ import type { Weave } from './document.ts';
 import type { Finding } from '../../checks/finding.ts';
 import { joinersOf, sizeOfWeave, IN_CONNECTOR } from './count.ts';
 import { watch } from '../kit/watch.ts';
+import { alikeIn } from './neighbours.ts';
 import { graphOf } from './graph.ts';
 
 export const check: CheckFacet<Weave> = { held: ({ hung }) => hung !== null, check: checkWeave };
 
-function checkWeave(weave: Weave, { section: { name }, rates }: CheckContext): Finding[] {
-	const found: Finding[] = [];
+/** What an assorted bag does to a weave. */
+function checkAlike(weave: Weave, { section: { name }, colourway, catalogue }: CheckContext): Finding[] {
+	const alike = alikeIn(weave, colourway, catalogue);
+	if (!alike || alike.pairs === 0 || alike.atRandom < 1) return [];
+	const { pairs, atRandom, laidOut, bag, colours } = alike;
+	const left =
+		laidOut === 0
+			? 'Laid out on the floor first, none has to be.'
+			: `Laid out first, ${laidOut} still are: with ${colours} colours it cannot be helped; take a bag of more.`;
+	return [
+		watch(
+			'alike-neighbours',
+			`${name}: taken as they come out of ${bag}, about ${Math.round(atRandom)} of ${pairs} neighbours are of one colour. ${left}`,
+			'Two of one colour side by side are seen as a hole in the pattern, and a weave is not undone.'
+		)
+	];
+}
+
+function checkWeave(weave: Weave, context: CheckContext): Finding[] {
+	const {
+		section: { name },
+		rates
+	} = context;
+	const found: Finding[] = checkAlike(weave, context);
 	const { joiner, chord, handle } = weave;
 	if (joiner === null && joinersOf(weave) > 0)
 		found.push(

@@ -42,13 +42,19 @@ function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 			`Weave ${kit.name}: ${first.join ?? how}, ${wide}${deep === null ? '' : `, ${feet(deep)} deep`} and ${feet(height)} high.${fillers > 0 ? ` A round in each of its ${fillers} bays.` : ''}`,
 			{
 				lines: first.join ? [] : rowLines(weave, kit),
-				check: 'rows as long as each other, every held joint tight',
+				check: `rows as long as each other, every held joint tight${isAssorted(weave, kit) ? '; no two neighbours of one colour' : ''}`,
 				work: [...shareOf(kit, 'weave', first.left), ...kit.share('infill')]
 			}
 		)
 	);
 	return [...steps, ...hangStep(kit, weave.hung, width)];
 }
+
+/** Whether an assorted bag is woven. */
+const isAssorted = (weave: Weave, kit: StepKit): boolean =>
+	weave.rows.some((r) =>
+		r.blocks.some((b) => kit.context.catalogue.colours.get(kit.colourway?.fills[b.slot ?? ''] ?? '')?.of)
+	);
 
 /** The rows of it, topmost first. */
 const rowLines = (weave: Weave, kit: StepKit): StepLine[] =>

@@ -28,6 +28,8 @@ export const colour = sqliteTable(
 		finish: text({ enum: FINISHES }).notNull(),
 		/** `#rrggbb` */
 		hex: text().notNull(),
+		/** Of an assorted bag: its colours and their shares. Read only through `partsSchema`. */
+		parts: text({ mode: 'json' }).$type<readonly { colour: string; parts: number }[]>(),
 		changedBy: changedBy()
 	},
 	(t) => [
