@@ -33,9 +33,9 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 		[WEAVE, 'row 8 red'],
 		[FRAME, 'post 5 ft']
 	],
-	layer: [[COLUMN, '4 11 at 9 white', '4 11 at 9 hidden', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
+	layer: [[COLUMN, '4 11 at 9 white', '4 5 or 11 at 4 white', '4 11 at 9 hidden', '4 11 at 9 white + 2 5 at 4 red', '4 11 at 9 white x3']],
 	cluster: [[COLUMN, 'a quad of elevens at 9 white', 'two quads of 11 at 9 white', '4 x 11 at 9 white', '3 11 at 9 white with 1 11 at 7 red', '4 11 at 9 white filled with sand', '4 11 at 9 white front', '2 5 at 4 red back tier 1', '1 5 at 4 red left tier 2', '1 5 at 4 red right tier 0']],
-	balloon: [[COLUMN, '4 11 white', '4 11 hearts at 9 white', '4 11 at 9 by eye white']],
+	balloon: [[COLUMN, '4 11 white', '4 5 or 11 at 4 white', '4 11 hearts at 9 white', '4 11 at 9 by eye white']],
 	side: [[COLUMN, '1 11 at 9 white front', '1 11 at 9 white back', '1 11 at 9 white left', '1 11 at 9 white right']],
 	size: [
 		[COLUMN, '4 11 at 9 white', '4 11 at 9 in white', '4 11 at 8 to 9 white', '1 11 at 4 strokes of hand pump white', '4 11 at loose white', '4 11 at soft white', '4 11 at full white', '4 11 at random white', '4 11 at by look white', '4 11 at ? white'],
@@ -97,7 +97,7 @@ export const LINES: Readonly<Record<string, readonly (readonly [readonly string[
 	lines: [[COLUMN, '2 stake', '2 stake or 1 fairy lights', '1 stake swappable']],
 	part: [[COLUMN, '2 stake', '2 to 4 stake']],
 	role: [[COLUMN, '2 stake serving column row 1', '1 stake serving column, column row 2'],
-		[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake measured on the spot']],
+		[COLUMN, '1 stake optional', '1 stake taken along', '1 stake reused', '1 stake left over', '1 stake from leftovers', '1 stake measured on the spot']],
 	open: [[TWO, 'arm optional', 'arm optional when it is outdoors', 'arm always there', 'arm made 3 days before', 'arm made on the day', 'arm made as usual'], [[...TWO, 'section hat'], 'hat instead of arm']],
 	choice: [[TWO, 'leave out arm', 'put back arm'], [COLUMN, 'swap white and red', 'swap star card for stake', 'leave out white', 'put back white']],
 	change: [

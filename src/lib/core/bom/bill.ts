@@ -20,6 +20,7 @@ import { ceiling, ONE, rational, ZERO, type Rational, type RationalText } from '
 import type { Exploded, PaidNeed } from './explode.ts';
 import { NEEDS_SOMETHING, rulesFor } from './follow-on.ts';
 import type { CountOf, FollowOnRule } from '../document/rule.ts';
+import { takeLeftovers, USED, type Draft, type Either } from './bill-draft.ts';
 import { sparesFor, sparesTogether } from './spares.ts';
 
 export interface BillContext {
@@ -55,6 +56,8 @@ export interface BillLine {
 	readonly role: LineRole;
 	/** Where part of the count is an estimate: the least and the most it may be. */
 	readonly estimate: { readonly low: Rational; readonly high: Rational } | null;
+	/** What some of it may be instead, until that is known: another bag. */
+	readonly either?: readonly Either[] | undefined;
 	readonly where: readonly { readonly label: string; readonly quantity: Rational }[];
 	/** What each line of an order takes of it, by their places in the order. */
 	readonly byLine: ReadonlyMap<number, Rational>;
@@ -84,20 +87,6 @@ const BALLOONS: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
 	'foil-letter', 'foil-number'
 ]); // prettier-ignore
 
-interface Draft {
-	material: Material | undefined;
-	label: string;
-	balloon: boolean;
-	unit: string;
-	status: BillLine['status'];
-	role: LineRole;
-	used: Rational;
-	/** What the estimates in it may be less and more, together. */
-	spread: { readonly less: Rational; readonly more: Rational } | null;
-	where: Map<string, Rational>;
-	byLine: Map<number, Rational>;
-}
-
 /** Merges exploded needs into the two lists; lines stand in the order first met. */
 export function bill(exploded: readonly Exploded[], context: BillContext): Bill {
 	const drafts = new Map<string, Draft>();
@@ -114,6 +103,7 @@ export function bill(exploded: readonly Exploded[], context: BillContext): Bill 
 		} else if (need.what === 'paid') putPaid(paid, need, each);
 		else putFollowers(put, need, each, context);
 	}
+	takeLeftovers(drafts);
 	const lines = covered(
 		[...drafts].map(([key, draft]) => finish(key, draft, context)),
 		context.service
@@ -143,11 +133,12 @@ function putPaid(
 /** Adds a need to the line of its key, which begins as said where there is none. */
 const putInto =
 	(drafts: Map<string, Draft>): Put =>
-	(key, draft, { quantity, range }, { where, line = 0 }) => {
+	(key, draft, { quantity, range }, { where, line = 0 }, either) => {
 		const own = drafts.get(key) ?? {
 			...draft,
 			used: ZERO,
 			spread: null,
+			either: new Map<string, Either>(),
 			where: new Map<string, Rational>(),
 			byLine: new Map<number, Rational>()
 		};
@@ -155,6 +146,10 @@ const putInto =
 		own.used = own.used.add(quantity);
 		own.where.set(where, (own.where.get(where) ?? ZERO).add(quantity));
 		own.byLine.set(line, (own.byLine.get(line) ?? ZERO).add(quantity));
+		if (either) {
+			const before = own.either.get(either.label)?.quantity ?? ZERO;
+			own.either.set(either.label, { ...either, quantity: before.add(either.quantity) });
+		}
 		if (!range) return;
 		const { less, more } = own.spread ?? { less: ZERO, more: ZERO };
 		own.spread = { less: less.add(quantity.sub(range.low)), more: more.add(range.high.sub(quantity)) };
@@ -183,10 +178,25 @@ function putBalloon(
 	const unlisted = need.material ?? (open ? keyOfBalloon(need, `slot:${slot}`) : match);
 	const key = found ? materialKey(found.id) : `balloon:${unlisted}`;
 	const status = open ? 'open' : found ? 'listed' : 'unlisted';
-	put(key, { material: found, label, balloon: true, unit: 'piece', status, role: USED }, need, each);
+	put(
+		key,
+		{ material: found, label, balloon: true, unit: 'piece', status, role: USED },
+		need,
+		each,
+		otherBag(need, colour, catalogue)
+	);
 	// A certain material is of its own colour, whatever its slot holds.
 	const of = own?.colour ? { ...need, colour: own.colour } : need;
 	addInflate(inflate, of, { slot, colour, where: each.where });
+}
+
+/** The other bag a balloon may be of. */
+function otherBag(need: BalloonNeed, colour: string, { byMatch }: Catalogue): Either | undefined {
+	if (need.or === undefined) return undefined;
+	const other = { ...need, nominal: need.or };
+	const material = byMatch.get(keyOfBalloon(other, need.colour));
+	const label = material?.name ?? `${kindOfBalloon(other)}, ${colour}`;
+	return { label, material, quantity: need.quantity };
 }
 
 /** What follows from a count, by the rules of the design, else of the studio. */
@@ -279,13 +289,11 @@ function followers(of: CountOf, rules: readonly FollowOnRule[]): readonly Follow
 
 type Put = (
 	key: string,
-	draft: Omit<Draft, 'used' | 'spread' | 'where' | 'byLine'>,
+	draft: Omit<Draft, 'used' | 'spread' | 'either' | 'where' | 'byLine'>,
 	count: Pick<Extract<Exploded['need'], { what: 'material' }>, 'quantity' | 'range'>,
-	from: Pick<Exploded, 'where' | 'line'>
+	from: Pick<Exploded, 'where' | 'line'>,
+	either?: Either
 ) => void;
-
-/** Optional lines that are taken are used like any other. */
-const USED: LineRole = 'always';
 
 function putMaterial(
 	put: Put,
@@ -312,12 +320,12 @@ function putMaterial(
 }
 
 function finish(key: string, draft: Draft, context: BillContext): BillLine {
-	const { material, label, balloon, unit, status, used, role, spread, byLine } = draft;
+	const { material, label, balloon, unit, status, used, role, spread, either, byLine } = draft;
 	const said = material?.loss ?? (balloon ? context.defaultLoss : null);
 	const share = said === null ? ZERO : rational(said);
 	const gas = material?.kind === 'gas';
 	const needed = ceiling(used);
-	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product';
+	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product' && role !== 'from leftovers';
 	// What is only taken along is not used up: its loss is the loss of what is used.
 	const atRisk = bought && role !== 'taken along';
 	const lost = !atRisk ? ZERO : gas ? used.div(ONE.sub(share)).sub(used) : used.mul(share);
@@ -337,6 +345,7 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 		status,
 		role,
 		estimate: less ? { low: used.sub(spread.less), high: used.add(spread.more) } : null,
+		...(either.size > 0 && { either: [...either.values()] }),
 		where: [...draft.where].map(([label, quantity]) => ({ label, quantity })),
 		byLine
 	};

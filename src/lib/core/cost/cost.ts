@@ -112,7 +112,7 @@ export function cost(bill: Bill, tasks: readonly TimedTask[], rates: Rates): Cos
 function spreadOf(lines: readonly BillLine[], tasks: readonly TimedTask[], rates: Rates): Cost['spread'] {
 	const { currency, overhead } = rates;
 	const estimated = lines.filter((l) => l.estimate !== null);
-	if (estimated.length === 0) return null;
+	if (estimated.length === 0 && lines.every((l) => !l.either)) return null;
 	const hour = crewFor(rates).perHour.add(overhead.kind === 'hour' ? overhead.minor : 0);
 	const work = (of: 'less' | 'more') =>
 		tasks
@@ -128,6 +128,15 @@ function spreadOf(lines: readonly BillLine[], tasks: readonly TimedTask[], rates
 		less = less.add(each.mul(used.sub(estimate.low)));
 		more = more.add(each.mul(estimate.high.sub(used)));
 	}
+	for (const { material, either = [], used, lost } of lines)
+		for (const other of either) {
+			const [own, instead] = [material, other.material].map((m) => m && unitCost(m));
+			if (!own || !instead) continue;
+			const goes = (used.equals(0) ? ONE : used.add(lost).div(used)).mul(other.quantity).mul(paidOf(rates));
+			const change = instead.sub(own).mul(goes);
+			if (change.compare(ZERO) < 0) less = less.sub(change);
+			else more = more.add(change);
+		}
 	const over = overhead.kind === 'percent' ? rational(overhead.percent).div(100).add(1) : ONE;
 	return { less: rounded(less.mul(over), currency), more: rounded(more.mul(over), currency) };
 }

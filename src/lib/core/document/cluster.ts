@@ -44,6 +44,8 @@ export interface Place {
 	readonly neckOff?: true | undefined;
 	/** One of the two bubbles that one balloon is twisted into. */
 	readonly twin?: true | undefined;
+	/** Of this bag as well, until it is known: it is reckoned with the first. */
+	readonly or?: Micrometres | undefined;
 }
 
 export const JOININGS = ['twisted on', 'line', 'necks', 'modelling balloon', 'cluster to cluster'] as const;

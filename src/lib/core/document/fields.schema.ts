@@ -98,6 +98,7 @@ export const balloon = {
 		])
 		.optional(),
 	painted: z.literal(true).or(z.enum(PAINT_PARTS)).optional(),
+	or: length.optional(),
 	neckOff: z.literal(true).optional(),
 	twin: z.literal(true).optional()
 };

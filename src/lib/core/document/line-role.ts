@@ -1,8 +1,16 @@
-export const LINE_ROLES = ['always', 'optional', 'taken along', 'reused', 'by-product'] as const;
+export const LINE_ROLES = [
+	'always',
+	'optional',
+	'taken along',
+	'reused',
+	'by-product',
+	'from leftovers'
+] as const;
 
 /**
  * `optional` counts where it is taken; `taken along` is packed and charged only if used; `reused` comes off the
- * shelf; a `by-product` is left over by the work and never bought.
+ * shelf; a `by-product` is left over by the work and never bought; what is `from leftovers`
+ * takes of those first, of its own piece or another of the job, and only the rest is bought.
  */
 export type LineRole = (typeof LINE_ROLES)[number];
 
@@ -12,5 +20,6 @@ export const ROLE_WORDS: Readonly<Record<LineRole, string>> = {
 	optional: 'optional',
 	'taken along': 'taken along, charged only if used',
 	reused: 'reused, off the shelf',
-	'by-product': 'left over by the work'
+	'by-product': 'left over by the work',
+	'from leftovers': 'from what is left over, the rest bought'
 };

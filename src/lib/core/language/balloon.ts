@@ -38,11 +38,28 @@ export function balloonOf(r: Reader): Parsed<SaidBalloon> {
 				: `There is no ${bag.valueOf()} in round. The bags say ${ROUND_NOMINALS.join(', ')}.`
 		);
 	}
-	const size = sizeOf(r, nominal, own === undefined ? 'cm' : 'in');
+	const other = otherBag(r, heart);
+	if (other && !other.ok) return other;
+	const size = sizeOf(r, other ? larger(nominal, other.value) : nominal, own === undefined ? 'cm' : 'in');
 	if (!size.ok) return size;
 	const method = r.phrase('by eye') ? 'eye' : null;
-	return got({ kind: heart ? 'latex-heart' : 'latex-round', nominal, size: size.value, method });
+	const or = other && other.value !== nominal ? { or: other.value } : {};
+	return got({ kind: heart ? 'latex-heart' : 'latex-round', nominal, size: size.value, method, ...or });
 }
+
+const larger = (a: Micrometres, b: Micrometres): Micrometres => (a > b ? a : b);
+
+/** `… or 11`: the other bag it may be of, until that is known; undefined where none is said. */
+function otherBag(r: Reader, heart: boolean): Parsed<Micrometres> | undefined {
+	if (!isWord(r.now, 'or') || r.next?.kind !== 'number') return undefined;
+	r.at++;
+	const bag = r.number()!;
+	r.unit();
+	const nominal = nominalOf(bag, heart, r.context);
+	return nominal === undefined
+		? refuse('unknown-word', `There is no ${bag.valueOf()} in ${heart ? 'heart' : 'round'}. The bags say ${ROUND_NOMINALS.join(', ')}.`)
+		: got(nominal);
+} // prettier-ignore
 
 /** Whether lengths are in centimetres here, or in this line. */
 const saysCentimetres = ({ context, all }: Reader): boolean =>

@@ -25,6 +25,8 @@ export interface SaidBalloon {
 	readonly nominal: Micrometres;
 	readonly size: Size;
 	readonly method: 'eye' | null;
+	/** Another bag it may be of. */
+	readonly or?: Micrometres;
 }
 
 export interface SaidCluster extends SaidBalloon, SaidFill {

@@ -125,6 +125,13 @@ export function tallyReport(
 			status: l.status,
 			role: l.role,
 			estimate: l.estimate && { low: rationalText(l.estimate.low), high: rationalText(l.estimate.high) },
+			...(l.either && {
+				either: l.either.map((e) => ({
+					label: e.label,
+					material: e.material?.id ?? null,
+					quantity: rationalText(e.quantity)
+				}))
+			}),
 			where: l.where.map((w) => ({ label: w.label, quantity: rationalText(w.quantity) }))
 		})),
 		toInflate: bill.inflate.map(({ quantity: n, bag, sizeTo, method, gas, colour, slot, where }) => ({

@@ -40,7 +40,8 @@
 		optional: '',
 		'taken along': 'taken along',
 		reused: 'off the shelf',
-		'by-product': 'left over'
+		'by-product': 'left over',
+		'from leftovers': 'from what is left over'
 	};
 	const cost = $derived(bench.tally.cost);
 	const unknown = $derived(cost.total.unknown);

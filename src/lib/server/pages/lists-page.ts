@@ -45,6 +45,7 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 			role: line.role,
 			estimate:
 				line.estimate && `${line.estimate.low.toFraction(true)} to ${line.estimate.high.toFraction(true)}`,
+			either: (line.either ?? []).map((e) => `${e.quantity.toFraction(true)} of them may be ${e.label}`),
 			returns: Boolean(line.material?.reuse)
 		})),
 		toInflate: bill.inflate.map((line) => ({

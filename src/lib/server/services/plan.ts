@@ -125,7 +125,7 @@ export function listsOf(
 		}),
 		toBuy: bill.lines.map((line) => {
 			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
-			const buys = shelf === '' && line.role !== 'by-product';
+			const buys = shelf === '' && line.role !== 'by-product' && line.role !== 'from leftovers';
 			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
 			const count = quantityText(buys ? rational(line.toBuy) : line.used, line.unit);
 			return `${count} ${line.unit === 'piece' ? '×' : 'of'} ${line.label}${shelf}${role}`;

@@ -205,8 +205,8 @@ function sizes(left: Left, said: Said, context: EntryContext) {
 		said.size = `${low}${high ? ` to ${high}` : ''}${unit ? ' cm' : ''}`;
 		left.take(/\bor so\b/);
 	}
-	const bag = left.take(re(String.raw`(?<!\S)${N}${BAG}`));
-	if (bag) said.bag = bag[1]!;
+	const bag = left.take(re(String.raw`(?<!\S)${N}${BAG}(?: or ${N}${BAG})?`));
+	if (bag) said.bag = bag[2] ? `${bag[1]} or ${bag[2]}` : bag[1]!;
 	// “four 16 greys to 13”.
 	const brought = sized || word || strokes ? undefined : left.take(re(String.raw`\bto ${N}(?=\s*(?:,|$))`));
 	if (brought) said.size = brought[1]!;

@@ -76,7 +76,10 @@ function readAs(said: string, { context, masked }: Desk): readonly string[] | un
 		}
 	const line = last === undefined ? undefined : rowLine(last, { ...context, masks: masked.names });
 	const own = line === undefined ? undefined : unmask(line, masked);
-	return own !== undefined && parseEntry(own, context).ok ? [own] : undefined;
+	if (own !== undefined && parseEntry(own, context).ok) return [own];
+	// Said in the words of the exact grammar, once they are put as it has them.
+	const put = unmask(bare(said).replace(/[§″]/g, ''), masked).trim();
+	return parseEntry(put, context).ok ? [put] : undefined;
 }
 
 /** Sentences one after the other, each of which must be understood: apart where they say so, then at commas. */

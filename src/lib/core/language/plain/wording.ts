@@ -171,6 +171,8 @@ const SAME: readonly (readonly [RegExp, string])[] = [
 	[/\b(?:with )?(water|sand|marbles?)[- ]?(?:weighted|weighed)\b/g, 'filled with $1'],
 	[/\bstuffed with (an? [^,]+?)(?=,|$)/g, 'with $1 inside'],
 	[/\bwith (an? [^,]+?) (?:in|inside) (?:it|them|each)\b/g, 'with $1 inside'],
+	[/,? ?\b(?:made )?(?:from|of|out of) (?:what(?:'s| is| was)? left(?: ?over)?(?: from [a-z ]+)?|the (?:leftovers|left ?overs|scraps|rest)(?: (?:of|from) [a-z ]+)?|(?:left ?overs|scraps))\s*$/g, ' from leftovers'],
+	[/,? ?\b(?:until|till?|as long as|while) (?:it|that|i|we) (?:is |are |am )?(?:know|known|not known|sure|decided|find out)\b/g, ''],
 	[/(\d+(?:\.\d+)?)(?:″)? or (?=\d)/g, '$1 to '],
 	[/,? ?\b(?:(?:the )?size does(?:n't|nt| not) matter|no size|whatever size)\b/g, ''],
 	[/\b(?:(?:in|of) )?(?:any|whatever|whichever)(?: old)? (?:colou?r|print|colou?r or print)s?\b(?: (?:i|we) have)?(?:,? (?:as )?(?:nobody|no one|they|you) (?:(?:will|can|do)(?:n't| not)? )?(?:ever )?sees? (?:it|them))?/g, 'hidden'],

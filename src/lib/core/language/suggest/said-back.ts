@@ -34,9 +34,10 @@ function colourName(ref: ColourRef, context: EntryContext): string {
 }
 
 function clusterWords(cluster: SaidCluster, context: EntryContext): string {
-	const { count, nominal, kind, size, method, pattern, others, inside, painted, neckOff, twin, side } =
+	const { count, nominal, kind, size, method, pattern, others, inside, painted, neckOff, twin, side, or } =
 		cluster;
-	const bag = `${formatInches(nominal)}-inch${kind === 'latex-heart' ? ' hearts' : ''}`;
+	const other = or === undefined ? '' : ` or ${formatInches(or)}`;
+	const bag = `${formatInches(nominal)}${other}-inch${kind === 'latex-heart' ? ' hearts' : ''}`;
 	const colours = pattern.colours.map((c) => colourName(c.ref, context));
 	const joined = colours.join(pattern.kind === 'gradient' ? ' to ' : ' and ');
 	const sized = size.kind === 'unknown' ? '' : ` at ${printSize(size)}${method === 'eye' ? ' by eye' : ''}`;

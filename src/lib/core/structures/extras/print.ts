@@ -23,7 +23,8 @@ const MEANT: Readonly<Record<LineRole, string>> = {
 	optional: ' optional',
 	'taken along': ' taken along',
 	reused: ' reused',
-	'by-product': ' left over'
+	'by-product': ' left over',
+	'from leftovers': ' from leftovers'
 };
 /** `2 to 4 stake optional`: a line as it is typed. */
 function typedLine(

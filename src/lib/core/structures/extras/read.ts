@@ -10,7 +10,7 @@ import type { Reader } from '../../language/reader.ts';
 import { servingOf } from '../../language/serving.ts';
 
 /** Words that end the name of a material in a line. */
-const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured', 'serving'];
+const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured', 'serving', 'from'];
 
 /**
  * `2 moss mat`; `2 to 4 reeds`; `1 sandbag or 4 stakes`; and how it is meant at its end: optional, taken along,
@@ -46,6 +46,7 @@ export function lines(r: Reader): Parsed<ExtrasSaid> | undefined {
 		else if (r.word('reused')) role = 'reused';
 		else if (r.phrase('taken along')) role = 'taken along';
 		else if (r.phrase('left over')) role = 'by-product';
+		else if (r.phrase('from leftovers')) role = 'from leftovers';
 		else if (r.phrase('measured on the spot')) onSpot = true;
 		else if (r.word('swappable')) swappable = true;
 		else break;

@@ -22,6 +22,7 @@ export function runsOf({ places }: Cluster): PlaceRun[] {
 
 export const samePlace = (a: Place, b: Place): boolean =>
 	a.nominal === b.nominal &&
+	a.or === b.or &&
 	a.kind === b.kind &&
 	a.slot === b.slot &&
 	a.method === b.method &&

@@ -46,10 +46,11 @@ export function filled(
 }
 
 /** A balloon as it was said, in no slot of its own yet. */
-export const saidPlace = (id: string, { nominal, size, kind, method }: SaidBalloon): Place => ({
+export const saidPlace = (id: string, { nominal, size, kind, method, or }: SaidBalloon): Place => ({
 	...newPlace(id, nominal, size),
 	kind,
-	method
+	method,
+	...(or !== undefined && { or })
 });
 
 export function buildPattern(

@@ -115,6 +115,7 @@ export const ownNeed = (balloon: OwnBalloon, colourway: Colourway | undefined, c
 		size: balloon.size,
 		method: methodOfPlace(balloon),
 		...(balloon.twin && { look: twinWords(balloon) }),
+		...(balloon.or !== undefined && { or: balloon.or }),
 		quantity: rational(balloonsIn(balloon, count))
 	}) as const;
 

@@ -33,6 +33,8 @@ export type Need =
 			readonly tie?: true;
 			/** Hidden: any colour of its kind and size will do, the cheapest that is listed. */
 			readonly any?: true;
+			/** The other bag it may be of, until that is known. */
+			readonly or?: Micrometres;
 			/** An estimate's ends. */
 			readonly range?: { readonly low: Rational; readonly high: Rational };
 			readonly quantity: Rational;

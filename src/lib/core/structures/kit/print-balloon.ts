@@ -47,11 +47,13 @@ export function printBalloon({
 	nominal,
 	size,
 	method,
-	kind
-}: Pick<Place, 'nominal' | 'size' | 'method' | 'kind'>): string {
+	kind,
+	or
+}: Pick<Place, 'nominal' | 'size' | 'method' | 'kind' | 'or'>): string {
 	const heart = kind === 'latex-heart' ? ' hearts' : '';
 	const at = size.kind === 'unknown' ? '' : ` at ${printSize(size)}`;
-	return `${formatInches(nominal)}${heart}${at}${method === 'eye' ? ' by eye' : ''}`;
+	const other = or === undefined ? '' : ` or ${formatInches(or)}`;
+	return `${formatInches(nominal)}${heart}${other}${at}${method === 'eye' ? ' by eye' : ''}`;
 }
 
 /** What a row says first: its first cluster, without colours. */

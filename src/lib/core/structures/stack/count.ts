@@ -35,7 +35,7 @@ function needsOfRows(stack: Stack, colourway: Colourway | undefined): Need[] {
 		for (const cluster of layer.clusters) {
 			for (const run of runsOf(cluster)) {
 				const { place } = run;
-				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${place.twin ?? ''}/`;
+				const alike = `${place.kind}/${place.nominal}/${sizeKey(place.size)}/${place.method ?? ''}/${place.material ?? ''}/${place.twin ?? ''}/${place.or ?? ''}/`;
 				if (isTreated(place))
 					filled.push(...insideNeeds(place, colourway, balloonsIn(place, run.count) * layer.repeat));
 				for (const [slot, count] of slotCounts(layer, cluster, run, ringOfStack)) {
@@ -58,6 +58,7 @@ function needsOfRows(stack: Stack, colourway: Colourway | undefined): Need[] {
 		size: place.size,
 		method: methodOfPlace(place),
 		...(place.twin && { look: twinWords(place) }),
+		...(place.or !== undefined && { or: place.or }),
 		quantity: rational(count, place.twin ? 2 : 1)
 	}));
 	return [

@@ -5,11 +5,12 @@
 	import { parseAmountText } from '../../../core/language/fill.ts';
 	import Choice from '../../../ui/pick/Pick.svelte';
 	import TypedField from '../../../ui/typed/TypedField.svelte';
+	import { formatInches, um } from '../../../core/units/length.ts';
 	import type { Bench } from '../bench.svelte.ts';
 
 	interface Props {
 		bench: Bench;
-		place: Pick<Place, 'inside' | 'painted' | 'neckOff' | 'twin'>;
+		place: Pick<Place, 'inside' | 'painted' | 'neckOff' | 'twin' | 'or' | 'nominal' | 'kind'>;
 		onchange: (work: (place: Mutable<Place>) => void) => void;
 		/** Whether it can be said to be one of two bubbles: there is an even number of them. */
 		twins?: boolean;
@@ -33,6 +34,24 @@
 		onchange((p) => {
 			if (part === '') delete p.painted;
 			else p.painted = part === 'all' ? true : (part as PaintPart);
+		});
+	/** Bags of its kind that are here, and the one that was said. */
+	const bags = $derived(
+		[
+			...new Set([
+				...bench.data.materials.flatMap((m) =>
+					m.kind === place.kind && m.nominal !== null ? [m.nominal] : []
+				),
+				...(place.or === undefined ? [] : [place.or])
+			])
+		]
+			.filter((b) => b !== place.nominal)
+			.sort((a, b) => a - b)
+	);
+	const otherBag = (bag: string) =>
+		onchange((p) => {
+			if (bag === '') delete p.or;
+			else p.or = um(Number(bag));
 		});
 	const flag = (key: 'neckOff' | 'twin', on: boolean) =>
 		onchange((p) => {
@@ -70,6 +89,12 @@
 			...PAINT_PARTS.map((p) => [p, p] as const)
 		]}
 		onpick={paint}
+	/>
+	<Choice
+		label="Or of another bag"
+		value={place.or === undefined ? '' : String(place.or)}
+		options={[['', 'no, of this one'] as const, ...bags.map((b) => [String(b), formatInches(b)] as const)]}
+		onpick={otherBag}
 	/>
 </div>
 <label class="flex min-h-8 items-center gap-2 text-[13px]">

@@ -8,7 +8,8 @@
 	const ROLE: Record<string, string> = {
 		'taken along': 'taken along, charged only if used',
 		reused: 'reused',
-		'by-product': 'left over by the work'
+		'by-product': 'left over by the work',
+		'from leftovers': 'of what the work leaves over'
 	};
 	const METHOD = { hole: 'hole', strokes: 'count strokes', eye: 'by eye' };
 </script>
@@ -56,7 +57,8 @@
 										({ROLE[line.role]})</span
 									>{/if}{#if line.estimate}<span class="text-muted">
 										(estimated, {line.estimate})</span
-									>{/if}</td
+									>{/if}{#each line.either as other (other)}<span class="block text-muted">{other}</span
+									>{/each}</td
 							>
 							<td class="n">{line.used}</td>
 							<td class="n">{line.returns ? '' : line.spares}</td>
@@ -64,9 +66,11 @@
 								><b
 									>{line.role === 'by-product'
 										? 'left over'
-										: line.returns || line.role === 'reused'
-											? 'from the shelf'
-											: line.toBuy}</b
+										: line.role === 'from leftovers'
+											? 'from what is left over'
+											: line.returns || line.role === 'reused'
+												? 'from the shelf'
+												: line.toBuy}</b
 								></td
 							>
 							<td class="n wide text-muted">{line.returns || line.spares === 0 ? '' : line.back}</td>
