@@ -1,3 +1,4 @@
+import { PNG } from 'pngjs';
 import { entry, expect, figure, newDesign, saved, say, test } from './app.ts';
 
 test('a garland whose length nobody knows, by mouse: ends that get smaller, a stretch that stays free, a price with ends', async ({
@@ -113,9 +114,58 @@ test('a foil has the edge that is drawn for it: wrong drawings are answered at t
 	await page.getByRole('button', { name: 'Add', exact: true }).first().click();
 	await expect(page.getByText(/There is no path in it/)).toBeVisible();
 	await expect(edge).toHaveValue('a kite');
-	await page.getByLabel('from a file').setInputFiles({ name: 'kite.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M5 0 L10 4 L5 14 L0 4 Z"/></svg>') }); // prettier-ignore
+	await page.getByLabel('from a drawing, or a photo').setInputFiles({ name: 'kite.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M5 0 L10 4 L5 14 L0 4 Z"/></svg>') }); // prettier-ignore
 	await expect(page.getByRole('img', { name: 'Its edge as it will be drawn' })).toBeVisible();
 	await page.getByRole('button', { name: 'Add', exact: true }).first().click();
 	await page.goto('/stockroom?search=kite');
 	await expect(page.getByText('foil kite 30 in, gull white').first()).toBeVisible();
+});
+
+/** A photo of a disc on a plain ground, with a speck beside it. */
+function discPhoto(): Buffer {
+	const png = new PNG({ width: 300, height: 200 });
+	for (let y = 0; y < 200; y++)
+		for (let x = 0; x < 300; x++) {
+			const thing = Math.hypot(x - 150, y - 100) < 70 || Math.hypot(x - 20, y - 20) < 3;
+			png.data.set(thing ? [190, 45, 40, 255] : [230, 226, 218, 255], (y * 300 + x) * 4);
+		}
+	return PNG.sync.write(png);
+}
+
+test('a photo gives its edge, an assorted bag its colours; both are bought, drawn and said by name', async ({
+	page
+}) => {
+	await page.goto('/stockroom');
+	await page.getByText('Add a material').first().click();
+	const edge = page.getByLabel(/^Edge of a foil/);
+	const file = page.getByLabel('from a drawing, or a photo');
+	await file.setInputFiles({ name: 'odd.png', mimeType: 'image/png', buffer: Buffer.from('no photo') });
+	await expect(page.getByText('That photo could not be opened here.')).toBeVisible();
+	await file.setInputFiles({ name: 'disc.png', mimeType: 'image/png', buffer: discPhoto() });
+	await expect(page.getByRole('img', { name: 'Its edge as it will be drawn' })).toBeVisible();
+	await expect(edge).toHaveValue(/^M[\d. L]+Z$/);
+
+	// One colour is no assortment: it is said at the field, and what was picked stays.
+	const bag = page.getByRole('group', { name: 'An assorted bag of' });
+	await page.getByLabel('New colour').fill('carnival');
+	const pick = async (name: string) => {
+		await bag.getByRole('button', { name: /^Another colour/ }).click();
+		await page.getByRole('button', { name, exact: true }).click();
+	};
+	await pick('pennant red');
+	await page.getByRole('button', { name: 'Add the colour' }).click();
+	await expect(page.getByText('An assorted bag has two colours or more.')).toBeVisible();
+	await expect(bag.getByText('pennant red')).toBeVisible();
+	await pick('gull white');
+	await pick('kelp green');
+	await page.getByRole('button', { name: 'Add the colour' }).click();
+	await expect(page.getByText('carnival is a colour now.')).toBeVisible();
+
+	await newDesign(page, 'Carnival post');
+	await say(page, '4 11 at 9 carnival x5');
+	await say(page, '4 11 at 9 hidden');
+	await expect(page.getByText('hidden').first()).toBeVisible();
+	await saved(page);
+	await page.reload();
+	await expect(page.getByText('carnival').first()).toBeVisible();
 });

@@ -14,6 +14,8 @@
 
 	let { data, form } = $props();
 	let editing = $state<string | null>(null);
+	/** The forms for what is new are open. */
+	let adding = $state<boolean>();
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
 	/** The colour picked; nothing said yet is what was sent before. */
 	let picked = $state<string | null>(null);
@@ -71,7 +73,10 @@
 	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
-	<details class="mb-3 border border-line bg-paper px-4 py-2" open={Object.keys(errors).length > 0}>
+	<details
+		class="mb-3 border border-line bg-paper px-4 py-2"
+		bind:open={() => adding ?? Object.keys(errors).length > 0, (open) => (adding = open)}
+	>
 		<summary class="cursor-pointer font-semibold">Add a material</summary>
 		<form
 			method="post"

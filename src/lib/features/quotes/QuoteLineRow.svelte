@@ -60,6 +60,8 @@
 	/** Colours of its own are in sight: every slot with every colour is much to hold where nobody looks. */
 	// svelte-ignore state_referenced_locally
 	let isColoured = $state(Object.values(line.slots).some(Boolean));
+	/** Opened or closed by hand; else it is open where something is said in it. */
+	let opened = $state<boolean>();
 	const isSaid = $derived(
 		line.stands !== 'always' ||
 			line.heading !== '' ||
@@ -223,7 +225,7 @@
 		</span>
 		<Button kind="word" onclick={() => draft.removeLine(line.id)}>take out</Button>
 	</div>
-	<details class="more" open={isSaid}>
+	<details class="more" bind:open={() => opened ?? isSaid, (open) => (opened = open)}>
 		<summary class="cursor-pointer text-[13px] text-muted">heading, note, choice, tax</summary>
 		<div class="mt-2 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
 			{@render small('heading', 'Under the heading')}

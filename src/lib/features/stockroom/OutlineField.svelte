@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { edgeOfPhoto, LOOKED_AT } from '../../core/photo/photo-edge.ts';
 	import { readOutline } from '../../core/scene/own-outline.ts';
 	import { pathOf } from '../../core/scene/outlines.ts';
 	import Field from '../../ui/field/Field.svelte';
@@ -11,19 +12,46 @@
 	let { typed, error }: Props = $props();
 	/** What was typed or taken from a file since; nothing yet is what was sent before. */
 	let own = $state<string | null>(null);
+	/** Why a photo gave no edge. */
+	let trouble = $state<string | undefined>();
 	const text = $derived(own ?? typed);
 	const read = $derived(text.trim() === '' ? null : readOutline(text));
 
 	async function take(event: Event & { currentTarget: HTMLInputElement }) {
 		const file = event.currentTarget.files?.[0];
-		if (file) own = await file.text();
+		event.currentTarget.value = '';
+		if (!file) return;
+		trouble = undefined;
+		if (!file.type.startsWith('image/') || file.type.includes('svg')) own = await file.text();
+		else
+			try {
+				const edge = edgeOfPhoto(await pixelsOf(file));
+				if (edge.ok) own = edge.value;
+				else trouble = edge.say;
+			} catch {
+				trouble = 'That photo could not be opened here. Save it as JPEG or PNG.';
+			}
+	}
+	/** A photo, as large as it is looked at. */
+	async function pixelsOf(file: File) {
+		const bitmap = await createImageBitmap(file);
+		const scale = Math.min(1, LOOKED_AT / Math.max(bitmap.width, bitmap.height));
+		const [width, height] = [bitmap.width, bitmap.height].map((v) => Math.max(1, Math.round(v * scale))) as [
+			number,
+			number
+		];
+		const canvas = new OffscreenCanvas(width, height);
+		const pen = canvas.getContext('2d')!;
+		pen.drawImage(bitmap, 0, 0, width, height);
+		bitmap.close();
+		return pen.getImageData(0, 0, width, height);
 	}
 </script>
 
 <div class="col-span-full grid grid-cols-[1fr_auto] items-start gap-3">
 	<Field
 		label="Edge of a foil of a shape of its own, as SVG (blank: by its shape)"
-		error={error ?? (own !== null && read && !read.ok ? read.say : undefined)}
+		error={trouble ?? error ?? (own !== null && read && !read.ok ? read.say : undefined)}
 	>
 		{#snippet children(attributes)}
 			<textarea
@@ -33,10 +61,15 @@
 				class="control w-full"
 				placeholder="M0 0 L100 0 L50 80 Z, or the whole file"
 				value={text}
-				oninput={(e) => (own = e.currentTarget.value)}></textarea>
+				oninput={(e) => ((own = e.currentTarget.value), (trouble = undefined))}></textarea>
 			<label class="quiet-link mt-1 inline-block text-[13px]">
-				from a file
-				<input type="file" accept=".svg,image/svg+xml" class="sr-only" onchange={take} />
+				from a drawing, or a photo on a plain ground
+				<input
+					type="file"
+					accept=".svg,image/svg+xml,image/jpeg,image/png,image/webp"
+					class="sr-only"
+					onchange={take}
+				/>
 			</label>
 		{/snippet}
 	</Field>
