@@ -144,9 +144,27 @@ export const figureDesigns: DemoDesign[] = [
 			'rows 14 crust brown',
 			'joined with 5 at 2 gull white',
 			'bays of 11 at 7 pennant red',
+			'strings first',
 			'2 sandbag'
 		],
 		roles: { lath: 'main', floats: 'pop' }
+	},
+	{
+		id: 'regatta-net',
+		name: 'Net of all pennants',
+		tags: ['regatta', 'weave'],
+		colourway: 'all pennants',
+		slots: { assorted: 'pennants', white: 'knots' },
+		lines: [
+			'weave net',
+			'panel of 10 links at 9',
+			'6 rows 9 regatta assorted',
+			'joined with 5 at 2 gull white',
+			'ribbons of 2 first',
+			'bent over 5 ft',
+			'hung on hooks every 2 ft with wall hook'
+		],
+		roles: { pennants: 'main', knots: 'accent' }
 	},
 	{
 		id: 'bell-buoy',

@@ -1,4 +1,6 @@
 import type { Ball } from '../geometry/ring.ts';
+import { pointAt, type Spot } from '../structures/kit/spot.ts';
+import { apart, type Point } from '../structures/kit/strand.ts';
 import { LaidOut, type PartColour } from '../materials/assorted.ts';
 
 /** Balloons are looked for in cubes this wide, mm: about the largest that is bought assorted. */
@@ -31,4 +33,10 @@ export class Assorting {
 		this.#cubes.set(key, cube);
 		return is;
 	}
+}
+
+/** A ball about the middle of something long, as wide as that is long: what lies beside and after it is its neighbour. */
+export function roomAlong(path: readonly Point[], spot: Spot): Ball {
+	const [from, to] = [path[0]!, path.at(-1)!];
+	return { ...pointAt(spot, path[path.length >> 1]!), d: apart(from, to) };
 }

@@ -13,7 +13,7 @@ import { exploded } from './exploded.ts';
 import type { PaintPart } from '../document/cluster.ts';
 import { leanOf, lookOf, type Outline } from './outlines.ts';
 import { PAINT_MARKS } from './paint-marks.ts';
-import { Assorting } from './assorting.ts';
+import { Assorting, roomAlong } from './assorting.ts';
 import { paintOn } from './shade.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
@@ -204,12 +204,12 @@ class Brush {
 		return { ...spot, x: spot.x + x, y: spot.y + y, z: spot.z + z };
 	}
 	/** The paint of a balloon: of an assorted bag one of its colours, by where it lies. */
-	#paintAt(colourId: string | null, at: Ball): number {
+	#paintAt(colourId: string | null, at: () => Ball): number {
 		const colour = colourId === null ? undefined : this.dressed.catalogue.colours.get(colourId);
 		if (!colour?.of) return this.#paint(colourId);
 		const own = this.#assorted.get(colour.id) ?? new Assorting(colour.of);
 		this.#assorted.set(colour.id, own);
-		const is = own.at(at);
+		const is = own.at(at());
 		return this.#mixed(`/one of ${colour.id} ${is}`, null, () => ({ hex: colour.of![is]!.hex, finish: colour.finish }));
 	} // prettier-ignore
 	#paint(colourId: string | null, bare = false): number {
@@ -245,7 +245,7 @@ class Brush {
 			x: tenth(x),
 			y: tenth(y),
 			r: tenth(r),
-			paint: this.#paintAt(colour, { ...at, d: ball.d }),
+			paint: this.#paintAt(colour, () => ({ ...at, d: ball.d })),
 			row
 		};
 		const look = looks && lookOf(kind, mark, drawn);
@@ -272,7 +272,7 @@ class Brush {
 			const [x, y, depth] = this.#see(at);
 			return { x, y, depth, wide: this.dressed.camera ? Math.hypot(at.x, at.y) : Math.abs(x) };
 		});
-		const paint = this.#paint(colour, bare);
+		const paint = bare ? this.#paint(colour, bare) : this.#paintAt(colour, () => roomAlong(path, spot));
 		for (const stretch of bare ? [seen] : inDepth(seen, d))
 			this.#stretch(stretch, { d, paint, row, pressed, bare });
 	}
