@@ -6,6 +6,7 @@
 	import Button from '../../ui/button/Button.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
 	import Swatch from '../colours/Swatch.svelte';
+	import { hexOfSlot } from './kit/rows.ts';
 	import type { Bench } from './bench.svelte.ts';
 
 	interface Props {
@@ -16,7 +17,6 @@
 	const MOST_DOTS = 5;
 	const recipe = $derived(bench.recipe);
 	const chosen = $derived(bench.chosen);
-	const hexOf = (slot: string) => bench.catalogue.colours.get(chosen.fills[slot] ?? '')?.hex;
 	type Changed = { name: string; fills: Record<string, string | null>; without: string[] };
 	const own = (change: (colourway: Changed, recipe: RecipeDraft) => void) =>
 		bench.change((d) => {
@@ -71,9 +71,7 @@
 	{#snippet trigger()}
 		<span class="flex flex-none gap-1.5">
 			{#each recipe.slots.slice(0, MOST_DOTS) as slot (slot.id)}
-				<span
-					class="h-4 w-4 rounded-full border border-line"
-					style:background={hexOf(slot.id) ?? 'transparent'}
+				<span class="h-4 w-4 rounded-full border border-line" style:background={hexOfSlot(bench, slot.id)}
 				></span>
 			{/each}
 		</span>

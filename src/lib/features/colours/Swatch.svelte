@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { lookOf } from './look-of.ts';
 	import type { Colour } from '../../core/materials/material.ts';
 
 	interface Props {
@@ -8,19 +9,6 @@
 		size?: number;
 	}
 	let { colour, size = 30 }: Props = $props();
-	/** An assorted bag is a pie of its colours. */
-	function lookOf({ hex, of }: Pick<Colour, 'hex' | 'of'>): string {
-		if (!of) return hex;
-		const all = of.reduce((a, p) => a + p.parts, 0);
-		let from = 0;
-		const slices = of.map(({ hex: own, parts }) => {
-			const to = from + (360 * parts) / all;
-			const slice = `${own} ${from}deg ${to}deg`;
-			from = to;
-			return slice;
-		});
-		return `conic-gradient(${slices.join(', ')})`;
-	}
 </script>
 
 <span

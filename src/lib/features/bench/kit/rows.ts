@@ -2,6 +2,7 @@ import type { Id } from '../../../core/document/id.ts';
 import { printLines } from '../../../core/language/print.ts';
 import type { Recipe, Section } from '../../../core/recipe/recipe.ts';
 import type { PrintedLine } from '../../../core/structures/facets/print.ts';
+import { lookOf } from '../../colours/look-of.ts';
 import type { Bench } from '../bench.svelte.ts';
 
 /** A line of a section as it is said. */
@@ -41,8 +42,10 @@ export function hexOfSlot(bench: Bench, slot: string | null): string {
 	return hexOf(bench, slot === null ? null : fills[slot]);
 }
 
-export const hexOf = (bench: Bench, colour: string | null | undefined): string =>
-	bench.catalogue.colours.get(colour ?? '')?.hex ?? 'transparent';
+export function hexOf(bench: Bench, colour: string | null | undefined): string {
+	const own = bench.catalogue.colours.get(colour ?? '');
+	return own ? lookOf(own) : 'transparent';
+}
 
 /** Lines that hold a part too, and a host that is gone. */
 export const asidesOf = (bench: Bench, id: string): string[] => [

@@ -25,7 +25,9 @@
 			cluster.places.map((place, index) => {
 				const r = (resolveSize(place.size, place.nominal).assumed * scale) / 2;
 				const slot = slotOfPlace(cluster, index, { layer, row, ringOfRow: 0, ringOfStack: row });
-				const colour = catalogue.colours.get(colourway?.fills[slot] ?? '') ?? OPEN;
+				const own = catalogue.colours.get(colourway?.fills[slot] ?? '') ?? OPEN;
+				// An assorted bag by one of its colours after the other.
+				const colour = 'of' in own && own.of ? { ...own, hex: own.of[index % own.of.length]!.hex } : own;
 				const at = x + r;
 				x += 2 * r * OVERLAP;
 				return { x: at, r, key: `${colour.hex}/${colour.finish}`, hex: colour.hex, finish: colour.finish };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { lookOf } from '../../../colours/look-of.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import type { Attachment } from 'svelte/attachments';
@@ -71,15 +72,21 @@
 			})
 		)
 	);
+	type Named = { name: string; holds: string | undefined; any: true | undefined };
+	const lookFor = (colour: string | null | undefined) => {
+		const own = catalogue.colours.get(colour ?? '');
+		return own ? lookOf(own) : 'transparent';
+	};
 	const named = $derived(
 		[...new Set(layer.clusters.flatMap(slotsOfCluster))].map((id) => ({
 			name: slotName(id, slots),
 			holds: catalogue.colourNames.get(colourway?.fills[id] ?? ''),
-			hex: catalogue.colours.get(colourway?.fills[id] ?? '')?.hex
+			look: lookFor(colourway?.fills[id]),
+			any: slots.find((s) => s.id === id)?.any
 		}))
 	);
 	/** A colour is shown by what it holds now; one alone by its part in the design as well: “main: hive gold”. */
-	const shown = ({ name, holds }: { name: string; holds: string | undefined }) => holds ?? `${name}, open`;
+	const shown = ({ name, holds, any }: Named) => holds ?? (any ? `${name}, any colour` : `${name}, open`);
 	const kinds = $derived([
 		...new Set(layer.clusters.map((c) => c.pattern.kind).filter((k) => k !== 'same' && k !== 'list'))
 	]);
@@ -134,13 +141,12 @@
 						>{/if}
 					{#if kinds.length > 0}<span class="kind">{kinds.join(', ')}</span>{/if}
 					{#if named.length > 2}
-						{#each named as slot, index (index)}<span class="dot" style:background={slot.hex ?? 'transparent'}
-							></span>{/each}
+						{#each named as slot, index (index)}<span class="dot" style:background={slot.look}></span>{/each}
 						<span class="names" title={named.map(shown).join(', ')}>{named.map(shown).join(', ')}</span>
 					{:else}
 						{#each named as slot, index (index)}
 							<span class="colour">
-								<span class="dot" style:background={slot.hex ?? 'transparent'}></span>
+								<span class="dot" style:background={slot.look}></span>
 								{#if named.length === 1 && slot.holds && !slot.holds.includes(slot.name)}<span class="part"
 										>{slot.name}:</span
 									>{/if}
