@@ -58,6 +58,15 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/thumb/[rule]': { load: 'read' },
 	'/thumb/sizing-holes.pdf': { GET: 'read' },
 	'/stockroom': { load: 'stock', pack: 'stock', loss: 'stock', add: 'stock', colour: 'stock' },
+	'/stockroom/suppliers': { load: 'stock', save: 'stock' },
+	'/stockroom/[material]': {
+		load: 'stock',
+		save: 'stock',
+		pack: 'stock',
+		addPack: 'stock',
+		retire: 'stock',
+		merge: 'stock'
+	},
 	'/stockroom/things': { load: 'stock', add: 'stock', change: 'stock', remove: 'stock' },
 	'/stockroom/cut': { load: 'stock', put: 'stock', take: 'stock', cut: 'stock' },
 	'/quotes': { load: 'quote', create: 'quote' },

@@ -127,6 +127,11 @@
 			{@render text('Tax on materials, not reclaimed', 'purchaseTax', '%')}
 			{@render text('Loss of balloons', 'loss', '%')}
 			{@render text('Chance that spares are enough', 'service', '%')}
+			{@render choice('Of several prices counts', 'packPrice', [
+				['cheapest', 'the lowest a piece'],
+				['usual', 'that of the pack I usually buy'],
+				['last', 'the one I paid last']
+			])}
 			{@render choice('Balloons cost a job', 'counting', [
 				['piece', 'the pieces it takes'],
 				['bag', 'every bag it opens']

@@ -7,6 +7,7 @@ import { stockRows } from '$lib/server/pages/stockroom-page.ts';
 import { lostOf } from '$lib/core/count-back/learned-loss.ts';
 import { catalogue } from '$lib/core/materials/catalogue.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
+import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -36,29 +37,35 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 /** Forms of the Stockroom as they were sent, and how numbers are typed here. */
 async function sent({ request, locals }: { request: Request; locals: App.Locals }) {
 	const typed = await fieldsOf(request);
-	const { settings, materials, colours } = await loadStudio(locals.repos);
+	const studio = await loadStudio(locals.repos);
+	const { settings, materials, colours } = studio;
 	const context: FormContext = {
 		style: { decimal: settings.decimal },
 		currency: settings.rates.currency
 	};
-	return { typed, context, materials, colours };
+	return { typed, context, materials, colours, studio };
 }
 
 export const actions: Actions = {
 	pack: async (event) => {
-		const { typed, context } = await sent(event);
+		const { typed, context, studio } = await sent(event);
 		const { pack = '', count = '', price = '', deposit = '' } = typed;
 		const read = readPack(typed, context);
 		const answer = (
 			status: number,
-			errors: { readonly count?: string; readonly price?: string; readonly deposit?: string }
-		) => fail(status, { pack: { pack, count, price, deposit, errors } });
+			errors: { readonly count?: string; readonly price?: string; readonly deposit?: string },
+			asks = NOTHING_ASKED
+		) => fail(status, { pack: { pack, count, price, deposit, errors, asks } });
 		if (!read.ok) return answer(400, read.errors);
 		const { count: pieces, price: priceMinor, deposit: depositMinor } = read.values;
 		const changed = { count: pieces, priceMinor, depositMinor };
-		return (await event.locals.repos.stock.changePack(pack, changed))
-			? { changed: pack }
-			: answer(404, { price: 'That pack is gone. Reload the page.' });
+		const material = studio.materials.find((m) => m.packs.some((p) => p.id === pack));
+		if (!material) return answer(404, { price: 'That pack is gone. Reload the page.' });
+		const packs = material.packs.map((p) => (p.id === pack ? { ...p, ...changed } : p));
+		const asks = await askFirst(event.locals.work, studio, { ...material, packs }, typed);
+		if (asks.say) return answer(409, {}, asks);
+		await event.locals.repos.stock.changePack(pack, changed);
+		return { changed: pack };
 	},
 	/** Counts with the share of loss that builds have taught. */
 	loss: async ({ request, locals }) => {

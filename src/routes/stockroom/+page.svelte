@@ -1,14 +1,12 @@
 <script lang="ts">
 	import { printMoney } from '$lib/core/units/print-number.ts';
 	import { enhance } from '$app/forms';
-	import { KIND_WORDS, MATERIAL_KINDS } from '$lib/core/materials/material.ts';
+	import { KIND_WORDS } from '$lib/core/materials/material.ts';
 	import Button from '$lib/ui/button/Button.svelte';
-	import ColourChip from '$lib/features/colours/ColourChip.svelte';
-	import ColourName from '$lib/features/colours/ColourName.svelte';
-	import ColourPick from '$lib/features/colours/ColourPick.svelte';
 	import ColoursField from '$lib/features/by-hand/ColoursField.svelte';
 	import { MOST_ASSORTED } from '$lib/core/materials/material-form.ts';
-	import OutlineField from '$lib/features/stockroom/OutlineField.svelte';
+	import Meant from '$lib/features/stockroom/Meant.svelte';
+	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
@@ -17,21 +15,11 @@
 	/** The forms for what is new are open. */
 	let adding = $state<boolean>();
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
-	/** The colour picked; nothing said yet is what was sent before. */
-	let picked = $state<string | null>(null);
-	const colour = $derived(picked ?? typed.colour ?? '');
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
 	/** Colours of an assorted bag; nothing said yet is what was sent before. */
 	let parts = $state<readonly string[] | null>(null);
 	const assorted = $derived(parts ?? (form?.colour?.of ?? '').split(',').filter(Boolean));
 	const ASSORTED = { kind: 'colours', label: 'An assorted bag of', most: MOST_ASSORTED, start: 0 } as const;
-	const UNIT_WORDS = [
-		['piece', 'pieces'],
-		['ft', 'feet'],
-		['sq ft', 'square feet: a sheet of 8 by 4 ft is 32'],
-		['L', 'litres'],
-		['dab', 'dabs']
-	] as const;
 	const priceText = (minor: number | null) => printMoney(minor, { decimal: data.decimal });
 </script>
 
@@ -70,6 +58,7 @@
 	<p class="mb-3 flex flex-wrap gap-x-5">
 		<a class="quiet-link" href="/stockroom/things">What comes back: pieces and who has them</a>
 		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts on the shelf</a>
+		<a class="quiet-link" href="/stockroom/suppliers">Suppliers</a>
 	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
@@ -87,42 +76,10 @@
 					await update({ reset: false });
 					if (result.type !== 'success') return;
 					formElement.reset();
-					picked = null;
 				}}
 		>
 			<input type="hidden" name="id" value={data.fresh} />
-			{@render line('Name', 'name', '11 in round, thrift pink')}
-			<Field label="Kind" error={errors.kind}>
-				{#snippet children(attributes)}
-					<select {...attributes} name="kind" class="control"
-						>{#each MATERIAL_KINDS as kind (kind)}<option value={kind} selected={typed.kind === kind}
-								>{KIND_WORDS[kind]}</option
-							>{/each}</select
-					>
-				{/snippet}
-			</Field>
-			{@render line('Size on the bag, in', 'nominal', '11')}
-			<Field label="Colour" error={errors.colour}>
-				{#snippet children(attributes)}
-					<input type="hidden" name="colour" value={colour} />
-					<span {...attributes} class="flex"
-						><ColourChip out={colour ? 'No colour' : ''} onout={() => (picked = '')}>
-							<ColourPick
-								label="Colour of the material"
-								colours={data.colours}
-								materials={[]}
-								value={colour || null}
-								onpick={(id) => (picked = id)}
-							>
-								{#snippet trigger()}<ColourName
-										colour={colour ? data.colours.find((c) => c.id === colour) : null}
-										name={data.colours.find((c) => c.id === colour)?.name ?? 'none'}
-									/>{/snippet}
-							</ColourPick>
-						</ColourChip></span
-					>
-				{/snippet}
-			</Field>
+			<MaterialFields {typed} {errors} colours={data.colours} fresh={data.fresh} />
 			<Field label="Supplier" error={errors.supplier}>
 				{#snippet children(attributes)}
 					<select {...attributes} name="supplier" class="control"
@@ -133,28 +90,9 @@
 					>
 				{/snippet}
 			</Field>
-			<Field label="Counted in" error={errors.unit}>
-				{#snippet children(attributes)}
-					<select {...attributes} name="unit" class="control"
-						>{#each UNIT_WORDS as [unit, words] (unit)}<option value={unit} selected={typed.unit === unit}
-								>{words}</option
-							>{/each}</select
-					>
-				{/snippet}
-			</Field>
 			{@render line('Pieces in a pack', 'count', '100')}
 			{@render line('Pack price (blank: not known)', 'price', '16.50')}
 			{@render line('Deposit on a pack, comes back', 'deposit', '60.00')}
-			{@render line('Loss, % (blank: as in Settings)', 'loss', '4')}
-			{@render line('Letter, points or shape of a foil, or model', 'mark', 'T, 5, crescent, 260')}
-			{@render line('One holds, L, by its maker', 'litres', '14.6')}
-			{@render line('One weighs, g, empty', 'grams', '10')}
-			{@render line('Chambers of a foil', 'chambers', '1')}
-			{#key data.fresh}<OutlineField typed={typed.outline ?? ''} error={errors.outline} />{/key}
-			{@render line('Comes back: uses it is good for', 'uses', '40')}
-			{@render line('… sold again for, at its end', 'resale', '15.00')}
-			{@render line('… upkeep a use', 'upkeep', '0.50')}
-			{@render line('… times it is lost or broken, %', 'gone', '2')}
 			<p><Button kind="strong" type="submit">Add</Button></p>
 		</form>
 		<form
@@ -224,7 +162,10 @@
 						{@const trouble = form?.pack && form.pack.pack === row.pack?.id ? form.pack : null}
 						<tr>
 							<td
-								>{#if row.hex}<span class="dot" style:background={row.hex}></span>{/if}{row.name}</td
+								>{#if row.hex}<span class="dot" style:background={row.hex}></span>{/if}<a
+									class="hover:underline"
+									href="/stockroom/{row.id}">{row.name}</a
+								>{#if row.retired}<span class="text-muted"> (retired)</span>{/if}</td
 							>
 							<td class="wide text-muted">{KIND_WORDS[row.kind]}</td>
 							<td class="n wide">{row.nominal}</td>
@@ -251,7 +192,7 @@
 									<form
 										method="post"
 										action="?/pack"
-										class="flex items-start justify-end gap-2"
+										class="flex flex-wrap items-start justify-end gap-2 whitespace-normal"
 										use:enhance={() =>
 											async ({ update, result }) => {
 												await update({ reset: false });
@@ -284,6 +225,7 @@
 												/>{/snippet}</Field
 										>
 										<span class="pt-5"><Button type="submit">Save</Button></span>
+										<Meant asks={trouble?.asks} words="Save" />
 									</form>
 								</td>
 							{:else}

@@ -1,7 +1,7 @@
 import type { Rest, SheetPiece } from '../cutting/sheets.ts';
 import type { Id } from '../document/id.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
-import { cheapestPack } from '../materials/unit-cost.ts';
+import { countingPack } from '../materials/counting-pack.ts';
 import type { Library } from '../recipe/library.ts';
 import { platesIn } from '../structures/registry/count.ts';
 import { SQUARE_FEET } from '../units/area.ts';
@@ -44,7 +44,7 @@ export function sheetListsOf(
 	}
 	return [...lists].map(([material, pieces]) => {
 		const stuff = material === null ? undefined : materials.get(material);
-		const pack = stuff && cheapestPack(stuff);
+		const pack = stuff && countingPack(stuff);
 		return {
 			material,
 			pieces: [...pieces.values()],

@@ -2,7 +2,8 @@ import { isMaterialKey } from '../materials/material-key.ts';
 import type { Bill, BillLine, BillPaid } from '../bom/bill.ts';
 import { secondsByGroup, type TimedTask } from '../labour/standards.ts';
 import type { TaskGroup } from '../labour/task.ts';
-import { cheapestPack, unitCost } from '../materials/unit-cost.ts';
+import { costOfPacks, countingPack } from '../materials/counting-pack.ts';
+import { unitCost } from '../materials/unit-cost.ts';
 import { money, rounded, total, type Money } from '../money/money.ts';
 import { mixed, ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 import { join, nothing, plus, type Amount } from './amount.ts';
@@ -183,7 +184,7 @@ function pieceLine(line: BillLine, rates: Rates): CostLine {
 	const { currency } = rates;
 	const paid = paidOf(rates);
 	const each = line.material && unitCost(line.material);
-	const pack = line.material && cheapestPack(line.material);
+	const pack = line.material && countingPack(line.material);
 	// What is lost of a gas never reached a balloon: a litre used costs what it took to get it there.
 	const taken = isGas(line) ? line.used.add(line.lost) : line.used;
 	const amount = each && rounded(each.mul(taken).mul(paid), currency);
@@ -269,10 +270,10 @@ const percentText = (share: number): string => `${Math.round(share * 1000) / 10}
 
 function bagLine(line: BillLine, rates: Rates): CostLine {
 	const { currency } = rates;
-	const pack = line.material && cheapestPack(line.material);
+	const pack = line.material && countingPack(line.material);
 	const bags = pack && Math.ceil(line.toBuy / pack.count);
 	const amount =
-		pack && bags !== undefined ? rounded(paidOf(rates).mul(pack.priceMinor * bags), currency) : undefined;
+		pack && bags !== undefined ? rounded(paidOf(rates).mul(costOfPacks(pack, bags)), currency) : undefined;
 	const parts = pack
 		? [{ label: `${pack.supplier}, packs of ${pack.count}`, count: String(bags), amount }]
 		: [];

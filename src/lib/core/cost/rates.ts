@@ -1,4 +1,5 @@
 import type { FollowOnRule } from '../document/rule.ts';
+import type { PackPrice } from '../materials/counting-pack.ts';
 import type { JobRates } from '../labour/job.ts';
 import { crewOf, type Crew, type Person } from '../labour/people.ts';
 import type { Standards } from '../labour/standards.ts';
@@ -24,6 +25,8 @@ export interface Rates {
 		| { readonly kind: 'percent'; readonly percent: RationalText };
 	/** What balloons cost a job: the pieces it takes, or every bag it opens. */
 	readonly counting: 'piece' | 'bag';
+	/** Which of the prices of a material counts; nothing is the cheapest. */
+	readonly packPrice?: PackPrice | undefined;
 	readonly defaultLoss: RationalText;
 	/** What the studio gets off list prices, and the tax on them it cannot reclaim; per cent. Nothing is none. */
 	readonly purchases?: { readonly discount: RationalText; readonly tax: RationalText } | undefined;

@@ -21,17 +21,36 @@ export const matchKey = (
 
 export function catalogue(materials: readonly Material[], colours: readonly Colour[]): Catalogue {
 	const byMatch = new Map<string, Material>();
-	for (const material of materials) {
+	// What is not offered any more is found last.
+	const offered = [...materials.filter((m) => !m.retired), ...materials.filter((m) => m.retired && !m.into)];
+	for (const material of offered) {
 		const key = matchKey(material.kind, material.nominal, material.colour, material.mark);
 		if (!byMatch.has(key)) byMatch.set(key, material);
 	}
+	const byId = new Map(materials.map((m) => [m.id, m]));
+	for (const { id, into } of materials) if (into) byId.set(id, standsFor(byId, into) ?? byId.get(id)!);
 	return {
-		materials: new Map(materials.map((m) => [m.id, m])),
+		materials: byId,
 		colours: new Map(colours.map((c) => [c.id, c])),
 		colourNames: colourNames(colours),
 		byMatch
 	};
 }
+
+/** The material that stands for one that was made one with it, at the end of the way; undefined where that leads round. */
+function standsFor(byId: ReadonlyMap<string, Material>, into: string): Material | undefined {
+	const seen = new Set<string>();
+	let now = byId.get(into);
+	while (now?.into && !seen.has(now.id)) {
+		seen.add(now.id);
+		now = byId.get(now.into);
+	}
+	return now && !seen.has(now.id) ? now : undefined;
+}
+
+/** What may be chosen: all that is offered. */
+export const offeredOf = <M extends Pick<Material, 'retired'>>(materials: readonly M[]): readonly M[] =>
+	materials.some((m) => m.retired) ? materials.filter((m) => !m.retired) : materials;
 
 function colourNames(colours: readonly Colour[]): Map<string, string> {
 	const times = new Map<string, number>();

@@ -16,11 +16,13 @@ import {
 	type Field
 } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
-import { readForm, type Errors } from '../forms/read-form.ts';
+import { readForm, type Errors, type ValuesOf } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
 import { SQUARE_FEET } from '../units/area.ts';
+import { formatInches } from '../units/length.ts';
+import { printMoney, printNumber } from '../units/print-number.ts';
 import { rational, rationalText } from '../units/rational.ts';
-import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material } from './material.ts';
+import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material, type PriceBreak } from './material.ts';
 
 const isShapeWord = (mark: string): boolean => (SHAPES as readonly string[]).includes(mark.toLowerCase());
 
@@ -75,10 +77,15 @@ const drawn = (kind: string | undefined): Field<string | null> =>
 		null
 	);
 
-const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow) => {
+const supplierField = (suppliers: StockNow['suppliers']) =>
+	held(words({ what: 'A supplier', most: 64 }), (supplier) =>
+		suppliers.some((s) => s.id === supplier) ? undefined : 'Choose a supplier.'
+	);
+
+/** What a material is, without its packs. @param typed `id` is its own, where it is there already */
+const whatItIs = (typed: Fields, { materials, colours }: Pick<StockNow, 'materials' | 'colours'>) => {
 	const isRound = typed.kind === 'latex-round';
 	return {
-		...PACK,
 		name: held(words({ what: 'A name', most: 120, missing: 'Give the material a name.' }), (name) =>
 			materials.some((m) => m.name === name && m.id !== typed.id)
 				? 'There is a material of that name already.'
@@ -98,9 +105,7 @@ const materialForm = (typed: Fields, { materials, colours, suppliers }: StockNow
 					? 'Choose its colour.'
 					: undefined
 		),
-		supplier: held(words({ what: 'A supplier', most: 64 }), (supplier) =>
-			suppliers.some((s) => s.id === supplier) ? undefined : 'Choose a supplier.'
-		),
+		safe: orBlank(length('The largest it is safe at', 'in'), null),
 		loss: orBlank(
 			as(percent('The loss', 90), (loss) => rationalText(loss.div(100))),
 			null
@@ -141,6 +146,7 @@ export type TypedMaterial = Pick<
 	| 'chambers'
 	| 'mark'
 	| 'outline'
+	| 'safe'
 > & {
 	readonly supplier: string;
 	readonly count: number;
@@ -153,20 +159,157 @@ export type TypedMaterial = Pick<
  * @param typed fields as typed; `id` is that of the form, so that it can be sent twice
  * @returns what it comes to, price in minor units; or a sentence for each field that cannot be read
  */
-export function readMaterial(
+export const readMaterial = (typed: Fields, stock: StockNow, context: FormContext) =>
+	read({ ...PACK, supplier: supplierField(stock.suppliers), ...whatItIs(typed, stock) }, typed, context) as
+		{ readonly ok: true; readonly values: TypedMaterial } | NotRead;
+
+type NotRead = { readonly ok: false; readonly errors: Errors };
+
+/** Reads what a material is from now on. @param typed `id` is its own */
+export const readMaterialChange = (
 	typed: Fields,
-	stock: StockNow,
+	stock: Pick<StockNow, 'materials' | 'colours'>,
 	context: FormContext
-): { readonly ok: true; readonly values: TypedMaterial } | { readonly ok: false; readonly errors: Errors } {
-	const read = readForm(materialForm(typed, stock), typed, context);
-	if (!read.ok) return read;
-	const { uses, resale, upkeep, gone, ...values } = read.values;
+) =>
+	read(whatItIs(typed, stock), typed, context) as
+		| { readonly ok: true; readonly values: Omit<TypedMaterial, 'supplier' | 'count' | 'price' | 'deposit'> }
+		| NotRead;
+
+function read<F extends ReturnType<typeof whatItIs>>(form: F, typed: Fields, context: FormContext) {
+	const found = readForm(form, typed, context);
+	if (!found.ok) return found;
+	const { uses, resale, upkeep, gone, ...values } = found.values as ValuesOf<ReturnType<typeof whatItIs>>;
 	if (uses === null && (resale > 0 || upkeep > 0 || !gone.equals(0)))
-		return { ok: false, errors: { uses: 'How often can it be used? Leave the other fields of what comes back blank where it is used up.' } }; // prettier-ignore
+		return {
+			ok: false,
+			errors: {
+				uses: 'How often can it be used? Leave the other fields of what comes back blank where it is used up.'
+			}
+		};
 	const lost = gone.equals(0) ? {} : { loss: rationalText(gone.div(100)) };
 	const reuse = uses === null ? null : { uses, resaleMinor: resale, upkeepMinor: upkeep, ...lost };
 	return { ok: true, values: { ...values, reuse, colour: values.colour || null } };
 }
+
+/** A material as the fields of its form: read again it comes to the same. */
+export function materialFields(
+	m: Material,
+	{ decimal }: { readonly decimal: '.' | ',' }
+): Record<string, string> {
+	const style = { decimal };
+	const share = (text: string | null | undefined) =>
+		text == null ? '' : printNumber(rational(text).mul(100), style);
+	const plain = (value: number | null) =>
+		value === null ? '' : printNumber(rational(Math.round(value * 1000), 1000), style);
+	return {
+		id: m.id,
+		name: m.name,
+		kind: m.kind,
+		unit: m.unit,
+		nominal: m.nominal === null ? '' : formatInches(m.nominal),
+		safe: m.safe === null ? '' : formatInches(m.safe),
+		colour: m.colour ?? '',
+		loss: share(m.loss),
+		mark: m.mark ?? '',
+		litres: plain(m.litres),
+		grams: plain(m.grams),
+		chambers: String(m.chambers),
+		outline: m.outline ?? '',
+		uses: m.reuse ? String(m.reuse.uses) : '',
+		resale: m.reuse && m.reuse.resaleMinor > 0 ? printMoney(m.reuse.resaleMinor, style) : '',
+		upkeep: m.reuse && m.reuse.upkeepMinor > 0 ? printMoney(m.reuse.upkeepMinor, style) : '',
+		gone: share(m.reuse?.loss)
+	};
+}
+
+const day = (what: string): Field<string | null> => ({
+	read: (text) =>
+		text.trim() === ''
+			? got(null)
+			: /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && !Number.isNaN(Date.parse(text))
+				? got(text.trim())
+				: refuse('refused', `${what} is a day. Pick it from the calendar, or leave it blank.`)
+});
+
+/** `5 at 15.20; 10 at 14.00`: from so many packs on, a pack for so much. */
+const breaks: Field<readonly PriceBreak[] | null> = {
+	read(text, context) {
+		const found: PriceBreak[] = [];
+		for (const part of text.split(/[;\n]/).filter((p) => p.trim() !== '')) {
+			const said = /^\s*(\d+)\s*(?:at|:|@|x)\s*(\S.*)$/i.exec(part);
+			const price = said && amount('A price').read(said[2]!, context);
+			const from = Number(said?.[1]);
+			if (!price?.ok || from < 2 || from > 100_000 || price.value === 0)
+				return refuse(
+					'refused',
+					`“${part.trim().slice(0, 40)}” is no price break. Type from how many packs on and the price of one, like “5 at 15.20; 10 at 14.00”.`
+				);
+			found.push({ from, priceMinor: price.value });
+		}
+		found.sort((a, b) => a.from - b.from);
+		if (found.some((b, i) => b.from === found[i - 1]?.from))
+			return refuse('refused', 'Two breaks begin at as many packs. Keep one of them.');
+		return found.length > 12
+			? refuse('too-big', 'At most 12 price breaks.')
+			: got(found.length === 0 ? null : found);
+	}
+};
+export const printBreaks = (
+	of: readonly PriceBreak[] | undefined,
+	style: { readonly decimal: '.' | ',' }
+): string => (of ?? []).map((b) => `${b.from} at ${printMoney(b.priceMinor, style)}`).join('; ');
+
+/** Reads a pack whole: what it holds and costs, who sells it under which name and code, since when and until when. */
+export function readWholePack(
+	typed: Fields,
+	{ suppliers }: Pick<StockNow, 'suppliers'>,
+	context: FormContext
+) {
+	const form = {
+		...PACK,
+		supplier: supplierField(suppliers),
+		suppliersName: words({ what: 'The supplier’s name for it', most: 120 }),
+		code: words({ what: 'The order code', most: 60 }),
+		since: day('Since when'),
+		until: day('The end of the sale'),
+		breaks
+	};
+	const found = readForm(form, typed, context);
+	if (!found.ok) return found;
+	const { supplier: supplierId, price: priceMinor, deposit: depositMinor, ...rest } = found.values;
+	return {
+		ok: true as const,
+		values: {
+			...rest,
+			supplierId,
+			priceMinor,
+			depositMinor,
+			usual: typed.usual === 'on',
+			ended: typed.ended === 'on'
+		}
+	};
+}
+
+/** Reads a supplier: its name, what sending costs and from how much on nothing, days to the door; blanks are not known. */
+export const readSupplier = (
+	typed: Fields,
+	context: FormContext,
+	others: readonly { readonly id: string; readonly name: string }[]
+) =>
+	readForm(
+		{
+			name: held(words({ what: 'A name', most: 80, missing: 'What is the supplier called?' }), (name) =>
+				others.some((s) => s.name.toLowerCase() === name.toLowerCase() && s.id !== typed.supplier)
+					? 'There is a supplier of that name already.'
+					: undefined
+			),
+			shipping: orBlank(amount('What sending costs'), null),
+			freeFrom: orBlank(amount('From how much it is sent for nothing'), null),
+			lead: orBlank(count({ what: 'Days to the door', min: 0, max: 365 }), null)
+		},
+		typed,
+		context
+	);
 
 const COLOUR = {
 	name: held(words({ what: 'A name', most: 60 }), (name) =>

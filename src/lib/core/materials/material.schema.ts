@@ -3,7 +3,14 @@ import { OUTLINE_SHAPE } from '../scene/own-outline.ts';
 import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { PartColour } from './assorted.ts';
-import { FINISHES, MATERIAL_KINDS, type Colour, type Material, type Reuse } from './material.ts';
+import {
+	FINISHES,
+	MATERIAL_KINDS,
+	type Colour,
+	type Material,
+	type PriceBreak,
+	type Reuse
+} from './material.ts';
 
 const loss = z
 	.string()
@@ -53,8 +60,23 @@ export const filedMaterialSchema = z.strictObject({
 		.optional()
 }) satisfies z.ZodType<Omit<Material, 'packs'>, unknown>;
 
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'A day is YYYY-MM-DD.');
+
+/** Guards the price breaks of a pack. */
+export const breaksSchema = z
+	.array(
+		z.strictObject({
+			from: z.number().int().min(2).max(100_000),
+			priceMinor: z.number().int().min(1).max(1_000_000_000)
+		})
+	)
+	.max(12) satisfies z.ZodType<readonly PriceBreak[], unknown>;
+
 /** Guards {@link Material} in what is posted to the tally interface. */
 export const materialSchema = filedMaterialSchema.extend({
+	retired: z.literal(true).optional(),
+	into: id.optional(),
+	counts: id.optional(),
 	packs: z
 		.array(
 			z.strictObject({
@@ -62,7 +84,15 @@ export const materialSchema = filedMaterialSchema.extend({
 				supplier: z.string().max(120),
 				count: z.number().int().min(1).max(1_000_000),
 				priceMinor: z.number().int().min(0).max(1_000_000_000).nullable(),
-				depositMinor: z.number().int().min(0).max(1_000_000_000).nullable().optional()
+				depositMinor: z.number().int().min(0).max(1_000_000_000).nullable().optional(),
+				supplierId: id.optional(),
+				suppliersName: z.string().max(120).optional(),
+				code: z.string().max(60).optional(),
+				since: day.optional(),
+				until: day.optional(),
+				breaks: breaksSchema.optional(),
+				usual: z.literal(true).optional(),
+				ended: z.literal(true).optional()
 			})
 		)
 		.max(50)

@@ -32,6 +32,12 @@ export interface Colour {
 	readonly of?: readonly PartColour[] | undefined;
 }
 
+/** From so many packs on a pack costs this, minor units. */
+export interface PriceBreak {
+	readonly from: number;
+	readonly priceMinor: number;
+}
+
 /** How a supplier sells it. A blank price is unknown, never 0. */
 export interface Pack {
 	readonly id: string;
@@ -41,6 +47,20 @@ export interface Pack {
 	readonly priceMinor: number | null;
 	/** Left with the supplier until it comes back, as of a cylinder; nothing is none. No cost. */
 	readonly depositMinor?: number | null | undefined;
+	readonly supplierId?: string | undefined;
+	/** What the supplier calls it, and the code it is ordered by. */
+	readonly suppliersName?: string | undefined;
+	readonly code?: string | undefined;
+	/** `YYYY-MM-DD`: since when it costs that. */
+	readonly since?: string | undefined;
+	/** The last day of a sale. */
+	readonly until?: string | undefined;
+	/** Fewest packs first. */
+	readonly breaks?: readonly PriceBreak[] | undefined;
+	/** The one that is usually bought. */
+	readonly usual?: true | undefined;
+	/** Not sold any more: it counts for nothing. */
+	readonly ended?: true | undefined;
 }
 
 /** A thing that comes back: it costs a share a use, (price − resale) / uses + upkeep; some of them never come back. */
@@ -77,6 +97,12 @@ export interface Material {
 	readonly outline?: string | null | undefined;
 	/** Chambers of a foil that are filled one by one. */
 	readonly chambers: number;
+	/** Not offered any more; what uses it keeps it. */
+	readonly retired?: true | undefined;
+	/** The material that stands for it. */
+	readonly into?: string | undefined;
+	/** The pack whose price counts, where that is not the cheapest. */
+	readonly counts?: string | undefined;
 	readonly packs: readonly Pack[];
 }
 

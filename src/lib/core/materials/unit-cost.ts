@@ -1,21 +1,6 @@
 import { ONE, rational, type Rational } from '../units/rational.ts';
-import type { Material, Pack, Reuse } from './material.ts';
-
-/**
- * The pack the owner would open: the lowest price a piece among packs with a price, ties to the earlier.
- * @returns undefined where no pack has a price: the cost is unknown, not 0
- */
-export function cheapestPack(material: Material): PricedPack | undefined {
-	let best: PricedPack | undefined;
-	for (const pack of material.packs) {
-		if (!isPriced(pack)) continue;
-		if (!best || pack.priceMinor * best.count < best.priceMinor * pack.count) best = pack;
-	}
-	return best;
-}
-
-type PricedPack = Pack & { readonly priceMinor: number };
-const isPriced = (pack: Pack): pack is PricedPack => pack.priceMinor !== null;
+import { countingPack } from './counting-pack.ts';
+import type { Material, Reuse } from './material.ts';
 
 /** Materials never change: what a piece costs is worked out once for each. */
 const kept = new WeakMap<Material, { readonly cost: Rational | undefined }>();
@@ -33,7 +18,7 @@ export function unitCost(material: Material): Rational | undefined {
 }
 
 function workOutCost(material: Material): Rational | undefined {
-	const pack = cheapestPack(material);
+	const pack = countingPack(material);
 	if (!pack) return undefined;
 	const piece = rational(pack.priceMinor, pack.count);
 	const { reuse } = material;

@@ -1,3 +1,4 @@
+import { PACK_PRICES } from '../materials/counting-pack.ts';
 import { COUNTS, FITTINGS, PARTS, type CountOf, type FollowOnRule } from '../document/rule.ts';
 import { amount, as, choice, held, orBlank, percent, words } from '../forms/fields.ts';
 import type { Fields } from '../forms/merge-fields.ts';
@@ -92,6 +93,7 @@ export function printSettings({ business, decimal, dates, lengths, rates }: Sett
 		loss: printNumber(rational(rates.defaultLoss).mul(100), style),
 		service: printNumber(rational(rates.service).mul(100), style),
 		counting: rates.counting,
+		packPrice: rates.packPrice ?? 'cheapest',
 		purchaseDiscount: number(rates.purchases?.discount ?? '0'),
 		purchaseTax: number(rates.purchases?.tax ?? '0'),
 		pricePoint: price.pricePoint ? printMoney(price.pricePoint.step, style) : '',
@@ -155,6 +157,7 @@ export function readSettings(
 			labourPerHour: v.labour,
 			overhead: v.overhead,
 			counting: v.counting,
+			packPrice: v.packPrice === 'cheapest' ? undefined : v.packPrice,
 			defaultLoss: rationalText(v.loss.div(100)),
 			purchases: purchasesOf(rationalText(v.purchaseDiscount), rationalText(v.purchaseTax)),
 			service: v.service.div(100).valueOf(),
@@ -212,6 +215,7 @@ const settingsForm = ({ overheadKind }: SettingsFields, now: Settings) => ({
 				}))
 			: as(amount('Overhead'), (minor) => ({ kind: 'hour' as const, minor })),
 	counting: choice(['piece', 'bag'], { as: 'piece' }),
+	packPrice: choice(PACK_PRICES, { as: 'cheapest' }),
 	loss: percent('The loss', 90),
 	purchaseDiscount: percent('What you get off', 99),
 	purchaseTax: percent('The tax on materials', 100),

@@ -1,3 +1,4 @@
+import { PACK_PRICES } from '../materials/counting-pack.ts';
 import { PRICE_METHODS } from '../pricing/methods.ts';
 import { z } from 'zod';
 import { CURRENCIES } from '../money/money.ts';
@@ -126,6 +127,7 @@ export const settingsSchema = z.strictObject({
 			z.strictObject({ kind: z.literal('percent'), percent: percentSchema })
 		]),
 		counting: z.enum(['piece', 'bag']),
+		packPrice: z.enum(PACK_PRICES).optional(),
 		defaultLoss: rational,
 		purchases: z.strictObject({ discount: percentSchema, tax: percentSchema }).optional(),
 		service: z.number().min(0).lt(1),

@@ -1,7 +1,7 @@
 import { GONE, holding, nameOf } from '../../core/document/names.ts';
 import { isBare } from '../../core/assembly/assemble.ts';
 import { got, type Parsed } from '../../core/errors.ts';
-import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
+import { catalogue, offeredOf, type Catalogue } from '../../core/materials/catalogue.ts';
 import { applyEntry, designNeeded, whyNot, type EntryPlace } from '../../core/language/apply.ts';
 import type { EntryContext } from '../../core/language/context.ts';
 import type { Entry, SaidSection } from '../../core/language/entry.ts';
@@ -89,7 +89,8 @@ export class Bench {
 	apart = $state(false);
 
 	constructor(data: BenchData) {
-		this.data = data;
+		// What is retired is counted where it is, and offered nowhere.
+		this.data = { ...data, materials: offeredOf(data.materials) };
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);
 		this.#library = new Map(data.library);

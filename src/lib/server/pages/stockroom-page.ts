@@ -1,4 +1,5 @@
 import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
+import { countingPack } from '../../core/materials/counting-pack.ts';
 import { unitCost } from '../../core/materials/unit-cost.ts';
 import { formatInches } from '../../core/units/length.ts';
 import { learnedLoss, type Lost } from '../../core/count-back/learned-loss.ts';
@@ -40,7 +41,10 @@ export function stockRows(
 				},
 				uses: m.reuse?.uses ?? null,
 				unit: m.unit,
-				pack: m.packs[0] ?? null,
+				retired: m.retired === true,
+				/** The pack whose price counts. */
+				pack: countingPack(m) ?? m.packs.find((p) => !p.ended) ?? null,
+				packs: m.packs.filter((p) => !p.ended).length,
 				/** Exact cents, shown to a tenth. */
 				each: each ? (each.valueOf() / 100).toFixed(3) : null
 			};

@@ -92,6 +92,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		offcut: alone,
 		owned_thing: alone,
 		pack: both,
+		pack_price: both,
 		paper: alone,
 		payment: alone,
 		photo: alone,

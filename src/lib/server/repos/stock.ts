@@ -1,32 +1,90 @@
-import { and, asc, eq } from 'drizzle-orm';
-import type { Colour, Material, Pack } from '../../core/materials/material.ts';
-import { partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
+import { and, asc, eq, ne } from 'drizzle-orm';
+import type { Colour, Material, Pack, PriceBreak } from '../../core/materials/material.ts';
+import { breaksSchema, partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
 import type { RationalText } from '../../core/units/rational.ts';
 import type { Micrometres } from '../../core/units/length.ts';
 import type { Actor } from '../actor.ts';
-import type { Database } from '../db/client.ts';
-import { colour, material, pack, supplier } from '../db/tables/stock.ts';
+import type { Database, Writer } from '../db/client.ts';
+import { colour, material, pack, packPrice, supplier } from '../db/tables/stock.ts';
 import { touchStock } from './workspaces.ts';
 
 export interface Supplier {
 	readonly id: string;
 	readonly name: string;
+	/** What sending costs and from how much on nothing, minor units; days to the door. Null is not known. */
+	readonly shippingMinor: number | null;
+	readonly freeFromMinor: number | null;
+	readonly leadDays: number | null;
 }
 
 /** A material as the Stockroom's form gives it: its packs name suppliers by id. */
 export interface NewMaterial extends Omit<Material, 'packs'> {
-	readonly pack: {
-		readonly id: string;
-		readonly supplierId: string;
-		readonly count: number;
-		readonly priceMinor: number | null;
-		readonly depositMinor?: number | null | undefined;
-	};
+	readonly pack: NewPack;
 }
+
+/** A pack as a form gives it. */
+export interface NewPack {
+	readonly id: string;
+	readonly supplierId: string;
+	readonly count: number;
+	readonly priceMinor: number | null;
+	readonly depositMinor?: number | null | undefined;
+	readonly suppliersName?: string;
+	readonly code?: string;
+	/** `YYYY-MM-DD`: since when it costs that. */
+	readonly since?: string | null;
+	readonly until?: string | null;
+	readonly breaks?: readonly PriceBreak[] | null;
+	readonly usual?: boolean;
+	readonly ended?: boolean;
+}
+
+/** What a pack cost from a day on. */
+export interface PriceThen {
+	readonly pack: string;
+	readonly day: string;
+	readonly count: number;
+	readonly priceMinor: number | null;
+}
+
+/** What may be changed of a material: what is said of it, whether it is offered, and what stands for it. */
+export type MaterialChange = Partial<Omit<Material, 'id' | 'packs' | 'retired' | 'into'>> & {
+	readonly retired?: boolean;
+	readonly into?: string | null;
+};
 
 /** Materials, colours, packs and suppliers. */
 export function stock(db: Database, actor: Actor) {
 	const own = { workspaceId: actor.workspace, changedBy: actor.person };
+	/** Writes a pack with the first row of its prices. */
+	async function putPack(tx: Writer, materialId: string, added: NewPack) {
+		const rows = await tx
+			.insert(pack)
+			.values({ ...added, materialId, ...own })
+			.onConflictDoNothing({ target: [pack.workspaceId, pack.id] })
+			.returning();
+		for (const row of rows) {
+			await keepPrice(tx, row);
+			if (row.usual) await onlyUsual(tx, materialId, row.id);
+		}
+	}
+	const onlyUsual = (tx: Writer, materialId: string, id: string) =>
+		tx
+			.update(pack)
+			.set({ usual: false })
+			.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.materialId, materialId), ne(pack.id, id)));
+	const keepPrice = (
+		tx: Writer,
+		{ id, count, priceMinor, since }: Pick<NewPack, 'id' | 'count' | 'priceMinor' | 'since'>
+	) =>
+		tx.insert(packPrice).values({
+			id: crypto.randomUUID(),
+			packId: id,
+			day: since ?? new Date().toISOString().slice(0, 10),
+			count,
+			priceMinor,
+			...own
+		});
 	return {
 		async colours(): Promise<Colour[]> {
 			const rows = await db.read
@@ -39,7 +97,13 @@ export function stock(db: Database, actor: Actor) {
 		},
 		async suppliers(): Promise<Supplier[]> {
 			return db.read
-				.select({ id: supplier.id, name: supplier.name })
+				.select({
+					id: supplier.id,
+					name: supplier.name,
+					shippingMinor: supplier.shippingMinor,
+					freeFromMinor: supplier.freeFromMinor,
+					leadDays: supplier.leadDays
+				})
 				.from(supplier)
 				.where(eq(supplier.workspaceId, actor.workspace))
 				.orderBy(asc(supplier.name));
@@ -61,13 +125,7 @@ export function stock(db: Database, actor: Actor) {
 			const byMaterial = new Map<string, Pack[]>();
 			for (const { pack: p, supplierName } of packs) {
 				const list = byMaterial.get(p.materialId) ?? [];
-				list.push({
-					id: p.id,
-					supplier: supplierName,
-					count: p.count,
-					priceMinor: p.priceMinor,
-					...(p.depositMinor === null ? {} : { depositMinor: p.depositMinor })
-				});
+				list.push(packOf(p, supplierName));
 				byMaterial.set(p.materialId, list);
 			}
 			return rows.map((row) => fromRow(row, byMaterial.get(row.id) ?? []));
@@ -81,7 +139,7 @@ export function stock(db: Database, actor: Actor) {
 				await touchStock(tx, actor);
 			});
 		},
-		async addSupplier(added: Supplier): Promise<void> {
+		async addSupplier(added: Pick<Supplier, 'id' | 'name'> & Partial<Supplier>): Promise<void> {
 			await db.write(async (tx) => {
 				await tx
 					.insert(supplier)
@@ -97,10 +155,7 @@ export function stock(db: Database, actor: Actor) {
 					.insert(material)
 					.values({ ...toRow(rest), ...own })
 					.onConflictDoNothing({ target: [material.workspaceId, material.id] });
-				await tx
-					.insert(pack)
-					.values({ ...first, materialId: added.id, ...own })
-					.onConflictDoNothing({ target: [pack.workspaceId, pack.id] });
+				await putPack(tx, added.id, first);
 				await touchStock(tx, actor);
 			});
 		},
@@ -136,20 +191,71 @@ export function stock(db: Database, actor: Actor) {
 				return done.length > 0;
 			});
 		},
-		/** @returns false where there is no such pack */
-		async changePack(
-			id: string,
-			change: { count: number; priceMinor: number | null; depositMinor?: number | null }
-		): Promise<boolean> {
+		/** A material as it is from now on, its packs left alone. @returns false where there is none */
+		async changeMaterial(id: string, changed: MaterialChange): Promise<boolean> {
 			return db.write(async (tx) => {
 				const done = await tx
-					.update(pack)
-					.set({ ...change, changedBy: actor.person })
-					.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.id, id)))
-					.returning({ id: pack.id });
+					.update(material)
+					.set({ ...toChange(changed), changedBy: actor.person })
+					.where(and(eq(material.workspaceId, actor.workspace), eq(material.id, id)))
+					.returning({ id: material.id });
 				if (done.length > 0) await touchStock(tx, actor);
 				return done.length > 0;
 			});
+		},
+		/** A further pack of a material. Repeating it with the same id changes nothing. */
+		async addPack(materialId: string, added: NewPack): Promise<void> {
+			await db.write(async (tx) => {
+				await putPack(tx, materialId, added);
+				await touchStock(tx, actor);
+			});
+		},
+		/**
+		 * A pack as it is from now on; another price is a row of its history.
+		 * @returns false where there is no such pack
+		 */
+		async changePack(
+			id: string,
+			{ id: _, ...change }: Omit<NewPack, 'id' | 'supplierId'> & Partial<NewPack>
+		): Promise<boolean> {
+			return db.write(async (tx) => {
+				const mine = and(eq(pack.workspaceId, actor.workspace), eq(pack.id, id));
+				const [before] = await tx.select().from(pack).where(mine);
+				if (!before) return false;
+				await tx
+					.update(pack)
+					.set({ ...change, changedBy: actor.person })
+					.where(mine);
+				if (change.usual) await onlyUsual(tx, before.materialId, id);
+				if (before.priceMinor !== change.priceMinor || before.count !== change.count)
+					await keepPrice(tx, { ...before, ...change, since: change.since ?? null });
+				await touchStock(tx, actor);
+				return true;
+			});
+		},
+		async changeSupplier({ id, ...change }: Supplier): Promise<boolean> {
+			return db.write(async (tx) => {
+				const done = await tx
+					.update(supplier)
+					.set({ ...change, changedBy: actor.person })
+					.where(and(eq(supplier.workspaceId, actor.workspace), eq(supplier.id, id)))
+					.returning({ id: supplier.id });
+				return done.length > 0;
+			});
+		},
+		/** What the packs of a material cost from which day on, oldest first. */
+		async prices(materialId: string): Promise<PriceThen[]> {
+			return db.read
+				.select({
+					pack: packPrice.packId,
+					day: packPrice.day,
+					count: packPrice.count,
+					priceMinor: packPrice.priceMinor
+				})
+				.from(packPrice)
+				.innerJoin(pack, and(eq(pack.workspaceId, packPrice.workspaceId), eq(pack.id, packPrice.packId)))
+				.where(and(eq(packPrice.workspaceId, actor.workspace), eq(pack.materialId, materialId)))
+				.orderBy(asc(packPrice.day), asc(packPrice.id));
 		}
 	};
 }
@@ -172,12 +278,58 @@ const thousandths = (value: number | null): number | null =>
 	value === null ? null : Math.max(1, Math.round(value * 1000));
 const ofThousand = (value: number | null): number | null => (value === null ? null : value / 1000);
 
-const toRow = ({ colour: colourId, litres, grams, ...rest }: Omit<Material, 'packs'>) => ({
+type Row = Omit<Material, 'packs'>;
+const toRow = ({ colour: colourId, litres, grams, retired, into, counts: _, ...rest }: Row) => ({
 	...rest,
 	colourId,
 	fillMl: thousandths(litres),
-	weightMg: thousandths(grams)
+	weightMg: thousandths(grams),
+	retired: retired === true,
+	intoId: into ?? null
 });
+
+/** Of what changes only what is said. */
+const toChange = ({ colour: colourId, litres, grams, into, retired, counts: _, ...rest }: MaterialChange) => ({
+	...rest,
+	...(colourId !== undefined && { colourId }),
+	...(litres !== undefined && { fillMl: thousandths(litres) }),
+	...(grams !== undefined && { weightMg: thousandths(grams) }),
+	...(into !== undefined && { intoId: into || null }),
+	...(retired !== undefined && { retired })
+});
+
+/** A pack as the computation reads it: what is not said stands nowhere. */
+function packOf(row: typeof pack.$inferSelect, supplierName: string): Pack {
+	const {
+		id,
+		supplierId,
+		count,
+		priceMinor,
+		depositMinor,
+		suppliersName,
+		code,
+		since,
+		until,
+		breaks,
+		usual,
+		ended
+	} = row;
+	return {
+		id,
+		supplier: supplierName,
+		supplierId,
+		count,
+		priceMinor,
+		...(depositMinor !== null && { depositMinor }),
+		...(suppliersName && { suppliersName }),
+		...(code && { code }),
+		...(since !== null && { since }),
+		...(until !== null && { until }),
+		...(breaks !== null && { breaks: breaksSchema.parse(breaks) }),
+		...(usual && { usual }),
+		...(ended && { ended })
+	};
+}
 
 function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 	return {
@@ -195,6 +347,8 @@ function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 		grams: ofThousand(row.weightMg),
 		chambers: row.chambers,
 		...(row.outline === null ? {} : { outline: row.outline }),
+		...(row.retired && { retired: true as const }),
+		...(row.intoId !== null && { into: row.intoId }),
 		packs
 	};
 }

@@ -62,8 +62,12 @@ export async function workOutQuote(
 }
 
 /** What drafts come to at today's prices, in minor units, by their ids; those without a price are left out. */
-export async function draftSums(repos: Repos, ids: readonly string[]): Promise<Record<string, number>> {
-	const studio = await loadStudio(repos);
+export async function draftSums(
+	repos: Repos,
+	ids: readonly string[],
+	stock?: Studio
+): Promise<Record<string, number>> {
+	const studio = stock ?? (await loadStudio(repos));
 	const book = await orderBook(repos, studio);
 	const sums: Record<string, number> = {};
 	for (const id of ids) {

@@ -1,4 +1,5 @@
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
+import { withCounting } from '../../core/materials/counting-pack.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { designsIn } from '../../core/structures/design/edit.ts';
@@ -6,6 +7,7 @@ import type { TallyContext } from '../../core/tally/tally.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { KeptVersion } from '../repos/designs.ts';
 import type { Repos } from '../repos/index.ts';
+import { dayIn } from './day-in.ts';
 import { packAtOnce } from './packings.ts';
 
 /** What every computation of one workspace reads, as plain data: it goes to the browser as it is. */
@@ -19,11 +21,19 @@ export interface Studio {
 
 export async function loadStudio(repos: Repos): Promise<Studio> {
 	const stamp = await repos.workspaces.stamp();
-	return repos.memo.take('studio', String(stamp), async () => {
+	// A sale ends with its day.
+	return repos.memo.take('studio', `${stamp}/${new Date().toISOString().slice(0, 10)}`, async () => {
 		const found = await repos.workspaces.find();
 		if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
 		const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
-		return { settings: found.settings, materials, colours, stamp: found.stockRevision };
+		const { rates, zone } = found.settings;
+		const today = dayIn(zone);
+		return {
+			settings: found.settings,
+			materials: withCounting(materials, rates.packPrice ?? 'cheapest', today),
+			colours,
+			stamp: found.stockRevision
+		};
 	});
 }
 

@@ -20,6 +20,7 @@ import { wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
 import { planPaper } from '../services/plan-paper.ts';
 import { shelfItems, type ShelfWork } from '../services/shelf.ts';
@@ -65,6 +66,7 @@ export const JOBS = {
 		new Uint8Array(await sizingHoles(sizes, paper)),
 	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),
 	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
+	'stock effect': stockEffect,
 	touched: async (repos: Repos, { design }: { design: string }) => {
 		const found = await repos.designs.find(design);
 		return found ? touchedBy(repos, found.id, found.recipe) : null;

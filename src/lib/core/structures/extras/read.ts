@@ -10,7 +10,18 @@ import type { Reader } from '../../language/reader.ts';
 import { servingOf } from '../../language/serving.ts';
 
 /** Words that end the name of a material in a line. */
-const AFTER = ['or', 'optional', 'taken', 'reused', 'left', 'swappable', 'for', 'measured', 'serving', 'from'];
+const AFTER = [
+	'or',
+	'optional',
+	'taken',
+	'reused',
+	'left',
+	'swappable',
+	'for',
+	'measured',
+	'serving',
+	'from'
+];
 
 /**
  * `2 moss mat`; `2 to 4 reeds`; `1 sandbag or 4 stakes`; and how it is meant at its end: optional, taken along,

@@ -10,7 +10,7 @@ import {
 	text,
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
-import { FINISHES, MATERIAL_KINDS, type Reuse } from '../../../core/materials/material.ts';
+import { FINISHES, MATERIAL_KINDS, type PriceBreak, type Reuse } from '../../../core/materials/material.ts';
 import { workspace } from './workspace.ts';
 
 const owner = () =>
@@ -41,7 +41,18 @@ export const colour = sqliteTable(
 
 export const supplier = sqliteTable(
 	'supplier',
-	{ workspaceId: owner(), id: text().notNull(), name: text().notNull(), changedBy: changedBy() },
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		name: text().notNull(),
+		/** What sending costs, minor units; null is not known. */
+		shippingMinor: integer('shipping_minor'),
+		/** From this much on it is sent for nothing, minor units; null is never. */
+		freeFromMinor: integer('free_from_minor'),
+		/** Days from the order to the door; null is not known. */
+		leadDays: integer('lead_days'),
+		changedBy: changedBy()
+	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		uniqueIndex('supplier_name').on(t.workspaceId, t.name)
@@ -75,6 +86,10 @@ export const material = sqliteTable(
 		chambers: integer().notNull().default(1),
 		/** The edge of a foil as she drew it: closed path data in a square from −100 to 100. */
 		outline: text(),
+		/** Not offered any more; what uses it keeps it. */
+		retired: integer({ mode: 'boolean' }).notNull().default(false),
+		/** The material that stands for it since they were made one: no reference in the schema, as that would rebuild the table. */
+		intoId: text('into_id'),
 		changedBy: changedBy()
 	},
 	(t) => [
@@ -98,6 +113,19 @@ export const pack = sqliteTable(
 		priceMinor: integer('price_minor'),
 		/** Left with the supplier until it comes back; null is none. */
 		depositMinor: integer('deposit_minor'),
+		/** What the supplier calls it, and the code it is ordered by. */
+		suppliersName: text('suppliers_name').notNull().default(''),
+		code: text().notNull().default(''),
+		/** `YYYY-MM-DD`: since when it costs that; null is not known. */
+		since: text(),
+		/** The last day of a sale; null is no sale. */
+		until: text(),
+		/** From so many packs on, a pack for less. Read only through `breaksSchema`. */
+		breaks: text({ mode: 'json' }).$type<readonly PriceBreak[]>(),
+		/** The one that is usually bought. */
+		usual: integer({ mode: 'boolean' }).notNull().default(false),
+		/** Not sold any more. */
+		ended: integer({ mode: 'boolean' }).notNull().default(false),
 		changedBy: changedBy()
 	},
 	(t) => [
@@ -113,5 +141,27 @@ export const pack = sqliteTable(
 		index('pack_material').on(t.workspaceId, t.materialId),
 		check('pack_count', sql`${t.count} > 0`),
 		check('pack_price', sql`${t.priceMinor} IS NULL OR ${t.priceMinor} > 0`)
+	]
+);
+
+/** What a pack cost from a day on: a row for every price it had. */
+export const packPrice = sqliteTable(
+	'pack_price',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		packId: text('pack_id').notNull(),
+		/** `YYYY-MM-DD` */
+		day: text().notNull(),
+		count: integer().notNull(),
+		/** Null is not known. */
+		priceMinor: integer('price_minor'),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.packId], foreignColumns: [pack.workspaceId, pack.id] }),
+		index('pack_price_pack').on(t.workspaceId, t.packId, t.day),
+		check('pack_price_count', sql`${t.count} > 0`)
 	]
 );

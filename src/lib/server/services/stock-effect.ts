@@ -1,0 +1,106 @@
+import { createHash } from 'node:crypto';
+import { printMoney } from '../../core/units/print-number.ts';
+import type { Material } from '../../core/materials/material.ts';
+import type { Bill } from '../../core/bom/bill.ts';
+import { tally } from '../../core/tally/tally.ts';
+import { withCounting } from '../../core/materials/counting-pack.ts';
+import type { Repos } from '../repos/index.ts';
+import { dayIn } from './day-in.ts';
+import { draftSums } from './quoting.ts';
+import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
+
+/** What a change of a material would do to what is not sent yet. Minor units. */
+export interface StockEffect {
+	/** Kept designs it is in, and drafts of quotes. */
+	readonly inDesigns: number;
+	/** Designs whose cost it moves, the one it moves most first. */
+	readonly designs: readonly { readonly name: string; readonly by: number | null }[];
+	/** Drafts of quotes whose price it moves. */
+	readonly drafts: number;
+}
+
+/** Most drafts of quotes that are looked through: of more, so many are said. */
+const MOST_DRAFTS = 200;
+
+/**
+ * What it would do to put this in the place of a material: every kept design and every draft is worked out both ways,
+ * those it is not in once.
+ * @param changed the material as it would be
+ */
+export async function stockEffect(repos: Repos, { changed }: { changed: Material }): Promise<StockEffect> {
+	const before = await loadStudio(repos);
+	const today = dayIn(before.settings.zone);
+	const [own] = withCounting([changed], before.settings.rates.packPrice ?? 'cheapest', today);
+	const after: Studio = {
+		...before,
+		materials: before.materials.map((m) => (m.id === changed.id ? own! : m))
+	};
+	const designs: { name: string; by: number | null }[] = [];
+	let inDesigns = 0;
+	const shelf = await repos.designs.shelf();
+	const kept = shelf.flatMap((r) => (r.versionId === null ? [] : [r.id]));
+	for (let at = 0; at < kept.length; at += 50)
+		for (const { recipe } of await repos.designs.lastKeptOf(kept.slice(at, at + 50))) {
+			const library = await loadLibrary(repos, recipe);
+			const worked = (studio: Studio) => tally(recipe, null, 1, contextOf(studio, library));
+			const now = worked(before);
+			const then = worked(after);
+			if (!isIn(now.bill, changed.id) && !isIn(then.bill, changed.id)) continue;
+			inDesigns++;
+			const by = then.cost.total.known.minor - now.cost.total.known.minor;
+			const unsure = then.cost.total.unknown.length !== now.cost.total.unknown.length;
+			if (by !== 0 || unsure) designs.push({ name: recipe.name, by: unsure ? null : by });
+		}
+	designs.sort((a, b) => Math.abs(b.by ?? Infinity) - Math.abs(a.by ?? Infinity));
+	return { inDesigns, designs, drafts: await draftsMoved(repos, after) };
+}
+
+const isIn = ({ lines }: Bill, id: string): boolean => lines.some((l) => l.material?.id === id);
+
+/** Drafts whose price is another with this Stockroom. */
+async function draftsMoved(repos: Repos, after: Studio): Promise<number> {
+	const today = dayIn(after.settings.zone);
+	const found = await repos.quoteList.page({ search: '', page: 1, today, state: 'draft' });
+	const ids = found.rows.filter((r) => r.lineCount > 0).slice(0, MOST_DRAFTS).map((r) => r.id);
+	if (ids.length === 0) return 0;
+	const [now, then] = [await draftSums(repos, ids), await draftSums(repos, ids, after)];
+	return ids.filter((id) => now[id] !== then[id]).length;
+} // prettier-ignore
+
+/** What it would do, in a sentence; blank where it moves nothing. @param money an amount as it is printed here */
+export function effectWords({ designs, drafts }: StockEffect, money: (minor: number) => string): string {
+	if (designs.length === 0 && drafts === 0) return '';
+	const [most] = designs;
+	const what = [
+		designs.length > 0 ? `${designs.length} ${designs.length === 1 ? 'design' : 'designs'}` : '',
+		drafts > 0 ? `${drafts} ${drafts === 1 ? 'draft' : 'drafts'}` : ''
+	].filter(Boolean);
+	const largest =
+		most === undefined
+			? ''
+			: most.by === null
+				? `; of ${most.name} not all that it costs is known then`
+				: `; the largest by ${most.by > 0 ? '+' : '−'}${money(Math.abs(most.by))}, ${most.name}`;
+	return `This moves ${what.join(' and ')}${largest}.`;
+}
+
+/** What is asked before a change is saved; nothing is asked where it is blank. */
+export interface Asked {
+	readonly say: string;
+	/** What was asked about: meant only where the same is sent again. */
+	readonly about: string;
+}
+export const NOTHING_ASKED: Asked = { say: '', about: '' };
+
+type EffectPort = (job: 'stock effect', input: { changed: Material }) => Promise<StockEffect>;
+
+/**
+ * Says what a change would move before it is saved. It is not asked again where it was and the very same is sent as meant.
+ * @param typed the form as it was sent; `meant` holds what was asked about
+ */
+export async function askFirst(work: EffectPort, studio: Studio, changed: Material, { meant, ...typed }: Readonly<Record<string, string>>): Promise<Asked> {
+	const about = createHash('sha256').update(JSON.stringify(Object.entries(typed).sort())).digest('hex').slice(0, 24);
+	if (meant === about) return NOTHING_ASKED;
+	const style = { decimal: studio.settings.decimal };
+	return { say: effectWords(await work('stock effect', { changed }), (minor) => printMoney(minor, style)), about };
+} // prettier-ignore

@@ -1,0 +1,158 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { KIND_WORDS } from '$lib/core/materials/material.ts';
+	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
+	import Meant from '$lib/features/stockroom/Meant.svelte';
+	import PackFields from '$lib/features/stockroom/PackFields.svelte';
+	import PriceHistory from '$lib/features/stockroom/PriceHistory.svelte';
+	import Button from '$lib/ui/button/Button.svelte';
+	import Notice from '$lib/ui/notice/Notice.svelte';
+
+	let { data, form } = $props();
+	const material = $derived(data.material);
+	const typed = $derived({ ...data.typed, ...form?.save?.typed });
+	const errors = $derived(form?.save?.errors ?? {});
+	/** The pack whose fields are open; one that was refused stays so. */
+	let opened = $state<string | null>(null);
+	const open = $derived(form?.pack?.id ?? opened);
+	let adding = $state<boolean>();
+	const stay =
+		(after?: () => void) =>
+		() =>
+		async ({ update, result }: { update: (o: { reset: boolean }) => Promise<void>; result: { type: string } }) => {
+			await update({ reset: false });
+			if (result.type === 'success') after?.();
+		}; // prettier-ignore
+</script>
+
+<svelte:head><title>{material.name} · Stockroom · Bright Tally</title></svelte:head>
+<main class="mx-auto max-w-[1236px] px-[22px] pb-12 max-sm:px-3">
+	<header class="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-3">
+		<p><a class="quiet-link" href="/stockroom">Stockroom</a></p>
+		<h1 class="text-[25px]">{material.name}</h1>
+		<p class="text-muted">
+			{KIND_WORDS[material.kind]}{data.each
+				? `, ${data.each} a ${material.unit === 'piece' ? 'piece' : material.unit}`
+				: ', cost not known'}{material.reuse ? ' and use' : ''}
+		</p>
+	</header>
+	{#if data.into}<Notice level="watch"
+			>It is retired: <a class="underline" href="/stockroom/{data.into.id}">{data.into.name}</a> stands for it.</Notice
+		>{:else if material.retired}<Notice level="watch"
+			>It is retired: offered nowhere, counted where it is used.</Notice
+		>{/if}
+	{#if form?.saved}<Notice level="good" live>Saved.</Notice>{/if}
+	{#if form?.addedPack}<Notice level="good" live>A pack of {form.addedPack} is there.</Notice>{/if}
+
+	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="packs">
+		<h2 id="packs" class="text-[17px] font-semibold">Packs and who sells them</h2>
+		<ul class="mt-2">
+			{#each data.packs as pack (pack.id)}
+				<li class="border-b border-line py-2 last:border-0" class:text-muted={pack.ended}>
+					<p class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+						<span class="font-medium">{pack.supplier}</span>
+						<span class="figures">{pack.count} for {pack.price || 'not known'}</span>
+						{#if pack.each}<span class="figures text-muted">{pack.each} each</span>{/if}
+						{#if pack.breaksText}<span class="text-muted">{pack.breaksText}</span>{/if}
+						{#if pack.suppliersName || pack.code}<span class="text-muted"
+								>{[pack.suppliersName, pack.code].filter(Boolean).join(', ')}</span
+							>{/if}
+						{#if pack.since}<span class="text-muted">since {pack.since}</span>{/if}
+						{#if pack.until && !pack.ended}<span class="text-watch">sale until {pack.until}</span>{/if}
+						{#if pack.ended}<span>not sold any more</span>{:else if pack.counts}<span class="text-good"
+								>this price counts</span
+							>{/if}
+						<button
+							type="button"
+							class="quiet-link ml-auto min-h-8"
+							aria-expanded={open === pack.id}
+							onclick={() => (opened = opened === pack.id ? null : pack.id)}
+							aria-label="Change the pack of {pack.supplier}">change</button
+						>
+					</p>
+					{#if open === pack.id || opened === pack.id}
+						<form
+							method="post"
+							action="?/pack"
+							class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
+							use:enhance={stay(() => (opened = null))}
+						>
+							<input type="hidden" name="pack" value={pack.id} />
+							<PackFields
+								{pack}
+								typed={form?.pack?.id === pack.id ? form.pack.typed : undefined}
+								errors={form?.pack?.id === pack.id ? form.pack.errors : {}}
+								suppliers={data.suppliers}
+							/>
+							<p class="self-end"><Button type="submit">Save the pack</Button></p>
+							<Meant asks={form?.pack?.id === pack.id ? form.pack.asks : undefined} words="Save" />
+						</form>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+		<details class="mt-2" bind:open={() => adding ?? Boolean(form?.add), (is) => (adding = is)}>
+			<summary class="cursor-pointer font-medium">Another pack or supplier</summary>
+			<form
+				method="post"
+				action="?/addPack"
+				class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
+				use:enhance={stay(() => (adding = false))}
+			>
+				<input type="hidden" name="id" value={data.fresh} />
+				{#key data.stamp}<PackFields
+						typed={form?.add?.typed}
+						errors={form?.add?.errors ?? {}}
+						suppliers={data.suppliers}
+						another
+					/>{/key}
+				<p class="self-end"><Button type="submit">Add the pack</Button></p>
+				<Meant asks={form?.add?.asks} words="Add it" />
+			</form>
+		</details>
+		<PriceHistory prices={data.prices} packs={data.packs} />
+	</section>
+
+	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="what">
+		<h2 id="what" class="text-[17px] font-semibold">What it is</h2>
+		<form
+			method="post"
+			action="?/save"
+			class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
+			use:enhance={stay()}
+		>
+			<MaterialFields {typed} {errors} colours={data.colours} fresh={String(data.stamp)} />
+			<p class="col-span-full"><Button kind="strong" type="submit">Save</Button></p>
+			<Meant asks={form?.save?.asks} words="Save" />
+		</form>
+	</section>
+
+	<section class="grid gap-3 border border-line bg-paper px-4 py-3" aria-labelledby="away">
+		<h2 id="away" class="text-[17px] font-semibold">
+			{material.retired ? 'Bring it back' : 'Use it no more'}
+		</h2>
+		<form method="post" action="?/retire" use:enhance={stay()} class="flex flex-wrap items-center gap-3">
+			<Button type="submit">{material.retired ? 'Offer it again' : 'Retire it'}</Button>
+			<span class="text-muted"
+				>{material.retired
+					? 'It is found again in lines and lists.'
+					: 'It is offered no more; designs and quotes that use it keep it.'}</span
+			>
+		</form>
+		{#if !material.retired && data.others.length > 0}
+			<form method="post" action="?/merge" use:enhance={stay()} class="flex flex-wrap items-center gap-3">
+				<label class="flex flex-wrap items-center gap-2"
+					>It is the same as <select name="into" class="control" value={form?.merge?.into ?? ''}>
+						<option value="">pick one</option>
+						{#each data.others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
+					</select></label
+				>
+				<Button type="submit">Make them one</Button>
+				{#if form?.merge?.trouble}<p class="w-full text-[13px] text-bad" role="alert">
+						{form.merge.trouble}
+					</p>{/if}
+				<div class="w-full"><Meant asks={form?.merge?.asks} words="Make them one" /></div>
+			</form>
+		{/if}
+	</section>
+</main>
