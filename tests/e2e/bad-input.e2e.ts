@@ -85,6 +85,7 @@ test('a pack price of 0 is refused, a blank one is unknown and shows as such whe
 	await page.getByLabel('Pieces', { exact: true }).fill('100');
 	await page.getByLabel('Price', { exact: true }).fill('');
 	await page.getByRole('button', { name: 'Save' }).click();
+	await page.getByRole('button', { name: 'Save, that is meant' }).click();
 	await expect(page.getByRole('row', { name })).toContainText('not known');
 	await newDesign(page, 'Unknown pink');
 	await say(page, '4 11 at 9 thrift');

@@ -137,6 +137,7 @@ test('a photo gives its edge, an assorted bag its colours; both are bought, draw
 }) => {
 	await page.goto('/stockroom');
 	await page.getByText('Add a material').first().click();
+	await page.getByLabel('Kind').first().selectOption({ label: 'foil shape' });
 	const edge = page.getByLabel(/^Edge of a foil/);
 	const file = page.getByLabel('from a drawing, or a photo');
 	await file.setInputFiles({ name: 'odd.png', mimeType: 'image/png', buffer: Buffer.from('no photo') });

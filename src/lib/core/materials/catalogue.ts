@@ -28,7 +28,13 @@ export function catalogue(materials: readonly Material[], colours: readonly Colo
 		if (!byMatch.has(key)) byMatch.set(key, material);
 	}
 	const byId = new Map(materials.map((m) => [m.id, m]));
-	for (const { id, into } of materials) if (into) byId.set(id, standsFor(byId, into) ?? byId.get(id)!);
+	const made = materials.filter((m) => m.into).map((m) => [m, standsFor(byId, m.into!) ?? m] as const);
+	for (const [{ id, kind, nominal, colour, mark }, stands] of made) {
+		byId.set(id, stands);
+		// What is called for by its size and colour gets it too.
+		const key = matchKey(kind, nominal, colour, mark);
+		if (!byMatch.has(key)) byMatch.set(key, stands);
+	}
 	return {
 		materials: byId,
 		colours: new Map(colours.map((c) => [c.id, c])),

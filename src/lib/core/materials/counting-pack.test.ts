@@ -66,6 +66,9 @@ describe('what is retired, and what another stands for', () => {
 		const all = catalogue([old, other], []);
 		expect(all.materials.get('white')).toBe(other);
 		expect([...all.byMatch.values()]).toEqual([other]);
+		// Of another colour it is found by either.
+		const red = { ...other, colour: 'red' };
+		expect([...catalogue([{ ...old, colour: 'white' }, red], []).byMatch.values()]).toEqual([red, red]);
 		expect(offeredOf([old, other])).toEqual([other]);
 	});
 	test('retired alone it is counted where it is used, and found by its kind where nothing else is', () => {

@@ -89,7 +89,6 @@ export class Bench {
 	apart = $state(false);
 
 	constructor(data: BenchData) {
-		// What is retired is counted where it is, and offered nowhere.
 		this.data = { ...data, materials: offeredOf(data.materials) };
 		this.id = data.id;
 		this.catalogue = catalogue(data.materials, data.colours);

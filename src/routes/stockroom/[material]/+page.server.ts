@@ -142,7 +142,7 @@ export const actions: Actions = {
 		const into = studio.materials.find((m) => m.id === typed.into && m.kind === material.kind && m.id !== material.id && !m.retired); // prettier-ignore
 		if (!into)
 			return fail(400, { merge: { into: typed.into ?? '', trouble: 'Pick the one that stands for it.', asks: NOTHING_ASKED } }); // prettier-ignore
-		const asks = await askFirst(event.locals.work, studio, { ...into, id: material.id }, typed);
+		const asks = await askFirst(event.locals.work, studio, { ...material, retired: true, into: into.id }, typed);
 		if (asks.say) return fail(409, { merge: { into: into.id, trouble: '', asks } });
 		await event.locals.repos.stock.changeMaterial(material.id, { retired: true, into: into.id });
 		redirect(303, `/stockroom/${into.id}`);

@@ -1,0 +1,77 @@
+import { expect, figure, test } from './app.ts';
+
+test('a price changed says first what it moves; asked again for another; two packs, a sale, which counts: by mouse and typing', async ({
+	page
+}) => {
+	await page.goto('/stockroom?search=11 in round, gull');
+	await page.getByRole('link', { name: '11 in round, gull white' }).click();
+	await expect(page.getByText('this price counts')).toBeVisible();
+	await page.getByRole('button', { name: /^Change the pack of/ }).click();
+	const price = page.getByLabel('Price (blank: not known)').first();
+	await price.fill('twelve');
+	await page.getByRole('button', { name: 'Save the pack' }).click();
+	await expect(page.getByText('“twelve” is not an amount', { exact: false })).toBeVisible();
+	await expect(price).toHaveValue('twelve');
+	await price.fill('33.00');
+	await page.getByRole('button', { name: 'Save the pack' }).click();
+	const asks = page.getByRole('alert').filter({ hasText: 'This moves' });
+	await expect(asks).toContainText(/This moves \d+ designs.*; the largest by \+\d+\.\d\d, /);
+	const first = await asks.innerText();
+	// What is meant is what was asked about: another price is asked about again.
+	await price.fill('66.00');
+	await page.getByRole('button', { name: 'Save, that is meant' }).click();
+	await expect(asks).not.toHaveText(first);
+	await page.getByRole('button', { name: 'Save, that is meant' }).click();
+	await expect(page.getByText('100 for 66.00').first()).toBeVisible();
+
+	await page.getByText('Another pack or supplier').click();
+	const add = page.locator('form[action="?/addPack"]');
+	await add.getByLabel('… or a new one, by its name').fill('Lantern Lane Trade Counter');
+	await add.getByLabel('Pieces in a pack').fill('50');
+	await add.getByLabel('Price (blank: not known)').fill('9.00');
+	await add.getByLabel('Price breaks, in packs').fill('ten cheaper');
+	await add.getByRole('button', { name: 'Add the pack' }).click();
+	await expect(add.getByText('is no price break', { exact: false })).toBeVisible();
+	await add.getByLabel('Price breaks, in packs').fill('4 at 8.50; 10 at 8');
+	await add.getByRole('button', { name: 'Add the pack' }).click();
+	await page.getByRole('button', { name: 'Add it, that is meant' }).click();
+	await expect(page.getByText('A pack of Lantern Lane Trade Counter is there.')).toBeVisible();
+	const own = page.getByRole('listitem').filter({ hasText: 'Lantern Lane' });
+	await expect(own).toContainText('this price counts');
+	await expect(own).toContainText('4 at 8.50; 10 at 8.00');
+	await expect(page.getByText('How its price went')).toBeVisible();
+
+	await page.goto('/stockroom/suppliers');
+	const supplier = page.getByRole('form', { name: 'Lantern Lane Trade Counter' });
+	await supplier.getByLabel('Days to the door').fill('soon');
+	await supplier.getByRole('button', { name: 'Save' }).click();
+	await expect(supplier.getByText('“soon” is not a number', { exact: false })).toBeVisible();
+	await supplier.getByLabel('Days to the door').fill('3');
+	await supplier.getByLabel('Sending costs').fill('7.50');
+	await supplier.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Lantern Lane Trade Counter is saved.')).toBeVisible();
+	await page.reload();
+	await expect(supplier.getByLabel('Sending costs')).toHaveValue('7.50');
+});
+
+test('what is retired is offered no more and counted where it is; one that stands for another takes its place', async ({
+	page
+}) => {
+	await page.goto('/bench/lighthouse-column');
+	const before = await figure(page, 'price').innerText();
+	await page.goto('/stockroom/round-11-gull-white');
+	await page.getByRole('button', { name: 'Retire it' }).click();
+	await expect(page.getByText('It is retired: offered nowhere')).toBeVisible();
+	await page.goto('/bench/lighthouse-column');
+	await expect(figure(page, 'price')).toHaveText(before);
+	await page.goto('/stockroom/round-11-gull-white');
+	await page.getByRole('button', { name: 'Offer it again' }).click();
+	await expect(page.getByText('It is retired')).toHaveCount(0);
+	await page.getByLabel('It is the same as').selectOption({ label: '11 in round, foam cream' });
+	await page.getByRole('button', { name: 'Make them one' }).click();
+	await expect(page.getByRole('alert')).toContainText('This moves');
+	await page.getByRole('button', { name: 'Make them one, that is meant' }).click();
+	await expect(page.getByRole('heading', { name: '11 in round, foam cream' })).toBeVisible();
+	await page.goto('/stockroom/round-11-gull-white');
+	await expect(page.getByText('stands for it')).toBeVisible();
+});
