@@ -75,3 +75,42 @@ test('what is retired is offered no more and counted where it is; one that stand
 	await page.goto('/stockroom/round-11-gull-white');
 	await expect(page.getByText('stands for it')).toBeVisible();
 });
+
+test('what is on the shelf: bought by the bag, lost, counted on a phone by finger; set aside and low are said', async ({
+	page
+}) => {
+	await page.goto('/stockroom/round-5-kelp');
+	const shelf = page.getByRole('region', { name: 'On the shelf' });
+	await expect(shelf).toContainText('not counted yet');
+	await shelf.getByLabel('How many').fill('a few');
+	await shelf.getByRole('button', { name: 'Write it down' }).click();
+	await expect(shelf.getByText('is not a number', { exact: false })).toBeVisible();
+	await expect(shelf.getByLabel('How many')).toHaveValue('a few');
+	await shelf.getByLabel('How many').fill('2 bags and 34');
+	await shelf.getByLabel('What all of it cost').fill('20');
+	await shelf.getByRole('button', { name: 'Write it down' }).click();
+	await expect(shelf).toContainText('2 bags and 34');
+	await expect(shelf).toContainText('20.00');
+	await shelf.getByLabel('What happened').selectOption({ label: 'used' });
+	await shelf.getByLabel('How many').fill('40');
+	await shelf.getByRole('button', { name: 'Write it down' }).click();
+	await expect(shelf).toContainText('1 bag and 94');
+	await shelf.getByText('What came and went').click();
+	await expect(shelf.getByRole('listitem').filter({ hasText: '−40' })).toBeVisible();
+
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto('/stockroom/count');
+	const sheet = page.getByLabel(/^5 in round, kelp green/);
+	await page.getByRole('button', { name: 'Write the count down' }).click();
+	await expect(page.getByText('Nothing is counted yet.')).toBeVisible();
+	await sheet.fill('lots');
+	await page.getByRole('button', { name: 'Write the count down' }).click();
+	await expect(page.getByText('“lots” is not a number', { exact: false })).toBeVisible();
+	await expect(sheet).toHaveValue('lots');
+	await sheet.fill('1 bag and 90');
+	await page.getByRole('button', { name: 'Write the count down' }).click();
+	await expect(page.getByText('1 counted, 1 differed.')).toBeVisible();
+	expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+	await page.goto('/stockroom?search=kelp');
+	await expect(page.getByRole('row').filter({ hasText: '5 in round, kelp green' })).toContainText('1 bag and 90');
+}); // prettier-ignore

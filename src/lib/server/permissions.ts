@@ -59,11 +59,13 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/thumb/sizing-holes.pdf': { GET: 'read' },
 	'/stockroom': { load: 'stock', pack: 'stock', loss: 'stock', add: 'stock', colour: 'stock' },
 	'/stockroom/suppliers': { load: 'stock', save: 'stock' },
+	'/stockroom/count': { load: 'stock', save: 'stock' },
 	'/stockroom/[material]': {
 		load: 'stock',
 		save: 'stock',
 		pack: 'stock',
 		addPack: 'stock',
+		move: 'stock',
 		retire: 'stock',
 		merge: 'stock'
 	},

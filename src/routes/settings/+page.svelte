@@ -130,7 +130,8 @@
 			{@render choice('Of several prices counts', 'packPrice', [
 				['cheapest', 'the lowest a piece'],
 				['usual', 'that of the pack I usually buy'],
-				['last', 'the one I paid last']
+				['last', 'the one I paid last'],
+				['average', 'what is on the shelf cost on average']
 			])}
 			{@render choice('Balloons cost a job', 'counting', [
 				['piece', 'the pieces it takes'],

@@ -8,20 +8,25 @@ import { lostOf } from '$lib/core/count-back/learned-loss.ts';
 import { catalogue } from '$lib/core/materials/catalogue.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
+import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const [studio, suppliers, counts] = await Promise.all([
+	const [studio, suppliers, counts, moves] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.stock.suppliers(),
-		locals.repos.countBacks.lines()
+		locals.repos.countBacks.lines(),
+		locals.repos.stockMoves.all()
 	]);
 	const search = (url.searchParams.get('search') ?? '').slice(0, 60).trim();
 	return {
 		rows: stockRows(studio.materials, studio.colours, search, {
 			lost: lostOf(counts, catalogue(studio.materials, studio.colours)),
-			usual: rational(studio.settings.rates.defaultLoss).valueOf()
+			usual: rational(studio.settings.rates.defaultLoss).valueOf(),
+			moves,
+			today: dayIn(studio.settings.zone),
+			leads: new Map(suppliers.map((s) => [s.id, s.leadDays]))
 		}),
 		all: studio.materials.length,
 		search,

@@ -59,6 +59,7 @@
 		<a class="quiet-link" href="/stockroom/things">What comes back: pieces and who has them</a>
 		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts on the shelf</a>
 		<a class="quiet-link" href="/stockroom/suppliers">Suppliers</a>
+		<a class="quiet-link" href="/stockroom/count">Count what is there</a>
 	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
@@ -152,9 +153,9 @@
 				<thead
 					><tr
 						><th>material</th><th class="wide">kind</th><th class="n wide">bag</th><th class="n wide">loss</th
-						><th class="wider">supplier</th><th class="n wide">pack</th><th class="n">pack price</th><th
-							class="n">one</th
-						><th></th></tr
+						><th class="n">on hand</th><th class="wider">supplier</th><th class="n wide">pack</th><th
+							class="n">pack price</th
+						><th class="n">one</th><th></th></tr
 					></thead
 				>
 				<tbody>
@@ -186,7 +187,10 @@
 											>{/if}
 									</form>{/if}</td
 							>
-							<td class="wider text-muted">{row.pack?.supplier ?? ''}</td>
+							<td class="n" class:text-watch={row.isLow}>{row.onHand ?? ''}{row.isLow ? ' low' : ''}</td>
+							<td class="wider text-muted"
+								>{row.pack?.supplier ?? ''}{row.packs > 1 ? ` +${row.packs - 1}` : ''}</td
+							>
 							{#if row.pack && (editing === row.id || trouble)}
 								<td colspan="4">
 									<form

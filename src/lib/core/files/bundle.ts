@@ -9,7 +9,7 @@ export const BUNDLE_FORMAT = 'bright-tally/recipes';
 export const BUNDLE_VERSION = 1;
 
 /** A material as a file carries it: what it is, not what its packs cost. */
-export type FiledMaterial = Omit<Material, 'packs' | 'retired' | 'into' | 'counts'>;
+export type FiledMaterial = Omit<Material, 'packs' | 'retired' | 'into' | 'counts' | 'average'>;
 
 /** Several designs in one file, with the materials and colours they name. Guarded by `bundle.schema.ts`. */
 export interface Bundle {
@@ -40,7 +40,7 @@ export function bundleOf(
 		format: BUNDLE_FORMAT,
 		version: BUNDLE_VERSION,
 		colours: stock.colours.filter((c) => colours.has(c.id)),
-		materials: materials.map(({ packs: _, retired: _r, into: _i, counts: _c, ...material }) => material),
+		materials: materials.map(({ packs: _, retired: _r, into: _i, counts: _c, average: _a, ...material }) => material),
 		designs
 	};
 }

@@ -1,7 +1,7 @@
 import type { Material, Pack, PriceBreak } from './material.ts';
 
-/** Which of several prices counts: the lowest a piece, that of the pack usually bought, or the one paid last. */
-export const PACK_PRICES = ['cheapest', 'usual', 'last'] as const;
+/** Which of several prices counts: the lowest a piece, that of the pack usually bought, the one paid last, or what is on the shelf cost on average. */
+export const PACK_PRICES = ['cheapest', 'usual', 'last', 'average'] as const;
 export type PackPrice = (typeof PACK_PRICES)[number];
 
 export type PricedPack = Pack & { readonly priceMinor: number };
@@ -46,7 +46,7 @@ export function withCounting(materials: readonly Material[], price: PackPrice, d
 } // prettier-ignore
 
 function chosenOf(packs: readonly Pack[], price: PackPrice): Pack | undefined {
-	if (price === 'cheapest') return undefined;
+	if (price === 'cheapest' || price === 'average') return undefined;
 	if (price === 'usual') return packs.find((p) => p.usual);
 	return packs
 		.filter((p) => p.since !== undefined)

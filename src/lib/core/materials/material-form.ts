@@ -15,6 +15,7 @@ import {
 	words,
 	type Field
 } from '../forms/fields.ts';
+import { dayField } from '../forms/day-field.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors, type ValuesOf } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
@@ -222,15 +223,6 @@ export function materialFields(
 	};
 }
 
-const day = (what: string): Field<string | null> => ({
-	read: (text) =>
-		text.trim() === ''
-			? got(null)
-			: /^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && !Number.isNaN(Date.parse(text))
-				? got(text.trim())
-				: refuse('refused', `${what} is a day. Pick it from the calendar, or leave it blank.`)
-});
-
 /** `5 at 15.20; 10 at 14.00`: from so many packs on, a pack for so much. */
 const breaks: Field<readonly PriceBreak[] | null> = {
 	read(text, context) {
@@ -270,8 +262,8 @@ export function readWholePack(
 		supplier: supplierField(suppliers),
 		suppliersName: words({ what: 'The supplier’s name for it', most: 120 }),
 		code: words({ what: 'The order code', most: 60 }),
-		since: day('Since when'),
-		until: day('The end of the sale'),
+		since: dayField('Since when'),
+		until: dayField('The end of the sale'),
 		breaks
 	};
 	const found = readForm(form, typed, context);

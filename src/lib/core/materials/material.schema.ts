@@ -77,6 +77,10 @@ export const materialSchema = filedMaterialSchema.extend({
 	retired: z.literal(true).optional(),
 	into: id.optional(),
 	counts: id.optional(),
+	average: z
+		.string()
+		.regex(/^\d{1,24}(\/[1-9]\d{0,23})?$/, 'An average is a fraction.')
+		.optional(),
 	packs: z
 		.array(
 			z.strictObject({

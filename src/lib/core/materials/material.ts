@@ -103,6 +103,8 @@ export interface Material {
 	readonly into?: string | undefined;
 	/** The pack whose price counts, where that is not the cheapest. */
 	readonly counts?: string | undefined;
+	/** What a piece on the shelf cost on average, minor units, where that is what counts. */
+	readonly average?: RationalText | undefined;
 	readonly packs: readonly Pack[];
 }
 

@@ -19,8 +19,9 @@ export function unitCost(material: Material): Rational | undefined {
 
 function workOutCost(material: Material): Rational | undefined {
 	const pack = countingPack(material);
-	if (!pack) return undefined;
-	const piece = rational(pack.priceMinor, pack.count);
+	if (!pack && material.average === undefined) return undefined;
+	const piece =
+		material.average === undefined ? rational(pack!.priceMinor, pack!.count) : rational(material.average);
 	const { reuse } = material;
 	if (!reuse) return piece;
 	const { uses, left } = expectedUses(reuse);

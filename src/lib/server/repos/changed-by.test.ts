@@ -35,6 +35,7 @@ test('every row that is written says whose request wrote it last', async () => {
 	const lines = [{ id: 'l', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 1, way: null }];
 	const draft = { clientId, eventDate: null, zone: settings.zone, terms: { ...newTerms(settings), deliveryCostMinor: 0 }, lines }; // prettier-ignore
 	await wendy.quotes.create('q', draft, NOW);
+	await wendy.stockMoves.add(materials[0]!.id, { id: 'm', day: '2027-05-01', kind: 'bought', thousandths: 1000, costMinor: null, note: '' }); // prettier-ignore
 
 	const about = { condition: 'good', place: '', note: '', hireMinor: null, depositMinor: null } as const;
 	const thing = { ...about, id: 'stand-1', material: materials[0]!.id, name: 'stand 1' };
@@ -100,6 +101,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		quote: alone,
 		quote_event: alone,
 		quote_issue: alone,
+		stock_move: ['wendy'],
 		supplier: ['wendy'],
 		version_name: alone,
 		workspace: alone

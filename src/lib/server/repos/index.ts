@@ -11,6 +11,7 @@ import { photos } from './photos.ts';
 import { placePhotos } from './place-photos.ts';
 import { quoteLife, sentQuotes } from './quote-life.ts';
 import { quoteList } from './quote-list.ts';
+import { stockMoves } from './stock-moves.ts';
 import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
@@ -28,6 +29,7 @@ export function createRepos(db: Database, actor: Actor) {
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
 		quoteList: quoteList(db, actor),
+		stockMoves: stockMoves(db, actor),
 		quoteLife: quoteLife(db, actor),
 		payments: payments(db, actor),
 		papers: papers(db, actor),

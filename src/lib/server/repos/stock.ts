@@ -279,7 +279,7 @@ const thousandths = (value: number | null): number | null =>
 const ofThousand = (value: number | null): number | null => (value === null ? null : value / 1000);
 
 type Row = Omit<Material, 'packs'>;
-const toRow = ({ colour: colourId, litres, grams, retired, into, counts: _, ...rest }: Row) => ({
+const toRow = ({ colour: colourId, litres, grams, retired, into, counts: _, average: _a, ...rest }: Row) => ({
 	...rest,
 	colourId,
 	fillMl: thousandths(litres),
@@ -289,7 +289,15 @@ const toRow = ({ colour: colourId, litres, grams, retired, into, counts: _, ...r
 });
 
 /** Of what changes only what is said. */
-const toChange = ({ colour: colourId, litres, grams, into, retired, counts: _, ...rest }: MaterialChange) => ({
+const toChange = ({
+	colour: colourId,
+	litres,
+	grams,
+	into,
+	retired,
+	counts: _,
+	...rest
+}: MaterialChange) => ({
 	...rest,
 	...(colourId !== undefined && { colourId }),
 	...(litres !== undefined && { fillMl: thousandths(litres) }),

@@ -95,6 +95,31 @@ export async function wantedTwice(repos: Repos, { id }: { id: string }): Promise
 			return `${wanted} × ${thing} are wanted on those days, and there ${have === 1 ? 'is' : 'are'} ${have}${rest.length > 0 ? ` (${rest.join('; ')})` : ''}. ${instead}`;
 		});
 } // prettier-ignore
+/** What accepted jobs still ahead take of a material, the soonest first. */
+export interface Reserved {
+	readonly quote: string;
+	readonly says: string;
+	readonly day: string;
+	/** Pieces, or of its unit, with the spares. */
+	readonly quantity: number;
+}
+
+/** What is set aside of a material for jobs that were accepted, from a day on for a year. */
+export async function reservedOf(repos: Repos, { material, from }: { material: string; from: string }): Promise<Reserved[]> {
+	const studio = await loadStudio(repos);
+	const found: Reserved[] = [];
+	for (const job of await repos.things.dated(from, dayOfNumber(dayNumber(from) + 365))) {
+		const own = job.firm ? await itemsOf(repos, job.id, studio) : undefined;
+		let quantity = 0;
+		for (const { recipe, colourway, size, quantity: many } of own?.items ?? [])
+			for (const line of tally(recipe, colourway, many, own!.context, size ?? null).bill.lines)
+				if (line.material?.id === material && line.role !== 'by-product' && line.role !== 'from leftovers')
+					quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
+		if (quantity > 0) found.push({ quote: job.id, says: saysOf(job), day: job.day, quantity });
+	}
+	return found.sort((a, b) => (a.day < b.day ? -1 : 1));
+} // prettier-ignore
+
 export const saysOf = ({ number, client }: Pick<DatedQuote, 'number' | 'client'>): string =>
 	`${number}, ${client}`;
 

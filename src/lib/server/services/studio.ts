@@ -1,6 +1,8 @@
 import { catalogue, type Catalogue } from '../../core/materials/catalogue.ts';
-import { withCounting } from '../../core/materials/counting-pack.ts';
+import { withCounting, type PackPrice } from '../../core/materials/counting-pack.ts';
 import type { Colour, Material } from '../../core/materials/material.ts';
+import { onShelf } from '../../core/stock/ledger.ts';
+import { rationalText } from '../../core/units/rational.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { designsIn } from '../../core/structures/design/edit.ts';
 import type { TallyContext } from '../../core/tally/tally.ts';
@@ -30,10 +32,24 @@ export async function loadStudio(repos: Repos): Promise<Studio> {
 		const today = dayIn(zone);
 		return {
 			settings: found.settings,
-			materials: withCounting(materials, rates.packPrice ?? 'cheapest', today),
+			materials: await counted(
+				repos,
+				withCounting(materials, rates.packPrice ?? 'cheapest', today),
+				rates.packPrice
+			),
 			colours,
 			stamp: found.stockRevision
 		};
+	});
+}
+
+/** What is on the shelf at what it cost on average, where that is what counts; a material of no known cost keeps its packs'. */
+async function counted(repos: Repos, materials: readonly Material[], price: PackPrice | undefined) {
+	if (price !== 'average') return materials;
+	const moves = await repos.stockMoves.all();
+	return materials.map((m) => {
+		const average = moves.has(m.id) ? onShelf(moves.get(m.id)!).average : null;
+		return average === null ? m : { ...m, average: rationalText(average) };
 	});
 }
 

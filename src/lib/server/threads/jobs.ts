@@ -16,7 +16,7 @@ import { planPage } from '../pages/plan-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
-import { wantedTwice } from '../services/jobs-ahead.ts';
+import { reservedOf, wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
@@ -43,6 +43,7 @@ export const JOBS = {
 	'things page': thingsPage,
 	'cut page': cutPage,
 	'wanted twice': wantedTwice,
+	reserved: reservedOf,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
 	picture,

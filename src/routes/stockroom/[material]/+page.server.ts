@@ -8,10 +8,13 @@ import {
 	readSupplier,
 	readWholePack
 } from '$lib/core/materials/material-form.ts';
+import { inBags, MOVE_WORDS, onShelf, reorderAt } from '$lib/core/stock/ledger.ts';
+import { readMove } from '$lib/core/stock/move-form.ts';
 import { unitCost } from '$lib/core/materials/unit-cost.ts';
 import type { Material } from '$lib/core/materials/material.ts';
 import { printMoney } from '$lib/core/units/print-number.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
+import { USUAL_LEAD } from '$lib/server/pages/stockroom-page.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
 import { loadStudio, type Studio } from '$lib/server/services/studio.ts';
@@ -22,15 +25,20 @@ async function found(studio: Studio, id: string): Promise<Material> {
 }
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-	const [studio, suppliers, prices] = await Promise.all([
+	const [studio, suppliers, prices, moves] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.stock.suppliers(),
-		locals.repos.stock.prices(params.material)
+		locals.repos.stock.prices(params.material),
+		locals.repos.stockMoves.of(params.material)
 	]);
 	const material = await found(studio, params.material);
 	const style = { decimal: studio.settings.decimal };
 	const each = unitCost(material);
 	const counting = countingPack(material);
+	const today = dayIn(studio.settings.zone);
+	const shelf = onShelf(moves);
+	const lead = suppliers.find((s) => s.id === counting?.supplierId)?.leadDays ?? USUAL_LEAD;
+	const reorder = reorderAt(moves, today, lead);
 	const nameOf = (id: string) => studio.materials.find((m) => m.id === id)?.name ?? id;
 	return {
 		material,
@@ -54,7 +62,20 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		suppliers,
 		colours: studio.colours,
 		settings: studio.settings,
-		today: dayIn(studio.settings.zone),
+		today,
+		shelf: {
+			onHand: inBags(shelf.onHand, counting?.count),
+			pieces: shelf.onHand / 1000,
+			value: printMoney(Math.round(shelf.value.valueOf()), style),
+			valueKnown: shelf.valueKnown,
+			oldest: shelf.layers[0]?.day ?? null,
+			reorder: reorder === 0 ? null : inBags(reorder, counting?.count),
+			isLow: reorder > 0 && shelf.onHand <= reorder,
+			lead,
+			moves: moves.toReversed().slice(0, 30).map((m) => ({ ...m, says: MOVE_WORDS[m.kind], pieces: inBags(Math.abs(m.thousandths), undefined), cost: printMoney(m.costMinor, style) })) // prettier-ignore
+		},
+		/** Set aside for accepted jobs; said when it is worked out. */
+		reserved: locals.work('reserved', { material: params.material, from: today }).catch(() => null),
 		stamp: studio.stamp,
 		fresh: crypto.randomUUID()
 	};
@@ -126,6 +147,14 @@ export const actions: Actions = {
 		await stock.addPack(material.id, { ...read.values, id: `${id}-pack` });
 		return { addedPack: name };
 	},
+	/** Writes down what happened to it. */
+	move: async (event) => {
+		const { typed, studio, context, material } = await sent(event);
+		const read = readMove(typed, countingPack(material)?.count, dayIn(studio.settings.zone), context);
+		if (!read.ok) return fail(400, { move: { typed, errors: read.errors } });
+		await event.locals.repos.stockMoves.add(material.id, { ...read.values, id: sentId(typed) });
+		return { moved: true };
+	},
 	/** Offers it no more, or again. */
 	retire: async (event) => {
 		const { material } = await sent(event);
@@ -142,7 +171,12 @@ export const actions: Actions = {
 		const into = studio.materials.find((m) => m.id === typed.into && m.kind === material.kind && m.id !== material.id && !m.retired); // prettier-ignore
 		if (!into)
 			return fail(400, { merge: { into: typed.into ?? '', trouble: 'Pick the one that stands for it.', asks: NOTHING_ASKED } }); // prettier-ignore
-		const asks = await askFirst(event.locals.work, studio, { ...material, retired: true, into: into.id }, typed);
+		const asks = await askFirst(
+			event.locals.work,
+			studio,
+			{ ...material, retired: true, into: into.id },
+			typed
+		);
 		if (asks.say) return fail(409, { merge: { into: into.id, trouble: '', asks } });
 		await event.locals.repos.stock.changeMaterial(material.id, { retired: true, into: into.id });
 		redirect(303, `/stockroom/${into.id}`);

@@ -3,6 +3,7 @@
 	import { KIND_WORDS } from '$lib/core/materials/material.ts';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Meant from '$lib/features/stockroom/Meant.svelte';
+	import OnShelf from '$lib/features/stockroom/OnShelf.svelte';
 	import PackFields from '$lib/features/stockroom/PackFields.svelte';
 	import PriceHistory from '$lib/features/stockroom/PriceHistory.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
@@ -112,6 +113,15 @@
 		</details>
 		<PriceHistory prices={data.prices} packs={data.packs} />
 	</section>
+
+	<OnShelf
+		shelf={data.shelf}
+		reserved={data.reserved}
+		fresh={data.fresh}
+		today={data.today}
+		form={form?.move}
+		done={form?.moved}
+	/>
 
 	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="what">
 		<h2 id="what" class="text-[17px] font-semibold">What it is</h2>

@@ -11,6 +11,7 @@ import {
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
 import { FINISHES, MATERIAL_KINDS, type PriceBreak, type Reuse } from '../../../core/materials/material.ts';
+import { MOVE_KINDS } from '../../../core/stock/ledger.ts';
 import { workspace } from './workspace.ts';
 
 const owner = () =>
@@ -163,5 +164,32 @@ export const packPrice = sqliteTable(
 		foreignKey({ columns: [t.workspaceId, t.packId], foreignColumns: [pack.workspaceId, pack.id] }),
 		index('pack_price_pack').on(t.workspaceId, t.packId, t.day),
 		check('pack_price_count', sql`${t.count} > 0`)
+	]
+);
+
+/** What happened to what is on the shelf. Rows are only added: a trigger sees to it. */
+export const stockMove = sqliteTable(
+	'stock_move',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		materialId: text('material_id').notNull(),
+		/** `YYYY-MM-DD` */
+		day: text().notNull(),
+		kind: text({ enum: MOVE_KINDS }).notNull(),
+		/** Thousandths of a piece or of its unit; below 0 it leaves. */
+		thousandths: integer().notNull(),
+		/** What all of it cost, minor units; null is not known. */
+		costMinor: integer('cost_minor'),
+		note: text().notNull().default(''),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.materialId],
+			foreignColumns: [material.workspaceId, material.id]
+		}),
+		index('stock_move_material').on(t.workspaceId, t.materialId, t.day)
 	]
 );
