@@ -96,6 +96,9 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 					.first()
 					.click()
 		],
+		['/stockroom/round-11-gull-white', (p) => p.getByText('Another pack or supplier').click()],
+		['/stockroom/count'],
+		['/stockroom/suppliers'],
 		['/quotes'],
 		['/quotes/quote-garden'],
 		['/settings/work'],

@@ -1,4 +1,5 @@
-import { expect, figure, test } from './app.ts';
+import { PNG } from 'pngjs';
+import { expect, figure, newDesign, saved, say, test } from './app.ts';
 
 test('a price changed says first what it moves; asked again for another; two packs, a sale, which counts: by mouse and typing', async ({
 	page
@@ -114,3 +115,36 @@ test('what is on the shelf: bought by the bag, lost, counted on a phone by finge
 	await page.goto('/stockroom?search=kelp');
 	await expect(page.getByRole('row').filter({ hasText: '5 in round, kelp green' })).toContainText('1 bag and 90');
 }); // prettier-ignore
+
+/** A photo of stripes: two thirds of it red, a third blue. */
+function stripes(): Buffer {
+	const png = new PNG({ width: 300, height: 200 });
+	for (let y = 0; y < 200; y++)
+		for (let x = 0; x < 300; x++)
+			png.data.set(x < 200 ? [196, 58, 44, 255] : [42, 108, 144, 255], (y * 300 + x) * 4);
+	return PNG.sync.write(png);
+}
+
+test('colours of a picture go into a design in one step, as they can be bought; Undo takes them back', async ({
+	page
+}) => {
+	await newDesign(page, 'From a photo');
+	await say(page, '4 11 at 9 gull white x5', '1 11 at 9 hive gold');
+	await page.getByRole('button', { name: /^Colourway first colours/ }).click();
+	const file = page.getByLabel('Take the colours from a picture');
+	await file.setInputFiles({ name: 'odd.png', mimeType: 'image/png', buffer: Buffer.from('no photo') });
+	await expect(page.getByText('That photo could not be opened here.')).toBeVisible();
+	await file.setInputFiles({ name: 'flag.png', mimeType: 'image/png', buffer: stripes() });
+	const buy = page.getByRole('list', { name: 'What can be bought for them' });
+	await expect(buy.getByRole('listitem')).toHaveCount(2);
+	await expect(buy).toContainText('pennant red');
+	await expect(buy).toContainText('harbour blue');
+	await page.getByRole('button', { name: 'Put them into the design' }).click();
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('pennant red').first()).toBeVisible();
+	await expect(page.getByText('gull white')).toHaveCount(0);
+	await saved(page);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('gull white').first()).toBeVisible();
+	await expect(page.getByText('pennant red')).toHaveCount(0);
+});

@@ -6,6 +6,7 @@
 	import Button from '../../ui/button/Button.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
 	import Swatch from '../colours/Swatch.svelte';
+	import FromPicture from './FromPicture.svelte';
 	import { hexOfSlot } from './kit/rows.ts';
 	import type { Bench } from './bench.svelte.ts';
 
@@ -151,6 +152,7 @@
 		{:else}
 			<p class="text-muted">Colours appear here as soon as something has one.</p>
 		{/each}
+		{#if recipe.slots.length > 0}<FromPicture {bench} />{/if}
 		{#if recipe.slots.length > 1}
 			<div class="flex items-center gap-1.5" role="group" aria-label="Swap two colours">
 				<select

@@ -63,7 +63,7 @@
 		<select
 			{...attributes}
 			name="kind"
-			class="control"
+			class="control w-full min-w-0"
 			value={kind}
 			onchange={(e) => (pickedKind = e.currentTarget.value as MaterialKind)}
 			>{#each MATERIAL_KINDS as each (each)}<option value={each}>{KIND_WORDS[each]}</option>{/each}</select
@@ -97,7 +97,7 @@
 {/if}
 <Field label="Counted in" error={errors.unit}>
 	{#snippet children(attributes)}
-		<select {...attributes} name="unit" class="control"
+		<select {...attributes} name="unit" class="control w-full min-w-0"
 			>{#each UNIT_WORDS as [unit, words] (unit)}<option value={unit} selected={typed.unit === unit}
 					>{words}</option
 				>{/each}</select

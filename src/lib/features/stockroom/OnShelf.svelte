@@ -9,12 +9,11 @@
 		/** Set aside for accepted jobs; null where it could not be worked out. */
 		reserved: Promise<readonly { quote: string; says: string; day: string; quantity: number }[] | null>;
 		fresh: string;
-		today: string;
 		/** What was refused, as it was sent. */
 		form: { typed: Record<string, string>; errors: Readonly<Record<string, string>> } | undefined;
 		done: boolean | undefined;
 	}
-	let { shelf, reserved, fresh, today, form, done }: Props = $props();
+	let { shelf, reserved, fresh, form, done }: Props = $props();
 	const typed = $derived(form?.typed ?? {});
 	const errors = $derived(form?.errors ?? {});
 	let picked = $state<string | null>(null);
@@ -88,7 +87,7 @@
 				<select
 					{...attributes}
 					name="kind"
-					class="control"
+					class="control w-full min-w-0"
 					value={kind}
 					onchange={(e) => (picked = e.currentTarget.value)}
 					>{#each MOVE_KINDS.filter((k) => k !== 'counted') as each (each)}<option value={each}
@@ -99,7 +98,7 @@
 		</Field>
 		{@render line('How many', 'quantity', '2 bags and 34')}
 		{#if kind === 'bought'}{@render line('What all of it cost', 'cost', '33.00')}{/if}
-		{@render line('Day', 'day', '', 'date')}
+		{@render line('Day (blank: today)', 'day', '', 'date')}
 		{@render line('A note', 'note')}
 		{#if kind === 'moved'}<label class="flex min-h-8 items-center gap-2 pt-5"
 				><input type="checkbox" name="away" checked={typed.away === 'on'} /> away from here</label
@@ -131,7 +130,7 @@
 				{name}
 				{type}
 				class="control w-full"
-				value={typed[name] ?? (name === 'day' ? today : '')}
+				value={typed[name] ?? ''}
 				{placeholder}
 				autocomplete="off"
 			/>{/snippet}

@@ -2,6 +2,7 @@
 	import { edgeOfPhoto, LOOKED_AT } from '../../core/photo/photo-edge.ts';
 	import { readOutline } from '../../core/scene/own-outline.ts';
 	import { pathOf } from '../../core/scene/outlines.ts';
+	import { NO_PHOTO, pixelsOf } from '../picture/pixels-of.ts';
 	import Field from '../../ui/field/Field.svelte';
 
 	interface Props {
@@ -25,26 +26,12 @@
 		if (!file.type.startsWith('image/') || file.type.includes('svg')) own = await file.text();
 		else
 			try {
-				const edge = edgeOfPhoto(await pixelsOf(file));
+				const edge = edgeOfPhoto(await pixelsOf(file, LOOKED_AT));
 				if (edge.ok) own = edge.value;
 				else trouble = edge.say;
 			} catch {
-				trouble = 'That photo could not be opened here. Save it as JPEG or PNG.';
+				trouble = NO_PHOTO;
 			}
-	}
-	/** A photo, as large as it is looked at. */
-	async function pixelsOf(file: File) {
-		const bitmap = await createImageBitmap(file);
-		const scale = Math.min(1, LOOKED_AT / Math.max(bitmap.width, bitmap.height));
-		const [width, height] = [bitmap.width, bitmap.height].map((v) => Math.max(1, Math.round(v * scale))) as [
-			number,
-			number
-		];
-		const canvas = new OffscreenCanvas(width, height);
-		const pen = canvas.getContext('2d')!;
-		pen.drawImage(bitmap, 0, 0, width, height);
-		bitmap.close();
-		return pen.getImageData(0, 0, width, height);
 	}
 </script>
 

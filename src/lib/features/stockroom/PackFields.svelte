@@ -44,7 +44,7 @@
 
 <Field label="Supplier" error={errors.supplier}>
 	{#snippet children(attributes)}
-		<select {...attributes} name="supplier" class="control" value={now.supplier}
+		<select {...attributes} name="supplier" class="control w-full min-w-0" value={now.supplier}
 			>{#each suppliers as supplier (supplier.id)}<option value={supplier.id}>{supplier.name}</option
 				>{/each}</select
 		>

@@ -10,6 +10,7 @@ import {
 } from '$lib/core/materials/material-form.ts';
 import { inBags, MOVE_WORDS, onShelf, reorderAt } from '$lib/core/stock/ledger.ts';
 import { readMove } from '$lib/core/stock/move-form.ts';
+import { farWords, nearTo, TOO_FAR } from '$lib/core/materials/near.ts';
 import { unitCost } from '$lib/core/materials/unit-cost.ts';
 import type { Material } from '$lib/core/materials/material.ts';
 import { printMoney } from '$lib/core/units/print-number.ts';
@@ -25,17 +26,19 @@ async function found(studio: Studio, id: string): Promise<Material> {
 }
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-	const [studio, suppliers, prices, moves] = await Promise.all([
+	const [studio, suppliers, prices, all] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.stock.suppliers(),
 		locals.repos.stock.prices(params.material),
-		locals.repos.stockMoves.of(params.material)
+		locals.repos.stockMoves.all()
 	]);
 	const material = await found(studio, params.material);
 	const style = { decimal: studio.settings.decimal };
 	const each = unitCost(material);
 	const counting = countingPack(material);
 	const today = dayIn(studio.settings.zone);
+	const moves = all.get(material.id) ?? [];
+	const byId = new Map(studio.colours.map((c) => [c.id, c]));
 	const shelf = onShelf(moves);
 	const lead = suppliers.find((s) => s.id === counting?.supplierId)?.leadDays ?? USUAL_LEAD;
 	const reorder = reorderAt(moves, today, lead);
@@ -74,6 +77,17 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			lead,
 			moves: moves.toReversed().slice(0, 30).map((m) => ({ ...m, says: MOVE_WORDS[m.kind], pieces: inBags(Math.abs(m.thousandths), undefined), cost: printMoney(m.costMinor, style) })) // prettier-ignore
 		},
+		/** What could stand in for it. */
+		near: nearTo(material, studio.materials, byId).map(({ material: m, colour, distance }) => ({
+			id: m.id,
+			name: m.name,
+			hex: colour.hex,
+			far: farWords(distance),
+			distance: Math.round(distance * 10) / 10,
+			isFar: distance > TOO_FAR,
+			onHand: all.has(m.id) ? inBags(onShelf(all.get(m.id)!).onHand, countingPack(m)?.count) : null
+		})),
+		hex: byId.get(material.colour ?? '')?.hex ?? null,
 		/** Set aside for accepted jobs; said when it is worked out. */
 		reserved: locals.work('reserved', { material: params.material, from: today }).catch(() => null),
 		stamp: studio.stamp,

@@ -118,7 +118,6 @@
 		shelf={data.shelf}
 		reserved={data.reserved}
 		fresh={data.fresh}
-		today={data.today}
 		form={form?.move}
 		done={form?.moved}
 	/>
@@ -136,6 +135,30 @@
 			<Meant asks={form?.save?.asks} words="Save" />
 		</form>
 	</section>
+
+	{#if data.near.length > 0}
+		<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="near">
+			<h2 id="near" class="text-[17px] font-semibold">What could stand in</h2>
+			<p class="text-[13px] text-muted">
+				Of its size and finish, the nearest first; the number is how far the eye sees them apart (CIEDE2000).
+			</p>
+			<ul class="mt-2">
+				{#each data.near as other (other.id)}
+					<li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1.5 last:border-0">
+						<span class="flex" aria-hidden="true"
+							><span class="h-5 w-5 border border-line" style:background={data.hex}></span><span
+								class="h-5 w-5 border border-line"
+								style:background={other.hex}
+							></span></span
+						>
+						<a class="hover:underline" href="/stockroom/{other.id}">{other.name}</a>
+						<span class={other.isFar ? 'text-watch' : 'text-muted'}>{other.far} ({other.distance})</span>
+						{#if other.onHand}<span class="figures text-muted">{other.onHand} on hand</span>{/if}
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
 
 	<section class="grid gap-3 border border-line bg-paper px-4 py-3" aria-labelledby="away">
 		<h2 id="away" class="text-[17px] font-semibold">

@@ -53,7 +53,7 @@
 					{#each group.rows as row (row.id)}
 						{@const error = errors[`at.${row.id}`]}
 						<li
-							class="grid grid-cols-[auto_1fr_minmax(120px,180px)] items-center gap-x-3 border-t border-line px-3 py-1.5"
+							class="grid grid-cols-[auto_1fr_minmax(96px,132px)] items-center gap-x-3 border-t border-line px-3 py-1.5"
 						>
 							<Swatch colour={row.colour ?? undefined} size={16} />
 							<label for="at-{row.id}" class="min-w-0"
