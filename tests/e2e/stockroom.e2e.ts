@@ -139,6 +139,13 @@ test('colours of a picture go into a design in one step, as they can be bought; 
 	await expect(buy.getByRole('listitem')).toHaveCount(2);
 	await expect(buy).toContainText('pennant red');
 	await expect(buy).toContainText('harbour blue');
+	await expect(page.getByRole('img', { name: 'The piece in these colours' })).toBeVisible();
+	// One that is not meant is left out, and meant again.
+	const blue = page.getByRole('button', { name: /^33 % of it/ });
+	await blue.click();
+	await expect(buy.getByRole('listitem')).toHaveCount(1);
+	await blue.click();
+	await expect(buy.getByRole('listitem')).toHaveCount(2);
 	await page.getByRole('button', { name: 'Put them into the design' }).click();
 	await page.keyboard.press('Escape');
 	await expect(page.getByText('pennant red').first()).toBeVisible();

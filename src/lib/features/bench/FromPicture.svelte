@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { assemble, isBare } from '../../core/assembly/assemble.ts';
+	import { drawAssembly } from '../../core/scene/draw-list.ts';
+	import { svgOf } from '../../core/scene/svg.ts';
 	import { farWords, TOO_FAR } from '../../core/materials/near.ts';
 	import type { LeadColour } from '../../core/photo/lead-colours.ts';
 	import { paletteIntoSlots } from '../../core/recipe/palette-into-slots.ts';
@@ -19,7 +22,20 @@
 	let trouble = $state('');
 	let looking = $state(false);
 	let worker: Worker | undefined;
-	const matched = $derived(leads ? paletteIntoSlots(bench.recipe, leads, bench.data) : []);
+	/** Colours that are not meant, like the wall behind. */
+	let out = $state<readonly string[]>([]);
+	const meant = $derived((leads ?? []).filter((l) => !out.includes(l.hex)));
+	const matched = $derived(paletteIntoSlots(bench.recipe, meant, bench.data));
+	const press = (hex: string) => (out = out.includes(hex) ? out.filter((h) => h !== hex) : [...out, hex]);
+	/** The piece as it would be, beside the picture. */
+	const piece = $derived.by(() => {
+		if (matched.length === 0) return '';
+		const fills = { ...bench.chosen.fills, ...Object.fromEntries(matched.map((m) => [m.slot, m.colour.id])) };
+		const colourways = [{ ...bench.chosen, fills }];
+		const assembly = assemble({ ...bench.recipe, colourways }, bench.chosen.id, bench.context.library, bench.context.rates.pumps, bench.size); // prettier-ignore
+		if (isBare(assembly)) return '';
+		return `data:image/svg+xml,${encodeURIComponent(svgOf(drawAssembly(assembly, { catalogue: bench.catalogue, view: 'front' })))}`;
+	});
 	const slotName = (id: string) => bench.recipe.slots.find((s) => s.id === id)?.name ?? '';
 
 	$effect(() => () => {
@@ -30,7 +46,7 @@
 		const file = event.currentTarget.files?.[0];
 		event.currentTarget.value = '';
 		if (!file) return;
-		[trouble, leads, looking] = ['', null, true];
+		[trouble, leads, looking, out] = ['', null, true, []];
 		if (shown) URL.revokeObjectURL(shown);
 		try {
 			const { width, height, data } = await pixelsOf(file, LOOKED_AT);
@@ -73,11 +89,24 @@
 				alt="What the colours are taken from"
 				class="max-h-28 max-w-28 border border-line object-contain"
 			/>
+			{#if piece}<img
+					src={piece}
+					alt="The piece in these colours"
+					class="max-h-28 max-w-28 object-contain"
+				/>{/if}
 			<ul class="flex flex-wrap gap-1.5" aria-label="Colours that lead in it">
 				{#each leads as lead (lead.hex)}
-					<li class="grid justify-items-center text-[12.6px] text-muted">
-						<span class="h-6 w-6 rounded-full border border-line" style:background={lead.hex}></span>
-						{Math.round(lead.share * 100)} %
+					<li>
+						<button
+							type="button"
+							class="grid min-h-11 justify-items-center text-[12.6px] text-muted aria-[pressed=false]:line-through aria-[pressed=false]:opacity-50"
+							aria-pressed={!out.includes(lead.hex)}
+							aria-label="{Math.round(lead.share * 100)} % of it, {lead.hex}"
+							onclick={() => press(lead.hex)}
+						>
+							<span class="h-6 w-6 rounded-full border border-line" style:background={lead.hex}></span>
+							{Math.round(lead.share * 100)} %
+						</button>
 					</li>
 				{/each}
 			</ul>
@@ -101,7 +130,11 @@
 			</ul>
 			<p><Button onclick={use}>Put them into the design</Button></p>
 		{:else}
-			<p class="text-muted">No colour is sold in the sizes this design needs.</p>
+			<p class="text-muted">
+				{meant.length === 0
+					? 'All of them are left out: press one to mean it.'
+					: 'No colour is sold in the sizes this design needs.'}
+			</p>
 		{/if}
 	{/if}
 </div>

@@ -37,13 +37,13 @@
 					<dt class="text-[13px] text-muted">set aside</dt>
 					<dd class="figures">{text(all)}</dd>
 				</div>
-				<div>
-					<dt class="text-[13px] text-muted">free</dt>
-					<dd class="figures" class:text-bad={shelf.pieces - all < 0}>{text(shelf.pieces - all)}</dd>
-				</div>
+				{#if shelf.moves.length > 0}<div>
+						<dt class="text-[13px] text-muted">free</dt>
+						<dd class="figures" class:text-bad={shelf.pieces - all < 0}>{text(shelf.pieces - all)}</dd>
+					</div>{/if}
 			{/if}
 		{/await}
-		{#if shelf.value}<div>
+		{#if shelf.moves.length > 0}<div>
 				<dt class="text-[13px] text-muted">worth</dt>
 				<dd class="figures">{shelf.value}{shelf.valueKnown ? '' : ' + ?'}</dd>
 			</div>{/if}
