@@ -1,3 +1,4 @@
+import type { MoveKind } from '../../src/lib/core/stock/ledger.ts';
 import { CalendarDate } from '@internationalized/date';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -119,6 +120,25 @@ function sizeFamily(recipe: RecipeDraft) {
 	});
 }
 
+/** Bags that were bought and used in the last weeks; written down once, however often it is loaded. */
+async function stockShelf(repos: Repos, now: Date): Promise<void> {
+	const day = (ago: number) => new Date(now.getTime() - ago * 86_400_000).toISOString().slice(0, 10);
+	for (const [i, { material, packs }] of stockRows.slice(0, 12).entries()) {
+		const { count, priceMinor } = packs[0]!;
+		const write = (id: string, kind: MoveKind, pieces: number, ago: number) =>
+			repos.stockMoves.add(material.id, {
+				id: `${material.id}-${id}`,
+				day: day(ago),
+				kind,
+				thousandths: pieces * 1000,
+				costMinor: pieces > 0 && priceMinor !== null ? (priceMinor * pieces) / count : null,
+				note: ''
+			});
+		await write('bought', 'bought', 2 * count, 40 - (i % 7));
+		await write('used', 'used', -Math.round(count * (0.4 + (i % 5) * 0.3)), 9 - (i % 4));
+	}
+}
+
 /** Loads the invented studio. Safe to repeat: rows that are there stay as they are. */
 export async function loadDemo(
 	db: Database,
@@ -142,6 +162,7 @@ export async function loadDemo(
 			}
 		});
 	}
+	await stockShelf(repos, now);
 	for (const design of demoDesigns) {
 		// A load that was ended halfway is gone on with: each step is done where it is missing.
 		const found = await repos.designs.find(design.id);

@@ -73,18 +73,12 @@ export function stock(db: Database, actor: Actor) {
 			.update(pack)
 			.set({ usual: false })
 			.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.materialId, materialId), ne(pack.id, id)));
-	const keepPrice = (
-		tx: Writer,
-		{ id, count, priceMinor, since }: Pick<NewPack, 'id' | 'count' | 'priceMinor' | 'since'>
-	) =>
-		tx.insert(packPrice).values({
-			id: crypto.randomUUID(),
-			packId: id,
-			day: since ?? new Date().toISOString().slice(0, 10),
-			count,
-			priceMinor,
-			...own
-		});
+	/** A row of what a pack costs, numbered by pack. */
+	async function keepPrice(tx: Writer, { id, count, priceMinor, since }: Pick<NewPack, 'id' | 'count' | 'priceMinor' | 'since'>) {
+		const before = await tx.$count(packPrice, and(eq(packPrice.workspaceId, actor.workspace), eq(packPrice.packId, id)));
+		const day = since ?? new Date().toISOString().slice(0, 10);
+		await tx.insert(packPrice).values({ id: `${id}.${before + 1}`, packId: id, day, count, priceMinor, ...own });
+	} // prettier-ignore
 	return {
 		async colours(): Promise<Colour[]> {
 			const rows = await db.read
