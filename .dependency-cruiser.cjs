@@ -26,7 +26,9 @@ module.exports = {
 			name: 'core-imports-only-core',
 			severity: 'error',
 			from: { path: `${lib}core/`, pathNot: '\\.(schema|test|bench)\\.ts$' },
-			to: { pathNot: `(${lib}core/|node_modules/(culori|d3-contour|d3-random|fraction\\.js|simplify-js|svgpath)/)` }
+			to: {
+				pathNot: `(${lib}core/|node_modules/(culori|d3-contour|d3-random|fraction\\.js|simplify-js|svgpath)/)`
+			}
 		},
 		{
 			name: 'schemas-import-only-core-and-zod',

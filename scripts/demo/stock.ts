@@ -292,7 +292,9 @@ export const stockRows: StockRow[] = [
 	modelling('360', 'gull-white', 50, 990),
 	modelling('260', 'harbour-blue', 100, 1210),
 	modelling('160', 'mussel', 100, 1090),
-	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust', 'regatta'].map((c) => link(10, c)),
+	...['pennant-red', 'harbour-blue', 'gull-white', 'hive-gold', 'mussel', 'crust', 'regatta'].map((c) =>
+		link(10, c)
+	),
 	row(
 		'deco-strip',
 		'tie',

@@ -8,6 +8,7 @@
 	import Meant from '$lib/features/stockroom/Meant.svelte';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
+	import TextField from '$lib/ui/field/TextField.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
@@ -24,16 +25,7 @@
 </script>
 
 {#snippet line(label: string, name: string, placeholder = '')}
-	<Field {label} error={errors[name]}>
-		{#snippet children(attributes)}<input
-				{...attributes}
-				{name}
-				class="control w-full"
-				value={typed[name] ?? ''}
-				{placeholder}
-				autocomplete="off"
-			/>{/snippet}
-	</Field>
+	<TextField {label} {name} value={typed[name]} error={errors[name]} {placeholder} />
 {/snippet}
 
 <svelte:head><title>Stockroom · Bright Tally</title></svelte:head>

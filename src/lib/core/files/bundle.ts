@@ -40,7 +40,9 @@ export function bundleOf(
 		format: BUNDLE_FORMAT,
 		version: BUNDLE_VERSION,
 		colours: stock.colours.filter((c) => colours.has(c.id)),
-		materials: materials.map(({ packs: _, retired: _r, into: _i, counts: _c, average: _a, ...material }) => material),
+		materials: materials.map(
+			({ packs: _, retired: _r, into: _i, counts: _c, average: _a, ...material }) => material
+		),
 		designs
 	};
 }

@@ -7,6 +7,7 @@
 		type MaterialKind
 	} from '../../core/materials/material.ts';
 	import Field from '../../ui/field/Field.svelte';
+	import TextField from '../../ui/field/TextField.svelte';
 	import ColourChip from '../colours/ColourChip.svelte';
 	import ColourName from '../colours/ColourName.svelte';
 	import ColourPick from '../colours/ColourPick.svelte';
@@ -45,16 +46,7 @@
 </script>
 
 {#snippet line(label: string, name: string, placeholder = '')}
-	<Field {label} error={errors[name]}>
-		{#snippet children(attributes)}<input
-				{...attributes}
-				{name}
-				class="control w-full"
-				value={typed[name] ?? ''}
-				{placeholder}
-				autocomplete="off"
-			/>{/snippet}
-	</Field>
+	<TextField {label} {name} value={typed[name]} error={errors[name]} {placeholder} />
 {/snippet}
 
 {@render line('Name', 'name', '11 in round, thrift pink')}

@@ -3,6 +3,7 @@
 	import { MOVE_KINDS, MOVE_WORDS } from '../../core/stock/ledger.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
+	import TextField from '../../ui/field/TextField.svelte';
 
 	interface Props {
 		shelf: { onHand: string; pieces: number; value: string; valueKnown: boolean; oldest: string | null; reorder: string | null; isLow: boolean; lead: number; moves: readonly { id: string; day: string; says: string; thousandths: number; pieces: string; cost: string; note: string }[] }; // prettier-ignore
@@ -123,16 +124,6 @@
 	{/if}
 </section>
 
-{#snippet line(label: string, name: string, placeholder = '', type = 'text')}
-	<Field {label} error={errors[name]}>
-		{#snippet children(attributes)}<input
-				{...attributes}
-				{name}
-				{type}
-				class="control w-full"
-				value={typed[name] ?? ''}
-				{placeholder}
-				autocomplete="off"
-			/>{/snippet}
-	</Field>
+{#snippet line(label: string, name: string, placeholder = '', type: 'text' | 'date' = 'text')}
+	<TextField {label} {name} value={typed[name]} error={errors[name]} {placeholder} {type} />
 {/snippet}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Field from '../../ui/field/Field.svelte';
+	import TextField from '../../ui/field/TextField.svelte';
 
 	interface Props {
 		/** The pack as it is; nothing is a new one. */
@@ -28,18 +29,8 @@
 	);
 </script>
 
-{#snippet line(label: string, name: string, placeholder = '', type = 'text')}
-	<Field {label} error={errors[name]}>
-		{#snippet children(attributes)}<input
-				{...attributes}
-				{name}
-				{type}
-				class="control w-full"
-				value={now[name] ?? ''}
-				{placeholder}
-				autocomplete="off"
-			/>{/snippet}
-	</Field>
+{#snippet line(label: string, name: string, placeholder = '', type: 'text' | 'date' = 'text')}
+	<TextField {label} {name} value={now[name]} error={errors[name]} {placeholder} {type} />
 {/snippet}
 
 <Field label="Supplier" error={errors.supplier}>
