@@ -117,6 +117,7 @@ test('a foil has the edge that is drawn for it: wrong drawings are answered at t
 	await page.getByLabel('from a drawing, or a photo').setInputFiles({ name: 'kite.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path d="M5 0 L10 4 L5 14 L0 4 Z"/></svg>') }); // prettier-ignore
 	await expect(page.getByRole('img', { name: 'Its edge as it will be drawn' })).toBeVisible();
 	await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+	await expect(page.getByText('foil kite 30 in, gull white is in the Stockroom.')).toBeVisible();
 	await page.goto('/stockroom?search=kite');
 	await expect(page.getByText('foil kite 30 in, gull white').first()).toBeVisible();
 });
