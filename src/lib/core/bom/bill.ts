@@ -245,8 +245,8 @@ const keyOfBalloon = ({ kind, nominal, mark }: BalloonNeed, colour: string | nul
 function inCheapest(need: BalloonNeed, { materials }: Catalogue): BalloonNeed {
 	let [best, least]: [Material | undefined, Rational | undefined] = [undefined, undefined];
 	for (const material of materials.values()) {
-		if (material.kind !== need.kind || material.nominal !== need.nominal || material.colour === null)
-			continue;
+		if (material.kind !== need.kind || material.nominal !== need.nominal) continue;
+		if (material.colour === null || material.retired) continue;
 		const cost = unitCost(material);
 		if (cost && (!least || cost.compare(least) < 0)) [best, least] = [material, cost];
 	}

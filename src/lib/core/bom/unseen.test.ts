@@ -46,3 +46,11 @@ describe('a colour wherever nobody sees it', () => {
 		expect(JSON.stringify(words)).not.toContain('(open)');
 	});
 });
+
+test('what is retired is offered to nobody: where any colour will do it is another', () => {
+	const without = catalogue(floating.map((m) => (m.id === cheapest.id ? { ...m, retired: true as const } : m)), colours); // prettier-ignore
+	const rows = made('4 11 at 9 hidden');
+	const [line] = tally(rows, null, 1, { ...context, catalogue: without }).bill.lines.filter((l) => l.balloon);
+	expect(line!.material?.id).not.toBe(cheapest.id);
+	expect(line!.material?.nominal).toBe(279_400);
+});

@@ -33,7 +33,7 @@ export function costOfPacks({ priceMinor, breaks = [] }: { readonly priceMinor: 
  * of the latest price, goes before the cheapest where the business says so and there is one.
  * @param day today, `YYYY-MM-DD`
  */
-export function withCounting(materials: readonly Material[], price: PackPrice, day: string): readonly Material[] {
+export function withCounting(materials: readonly Material[], price: PackPrice | undefined, day: string): readonly Material[] {
 	return materials.map((material) => {
 		const over = material.packs.some((p) => p.until !== undefined && p.until < day && !p.ended);
 		const packs = over
@@ -45,7 +45,7 @@ export function withCounting(materials: readonly Material[], price: PackPrice, d
 	});
 } // prettier-ignore
 
-function chosenOf(packs: readonly Pack[], price: PackPrice): Pack | undefined {
+function chosenOf(packs: readonly Pack[], price: PackPrice = 'cheapest'): Pack | undefined {
 	if (price === 'cheapest' || price === 'average') return undefined;
 	if (price === 'usual') return packs.find((p) => p.usual);
 	return packs

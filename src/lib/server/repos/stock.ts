@@ -234,6 +234,8 @@ export function stock(db: Database, actor: Actor) {
 					.set({ ...change, changedBy: actor.person })
 					.where(and(eq(supplier.workspaceId, actor.workspace), eq(supplier.id, id)))
 					.returning({ id: supplier.id });
+				// Materials say who sells them by name.
+				if (done.length > 0) await touchStock(tx, actor);
 				return done.length > 0;
 			});
 		},

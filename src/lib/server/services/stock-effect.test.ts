@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { askFirst, effectWords, type StockEffect } from './stock-effect.ts';
 
 const say = (minor: number) => (minor / 100).toFixed(2);
-const nothing: StockEffect = { inDesigns: 3, designs: [], drafts: 0 };
+const nothing: StockEffect = { designs: [], drafts: 0 };
 const studio = { settings: { decimal: '.' } } as never;
 const changed = { id: 'a' } as never;
 

@@ -9,18 +9,19 @@ import { dayIn } from './day-in.ts';
 import { draftSums } from './quoting.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
+/** A design whose cost a change moves by so much, minor units; null where not all that it costs is known before or after. */
+export interface MovedDesign {
+	readonly name: string;
+	readonly by: number | null;
+}
+
 /** What a change of a material would do to what is not sent yet. Minor units. */
 export interface StockEffect {
-	/** Kept designs it is in, and drafts of quotes. */
-	readonly inDesigns: number;
 	/** Designs whose cost it moves, the one it moves most first. */
-	readonly designs: readonly { readonly name: string; readonly by: number | null }[];
+	readonly designs: readonly MovedDesign[];
 	/** Drafts of quotes whose price it moves. */
 	readonly drafts: number;
 }
-
-/** Most drafts of quotes that are looked through: of more, so many are said. */
-const MOST_DRAFTS = 200;
 
 /**
  * What it would do to put this in the place of a material: every kept design and every draft is worked out both ways,
@@ -30,13 +31,12 @@ const MOST_DRAFTS = 200;
 export async function stockEffect(repos: Repos, { changed }: { changed: Material }): Promise<StockEffect> {
 	const before = await loadStudio(repos);
 	const today = dayIn(before.settings.zone);
-	const [own] = withCounting([changed], before.settings.rates.packPrice ?? 'cheapest', today);
+	const [own] = withCounting([changed], before.settings.rates.packPrice, today);
 	const after: Studio = {
 		...before,
 		materials: before.materials.map((m) => (m.id === changed.id ? own! : m))
 	};
-	const designs: { name: string; by: number | null }[] = [];
-	let inDesigns = 0;
+	const designs: MovedDesign[] = [];
 	const shelf = await repos.designs.shelf();
 	const kept = shelf.flatMap((r) => (r.versionId === null ? [] : [r.id]));
 	for (let at = 0; at < kept.length; at += 50)
@@ -46,22 +46,32 @@ export async function stockEffect(repos: Repos, { changed }: { changed: Material
 			const now = worked(before);
 			const then = worked(after);
 			if (!isIn(now.bill, changed.id) && !isIn(then.bill, changed.id)) continue;
-			inDesigns++;
 			const by = then.cost.total.known.minor - now.cost.total.known.minor;
 			const unsure = then.cost.total.unknown.length !== now.cost.total.unknown.length;
 			if (by !== 0 || unsure) designs.push({ name: recipe.name, by: unsure ? null : by });
 		}
-	designs.sort((a, b) => Math.abs(b.by ?? Infinity) - Math.abs(a.by ?? Infinity));
-	return { inDesigns, designs, drafts: await draftsMoved(repos, after) };
+	return { designs: largestFirst(designs), drafts: await draftsMoved(repos, after) };
 }
+
+/** What is not known stands first, then what moves most, whichever way. */
+export const largestFirst = (designs: readonly MovedDesign[]): MovedDesign[] =>
+	designs.toSorted((a, b) =>
+		a.by === null || b.by === null
+			? Number(a.by !== null) - Number(b.by !== null)
+			: Math.abs(b.by) - Math.abs(a.by)
+	);
 
 const isIn = ({ lines }: Bill, id: string): boolean => lines.some((l) => l.material?.id === id);
 
 /** Drafts whose price is another with this Stockroom. */
 async function draftsMoved(repos: Repos, after: Studio): Promise<number> {
 	const today = dayIn(after.settings.zone);
-	const found = await repos.quoteList.page({ search: '', page: 1, today, state: 'draft' });
-	const ids = found.rows.filter((r) => r.lineCount > 0).slice(0, MOST_DRAFTS).map((r) => r.id);
+	const ids: string[] = [];
+	for (let page = 1, pages = 1; page <= pages; page++) {
+		const found = await repos.quoteList.page({ page, today, state: 'draft' });
+		ids.push(...found.rows.filter((r) => r.lineCount > 0).map((r) => r.id));
+		pages = found.pages;
+	}
 	if (ids.length === 0) return 0;
 	const [now, then] = [await draftSums(repos, ids), await draftSums(repos, ids, after)];
 	return ids.filter((id) => now[id] !== then[id]).length;

@@ -21,26 +21,26 @@ export interface Studio {
 	readonly stamp: number;
 }
 
-export async function loadStudio(repos: Repos): Promise<Studio> {
+export async function loadStudio(repos: Repos, now = new Date()): Promise<Studio> {
 	const stamp = await repos.workspaces.stamp();
-	// A sale ends with its day.
-	return repos.memo.take('studio', `${stamp}/${new Date().toISOString().slice(0, 10)}`, async () => {
-		const found = await repos.workspaces.find();
-		if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
-		const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
-		const { rates, zone } = found.settings;
-		const today = dayIn(zone);
-		return {
-			settings: found.settings,
-			materials: await counted(
-				repos,
-				withCounting(materials, rates.packPrice ?? 'cheapest', today),
-				rates.packPrice
-			),
-			colours,
-			stamp: found.stockRevision
-		};
-	});
+	const kept = await repos.memo.take('stock', String(stamp), () => keptStudio(repos));
+	// Which price counts hangs on the day where the business is: a sale ends with it.
+	const today = dayIn(kept.settings.zone, now);
+	return repos.memo.take('studio', `${stamp}/${today}`, () =>
+		Promise.resolve({
+			...kept,
+			materials: withCounting(kept.materials, kept.settings.rates.packPrice, today)
+		})
+	);
+}
+
+/** The studio as it is kept, whatever the day. */
+async function keptStudio(repos: Repos): Promise<Studio> {
+	const found = await repos.workspaces.find();
+	if (!found) throw new Error('This database has no workspace yet. Run “npm run demo”, or load one.');
+	const [materials, colours] = await Promise.all([repos.stock.materials(), repos.stock.colours()]);
+	const { settings, stockRevision: stamp } = found;
+	return { settings, materials: await counted(repos, materials, settings.rates.packPrice), colours, stamp };
 }
 
 /** What is on the shelf at what it cost on average, where that is what counts; a material of no known cost keeps its packs'. */
