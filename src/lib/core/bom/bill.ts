@@ -3,7 +3,7 @@ import { openName, slotName } from '../document/names.ts';
 import { type Catalogue, matchKey } from '../materials/catalogue.ts';
 import type { Material, MaterialKind } from '../materials/material.ts';
 import { unitCost } from '../materials/unit-cost.ts';
-import type { LineRole } from '../document/line-role.ts';
+import { NEVER_BOUGHT, type LineRole } from '../document/line-role.ts';
 import {
 	addFoil,
 	addInflate,
@@ -325,7 +325,7 @@ function finish(key: string, draft: Draft, context: BillContext): BillLine {
 	const share = said === null ? ZERO : rational(said);
 	const gas = material?.kind === 'gas';
 	const needed = ceiling(used);
-	const bought = !material?.reuse && role !== 'reused' && role !== 'by-product' && role !== 'from leftovers';
+	const bought = !material?.reuse && !NEVER_BOUGHT.has(role);
 	// What is only taken along is not used up: its loss is the loss of what is used.
 	const atRisk = bought && role !== 'taken along';
 	const lost = !atRisk ? ZERO : gas ? used.div(ONE.sub(share)).sub(used) : used.mul(share);

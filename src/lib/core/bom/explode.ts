@@ -1,7 +1,7 @@
 import type { Library } from '../recipe/library.ts';
 import { DomainError } from '../errors.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
-import type { Colourway } from '../document/slot.ts';
+import { isUnseen, type Colourway } from '../document/slot.ts';
 import type { Id } from '../document/id.ts';
 import type { Recipe, Section } from '../recipe/recipe.ts';
 import { copiesOf } from '../recipe/copies.ts';
@@ -165,7 +165,7 @@ export function explode(order: readonly DesignCount[]): Exploded[] {
 	return order.flatMap((node) => {
 		/** Slots nobody sees, where no colour is chosen for them. */
 		const unseen = new Set(
-			node.recipe.slots.filter((s) => s.any && !node.colourway?.fills[s.id]).map((s) => s.id)
+			node.recipe.slots.filter((s) => isUnseen(s, node.colourway?.fills)).map((s) => s.id)
 		);
 		/** Backdrops and stands that something hangs on already, each with how many of them. */
 		const held = new Map<string, Rational>();

@@ -14,6 +14,13 @@ export const LINE_ROLES = [
  */
 export type LineRole = (typeof LINE_ROLES)[number];
 
+/** What is never bought, whatever else is done with it. */
+export const NEVER_BOUGHT: ReadonlySet<LineRole> = new Set<LineRole>([
+	'reused',
+	'by-product',
+	'from leftovers'
+]);
+
 /** What each is, as she would say it. */
 export const ROLE_WORDS: Readonly<Record<LineRole, string>> = {
 	always: 'always used',

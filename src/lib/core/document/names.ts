@@ -1,5 +1,5 @@
 import type { Id } from './id.ts';
-import type { Slot } from './slot.ts';
+import { isUnseen, type Slot } from './slot.ts';
 
 /** What is said in the place of a name that leads nowhere. */
 export const GONE = {
@@ -34,7 +34,7 @@ export const holding = (
 	fills: Readonly<Record<Id, Id | null>>,
 	names: ReadonlyMap<Id, string>
 ): Slot[] =>
-	slots.map((s) => (s.any && !fills[s.id] ? s : { ...s, name: colourName(names, fills[s.id], s.name) }));
+	slots.map((s) => (isUnseen(s, fills) ? s : { ...s, name: colourName(names, fills[s.id], s.name) }));
 
 /** `hive gold`; `main (open)` where nobody has chosen a colour for the slot. */
 export const colourName = (

@@ -20,6 +20,12 @@ export interface Slot {
 	readonly any?: true | undefined;
 }
 
+/** Whether any colour will do for a slot: nobody sees it, and none was chosen. */
+export const isUnseen = (
+	{ id, any }: Pick<Slot, 'id' | 'any'>,
+	fills: Colourway['fills'] | undefined
+): boolean => any === true && !fills?.[id];
+
 /** Fills the slots with colours of the workspace; null is still open. */
 export interface Colourway {
 	readonly id: Id;

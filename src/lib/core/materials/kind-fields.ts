@@ -2,17 +2,7 @@ import type { MaterialKind } from './material.ts';
 
 /** Fields of a material that not every kind has. */
 export type KindField =
-	| 'nominal'
-	| 'safe'
-	| 'colour'
-	| 'mark'
-	| 'litres'
-	| 'grams'
-	| 'chambers'
-	| 'outline'
-	| 'loss'
-	| 'reuse'
-	| 'deposit';
+	'nominal' | 'safe' | 'colour' | 'mark' | 'litres' | 'grams' | 'chambers' | 'outline' | 'loss' | 'reuse';
 
 const LATEX: readonly KindField[] = ['nominal', 'safe', 'colour', 'grams', 'loss'];
 const FOIL: readonly KindField[] = ['nominal', 'colour', 'mark', 'litres', 'grams', 'chambers', 'loss'];
@@ -39,7 +29,7 @@ const FIELDS: Readonly<Record<MaterialKind, readonly KindField[]>> = {
 	ribbon: PLAIN,
 	accent: [...PLAIN, 'reuse'],
 	paint: ['colour', 'loss'],
-	gas: ['loss', 'deposit'],
+	gas: ['loss'],
 	packaging: ['grams', 'reuse', 'loss'],
 	tool: ['grams', 'reuse', 'loss']
 };

@@ -21,6 +21,9 @@ export const KIND_WORDS: Readonly<Record<MaterialKind, string>> = {
 export const FINISHES = ['matte', 'pearl', 'mirror', 'see-through', 'neon', 'confetti', 'printed'] as const;
 export type Finish = (typeof FINISHES)[number];
 
+/** What stands where no colour is chosen, or one is gone: a grey nobody sells. */
+export const OPEN_HEX = '#c9ccd2';
+
 /** A colour the studio knows, with the finish it comes in. */
 export interface Colour {
 	readonly id: string;

@@ -1,8 +1,8 @@
 import type { Mutable } from '../document/mutable.ts';
-import { isAny, newSlot } from '../structures/kit/new-slot.ts';
+import { isAny, newSlot, unseenRef } from '../structures/kit/new-slot.ts';
 import type { BuiltLayer } from '../structures/kit/build-layer.ts';
 import { slotsIn } from './links.ts';
-import { ANY_COLOUR, HIDDEN } from '../document/slot.ts';
+import { ANY_COLOUR } from '../document/slot.ts';
 import type { Recipe, Section } from './recipe.ts';
 import type { NewId, Id } from '../document/id.ts';
 import type { ColourRef } from '../language/said.ts';
@@ -55,10 +55,7 @@ export function colourRef(
 	fills: Readonly<Record<Id, string | null>>,
 	{ colour, name }: { readonly colour: string; readonly name: string }
 ): ColourRef {
-	if (colour === ANY_COLOUR) {
-		const unseen = slots.find((s) => s.any && !fills[s.id]);
-		return unseen ? { slot: unseen.id } : { name: HIDDEN, colour: null, any: true };
-	}
+	if (colour === ANY_COLOUR) return unseenRef(slots, fills);
 	const there = slots.find((s) => fills[s.id] === colour);
 	if (there) return { slot: there.id };
 	return { name: slots.some((s) => s.name === name) ? `${name} again` : name, colour };

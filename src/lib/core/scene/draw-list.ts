@@ -1,5 +1,11 @@
 import type { Catalogue } from '../materials/catalogue.ts';
-import type { Colour, Finish, Material, MaterialKind } from '../materials/material.ts';
+import {
+	OPEN_HEX,
+	type Colour,
+	type Finish,
+	type Material,
+	type MaterialKind
+} from '../materials/material.ts';
 import type { Id } from '../document/id.ts';
 import type { Section } from '../recipe/recipe.ts';
 import type { Stack, StandsOn } from '../structures/stack/document.ts';
@@ -18,7 +24,7 @@ import { paintOn } from './shade.ts';
 import { endsIn, insideTopper } from './pole-ends.ts';
 import { drawFixed } from './fixed.ts';
 import { colouredBalls, isClear, OVER, type Pressed } from './coloured-balls.ts';
-import { inDepth, type SeenPoint } from './in-depth.ts';
+import { firstNotBehind, inDepth, type SeenPoint } from './in-depth.ts';
 import { TUBE_HEX, UPRIGHT_WIDTH, WOOD_HEX, type Tube } from './tubes.ts';
 
 export type { Pressed };
@@ -59,7 +65,7 @@ export interface DrawList {
 
 /** What an open slot is drawn in, and tube and plates that have no colour of their own. */
 type Paint = DrawList['paints'][number];
-const [OPEN, TUBE] = ['#c9ccd2', TUBE_HEX].map((hex): Paint => ({ hex, finish: 'matte' })) as [Paint, Paint];
+const [OPEN, TUBE] = [OPEN_HEX, TUBE_HEX].map((hex): Paint => ({ hex, finish: 'matte' })) as [Paint, Paint];
 /** Largest picture drawn; more would be noise. */
 export const MOST_DISCS = 6000;
 
@@ -382,17 +388,6 @@ const lifted = (disc: Disc, lift: number): Disc => ({
 	y: tenth(disc.y - lift),
 	...(disc.path ? { path: disc.path.map((v, i) => (i % 2 ? tenth(v - lift) : v)) } : {})
 });
-
-/** How many of the discs, in the order they are drawn, lie behind a depth. */
-function firstNotBehind(order: readonly number[], depths: readonly number[], depth: number): number {
-	let [low, high] = [0, order.length];
-	while (low < high) {
-		const middle = (low + high) >> 1;
-		if (depths[order[middle]!]! < depth - 0.01) low = middle + 1;
-		else high = middle;
-	}
-	return low;
-}
 
 /** A tenth of a millimetre is finer than any screen or paper here. */
 const tenth = (value: number): number => Math.round(value * 10) / 10;

@@ -23,3 +23,14 @@ export function inDepth(points: readonly SeenPoint[], d: number): SeenPoint[][] 
 	if (own.length > 1 || found.length === 0) found.push(own);
 	return found;
 }
+
+/** How many of the discs, in the order they are drawn, lie behind a depth. */
+export function firstNotBehind(order: readonly number[], depths: readonly number[], depth: number): number {
+	let [low, high] = [0, order.length];
+	while (low < high) {
+		const middle = (low + high) >> 1;
+		if (depths[order[middle]!]! < depth - 0.01) low = middle + 1;
+		else high = middle;
+	}
+	return low;
+}

@@ -5,6 +5,7 @@
 	import { farWords, TOO_FAR } from '../../core/materials/near.ts';
 	import type { LeadColour } from '../../core/photo/lead-colours.ts';
 	import { paletteIntoSlots } from '../../core/recipe/palette-into-slots.ts';
+	import SideBySide from '../colours/SideBySide.svelte';
 	import Button from '../../ui/button/Button.svelte';
 	import { NO_PHOTO, pixelsOf } from '../picture/pixels-of.ts';
 	import PaletteWorker from '../../workers/palette.worker.ts?worker';
@@ -115,12 +116,7 @@
 			<ul class="grid gap-1" aria-label="What can be bought for them">
 				{#each matched as { slot, lead, colour, distance } (slot)}
 					<li class="flex items-center gap-2">
-						<span class="flex" aria-hidden="true"
-							><span class="h-5 w-5 border border-line" style:background={lead.hex}></span><span
-								class="h-5 w-5 border border-line"
-								style:background={colour.hex}
-							></span></span
-						>
+						<SideBySide hexes={[lead.hex, colour.hex]} />
 						<span>{slotName(slot)}: {colour.name}</span>
 						<span class="text-[13px] {distance > TOO_FAR ? 'text-watch' : 'text-muted'}"
 							>{farWords(distance)} ({Math.round(distance * 10) / 10})</span

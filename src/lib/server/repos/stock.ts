@@ -1,5 +1,11 @@
 import { and, asc, eq, ne } from 'drizzle-orm';
-import type { Colour, Material, Pack, PriceBreak } from '../../core/materials/material.ts';
+import {
+	OPEN_HEX,
+	type Colour,
+	type Material,
+	type Pack,
+	type PriceBreak
+} from '../../core/materials/material.ts';
 import { breaksSchema, partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
 import type { RationalText } from '../../core/units/rational.ts';
 import type { Micrometres } from '../../core/units/length.ts';
@@ -210,7 +216,7 @@ export function stock(db: Database, actor: Actor) {
 		 */
 		async changePack(
 			id: string,
-			{ id: _, ...change }: Omit<NewPack, 'id' | 'supplierId'> & Partial<NewPack>
+			change: Omit<NewPack, 'id' | 'supplierId'> & Partial<Pick<NewPack, 'supplierId'>>
 		): Promise<boolean> {
 			return db.write(async (tx) => {
 				const mine = and(eq(pack.workspaceId, actor.workspace), eq(pack.id, id));
@@ -267,7 +273,7 @@ const partsSchema = partColourSchema.omit({ hex: true }).array();
 /** Colours of an assorted bag as they look now; one that is gone is a grey nobody sells. */
 function assortedOf(parts: unknown, hexes: ReadonlyMap<string, string>): Pick<Colour, 'of'> {
 	if (parts === null) return {};
-	return { of: partsSchema.parse(parts).map((p) => ({ ...p, hex: hexes.get(p.colour) ?? '#c9ccd2' })) };
+	return { of: partsSchema.parse(parts).map((p) => ({ ...p, hex: hexes.get(p.colour) ?? OPEN_HEX })) };
 }
 
 const thousandths = (value: number | null): number | null =>

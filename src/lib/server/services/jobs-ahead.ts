@@ -113,7 +113,7 @@ export async function reservedOf(repos: Repos, { material, from }: { material: s
 		let quantity = 0;
 		for (const { recipe, colourway, size, quantity: many } of own?.items ?? [])
 			for (const line of tally(recipe, colourway, many, own!.context, size ?? null).bill.lines)
-				if (line.material?.id === material && line.role !== 'by-product' && line.role !== 'from leftovers')
+				if (line.material?.id === material && line.role !== 'by-product')
 					quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
 		if (quantity > 0) found.push({ quote: job.id, says: saysOf(job), day: job.day, quantity });
 	}

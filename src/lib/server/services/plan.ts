@@ -1,3 +1,4 @@
+import { NEVER_BOUGHT } from '../../core/document/line-role.ts';
 import { crewFor } from '../../core/cost/rates.ts';
 import { activitiesOf, crewTime } from '../../core/plan/elapsed.ts';
 import { quantityText } from '../../core/cost/cost.ts';
@@ -125,7 +126,7 @@ export function listsOf(
 		}),
 		toBuy: bill.lines.map((line) => {
 			const shelf = line.material?.reuse || line.role === 'reused' ? ', from the shelf' : '';
-			const buys = shelf === '' && line.role !== 'by-product' && line.role !== 'from leftovers';
+			const buys = !line.material?.reuse && !NEVER_BOUGHT.has(line.role);
 			const role = line.role === 'always' || line.role === 'reused' ? '' : `, ${line.role}`;
 			const count = quantityText(buys ? rational(line.toBuy) : line.used, line.unit);
 			return `${count} ${line.unit === 'piece' ? '×' : 'of'} ${line.label}${shelf}${role}`;

@@ -1,4 +1,5 @@
 import { got, refuse, type Parsed } from '../../errors.ts';
+import { unseenRef } from '../../structures/kit/new-slot.ts';
 import { HIDDEN } from '../../document/slot.ts';
 import type { Colour } from '../../materials/material.ts';
 import { shorten } from '../../units/number.ts';
@@ -33,10 +34,8 @@ export function wordsBegin(pieces: readonly string[], words: readonly string[]):
 export function nameColour(typed: readonly string[], context: EntryContext): Parsed<ColourRef> {
 	const said = typed.join(' ');
 	const exact = context.slots.find((s) => s.name.toLowerCase() === said);
-	if (said === HIDDEN && !exact && !inFull(said, context.colours)) {
-		const unseen = context.slots.find((s) => s.any && !context.colourway?.fills[s.id]);
-		return got(unseen ? { slot: unseen.id } : { name: HIDDEN, colour: null, any: true });
-	}
+	if (said === HIDDEN && !exact && !inFull(said, context.colours))
+		return got(unseenRef(context.slots, context.colourway?.fills));
 	// A colour said in full is that colour, whatever a slot of its name holds now.
 	const full = inFull(said, context.colours);
 	const held = exact && context.colourway?.fills[exact.id];

@@ -86,7 +86,7 @@ function bySlot(weave: Weave): Map<string | null, number> {
 }
 
 /** The joints that something holds. */
-const heldOf = (weave: Weave) => graphOf(weave).places.filter((p) => weave.joints[p.joint] !== 'none');
+export const heldOf = (weave: Weave) => graphOf(weave).places.filter((p) => weave.joints[p.joint] !== 'none');
 
 function needs(weave: Weave, colourway: Colourway | undefined): Need[] {
 	const { woven, joiner } = weave;

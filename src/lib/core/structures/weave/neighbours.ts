@@ -1,5 +1,7 @@
 import type { Colourway } from '../../document/slot.ts';
 import { alikeAtRandom, LaidOut } from '../../materials/assorted.ts';
+import type { Id } from '../../document/id.ts';
+import type { Colour } from '../../materials/material.ts';
 import type { Catalogue } from '../../materials/catalogue.ts';
 import type { Weave } from './document.ts';
 import { graphOf } from './graph.ts';
@@ -17,13 +19,16 @@ export interface Alike {
 	readonly colours: number;
 }
 
+/** The assorted bag that is in a slot; undefined where a colour by itself is, or none. */
+export function assortedIn(slot: Id | null, colourway: Colourway | undefined, { colours }: Catalogue): Colour | undefined {
+	const own = slot === null ? undefined : colours.get(colourway?.fills[slot] ?? '');
+	return own?.of && own;
+} // prettier-ignore
+
 /** Balloons of a weave that meet at a joint, both of one assorted bag; undefined where none is woven. */
-export function alikeIn(weave: Weave, colourway: Colourway | undefined, { colours }: Catalogue): Alike | undefined {
+export function alikeIn(weave: Weave, colourway: Colourway | undefined, catalogue: Catalogue): Alike | undefined {
 	const { woven } = graphOf(weave);
-	const bags = woven.map(({ slot }) => {
-		const own = slot === null ? undefined : colours.get(colourway?.fills[slot] ?? '');
-		return own?.of ? own : undefined;
-	});
+	const bags = woven.map(({ slot }) => assortedIn(slot, colourway, catalogue));
 	const bag = bags.find((b) => b !== undefined);
 	if (!bag) return undefined;
 	const meeting = new Map<string, number[]>();

@@ -2,18 +2,17 @@ import type { PlanFacet } from '../facets/plan.ts';
 import { type StepKit, inflateSteps, hangStep } from '../kit/step-kit.ts';
 import { inRows, type Weave } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
+import { assortedIn } from './neighbours.ts';
 import { stringsIn } from './ribbons.ts';
-import { graphOf } from './graph.ts';
 import type { TaskCount } from '../../labour/task.ts';
-import { fillersOf, sizeOfWeave } from './count.ts';
+import { fillersOf, heldOf, sizeOfWeave } from './count.ts';
 import { feet } from '../kit/words.ts';
 
 export const plan: PlanFacet<Weave> = { last: false, steps: weaveSteps };
 
 /** Its balloons, the small ones that hold it, row by row, hanging. */
 function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
-	const { places } = graphOf(weave);
-	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
+	const held = heldOf(weave);
 	const { width, height, deep, across } = sizeOfWeave(weave, kit.context.pumps);
 	const wide = across === null ? `${feet(width)} wide` : `${feet(across)} across`;
 	const joints = new Map<string, number>();
@@ -51,10 +50,8 @@ function weaveSteps(weave: Weave, kit: StepKit): MadeStep[] {
 }
 
 /** Whether an assorted bag is woven. */
-const isAssorted = (weave: Weave, kit: StepKit): boolean =>
-	weave.rows.some((r) =>
-		r.blocks.some((b) => kit.context.catalogue.colours.get(kit.colourway?.fills[b.slot ?? ''] ?? '')?.of)
-	);
+const isAssorted = (weave: Weave, { colourway, context }: StepKit): boolean =>
+	weave.rows.some((r) => r.blocks.some((b) => assortedIn(b.slot, colourway, context.catalogue)));
 
 /** The rows of it, topmost first. */
 const rowLines = (weave: Weave, kit: StepKit): StepLine[] =>
@@ -85,7 +82,7 @@ function madeFirst(weave: Weave, kit: StepKit): MadeFirst {
 		? rowLines(weave, kit)
 		: strings.map(({ count, of, as }): StepLine => ({ count: count * kit.all, text: `${as} of ${of}`, colours: [] }));
 	const handle: StepLine[] = weave.handle ? [{ count: kit.all, text: `of ${weave.handle.links} for the handle`, colours: [] }] : [];
-	const held = graphOf(weave).places.filter((p) => weave.joints[p.joint] !== 'none').length;
+	const held = heldOf(weave).length;
 	const alone = ribbons === 1 || !inRows(weave.shape);
 	const closed = weave.shape === 'ring' ? ', each closed to a ring' : '';
 	const string = kit.made('strings', `Make up the strings of ${kit.name}: each tail tied to the next nozzle${closed}.`, {

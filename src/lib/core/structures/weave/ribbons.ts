@@ -1,5 +1,6 @@
 import { postsOf, roundOf } from './cage.ts';
 import { inRows, type Weave } from './document.ts';
+import { heldOf } from './count.ts';
 import { graphOf } from './graph.ts';
 
 /** Strings alike that a weave is joined of. */
@@ -15,8 +16,8 @@ interface StringsAlike {
  * made first; the others are tied on before. A honeycomb has no strings: its sides belong to two cells each.
  */
 export function stringsIn(weave: Weave): { readonly strings: readonly StringsAlike[]; readonly left: number; readonly height: number } {
-	const { height, places } = graphOf(weave);
-	const held = places.filter((p) => weave.joints[p.joint] !== 'none');
+	const { height } = graphOf(weave);
+	const held = heldOf(weave);
 	const by = weave.ribbons ?? 1;
 	const isLeft = ({ joint, at: [, row] }: (typeof held)[number]): boolean =>
 		inRows(weave.shape) ? joint === 'foot' || (joint === 'inner' && row % by === 0) : joint === 'base' || joint === 'ends';

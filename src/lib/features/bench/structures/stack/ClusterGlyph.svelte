@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { OPEN_HEX } from '../../../../core/materials/material.ts';
 	import type { Catalogue } from '../../../../core/materials/catalogue.ts';
 	import type { Colourway } from '../../../../core/document/slot.ts';
 	import type { Layer } from '../../../../core/structures/stack/document.ts';
@@ -16,7 +17,7 @@
 	}
 	let { layer, row, colourway, catalogue, scale }: Props = $props();
 	const id = $props.id();
-	const OPEN = { hex: '#c9ccd2', finish: 'matte' as const };
+	const OPEN = { hex: OPEN_HEX, finish: 'matte' as const };
 	const OVERLAP = 0.78;
 
 	const balls = $derived.by(() => {

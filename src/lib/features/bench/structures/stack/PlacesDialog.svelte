@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { OPEN_HEX } from '../../../../core/materials/material.ts';
 	import { slotName } from '../../../../core/document/names.ts';
 	import { MATERIAL_KINDS, ROUND_NOMINALS } from '../../../../core/materials/material.ts';
 	import { SIDES, type Side } from '../../../../core/document/side.ts';
@@ -41,7 +42,7 @@
 	const stack = $derived(bench.tally.stacks.find((s) => s.placed.rings.some((r) => r.layer.id === layer)));
 	const ring = $derived(stack?.placed.rings.findIndex((r) => r.layer.id === layer) ?? -1);
 	const placed = $derived(ring >= 0 ? stack!.placed.layers[ring] : undefined);
-	const OPEN = { hex: '#c9ccd2', finish: 'matte' as const };
+	const OPEN = { hex: OPEN_HEX, finish: 'matte' as const };
 	/** Every place with its ball, counter-clockwise seen from above, cluster by cluster. */
 	const balls = $derived.by(() => {
 		if (!row || !placed) return [];
