@@ -155,3 +155,54 @@ test('colours of a picture go into a design in one step, as they can be bought; 
 	await expect(page.getByText('gull white').first()).toBeVisible();
 	await expect(page.getByText('pennant red')).toHaveCount(0);
 });
+
+test('what is typed in one form of a material stays while another is sent, refused or not', async ({
+	page
+}) => {
+	await page.goto('/stockroom/round-11-thrift');
+	const what = page.getByRole('region', { name: 'What it is' });
+	await what.getByLabel('Name').fill('11 in round, thrift');
+	await what.getByLabel('One weighs, g, empty').fill('light');
+	await what.getByRole('button', { name: 'Save' }).click();
+	await expect(what.getByText('“light” is not a number', { exact: false })).toBeVisible();
+	const shelf = page.getByRole('region', { name: 'On the shelf' });
+	await shelf.getByLabel('How many').fill('3 bags');
+	await shelf.getByRole('button', { name: 'Write it down' }).click();
+	await expect(shelf).toContainText('3 bags');
+	await expect(shelf.getByLabel('How many')).toHaveValue('');
+	await expect(what.getByLabel('Name')).toHaveValue('11 in round, thrift');
+	await expect(what.getByLabel('One weighs, g, empty')).toHaveValue('light');
+	// Fields of a pack that was refused can be closed.
+	const change = page.getByRole('button', { name: /^Change the pack of/ });
+	await change.click();
+	await page.getByLabel('Price (blank: not known)').first().fill('cheap');
+	await page.getByRole('button', { name: 'Save the pack' }).click();
+	await expect(page.getByText('“cheap” is not an amount', { exact: false })).toBeVisible();
+	await change.click();
+	await expect(page.getByRole('button', { name: 'Save the pack' })).toHaveCount(0);
+	// Saved, the name is another; saved again without a change it is asked nothing.
+	await what.getByLabel('One weighs, g, empty').fill('3');
+	await what.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('heading', { name: '11 in round, thrift', exact: true })).toBeVisible();
+	await what.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await expect(page.getByText('“cheap” is not an amount', { exact: false })).toHaveCount(0);
+	await expect(page.getByText('This moves', { exact: false })).toHaveCount(0);
+});
+
+test('a colour that is added leaves what is typed of a material as it is', async ({ page }) => {
+	await page.goto('/stockroom');
+	await page.getByText('Add a material').click();
+	const add = page.locator('form[action="?/add"]');
+	await add.getByLabel('Kind').selectOption('modelling balloon');
+	await add.getByLabel('Name').fill('260 modelling balloon, thrift pink');
+	await add.getByLabel('Model').fill('260');
+	await add.getByRole('button', { name: /^Colour of the material/ }).click();
+	await page.getByRole('button', { name: 'thrift pink', exact: true }).click();
+	await page.getByLabel('New colour').fill('squall violet');
+	await page.getByRole('button', { name: 'Add the colour' }).click();
+	await expect(page.getByText('squall violet is a colour now.')).toBeVisible();
+	await expect(add.getByLabel('Kind')).toHaveValue('modelling');
+	await expect(add.getByLabel('Model')).toHaveValue('260');
+	await expect(add.getByRole('button', { name: 'Colour of the material: thrift pink' })).toBeVisible();
+});

@@ -15,6 +15,8 @@
 	let editing = $state<string | null>(null);
 	/** The forms for what is new are open. */
 	let adding = $state<boolean>();
+	/** Materials that were added: the form begins anew after each. */
+	let added = $state(0);
 	const typed = $derived((form?.add?.typed ?? {}) as Record<string, string>);
 	const errors = $derived((form?.add?.errors ?? {}) as Record<string, string>);
 	/** Colours of an assorted bag; nothing said yet is what was sent before. */
@@ -69,10 +71,11 @@
 					await update({ reset: false });
 					if (result.type !== 'success') return;
 					formElement.reset();
+					added++;
 				}}
 		>
 			<input type="hidden" name="id" value={data.fresh} />
-			<MaterialFields {typed} {errors} colours={data.colours} fresh={data.fresh} />
+			{#key added}<MaterialFields {typed} {errors} colours={data.colours} />{/key}
 			<Field label="Supplier" error={errors.supplier}>
 				{#snippet children(attributes)}
 					<select {...attributes} name="supplier" class="control"

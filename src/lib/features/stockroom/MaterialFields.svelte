@@ -18,18 +18,11 @@
 		typed: Readonly<Record<string, string>>;
 		errors: Readonly<Record<string, string>>;
 		colours: readonly Colour[];
-		/** Changes when the form begins anew. */
-		fresh: string;
 	}
-	let { typed, errors, colours, fresh }: Props = $props();
+	let { typed, errors, colours }: Props = $props();
 	/** What was picked since; nothing yet is what was sent before. */
 	let pickedKind = $state<MaterialKind | null>(null);
 	let picked = $state<string | null>(null);
-	$effect(() => {
-		void fresh;
-		pickedKind = null;
-		picked = null;
-	});
 	const kind = $derived(pickedKind ?? (typed.kind as MaterialKind | undefined) ?? MATERIAL_KINDS[0]);
 	const colour = $derived(picked ?? typed.colour ?? '');
 	const fields = $derived(kindFields(kind));
@@ -109,7 +102,7 @@
 {#if has('litres')}{@render line('One holds, L, by its maker', 'litres', '14.6')}{/if}
 {#if has('grams')}{@render line('One weighs, g, empty', 'grams', '10')}{/if}
 {#if has('chambers')}{@render line('Chambers of a foil', 'chambers', '1')}{/if}
-{#if has('outline')}{#key fresh}<OutlineField typed={typed.outline ?? ''} error={errors.outline} />{/key}{/if}
+{#if has('outline')}<OutlineField typed={typed.outline ?? ''} error={errors.outline} />{/if}
 {#if has('reuse', 'uses', 'resale', 'upkeep', 'gone')}
 	{@render line('Comes back: uses it is good for', 'uses', '40')}
 	{@render line('… sold again for, at its end', 'resale', '15.00')}

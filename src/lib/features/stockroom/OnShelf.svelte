@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { MOVE_KINDS, MOVE_WORDS } from '../../core/stock/ledger.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
@@ -11,10 +12,12 @@
 		reserved: Promise<readonly { quote: string; says: string; day: string; quantity: number }[] | null>;
 		fresh: string;
 		/** What was refused, as it was sent. */
-		form: { typed: Record<string, string>; errors: Readonly<Record<string, string>> } | undefined;
+		form: { readonly typed?: Readonly<Record<string, string>>; readonly errors?: Readonly<Record<string, string>> } | undefined; // prettier-ignore
 		done: boolean | undefined;
+		/** How it is sent. */
+		enhanced: SubmitFunction;
 	}
-	let { shelf, reserved, fresh, form, done }: Props = $props();
+	let { shelf, reserved, fresh, form, done, enhanced }: Props = $props();
 	const typed = $derived(form?.typed ?? {});
 	const errors = $derived(form?.errors ?? {});
 	let picked = $state<string | null>(null);
@@ -46,7 +49,7 @@
 		{/await}
 		{#if shelf.moves.length > 0}<div>
 				<dt class="text-[13px] text-muted">worth</dt>
-				<dd class="figures">{shelf.value}{shelf.valueKnown ? '' : ' + ?'}</dd>
+				<dd class="figures">{shelf.value}{shelf.valueKnown ? '' : ' and some not known'}</dd>
 			</div>{/if}
 		{#if shelf.oldest}<div>
 				<dt class="text-[13px] text-muted">oldest since</dt>
@@ -76,11 +79,8 @@
 		method="post"
 		action="?/move"
 		class="mt-3 grid grid-cols-[1fr_1fr_1fr_1fr_2fr_auto] items-start gap-3 max-md:grid-cols-2"
-		use:enhance={() =>
-			async ({ update, result }) => {
-				await update({ reset: result.type === 'success' });
-				if (result.type === 'success') picked = null;
-			}}
+		use:enhance={enhanced}
+		onreset={() => (picked = null)}
 	>
 		<input type="hidden" name="id" value={fresh} />
 		<Field label="What happened" error={errors.kind}>

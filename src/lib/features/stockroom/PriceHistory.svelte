@@ -2,7 +2,7 @@
 	import Chart from '../../ui/chart/Chart.svelte';
 
 	interface Props {
-		prices: readonly { readonly pack: string; readonly day: string; readonly count: number; readonly priceMinor: number | null }[]; // prettier-ignore
+		prices: readonly { readonly pack: string; readonly day: string; readonly count: number; readonly priceMinor: number | null; readonly price: string }[]; // prettier-ignore
 		packs: readonly { readonly id: string; readonly supplier: string }[];
 	}
 	let { prices, packs }: Props = $props();
@@ -42,11 +42,7 @@
 					<tr
 						><td class="figures pr-4">{price.day}</td><td class="pr-4"
 							>{packs.find((p) => p.id === price.pack)?.supplier ?? ''}</td
-						><td class="figures text-right"
-							>{price.count} for {price.priceMinor === null
-								? 'not known'
-								: (price.priceMinor / 100).toFixed(2)}</td
-						></tr
+						><td class="figures text-right">{price.count} for {price.price || 'not known'}</td></tr
 					>
 				{/each}
 			</tbody>

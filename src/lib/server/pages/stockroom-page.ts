@@ -70,9 +70,12 @@ export function stockRows(
 				pack: pack ?? m.packs.find((p) => !p.ended) ?? null,
 				packs: m.packs.filter((p) => !p.ended).length,
 				/** Exact cents, shown to a tenth. */
-				each: each ? (each.valueOf() / 100).toFixed(3) : null
+				each: each ? eachText(each.valueOf()) : null
 			};
 		});
 }
+
+/** What a piece costs, in hundredths of the money: to a tenth of one. */
+export const eachText = (hundredths: number): string => (hundredths / 100).toFixed(3);
 
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;

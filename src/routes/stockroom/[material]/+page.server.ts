@@ -1,96 +1,26 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { FormContext } from '$lib/core/forms/fields.ts';
 import { countingPack } from '$lib/core/materials/counting-pack.ts';
-import {
-	materialFields,
-	printBreaks,
-	readMaterialChange,
-	readSupplier,
-	readWholePack
-} from '$lib/core/materials/material-form.ts';
-import { inBags, MOVE_WORDS, onShelf, reorderAt } from '$lib/core/stock/ledger.ts';
-import { readMove } from '$lib/core/stock/move-form.ts';
-import { farWords, nearTo, TOO_FAR } from '$lib/core/materials/near.ts';
-import { unitCost } from '$lib/core/materials/unit-cost.ts';
+import { readMaterialChange, readSupplier, readWholePack } from '$lib/core/materials/material-form.ts';
 import type { Material } from '$lib/core/materials/material.ts';
-import { printMoney } from '$lib/core/units/print-number.ts';
+import { readMove } from '$lib/core/stock/move-form.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
-import { USUAL_LEAD } from '$lib/server/pages/stockroom-page.ts';
+import { materialPage } from '$lib/server/pages/material-page.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
 import { loadStudio, type Studio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-async function found(studio: Studio, id: string): Promise<Material> {
-	return studio.materials.find((m) => m.id === id) ?? error(404, 'There is no such material.');
-}
+const found = (studio: Studio, id: string): Material =>
+	studio.materials.find((m) => m.id === id) ?? error(404, 'There is no such material.');
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-	const [studio, suppliers, prices, all] = await Promise.all([
-		loadStudio(locals.repos),
-		locals.repos.stock.suppliers(),
-		locals.repos.stock.prices(params.material),
-		locals.repos.stockMoves.all()
-	]);
-	const material = await found(studio, params.material);
-	const style = { decimal: studio.settings.decimal };
-	const each = unitCost(material);
-	const counting = countingPack(material);
+	const studio = await loadStudio(locals.repos);
 	const today = dayIn(studio.settings.zone);
-	const moves = all.get(material.id) ?? [];
-	const byId = new Map(studio.colours.map((c) => [c.id, c]));
-	const shelf = onShelf(moves);
-	const lead = suppliers.find((s) => s.id === counting?.supplierId)?.leadDays ?? USUAL_LEAD;
-	const reorder = reorderAt(moves, today, lead);
-	const nameOf = (id: string) => studio.materials.find((m) => m.id === id)?.name ?? id;
 	return {
-		material,
-		typed: materialFields(material, style),
-		into: material.into ? { id: material.into, name: nameOf(material.into) } : null,
-		/** What may stand for it. */
-		others: studio.materials
-			.filter((m) => m.kind === material.kind && m.id !== material.id && !m.retired)
-			.map(({ id, name }) => ({ id, name })),
-		packs: material.packs.map((p) => ({
-			...p,
-			counts: p.id === counting?.id,
-			price: printMoney(p.priceMinor, style),
-			deposit: printMoney(p.depositMinor ?? null, style),
-			breaksText: printBreaks(p.breaks, style),
-			each: p.priceMinor === null ? null : (p.priceMinor / p.count / 100).toFixed(3)
-		})),
-		/** One piece, in the money of the business. */
-		each: each ? (each.valueOf() / 100).toFixed(3) : null,
-		prices,
-		suppliers,
-		colours: studio.colours,
-		settings: studio.settings,
-		today,
-		shelf: {
-			onHand: inBags(shelf.onHand, counting?.count),
-			pieces: shelf.onHand / 1000,
-			value: printMoney(Math.round(shelf.value.valueOf()), style),
-			valueKnown: shelf.valueKnown,
-			oldest: shelf.layers[0]?.day ?? null,
-			reorder: reorder === 0 ? null : inBags(reorder, counting?.count),
-			isLow: reorder > 0 && shelf.onHand <= reorder,
-			lead,
-			moves: moves.toReversed().slice(0, 30).map((m) => ({ ...m, says: MOVE_WORDS[m.kind], pieces: inBags(Math.abs(m.thousandths), undefined), cost: printMoney(m.costMinor, style) })) // prettier-ignore
-		},
-		/** What could stand in for it. */
-		near: nearTo(material, studio.materials, byId).map(({ material: m, colour, distance }) => ({
-			id: m.id,
-			name: m.name,
-			hex: colour.hex,
-			far: farWords(distance),
-			distance: Math.round(distance * 10) / 10,
-			isFar: distance > TOO_FAR,
-			onHand: all.has(m.id) ? inBags(onShelf(all.get(m.id)!).onHand, countingPack(m)?.count) : null
-		})),
-		hex: byId.get(material.colour ?? '')?.hex ?? null,
+		...(await materialPage(locals.repos, studio, { material: found(studio, params.material), today })),
 		/** Set aside for accepted jobs; said when it is worked out. */
 		reserved: locals.work('reserved', { material: params.material, from: today }).catch(() => null),
-		stamp: studio.stamp,
 		fresh: crypto.randomUUID()
 	};
 };
@@ -102,7 +32,7 @@ async function sent({ request, locals, params }: RequestEvent) {
 		style: { decimal: studio.settings.decimal },
 		currency: studio.settings.rates.currency
 	};
-	return { typed, studio, context, material: await found(studio, params.material) };
+	return { typed, studio, context, material: found(studio, params.material) };
 }
 
 export const actions: Actions = {
@@ -171,8 +101,11 @@ export const actions: Actions = {
 	},
 	/** Offers it no more, or again. */
 	retire: async (event) => {
-		const { material } = await sent(event);
+		const { typed, studio, material } = await sent(event);
 		const back = material.retired === true;
+		const changed: Material = { ...material, retired: back ? undefined : true, into: undefined };
+		const asks = await askFirst(event.locals.work, studio, changed, typed);
+		if (asks.say) return fail(409, { retire: { asks } });
 		await event.locals.repos.stock.changeMaterial(material.id, {
 			retired: !back,
 			...(back && { into: null })

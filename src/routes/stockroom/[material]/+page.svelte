@@ -1,6 +1,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { afterNavigate } from '$app/navigation';
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { KIND_WORDS } from '$lib/core/materials/material.ts';
+	import SideBySide from '$lib/features/colours/SideBySide.svelte';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Meant from '$lib/features/stockroom/Meant.svelte';
 	import OnShelf from '$lib/features/stockroom/OnShelf.svelte';
@@ -11,19 +14,45 @@
 
 	let { data, form } = $props();
 	const material = $derived(data.material);
-	const typed = $derived({ ...data.typed, ...form?.save?.typed });
-	const errors = $derived(form?.save?.errors ?? {});
-	/** The pack whose fields are open; one that was refused stays so. */
-	let opened = $state<string | null>(null);
-	const open = $derived(form?.pack?.id ?? opened);
+	type Name = 'save' | 'pack' | 'add' | 'move' | 'merge' | 'retire';
+	/** A form as it was sent, what is wrong with it, and what is asked before it is done. */
+	interface Refusal {
+		readonly id?: string;
+		readonly typed?: Readonly<Record<string, string>>;
+		readonly errors?: Readonly<Record<string, string>>;
+		readonly asks?: { readonly say: string; readonly about: string };
+		readonly into?: string;
+		readonly trouble?: string;
+	}
+	type Refusals = Partial<Record<Name, Refusal>>;
+	/** Refusals form by form: a word from another form does not take one away. */
+	let answers = $state.raw<Refusals>({});
+	const refused = $derived({ ...form, ...answers } as Refusals);
+	const typed = $derived({ ...data.typed, ...refused.save?.typed });
+	const errors = $derived(refused.save?.errors ?? {});
+	/** The pack whose fields are open; nothing said yet is the one that was refused. */
+	let opened = $state<string | null>();
+	const open = $derived(opened === undefined ? (form?.pack?.id ?? null) : opened);
 	let adding = $state<boolean>();
+	/** Another material on the same page begins with nothing refused. */
+	afterNavigate(({ from, to }) => {
+		if (from?.params?.material === to?.params?.material) return;
+		answers = {};
+		opened = undefined;
+		adding = undefined;
+	});
+	/** A form that stays as it is typed. @param name what its refusal is called @param after done where it was taken */
 	const stay =
-		(after?: () => void) =>
+		(name: Name, after?: () => void): SubmitFunction =>
 		() =>
-		async ({ update, result }: { update: (o: { reset: boolean }) => Promise<void>; result: { type: string } }) => {
+		async ({ update, result, formElement }) => {
 			await update({ reset: false });
-			if (result.type === 'success') after?.();
-		}; // prettier-ignore
+			const refusal = result.type === 'failure' ? (result.data as Refusals | undefined)?.[name] : undefined;
+			answers = { ...answers, [name]: refusal };
+			if (result.type !== 'success') return;
+			after?.();
+			if (name === 'move' || name === 'add') formElement.reset();
+		};
 </script>
 
 <svelte:head><title>{material.name} · Stockroom · Bright Tally</title></svelte:head>
@@ -42,7 +71,7 @@
 		>{:else if material.retired}<Notice level="watch"
 			>It is retired: offered nowhere, counted where it is used.</Notice
 		>{/if}
-	{#if form?.saved}<Notice level="good" live>Saved.</Notice>{/if}
+	{#if form?.saved}<div class="mb-2"><Notice level="good" live>Saved.</Notice></div>{/if}
 	{#if form?.addedPack}<Notice level="good" live>A pack of {form.addedPack} is there.</Notice>{/if}
 
 	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="packs">
@@ -67,48 +96,48 @@
 							type="button"
 							class="quiet-link ml-auto min-h-8"
 							aria-expanded={open === pack.id}
-							onclick={() => (opened = opened === pack.id ? null : pack.id)}
+							onclick={() => (opened = open === pack.id ? null : pack.id)}
 							aria-label="Change the pack of {pack.supplier}">change</button
 						>
 					</p>
-					{#if open === pack.id || opened === pack.id}
+					{#if open === pack.id}
 						<form
 							method="post"
 							action="?/pack"
 							class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
-							use:enhance={stay(() => (opened = null))}
+							use:enhance={stay('pack', () => (opened = null))}
 						>
 							<input type="hidden" name="pack" value={pack.id} />
 							<PackFields
 								{pack}
-								typed={form?.pack?.id === pack.id ? form.pack.typed : undefined}
-								errors={form?.pack?.id === pack.id ? form.pack.errors : {}}
+								typed={refused.pack?.id === pack.id ? refused.pack.typed : undefined}
+								errors={(refused.pack?.id === pack.id && refused.pack.errors) || {}}
 								suppliers={data.suppliers}
 							/>
 							<p class="self-end"><Button type="submit">Save the pack</Button></p>
-							<Meant asks={form?.pack?.id === pack.id ? form.pack.asks : undefined} words="Save" />
+							<Meant asks={refused.pack?.id === pack.id ? refused.pack.asks : undefined} words="Save" />
 						</form>
 					{/if}
 				</li>
 			{/each}
 		</ul>
-		<details class="mt-2" bind:open={() => adding ?? Boolean(form?.add), (is) => (adding = is)}>
+		<details class="mt-2" bind:open={() => adding ?? Boolean(refused.add), (is) => (adding = is)}>
 			<summary class="cursor-pointer font-medium">Another pack or supplier</summary>
 			<form
 				method="post"
 				action="?/addPack"
 				class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
-				use:enhance={stay(() => (adding = false))}
+				use:enhance={stay('add', () => (adding = false))}
 			>
 				<input type="hidden" name="id" value={data.fresh} />
-				{#key data.stamp}<PackFields
-						typed={form?.add?.typed}
-						errors={form?.add?.errors ?? {}}
+				{#key data.packs.length}<PackFields
+						typed={refused.add?.typed}
+						errors={refused.add?.errors ?? {}}
 						suppliers={data.suppliers}
 						another
 					/>{/key}
 				<p class="self-end"><Button type="submit">Add the pack</Button></p>
-				<Meant asks={form?.add?.asks} words="Add it" />
+				<Meant asks={refused.add?.asks} words="Add it" />
 			</form>
 		</details>
 		<PriceHistory prices={data.prices} packs={data.packs} />
@@ -118,7 +147,8 @@
 		shelf={data.shelf}
 		reserved={data.reserved}
 		fresh={data.fresh}
-		form={form?.move}
+		form={refused.move}
+		enhanced={stay('move')}
 		done={form?.moved}
 	/>
 
@@ -128,11 +158,11 @@
 			method="post"
 			action="?/save"
 			class="mt-2 grid grid-cols-4 gap-3 max-md:grid-cols-2"
-			use:enhance={stay()}
+			use:enhance={stay('save')}
 		>
-			<MaterialFields {typed} {errors} colours={data.colours} fresh={String(data.stamp)} />
+			{#key material.id}<MaterialFields {typed} {errors} colours={data.colours} />{/key}
 			<p class="col-span-full"><Button kind="strong" type="submit">Save</Button></p>
-			<Meant asks={form?.save?.asks} words="Save" />
+			<Meant asks={refused.save?.asks} words="Save" />
 		</form>
 	</section>
 
@@ -145,12 +175,7 @@
 			<ul class="mt-2">
 				{#each data.near as other (other.id)}
 					<li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1.5 last:border-0">
-						<span class="flex" aria-hidden="true"
-							><span class="h-5 w-5 border border-line" style:background={data.hex}></span><span
-								class="h-5 w-5 border border-line"
-								style:background={other.hex}
-							></span></span
-						>
+						<SideBySide hexes={[data.hex, other.hex]} />
 						<a class="hover:underline" href="/stockroom/{other.id}">{other.name}</a>
 						<span class={other.isFar ? 'text-watch' : 'text-muted'}>{other.far} ({other.distance})</span>
 						{#if other.onHand}<span class="figures text-muted">{other.onHand} on hand</span>{/if}
@@ -164,27 +189,40 @@
 		<h2 id="away" class="text-[17px] font-semibold">
 			{material.retired ? 'Bring it back' : 'Use it no more'}
 		</h2>
-		<form method="post" action="?/retire" use:enhance={stay()} class="flex flex-wrap items-center gap-3">
+		<form
+			method="post"
+			action="?/retire"
+			use:enhance={stay('retire')}
+			class="flex flex-wrap items-center gap-3"
+		>
 			<Button type="submit">{material.retired ? 'Offer it again' : 'Retire it'}</Button>
 			<span class="text-muted"
 				>{material.retired
 					? 'It is found again in lines and lists.'
 					: 'It is offered no more; designs and quotes that use it keep it.'}</span
 			>
+			<div class="w-full">
+				<Meant asks={refused.retire?.asks} words={material.retired ? 'Offer it again' : 'Retire it'} />
+			</div>
 		</form>
 		{#if !material.retired && data.others.length > 0}
-			<form method="post" action="?/merge" use:enhance={stay()} class="flex flex-wrap items-center gap-3">
+			<form
+				method="post"
+				action="?/merge"
+				use:enhance={stay('merge')}
+				class="flex flex-wrap items-center gap-3"
+			>
 				<label class="flex flex-wrap items-center gap-2"
-					>It is the same as <select name="into" class="control" value={form?.merge?.into ?? ''}>
+					>It is the same as <select name="into" class="control" value={refused.merge?.into ?? ''}>
 						<option value="">pick one</option>
 						{#each data.others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
 					</select></label
 				>
 				<Button type="submit">Make them one</Button>
-				{#if form?.merge?.trouble}<p class="w-full text-[13px] text-bad" role="alert">
-						{form.merge.trouble}
+				{#if refused.merge?.trouble}<p class="w-full text-[13px] text-bad" role="alert">
+						{refused.merge.trouble}
 					</p>{/if}
-				<div class="w-full"><Meant asks={form?.merge?.asks} words="Make them one" /></div>
+				<div class="w-full"><Meant asks={refused.merge?.asks} words="Make them one" /></div>
 			</form>
 		{/if}
 	</section>

@@ -1,0 +1,87 @@
+import { countingPack } from '../../core/materials/counting-pack.ts';
+import { materialFields, printBreaks } from '../../core/materials/material-form.ts';
+import type { Material } from '../../core/materials/material.ts';
+import { farWords, nearTo, TOO_FAR } from '../../core/materials/near.ts';
+import { unitCost } from '../../core/materials/unit-cost.ts';
+import { inBags, MOVE_WORDS, onShelf, reorderAt, type Move } from '../../core/stock/ledger.ts';
+import { printMoney } from '../../core/units/print-number.ts';
+import type { Repos } from '../repos/index.ts';
+import type { Studio } from '../services/studio.ts';
+import { eachText, USUAL_LEAD } from './stockroom-page.ts';
+
+/** Movements that are shown. */
+const SHOWN = 30;
+
+/** What the page of a material shows: its packs and their prices, what is on the shelf, what it is, what could stand in. */
+export async function materialPage({ stock, stockMoves }: Repos, { settings, materials, colours }: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
+	const byId = new Map(colours.map((c) => [c.id, c]));
+	const near = nearTo(material, materials, byId);
+	const [suppliers, prices, moves, ...others] = await Promise.all([
+		stock.suppliers(),
+		stock.prices(material.id),
+		stockMoves.of(material.id),
+		...near.map((n) => stockMoves.of(n.material.id))
+	]);
+	const style = { decimal: settings.decimal };
+	const each = unitCost(material);
+	const counting = countingPack(material);
+	const lead = suppliers.find((s) => s.id === counting?.supplierId)?.leadDays ?? USUAL_LEAD;
+	const nameOf = (id: string) => materials.find((m) => m.id === id)?.name ?? id;
+	return {
+		material,
+		typed: materialFields(material, style),
+		into: material.into ? { id: material.into, name: nameOf(material.into) } : null,
+		/** What may stand for it. */
+		others: materials.filter((m) => m.kind === material.kind && m.id !== material.id && !m.retired).map(({ id, name }) => ({ id, name })),
+		packs: material.packs.map((p) => ({
+			...p,
+			counts: p.id === counting?.id,
+			price: printMoney(p.priceMinor, style),
+			deposit: printMoney(p.depositMinor ?? null, style),
+			breaksText: printBreaks(p.breaks, style),
+			each: p.priceMinor === null ? null : eachText(p.priceMinor / p.count)
+		})),
+		/** One piece, in the money of the business. */
+		each: each ? eachText(each.valueOf()) : null,
+		prices: prices.map((p) => ({ ...p, price: printMoney(p.priceMinor, style) })),
+		suppliers,
+		colours,
+		hex: byId.get(material.colour ?? '')?.hex ?? null,
+		shelf: shelfOf(moves, { pack: counting?.count, lead, today, style }),
+		near: near.map(({ material: m, colour, distance }, i) => ({
+			id: m.id,
+			name: m.name,
+			hex: colour.hex,
+			far: farWords(distance),
+			distance: Math.round(distance * 10) / 10,
+			isFar: distance > TOO_FAR,
+			onHand: others[i]!.length > 0 ? inBags(onShelf(others[i]!).onHand, countingPack(m)?.count) : null
+		}))
+	};
+} // prettier-ignore
+
+interface Counted {
+	/** Pieces in a bag. */
+	readonly pack: number | undefined;
+	/** Days from the order to the door. */
+	readonly lead: number;
+	readonly today: string;
+	readonly style: { readonly decimal: '.' | ',' };
+}
+
+/** What the ledger comes to, in words and figures. */
+function shelfOf(moves: readonly Move[], { pack, lead, today, style }: Counted) {
+	const { onHand, value, valueKnown, layers } = onShelf(moves);
+	const reorder = reorderAt(moves, today, lead);
+	return {
+		onHand: inBags(onHand, pack),
+		pieces: onHand / 1000,
+		value: printMoney(Math.round(value.valueOf()), style),
+		valueKnown,
+		oldest: layers[0]?.day ?? null,
+		reorder: reorder === 0 ? null : inBags(reorder, pack),
+		isLow: reorder > 0 && onHand <= reorder,
+		lead,
+		moves: moves.toReversed().slice(0, SHOWN).map((m) => ({ ...m, says: MOVE_WORDS[m.kind], pieces: inBags(Math.abs(m.thousandths), undefined), cost: printMoney(m.costMinor, style) }))
+	};
+} // prettier-ignore
