@@ -1,6 +1,7 @@
 import { cutting } from './cutting.ts';
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
+import { lists } from './lists.ts';
 import { long } from './long.ts';
 import { pricing } from './pricing.ts';
 import { quoteNumbers } from './quotes.ts';
@@ -15,6 +16,7 @@ const reached = [
 	...long(),
 	...reading(),
 	...(await cutting()),
+	...lists(),
 	...pricing(),
 	...(await quoteNumbers()),
 	...(await shelf()),

@@ -99,6 +99,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/stockroom/round-11-gull-white', (p) => p.getByText('Another pack or supplier').click()],
 		['/stockroom/count'],
 		['/stockroom/suppliers'],
+		['/stockroom/list', (p) => p.getByText('Or paste rows from a spreadsheet').click()],
 		['/quotes'],
 		['/quotes/quote-garden'],
 		['/settings/work'],

@@ -10,6 +10,7 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/stockroom/cut',
 		'/stockroom/count',
 		'/stockroom/suppliers',
+		'/stockroom/list',
 		'/stockroom/round-11-gull-white',
 		'/thumb/sheets',
 		'/bench/regatta-letter/sheet'

@@ -59,6 +59,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/thumb/sizing-holes.pdf': { GET: 'read' },
 	'/stockroom': { load: 'stock', pack: 'stock', loss: 'stock', add: 'stock', colour: 'stock' },
 	'/stockroom/suppliers': { load: 'stock', save: 'stock' },
+	'/stockroom/list': { load: 'stock', bring: 'stock', undo: 'stock' },
+	'/stockroom/stock.csv': { GET: 'stock' },
 	'/stockroom/count': { load: 'stock', save: 'stock' },
 	'/stockroom/[material]': {
 		load: 'stock',

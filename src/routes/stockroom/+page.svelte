@@ -54,6 +54,8 @@
 		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts on the shelf</a>
 		<a class="quiet-link" href="/stockroom/suppliers">Suppliers</a>
 		<a class="quiet-link" href="/stockroom/count">Count what is there</a>
+		<a class="quiet-link" href="/stockroom/list">Bring in a price list</a>
+		<a class="quiet-link" href="/stockroom/stock.csv" download>The Stockroom as CSV</a>
 	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}

@@ -3,6 +3,7 @@ import { OUTLINE_SHAPE } from '../scene/own-outline.ts';
 import { idSchema } from '../id.schema.ts';
 import type { Micrometres } from '../units/length.ts';
 import type { PartColour } from './assorted.ts';
+import { factsSchema } from './facts.schema.ts';
 import {
 	FINISHES,
 	MATERIAL_KINDS,
@@ -57,7 +58,8 @@ export const filedMaterialSchema = z.strictObject({
 		.max(20_000)
 		.regex(OUTLINE_SHAPE, 'An outline is a closed path of moves, lines and curves.')
 		.nullable()
-		.optional()
+		.optional(),
+	facts: factsSchema.optional()
 }) satisfies z.ZodType<Omit<Material, 'packs'>, unknown>;
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'A day is YYYY-MM-DD.');

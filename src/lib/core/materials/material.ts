@@ -1,5 +1,6 @@
 import { inches, type Micrometres } from '../units/length.ts';
 import type { PartColour } from './assorted.ts';
+import type { MaterialFacts } from './facts.ts';
 import type { RationalText } from '../units/rational.ts';
 
 /** Anything bought. Shared with the database and the interface. */
@@ -100,6 +101,8 @@ export interface Material {
 	readonly outline?: string | null | undefined;
 	/** Chambers of a foil that are filled one by one. */
 	readonly chambers: number;
+	/** What its kind alone has. */
+	readonly facts?: MaterialFacts | undefined;
 	/** Not offered any more; what uses it keeps it. */
 	readonly retired?: true | undefined;
 	/** The material that stands for it. */

@@ -1,13 +1,14 @@
 import { rational, ZERO, type Rational } from '../units/rational.ts';
 
 /** What may happen to what is on the shelf. A count is the difference to what should have been there. */
-export const MOVE_KINDS = ['bought', 'used', 'lost', 'returned', 'counted', 'moved'] as const;
+export const MOVE_KINDS = ['bought', 'used', 'lost', 'repaired', 'returned', 'counted', 'moved'] as const;
 export type MoveKind = (typeof MOVE_KINDS)[number];
 
 export const MOVE_WORDS: Readonly<Record<MoveKind, string>> = {
 	bought: 'bought',
 	used: 'used',
 	lost: 'lost or broken',
+	repaired: 'mended, back on the shelf',
 	returned: 'brought back',
 	counted: 'counted',
 	moved: 'moved to or from elsewhere'
@@ -18,9 +19,23 @@ export const MOVE_WAY: Readonly<Record<MoveKind, 1 | -1 | 0>> = {
 	bought: 1,
 	used: -1,
 	lost: -1,
+	repaired: 1,
 	returned: 1,
 	counted: 0,
 	moved: 0
+};
+
+/** Why something was lost. */
+export const LOSS_CAUSES = ['holed', 'popped', 'cut', 'site', 'faded', 'other'] as const;
+export type LossCause = (typeof LOSS_CAUSES)[number];
+
+export const CAUSE_WORDS: Readonly<Record<LossCause, string>> = {
+	holed: 'holed in the bag',
+	popped: 'popped on inflating',
+	cut: 'cut by a line',
+	site: 'popped where it stood',
+	faded: 'faded or dulled',
+	other: 'something else'
 };
 
 /** One movement of one material. It is never changed: another one puts it right. */
@@ -34,6 +49,12 @@ export interface Move {
 	/** What all of it cost, minor units; null is not known, and nothing for what leaves. */
 	readonly costMinor: number | null;
 	readonly note: string;
+	/** Of what was lost: why. */
+	readonly cause?: LossCause | undefined;
+	/** The lot it was made in, as its bag says. */
+	readonly batch?: string | undefined;
+	/** Who sold it. */
+	readonly supplier?: string | undefined;
 }
 
 /** So much that came in on one day and is there still, oldest first. */

@@ -10,6 +10,7 @@ import { payments } from './payments.ts';
 import { photos } from './photos.ts';
 import { placePhotos } from './place-photos.ts';
 import { quoteLife, sentQuotes } from './quote-life.ts';
+import { priceLists } from './price-lists.ts';
 import { quoteList } from './quote-list.ts';
 import { stockMoves } from './stock-moves.ts';
 import { quotes } from './quotes.ts';
@@ -30,6 +31,7 @@ export function createRepos(db: Database, actor: Actor) {
 		quotes: quotes(db, actor),
 		quoteList: quoteList(db, actor),
 		stockMoves: stockMoves(db, actor),
+		priceLists: priceLists(db, actor),
 		quoteLife: quoteLife(db, actor),
 		payments: payments(db, actor),
 		papers: papers(db, actor),

@@ -6,6 +6,7 @@ import {
 	type Pack,
 	type PriceBreak
 } from '../../core/materials/material.ts';
+import { factsSchema } from '../../core/materials/facts.schema.ts';
 import { breaksSchema, partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
 import type { RationalText } from '../../core/units/rational.ts';
 import type { Micrometres } from '../../core/units/length.ts';
@@ -153,7 +154,7 @@ export function stock(db: Database, actor: Actor) {
 			await db.write(async (tx) => {
 				await tx
 					.insert(material)
-					.values({ ...toRow(rest), ...own })
+					.values({ ...materialRow(rest), ...own })
 					.onConflictDoNothing({ target: [material.workspaceId, material.id] });
 				await putPack(tx, added.id, first);
 				await touchStock(tx, actor);
@@ -174,7 +175,7 @@ export function stock(db: Database, actor: Actor) {
 				for (const each of added.materials)
 					await tx
 						.insert(material)
-						.values({ ...toRow(each), ...own })
+						.values({ ...materialRow(each), ...own })
 						.onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
@@ -281,8 +282,20 @@ const thousandths = (value: number | null): number | null =>
 const ofThousand = (value: number | null): number | null => (value === null ? null : value / 1000);
 
 type Row = Omit<Material, 'packs'>;
-const toRow = ({ colour: colourId, litres, grams, retired, into, counts: _, average: _a, ...rest }: Row) => ({
+/** What a material is, as its row: without whose it is. */
+export const materialRow = ({
+	colour: colourId,
+	litres,
+	grams,
+	retired,
+	into,
+	facts,
+	counts: _,
+	average: _a,
+	...rest
+}: Row) => ({
 	...rest,
+	facts: facts && Object.keys(facts).length > 0 ? facts : null,
 	colourId,
 	fillMl: thousandths(litres),
 	weightMg: thousandths(grams),
@@ -297,7 +310,9 @@ const toChange = ({
 	grams,
 	into,
 	retired,
+	facts,
 	counts: _,
+	average: _a,
 	...rest
 }: MaterialChange) => ({
 	...rest,
@@ -305,7 +320,8 @@ const toChange = ({
 	...(litres !== undefined && { fillMl: thousandths(litres) }),
 	...(grams !== undefined && { weightMg: thousandths(grams) }),
 	...(into !== undefined && { intoId: into || null }),
-	...(retired !== undefined && { retired })
+	...(retired !== undefined && { retired }),
+	...(facts !== undefined && { facts: Object.keys(facts).length > 0 ? facts : null })
 });
 
 /** A pack as the computation reads it: what is not said stands nowhere. */
@@ -357,6 +373,7 @@ function fromRow(row: typeof material.$inferSelect, packs: Pack[]): Material {
 		grams: ofThousand(row.weightMg),
 		chambers: row.chambers,
 		...(row.outline === null ? {} : { outline: row.outline }),
+		...(row.facts !== null && { facts: factsSchema.parse(row.facts) }),
 		...(row.retired && { retired: true as const }),
 		...(row.intoId !== null && { into: row.intoId }),
 		packs

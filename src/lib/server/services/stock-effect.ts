@@ -24,18 +24,15 @@ export interface StockEffect {
 }
 
 /**
- * What it would do to put this in the place of a material: every kept design and every draft is worked out both ways,
- * those it is not in once.
- * @param changed the material as it would be
+ * What it would do to put these in the place of materials: every kept design and every draft is worked out both ways,
+ * those they are not in once.
+ * @param changed materials as they would be; one that is not there yet is new
  */
-export async function stockEffect(repos: Repos, { changed }: { changed: Material }): Promise<StockEffect> {
+export async function stockEffect(repos: Repos, { changed }: { changed: readonly Material[] }): Promise<StockEffect> {
 	const before = await loadStudio(repos);
 	const today = dayIn(before.settings.zone);
-	const [own] = withCounting([changed], before.settings.rates.packPrice, today);
-	const after: Studio = {
-		...before,
-		materials: before.materials.map((m) => (m.id === changed.id ? own! : m))
-	};
+	const own = new Map(withCounting(changed, before.settings.rates.packPrice, today).map((m) => [m.id, m]));
+	const after: Studio = { ...before, materials: putIn(before.materials, own) };
 	const designs: MovedDesign[] = [];
 	const shelf = await repos.designs.shelf();
 	const kept = shelf.flatMap((r) => (r.versionId === null ? [] : [r.id]));
@@ -45,7 +42,7 @@ export async function stockEffect(repos: Repos, { changed }: { changed: Material
 			const worked = (studio: Studio) => tally(recipe, null, 1, contextOf(studio, library));
 			const now = worked(before);
 			const then = worked(after);
-			if (!isIn(now.bill, changed.id) && !isIn(then.bill, changed.id)) continue;
+			if (!isIn(now.bill, own) && !isIn(then.bill, own)) continue;
 			const by = then.cost.total.known.minor - now.cost.total.known.minor;
 			const unsure = then.cost.total.unknown.length !== now.cost.total.unknown.length;
 			if (by !== 0 || unsure) designs.push({ name: recipe.name, by: unsure ? null : by });
@@ -61,7 +58,14 @@ export const largestFirst = (designs: readonly MovedDesign[]): MovedDesign[] =>
 			: Math.abs(b.by) - Math.abs(a.by)
 	);
 
-const isIn = ({ lines }: Bill, id: string): boolean => lines.some((l) => l.material?.id === id);
+/** Materials with others in their places, and those that are new behind them. */
+function putIn(materials: readonly Material[], own: ReadonlyMap<string, Material>): readonly Material[] {
+	const there = new Set(materials.map((m) => m.id));
+	return [...materials.map((m) => own.get(m.id) ?? m), ...[...own.values()].filter((m) => !there.has(m.id))];
+}
+
+const isIn = ({ lines }: Bill, own: ReadonlyMap<string, Material>): boolean =>
+	lines.some((l) => l.material && own.has(l.material.id));
 
 /** Drafts whose price is another with this Stockroom. */
 async function draftsMoved(repos: Repos, after: Studio): Promise<number> {
@@ -102,7 +106,7 @@ export interface Asked {
 }
 export const NOTHING_ASKED: Asked = { say: '', about: '' };
 
-type EffectPort = (job: 'stock effect', input: { changed: Material }) => Promise<StockEffect>;
+type EffectPort = (job: 'stock effect', input: { changed: readonly Material[] }) => Promise<StockEffect>;
 
 /**
  * Says what a change would move before it is saved. It is not asked again where it was and the very same is sent as meant.
@@ -112,5 +116,5 @@ export async function askFirst(work: EffectPort, studio: Studio, changed: Materi
 	const about = createHash('sha256').update(JSON.stringify(Object.entries(typed).sort())).digest('hex').slice(0, 24);
 	if (meant === about) return NOTHING_ASKED;
 	const style = { decimal: studio.settings.decimal };
-	return { say: effectWords(await work('stock effect', { changed }), (minor) => printMoney(minor, style)), about };
+	return { say: effectWords(await work('stock effect', { changed: [changed] }), (minor) => printMoney(minor, style)), about };
 } // prettier-ignore

@@ -23,7 +23,7 @@ test('every draft is looked through, however many there are, and the design', as
 	}
 	const used = (await loadStudio(repos)).materials.find((m) => m.id === white.id)!;
 	const packs = used.packs.map((p) => ({ ...p, priceMinor: (p.priceMinor ?? 1) * 40 }));
-	const effect = await stockEffect(repos, { changed: { ...used, packs } });
+	const effect = await stockEffect(repos, { changed: [{ ...used, packs }] });
 	expect(effect.designs.map((d) => d.name)).toEqual(['column']);
 	expect(effect.drafts).toBe(MANY);
 });

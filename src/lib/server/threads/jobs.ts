@@ -20,6 +20,7 @@ import { reservedOf, wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { planBroughtList } from '../services/bring-list.ts';
 import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
 import { planPaper } from '../services/plan-paper.ts';
@@ -68,6 +69,7 @@ export const JOBS = {
 	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),
 	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
 	'stock effect': stockEffect,
+	'plan list': planBroughtList,
 	touched: async (repos: Repos, { design }: { design: string }) => {
 		const found = await repos.designs.find(design);
 		return found ? touchedBy(repos, found.id, found.recipe) : null;

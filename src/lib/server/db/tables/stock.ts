@@ -11,7 +11,10 @@ import {
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
 import { FINISHES, MATERIAL_KINDS, type PriceBreak, type Reuse } from '../../../core/materials/material.ts';
-import { MOVE_KINDS } from '../../../core/stock/ledger.ts';
+import { LOSS_CAUSES, MOVE_KINDS } from '../../../core/stock/ledger.ts';
+import type { MaterialFacts } from '../../../core/materials/facts.ts';
+import type { SavedColumns } from '../../../core/price-list/columns.ts';
+import type { UndoOfList } from '../../../core/price-list/undo.schema.ts';
 import { workspace } from './workspace.ts';
 
 const owner = () =>
@@ -52,6 +55,8 @@ export const supplier = sqliteTable(
 		freeFromMinor: integer('free_from_minor'),
 		/** Days from the order to the door; null is not known. */
 		leadDays: integer('lead_days'),
+		/** Which column of its price lists is what. Read only through `savedColumnsSchema`. */
+		listColumns: text('list_columns', { mode: 'json' }).$type<SavedColumns>(),
 		changedBy: changedBy()
 	},
 	(t) => [
@@ -91,6 +96,8 @@ export const material = sqliteTable(
 		retired: integer({ mode: 'boolean' }).notNull().default(false),
 		/** The material that stands for it since they were made one: no reference in the schema, as that would rebuild the table. */
 		intoId: text('into_id'),
+		/** What its kind alone has. Read only through `factsSchema`. */
+		facts: text({ mode: 'json' }).$type<MaterialFacts>(),
 		changedBy: changedBy()
 	},
 	(t) => [
@@ -182,6 +189,12 @@ export const stockMove = sqliteTable(
 		/** What all of it cost, minor units; null is not known. */
 		costMinor: integer('cost_minor'),
 		note: text().notNull().default(''),
+		/** Of what was lost: why. */
+		cause: text({ enum: LOSS_CAUSES }),
+		/** What is printed on the bag of the lot it was made in. */
+		batch: text().notNull().default(''),
+		/** Who sold it; null is not known. */
+		supplierId: text('supplier_id'),
 		changedBy: changedBy()
 	},
 	(t) => [
@@ -191,5 +204,83 @@ export const stockMove = sqliteTable(
 			foreignColumns: [material.workspaceId, material.id]
 		}),
 		index('stock_move_material').on(t.workspaceId, t.materialId, t.day)
+	]
+);
+
+/** What is on order, and whether it came. */
+export const onOrder = sqliteTable(
+	'on_order',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		materialId: text('material_id').notNull(),
+		packId: text('pack_id').notNull(),
+		packs: integer().notNull(),
+		/** Pieces in a pack as it was ordered. */
+		count: integer().notNull(),
+		/** All of it, minor units; null is not known. */
+		costMinor: integer('cost_minor'),
+		/** `YYYY-MM-DD` */
+		ordered: text().notNull(),
+		due: text(),
+		/** The day it came; null is not yet. */
+		came: text(),
+		/** It will not come. */
+		off: integer({ mode: 'boolean' }).notNull().default(false),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.materialId],
+			foreignColumns: [material.workspaceId, material.id]
+		}),
+		foreignKey({ columns: [t.workspaceId, t.packId], foreignColumns: [pack.workspaceId, pack.id] }),
+		index('on_order_material').on(t.workspaceId, t.materialId),
+		check('on_order_packs', sql`${t.packs} > 0 AND ${t.count} > 0`)
+	]
+);
+
+/** A price list that was brought in, with what would take it back. */
+export const priceList = sqliteTable(
+	'price_list',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		supplierId: text('supplier_id').notNull(),
+		/** `YYYY-MM-DD` */
+		day: text().notNull(),
+		/** The file's name, or that it was pasted. */
+		file: text().notNull(),
+		changed: integer().notNull(),
+		added: integer().notNull(),
+		/** Read only through `undoOfListSchema`. */
+		undo: text({ mode: 'json' }).$type<UndoOfList>().notNull(),
+		undone: integer({ mode: 'boolean' }).notNull().default(false),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({
+			columns: [t.workspaceId, t.supplierId],
+			foreignColumns: [supplier.workspaceId, supplier.id]
+		})
+	]
+);
+
+/** A way to look at the Stockroom that was kept by a name. */
+export const stockView = sqliteTable(
+	'stock_view',
+	{
+		workspaceId: owner(),
+		id: text().notNull(),
+		name: text().notNull(),
+		/** The address it stands for, behind the question mark. */
+		query: text().notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		uniqueIndex('stock_view_name').on(t.workspaceId, t.name)
 	]
 );
