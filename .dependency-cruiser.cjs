@@ -27,7 +27,7 @@ module.exports = {
 			severity: 'error',
 			from: { path: `${lib}core/`, pathNot: '\\.(schema|test|bench)\\.ts$' },
 			to: {
-				pathNot: `(${lib}core/|node_modules/(culori|d3-contour|d3-random|fraction\\.js|papaparse|simplify-js|svgpath)/)`
+				pathNot: `(${lib}core/|node_modules/(culori|d3-contour|d3-random|fraction\\.js|jstat|papaparse|simplify-js|svgpath)/)`
 			}
 		},
 		{

@@ -73,7 +73,7 @@ export default ts.config(
 			'no-restricted-imports': [
 				'error',
 				deny(
-					'^(?!\\.{1,2}/|(culori/fn|d3-contour|d3-random|fraction\\.js|papaparse|simplify-js|svgpath)$)|\\.schema|/(ui|server|features)/',
+					'^(?!\\.{1,2}/|(culori/fn|d3-contour|d3-random|fraction\\.js|jstat|papaparse|simplify-js|svgpath)$)|\\.schema|/(ui|server|features)/',
 					pure
 				)
 			],

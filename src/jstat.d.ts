@@ -1,4 +1,4 @@
-/** What the checks use of it: distributions against which ours are held. */
+/** What is used of it: quantiles of a learned share, and distributions against which ours are held. */
 declare module 'jstat' {
 	interface Distribution<P extends number[]> {
 		pdf(x: number, ...parameters: P): number;
@@ -8,6 +8,7 @@ declare module 'jstat' {
 		readonly normal: Distribution<[mean: number, sd: number]>;
 		readonly lognormal: Distribution<[mu: number, sigma: number]>;
 		readonly gamma: Distribution<[shape: number, scale: number]>;
+		readonly beta: Distribution<[a: number, b: number]>;
 		readonly poisson: { pdf(k: number, mean: number): number };
 	};
 	export default jstat;

@@ -349,6 +349,9 @@ test('what popped at a build teaches the Stockroom, and counts once it is taken'
 	const learned = page.getByRole('row').filter({ hasText: 'counted:' }).first();
 	const share = /counted: ([\d.]+ %)/.exec((await learned.textContent())!)![1]!;
 	await learned.getByRole('button', { name: /^Count .* with it$/ }).click();
+	// What it moves is said before it counts.
+	await expect(learned.getByText('This moves', { exact: false })).toBeVisible();
+	await learned.getByRole('button', { name: 'Use it, that is meant' }).click();
 	// Counts count once: what was taken is not news any more.
 	await expect(learned.getByRole('button', { name: /with it$/ })).toHaveCount(0);
 	await expect(learned.getByRole('cell').nth(3)).toContainText(share);

@@ -69,6 +69,6 @@ test('rows pasted from a spreadsheet, what is no list, and the Stockroom as CSV'
 	await expect(page.getByText('huge.csv has 13 MB', { exact: false })).toBeVisible();
 	await page.goto('/stockroom');
 	const waits = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'The Stockroom as CSV' }).click();
+	await page.getByRole('link', { name: 'All of it as CSV' }).click();
 	expect((await waits).suggestedFilename()).toBe('stockroom.csv');
 });

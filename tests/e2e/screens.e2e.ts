@@ -11,6 +11,10 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/stockroom/count',
 		'/stockroom/suppliers',
 		'/stockroom/list',
+		'/stockroom/orders',
+		'/stockroom/labels',
+		'/stockroom/colours',
+		'/bench/lighthouse-column/swatches',
 		'/stockroom/round-11-gull-white',
 		'/thumb/sheets',
 		'/bench/regatta-letter/sheet'

@@ -8,31 +8,32 @@ import { lostOf } from '$lib/core/count-back/learned-loss.ts';
 import { catalogue } from '$lib/core/materials/catalogue.ts';
 import { rational, rationalText } from '$lib/core/units/rational.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
+import { printView, readView } from '$lib/core/stock/view.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, url }) => {
-	const [studio, suppliers, counts, moves] = await Promise.all([
-		loadStudio(locals.repos),
-		locals.repos.stock.suppliers(),
-		locals.repos.countBacks.lines(),
-		locals.repos.stockMoves.all()
+export const load: PageServerLoad = async ({ locals: { repos } }) => {
+	const [studio, suppliers, counts, moves, orders, views] = await Promise.all([
+		loadStudio(repos),
+		repos.stock.suppliers(),
+		repos.countBacks.lines(),
+		repos.stockMoves.all(),
+		repos.onOrders.open(),
+		repos.stockViews.list()
 	]);
-	const search = (url.searchParams.get('search') ?? '').slice(0, 60).trim();
 	return {
-		rows: stockRows(studio.materials, studio.colours, search, {
+		rows: stockRows(studio.materials, studio.colours, {
 			lost: lostOf(counts, catalogue(studio.materials, studio.colours)),
 			usual: rational(studio.settings.rates.defaultLoss).valueOf(),
 			moves,
+			orders,
 			today: dayIn(studio.settings.zone),
 			leads: new Map(suppliers.map((s) => [s.id, s.leadDays]))
 		}),
-		all: studio.materials.length,
-		search,
 		suppliers,
+		views,
 		colours: studio.colours,
-		currency: studio.settings.rates.currency,
 		decimal: studio.settings.decimal,
 		settings: studio.settings,
 		fresh: crypto.randomUUID()
@@ -72,16 +73,34 @@ export const actions: Actions = {
 		await event.locals.repos.stock.changePack(pack, changed);
 		return { changed: pack };
 	},
-	/** Counts with the share of loss that builds have taught. */
-	loss: async ({ request, locals }) => {
-		const { material = '', share = '' } = await fieldsOf(request);
+	/** Counts with the share of loss that builds have taught, once what that moves is seen. */
+	loss: async (event) => {
+		const { typed, studio } = await sent(event);
+		const { material: id = '', share = '' } = typed;
 		const hundredths = Number(share);
 		if (!Number.isInteger(hundredths) || hundredths < 0 || hundredths > 9000)
 			return fail(400, { learned: 'That share could not be read. Reload the page.' });
 		const loss = rationalText(rational(hundredths, 10_000));
-		return (await locals.repos.stock.changeLoss(material, loss))
-			? { taken: material }
-			: fail(404, { learned: 'That material is gone. Reload the page.' });
+		const material = studio.materials.find((m) => m.id === id);
+		if (!material) return fail(404, { learned: 'That material is gone. Reload the page.' });
+		const asks = await askFirst(event.locals.work, studio, { ...material, loss }, typed);
+		if (asks.say) return fail(409, { loss: { material: id, asks } });
+		await event.locals.repos.stock.changeLoss(id, loss);
+		return { taken: id };
+	},
+	/** Keeps the way it is looked at by a name. */
+	keepView: async ({ request, locals }) => {
+		const { name = '', query = '' } = await fieldsOf(request);
+		const called = name.trim().slice(0, 40);
+		if (called === '') return fail(400, { viewTrouble: 'Give the view a name first.' });
+		const asked = printView(readView(new URLSearchParams(query.slice(0, 1000))));
+		await locals.repos.stockViews.keep({ id: crypto.randomUUID(), name: called, query: asked });
+		return { kept: called };
+	},
+	dropView: async ({ request, locals }) => {
+		const { view = '' } = await fieldsOf(request);
+		await locals.repos.stockViews.drop(view);
+		return { dropped: view };
 	},
 	add: async (event) => {
 		const { typed, context, materials, colours } = await sent(event);

@@ -1,18 +1,38 @@
 <script lang="ts">
 	import { printMoney } from '$lib/core/units/print-number.ts';
 	import { enhance } from '$app/forms';
-	import { KIND_WORDS } from '$lib/core/materials/material.ts';
+	import { afterNavigate, goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { printView, readView, type SortedBy, type StockView } from '$lib/core/stock/view.ts';
+	import { tableItems } from '$lib/features/stockroom/table/stock-table.ts';
+	import StockTable from '$lib/features/stockroom/table/StockTable.svelte';
+	import ViewBar from '$lib/features/stockroom/table/ViewBar.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import ColoursField from '$lib/features/by-hand/ColoursField.svelte';
 	import { MOST_ASSORTED } from '$lib/core/materials/material-form.ts';
-	import Meant from '$lib/features/stockroom/Meant.svelte';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Field from '$lib/ui/field/Field.svelte';
 	import TextField from '$lib/ui/field/TextField.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
-	let editing = $state<string | null>(null);
+	/** The way it is looked at is its address: it can be kept, sent and gone back to. */
+	let view = $state.raw(readView(page.url.searchParams));
+	afterNavigate(({ type }) => {
+		if (type !== 'goto') view = readView(page.url.searchParams);
+	});
+	function see(change: Partial<StockView>) {
+		view = { ...view, ...change };
+		const query = printView(view);
+		void goto(`/stockroom${query ? `?${query}` : ''}`, {
+			replaceState: true,
+			keepFocus: true,
+			noScroll: true
+		});
+	}
+	/** Up, down, and as the trade lists them. */
+	const next = (by: SortedBy): StockView['sort'] => (view.sort?.by !== by ? { by, down: false } : view.sort.down ? null : { by, down: true }); // prettier-ignore
+	const many = $derived(tableItems(data.rows, { ...view, grouped: false }).length);
 	/** The forms for what is new are open. */
 	let adding = $state<boolean>();
 	/** Materials that were added: the form begins anew after each. */
@@ -35,27 +55,19 @@
 	<header class="flex flex-wrap items-center gap-4 py-3">
 		<h1 class="text-[25px]">Stockroom</h1>
 		<p class="text-muted">
-			{data.rows.length === data.all
-				? `${data.all} materials`
-				: `${data.rows.length} of ${data.all} materials`}
+			{many === data.rows.length ? `${many} materials` : `${many} of ${data.rows.length} materials`}
 		</p>
-		<form class="flex gap-2">
-			<input
-				class="control"
-				name="search"
-				value={data.search}
-				placeholder="name or kind"
-				aria-label="Search the Stockroom"
-			/><Button type="submit">Find</Button>
-		</form>
 	</header>
 	<p class="mb-3 flex flex-wrap gap-x-5">
-		<a class="quiet-link" href="/stockroom/things">What comes back: pieces and who has them</a>
-		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts on the shelf</a>
+		<a class="quiet-link" href="/stockroom/things">What comes back</a>
+		<a class="quiet-link" href="/stockroom/cut">To cut, and offcuts</a>
 		<a class="quiet-link" href="/stockroom/suppliers">Suppliers</a>
 		<a class="quiet-link" href="/stockroom/count">Count what is there</a>
+		<a class="quiet-link" href="/stockroom/orders">On order</a>
+		<a class="quiet-link" href="/stockroom/labels">Shelf labels</a>
+		<a class="quiet-link" href="/stockroom/colours">Colours side by side</a>
 		<a class="quiet-link" href="/stockroom/list">Bring in a price list</a>
-		<a class="quiet-link" href="/stockroom/stock.csv" download>The Stockroom as CSV</a>
+		<a class="quiet-link" href="/stockroom/stock.csv" download>All of it as CSV</a>
 	</p>
 	{#if form?.added}<Notice level="good" live>{form.added} is in the Stockroom.</Notice>{/if}
 	{#if form?.addedColour}<Notice level="good" live>{form.addedColour} is a colour now.</Notice>{/if}
@@ -139,168 +151,24 @@
 		</form>
 	</details>
 	{#if data.rows.length === 0}
-		<p class="py-14 text-center text-muted">
-			{data.all === 0
-				? 'Nothing in the Stockroom yet. Add the first material above.'
-				: 'No material answers to that.'}
-		</p>
+		<p class="py-14 text-center text-muted">Nothing in the Stockroom yet. Add the first material above.</p>
 	{:else}
-		<div class="overflow-x-auto">
-			<table>
-				<thead
-					><tr
-						><th>material</th><th class="wide">kind</th><th class="n wide">bag</th><th class="n wide">loss</th
-						><th class="n">on hand</th><th class="wider">supplier</th><th class="n wide">pack</th><th
-							class="n">pack price</th
-						><th class="n">one</th><th></th></tr
-					></thead
-				>
-				<tbody>
-					{#each data.rows as row (row.id)}
-						{@const trouble = form?.pack && form.pack.pack === row.pack?.id ? form.pack : null}
-						<tr>
-							<td
-								>{#if row.hex}<span class="dot" style:background={row.hex}></span>{/if}<a
-									class="hover:underline"
-									href="/stockroom/{row.id}">{row.name}</a
-								>{#if row.retired}<span class="text-muted"> (retired)</span>{/if}</td
-							>
-							<td class="wide text-muted">{KIND_WORDS[row.kind]}</td>
-							<td class="n wide">{row.nominal}</td>
-							<td class="n wide"
-								>{row.loss}{#if row.learned}<form
-										method="post"
-										action="?/loss"
-										class="text-[12.6px]"
-										use:enhance
-									>
-										<input type="hidden" name="material" value={row.id} />
-										<input type="hidden" name="share" value={row.learned.share} />
-										<span class="text-muted" title={row.learned.counted}>counted: {row.learned.text}</span>
-										{#if row.learned.isNews}<button
-												type="submit"
-												class="quiet-link"
-												aria-label="Count {row.name} with it">use it</button
-											>{/if}
-									</form>{/if}</td
-							>
-							<td class="n" class:text-watch={row.isLow}>{row.onHand ?? ''}{row.isLow ? ' low' : ''}</td>
-							<td class="wider text-muted"
-								>{row.pack?.supplier ?? ''}{row.packs > 1 ? ` +${row.packs - 1}` : ''}</td
-							>
-							{#if row.pack && (editing === row.id || trouble)}
-								<td colspan="4">
-									<form
-										method="post"
-										action="?/pack"
-										class="flex flex-wrap items-start justify-end gap-2 whitespace-normal"
-										use:enhance={() =>
-											async ({ update, result }) => {
-												await update({ reset: false });
-												if (result.type === 'success') editing = null;
-											}}
-									>
-										<input type="hidden" name="pack" value={row.pack.id} />
-										<Field label="Pieces" error={trouble?.errors.count}
-											>{#snippet children(attributes)}<input
-													{...attributes}
-													name="count"
-													class="control figures w-20 text-right"
-													value={trouble?.count ?? row.pack!.count}
-												/>{/snippet}</Field
-										>
-										<Field label="Price" error={trouble?.errors.price} hint="blank: not known"
-											>{#snippet children(attributes)}<input
-													{...attributes}
-													name="price"
-													class="control figures w-28 text-right"
-													value={trouble?.price ?? priceText(row.pack!.priceMinor)}
-												/>{/snippet}</Field
-										>
-										<Field label="Deposit" error={trouble?.errors.deposit} hint="blank: none"
-											>{#snippet children(attributes)}<input
-													{...attributes}
-													name="deposit"
-													class="control figures w-24 text-right"
-													value={trouble?.deposit ?? priceText(row.pack!.depositMinor ?? null)}
-												/>{/snippet}</Field
-										>
-										<span class="pt-5"><Button type="submit">Save</Button></span>
-										<Meant asks={trouble?.asks} words="Save" />
-									</form>
-								</td>
-							{:else}
-								<td class="n wide">{row.pack?.count ?? ''}</td>
-								<td class="n"
-									>{row.pack?.priceMinor == null ? 'not known' : priceText(row.pack.priceMinor)}</td
-								>
-								<td class="n">{row.each ?? '—'}{row.uses ? ' a use' : ''}</td>
-								<td class="text-right"
-									><button
-										type="button"
-										class="quiet-link text-[13px]"
-										aria-label="Change the pack of {row.name}"
-										onclick={() => (editing = row.id)}>change</button
-									></td
-								>
-							{/if}
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<ViewBar
+			{view}
+			rows={data.rows}
+			suppliers={data.suppliers}
+			views={data.views}
+			trouble={form?.viewTrouble}
+			onview={see}
+		/>
+		{#if many === 0}<p class="py-10 text-center text-muted">No material answers to that.</p>
+		{:else}<StockTable
+				rows={data.rows}
+				{view}
+				trouble={form?.pack ?? null}
+				asked={form?.loss}
+				money={priceText}
+				onsort={(by) => see({ sort: next(by) })}
+			/>{/if}
 	{/if}
 </main>
-
-<style>
-	table {
-		width: 100%;
-		border-top: 2px solid var(--ink);
-		background: var(--paper);
-	}
-	th,
-	td {
-		border-bottom: 1px solid var(--line);
-		padding: 4px 8px;
-		text-align: left;
-		white-space: nowrap;
-	}
-	.n {
-		text-align: right;
-		font-family: var(--font-mono);
-		font-size: 12.6px;
-		font-variant-numeric: tabular-nums;
-	}
-	th,
-	th.n {
-		font: 500 13px/1.4 var(--font-text);
-		color: var(--muted);
-	}
-	/* Name and prices are the last to go. */
-	@media (max-width: 900px) {
-		.wider {
-			display: none;
-		}
-	}
-	@media (max-width: 640px) {
-		.wide {
-			display: none;
-		}
-		th,
-		td {
-			padding: 6px 5px;
-		}
-		td:first-child {
-			white-space: normal;
-		}
-	}
-	.dot {
-		display: inline-block;
-		width: 11px;
-		height: 11px;
-		margin-right: 8px;
-		border: 1px solid rgb(27 35 51 / 0.25);
-		border-radius: 50%;
-		vertical-align: -1px;
-	}
-</style>

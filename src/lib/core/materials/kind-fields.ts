@@ -2,10 +2,38 @@ import type { MaterialKind } from './material.ts';
 
 /** Fields of a material that not every kind has. */
 export type KindField =
-	'nominal' | 'safe' | 'colour' | 'mark' | 'litres' | 'grams' | 'chambers' | 'outline' | 'loss' | 'reuse';
+	| 'nominal'
+	| 'safe'
+	| 'colour'
+	| 'mark'
+	| 'litres'
+	| 'grams'
+	| 'chambers'
+	| 'outline'
+	| 'loss'
+	| 'reuse'
+	| 'valve'
+	| 'softness'
+	| 'lift'
+	| 'wide'
+	| 'deep'
+	| 'holds'
+	| 'set'
+	| 'dry'
+	| 'cover';
 
-const LATEX: readonly KindField[] = ['nominal', 'safe', 'colour', 'grams', 'loss'];
-const FOIL: readonly KindField[] = ['nominal', 'colour', 'mark', 'litres', 'grams', 'chambers', 'loss'];
+const LATEX: readonly KindField[] = ['nominal', 'safe', 'softness', 'colour', 'grams', 'loss'];
+const FOIL: readonly KindField[] = [
+	'nominal',
+	'colour',
+	'mark',
+	'litres',
+	'grams',
+	'lift',
+	'chambers',
+	'valve',
+	'loss'
+];
 const BUILT: readonly KindField[] = ['nominal', 'grams', 'reuse', 'loss'];
 const PLAIN: readonly KindField[] = ['colour', 'grams', 'loss'];
 
@@ -13,7 +41,7 @@ const FIELDS: Readonly<Record<MaterialKind, readonly KindField[]>> = {
 	'latex-round': LATEX,
 	'latex-heart': LATEX,
 	'latex-link': LATEX,
-	modelling: ['colour', 'mark', 'grams', 'loss'],
+	modelling: ['colour', 'mark', 'softness', 'grams', 'loss'],
 	'foil-round': FOIL,
 	'foil-heart': FOIL,
 	'foil-star': FOIL,
@@ -22,13 +50,13 @@ const FIELDS: Readonly<Record<MaterialKind, readonly KindField[]>> = {
 	'foil-number': FOIL,
 	pipe: BUILT,
 	fitting: BUILT,
-	base: BUILT,
+	base: [...BUILT, 'wide', 'deep'],
 	weight: ['grams', 'reuse', 'loss'],
-	tie: PLAIN,
-	adhesive: ['loss'],
+	tie: [...PLAIN, 'holds'],
+	adhesive: ['holds', 'set', 'loss'],
 	ribbon: PLAIN,
 	accent: [...PLAIN, 'reuse'],
-	paint: ['colour', 'loss'],
+	paint: ['colour', 'cover', 'dry', 'loss'],
 	gas: ['loss'],
 	packaging: ['grams', 'reuse', 'loss'],
 	tool: ['grams', 'reuse', 'loss']

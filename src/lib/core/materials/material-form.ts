@@ -23,6 +23,7 @@ import { SQUARE_FEET } from '../units/area.ts';
 import { formatInches } from '../units/length.ts';
 import { printMoney, printNumber } from '../units/print-number.ts';
 import { rational, rationalText } from '../units/rational.ts';
+import { SOFTNESS, VALVES, type MaterialFacts } from './facts.ts';
 import { MATERIAL_KINDS, ROUND_NOMINALS, type Colour, type Material, type PriceBreak } from './material.ts';
 
 const isShapeWord = (mark: string): boolean => (SHAPES as readonly string[]).includes(mark.toLowerCase());
@@ -83,6 +84,30 @@ const supplierField = (suppliers: StockNow['suppliers']) =>
 		suppliers.some((s) => s.id === supplier) ? undefined : 'Choose a supplier.'
 	);
 
+/** What the maker says of it that its kind alone has; blank is not known. */
+const FACTS = {
+	valve: orBlank<(typeof VALVES)[number], null>(choice(VALVES, { say: 'How is it closed? Pick one, or leave it open.' }), null),
+	softness: orBlank<(typeof SOFTNESS)[number], null>(choice(SOFTNESS, { say: 'Soft or firm? Pick one, or leave it open.' }), null),
+	lift: figure('What it lifts', 100_000),
+	wide: orBlank(length('How wide it stands', 'in'), null),
+	deep: orBlank(length('How deep it stands', 'in'), null),
+	holds: figure('What it holds', 1_000_000),
+	set: orBlank(count({ what: 'Minutes until it holds', min: 1, max: 20_000 }), null),
+	dry: orBlank(count({ what: 'Minutes until it is dry', min: 1, max: 20_000 }), null),
+	cover: figure('What it covers', 100_000)
+}; // prettier-ignore
+const factsOf = (read: ValuesOf<typeof FACTS>): MaterialFacts => ({
+	...(read.valve && { valve: read.valve }),
+	...(read.softness && { softness: read.softness }),
+	...(read.lift !== null && { liftGrams: read.lift }),
+	...(read.wide !== null && { wide: read.wide }),
+	...(read.deep !== null && { deep: read.deep }),
+	...(read.holds !== null && { holdsGrams: read.holds }),
+	...(read.set !== null && { setMinutes: read.set }),
+	...(read.dry !== null && { dryMinutes: read.dry }),
+	...(read.cover !== null && { coverSqFt: read.cover })
+});
+
 /** What a material is, without its packs. @param typed `id` is its own, where it is there already */
 const whatItIs = (typed: Fields, { materials, colours }: Pick<StockNow, 'materials' | 'colours'>) => {
 	const isRound = typed.kind === 'latex-round';
@@ -116,6 +141,7 @@ const whatItIs = (typed: Fields, { materials, colours }: Pick<StockNow, 'materia
 		grams: figure('Grams one weighs', 100_000),
 		chambers: orBlank(count({ what: 'Chambers', min: 1, max: 8 }), 1),
 		outline: drawn(typed.kind),
+		...FACTS,
 		// A thing that comes back says how often it can be used; blank is used up.
 		uses: orBlank(count({ what: 'Uses', min: 1, max: 10_000 }), null),
 		resale: orBlank(amount('What it is sold for again'), 0),
@@ -148,6 +174,7 @@ export type TypedMaterial = Pick<
 	| 'mark'
 	| 'outline'
 	| 'safe'
+	| 'facts'
 > & {
 	readonly supplier: string;
 	readonly count: number;
@@ -179,7 +206,7 @@ export const readMaterialChange = (
 function read<F extends ReturnType<typeof whatItIs>>(form: F, typed: Fields, context: FormContext) {
 	const found = readForm(form, typed, context);
 	if (!found.ok) return found;
-	const { uses, resale, upkeep, gone, ...values } = found.values as ValuesOf<ReturnType<typeof whatItIs>>;
+	const { uses, resale, upkeep, gone, valve, softness, lift, wide, deep, holds, set, dry, cover, ...values } = found.values as ValuesOf<ReturnType<typeof whatItIs>>; // prettier-ignore
 	if (uses === null && (resale > 0 || upkeep > 0 || !gone.equals(0)))
 		return {
 			ok: false,
@@ -189,7 +216,8 @@ function read<F extends ReturnType<typeof whatItIs>>(form: F, typed: Fields, con
 		};
 	const lost = gone.equals(0) ? {} : { loss: rationalText(gone.div(100)) };
 	const reuse = uses === null ? null : { uses, resaleMinor: resale, upkeepMinor: upkeep, ...lost };
-	return { ok: true, values: { ...values, reuse, colour: values.colour || null } };
+	const facts = factsOf({ valve, softness, lift, wide, deep, holds, set, dry, cover });
+	return { ok: true, values: { ...values, facts, reuse, colour: values.colour || null } };
 }
 
 /** A material as the fields of its form: read again it comes to the same. */
@@ -216,6 +244,15 @@ export function materialFields(
 		grams: plain(m.grams),
 		chambers: String(m.chambers),
 		outline: m.outline ?? '',
+		valve: m.facts?.valve ?? '',
+		softness: m.facts?.softness ?? '',
+		lift: plain(m.facts?.liftGrams ?? null),
+		wide: m.facts?.wide === undefined ? '' : formatInches(m.facts.wide),
+		deep: m.facts?.deep === undefined ? '' : formatInches(m.facts.deep),
+		holds: plain(m.facts?.holdsGrams ?? null),
+		set: String(m.facts?.setMinutes ?? ''),
+		dry: String(m.facts?.dryMinutes ?? ''),
+		cover: plain(m.facts?.coverSqFt ?? null),
 		uses: m.reuse ? String(m.reuse.uses) : '',
 		resale: m.reuse && m.reuse.resaleMinor > 0 ? printMoney(m.reuse.resaleMinor, style) : '',
 		upkeep: m.reuse && m.reuse.upkeepMinor > 0 ? printMoney(m.reuse.upkeepMinor, style) : '',

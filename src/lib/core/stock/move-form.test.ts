@@ -18,13 +18,16 @@ describe('movements as they are typed', () => {
 	); // prettier-ignore
 	test('what is used leaves, what is bought comes with its cost; moved goes either way', () => {
 		const of = (typed: Record<string, string>) => {
-			const read = readMove(typed, 100, '2026-06-01', context);
+			const read = readMove(typed, { pack: 100, today: '2026-06-01', suppliers: [{ id: 'quay' }] }, context);
 			return read.ok ? read.values : read.errors;
 		};
 		expect(of({ kind: 'used', quantity: '12', cost: '5' })).toMatchObject({ thousandths: -12_000, costMinor: null, day: '2026-06-01' }); // prettier-ignore
 		expect(of({ kind: 'bought', quantity: '1 bag', cost: '16.50', day: '2026-05-30' })).toMatchObject({ thousandths: 100_000, costMinor: 1650, day: '2026-05-30' }); // prettier-ignore
 		expect(of({ kind: 'moved', quantity: '3', away: 'on' })).toMatchObject({ thousandths: -3000 });
 		expect(of({ kind: 'moved', quantity: '3' })).toMatchObject({ thousandths: 3000 });
+		expect(of({ kind: 'lost', quantity: '3', cause: 'holed', batch: ' B1 ', supplier: 'quay' })).toMatchObject({ cause: 'holed', batch: 'B1', supplier: 'quay' }); // prettier-ignore
+		expect(of({ kind: 'used', quantity: '3', cause: 'holed' })).not.toHaveProperty('cause');
+		expect(of({ kind: 'lost', quantity: '3', cause: 'sabotage', supplier: 'x' })).toMatchObject({ cause: expect.stringMatching(/Pick/), supplier: expect.stringMatching(/Pick/) }); // prettier-ignore
 		expect(of({ kind: 'counted', quantity: '3' })).toEqual({ kind: 'What happened to it?' });
 		expect(of({ kind: 'used', quantity: '3', day: '2026-06-02' })).toEqual({ day: expect.stringMatching(/still to come/) }); // prettier-ignore
 	});

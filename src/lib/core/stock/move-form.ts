@@ -1,10 +1,10 @@
 import { got, refuse, type Parsed } from '../errors.ts';
-import { amount, choice, orBlank, words, type Field, type FormContext } from '../forms/fields.ts';
+import { amount, choice, held, orBlank, words, type Field, type FormContext } from '../forms/fields.ts';
 import { dayField } from '../forms/day-field.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm } from '../forms/read-form.ts';
 import { parseBounded, type NumberStyle } from '../units/number.ts';
-import { MOVE_KINDS, MOVE_WAY, type Move } from './ledger.ts';
+import { LOSS_CAUSES, MOVE_KINDS, MOVE_WAY, type LossCause, type Move } from './ledger.ts';
 
 /** Most of a material at once, pieces. */
 const MOST = 1_000_000;
@@ -26,9 +26,13 @@ export function readQuantity(text: string, pack: number | undefined, style: Numb
 
 /**
  * Reads a movement. What leaves is typed as a plain number; `moved` says which way.
- * @param pack pieces in a bag @param today `YYYY-MM-DD`, where no day is said
+ * @param pack pieces in a bag @param today `YYYY-MM-DD`, where no day is said @param suppliers who may have sold it
  */
-export function readMove(typed: Fields, pack: number | undefined, today: string, context: FormContext) {
+export function readMove(
+	typed: Fields,
+	{ pack, today, suppliers }: { readonly pack: number | undefined; readonly today: string; readonly suppliers: readonly { readonly id: string }[] }, // prettier-ignore
+	context: FormContext
+) {
 	const quantity: Field<number> = { read: (text, { style }) => readQuantity(text, pack, style) };
 	const read = readForm(
 		{
@@ -39,13 +43,21 @@ export function readMove(typed: Fields, pack: number | undefined, today: string,
 			quantity,
 			cost: orBlank(amount('What it cost'), null),
 			day: dayField('The day'),
-			note: words({ what: 'A note', most: 200 })
+			note: words({ what: 'A note', most: 200 }),
+			cause: orBlank<LossCause, null>(
+				choice(LOSS_CAUSES, { say: 'Pick why it was lost, or leave it open.' }),
+				null
+			),
+			batch: words({ what: 'A lot', most: 40 }),
+			supplier: held(words({ what: 'A supplier', most: 64 }), (id) =>
+				id === '' || suppliers.some((s) => s.id === id) ? undefined : 'Pick the supplier again.'
+			)
 		},
 		typed,
 		context
 	);
 	if (!read.ok) return read;
-	const { kind, quantity: thousandths, cost, day, note } = read.values;
+	const { kind, quantity: thousandths, cost, day, note, cause, batch, supplier } = read.values;
 	if (day !== null && day > today)
 		return { ok: false as const, errors: { day: 'That day is still to come. Write it when it is there.' } };
 	const way = MOVE_WAY[kind] || (typed.away === 'on' ? -1 : 1);
@@ -54,7 +66,10 @@ export function readMove(typed: Fields, pack: number | undefined, today: string,
 		thousandths: way * thousandths,
 		costMinor: way > 0 ? cost : null,
 		day: day ?? today,
-		note
+		note,
+		...(kind === 'lost' && cause !== null && { cause }),
+		...(batch && { batch }),
+		...(supplier && { supplier })
 	};
 	return { ok: true as const, values: move };
 }

@@ -176,6 +176,11 @@
 		{/if}
 		{#if recipe.slots.length > 0}
 			<p><a class="quiet-link" href="/bench/{bench.id}/colours">all colourways side by side</a></p>
+			<p>
+				<a class="quiet-link" href="/bench/{bench.id}/swatches?colourway={bench.chosen.id}"
+					>its colours on a sheet, and what they stand against</a
+				>
+			</p>
 			<div class="flex justify-between gap-2 pt-1">
 				<Button onclick={add}>Add a colourway</Button>
 				{#if recipe.colourways.length > 1}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { SOFTNESS, VALVES } from '../../core/materials/facts.ts';
 	import { kindFields, type KindField } from '../../core/materials/kind-fields.ts';
 	import {
 		KIND_WORDS,
@@ -40,6 +41,18 @@
 
 {#snippet line(label: string, name: string, placeholder = '')}
 	<TextField {label} {name} value={typed[name]} error={errors[name]} {placeholder} />
+{/snippet}
+
+{#snippet pick(label: string, name: string, options: readonly string[])}
+	<Field {label} error={errors[name]}>
+		{#snippet children(attributes)}
+			<select {...attributes} {name} class="control w-full min-w-0">
+				<option value="">not known</option>
+				{#each options as each (each)}<option value={each} selected={typed[name] === each}>{each}</option
+					>{/each}
+			</select>
+		{/snippet}
+	</Field>
 {/snippet}
 
 {@render line('Name', 'name', '11 in round, thrift pink')}
@@ -101,6 +114,15 @@
 	)}{/if}
 {#if has('litres')}{@render line('One holds, L, by its maker', 'litres', '14.6')}{/if}
 {#if has('grams')}{@render line('One weighs, g, empty', 'grams', '10')}{/if}
+{#if has('lift')}{@render line('It lifts at most, g, by its maker', 'lift', '9')}{/if}
+{#if has('valve')}{@render pick('How it is closed', 'valve', VALVES)}{/if}
+{#if has('softness')}{@render pick('Soft or firm', 'softness', SOFTNESS)}{/if}
+{#if has('wide')}{@render line('It stands so wide, in', 'wide', '24')}{/if}
+{#if has('deep')}{@render line('… and so deep, in', 'deep', '24')}{/if}
+{#if has('holds')}{@render line('One holds, g', 'holds', '500')}{/if}
+{#if has('set')}{@render line('Minutes until it holds', 'set', '10')}{/if}
+{#if has('dry')}{@render line('Minutes until it is dry', 'dry', '30')}{/if}
+{#if has('cover')}{@render line('One covers, square feet', 'cover', '12')}{/if}
 {#if has('chambers')}{@render line('Chambers of a foil', 'chambers', '1')}{/if}
 {#if has('outline')}<OutlineField typed={typed.outline ?? ''} error={errors.outline} />{/if}
 {#if has('reuse', 'uses', 'resale', 'upkeep', 'gone')}

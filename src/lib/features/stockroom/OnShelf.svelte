@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { SubmitFunction } from '@sveltejs/kit';
-	import { MOVE_KINDS, MOVE_WORDS } from '../../core/stock/ledger.ts';
+	import { CAUSE_WORDS, LOSS_CAUSES, MOVE_KINDS, MOVE_WORDS } from '../../core/stock/ledger.ts';
 	import Button from '../../ui/button/Button.svelte';
 	import Field from '../../ui/field/Field.svelte';
 	import TextField from '../../ui/field/TextField.svelte';
@@ -13,11 +13,12 @@
 		fresh: string;
 		/** What was refused, as it was sent. */
 		form: { readonly typed?: Readonly<Record<string, string>>; readonly errors?: Readonly<Record<string, string>> } | undefined; // prettier-ignore
+		suppliers: readonly { readonly id: string; readonly name: string }[];
 		done: boolean | undefined;
 		/** How it is sent. */
 		enhanced: SubmitFunction;
 	}
-	let { shelf, reserved, fresh, form, done, enhanced }: Props = $props();
+	let { shelf, reserved, fresh, form, suppliers, done, enhanced }: Props = $props();
 	const typed = $derived(form?.typed ?? {});
 	const errors = $derived(form?.errors ?? {});
 	let picked = $state<string | null>(null);
@@ -78,7 +79,7 @@
 	<form
 		method="post"
 		action="?/move"
-		class="mt-3 grid grid-cols-[1fr_1fr_1fr_1fr_2fr_auto] items-start gap-3 max-md:grid-cols-2"
+		class="mt-3 grid grid-cols-4 items-start gap-3 max-md:grid-cols-2"
 		use:enhance={enhanced}
 		onreset={() => (picked = null)}
 	>
@@ -99,6 +100,27 @@
 		</Field>
 		{@render line('How many', 'quantity', '2 bags and 34')}
 		{#if kind === 'bought'}{@render line('What all of it cost', 'cost', '33.00')}{/if}
+		{#if kind === 'lost'}
+			<Field label="Why" error={errors.cause}>
+				{#snippet children(attributes)}<select {...attributes} name="cause" class="control w-full min-w-0"
+						><option value="">not said</option>{#each LOSS_CAUSES as each (each)}<option
+								value={each}
+								selected={typed.cause === each}>{CAUSE_WORDS[each]}</option
+							>{/each}</select
+					>{/snippet}
+			</Field>
+		{/if}
+		{#if kind === 'lost' || kind === 'bought' || kind === 'repaired'}
+			{@render line('Lot on the bag', 'batch')}
+			<Field label="Who sold it" error={errors.supplier}>
+				{#snippet children(attributes)}<select {...attributes} name="supplier" class="control w-full min-w-0"
+						><option value="">not said</option>{#each suppliers as each (each.id)}<option
+								value={each.id}
+								selected={typed.supplier === each.id}>{each.name}</option
+							>{/each}</select
+					>{/snippet}
+			</Field>
+		{/if}
 		{@render line('Day (blank: today)', 'day', '', 'date')}
 		{@render line('A note', 'note')}
 		{#if kind === 'moved'}<label class="flex min-h-8 items-center gap-2 pt-5"

@@ -1,81 +1,82 @@
-import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
-import { countingPack } from '../../core/materials/counting-pack.ts';
-import { inBags, onShelf, reorderAt, type Move } from '../../core/stock/ledger.ts';
-import { unitCost } from '../../core/materials/unit-cost.ts';
-import { formatInches } from '../../core/units/length.ts';
 import { learnedLoss, type Lost } from '../../core/count-back/learned-loss.ts';
+import { countingPack } from '../../core/materials/counting-pack.ts';
+import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
+import { unitCost } from '../../core/materials/unit-cost.ts';
+import { inBags, onShelf, reorderAt, type Move } from '../../core/stock/ledger.ts';
+import { toCome, type OnOrder } from '../../core/stock/on-order.ts';
+import { formatInches } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
+import { eachText, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
 
-/** Days to the door where no supplier says: a house rule. */
-export const USUAL_LEAD = 7;
-
-/** Rows of the Stockroom that have every word of a search, as the trade lists them: balloons first, then what they are built on and with. */
-export function stockRows(
-	materials: readonly Material[],
-	colours: readonly Colour[],
-	search: string,
-	{
-		lost,
-		usual,
-		moves,
-		today,
-		leads
-	}: {
-		readonly lost: ReadonlyMap<string, Lost>;
-		readonly usual: number;
-		readonly moves: ReadonlyMap<string, readonly Move[]>;
-		readonly today: string;
-		/** Days to the door by supplier. */
-		readonly leads: ReadonlyMap<string, number | null>;
-	}
-) {
-	const words = search.toLowerCase().split(/\s+/);
-	const hexes = new Map(colours.map((c) => [c.id, c.hex]));
-	return [...materials]
-		.sort((a, b) => MATERIAL_KINDS.indexOf(a.kind) - MATERIAL_KINDS.indexOf(b.kind))
-		.filter((m) => words.every((w) => `${m.name} ${m.kind}`.toLowerCase().includes(w)))
-		.map((m) => {
-			const each = unitCost(m);
-			// What is learned starts from what the studio says of all, not from what was learned before: counts count once.
-			const before = /^(latex|foil|modelling)/.test(m.kind) ? usual : 0;
-			const said = m.loss === null ? before : rational(m.loss).valueOf();
-			const counted = lost.get(m.id);
-			const pack = countingPack(m);
-			const own = moves.get(m.id);
-			const onHand = own ? onShelf(own).onHand : null;
-			const reorder = own ? reorderAt(own, today, leads.get(pack?.supplierId ?? '') ?? USUAL_LEAD) : 0;
-			const learned = counted && counted.used > 0 ? learnedLoss(before, counted) : null;
-			return {
-				id: m.id,
-				kind: m.kind,
-				name: m.name,
-				nominal: m.nominal === null ? '' : formatInches(m.nominal),
-				hex: hexes.get(m.colour ?? '') ?? null,
-				loss: m.loss === null ? '' : `${Math.round(rational(m.loss).valueOf() * 1000) / 10} %`,
-				/** What counts after builds make of it, where there are any. */
-				learned: learned && {
-					text: `${percent(learned.share)} ± ${percent(learned.sd)}`,
-					counted: `${counted!.lost} of ${Math.round(counted!.used)} lost`,
-					/** Hundredths of a per cent. */
-					share: Math.round(learned.share * 10_000),
-					isNews: Math.abs(learned.share - said) >= 0.0005
-				},
-				uses: m.reuse?.uses ?? null,
-				unit: m.unit,
-				retired: m.retired === true,
-				/** The pack whose price counts. */
-				/** Bags and pieces; null where nothing is known of it. */
-				onHand: onHand === null ? null : inBags(onHand, pack?.count),
-				isLow: onHand !== null && (onHand < 0 || (reorder > 0 && onHand <= reorder)),
-				pack: pack ?? m.packs.find((p) => !p.ended) ?? null,
-				packs: m.packs.filter((p) => !p.ended).length,
-				/** Exact cents, shown to a tenth. */
-				each: each ? eachText(each.valueOf()) : null
-			};
-		});
+/** What rows of the Stockroom are made of, beside materials and colours. */
+interface Beside {
+	readonly lost: ReadonlyMap<string, Lost>;
+	readonly usual: number;
+	readonly moves: ReadonlyMap<string, readonly Move[]>;
+	readonly orders: readonly OnOrder[];
+	readonly today: string;
+	/** Days to the door by supplier. */
+	readonly leads: ReadonlyMap<string, number | null>;
 }
 
-/** What a piece costs, in hundredths of the money: to a tenth of one. */
-export const eachText = (hundredths: number): string => (hundredths / 100).toFixed(3);
+/** Rows of the Stockroom as the trade lists them: balloons first, then what they are built on and with. */
+export function stockRows(materials: readonly Material[], colours: readonly Colour[], beside: Beside) {
+	const hexes = new Map(colours.map((c) => [c.id, c.hex]));
+	const coming = toCome(beside.orders);
+	return [...materials]
+		.sort((a, b) => MATERIAL_KINDS.indexOf(a.kind) - MATERIAL_KINDS.indexOf(b.kind))
+		.map((m) => stockRow(m, { ...beside, hex: hexes.get(m.colour ?? '') ?? null, coming: coming.get(m.id) ?? 0 })); // prettier-ignore
+}
 
-const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;
+function stockRow(m: Material, { lost, usual, moves, today, leads, hex, coming }: Beside & { hex: string | null; coming: number }) {
+	const each = unitCost(m);
+	// What is learned starts from what the studio says of all, not from what was learned before: counts count once.
+	const before = saidLoss(m, usual);
+	const said = m.loss === null ? before : rational(m.loss).valueOf();
+	const counted = lost.get(m.id);
+	const counting = countingPack(m);
+	const pack = counting ?? m.packs.find((p) => !p.ended) ?? null;
+	const own = moves.get(m.id);
+	const shelf = own ? onShelf(own) : null;
+	const reorder = own ? reorderAt(own, today, leads.get(counting?.supplierId ?? '') ?? USUAL_LEAD) : 0;
+	const learned = counted && counted.used > 0 ? learnedLoss(before, counted) : null;
+	return {
+		id: m.id,
+		kind: m.kind,
+		name: m.name,
+		nominal: m.nominal === null ? '' : formatInches(m.nominal),
+		/** Micrometres, to be put in order by. */
+		size: m.nominal ?? 0,
+		hex,
+		loss: m.loss === null ? '' : percent(said),
+		share: said,
+		/** What counts after builds make of it, where there are any. */
+		learned: learned && {
+			text: `${percent(learned.share)} (${percent(learned.low)} to ${percent(learned.high)})`,
+			counted: `${counted!.lost} of ${Math.round(counted!.used)} lost`,
+			/** Hundredths of a per cent. */
+			share: Math.round(learned.share * 10_000),
+			isNews: Math.abs(learned.share - said) >= 0.0005
+		},
+		uses: m.reuse?.uses ?? null,
+		unit: m.unit,
+		retired: m.retired === true,
+		/** Bags and pieces, and pieces; null where nothing is known of it. */
+		onHand: shelf && inBags(shelf.onHand, counting?.count),
+		pieces: shelf && shelf.onHand / 1000,
+		isLow: shelf !== null && (shelf.onHand < 0 || (reorder > 0 && shelf.onHand + coming * 1000 <= reorder)),
+		/** Still to come. */
+		onOrder: coming === 0 ? '' : inBags(coming * 1000, counting?.count),
+		coming,
+		/** What is there is worth, minor units, as far as that is known. */
+		worth: shelf ? Math.round(shelf.value.valueOf()) : null,
+		/** The pack whose price counts. */
+		pack,
+		packs: m.packs.filter((p) => !p.ended).length,
+		suppliers: [...new Set(m.packs.flatMap((p) => (p.ended || !p.supplierId ? [] : [p.supplierId])))],
+		codes: m.packs.flatMap((p) => (p.code ? [p.code] : [])),
+		/** Exact cents, shown to a tenth. */
+		each: each ? eachText(each.valueOf()) : null,
+		eachMinor: each ? each.valueOf() : null
+	};
+} // prettier-ignore

@@ -37,6 +37,11 @@ test('every row that is written says whose request wrote it last', async () => {
 	await wendy.quotes.create('q', draft, NOW);
 	await wendy.stockMoves.add(materials[0]!.id, { id: 'm', day: '2027-05-01', kind: 'bought', thousandths: 1000, costMinor: null, note: '' }); // prettier-ignore
 
+	await wendy.onOrders.add({ id: 'o', material: materials[0]!.id, pack: materials[0]!.packs[0]!.id, packs: 2, count: 10, costMinor: null, ordered: '2027-05-01', due: null }); // prettier-ignore
+	await wendy.stockViews.keep({ id: 'v', name: 'all', query: '' });
+	const then = { code: 'Q', suppliersName: '', count: 100, priceMinor: 1, depositMinor: null };
+	await wendy.priceLists.bringIn({ id: 'list', supplier: 'quay', day: '2027-05-01', file: 'x.csv', columns: {}, rows: [{ line: 2, says: 'x', state: 'another', material: materials[0]!.id, then }] }); // prettier-ignore
+
 	const about = { condition: 'good', place: '', note: '', hireMinor: null, depositMinor: null } as const;
 	const thing = { ...about, id: 'stand-1', material: materials[0]!.id, name: 'stand 1' };
 	await wendy.things.add([thing]);
@@ -72,6 +77,9 @@ test('every row that is written says whose request wrote it last', async () => {
 	await peter.countBacks.made('c', 2);
 	await peter.quotes.save('q', { eventDate: null, zone: draft.zone, terms: draft.terms, lines, client: 'Tidewick Reading Room' }, { baseRevision: 1, saveId: 'save-two-2', newId: 'other' }); // prettier-ignore
 	await peter.things.change('stand-1', { ...about, name: 'stand one', condition: 'worn' });
+	expect(await peter.onOrders.came('o', { packs: 2, day: '2027-05-02' })).toBe(true);
+	await peter.stockViews.keep({ id: 'v', name: 'all', query: 'low=1' });
+	await peter.priceLists.takeBack('list', '2027-05-03');
 	await peter.things.cut([{ ...rest, count: 1 }], []);
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
@@ -91,6 +99,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		material: ['wendy'],
 		message: alone,
 		offcut: alone,
+		on_order: alone,
 		owned_thing: alone,
 		pack: both,
 		pack_price: both,
@@ -98,10 +107,12 @@ test('every row that is written says whose request wrote it last', async () => {
 		payment: alone,
 		photo: alone,
 		place_photo: alone,
+		price_list: alone,
 		quote: alone,
 		quote_event: alone,
 		quote_issue: alone,
-		stock_move: ['wendy'],
+		stock_move: both,
+		stock_view: alone,
 		supplier: ['wendy'],
 		version_name: alone,
 		workspace: alone

@@ -3,6 +3,9 @@ import { countedLinesSchema, type CountedLine } from '../../core/count-back/coun
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { countBack } from '../db/tables/count-back.ts';
+import { stockMove } from '../db/tables/stock.ts';
+import type { Move } from '../../core/stock/ledger.ts';
+import { touchStock } from './workspaces.ts';
 
 /** What a design really took, counted after it was built. */
 export interface CountBack {
@@ -44,13 +47,33 @@ export function countBacks(db: Database, actor: Actor) {
 				.limit(most);
 			return rows.map((row) => countedLinesSchema.parse(row.lines));
 		},
-		/** Keeps a count; repeating it with the same id changes nothing. */
-		async add({ design, ...count }: Omit<CountBack, 'madeVersion'>): Promise<void> {
+		/**
+		 * Keeps a count, and writes what it took into the ledger of what is kept account of; repeating it with the same id
+		 * changes nothing.
+		 * @param took movements by material; those nothing was ever written down of are left
+		 */
+		async add(
+			{ design, ...count }: Omit<CountBack, 'madeVersion'>,
+			took: ReadonlyMap<string, readonly Move[]> = new Map()
+		): Promise<void> {
 			await db.write(async (tx) => {
-				await tx
+				const rows = await tx
 					.insert(countBack)
 					.values({ ...count, workspaceId, designId: design, changedBy })
-					.onConflictDoNothing();
+					.onConflictDoNothing()
+					.returning({ id: countBack.id });
+				if (rows.length === 0 || took.size === 0) return;
+				const kept = await tx
+					.selectDistinct({ material: stockMove.materialId })
+					.from(stockMove)
+					.where(eq(stockMove.workspaceId, workspaceId));
+				const moves = kept.flatMap(
+					({ material }) =>
+					(took.get(material) ?? []).map(({ cause, ...move }) => ({ ...move, cause: cause ?? null, materialId: material, workspaceId, changedBy })) // prettier-ignore
+				);
+				if (moves.length === 0) return;
+				await tx.insert(stockMove).values(moves);
+				await touchStock(tx, actor);
 			});
 		},
 		/** Says which version a count was made into. */

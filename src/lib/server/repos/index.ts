@@ -4,6 +4,7 @@ import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
 import { memoOf } from './memo.ts';
+import { onOrders } from './on-orders.ts';
 import { orders } from './orders.ts';
 import { papers } from './papers.ts';
 import { payments } from './payments.ts';
@@ -16,6 +17,7 @@ import { stockMoves } from './stock-moves.ts';
 import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
+import { stockViews } from './stock-views.ts';
 import { things } from './things.ts';
 import { workspaces } from './workspaces.ts';
 
@@ -32,6 +34,8 @@ export function createRepos(db: Database, actor: Actor) {
 		quoteList: quoteList(db, actor),
 		stockMoves: stockMoves(db, actor),
 		priceLists: priceLists(db, actor),
+		onOrders: onOrders(db, actor),
+		stockViews: stockViews(db, actor),
 		quoteLife: quoteLife(db, actor),
 		payments: payments(db, actor),
 		papers: papers(db, actor),

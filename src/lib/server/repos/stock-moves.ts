@@ -14,10 +14,18 @@ export interface Counted {
 /** The ledger of what is on the shelf: movements are added, never changed. */
 export function stockMoves(db: Database, actor: Actor) {
 	const mine = eq(stockMove.workspaceId, actor.workspace);
-	const add = (tx: Writer, material: string, move: Move) =>
+	const add = (tx: Writer, material: string, { cause, batch, supplier, ...move }: Move) =>
 		tx
 			.insert(stockMove)
-			.values({ ...move, materialId: material, workspaceId: actor.workspace, changedBy: actor.person })
+			.values({
+				...move,
+				cause: cause ?? null,
+				batch: batch ?? '',
+				supplierId: supplier ?? null,
+				materialId: material,
+				workspaceId: actor.workspace,
+				changedBy: actor.person
+			})
 			.onConflictDoNothing({ target: [stockMove.workspaceId, stockMove.id] });
 	return {
 		/** Adds a movement. Repeating it with the same id changes nothing. */
@@ -50,29 +58,36 @@ export function stockMoves(db: Database, actor: Actor) {
 		},
 		/** The movements of a material, oldest first. */
 		async of(material: string): Promise<Move[]> {
-			return db.read
-				.select({
-					id: stockMove.id,
-					day: stockMove.day,
-					kind: stockMove.kind,
-					thousandths: stockMove.thousandths,
-					costMinor: stockMove.costMinor,
-					note: stockMove.note
-				})
+			const rows = await db.read
+				.select()
 				.from(stockMove)
 				.where(and(mine, eq(stockMove.materialId, material)))
 				.orderBy(asc(stockMove.day), sql`rowid`);
+			return rows.map(moveOf);
 		},
 		/** All movements of the workspace by material, oldest first. */
 		async all(): Promise<Map<string, Move[]>> {
 			const rows = await db.read.select().from(stockMove).where(mine).orderBy(asc(stockMove.day), sql`rowid`);
 			const found = new Map<string, Move[]>();
-			for (const { materialId, id, day, kind, thousandths, costMinor, note } of rows) {
-				const own = found.get(materialId) ?? [];
-				own.push({ id, day, kind, thousandths, costMinor, note });
-				found.set(materialId, own);
+			for (const row of rows) {
+				const own = found.get(row.materialId) ?? [];
+				own.push(moveOf(row));
+				found.set(row.materialId, own);
 			}
 			return found;
 		}
 	};
 } // prettier-ignore
+
+/** A movement as the ledger reads it: what is not said stands nowhere. */
+const moveOf = ({ id, day, kind, thousandths, costMinor, note, cause, batch, supplierId }: typeof stockMove.$inferSelect): Move => ({
+	id,
+	day,
+	kind,
+	thousandths,
+	costMinor,
+	note,
+	...(cause !== null && { cause }),
+	...(batch && { batch }),
+	...(supplierId !== null && { supplier: supplierId })
+}); // prettier-ignore

@@ -1,3 +1,6 @@
+import { materialOf } from '../../core/count-back/learned-loss.ts';
+import { tookOf } from '../../core/stock/took.ts';
+import { dayIn } from './day-in.ts';
 import { asCounted } from '../../core/count-back/as-counted.ts';
 import { countLines } from '../../core/count-back/count-lines.ts';
 import type { CountedLine } from '../../core/count-back/counted.schema.ts';
@@ -18,7 +21,7 @@ export interface Counted {
 /** Keeps what a design took, beside what the recipe says it takes. */
 export async function keepCount(
 	repos: Repos,
-	{ design, context, colourway, size, quantity }: LoadedDesign,
+	{ design, studio, context, colourway, size, quantity }: LoadedDesign,
 	{ id, took, note }: Counted,
 	now: Date
 ): Promise<void> {
@@ -32,16 +35,15 @@ export async function keepCount(
 		}
 	);
 	const { colourway: colourwayId, size: sizeId } = choice;
-	await repos.countBacks.add({
-		id,
-		design: design.id,
-		colourwayId,
-		sizeId,
-		quantity,
-		lines,
-		note,
-		countedAt: now
+	const used = lines.flatMap((line) => {
+		const material = context.catalogue.materials.get(materialOf(line.key, context.catalogue) ?? '');
+		// What comes back is not used up.
+		return material && !material.reuse ? [{ material: material.id, took: line.took, lost: line.lost }] : [];
 	});
+	await repos.countBacks.add(
+		{ id, design: design.id, colourwayId, sizeId, quantity, lines, note, countedAt: now },
+		tookOf(used, { id, day: dayIn(studio.settings.zone, now), note: design.recipe.name })
+	);
 }
 
 /**

@@ -28,7 +28,10 @@ export interface StockEffect {
  * those they are not in once.
  * @param changed materials as they would be; one that is not there yet is new
  */
-export async function stockEffect(repos: Repos, { changed }: { changed: readonly Material[] }): Promise<StockEffect> {
+export async function stockEffect(
+	repos: Repos,
+	{ changed }: { changed: readonly Material[] }
+): Promise<StockEffect> {
 	const before = await loadStudio(repos);
 	const today = dayIn(before.settings.zone);
 	const own = new Map(withCounting(changed, before.settings.rates.packPrice, today).map((m) => [m.id, m]));

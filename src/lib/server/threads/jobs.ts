@@ -14,6 +14,7 @@ import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
+import { swatchesPage } from '../pages/swatches-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
 import { reservedOf, wantedTwice } from '../services/jobs-ahead.ts';
@@ -47,6 +48,7 @@ export const JOBS = {
 	reserved: reservedOf,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
+	'swatches page': swatchesPage,
 	picture,
 	'plan paper': async (repos: Repos, wanted: DesignQuery) => {
 		const found = await loadDesign(repos, wanted);

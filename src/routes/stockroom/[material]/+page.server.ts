@@ -4,6 +4,11 @@ import { countingPack } from '$lib/core/materials/counting-pack.ts';
 import { readMaterialChange, readSupplier, readWholePack } from '$lib/core/materials/material-form.ts';
 import type { Material } from '$lib/core/materials/material.ts';
 import { readMove } from '$lib/core/stock/move-form.ts';
+import { readOrder } from '$lib/core/stock/on-order.ts';
+import { dayNumber, dayOfNumber } from '$lib/core/units/calendar-day.ts';
+import { rational, rationalText } from '$lib/core/units/rational.ts';
+import { orderCame, orderOff } from '$lib/server/order-actions.ts';
+import { USUAL_LEAD } from '$lib/server/pages/stock-words.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { materialPage } from '$lib/server/pages/material-page.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
@@ -94,10 +99,43 @@ export const actions: Actions = {
 	/** Writes down what happened to it. */
 	move: async (event) => {
 		const { typed, studio, context, material } = await sent(event);
-		const read = readMove(typed, countingPack(material)?.count, dayIn(studio.settings.zone), context);
+		const pack = countingPack(material)?.count;
+		const suppliers = await event.locals.repos.stock.suppliers();
+		const read = readMove(typed, { pack, today: dayIn(studio.settings.zone), suppliers }, context);
 		if (!read.ok) return fail(400, { move: { typed, errors: read.errors } });
 		await event.locals.repos.stockMoves.add(material.id, { ...read.values, id: sentId(typed) });
 		return { moved: true };
+	},
+	/** Writes down what is ordered. */
+	order: async (event) => {
+		const { typed, studio, context, material } = await sent(event);
+		const { repos } = event.locals;
+		const today = dayIn(studio.settings.zone);
+		const supplier = material.packs.find((p) => p.id === typed.pack)?.supplierId;
+		const lead = (await repos.stock.suppliers()).find((s) => s.id === supplier)?.leadDays ?? USUAL_LEAD;
+		const about = {
+			material: material.id,
+			packs: material.packs,
+			today,
+			due: dayOfNumber(dayNumber(today) + lead)
+		};
+		const read = readOrder(typed, about, context);
+		if (!read.ok) return fail(400, { order: { typed, errors: read.errors } });
+		await repos.onOrders.add({ ...read.order, id: sentId(typed) });
+		return { ordered: true };
+	},
+	came: orderCame,
+	off: orderOff,
+	/** Counts with the share of loss that was learned, once what that moves is seen. */
+	loss: async (event) => {
+		const { typed, studio, material } = await sent(event);
+		const hundredths = Number(typed.share ?? '');
+		if (!Number.isInteger(hundredths) || hundredths < 0 || hundredths > 9000) error(400, 'That share could not be read. Reload the page.'); // prettier-ignore
+		const loss = rationalText(rational(hundredths, 10_000));
+		const asks = await askFirst(event.locals.work, studio, { ...material, loss }, typed);
+		if (asks.say) return fail(409, { loss: { asks } });
+		await event.locals.repos.stock.changeLoss(material.id, loss);
+		return { lossTaken: true };
 	},
 	/** Offers it no more, or again. */
 	retire: async (event) => {

@@ -6,6 +6,8 @@
 	import SideBySide from '$lib/features/colours/SideBySide.svelte';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Meant from '$lib/features/stockroom/Meant.svelte';
+	import Losses from '$lib/features/stockroom/Losses.svelte';
+	import OnOrder from '$lib/features/stockroom/OnOrder.svelte';
 	import OnShelf from '$lib/features/stockroom/OnShelf.svelte';
 	import PackFields from '$lib/features/stockroom/PackFields.svelte';
 	import PriceHistory from '$lib/features/stockroom/PriceHistory.svelte';
@@ -14,7 +16,7 @@
 
 	let { data, form } = $props();
 	const material = $derived(data.material);
-	type Name = 'save' | 'pack' | 'add' | 'move' | 'merge' | 'retire';
+	type Name = 'save' | 'pack' | 'add' | 'move' | 'order' | 'loss' | 'merge' | 'retire';
 	/** A form as it was sent, what is wrong with it, and what is asked before it is done. */
 	interface Refusal {
 		readonly id?: string;
@@ -51,7 +53,7 @@
 			answers = { ...answers, [name]: refusal };
 			if (result.type !== 'success') return;
 			after?.();
-			if (name === 'move' || name === 'add') formElement.reset();
+			if (name === 'move' || name === 'add' || name === 'order') formElement.reset();
 		};
 </script>
 
@@ -148,9 +150,21 @@
 		reserved={data.reserved}
 		fresh={data.fresh}
 		form={refused.move}
+		suppliers={data.suppliers}
 		enhanced={stay('move')}
 		done={form?.moved}
 	/>
+	<OnOrder
+		orders={data.orders}
+		toCome={data.toCome}
+		packs={data.packs}
+		fresh={data.fresh}
+		form={refused.order}
+		refused={form?.came}
+		enhanced={stay('order')}
+		done={form?.ordered}
+	/>
+	<Losses losses={data.losses} asks={refused.loss?.asks} enhanced={stay('loss')} />
 
 	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="what">
 		<h2 id="what" class="text-[17px] font-semibold">What it is</h2>

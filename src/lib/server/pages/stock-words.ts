@@ -1,0 +1,14 @@
+import type { Material } from '../../core/materials/material.ts';
+
+/** Days to the door where no supplier says: a house rule. */
+export const USUAL_LEAD = 7;
+
+/** What a piece costs, in hundredths of the money: to a tenth of one. */
+export const eachText = (hundredths: number): string => (hundredths / 100).toFixed(3);
+
+/** `7 %`, `2.5 %` */
+export const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;
+
+/** The share lost before anything was counted: what the business says of what can burst. @param usual 0 to under 1 */
+export const saidLoss = ({ kind }: Pick<Material, 'kind'>, usual: number): number =>
+	/^(latex|foil|modelling)/.test(kind) ? usual : 0;
