@@ -1,4 +1,4 @@
-import type { CountOf, FollowOnRule } from '../document/rule.ts';
+import type { CountOf } from '../document/rule.ts';
 
 /** Counts whose lines are missed where no rule says what they are: a piece that is stuck on takes a strip. */
 export const NEEDS_SOMETHING: ReadonlySet<CountOf> = new Set<CountOf>([
@@ -20,13 +20,3 @@ export const NEEDS_SOMETHING: ReadonlySet<CountOf> = new Set<CountOf>([
 	'four-way fitting',
 	'coupling'
 ]);
-
-/** A design's own rules stand in for the workspace's of the same count. */
-export function rulesFor(
-	own: readonly FollowOnRule[],
-	workspace: readonly FollowOnRule[]
-): readonly FollowOnRule[] {
-	if (own.length === 0) return workspace;
-	const said = new Set(own.map((r) => r.of));
-	return [...workspace.filter((r) => !said.has(r.of)), ...own];
-}

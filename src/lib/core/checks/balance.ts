@@ -2,7 +2,7 @@ import type { Assembly } from '../assembly/assemble.ts';
 import type { Bill } from '../bom/bill.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { Recipe } from '../recipe/recipe.ts';
-import { balanceOf, type Balance } from '../stability/standing-up.ts';
+import { balanceOf, knownFoot, type Balance } from '../stability/standing-up.ts';
 import { footprintIn } from '../structures/registry/picture.ts';
 import type { Finding } from './finding.ts';
 
@@ -10,8 +10,8 @@ import type { Finding } from './finding.ts';
 const [LOW, PUSHED] = [600, 6];
 
 /**
- * Whether a piece stands over what its frames stand on, everything on them weighed: of what has no frame its base is not
- * known. A frame that is too narrow by itself says so itself.
+ * Whether a piece stands over what its frames stand on, or over the one base whose size the Stockroom knows, everything on
+ * them weighed: of what has neither its foot is not known. A frame that is too narrow by itself says so itself.
  */
 export function checkBalance(
 	recipe: Recipe,
@@ -19,7 +19,8 @@ export function checkBalance(
 	bill: Bill,
 	{ quantity, catalogue }: { readonly quantity: number; readonly catalogue: Pick<Catalogue, 'materials'> }
 ): Finding[] {
-	if (!recipe.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
+	const isFramed = recipe.sections.some((s) => footprintIn(s.structure).length > 0);
+	if (!isFramed && !knownFoot({ built: recipe, bill, quantity })) return [];
 	const { toEdge, tipsAt, centre, footprint, kg } = balanceOf({
 		built: recipe,
 		assembly,

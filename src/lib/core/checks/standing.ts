@@ -11,7 +11,7 @@ import { leads } from '../structures/registry/variant.ts';
 import { standsOnFloor } from '../recipe/sections.ts';
 import { findHost } from '../recipe/find-host.ts';
 import { hostLost } from '../structures/kit/over-safe.ts';
-import { rulesFor } from '../bom/follow-on.ts';
+import { rulesFor } from '../document/rule.ts';
 import { formatFeet, type Millimetres } from '../units/length.ts';
 
 /** Higher than this without a base or a weight a piece is easily knocked over, mm. House rule. */

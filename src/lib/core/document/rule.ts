@@ -44,3 +44,13 @@ export interface FollowOnRule {
 	readonly each: RationalText;
 	readonly material: string | null;
 }
+
+/** A design's own rules stand in for the workspace's of the same count. */
+export function rulesFor(
+	own: readonly FollowOnRule[],
+	workspace: readonly FollowOnRule[]
+): readonly FollowOnRule[] {
+	if (own.length === 0) return workspace;
+	const said = new Set(own.map((r) => r.of));
+	return [...workspace.filter((r) => !said.has(r.of)), ...own];
+}

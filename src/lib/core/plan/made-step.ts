@@ -1,3 +1,4 @@
+import type { FollowOnRule } from '../document/rule.ts';
 import type { Library } from '../recipe/library.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
@@ -18,6 +19,8 @@ export interface StepContext {
 	readonly catalogue: Catalogue;
 	readonly library: Library;
 	readonly pumps: readonly PumpProfile[];
+	/** What the business takes for what is counted, where a design says nothing else. */
+	readonly rules: readonly FollowOnRule[];
 }
 
 /** What a step takes: a count of something, with the colours that show it. */

@@ -35,7 +35,12 @@ export interface PlanChoice {
 export function planOf(recipe: Recipe, choice: PlanChoice, context: TallyContext): PlanPart[] {
 	const { library, rates } = context;
 	const nodes = counted(recipe, choice, context);
-	const making: StepContext = { catalogue: context.catalogue, library, pumps: rates.pumps };
+	const making: StepContext = {
+		catalogue: context.catalogue,
+		library,
+		pumps: rates.pumps,
+		rules: rates.rules
+	};
 	const set = new Set<string>();
 	return nodes.map((node, i) => {
 		const made = setOnce(makeSteps(node, i === 0, making), set);
@@ -71,7 +76,7 @@ function setOnce(made: readonly MadeStep[], set: Set<string>): MadeStep[] {
 export function madeSteps(recipe: Recipe, context: TallyContext): MadeStep[] {
 	const [root] = counted(recipe, { colourway: null, size: null, quantity: 1 }, context);
 	const { catalogue, library, rates } = context;
-	return root ? makeSteps(root, true, { catalogue, library, pumps: rates.pumps }) : [];
+	return root ? makeSteps(root, true, { catalogue, library, pumps: rates.pumps, rules: rates.rules }) : [];
 }
 
 function counted(

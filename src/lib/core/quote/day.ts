@@ -3,7 +3,7 @@ import { hostsOf } from '../structures/registry/refs.ts';
 import { diameterRatio, foilFill, heatAdvice, inSun, volumeRatio } from '../gas/heat.ts';
 import { matchKey, type Catalogue } from '../materials/catalogue.ts';
 import { floats, liftOf } from '../structures/bunch/lift.ts';
-import { standingUp, steadiness, type StandingUp } from '../stability/standing-up.ts';
+import { knownFoot, standingUp, steadiness, type StandingUp } from '../stability/standing-up.ts';
 import { footingOn, INDICATIVE, weightWords, windWords } from '../stability/standing-words.ts';
 import { footprintIn, isOnHosts } from '../structures/registry/picture.ts';
 import { printSize } from '../sizing/size.ts';
@@ -184,9 +184,10 @@ function standingOf(tally: DayLine['tally'], quantity: number): StandingUp {
 	return piece;
 }
 
-/** What the wind does to what stands on a frame of its own; of what stands on anything else its base is not known. */
+/** What the wind does to what stands on a frame of its own or on a base whose size is known; of all else its foot is not known. */
 function windNotes({ item, tally }: DayLine, gust: number): DayNote[] {
-	if (!tally.built.sections.some((s) => footprintIn(s.structure).length > 0)) return [];
+	const isFramed = tally.built.sections.some((s) => footprintIn(s.structure).length > 0);
+	if (!isFramed && !knownFoot({ ...tally, quantity: item.quantity })) return [];
 	const { wind } = steadiness(standingOf(tally, item.quantity), gust, ...footingOn(item.ground ?? 'grass'));
 	if (!wind || wind.holds) return [];
 	const first = windWords(Math.min(wind.tipsAt, wind.slidesAt));

@@ -117,7 +117,8 @@ describe('made ahead', () => {
 		return makeSteps(node!, true, {
 			catalogue: context.catalogue,
 			library: () => undefined,
-			pumps: rates.pumps
+			pumps: rates.pumps,
+			rules: rates.rules
 		});
 	};
 	test('what may be made before comes first, what is made on the day last, and each says so once', () => {

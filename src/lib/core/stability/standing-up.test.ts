@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { catalogueOf, colours, designOf, materials, rates } from '../../../../tests/kit/studio.ts';
 import { PLAIN_MATERIAL } from '../materials/material.ts';
 import { tally } from '../tally/tally.ts';
-import { silhouette, standingUp, steadiness, LEAN } from './standing-up.ts';
+import { inches } from '../units/length.ts';
+import { balanceOf, knownFoot, silhouette, standingUp, steadiness, LEAN } from './standing-up.ts';
 import { G } from './wind.ts';
 
 const plate = { ...PLAIN_MATERIAL, id: 'plate', kind: 'base' as const, name: 'steel plate', grams: 10_000, packs: [{ id: 'p', supplier: 'Quayside Supply', count: 1, priceMinor: 100 }] }; // prettier-ignore
@@ -91,4 +92,27 @@ describe('how it stands', () => {
 			{ numRuns: 12 }
 		);
 	}); // prettier-ignore
+});
+
+describe('a base whose size the Stockroom knows', () => {
+	const wide = { ...plate, id: 'wide', name: 'wide stand', facts: { wide: inches(24), deep: inches(16) } };
+	const own = [...materials, wide];
+	const knows = catalogueOf(own, colours);
+	const worked = (times: number, ...lines: string[]) => tally(designOf(own, 'piece', lines), null, times, { catalogue: knows, rates, library: () => undefined }); // prettier-ignore
+	const lines = ['4 11 at 9 white x10', '1 wide stand'];
+	test('by hand: a column stands over its 24 by 16 inches, 8 to the nearer edge; of two of it each stands on its own', () => {
+		for (const times of [1, 2]) {
+			const { built, assembly, bill } = worked(times, ...lines);
+			expect(knownFoot({ built, bill, quantity: times })).toEqual({ wide: 609.6, deep: 406.4 });
+			expect(balanceOf({ built, assembly, bill, quantity: times, catalogue: knows }).toEdge).toBeCloseTo(
+				203.2,
+				6
+			);
+		}
+	});
+	test('of two bases, or one nobody measured, nothing is known', () => {
+		const two = worked(1, '4 11 at 9 white x10', '2 wide stand');
+		expect(knownFoot({ built: two.built, bill: two.bill })).toBeUndefined();
+		expect(worked(1, ...lines).bill.lines.some((l) => l.material?.facts?.wide === inches(24))).toBe(true);
+	});
 });

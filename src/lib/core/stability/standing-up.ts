@@ -202,7 +202,7 @@ function balanced(input: StandingInput, balls: readonly Disc[]): Balance {
 				})
 			)
 		),
-		...(base === null ? onFloor(balls) : ringOf(base / 2))
+		...(base !== null ? ringOf(base / 2) : (footOf({ built, bill, quantity }, balls) ?? onFloor(balls)))
 	]);
 	const toEdge = insideBy(footprint, [centre.x, centre.y]);
 	const frame = framed.reduce((a, m) => a + m.kg, 0);
@@ -254,6 +254,28 @@ function heldIn({ built: { sections }, bill: { lines }, quantity = 1 }: Standing
 	}, 0);
 	return { lift, filling, weights: weights / quantity };
 }
+
+type Foot = Pick<StandingInput, 'built' | 'bill' | 'quantity'>;
+/** What the one base of a piece covers of the floor by the Stockroom, mm; undefined where there is none, or several, or nobody said it. */
+export function knownFoot({ built, bill, quantity = 1 }: Foot): { readonly wide: number; readonly deep: number } | undefined {
+	// What a frame stands on says itself how wide it is.
+	const framed = new Set(built.sections.flatMap(({ structure }) => baseMaterialsOf(structure)));
+	const bases = bill.lines.filter((l) => l.material?.kind === 'base' && !framed.has(l.material.id) && l.role !== 'by-product');
+	const { wide, deep = wide } = bases[0]?.material?.facts ?? {};
+	if (bases.length !== 1 || wide === undefined || deep === undefined || bases[0]!.used.valueOf() !== quantity) return undefined;
+	return { wide: wide / 1000, deep: deep / 1000 };
+} // prettier-ignore
+
+/** Its corners, under the middle of the lowest balls. */
+function footOf(of: Foot, balls: readonly Disc[]): PlanePoint[] | undefined {
+	const foot = knownFoot(of);
+	if (!foot) return undefined;
+	const low = Math.min(...balls.map((b) => b.z));
+	const lowest = balls.filter((b) => b.z < low + 10);
+	const middle = (k: 'x' | 'y') => lowest.reduce((a, b) => a + b[k], 0) / Math.max(1, lowest.length);
+	const [x, y] = [middle('x'), middle('y')];
+	return [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([i, j]) => [x + (i! * foot.wide) / 2, y + (j! * foot.deep) / 2]);
+} // prettier-ignore
 
 /** Where balls touch the floor. */
 const onFloor = (balls: readonly Disc[]): PlanePoint[] =>

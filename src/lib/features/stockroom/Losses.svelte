@@ -25,7 +25,7 @@
 	);
 </script>
 
-<section class="my-4 border border-line bg-paper p-4" aria-labelledby="losses">
+<section class="mb-4 border border-line bg-paper p-4" aria-labelledby="losses">
 	<h2 id="losses" class="text-[17px] font-semibold">What is lost of it</h2>
 	<p>
 		<span class="figures">{losses.counts}</span> counts now, in costs and spares.

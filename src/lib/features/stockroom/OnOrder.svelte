@@ -25,7 +25,7 @@
 	const sold = $derived(packs.filter((p) => !p.ended));
 </script>
 
-<section class="mt-4 border border-line bg-paper p-4" aria-labelledby="on-order">
+<section class="my-4 border border-line bg-paper p-4" aria-labelledby="on-order">
 	<h2 id="on-order" class="text-[17px] font-semibold">
 		On order{#if orders.length > 0}<span class="figures font-normal">, {toCome}</span>{/if}
 	</h2>

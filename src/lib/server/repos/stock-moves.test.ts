@@ -24,13 +24,19 @@ test('a count writes the difference, all or nothing, and once however often it i
 	const { repos } = await tempStudio();
 	await repos.stockMoves.add(white, move('one', 'bought', 100));
 	const sheet = [{ material: white, thousandths: 96_000 }, { material: red, thousandths: 12_000 }]; // prettier-ignore
-	expect(await repos.stockMoves.count('sheet', '2026-05-02', sheet)).toBe(2);
-	expect(await repos.stockMoves.count('sheet', '2026-05-02', sheet)).toBe(0);
+	expect(await repos.stockMoves.count({ id: 'sheet', day: '2026-05-02' }, sheet)).toEqual({
+		differed: 2,
+		others: []
+	});
+	expect(await repos.stockMoves.count({ id: 'sheet', day: '2026-05-02' }, sheet)).toEqual({
+		differed: 0,
+		others: []
+	});
 	const all = await repos.stockMoves.all();
 	expect([onShelf(all.get(white)!).onHand, onShelf(all.get(red)!).onHand]).toEqual([96_000, 12_000]);
 	expect(all.get(white)!.at(-1)).toMatchObject({ kind: 'counted', thousandths: -4000 });
 	// One that is of nothing in the Stockroom takes the others back with it.
-	await expect(repos.stockMoves.count('odd', '2026-05-03', [{ material: white, thousandths: 1 }, { material: 'nothing', thousandths: 1 }])).rejects.toThrow(); // prettier-ignore
+	await expect(repos.stockMoves.count({ id: 'odd', day: '2026-05-03', seen: { [white]: `sheet/${white}` } }, [{ material: white, thousandths: 1 }, { material: 'nothing', thousandths: 1 }])).rejects.toThrow(); // prettier-ignore
 	expect(onShelf(await repos.stockMoves.of(white)).onHand).toBe(96_000);
 });
 
@@ -50,4 +56,17 @@ test('where the average of the shelf counts, a piece costs what was paid for wha
 	await repos.stockMoves.add(white, move('b', 'bought', 300, 6000));
 	const own = (await loadStudio(repos)).materials.find((m) => m.id === white)!;
 	expect(unitCost(own)!.valueOf()).toBe(17.5);
+});
+
+test('two count one shelf: the second is told and nothing is written; sent again with what is known, it counts', async () => {
+	const { repos } = await tempStudio();
+	const found = [{ material: '11-white', thousandths: 30_000 }, { material: '11-red', thousandths: 9000 }]; // prettier-ignore
+	expect(await repos.stockMoves.count({ id: 'mira', day: '2027-05-04' }, [{ material: '11-white', thousandths: 34_000 }])).toMatchObject({ differed: 1 }); // prettier-ignore
+	const told = await repos.stockMoves.count({ id: 'ana', day: '2027-05-04' }, found);
+	expect(told).toEqual({ differed: 0, others: [{ material: '11-white', count: 'mira/11-white', thousandths: 34_000 }] }); // prettier-ignore
+	expect(await repos.stockMoves.of('11-red')).toEqual([]);
+	const seen = { '11-white': 'mira/11-white' };
+	expect(await repos.stockMoves.count({ id: 'ana', day: '2027-05-04', seen }, found)).toMatchObject({ differed: 2, others: [] }); // prettier-ignore
+	const all = await repos.stockMoves.all();
+	expect([...all].map(([id, moves]) => [id, moves.reduce((a, m) => a + m.thousandths, 0)])).toEqual([['11-white', 30_000], ['11-red', 9000]]); // prettier-ignore
 });

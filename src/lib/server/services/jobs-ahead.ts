@@ -13,7 +13,7 @@ import { recipePage } from './quoting.ts';
 import { contextOf, loadStudio, type Studio } from './studio.ts';
 
 /** The designs of a quote as they stand on it, and what they are worked out from. */
-async function itemsOf(repos: Repos, id: string, studio: Studio) {
+export async function itemsOf(repos: Repos, id: string, studio: Studio) {
 	const quote = await repos.quotes.find(id);
 	if (!quote) return undefined;
 	const page = await recipePage(repos, quote.lines.map((l) => l.versionId)); // prettier-ignore
@@ -104,17 +104,23 @@ export interface Reserved {
 	readonly quantity: number;
 }
 
+/** What a quote takes of a material, with the spares: pieces, or of its unit. */
+export function takenOf({ items, context }: NonNullable<Awaited<ReturnType<typeof itemsOf>>>, material: string): number {
+	let quantity = 0;
+	for (const { recipe, colourway, size, quantity: many } of items)
+		for (const line of tally(recipe, colourway, many, context, size ?? null).bill.lines)
+			if (line.material?.id === material && line.role !== 'by-product')
+				quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
+	return quantity;
+} // prettier-ignore
+
 /** What is set aside of a material for jobs that were accepted, from a day on for a year. */
 export async function reservedOf(repos: Repos, { material, from }: { material: string; from: string }): Promise<Reserved[]> {
 	const studio = await loadStudio(repos);
 	const found: Reserved[] = [];
 	for (const job of await repos.things.dated(from, dayOfNumber(dayNumber(from) + 365))) {
 		const own = job.firm ? await itemsOf(repos, job.id, studio) : undefined;
-		let quantity = 0;
-		for (const { recipe, colourway, size, quantity: many } of own?.items ?? [])
-			for (const line of tally(recipe, colourway, many, own!.context, size ?? null).bill.lines)
-				if (line.material?.id === material && line.role !== 'by-product')
-					quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
+		const quantity = own ? takenOf(own, material) : 0;
 		if (quantity > 0) found.push({ quote: job.id, says: saysOf(job), day: job.day, quantity });
 	}
 	return found.sort((a, b) => (a.day < b.day ? -1 : 1));

@@ -101,11 +101,20 @@ export function effectWords({ designs, drafts }: StockEffect, money: (minor: num
 	return `This moves ${what.join(' and ')}${largest}.`;
 }
 
+/** Designs that are named one by one. */
+const MOST_NAMED = 40;
+
+/** What it moves, design by design. @param money an amount as it is printed here */
+export const effectLines = ({ designs }: StockEffect, money: (minor: number) => string): string[] =>
+	designs.slice(0, MOST_NAMED).map(({ name, by }) => `${name}: ${by === null ? 'not all that it costs is known then' : `${by > 0 ? '+' : '−'}${money(Math.abs(by))}`}`); // prettier-ignore
+
 /** What is asked before a change is saved; nothing is asked where it is blank. */
 export interface Asked {
 	readonly say: string;
 	/** What was asked about: meant only where the same is sent again. */
 	readonly about: string;
+	/** What it moves, one by one. */
+	readonly lines?: readonly string[];
 }
 export const NOTHING_ASKED: Asked = { say: '', about: '' };
 
@@ -119,5 +128,7 @@ export async function askFirst(work: EffectPort, studio: Studio, changed: Materi
 	const about = createHash('sha256').update(JSON.stringify(Object.entries(typed).sort())).digest('hex').slice(0, 24);
 	if (meant === about) return NOTHING_ASKED;
 	const style = { decimal: studio.settings.decimal };
-	return { say: effectWords(await work('stock effect', { changed: [changed] }), (minor) => printMoney(minor, style)), about };
+	const money = (minor: number) => printMoney(minor, style);
+	const effect = await work('stock effect', { changed: [changed] });
+	return { say: effectWords(effect, money), about, lines: effectLines(effect, money) };
 } // prettier-ignore

@@ -21,6 +21,7 @@ import { reservedOf, wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { whereUsed } from '../services/where-used.ts';
 import { planBroughtList } from '../services/bring-list.ts';
 import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
@@ -72,6 +73,7 @@ export const JOBS = {
 	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
 	'stock effect': stockEffect,
 	'plan list': planBroughtList,
+	'where used': whereUsed,
 	touched: async (repos: Repos, { design }: { design: string }) => {
 		const found = await repos.designs.find(design);
 		return found ? touchedBy(repos, found.id, found.recipe) : null;

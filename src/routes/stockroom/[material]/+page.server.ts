@@ -26,6 +26,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		...(await materialPage(locals.repos, studio, { material: found(studio, params.material), today })),
 		/** Set aside for accepted jobs; said when it is worked out. */
 		reserved: locals.work('reserved', { material: params.material, from: today }).catch(() => null),
+		/** Looked for beside the page: it shows when it is found. */
+		used: locals.work('where used', { material: params.material }).catch(() => null),
 		fresh: crypto.randomUUID()
 	};
 };

@@ -3,6 +3,7 @@
 	import { afterNavigate } from '$app/navigation';
 	import type { SubmitFunction } from '@sveltejs/kit';
 	import { KIND_WORDS } from '$lib/core/materials/material.ts';
+	import WhereUsed from '$lib/features/stockroom/WhereUsed.svelte';
 	import SideBySide from '$lib/features/colours/SideBySide.svelte';
 	import MaterialFields from '$lib/features/stockroom/MaterialFields.svelte';
 	import Meant from '$lib/features/stockroom/Meant.svelte';
@@ -164,6 +165,7 @@
 		enhanced={stay('order')}
 		done={form?.ordered}
 	/>
+	<WhereUsed used={data.used} unit={material.unit} />
 	<Losses losses={data.losses} asks={refused.loss?.asks} enhanced={stay('loss')} />
 
 	<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="what">

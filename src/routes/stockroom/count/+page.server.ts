@@ -17,6 +17,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		.map((m) => {
 			const pack = countingPack(m)?.count;
 			const own = moves.get(m.id);
+			const counted = own?.findLast((o) => o.kind === 'counted');
 			return {
 				id: m.id,
 				kind: m.kind,
@@ -25,7 +26,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 				pack: pack ?? null,
 				unit: m.unit,
 				should: own ? inBags(onShelf(own).onHand, pack) : null,
-				last: own?.findLast((o) => o.kind === 'counted')?.day ?? null
+				last: counted?.day ?? null,
+				/** Its last count: whoever counts it again should know of it. */
+				seen: counted?.id ?? ''
 			};
 		});
 	return {
@@ -43,8 +46,15 @@ export const actions: Actions = {
 		const studio = await loadStudio(locals.repos);
 		const sheet = offeredOf(studio.materials).map((m) => ({ id: m.id, pack: countingPack(m)?.count }));
 		const read = readCountSheet(typed, sheet, { decimal: studio.settings.decimal });
-		if (!read.ok) return fail(400, { typed, errors: read.errors as Record<string, string> });
-		const differed = await locals.repos.stockMoves.count(sentId(typed), dayIn(studio.settings.zone), read.found); // prettier-ignore
+		if (!read.ok) return fail(400, { typed, errors: read.errors as Record<string, string>, seen: {} as Record<string, string> }); // prettier-ignore
+		const seen = Object.fromEntries(sheet.map(({ id }) => [id, typed[`seen.${id}`] ?? '']));
+		const { differed, others } = await locals.repos.stockMoves.count({ id: sentId(typed), day: dayIn(studio.settings.zone), seen }, read.found); // prettier-ignore
+		if (others.length > 0) {
+			const packs = new Map(sheet.map(({ id, pack }) => [id, pack]));
+			const errors = Object.fromEntries(others.map(({ material, thousandths }) => [`at.${material}`, `Somebody counted ${inBags(thousandths, packs.get(material))} of it since this sheet was opened. Change yours, or send it again and yours counts.`])); // prettier-ignore
+			const sheetError = { sheet: 'Nothing is written yet: somebody counted at the same time.' };
+			return fail(409, { typed, errors: { ...errors, ...sheetError } as Record<string, string>, seen: Object.fromEntries(others.map((o) => [o.material, o.count])) }); // prettier-ignore
+		}
 		return { counted: read.found.length, differed };
 	}
 };

@@ -6,6 +6,8 @@
 
 	let { data, form } = $props();
 	const errors = $derived(form?.errors ?? {});
+	/** Counts of others that were said. */
+	const known = $derived<Record<string, string>>(form?.seen ?? {});
 	/** Typed on this sheet so far. */
 	let begun = $state<Record<string, boolean>>({});
 	/** Groups opened and closed by hand. */
@@ -55,6 +57,7 @@
 						<li
 							class="grid grid-cols-[auto_1fr_minmax(96px,132px)] items-center gap-x-3 border-t border-line px-3 py-1.5"
 						>
+							<input type="hidden" name="seen.{row.id}" value={known[row.id] ?? row.seen} />
 							<Swatch colour={row.colour ?? undefined} size={16} />
 							<label for="at-{row.id}" class="min-w-0"
 								>{row.name}<span class="block text-[13px] text-muted"

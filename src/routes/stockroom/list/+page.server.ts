@@ -7,7 +7,7 @@ import { printMoney } from '$lib/core/units/print-number.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import type { SentList } from '$lib/server/services/bring-list.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
-import { effectWords } from '$lib/server/services/stock-effect.ts';
+import { effectLines, effectWords } from '$lib/server/services/stock-effect.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -70,7 +70,7 @@ export const actions: Actions = {
 			].filter(Boolean);
 			const left = counts.problem + counts.unknown + (takeNew ? 0 : counts.new);
 			const say = `${what.join(', ')}${left > 0 ? `; ${count(left, 'row is', 'rows are')} left out` : ''}. ${effectWords(plan.effect, (minor) => printMoney(minor, style))}`; // prettier-ignore
-			return fail(409, { asks: { say, about } });
+			return fail(409, { asks: { say, about, lines: effectLines(plan.effect, (minor) => printMoney(minor, style)) } }); // prettier-ignore
 		}
 		const id = sentId(typed);
 		const supplierId = known?.id ?? `${id}-supplier`;

@@ -3,6 +3,7 @@ import { inflateSteps } from '../kit/step-kit.ts';
 import { FIXING_TOOL, FIXING_WAIT, hostOf } from '../../plan/step-words.ts';
 import type { Applied } from './document.ts';
 import type { PlanFacet } from '../facets/plan.ts';
+import { saidWait } from '../kit/said-wait.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { AppliedPiece, Fixing } from './document.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
@@ -50,6 +51,12 @@ const TAKES_NOTHING: Readonly<Partial<Record<Fixing, string>>> = {
 };
 const amountOf = ({ each }: AppliedPiece): string => (each === '1' ? '' : `${each} × `);
 
+/** Glue waits as long as its maker says, where the Stockroom knows. */
+function waitOf(fixing: Fixing, kit: StepKit): number {
+	const usual = FIXING_WAIT[fixing] ?? 0;
+	return fixing === 'glue' ? saidWait(kit, { of: ['dab of glue'], fact: 'setMinutes', usual }) : usual;
+}
+
 function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
 	const count = countOfPiece(piece) * kit.all;
 	const range = rangeOfPiece(piece);
@@ -66,7 +73,7 @@ function pieceStep(piece: AppliedPiece, kit: StepKit): MadeStep {
 		{
 			method: methodOf(piece),
 			tool: fixings.flatMap((f) => FIXING_TOOL[f] ?? []).join(', '),
-			wait: FIXING_WAIT[fixings.at(-1)!] ?? 0,
+			wait: waitOf(fixings.at(-1)!, kit),
 			check: 'it holds when it is pulled lightly',
 			work: [plainTask('fix', count * fixings.length)]
 		},

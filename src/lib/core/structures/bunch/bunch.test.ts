@@ -172,6 +172,17 @@ describe('whether it floats', () => {
 		expect(found.net).toBeCloseTo(3.64, 1);
 		expect([found.verdict, found.weight.toFixed(1)]).toEqual(['floats', '5.4']);
 	});
+	test('what its maker says it lifts: 12 g over its 9 g are 19.9 L at 15 °C, by hand 21 over 1.056 a litre', () => {
+		const own = floating.map((m) => (m.id === 'moon foil' ? { ...m, facts: { liftGrams: 12 } } : m));
+		const recipe = made('bunch b', '1 moon foil in helium');
+		const found = liftOf(recipe, bunchIn(recipe), {
+			catalogue: catalogue(own, colours),
+			colourway: recipe.colourways[0],
+			where: SEA
+		});
+		expect(found.litres).toBeCloseTo((21 / 1.056) * 0.9, 1);
+		expect(found.parts[0]!.estimated).toBe(false);
+	});
 	test('a card of 6 g sinks it, and is named; one nobody weighed is left out and named', () => {
 		const found = lift(made('bunch b', '1 moon foil in helium on 4 ft ribbon', '1 place card'));
 		expect([found.verdict, found.sunkBy]).toEqual(['sinks', 'place card']);

@@ -1,4 +1,5 @@
 import { fillLitres, FILLING_KG, type Weighing } from '../../document/inside.ts';
+import { liftPerLitre } from '../../gas/atmosphere.ts';
 import { litresHeld } from '../../gas/volume.ts';
 import { float, type Float, type Place as Where } from '../../gas/float.ts';
 import { matchKey, type Catalogue } from '../../materials/catalogue.ts';
@@ -97,9 +98,10 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 	const tied = ribbonGrams(item, catalogue);
 	const room = gas === 'helium' ? roomOf(what) : undefined;
 	const each = (own: Material | undefined, grams: number) => ({
-		litres: room ? litresHeld(room, own?.litres) : 0,
+		litres: room ? litresHeld(room, own?.litres ?? litresByLift(own)) : 0,
 		grams: own?.grams ?? grams,
-		estimated: own?.grams == null || (room !== undefined && own.litres == null)
+		estimated:
+			own?.grams == null || (room !== undefined && own.litres == null && own.facts?.liftGrams === undefined)
 	});
 	const add = (a: LiftPart, b: ReturnType<typeof each>, n: number): LiftPart => ({
 		...a,
@@ -135,6 +137,15 @@ function partOf(item: BunchItem, context: Context, unweighed: string[]): LiftPar
 		return { ...plain, grams: plain.grams + (own?.grams ?? 0) * count };
 	}
 	return add(plain, each(own, WEIGHS.foil(what.flat)), count);
+}
+
+/** Where a maker measures what a foil lifts, K. Common practice: 15 °C at the sea. */
+const MEASURED_AT = 288.15;
+
+/** Litres of one that lifts so much by its maker, over its own weight; null where nothing is said. */
+function litresByLift(own: Material | undefined): number | null {
+	const lifts = own?.facts?.liftGrams;
+	return lifts === undefined || own?.grams == null ? null : (lifts + own.grams) / liftPerLitre(MEASURED_AT);
 }
 
 /** What is in a balloon, g: the inner one, or what weighs it down. */

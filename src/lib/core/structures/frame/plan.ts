@@ -1,6 +1,7 @@
 import { markInches } from '../../units/length.ts';
 import type { MadeStep, StepLine } from '../../plan/made-step.ts';
 import type { PlanFacet } from '../facets/plan.ts';
+import { saidWait } from '../kit/said-wait.ts';
 import type { StepKit } from '../kit/step-kit.ts';
 import type { Cover, Frame } from './document.ts';
 import { cutsOf, fittingsOf, platesOf } from './amounts.ts';
@@ -64,7 +65,7 @@ function frameSteps(frame: Frame, kit: StepKit): MadeStep[] {
 				tool: frame.cover === 'paint' ? 'brush, sheet, gloves, fresh air' : 'scissors, glue',
 				check: frame.cover === 'paint' ? 'dry to the touch before it is joined' : 'no tube in sight from the front',
 				work: kit.share('cover tube'),
-				...(frame.cover === 'paint' ? { wait: DRIES } : {})
+				...(frame.cover === 'paint' ? { wait: saidWait(kit, { of: ['foot painted'], fact: 'dryMinutes', usual: DRIES }) } : {})
 			})
 		); // prettier-ignore
 	const fittings = [...fittingsOf(frame)];

@@ -7,6 +7,7 @@ import type { Recipe } from '../../recipe/recipe.ts';
 import type { TaskCount } from '../../labour/task.ts';
 import type { Id } from '../../document/id.ts';
 import type { Structure } from '../kinds.ts';
+import { saidWait } from './said-wait.ts';
 import { PAINT_WAIT } from '../../plan/step-words.ts';
 
 /** What the steps of a section are made with. */
@@ -64,7 +65,7 @@ export function inflateSteps(kit: StepKit, some?: Structure): MadeStep[] {
 			? []
 			: [
 					kit.made('paint', `Paint the balloons of ${kit.name} that are painted.`, {
-						wait: PAINT_WAIT,
+						wait: saidWait(kit, { of: ['painted balloon'], fact: 'dryMinutes', usual: PAINT_WAIT }),
 						check: 'dry to a light touch',
 						work: paint
 					})

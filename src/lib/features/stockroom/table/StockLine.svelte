@@ -5,8 +5,7 @@
 	import Button from '../../../ui/button/Button.svelte';
 	import Field from '../../../ui/field/Field.svelte';
 	import Meant from '../Meant.svelte';
-	import type { PackRefusal } from './refusals.ts';
-	import type { StockTableRow } from './stock-table.ts';
+	import type { PackRefusal, StockTableRow } from './stock-table.ts';
 
 	interface Props {
 		row: StockTableRow;

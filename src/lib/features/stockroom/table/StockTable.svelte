@@ -3,8 +3,7 @@
 	import { tick, untrack } from 'svelte';
 	import { KIND_WORDS, type MaterialKind } from '../../../core/materials/material.ts';
 	import type { SortedBy, StockColumn, StockView } from '../../../core/stock/view.ts';
-	import type { LossAsked, PackRefusal } from './refusals.ts';
-	import { tableItems, type StockTableRow } from './stock-table.ts';
+	import { tableItems, type LossAsked, type PackRefusal, type StockTableRow } from './stock-table.ts';
 	import StockLine from './StockLine.svelte';
 
 	interface Props {
