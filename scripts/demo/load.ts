@@ -1,4 +1,4 @@
-import type { MoveKind } from '../../src/lib/core/stock/ledger.ts';
+import { LOSS_CAUSES, type MoveKind } from '../../src/lib/core/stock/ledger.ts';
 import { CalendarDate } from '@internationalized/date';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -132,11 +132,32 @@ async function stockShelf(repos: Repos, now: Date): Promise<void> {
 				kind,
 				thousandths: pieces * 1000,
 				costMinor: pieces > 0 && priceMinor !== null ? (priceMinor * pieces) / count : null,
-				note: ''
+				note: '',
+				...(kind === 'bought' && { supplier: packs[0]!.supplier, batch: i % 2 === 0 ? 'T-1408' : 'T-1422' })
 			});
 		await write('bought', 'bought', 2 * count, 40 - (i % 7));
 		await write('used', 'used', -Math.round(count * (0.4 + (i % 5) * 0.3)), 9 - (i % 4));
 	}
+	// Some were lost, and why is known of most.
+	for (const [i, { material, packs }] of stockRows.slice(0, 4).entries())
+		await repos.stockMoves.add(material.id, {
+			id: `${material.id}-lost`,
+			day: day(9 - i),
+			kind: 'lost',
+			thousandths: -(2 + i) * 1000,
+			costMinor: null,
+			note: '',
+			cause: LOSS_CAUSES[i]!,
+			batch: i % 2 === 0 ? 'T-1408' : 'T-1422',
+			supplier: packs[0]!.supplier
+		});
+	for (const [i, { material, packs }] of stockRows.slice(12, 14).entries()) {
+		const { count, priceMinor } = packs[0]!;
+		const many = 2 + i;
+		await repos.onOrders.add({ id: `${material.id}-order`, material: material.id, pack: `${material.id}-pack`, packs: many, count, costMinor: priceMinor === null ? null : priceMinor * many, ordered: day(2), due: day(i === 0 ? -3 : 1) }); // prettier-ignore
+	}
+	await repos.stockViews.keep({ id: 'view-order-again', name: 'to order again', query: 'low=1' });
+	await repos.stockViews.keep({ id: 'view-worth', name: 'what is there', query: 'sort=worth.down&columns=bag onHand onOrder worth supplier each' }); // prettier-ignore
 }
 
 /** Loads the invented studio. Safe to repeat: rows that are there stay as they are. */

@@ -111,6 +111,6 @@ describe('forms of the Stockroom', () => {
 		const stock = { materials: [own], colours: [{ id: 'c' }] } as never;
 		const read = readMaterialChange(materialFields(own, context.style), stock, context);
 		const rest = Object.fromEntries(Object.entries(own).filter(([k]) => k !== 'id' && k !== 'packs'));
-		expect(read).toEqual({ ok: true, values: { ...rest, outline: null } });
+		expect(read).toEqual({ ok: true, values: { ...rest, outline: null, facts: {} } });
 	});
 });

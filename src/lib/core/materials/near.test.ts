@@ -2,8 +2,9 @@ import { differenceCiede2000 } from 'culori/fn';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { colours, stockRows } from '../../../../scripts/demo/stock.ts';
-import type { Material } from './material.ts';
-import { farWords, nearTo, TOO_FAR } from './near.ts';
+import { inches } from '../units/length.ts';
+import { PLAIN_MATERIAL, type Colour, type Material } from './material.ts';
+import { assortedWith, farWords, nearTo, TOO_FAR } from './near.ts';
 
 const materials = stockRows.map((r): Material => ({ ...r.material, packs: [] }));
 const byId = new Map(colours.map((c) => [c.id, c]));
@@ -37,4 +38,20 @@ test('words go with the distance of CIEDE2000 of a general library', () => {
 });
 test('an assorted bag has no colour that others are near to', () => {
 	expect(nearTo(of('round-11-regatta'), materials, byId)).toEqual([]);
+});
+
+test('an assorted bag counts towards its colours by their shares: one of four and three of four', () => {
+	const mixed: Colour = { id: 'mixed', name: 'mixed', finish: 'matte', hex: '#000000', of: [{ colour: 'gull-white', parts: 3, hex: '#ffffff' }, { colour: 'other', parts: 1, hex: '#111111' }] }; // prettier-ignore
+	const white: Material = { ...PLAIN_MATERIAL, id: 'w', kind: 'latex-round', name: 'w', nominal: inches(11), colour: 'gull-white', packs: [] }; // prettier-ignore
+	const bag: Material = { ...white, id: 'bag', colour: 'mixed' };
+	const all = [
+		white,
+		bag,
+		{ ...bag, id: 'small', nominal: inches(5) },
+		{ ...bag, id: 'old', retired: true as const }
+	];
+	const known = new Map<string, Colour>([mixed, { id: 'gull-white', name: 'gull white', finish: 'matte' as const, hex: '#ffffff' }].map((c) => [c.id, c])); // prettier-ignore
+	expect(assortedWith(white, all, known)).toEqual([{ material: bag, share: 0.75 }]);
+	expect(assortedWith(bag, all, known)).toEqual([]);
+	expect(assortedWith({ ...white, colour: null }, all, known)).toEqual([]);
 });

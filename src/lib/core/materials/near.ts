@@ -17,6 +17,27 @@ export interface NearMaterial {
 	readonly distance: number;
 }
 
+/** An assorted bag that has a colour in it, and the share of it that is that. */
+export interface AssortedWith {
+	readonly material: Material;
+	/** 0 to 1. */
+	readonly share: number;
+}
+
+/** Assorted bags of its kind, size and finish that a balloon is in by its share, the largest share first. */
+export function assortedWith(material: Material, materials: readonly Material[], colours: ReadonlyMap<string, Colour>): AssortedWith[] {
+	const own = colours.get(material.colour ?? '');
+	if (!own || own.of) return [];
+	return materials
+		.flatMap((other): AssortedWith[] => {
+			const of = colours.get(other.colour ?? '')?.of;
+			const fits = other.kind === material.kind && other.nominal === material.nominal && other.mark === material.mark && !other.retired;
+			const parts = of?.find((p) => p.colour === own.id)?.parts;
+			return fits && of && parts ? [{ material: other, share: parts / of.reduce((a, p) => a + p.parts, 0) }] : [];
+		})
+		.sort((a, b) => b.share - a.share);
+} // prettier-ignore
+
 /**
  * What could stand in for a balloon: of its kind and size and in its finish, the nearest colours first.
  * @returns at most so many; nothing where it has no colour of one kind

@@ -10,6 +10,8 @@
 		readonly lost: string;
 		readonly share: string;
 		readonly range: string;
+		/** Not more was lost than is known to have been bought. */
+		readonly isKnown: boolean;
 	}
 	interface Props {
 		losses: { readonly used: string; readonly lost: string; readonly repaired: string; readonly told: number; readonly share: string; readonly range: string; readonly counts: string; readonly hundredths: number; readonly isNews: boolean; readonly causes: readonly { readonly says: string; readonly pieces: string }[]; readonly suppliers: readonly Part[]; readonly batches: readonly Part[] }; // prettier-ignore
@@ -53,9 +55,9 @@
 		<ul>
 			{#each table.rows as row (row.of)}
 				<li class="flex flex-wrap gap-x-4 border-b border-line py-1 last:border-0">
-					<span class="min-w-40">{row.of}</span><span class="figures">{row.share}</span><span
-						class="text-muted">{row.range}, {row.lost} of {row.bought}</span
-					>
+					<span class="min-w-40">{row.of}</span>{#if row.isKnown}<span class="figures">{row.share}</span><span
+							class="text-muted">{row.range}, {row.lost} of {row.bought} bought</span
+						>{:else}<span class="text-muted">{row.lost} lost; how many were bought is not said</span>{/if}
 				</li>
 			{/each}
 		</ul>

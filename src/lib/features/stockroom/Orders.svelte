@@ -16,7 +16,7 @@
 	{#each orders as order (order.id)}
 		<li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-2 last:border-0">
 			{#if named}<a class="min-w-48 hover:underline" href="/stockroom/{order.material}">{order.name}</a>{/if}
-			<span class="figures">{order.packs} × = {order.pieces}</span>
+			<span class="figures">{order.packs} {order.packs === 1 ? 'pack' : 'packs'}, {order.pieces}</span>
 			<span class="text-muted">{order.supplier}</span>
 			{#if order.cost}<span class="figures text-muted">{order.cost}</span>{/if}
 			<span class={order.late ? 'text-watch' : 'text-muted'}

@@ -46,6 +46,8 @@ export async function listsPage(repos: Repos, wanted: DesignQuery) {
 			estimate:
 				line.estimate && `${line.estimate.low.toFraction(true)} to ${line.estimate.high.toFraction(true)}`,
 			either: (line.either ?? []).map((e) => `${e.quantity.toFraction(true)} of them may be ${e.label}`),
+			/** Its page in the Stockroom. */
+			material: line.material?.id ?? null,
 			returns: Boolean(line.material?.reuse)
 		})),
 		toInflate: bill.inflate.map((line) => ({

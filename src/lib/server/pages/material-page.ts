@@ -1,7 +1,7 @@
 import { countingPack } from '../../core/materials/counting-pack.ts';
 import { materialFields, printBreaks } from '../../core/materials/material-form.ts';
 import type { Material } from '../../core/materials/material.ts';
-import { farWords, nearTo, TOO_FAR } from '../../core/materials/near.ts';
+import { assortedWith, farWords, nearTo, TOO_FAR } from '../../core/materials/near.ts';
 import { unitCost } from '../../core/materials/unit-cost.ts';
 import { lostOf } from '../../core/count-back/learned-loss.ts';
 import { catalogue } from '../../core/materials/catalogue.ts';
@@ -21,6 +21,8 @@ const SHOWN = 30;
 export async function materialPage({ stock, stockMoves, onOrders, countBacks }: Repos, { settings, materials, colours }: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
 	const byId = new Map(colours.map((c) => [c.id, c]));
 	const near = nearTo(material, materials, byId);
+	const assorted = assortedWith(material, materials, byId);
+	const inBagsOf = await Promise.all(assorted.map((a) => stockMoves.of(a.material.id)));
 	const [suppliers, prices, orders, counts, moves, ...others] = await Promise.all([
 		stock.suppliers(),
 		stock.prices(material.id),
@@ -59,6 +61,8 @@ export async function materialPage({ stock, stockMoves, onOrders, countBacks }: 
 		toCome: inBags((toCome(own).get(material.id) ?? 0) * 1000, counting?.count),
 		losses: lossesOf(moves, lostOf(counts, catalogue(materials, colours)).get(material.id), { material, usual: rational(settings.rates.defaultLoss).valueOf(), nameOf: (id) => suppliers.find((s) => s.id === id)?.name ?? id }),
 		shelf: shelfOf(moves, { pack: counting?.count, lead, today, style }),
+		/** Assorted bags it is in, and how many of it are there by its share. */
+		assorted: assorted.map(({ material: m, share }, i) => ({ id: m.id, name: m.name, share: percent(share), there: inBags(Math.round(onShelf(inBagsOf[i]!).onHand * share), undefined), known: inBagsOf[i]!.length > 0 })),
 		near: near.map(({ material: m, colour, distance }, i) => ({
 			id: m.id,
 			name: m.name,
@@ -112,7 +116,8 @@ function lossesOf(
 		bought: inBags(bought * 1000, undefined),
 		lost: inBags(lost * 1000, undefined),
 		share: percent(share),
-		range: `${percent(low)} to ${percent(high)}`
+		range: `${percent(low)} to ${percent(high)}`,
+		isKnown: bought >= lost
 	});
 	return {
 		used: inBags(report.used * 1000, undefined),

@@ -201,6 +201,21 @@
 		</section>
 	{/if}
 
+	{#if data.assorted.length > 0}
+		<section class="mb-5 border border-line bg-paper px-4 py-3" aria-labelledby="assorted">
+			<h2 id="assorted" class="text-[17px] font-semibold">In assorted bags</h2>
+			<ul class="mt-1">
+				{#each data.assorted as bag (bag.id)}
+					<li class="flex flex-wrap gap-x-3 border-b border-line py-1.5 last:border-0">
+						<a class="hover:underline" href="/stockroom/{bag.id}">{bag.name}</a><span
+							>{bag.share} of it{bag.known ? `: about ${bag.there} are there` : ''}</span
+						>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+
 	<section class="grid gap-3 border border-line bg-paper px-4 py-3" aria-labelledby="away">
 		<h2 id="away" class="text-[17px] font-semibold">
 			{material.retired ? 'Bring it back' : 'Use it no more'}

@@ -50,7 +50,7 @@
 		/>
 	</form>
 	<select
-		class="control max-sm:flex-1"
+		class="control max-w-36 max-sm:max-w-none max-sm:flex-1"
 		aria-label="Kind"
 		value={view.kind ?? ''}
 		onchange={(e) => onview({ kind: (e.currentTarget.value || null) as MaterialKind | null })}
@@ -59,7 +59,7 @@
 		{#each kinds as kind (kind)}<option value={kind}>{KIND_WORDS[kind]}</option>{/each}
 	</select>
 	<select
-		class="control max-sm:flex-1"
+		class="control max-w-44 max-sm:max-w-none max-sm:flex-1"
 		aria-label="Supplier"
 		value={view.supplier ?? ''}
 		onchange={(e) => onview({ supplier: e.currentTarget.value || null })}

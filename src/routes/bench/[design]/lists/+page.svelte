@@ -51,7 +51,9 @@
 					{#each data.toBuy as line (line.key)}
 						<tr>
 							<td
-								>{line.label}{#if line.status === 'unlisted'}<span class="text-watch">
+								>{#if line.material}<a class="hover:underline" href="/stockroom/{line.material}"
+										>{line.label}</a
+									>{:else}{line.label}{/if}{#if line.status === 'unlisted'}<span class="text-watch">
 										(not in the Stockroom)</span
 									>{/if}{#if ROLE[line.role]}<span class="text-muted">
 										({ROLE[line.role]})</span
