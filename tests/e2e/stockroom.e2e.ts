@@ -15,7 +15,7 @@ test('a price changed says first what it moves; asked again for another; two pac
 	await expect(price).toHaveValue('twelve');
 	await price.fill('33.00');
 	await page.getByRole('button', { name: 'Save the pack' }).click();
-	const asks = page.getByRole('alert').filter({ hasText: 'This moves' });
+	const asks = page.getByRole('alert').filter({ hasText: 'This moves' }).locator('p').first();
 	await expect(asks).toContainText(/This moves \d+ designs.*; the largest by \+\d+\.\d\d, /);
 	const first = await asks.innerText();
 	// What is meant is what was asked about: another price is asked about again.
