@@ -26,7 +26,7 @@ test('a supplier’s list in another encoding is mapped, looked at, brought in, 
 			.getByRole('row', { name: /12 in harbour blue/ })
 	).toContainText('round, 50 for 11.90');
 	await page.getByRole('button', { name: /^See what the 2 rows/ }).click();
-	await expect(page.getByText('1 material is new; 2 rows are left out', { exact: false })).toBeVisible();
+	await expect(page.getByText('1 material is new; 2 rows are left out', { exact: false })).toBeVisible({ timeout: 20_000 }); // prettier-ignore
 	await page.getByRole('button', { name: 'Bring it in, that is meant' }).click();
 	await expect(page.getByText('2 rows are brought in.')).toBeVisible();
 	await page.goto('/stockroom?search=12+in+harbour+blue');

@@ -71,6 +71,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/stockroom/labels': { load: 'stock' },
 	'/stockroom/colours': { load: 'stock' },
 	'/stockroom/suppliers': { load: 'stock', save: 'stock' },
+	'/stockroom/list/stock': { GET: 'stock' },
 	'/stockroom/list': { load: 'stock', bring: 'stock', undo: 'stock' },
 	'/stockroom/stock.csv': { GET: 'stock' },
 	'/stockroom/count': { load: 'stock', save: 'stock' },

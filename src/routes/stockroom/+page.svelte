@@ -4,7 +4,7 @@
 	import { afterNavigate, goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { printView, readView, type SortedBy, type StockView } from '$lib/core/stock/view.ts';
-	import { tableItems } from '$lib/features/stockroom/table/stock-table.ts';
+	import { askedRows } from '$lib/features/stockroom/table/stock-table.ts';
 	import StockTable from '$lib/features/stockroom/table/StockTable.svelte';
 	import ViewBar from '$lib/features/stockroom/table/ViewBar.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
@@ -32,7 +32,7 @@
 	}
 	/** Up, down, and as the trade lists them. */
 	const next = (by: SortedBy): StockView['sort'] => (view.sort?.by !== by ? { by, down: false } : view.sort.down ? null : { by, down: true }); // prettier-ignore
-	const many = $derived(tableItems(data.rows, { ...view, grouped: false }).length);
+	const many = $derived(askedRows(data.rows, view).length);
 	/** The forms for what is new are open. */
 	let adding = $state<boolean>();
 	/** Materials that were added: the form begins anew after each. */

@@ -14,8 +14,11 @@ async function bring(repos: Repos, id: string, text: string, takeNew = true) {
 	const supplier = await sellerOf(repos);
 	const columns = guessColumns(text.split('\n')[0]!.split(','), []);
 	const choices = { columns, kind: null, style: { decimal: '.' as const }, currency: 'USD' as const };
-	const plan = await planBroughtList(repos, { text, choices, supplier, takeNew });
-	if ('trouble' in plan) throw new Error(plan.trouble);
+	const asked = await planBroughtList(repos, { text, choices, supplier, takeNew });
+	if ('trouble' in asked || asked.rows !== null) throw new Error('not asked');
+	const meant = await planBroughtList(repos, { text, choices, supplier, takeNew, meant: asked.about });
+	if ('trouble' in meant || meant.rows === null) throw new Error('not meant');
+	const plan = { ...meant, rows: meant.rows, effect: asked.effect };
 	const done = await repos.priceLists.bringIn({ id, supplier, day: '2027-05-04', file: 'spring.csv', columns: plan.columns, rows: plan.rows }); // prettier-ignore
 	return { plan, done };
 }

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Material, Pack } from '../../core/materials/material.ts';
 import {
 	countStates,
@@ -18,15 +19,23 @@ export interface SentList {
 	readonly choices: ListChoices;
 	/** The supplier's id; null is a new one. */
 	readonly supplier: string | null;
+	/** What a new supplier is called. */
+	readonly named?: string;
 	/** New materials are taken too. */
 	readonly takeNew: boolean;
+	/** What was asked about, where it is meant. */
+	readonly meant?: string;
 }
 /** What would come of a list. */
 export type PlannedList =
 	| { readonly trouble: string }
 	| {
-			/** Rows that do something, as they are taken. */
-			readonly rows: readonly RowOutcome[];
+			/** How many rows do something. */
+			readonly many: number;
+			/** Those rows, where the very list that was asked about is meant; before that they stay where they were worked out. */
+			readonly rows: readonly RowOutcome[] | null;
+			/** What is asked about: this list against the Stockroom as it is. */
+			readonly about: string;
 			readonly counts: Readonly<Record<RowState, number>>;
 			readonly columns: SavedColumns;
 			readonly effect: StockEffect;
@@ -35,7 +44,7 @@ export type PlannedList =
 /** Reads a list against the Stockroom as it is now, and says what it would do. Nothing is written. */
 export async function planBroughtList(
 	repos: Repos,
-	{ text, choices, supplier, takeNew }: SentList
+	{ text, choices, supplier, takeNew, named = '', meant }: SentList
 ): Promise<PlannedList> {
 	const table = readTable(text);
 	if (!table.ok) return { trouble: table.say };
@@ -44,11 +53,20 @@ export async function planBroughtList(
 	const rows = outcomes.filter(
 		(o) => o.state === 'changes' || o.state === 'another' || (takeNew && o.state === 'new')
 	);
+	const about = createHash('sha256')
+		.update(JSON.stringify([rows, supplier ?? named]))
+		.digest('hex')
+		.slice(0, 24);
 	return {
-		rows,
+		many: rows.length,
+		about,
+		rows: meant === about ? rows : null,
 		counts: countStates(outcomes),
 		columns: savedColumns(table.value.head, choices.columns),
-		effect: await stockEffect(repos, { changed: materialsAfter(studio.materials, rows, supplier ?? 'new') })
+		effect:
+			meant === about
+				? { designs: [], drafts: 0 }
+				: await stockEffect(repos, { changed: materialsAfter(studio.materials, rows, supplier ?? 'new') })
 	};
 }
 

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { MATERIAL_KINDS } from '$lib/core/materials/material.ts';
@@ -12,13 +11,13 @@ import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const [{ materials, colours, settings }, suppliers, saved, last] = await Promise.all([
+	const [{ settings }, suppliers, saved, last] = await Promise.all([
 		loadStudio(locals.repos),
 		locals.repos.stock.suppliers(),
 		locals.repos.priceLists.columns(),
 		locals.repos.priceLists.last()
 	]);
-	return { materials, colours, settings, suppliers, saved, last, fresh: crypto.randomUUID() };
+	return { settings, suppliers, saved, last, fresh: crypto.randomUUID() };
 };
 
 /** What is sent to bring a list in; the text is held to the limit of what can be sent at all. */
@@ -55,14 +54,12 @@ export const actions: Actions = {
 		if (!known && name === '') return refuse('Whose list is it? Pick the supplier, or type a new one.');
 		const style = { decimal: studio.settings.decimal };
 		const choices = { columns, kind: kind || null, style, currency: studio.settings.rates.currency };
-		const wanted: SentList = { text, choices, supplier: known?.id ?? null, takeNew: takeNew === 'on' };
+		const wanted: SentList = { text, choices, supplier: known?.id ?? null, named: known ? '' : name, takeNew: takeNew === 'on', meant: typed.meant ?? '' }; // prettier-ignore
 		const plan = await work('plan list', wanted);
 		if ('trouble' in plan) return refuse(plan.trouble);
-		if (plan.rows.length === 0) return refuse('There is nothing in it to take: every row is as it is here, or not known.'); // prettier-ignore
-		// Meant is only the very list that was asked about, with the Stockroom as it was then.
-		const about = createHash('sha256').update(JSON.stringify([plan.rows, known?.id ?? name])).digest('hex').slice(0, 24); // prettier-ignore
-		if (typed.meant !== about) {
-			const { counts } = plan;
+		if (plan.many === 0) return refuse('There is nothing in it to take: every row is as it is here, or not known.'); // prettier-ignore
+		if (plan.rows === null) {
+			const { counts, about } = plan;
 			const what = [
 				count(counts.changes, 'pack changes', 'packs change'),
 				count(counts.another, 'pack is added to what you have', 'packs are added to what you have'),
@@ -76,7 +73,7 @@ export const actions: Actions = {
 		const supplierId = known?.id ?? `${id}-supplier`;
 		if (!known) await repos.stock.addSupplier({ id: supplierId, name });
 		await repos.priceLists.bringIn({ id, supplier: supplierId, day: dayIn(studio.settings.zone), file, columns: plan.columns, rows: plan.rows }); // prettier-ignore
-		return { brought: plan.rows.length };
+		return { brought: plan.many };
 	},
 	/** Takes a list back. */
 	undo: async ({ request, locals }) => {

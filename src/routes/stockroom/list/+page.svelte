@@ -14,6 +14,7 @@
 
 	let { data, form } = $props();
 	let supplier = $state('');
+	let whose = $state<HTMLSelectElement>();
 	let named = $state('');
 	let kind = $state<MaterialKind | ''>('');
 	let takeNew = $state(true);
@@ -22,7 +23,7 @@
 	/** What is asked is asked of the list as it is shown: another choice takes it away. */
 	let asked = $state.raw<{ say: string; about: string } | undefined>();
 	const list = new PriceListRead(() => ({
-		stock: { materials: data.materials, colours: data.colours, supplier: supplier || null },
+		supplier: supplier || null,
 		numbers: {
 			kind: kind || null,
 			style: { decimal: data.settings.decimal },
@@ -31,6 +32,12 @@
 		saved: data.saved[supplier] ?? {}
 	}));
 	onDestroy(() => list.close());
+	/** Takes a list; what was picked before the page could hear of it is heard now. */
+	function take(from: File | string) {
+		supplier = whose?.value ?? supplier;
+		asked = undefined;
+		void list.take(from);
+	}
 	const again = () => {
 		asked = undefined;
 		list.match();
@@ -62,6 +69,9 @@
 			{#snippet children(attributes)}<select
 					{...attributes}
 					class="control w-full"
+					name="supplier"
+					form="bring"
+					bind:this={whose}
 					bind:value={supplier}
 					onchange={() => (list.table ? list.read() : undefined)}
 				>
@@ -74,6 +84,8 @@
 				{#snippet children(attributes)}<input
 						{...attributes}
 						class="control w-full"
+						name="named"
+						form="bring"
 						bind:value={named}
 						maxlength="80"
 						autocomplete="off"
@@ -89,8 +101,7 @@
 					onchange={(e) => {
 						const file = e.currentTarget.files?.[0];
 						e.currentTarget.value = '';
-						asked = undefined;
-						if (file) void list.take(file);
+						if (file) take(file);
 					}}
 				/>{/snippet}
 		</Field>
@@ -102,13 +113,7 @@
 				placeholder="code&#9;name&#9;pack&#9;price"
 				bind:value={pasted}></textarea>
 			<p class="mt-2">
-				<Button
-					type="button"
-					onclick={() => {
-						asked = undefined;
-						void list.take(pasted);
-					}}>Read these rows</Button
-				>
+				<Button type="button" onclick={() => take(pasted)}>Read these rows</Button>
 			</p>
 		</details>
 	</div>
@@ -147,10 +152,11 @@
 		</section>
 		<section aria-labelledby="rows" class="pt-4">
 			<h2 id="rows" class="text-[17px] font-semibold">What would come of it</h2>
-			<ListRows {list} materials={data.materials} {money} />
+			<ListRows {list} {money} />
 		</section>
 		{#if list.counts}
 			<form
+				id="bring"
 				method="post"
 				action="?/bring"
 				enctype="multipart/form-data"
@@ -174,8 +180,6 @@
 				}}
 			>
 				<input type="hidden" name="id" value={data.fresh} />
-				<input type="hidden" name="supplier" value={supplier} />
-				<input type="hidden" name="named" value={supplier === '' ? named : ''} />
 				<input type="hidden" name="kind" value={kind} />
 				<input type="hidden" name="file" value={list.file} />
 				{#if list.counts.new > 0}

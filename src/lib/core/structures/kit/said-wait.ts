@@ -1,12 +1,13 @@
 import { rulesFor, type CountOf } from '../../document/rule.ts';
-import type { StepKit } from './step-kit.ts';
+import type { StepContext } from '../../plan/made-step.ts';
+import type { Recipe } from '../../recipe/recipe.ts';
 
 /**
  * How long something takes by what the Stockroom says of the materials its rules take, seconds: the slowest of them.
  * @param of what is counted of it @param usual where nothing is said
  */
 export function saidWait(
-	{ recipe, context }: Pick<StepKit, 'recipe' | 'context'>,
+	{ recipe, context }: { readonly recipe: Pick<Recipe, 'rules'>; readonly context: StepContext }, // prettier-ignore
 	{ of, fact, usual }: { readonly of: readonly CountOf[]; readonly fact: 'setMinutes' | 'dryMinutes'; readonly usual: number } // prettier-ignore
 ): number {
 	const said = rulesFor(recipe.rules, context.rules).flatMap((rule) => (of.includes(rule.of) && rule.material !== null ? [context.catalogue.materials.get(rule.material)?.facts?.[fact] ?? []].flat() : [])); // prettier-ignore

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import type { Material } from '../../../core/materials/material.ts';
 	import { KIND_WORDS } from '../../../core/materials/material.ts';
 	import { FIELD_WORDS } from '../../../core/price-list/columns.ts';
 	import { ROW_STATES, type RowOutcome, type RowState } from '../../../core/price-list/plan-list.ts';
@@ -8,12 +7,10 @@
 
 	interface Props {
 		list: PriceListRead;
-		materials: readonly Pick<Material, 'id' | 'name'>[];
 		/** An amount as it is printed here; not known is blank. */
 		money: (minor: number | null) => string;
 	}
-	let { list, materials, money }: Props = $props();
-	const names = $derived(new Map(materials.map((m) => [m.id, m.name])));
+	let { list, money }: Props = $props();
 	const WORDS: Readonly<Record<RowState, string>> = {
 		changes: 'change',
 		another: 'one more pack',
@@ -65,7 +62,7 @@
 				<tr class="border-t border-line align-top">
 					<td class="figures px-2 py-1 text-right text-muted">{row.line}</td>
 					<td class="px-2 py-1">{row.says}</td>
-					<td class="px-2 py-1 max-sm:hidden">{names.get(row.material ?? '') ?? ''}</td>
+					<td class="px-2 py-1 max-sm:hidden">{list.names.get(row.material ?? '') ?? ''}</td>
 					<td class="px-2 py-1 {row.state === 'problem' ? 'text-bad' : ''}">{does(row)}</td>
 				</tr>
 			{/each}

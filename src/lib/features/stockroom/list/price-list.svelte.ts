@@ -6,6 +6,13 @@ import ListWorker from '../../../workers/price-list.worker.ts?worker';
 
 type TableTell = Extract<ListTell, { kind: 'table' }>;
 
+/** Whose list it is, how its numbers are read, and its columns as they were mapped before. */
+export interface ListAsked {
+	readonly supplier: string | null;
+	readonly numbers: Omit<ListChoices, 'columns'>;
+	readonly saved: SavedColumns;
+}
+
 /** A price list that is being looked at: read and matched in a worker, stopped by ending it. */
 export class PriceListRead {
 	table = $state.raw<Omit<TableTell, 'kind' | 'text'> | null>(null);
@@ -21,11 +28,14 @@ export class PriceListRead {
 	text = '';
 	#source: ArrayBuffer | string | null = null;
 	#worker: Worker | undefined;
-	readonly #stock: () => { stock: ListStock; numbers: Omit<ListChoices, 'columns'>; saved: SavedColumns };
+	readonly #asked: () => ListAsked;
+	/** The Stockroom as it was when the list was taken. */
+	#stock: Pick<ListStock, 'materials' | 'colours'> = { materials: [], colours: [] };
+	names = $state.raw<ReadonlyMap<string, string>>(new Map());
 
-	/** @param stock what it is matched with, and how, whenever it is matched */
-	constructor(stock: () => { stock: ListStock; numbers: Omit<ListChoices, 'columns'>; saved: SavedColumns }) {
-		this.#stock = stock;
+	/** @param asked whose list it is, and how it is read, whenever it is matched */
+	constructor(asked: () => ListAsked) {
+		this.#asked = asked;
 	}
 
 	/** Takes a file or pasted rows. */
@@ -37,8 +47,14 @@ export class PriceListRead {
 			return;
 		}
 		try {
+			this.progress = { done: 0, of: 0 };
 			this.#source = typeof from === 'string' ? from : await from.arrayBuffer();
+			const answer = await fetch('/stockroom/list/stock');
+			if (!answer.ok) throw new Error('not answered');
+			this.#stock = (await answer.json()) as Pick<ListStock, 'materials' | 'colours'>;
+			this.names = new Map(this.#stock.materials.map((m) => [m.id, m.name]));
 		} catch {
+			this.progress = null;
 			this.trouble = 'The file could not be read. Choose it again.';
 			return;
 		}
@@ -49,16 +65,16 @@ export class PriceListRead {
 	read(encoding?: Encoding): void {
 		if (this.#source === null) return;
 		this.progress = { done: 0, of: 0 };
-		this.#ask({ read: this.#source, encoding, saved: this.#stock().saved });
+		this.#ask({ read: this.#source, encoding, saved: this.#asked().saved });
 	}
 
 	/** Matches its rows with what is there. */
 	match(): void {
 		if (!this.table) return;
-		const { stock, numbers } = this.#stock();
+		const { supplier, numbers } = this.#asked();
 		this.counts = null;
 		this.progress = { done: 0, of: this.table.many };
-		this.#ask({ plan: { ...numbers, columns: this.columns }, stock });
+		this.#ask({ plan: { ...numbers, columns: this.columns }, stock: { ...this.#stock, supplier } });
 	}
 
 	show(state: RowState): void {

@@ -1,11 +1,9 @@
 import {
 	createTable,
 	getCoreRowModel,
-	getFilteredRowModel,
 	getGroupedRowModel,
 	getSortedRowModel,
 	type ColumnDef,
-	type FilterFn,
 	type SortingFn
 } from '@tanstack/table-core';
 import {
@@ -99,17 +97,26 @@ const COLUMNS: ColumnDef<TableRow>[] = Object.entries(VALUES).map(([id, accessor
 	sortingFn: id === 'name' || id === 'supplier' ? byWords : 'basic'
 }));
 
-/** All that a view asks of a row: every word of the search in its name, kind or codes. */
-const asked: FilterFn<TableRow> = ({ original: r }, _, { search, kind, supplier, low, retired }: StockView) => {
-	const text = `${r.name} ${KIND_WORDS[r.kind]} ${r.kind} ${r.codes.join(' ')}`.toLowerCase();
-	return (
-		(kind === null || r.kind === kind) &&
-		(supplier === null || r.suppliers.includes(supplier)) &&
-		(!low || r.isLow) &&
-		(retired || !r.retired) &&
-		search.toLowerCase().split(/\s+/).every((word) => text.includes(word))
+/** What is searched of a row; rows stay the same while she types. */
+const texts = new WeakMap<TableRow, string>();
+function textOf(row: TableRow): string {
+	let text = texts.get(row);
+	if (text === undefined) texts.set(row, (text = `${row.name} ${KIND_WORDS[row.kind]} ${row.kind} ${row.codes.join(' ')}`.toLowerCase()));
+	return text;
+} // prettier-ignore
+
+/** The rows a view asks for: every word of the search in name, kind or codes. */
+export function askedRows<R extends TableRow>(rows: readonly R[], { search, kind, supplier, low, retired }: StockView): readonly R[] {
+	const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+	return rows.filter(
+		(r) =>
+			(kind === null || r.kind === kind) &&
+			(supplier === null || r.suppliers.includes(supplier)) &&
+			(!low || r.isLow) &&
+			(retired || !r.retired) &&
+			words.every((word) => textOf(r).includes(word))
 	);
-}; // prettier-ignore
+} // prettier-ignore
 
 const sums = (kind: MaterialKind, rows: readonly TableRow[]) => ({
 	kind,
@@ -124,11 +131,12 @@ export function tableItems<R extends TableRow>(
 	view: StockView,
 	closed: ReadonlySet<MaterialKind> = new Set()
 ): readonly TableItem<R>[] {
+	const asked = askedRows(rows, view);
+	if (!view.grouped && !view.sort) return asked.map((row) => ({ row }));
 	const table = createTable<TableRow>({
-		data: rows as unknown as TableRow[],
+		data: asked as unknown as TableRow[],
 		columns: COLUMNS,
 		state: {
-			globalFilter: view,
 			sorting: view.sort ? [{ id: view.sort.by, desc: view.sort.down }] : [],
 			grouping: view.grouped ? ['kind'] : [],
 			columnPinning: {},
@@ -136,12 +144,9 @@ export function tableItems<R extends TableRow>(
 			expanded: true
 		},
 		enableSortingRemoval: true,
-		globalFilterFn: asked,
-		getColumnCanGlobalFilter: ({ id }) => id === 'name',
 		onStateChange: () => {},
 		renderFallbackValue: null,
 		getCoreRowModel: getCoreRowModel(),
-		getFilteredRowModel: getFilteredRowModel(),
 		getGroupedRowModel: getGroupedRowModel(),
 		getSortedRowModel: getSortedRowModel()
 	});
