@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { GROUNDS } from '../document/ground.ts';
 import type { Micrometres } from '../units/length.ts';
 import { SOFTNESS, VALVES, type MaterialFacts } from './facts.ts';
 
@@ -18,6 +19,7 @@ export const factsSchema = z.strictObject({
 	liftGrams: grams.optional(),
 	wide: length.optional(),
 	deep: length.optional(),
+	ground: z.enum(GROUNDS).optional(),
 	holdsGrams: grams.optional(),
 	setMinutes: minutes.optional(),
 	dryMinutes: minutes.optional(),

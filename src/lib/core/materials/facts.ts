@@ -1,3 +1,4 @@
+import type { Ground } from '../document/ground.ts';
 import type { Micrometres } from '../units/length.ts';
 
 /** How a foil is closed: by itself, by heat or tape, or its tail is tied. */
@@ -16,6 +17,8 @@ export interface MaterialFacts {
 	/** What a base covers of the floor. */
 	readonly wide?: Micrometres | undefined;
 	readonly deep?: Micrometres | undefined;
+	/** What a base is made for; nothing is any ground. */
+	readonly ground?: Ground | undefined;
 	/** What a tie or an adhesive holds, g. */
 	readonly holdsGrams?: number | undefined;
 	/** Minutes until glue holds. */

@@ -17,12 +17,13 @@ export type KindField =
 	| 'lift'
 	| 'wide'
 	| 'deep'
+	| 'ground'
 	| 'holds'
 	| 'set'
 	| 'dry'
 	| 'cover';
 
-const LATEX: readonly KindField[] = ['nominal', 'safe', 'softness', 'colour', 'grams', 'loss'];
+const LATEX: readonly KindField[] = ['nominal', 'safe', 'softness', 'colour', 'litres', 'grams', 'loss'];
 const FOIL: readonly KindField[] = [
 	'nominal',
 	'colour',
@@ -50,7 +51,7 @@ const FIELDS: Readonly<Record<MaterialKind, readonly KindField[]>> = {
 	'foil-number': FOIL,
 	pipe: BUILT,
 	fitting: BUILT,
-	base: [...BUILT, 'wide', 'deep'],
+	base: [...BUILT, 'wide', 'deep', 'ground'],
 	weight: ['grams', 'reuse', 'loss'],
 	tie: [...PLAIN, 'holds'],
 	adhesive: ['holds', 'set', 'loss'],

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { GROUNDS } from '../document/ground.ts';
 import { inches } from '../units/length.ts';
 import { SOFTNESS, VALVES, type MaterialFacts } from './facts.ts';
 import { factsSchema } from './facts.schema.ts';
@@ -19,6 +20,7 @@ const facts = fc.record(
 		liftGrams: grams,
 		wide: eighths,
 		deep: eighths,
+		ground: fc.constantFrom(...GROUNDS),
 		holdsGrams: grams,
 		setMinutes: minutes,
 		dryMinutes: minutes,

@@ -16,6 +16,7 @@ import {
 	type Field
 } from '../forms/fields.ts';
 import { dayField } from '../forms/day-field.ts';
+import { GROUNDS, type Ground } from '../document/ground.ts';
 import type { Fields } from '../forms/merge-fields.ts';
 import { readForm, type Errors, type ValuesOf } from '../forms/read-form.ts';
 import type { FormContext } from '../forms/fields.ts';
@@ -91,6 +92,7 @@ const FACTS = {
 	lift: figure('What it lifts', 100_000),
 	wide: orBlank(length('How wide it stands', 'in'), null),
 	deep: orBlank(length('How deep it stands', 'in'), null),
+	ground: orBlank<Ground, null>(choice(GROUNDS, { say: 'What is it made for? Pick one, or leave it open.' }), null),
 	holds: figure('What it holds', 1_000_000),
 	set: orBlank(count({ what: 'Minutes until it holds', min: 1, max: 20_000 }), null),
 	dry: orBlank(count({ what: 'Minutes until it is dry', min: 1, max: 20_000 }), null),
@@ -102,6 +104,7 @@ const factsOf = (read: ValuesOf<typeof FACTS>): MaterialFacts => ({
 	...(read.lift !== null && { liftGrams: read.lift }),
 	...(read.wide !== null && { wide: read.wide }),
 	...(read.deep !== null && { deep: read.deep }),
+	...(read.ground && { ground: read.ground }),
 	...(read.holds !== null && { holdsGrams: read.holds }),
 	...(read.set !== null && { setMinutes: read.set }),
 	...(read.dry !== null && { dryMinutes: read.dry }),
@@ -206,7 +209,7 @@ export const readMaterialChange = (
 function read<F extends ReturnType<typeof whatItIs>>(form: F, typed: Fields, context: FormContext) {
 	const found = readForm(form, typed, context);
 	if (!found.ok) return found;
-	const { uses, resale, upkeep, gone, valve, softness, lift, wide, deep, holds, set, dry, cover, ...values } = found.values as ValuesOf<ReturnType<typeof whatItIs>>; // prettier-ignore
+	const { uses, resale, upkeep, gone, valve, softness, lift, wide, deep, ground, holds, set, dry, cover, ...values } = found.values as ValuesOf<ReturnType<typeof whatItIs>>; // prettier-ignore
 	if (uses === null && (resale > 0 || upkeep > 0 || !gone.equals(0)))
 		return {
 			ok: false,
@@ -216,7 +219,7 @@ function read<F extends ReturnType<typeof whatItIs>>(form: F, typed: Fields, con
 		};
 	const lost = gone.equals(0) ? {} : { loss: rationalText(gone.div(100)) };
 	const reuse = uses === null ? null : { uses, resaleMinor: resale, upkeepMinor: upkeep, ...lost };
-	const facts = factsOf({ valve, softness, lift, wide, deep, holds, set, dry, cover });
+	const facts = factsOf({ valve, softness, lift, wide, deep, ground, holds, set, dry, cover });
 	return { ok: true, values: { ...values, facts, reuse, colour: values.colour || null } };
 }
 
@@ -249,6 +252,7 @@ export function materialFields(
 		lift: plain(m.facts?.liftGrams ?? null),
 		wide: m.facts?.wide === undefined ? '' : formatInches(m.facts.wide),
 		deep: m.facts?.deep === undefined ? '' : formatInches(m.facts.deep),
+		ground: m.facts?.ground ?? '',
 		holds: plain(m.facts?.holdsGrams ?? null),
 		set: String(m.facts?.setMinutes ?? ''),
 		dry: String(m.facts?.dryMinutes ?? ''),

@@ -1,6 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { colours, design, designOf, floating, rates, studio } from '../../../../tests/kit/studio.ts';
+import {
+	colours,
+	design,
+	designOf,
+	floating,
+	materials,
+	rates,
+	studio
+} from '../../../../tests/kit/studio.ts';
 import { catalogue } from '../materials/catalogue.ts';
+import { PLAIN_MATERIAL } from '../materials/material.ts';
 import { tally } from '../tally/tally.ts';
 import { dayNotes, outdoorNotes, type DayLine } from './day.ts';
 import type { QuoteClimate } from './climate.ts';
@@ -71,6 +80,17 @@ describe('what the day does to a quote', () => {
 			say: expect.stringMatching(/^moons: moons sinks there, \d g of lift for 10 g\. Take something off/)
 		});
 		expect(outdoorNotes(lines).map((n) => n.say)).toEqual([expect.stringMatching(/never let one go/)]);
+	});
+	test('a base that is made for indoors is spoken of on grass, and not where it belongs', () => {
+		const made = { ...PLAIN_MATERIAL, id: 'plate', kind: 'base' as const, name: 'steel plate', packs: [], facts: { ground: 'indoors' as const } }; // prettier-ignore
+		const recipe = designOf([...materials, made], 'column', ['4 11 at 9 white x2', '1 steel plate']);
+		const worked = tally(recipe, null, 1, {
+			...context,
+			catalogue: catalogue([...materials, made], colours)
+		});
+		const on = (ground: 'grass' | 'indoors') => outdoorNotes([{ item: { id: 'l', recipe, colourway: null, quantity: 1, ground }, tally: worked }]).map((n) => n.say); // prettier-ignore
+		expect(on('grass')).toEqual([expect.stringMatching(/steel plate is made for indoors, and it will stand on grass/)]); // prettier-ignore
+		expect(on('indoors')).toEqual([]);
 	});
 	test('a topper that is tied further down is held by more than the top', () => {
 		const rows = ['4 11 at 9 white x2', '4 11 at 8 white', '4 11 at 7 white'];

@@ -160,9 +160,17 @@ export function outdoorNotes(lines: readonly DayLine[], gust = USUAL_GUST): DayN
 				level: 'watch',
 				say: `${item.recipe.name}: ${sail.label} is a sail outdoors. Tie it at three points to what stands fast, never to one ribbon, and take it down when the wind comes.`
 			});
-		return [...notes, ...windNotes(line, gust)];
+		return [...notes, ...groundNotes(line), ...windNotes(line, gust)];
 	});
 }
+
+/** A base that is made for another ground than it will stand on. */
+function groundNotes({ item, tally }: DayLine): DayNote[] {
+	const ground = item.ground ?? 'grass';
+	const wrong = tally.bill.lines.find(({ material }) => material?.kind === 'base' && material.facts?.ground !== undefined && material.facts.ground !== ground);
+	if (!wrong) return [];
+	return [{ level: 'watch', say: `${item.recipe.name}: ${wrong.label} is made for ${wrong.material!.facts!.ground}, and it will stand on ${ground}. Take another, or what holds it there.` }];
+} // prettier-ignore
 
 /** A foil as wide as this catches the wind like a sail. House rule, from memory. */
 const SAIL = inches(30);

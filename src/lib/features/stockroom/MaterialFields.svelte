@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { GROUNDS } from '../../core/document/ground.ts';
 	import { SOFTNESS, VALVES } from '../../core/materials/facts.ts';
 	import { kindFields, type KindField } from '../../core/materials/kind-fields.ts';
 	import {
@@ -119,6 +120,7 @@
 {#if has('softness')}{@render pick('Soft or firm', 'softness', SOFTNESS)}{/if}
 {#if has('wide')}{@render line('It stands so wide, in', 'wide', '24')}{/if}
 {#if has('deep')}{@render line('… and so deep, in', 'deep', '24')}{/if}
+{#if has('ground')}{@render pick('Made for', 'ground', GROUNDS)}{/if}
 {#if has('holds')}{@render line('One holds, g', 'holds', '500')}{/if}
 {#if has('set')}{@render line('Minutes until it holds', 'set', '10')}{/if}
 {#if has('dry')}{@render line('Minutes until it is dry', 'dry', '30')}{/if}
