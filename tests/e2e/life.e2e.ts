@@ -350,7 +350,7 @@ test('what popped at a build teaches the Stockroom, and counts once it is taken'
 	const share = /counted: ([\d.]+ %)/.exec((await learned.textContent())!)![1]!;
 	await learned.getByRole('button', { name: /^Count .* with it$/ }).click();
 	// What it moves is said before it counts.
-	await expect(learned.getByText('This moves', { exact: false })).toBeVisible();
+	await expect(learned.getByText('This moves', { exact: false })).toBeVisible({ timeout: 20_000 });
 	await learned.getByRole('button', { name: 'Use it, that is meant' }).click();
 	// Counts count once: what was taken is not news any more.
 	await expect(learned.getByRole('button', { name: /with it$/ })).toHaveCount(0);

@@ -16,12 +16,14 @@ test('a price changed says first what it moves; asked again for another; two pac
 	await price.fill('33.00');
 	await page.getByRole('button', { name: 'Save the pack' }).click();
 	const asks = page.getByRole('alert').filter({ hasText: 'This moves' }).locator('p').first();
-	await expect(asks).toContainText(/This moves \d+ designs.*; the largest by \+\d+\.\d\d, /);
+	await expect(asks).toContainText(/This moves \d+ designs.*; the largest by \+\d+\.\d\d, /, {
+		timeout: 20_000
+	});
 	const first = await asks.innerText();
 	// What is meant is what was asked about: another price is asked about again.
 	await price.fill('66.00');
 	await page.getByRole('button', { name: 'Save, that is meant' }).click();
-	await expect(asks).not.toHaveText(first);
+	await expect(asks).not.toHaveText(first, { timeout: 20_000 });
 	await page.getByRole('button', { name: 'Save, that is meant' }).click();
 	await expect(page.getByText('100 for 66.00').first()).toBeVisible();
 
