@@ -10,6 +10,7 @@ import {
 } from '../materials/material.ts';
 import type { Columns, ListField } from './columns.ts';
 import { decimalOf, readListRow, type ListNumbers, type ListRow } from './read-row.ts';
+import { isSamePack, saidNow, type SaidOfPack } from './said-of-pack.ts';
 import type { Table } from './table.ts';
 
 /** What a list is held to: what the Stockroom has, and whose list it is. */
@@ -29,13 +30,6 @@ export interface ListChoices extends ListNumbers {
 export const ROW_STATES = ['changes', 'another', 'new', 'same', 'unknown', 'problem'] as const;
 export type RowState = (typeof ROW_STATES)[number];
 
-/** What of a pack a list says; what it does not say is left as it is. */
-export type SaidOfPack = Pick<ListRow, 'code'> & {
-	readonly suppliersName: string;
-	readonly count: number;
-	readonly priceMinor: number | null;
-	readonly depositMinor: number | null;
-};
 export interface RowOutcome {
 	readonly line: number;
 	/** As the list calls it. */
@@ -138,16 +132,16 @@ function changed(
 	material: Material,
 	pack: Pack
 ): RowOutcome {
+	const now = saidNow(pack);
 	const then: SaidOfPack = {
-		code: row.code || (pack.code ?? ''),
+		code: row.code || now.code,
 		// Its own name in the Stockroom is nothing the supplier calls it.
-		suppliersName: row.name !== '' && row.name !== material.name ? row.name : (pack.suppliersName ?? ''),
-		count: row.count ?? pack.count,
-		priceMinor: row.priceMinor ?? pack.priceMinor,
-		depositMinor: row.depositMinor ?? pack.depositMinor ?? null
+		suppliersName: row.name !== '' && row.name !== material.name ? row.name : now.suppliersName,
+		count: row.count ?? now.count,
+		priceMinor: row.priceMinor ?? now.priceMinor,
+		depositMinor: row.depositMinor ?? now.depositMinor
 	};
-	const isSame = then.code === (pack.code ?? '') && then.suppliersName === (pack.suppliersName ?? '') && then.count === pack.count && then.priceMinor === pack.priceMinor && then.depositMinor === (pack.depositMinor ?? null); // prettier-ignore
-	return { ...base, state: isSame ? 'same' : 'changes', material: material.id, pack, then };
+	return { ...base, state: isSamePack(then, now) ? 'same' : 'changes', material: material.id, pack, then };
 }
 
 function another(base: Pick<RowOutcome, 'line' | 'says'>, row: ListRow, material: Material): RowOutcome {
@@ -182,7 +176,7 @@ export function planList(
 		const first = key === undefined ? undefined : seen.get(key);
 		if (key !== undefined && !first) seen.set(key, outcome);
 		if (!first) return outcome;
-		const isOne = JSON.stringify(first.then) === JSON.stringify(outcome.then);
+		const isOne = first.then && outcome.then && isSamePack(first.then, outcome.then);
 		return isOne
 			? { line: outcome.line, says: outcome.says, state: 'same', say: `Row ${first.line} says the same.` }
 			: { line: outcome.line, says: outcome.says, state: 'problem', field: 'price', say: `Row ${first.line} says another price or pack of it: that one counts.` };

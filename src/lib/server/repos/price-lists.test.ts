@@ -1,6 +1,8 @@
 import { expect, test } from 'vitest';
 import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
-import { design } from '../../../../tests/kit/studio.ts';
+import { design, designOf } from '../../../../tests/kit/studio.ts';
+import { inches } from '../../core/units/length.ts';
+import { newTerms } from '../services/quoting.ts';
 import { guessColumns } from '../../core/price-list/columns.ts';
 import { planBroughtList } from '../services/bring-list.ts';
 import type { Repos } from './index.ts';
@@ -62,6 +64,34 @@ test('taken back, all is as it was; what was changed since and what is used by n
 	expect(after.find((m) => m.id === '11-white')!.packs[0]!.priceMinor).toBe(1950);
 	expect(after.filter((m) => m.id.startsWith('list-two')).map((m) => [m.id, m.retired])).toEqual([['list-two.4', true]]); // prettier-ignore
 	expect((await repos.priceLists.last()).map((l) => [l.id, l.undone])).toEqual([['list-two', true], ['list-one', true]]); // prettier-ignore
+});
+
+test('what anything hangs on stays, retired: a piece that comes back, an offcut, a rule, a line of a quote, one made one with it, a balloon a design calls for by size and colour', async () => {
+	const { repos } = await tempStudio();
+	const NAMES = ['a stand', 'a tube', 'a ruled thing', 'a typed thing', 'a stand-in', '12 in round', '9 in round', 'a spare']; // prettier-ignore
+	const kinds: Record<string, string> = { '12 in round': 'round', '9 in round': 'round' };
+	const rows = NAMES.map(
+		(name, i) => `N${i},${name},10,5.00,${kinds[name] ?? 'fitting'},${kinds[name] ? 'hive gold' : ''}`
+	);
+	await bring(repos, 'list-all', ['code,name,pack,price,kind,colour', ...rows].join('\n'));
+	const id = (name: string) => `list-all.${NAMES.indexOf(name) + 2}`;
+	await repos.things.add([{ id: 's1', material: id('a stand'), name: 'stand 1', condition: 'good', place: '', note: '', hireMinor: null, depositMinor: null }]); // prettier-ignore
+	await repos.things.putOffcut({ material: id('a tube'), length: inches(20), wide: 0, count: 1 });
+	const { settings } = (await repos.workspaces.find())!;
+	await repos.workspaces.change({ ...settings, rates: { ...settings.rates, rules: [...settings.rates.rules, { of: 'tee', each: '1', material: id('a ruled thing') }] } }); // prettier-ignore
+	await repos.designs.create('d', design('column', '4 11 at 9 white'), NOW);
+	await repos.designs.keep('d', NOW);
+	const clientId = await repos.clients.named('Tidewick Library', 'client');
+	const typed = [{ id: 't', label: 'hooks', quantity: 2, priceMinor: 100, costMinor: null, material: id('a typed thing') }]; // prettier-ignore
+	await repos.quotes.create('q', { clientId, eventDate: null, zone: settings.zone, terms: { ...newTerms(settings), deliveryCostMinor: 0, typed } as never, lines: [{ id: 'l', versionId: 'd.1', colourwayId: null, sizeId: null, quantity: 1, way: null }] }, NOW); // prettier-ignore
+	await repos.stock.changeMaterial('star card', { retired: true, into: id('a stand-in') });
+	// A design that calls for a balloon by its size and colour names no material.
+	const own = await repos.stock.materials();
+	await repos.designs.create('gold', designOf(own, 'gold', ['4 12 at 9 gold']), NOW);
+	expect(await repos.priceLists.takeBack('list-all', '2027-05-05')).toEqual({ changedSince: 0, stay: 6 });
+	const left = (await repos.stock.materials()).filter((m) => m.id.startsWith('list-all'));
+	expect(left.map((m) => m.name).sort()).toEqual(NAMES.slice(0, 6).sort());
+	expect(left.every((m) => m.retired && m.packs.length === 1)).toBe(true);
 });
 
 test('of a list that cannot be written nothing is written', async () => {

@@ -1,13 +1,15 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { undoOfListSchema, type UndoOfList } from '../../core/price-list/undo.schema.ts';
-import type { RowOutcome, SaidOfPack } from '../../core/price-list/plan-list.ts';
+import type { RowOutcome } from '../../core/price-list/plan-list.ts';
+import { isSamePack, isSamePrice, saidNow, type SaidOfPack } from '../../core/price-list/said-of-pack.ts';
 import { savedColumnsSchema } from '../../core/price-list/columns.schema.ts';
 import type { SavedColumns } from '../../core/price-list/columns.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
-import { design, designVersion } from '../db/tables/design.ts';
-import { material, onOrder, pack, packPrice, priceList, stockMove, supplier } from '../db/tables/stock.ts';
+import { material, onOrder, pack, packPrice, priceList, supplier } from '../db/tables/stock.ts';
+import { inUse } from './in-use.ts';
+import { keepPrices, slices } from './pack-prices.ts';
 import { materialRow } from './stock.ts';
 import { touchStock } from './workspaces.ts';
 
@@ -32,41 +34,13 @@ export interface NewList {
 	readonly rows: readonly RowOutcome[];
 }
 
-/** What is written at once: SQLite takes 32,766 values in one statement. */
-const AT_ONCE = 500;
-
-function* slices<T>(all: readonly T[]): Generator<readonly T[]> {
-	for (let at = 0; at < all.length; at += AT_ONCE) yield all.slice(at, at + AT_ONCE);
-}
-
 /** Price lists of suppliers as they were brought in, each whole or not at all, and back out again. */
 export function priceLists(db: Database, actor: Actor) {
 	const own = { workspaceId: actor.workspace, changedBy: actor.person };
 	const mine = ({ workspaceId }: { workspaceId: AnySQLiteColumn<{ data: string }> }) => eq(workspaceId, actor.workspace);
 
-	/** Prices of packs as rows of their history, numbered by pack. */
-	async function keepPrices(tx: Writer, day: string, packs: readonly { id: string; count: number; priceMinor: number | null }[]) {
-		for (const some of slices(packs)) {
-			const ids = some.map((p) => p.id);
-			const before = await tx.select({ pack: packPrice.packId, many: sql<number>`count(*)` }).from(packPrice).where(and(eq(packPrice.workspaceId, actor.workspace), inArray(packPrice.packId, ids))).groupBy(packPrice.packId);
-			const many = new Map(before.map((b) => [b.pack, b.many]));
-			await tx.insert(packPrice).values(some.map(({ id, count, priceMinor }) => ({ id: `${id}.${(many.get(id) ?? 0) + 1}`, packId: id, day, count, priceMinor, ...own })));
-		}
-	}
-
 	const setPack = (tx: Writer, id: string, { code, suppliersName, count, priceMinor, depositMinor }: SaidOfPack) =>
 		tx.update(pack).set({ code, suppliersName, count, priceMinor, depositMinor, changedBy: actor.person }).where(and(mine(pack), eq(pack.id, id)));
-
-	/** Everything that a recipe of this workspace names, in any way. */
-	async function namedInRecipes(tx: Writer): Promise<Set<string>> {
-		const named = new Set<string>();
-		const texts = [
-			...(await tx.select({ recipe: sql<string>`${design.working}` }).from(design).where(eq(design.workspaceId, actor.workspace))),
-			...(await tx.select({ recipe: sql<string>`${designVersion.recipe}` }).from(designVersion).where(eq(designVersion.workspaceId, actor.workspace)))
-		];
-		for (const { recipe } of texts) for (const [, text] of recipe.matchAll(/"((?:[^"\\]|\\.)*)"/g)) named.add(text!);
-		return named;
-	}
 
 	return {
 		/** Brings a list in, all of it or nothing. The same list sent again changes nothing. @returns false where it was in already */
@@ -76,20 +50,16 @@ export function priceLists(db: Database, actor: Actor) {
 				if (before.length > 0) return false;
 				const changes = rows.flatMap(({ state, pack: was, then }) => (state === 'changes' && was && then ? [{ was, then }] : []));
 				for (const { was, then } of changes) await setPack(tx, was.id, then);
-				await keepPrices(tx, day, changes.filter(({ was, then }) => was.priceMinor !== then.priceMinor || was.count !== then.count).map(({ was, then }) => ({ id: was.id, ...then })));
+				await keepPrices(tx, actor, day, changes.filter(({ was, then }) => !isSamePrice(was, then)).map(({ was, then }) => ({ id: was.id, ...then })));
 				const fresh = rows.flatMap(({ state, fresh: what, line }) => (state === 'new' && what ? [{ ...what, id: `${id}.${line}` }] : []));
 				for (const some of slices(fresh)) await tx.insert(material).values(some.map((m) => ({ ...materialRow(m), ...own })));
 				const packs = rows.flatMap(({ state, material: of, line, then }) =>
 					then && (state === 'new' || (state === 'another' && of)) ? [{ ...then, id: `${id}.${line}-pack`, materialId: of ?? `${id}.${line}`, supplierId, ...own }] : []
 				);
-				for (const some of slices(packs)) await tx.insert(pack).values([...some]);
-				await keepPrices(tx, day, packs);
+				for (const some of slices(packs)) await tx.insert(pack).values(some);
+				await keepPrices(tx, actor, day, packs);
 				const undo: UndoOfList = {
-					packs: changes.map(({ was, then }) => ({
-						id: was.id,
-						was: { count: was.count, priceMinor: was.priceMinor, depositMinor: was.depositMinor ?? null, code: was.code ?? '', suppliersName: was.suppliersName ?? '' },
-						made: then
-					})),
+					packs: changes.map(({ was, then }) => ({ id: was.id, was: saidNow(was), made: then })),
 					addedPacks: packs.map((p) => p.id),
 					addedMaterials: fresh.map((m) => m.id)
 				};
@@ -114,27 +84,28 @@ export function priceLists(db: Database, actor: Actor) {
 					for (const row of await tx.select().from(pack).where(and(mine(pack), inArray(pack.id, some.map((p) => p.id))))) now.set(row.id, row);
 				const back = packs.filter(({ id: of, made }) => {
 					const is = now.get(of);
-					return is && is.count === made.count && is.priceMinor === made.priceMinor && is.depositMinor === made.depositMinor && is.code === made.code && is.suppliersName === made.suppliersName;
+					return is !== undefined && isSamePack(is, made);
 				});
 				for (const { id: of, was } of back) await setPack(tx, of, was);
-				await keepPrices(tx, day, back.filter(({ was, made }) => was.priceMinor !== made.priceMinor || was.count !== made.count).map(({ id: of, was }) => ({ id: of, ...was })));
+				await keepPrices(tx, actor, day, back.filter(({ was, made }) => !isSamePrice(was, made)).map(({ id: of, was }) => ({ id: of, ...was })));
 				const ordered = new Set((await tx.select({ pack: onOrder.packId }).from(onOrder).where(mine(onOrder))).map((o) => o.pack));
-				const moved = new Set((await tx.selectDistinct({ material: stockMove.materialId }).from(stockMove).where(mine(stockMove))).map((m) => m.material));
-				const named = addedMaterials.length > 0 ? await namedInRecipes(tx) : new Set<string>();
-				const stays = new Set(addedMaterials.filter((m) => moved.has(m) || named.has(m) || ordered.has(`${m}-pack`)));
+				const used = await inUse(tx, actor);
+				const stays = new Set<string>();
+				for (const some of slices(addedMaterials))
+					for (const row of await tx.select().from(material).where(and(mine(material), inArray(material.id, some)))) if (used(row)) stays.add(row.id);
 				const goes = addedPacks.filter((p) => !ordered.has(p) && !stays.has(p.replace(/-pack$/, '')));
 				for (const some of slices(goes)) {
-					await tx.delete(packPrice).where(and(mine(packPrice), inArray(packPrice.packId, [...some])));
-					await tx.delete(pack).where(and(mine(pack), inArray(pack.id, [...some])));
+					await tx.delete(packPrice).where(and(mine(packPrice), inArray(packPrice.packId, some)));
+					await tx.delete(pack).where(and(mine(pack), inArray(pack.id, some)));
 				}
 				// A pack somebody added since keeps its material.
 				const others = new Set<string>();
 				for (const some of slices(addedMaterials))
-					for (const row of await tx.selectDistinct({ material: pack.materialId }).from(pack).where(and(mine(pack), inArray(pack.materialId, [...some])))) others.add(row.material);
+					for (const row of await tx.selectDistinct({ material: pack.materialId }).from(pack).where(and(mine(pack), inArray(pack.materialId, some)))) others.add(row.material);
 				const kept = addedMaterials.filter((m) => stays.has(m) || others.has(m));
 				const isKept = new Set(kept);
-				for (const some of slices(addedMaterials.filter((m) => !isKept.has(m)))) await tx.delete(material).where(and(mine(material), inArray(material.id, [...some])));
-				for (const some of slices(kept)) await tx.update(material).set({ retired: true, changedBy: actor.person }).where(and(mine(material), inArray(material.id, [...some])));
+				for (const some of slices(addedMaterials.filter((m) => !isKept.has(m)))) await tx.delete(material).where(and(mine(material), inArray(material.id, some)));
+				for (const some of slices(kept)) await tx.update(material).set({ retired: true, changedBy: actor.person }).where(and(mine(material), inArray(material.id, some)));
 				await tx.update(priceList).set({ undone: true, changedBy: actor.person }).where(and(mine(priceList), eq(priceList.id, id)));
 				await touchStock(tx, actor);
 				return { changedSince: packs.length - back.length, stay: kept.length };

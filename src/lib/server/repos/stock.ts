@@ -13,6 +13,7 @@ import type { Micrometres } from '../../core/units/length.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
 import { colour, material, pack, packPrice, supplier } from '../db/tables/stock.ts';
+import { keepPrices } from './pack-prices.ts';
 import { touchStock } from './workspaces.ts';
 
 export interface Supplier {
@@ -80,12 +81,9 @@ export function stock(db: Database, actor: Actor) {
 			.update(pack)
 			.set({ usual: false })
 			.where(and(eq(pack.workspaceId, actor.workspace), eq(pack.materialId, materialId), ne(pack.id, id)));
-	/** A row of what a pack costs, numbered by pack. */
-	async function keepPrice(tx: Writer, { id, count, priceMinor, since }: Pick<NewPack, 'id' | 'count' | 'priceMinor' | 'since'>) {
-		const before = await tx.$count(packPrice, and(eq(packPrice.workspaceId, actor.workspace), eq(packPrice.packId, id)));
-		const day = since ?? new Date().toISOString().slice(0, 10);
-		await tx.insert(packPrice).values({ id: `${id}.${before + 1}`, packId: id, day, count, priceMinor, ...own });
-	} // prettier-ignore
+	/** A row of what a pack costs since the day that is said, or today. */
+	const keepPrice = (tx: Writer, { since, ...row }: Pick<NewPack, 'id' | 'count' | 'priceMinor' | 'since'>) =>
+		keepPrices(tx, actor, since ?? new Date().toISOString().slice(0, 10), [row]);
 	return {
 		async colours(): Promise<Colour[]> {
 			const rows = await db.read
