@@ -5,12 +5,12 @@ import { readColour, readMaterial, readPack } from '$lib/core/materials/material
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { stockRows } from '$lib/server/pages/stockroom-page.ts';
 import { lostOf } from '$lib/core/count-back/learned-loss.ts';
-import { catalogue } from '$lib/core/materials/catalogue.ts';
-import { rational, rationalText } from '$lib/core/units/rational.ts';
+import { rational } from '$lib/core/units/rational.ts';
+import { takeLoss } from '$lib/server/take-loss.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
 import { printView, readView } from '$lib/core/stock/view.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
-import { loadStudio } from '$lib/server/services/studio.ts';
+import { contextOf, loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals: { repos } }) => {
@@ -24,7 +24,7 @@ export const load: PageServerLoad = async ({ locals: { repos } }) => {
 	]);
 	return {
 		rows: stockRows(studio.materials, studio.colours, {
-			lost: lostOf(counts, catalogue(studio.materials, studio.colours)),
+			lost: lostOf(counts, contextOf(studio).catalogue),
 			usual: rational(studio.settings.rates.defaultLoss).valueOf(),
 			moves,
 			orders,
@@ -76,17 +76,10 @@ export const actions: Actions = {
 	/** Counts with the share of loss that builds have taught, once what that moves is seen. */
 	loss: async (event) => {
 		const { typed, studio } = await sent(event);
-		const { material: id = '', share = '' } = typed;
-		const hundredths = Number(share);
-		if (!Number.isInteger(hundredths) || hundredths < 0 || hundredths > 9000)
-			return fail(400, { learned: 'That share could not be read. Reload the page.' });
-		const loss = rationalText(rational(hundredths, 10_000));
-		const material = studio.materials.find((m) => m.id === id);
-		if (!material) return fail(404, { learned: 'That material is gone. Reload the page.' });
-		const asks = await askFirst(event.locals.work, studio, { ...material, loss }, typed);
-		if (asks.say) return fail(409, { loss: { material: id, asks } });
-		await event.locals.repos.stock.changeLoss(id, loss);
-		return { taken: id };
+		const { material = '' } = typed;
+		const taken = await takeLoss(event.locals, studio, material, typed);
+		if ('trouble' in taken) return fail(400, { learned: taken.trouble });
+		return taken.asks.say ? fail(409, { loss: { material, asks: taken.asks } }) : { taken: material };
 	},
 	/** Keeps the way it is looked at by a name. */
 	keepView: async ({ request, locals }) => {

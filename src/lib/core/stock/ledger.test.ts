@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { inBags, MOVE_KINDS, onShelf, reorderAt, type Move } from './ledger.ts';
+import { inBags, MOVE_KINDS, onShelf, reorderAt, toOrderAgain, type Move } from './ledger.ts';
 
 const move = (day: string, kind: Move['kind'], pieces: number, costMinor: number | null = null): Move => ({
 	id: `${day}${kind}${pieces}`,
@@ -68,6 +68,11 @@ describe('when to order again', () => {
 		expect(reorderAt(all, '2026-06-01', 1)).toBe(60_000);
 		expect(reorderAt([], '2026-06-01', 3)).toBe(0);
 	});
+});
+
+test('what is to come counts before it is time to order; more gone than came always is', () => {
+	const at = (onHand: number, coming: number, reorder: number) => toOrderAgain({ onHand, coming, reorder });
+	expect([at(40, 0, 40), at(41, 0, 40), at(10, 30, 40), at(10, 31, 40), at(-1, 500, 0), at(0, 0, 0)]).toEqual([true, false, true, false, true, false]); // prettier-ignore
 });
 
 test('as bags and what is in the opened one', () => {

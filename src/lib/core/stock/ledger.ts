@@ -140,6 +140,10 @@ export function reorderAt(moves: readonly Move[], today: string, leadDays: numbe
 	}, 0);
 }
 
+/** Whether it is time to order: what is there and what is to come lasts no longer than it takes to come, or more went than came. Thousandths. */
+export const toOrderAgain = ({ onHand, coming, reorder }: { readonly onHand: number; readonly coming: number; readonly reorder: number }): boolean =>
+	onHand < 0 || (reorder > 0 && onHand + coming <= reorder); // prettier-ignore
+
 /** `2 bags and 34`; `34` where none is whole or the pack is one piece. @param thousandths on hand @param pack pieces in one */
 export function inBags(thousandths: number, pack: number | undefined): string {
 	const pieces = thousandths / 1000;

@@ -29,34 +29,54 @@ export const COUNTED_BUILD = 'build/';
 const pieces = (moves: readonly Move[]): number =>
 	moves.reduce((a, m) => a + Math.abs(m.thousandths), 0) / 1000;
 
+/** What tells of losses: pieces used and lost, how many of them were mended, builds and days that told. */
+type Told = Pick<LossReport, 'used' | 'lost' | 'told' | 'repaired'>;
+
+function toldOf(moves: readonly Move[], counted: Lost | undefined): Told {
+	const byHand = moves.filter((m) => !m.id.startsWith(COUNTED_BUILD));
+	const of = (kind: Move['kind']) => byHand.filter((m) => m.kind === kind);
+	const repaired = pieces(of('repaired'));
+	const lostByHand = pieces(of('lost'));
+	return {
+		used: (counted?.used ?? 0) + pieces(of('used')) + lostByHand,
+		lost: Math.max(0, (counted?.lost ?? 0) + lostByHand - repaired),
+		repaired,
+		told: (counted?.jobs ?? 0) + new Set([...of('used'), ...of('lost')].map((m) => m.day)).size
+	};
+}
+
 /**
- * What counts after builds and the ledger say of losses together.
+ * What is known of the share lost of a material, by counts after builds and by the ledger together.
+ * @param said the share before anything was counted @returns undefined where nothing told of it
+ */
+export function lossNow(
+	moves: readonly Move[],
+	counted: Lost | undefined,
+	said: number
+): (LearnedLoss & Told) | undefined {
+	const told = toldOf(moves, counted);
+	return told.told === 0 ? undefined : { ...learnedLoss(said, told), ...told };
+}
+
+/**
+ * The same with why it was lost, and of whom and of which lot.
  * @param said the share before anything was counted @param counted by counts after builds
  */
 export function lossReport(moves: readonly Move[], counted: Lost | undefined, said: number): LossReport {
-	const byHand = moves.filter((m) => !m.id.startsWith(COUNTED_BUILD));
-	const of = (kind: Move['kind'], all: readonly Move[] = byHand) => all.filter((m) => m.kind === kind);
-	const repaired = pieces(of('repaired'));
-	const lostByHand = pieces(of('lost'));
-	const used = (counted?.used ?? 0) + pieces(of('used')) + lostByHand;
-	const lost = Math.max(0, (counted?.lost ?? 0) + lostByHand - repaired);
-	const days = new Set([...of('used'), ...of('lost')].map((m) => m.day)).size;
-	const lostMoves = of('lost', moves);
+	const told = toldOf(moves, counted);
+	const lost = moves.filter((m) => m.kind === 'lost');
 	const causes = [...LOSS_CAUSES, null]
-		.map((cause) => ({ cause, pieces: pieces(lostMoves.filter((m) => (m.cause ?? null) === cause)) }))
+		.map((cause) => ({ cause, pieces: pieces(lost.filter((m) => (m.cause ?? null) === cause)) }))
 		.filter((c) => c.pieces > 0)
 		.sort((a, b) => b.pieces - a.pieces);
 	return {
-		...learnedLoss(said, { used, lost }),
-		used,
-		lost,
-		told: (counted?.jobs ?? 0) + days,
-		repaired,
+		...learnedLoss(said, told),
+		...told,
 		causes,
 		suppliers: parts(moves, said, (m) => m.supplier),
 		batches: parts(moves, said, (m) => m.batch)
 	};
-}
+} // prettier-ignore
 
 /** What was lost of each part of what was bought, where that is said. */
 function parts(moves: readonly Move[], said: number, partOf: (move: Move) => string | undefined): LossOf[] {

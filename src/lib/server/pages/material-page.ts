@@ -4,38 +4,49 @@ import type { Material } from '../../core/materials/material.ts';
 import { assortedWith, farWords, nearTo, TOO_FAR } from '../../core/materials/near.ts';
 import { unitCost } from '../../core/materials/unit-cost.ts';
 import { lostOf } from '../../core/count-back/learned-loss.ts';
-import { catalogue } from '../../core/materials/catalogue.ts';
 import { rational } from '../../core/units/rational.ts';
 import { lossReport } from '../../core/stock/losses.ts';
 import { isLate, toCome, type OnOrder } from '../../core/stock/on-order.ts';
-import { CAUSE_WORDS, inBags, MOVE_WORDS, onShelf, reorderAt, type Move } from '../../core/stock/ledger.ts';
+import {
+	CAUSE_WORDS,
+	inBags,
+	MOVE_WORDS,
+	onShelf,
+	reorderAt,
+	toOrderAgain,
+	type Move
+} from '../../core/stock/ledger.ts';
 import { printMoney } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Studio } from '../services/studio.ts';
-import { eachText, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
+import { contextOf, type Studio } from '../services/studio.ts';
+import { countedLoss, eachText, newsOf, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
 
 /** Movements that are shown. */
 const SHOWN = 30;
 
 /** What the page of a material shows: its packs and their prices, what is on the shelf, what it is, what could stand in. */
-export async function materialPage({ stock, stockMoves, onOrders, countBacks }: Repos, { settings, materials, colours }: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
-	const byId = new Map(colours.map((c) => [c.id, c]));
+export async function materialPage({ stock, stockMoves, onOrders, countBacks }: Repos, studio: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
+	const { settings, materials, colours } = studio;
+	const { catalogue } = contextOf(studio);
+	const byId = catalogue.colours;
 	const near = nearTo(material, materials, byId);
 	const assorted = assortedWith(material, materials, byId);
-	const inBagsOf = await Promise.all(assorted.map((a) => stockMoves.of(a.material.id)));
-	const [suppliers, prices, orders, counts, moves, ...others] = await Promise.all([
+	const movesOf = (all: readonly { readonly material: Material }[]) => Promise.all(all.map((m) => stockMoves.of(m.material.id)));
+	const [suppliers, prices, orders, counts, moves, inBagsOf, others] = await Promise.all([
 		stock.suppliers(),
 		stock.prices(material.id),
 		onOrders.open(),
 		countBacks.lines(),
 		stockMoves.of(material.id),
-		...near.map((n) => stockMoves.of(n.material.id))
+		movesOf(assorted),
+		movesOf(near)
 	]);
 	const style = { decimal: settings.decimal };
 	const each = unitCost(material);
 	const counting = countingPack(material);
 	const lead = suppliers.find((s) => s.id === counting?.supplierId)?.leadDays ?? USUAL_LEAD;
 	const own = orders.filter((o) => o.material === material.id);
+	const coming = (toCome(own).get(material.id) ?? 0) * 1000;
 	const nameOf = (id: string) => materials.find((m) => m.id === id)?.name ?? id;
 	return {
 		material,
@@ -58,9 +69,9 @@ export async function materialPage({ stock, stockMoves, onOrders, countBacks }: 
 		colours,
 		hex: byId.get(material.colour ?? '')?.hex ?? null,
 		orders: own.map((o) => orderRow(o, { materials, today, style })),
-		toCome: inBags((toCome(own).get(material.id) ?? 0) * 1000, counting?.count),
-		losses: lossesOf(moves, lostOf(counts, catalogue(materials, colours)).get(material.id), { material, usual: rational(settings.rates.defaultLoss).valueOf(), nameOf: (id) => suppliers.find((s) => s.id === id)?.name ?? id }),
-		shelf: shelfOf(moves, { pack: counting?.count, lead, today, style }),
+		toCome: inBags(coming, counting?.count),
+		losses: lossesOf(moves, lostOf(counts, catalogue).get(material.id), { material, usual: rational(settings.rates.defaultLoss).valueOf(), nameOf: (id) => suppliers.find((s) => s.id === id)?.name ?? id }),
+		shelf: shelfOf(moves, { pack: counting?.count, coming, lead, today, style }),
 		/** Assorted bags it is in, and how many of it are there by its share. */
 		assorted: assorted.map(({ material: m, share }, i) => ({ id: m.id, name: m.name, share: percent(share), there: inBags(Math.round(onShelf(inBagsOf[i]!).onHand * share), undefined), known: inBagsOf[i]!.length > 0 })),
 		near: near.map(({ material: m, colour, distance }, i) => ({
@@ -110,7 +121,8 @@ function lossesOf(
 	}: { readonly material: Material; readonly usual: number; readonly nameOf: (id: string) => string }
 ) {
 	const report = lossReport(moves, counted, saidLoss(material, usual));
-	const counts = material.loss === null ? saidLoss(material, usual) : rational(material.loss).valueOf();
+	const counts = countedLoss(material, usual);
+	const { hundredths, isNews } = newsOf(report.share, counts);
 	const part = ({ of, bought, lost, share, low, high }: (typeof report.suppliers)[number]) => ({
 		of,
 		bought: inBags(bought * 1000, undefined),
@@ -127,9 +139,8 @@ function lossesOf(
 		share: percent(report.share),
 		range: `${percent(report.low)} to ${percent(report.high)}`,
 		counts: percent(counts),
-		/** Hundredths of a per cent. */
-		hundredths: Math.round(report.share * 10_000),
-		isNews: report.told > 0 && Math.abs(report.share - counts) >= 0.0005,
+		hundredths,
+		isNews: report.told > 0 && isNews,
 		causes: report.causes.map(({ cause, pieces }) => ({
 			says: cause === null ? 'not said' : CAUSE_WORDS[cause],
 			pieces: inBags(pieces * 1000, undefined)
@@ -142,6 +153,8 @@ function lossesOf(
 interface Counted {
 	/** Pieces in a bag. */
 	readonly pack: number | undefined;
+	/** On order, thousandths. */
+	readonly coming: number;
 	/** Days from the order to the door. */
 	readonly lead: number;
 	readonly today: string;
@@ -149,7 +162,7 @@ interface Counted {
 }
 
 /** What the ledger comes to, in words and figures. */
-function shelfOf(moves: readonly Move[], { pack, lead, today, style }: Counted) {
+function shelfOf(moves: readonly Move[], { pack, coming, lead, today, style }: Counted) {
 	const { onHand, value, valueKnown, layers } = onShelf(moves);
 	const reorder = reorderAt(moves, today, lead);
 	return {
@@ -159,7 +172,7 @@ function shelfOf(moves: readonly Move[], { pack, lead, today, style }: Counted) 
 		valueKnown,
 		oldest: layers[0]?.day ?? null,
 		reorder: reorder === 0 ? null : inBags(reorder, pack),
-		isLow: reorder > 0 && onHand <= reorder,
+		isLow: toOrderAgain({ onHand, coming, reorder }) && onHand >= 0,
 		lead,
 		moves: moves.toReversed().slice(0, SHOWN).map((m) => ({ ...m, says: MOVE_WORDS[m.kind], pieces: inBags(Math.abs(m.thousandths), undefined), cost: printMoney(m.costMinor, style) }))
 	};

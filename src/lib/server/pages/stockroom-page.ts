@@ -1,12 +1,12 @@
-import { learnedLoss, type Lost } from '../../core/count-back/learned-loss.ts';
+import type { Lost } from '../../core/count-back/learned-loss.ts';
 import { countingPack } from '../../core/materials/counting-pack.ts';
 import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
 import { unitCost } from '../../core/materials/unit-cost.ts';
-import { inBags, onShelf, reorderAt, type Move } from '../../core/stock/ledger.ts';
+import { inBags, onShelf, reorderAt, toOrderAgain, type Move } from '../../core/stock/ledger.ts';
+import { lossNow } from '../../core/stock/losses.ts';
 import { toCome, type OnOrder } from '../../core/stock/on-order.ts';
 import { formatInches } from '../../core/units/length.ts';
-import { rational } from '../../core/units/rational.ts';
-import { eachText, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
+import { countedLoss, eachText, newsOf, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
 
 /** What rows of the Stockroom are made of, beside materials and colours. */
 interface Beside {
@@ -31,15 +31,13 @@ export function stockRows(materials: readonly Material[], colours: readonly Colo
 function stockRow(m: Material, { lost, usual, moves, today, leads, hex, coming }: Beside & { hex: string | null; coming: number }) {
 	const each = unitCost(m);
 	// What is learned starts from what the studio says of all, not from what was learned before: counts count once.
-	const before = saidLoss(m, usual);
-	const said = m.loss === null ? before : rational(m.loss).valueOf();
-	const counted = lost.get(m.id);
+	const said = countedLoss(m, usual);
 	const counting = countingPack(m);
 	const pack = counting ?? m.packs.find((p) => !p.ended) ?? null;
 	const own = moves.get(m.id);
+	const learned = own || lost.has(m.id) ? lossNow(own ?? [], lost.get(m.id), saidLoss(m, usual)) : undefined;
 	const shelf = own ? onShelf(own) : null;
 	const reorder = own ? reorderAt(own, today, leads.get(counting?.supplierId ?? '') ?? USUAL_LEAD) : 0;
-	const learned = counted && counted.used > 0 ? learnedLoss(before, counted) : null;
 	return {
 		id: m.id,
 		kind: m.kind,
@@ -51,20 +49,18 @@ function stockRow(m: Material, { lost, usual, moves, today, leads, hex, coming }
 		loss: m.loss === null ? '' : percent(said),
 		share: said,
 		/** What counts after builds make of it, where there are any. */
-		learned: learned && {
+		learned: learned ? {
 			text: `${percent(learned.share)} (${percent(learned.low)} to ${percent(learned.high)})`,
-			counted: `${counted!.lost} of ${Math.round(counted!.used)} lost`,
-			/** Hundredths of a per cent. */
-			share: Math.round(learned.share * 10_000),
-			isNews: Math.abs(learned.share - said) >= 0.0005
-		},
+			counted: `${Math.round(learned.lost)} of ${Math.round(learned.used)} lost`,
+			...newsOf(learned.share, said)
+		} : null,
 		uses: m.reuse?.uses ?? null,
 		unit: m.unit,
 		retired: m.retired === true,
 		/** Bags and pieces, and pieces; null where nothing is known of it. */
 		onHand: shelf && inBags(shelf.onHand, counting?.count),
 		pieces: shelf && shelf.onHand / 1000,
-		isLow: shelf !== null && (shelf.onHand < 0 || (reorder > 0 && shelf.onHand + coming * 1000 <= reorder)),
+		isLow: shelf !== null && toOrderAgain({ onHand: shelf.onHand, coming: coming * 1000, reorder }),
 		/** Still to come. */
 		onOrder: coming === 0 ? '' : inBags(coming * 1000, counting?.count),
 		coming,

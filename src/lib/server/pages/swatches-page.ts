@@ -1,4 +1,3 @@
-import { catalogue } from '../../core/materials/catalogue.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import { headOf, loadDesign, type DesignQuery } from '../services/design-query.ts';
@@ -6,9 +5,9 @@ import { headOf, loadDesign, type DesignQuery } from '../services/design-query.t
 /** The colours in use of a design, with what is in them: for the client, and for whoever picks them from the shelf. */
 export async function swatchesPage(repos: Repos, wanted: DesignQuery) {
 	const found = await loadDesign(repos, wanted);
-	const { design, studio, context, colourway, size, quantity } = found;
+	const { design, context, colourway, size, quantity } = found;
 	const { bill } = tally(design.recipe, colourway.id, quantity, context, size?.id ?? null);
-	const { colours, colourNames } = catalogue(studio.materials, studio.colours);
+	const { colours, colourNames } = context.catalogue;
 	const used = new Map<string, { pieces: number; where: Set<string> }>();
 	for (const { material, used: many, unit, role } of bill.lines) {
 		if (!material?.colour || role === 'by-product') continue;
@@ -17,13 +16,12 @@ export async function swatchesPage(repos: Repos, wanted: DesignQuery) {
 		own.where.add(material.name.split(',')[0]!);
 		used.set(material.colour, own);
 	}
-	const slotsOf = (id: string) => design.recipe.slots.filter((s) => colourway.fills[s.id] === id).map((s) => s.name);
 	return {
 		...headOf(found),
 		colours: [...used]
 			.flatMap(([id, { pieces, where }]) => {
 				const colour = colours.get(id);
-				return colour ? [{ ...colour, name: colourNames.get(id) ?? colour.name, pieces: Math.ceil(pieces), where: [...where], slots: slotsOf(id) }] : [];
+				return colour ? [{ ...colour, name: colourNames.get(id) ?? colour.name, pieces: Math.ceil(pieces), where: [...where] }] : [];
 			})
 			.sort((a, b) => b.pieces - a.pieces)
 	};

@@ -95,15 +95,6 @@ export async function wantedTwice(repos: Repos, { id }: { id: string }): Promise
 			return `${wanted} × ${thing} are wanted on those days, and there ${have === 1 ? 'is' : 'are'} ${have}${rest.length > 0 ? ` (${rest.join('; ')})` : ''}. ${instead}`;
 		});
 } // prettier-ignore
-/** What accepted jobs still ahead take of a material, the soonest first. */
-export interface Reserved {
-	readonly quote: string;
-	readonly says: string;
-	readonly day: string;
-	/** Pieces, or of its unit, with the spares. */
-	readonly quantity: number;
-}
-
 /** What a quote takes of a material, with the spares: pieces, or of its unit. */
 export function takenOf({ items, context }: NonNullable<Awaited<ReturnType<typeof itemsOf>>>, material: string): number {
 	let quantity = 0;
@@ -112,18 +103,6 @@ export function takenOf({ items, context }: NonNullable<Awaited<ReturnType<typeo
 			if (line.material?.id === material && line.role !== 'by-product')
 				quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
 	return quantity;
-} // prettier-ignore
-
-/** What is set aside of a material for jobs that were accepted, from a day on for a year. */
-export async function reservedOf(repos: Repos, { material, from }: { material: string; from: string }): Promise<Reserved[]> {
-	const studio = await loadStudio(repos);
-	const found: Reserved[] = [];
-	for (const job of await repos.things.dated(from, dayOfNumber(dayNumber(from) + 365))) {
-		const own = job.firm ? await itemsOf(repos, job.id, studio) : undefined;
-		const quantity = own ? takenOf(own, material) : 0;
-		if (quantity > 0) found.push({ quote: job.id, says: saysOf(job), day: job.day, quantity });
-	}
-	return found.sort((a, b) => (a.day < b.day ? -1 : 1));
 } // prettier-ignore
 
 export const saysOf = ({ number, client }: Pick<DatedQuote, 'number' | 'client'>): string =>

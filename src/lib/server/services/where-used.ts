@@ -1,4 +1,5 @@
 import type { QuoteState } from '../../core/quote/states.ts';
+import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import { tally } from '../../core/tally/tally.ts';
 import type { Repos } from '../repos/index.ts';
 import { itemsOf, saysOf, takenOf } from './jobs-ahead.ts';
@@ -38,3 +39,21 @@ export async function whereUsed(repos: Repos, { material }: { material: string }
 	}
 	return { designs: designs.sort((a, b) => b.used - a.used), quotes };
 }
+
+/** What accepted jobs still ahead take of a material. */
+export interface Reserved {
+	readonly quote: string;
+	readonly says: string;
+	/** `YYYY-MM-DD` */
+	readonly day: string;
+	/** Pieces, or of its unit, with the spares. */
+	readonly quantity: number;
+}
+
+/** What is set aside for jobs that were accepted, from a day on for a year, the soonest first. */
+export function reservedFrom({ quotes }: WhereUsed, from: string): Reserved[] {
+	const until = dayOfNumber(dayNumber(from) + 365);
+	return quotes
+		.flatMap(({ id, says, state, day, taken }): Reserved[] => (state === 'accepted' && day !== null && day >= from && day <= until ? [{ quote: id, says, day, quantity: taken }] : []))
+		.sort((a, b) => (a.day < b.day ? -1 : 1));
+} // prettier-ignore

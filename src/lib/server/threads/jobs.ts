@@ -17,7 +17,7 @@ import { sheetPage } from '../pages/sheet-page.ts';
 import { swatchesPage } from '../pages/swatches-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
-import { reservedOf, wantedTwice } from '../services/jobs-ahead.ts';
+import { wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
@@ -46,7 +46,6 @@ export const JOBS = {
 	'things page': thingsPage,
 	'cut page': cutPage,
 	'wanted twice': wantedTwice,
-	reserved: reservedOf,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
 	'swatches page': swatchesPage,

@@ -6,7 +6,8 @@ import type { Material } from '$lib/core/materials/material.ts';
 import { readMove } from '$lib/core/stock/move-form.ts';
 import { readOrder } from '$lib/core/stock/on-order.ts';
 import { dayNumber, dayOfNumber } from '$lib/core/units/calendar-day.ts';
-import { rational, rationalText } from '$lib/core/units/rational.ts';
+import { reservedFrom } from '$lib/server/services/where-used.ts';
+import { takeLoss } from '$lib/server/take-loss.ts';
 import { orderCame, orderOff } from '$lib/server/order-actions.ts';
 import { USUAL_LEAD } from '$lib/server/pages/stock-words.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
@@ -22,12 +23,13 @@ const found = (studio: Studio, id: string): Material =>
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const studio = await loadStudio(locals.repos);
 	const today = dayIn(studio.settings.zone);
+	// Looked for beside the page: it shows when it is found.
+	const used = locals.work('where used', { material: params.material }).catch(() => null);
 	return {
 		...(await materialPage(locals.repos, studio, { material: found(studio, params.material), today })),
-		/** Set aside for accepted jobs; said when it is worked out. */
-		reserved: locals.work('reserved', { material: params.material, from: today }).catch(() => null),
-		/** Looked for beside the page: it shows when it is found. */
-		used: locals.work('where used', { material: params.material }).catch(() => null),
+		used,
+		/** Set aside for accepted jobs still ahead. */
+		reserved: used.then((found) => found && reservedFrom(found, today)),
 		fresh: crypto.randomUUID()
 	};
 };
@@ -131,13 +133,9 @@ export const actions: Actions = {
 	/** Counts with the share of loss that was learned, once what that moves is seen. */
 	loss: async (event) => {
 		const { typed, studio, material } = await sent(event);
-		const hundredths = Number(typed.share ?? '');
-		if (!Number.isInteger(hundredths) || hundredths < 0 || hundredths > 9000) error(400, 'That share could not be read. Reload the page.'); // prettier-ignore
-		const loss = rationalText(rational(hundredths, 10_000));
-		const asks = await askFirst(event.locals.work, studio, { ...material, loss }, typed);
-		if (asks.say) return fail(409, { loss: { asks } });
-		await event.locals.repos.stock.changeLoss(material.id, loss);
-		return { lossTaken: true };
+		const taken = await takeLoss(event.locals, studio, material.id, typed);
+		if ('trouble' in taken) error(400, taken.trouble);
+		return taken.asks.say ? fail(409, { loss: { asks: taken.asks } }) : { lossTaken: true };
 	},
 	/** Offers it no more, or again. */
 	retire: async (event) => {

@@ -69,7 +69,8 @@ export const actions: Actions = {
 			const say = `${what.join(', ')}${left > 0 ? `; ${count(left, 'row is', 'rows are')} left out` : ''}. ${effectWords(plan.effect, (minor) => printMoney(minor, style))}`; // prettier-ignore
 			return fail(409, { asks: { say, about, lines: effectLines(plan.effect, (minor) => printMoney(minor, style)) } }); // prettier-ignore
 		}
-		const id = sentId(typed);
+		// Ids of what it adds are made of this one.
+		const id = sentId(typed).slice(0, 40);
 		const supplierId = known?.id ?? `${id}-supplier`;
 		if (!known) await repos.stock.addSupplier({ id: supplierId, name });
 		await repos.priceLists.bringIn({ id, supplier: supplierId, day: dayIn(studio.settings.zone), file, columns: plan.columns, rows: plan.rows }); // prettier-ignore

@@ -10,6 +10,9 @@ export function saidWait(
 	{ recipe, context }: { readonly recipe: Pick<Recipe, 'rules'>; readonly context: StepContext }, // prettier-ignore
 	{ of, fact, usual }: { readonly of: readonly CountOf[]; readonly fact: 'setMinutes' | 'dryMinutes'; readonly usual: number } // prettier-ignore
 ): number {
-	const said = rulesFor(recipe.rules, context.rules).flatMap((rule) => (of.includes(rule.of) && rule.material !== null ? [context.catalogue.materials.get(rule.material)?.facts?.[fact] ?? []].flat() : [])); // prettier-ignore
+	const said = rulesFor(recipe.rules, context.rules).flatMap((rule) => {
+		const own = of.includes(rule.of) ? context.catalogue.materials.get(rule.material ?? '') : undefined;
+		return own?.facts?.[fact] ?? [];
+	});
 	return said.length > 0 ? Math.max(...said) * 60 : usual;
 }

@@ -79,7 +79,7 @@
 	{#if has('loss')}<td class="n wide"
 			>{row.loss}{#if row.learned}<form method="post" action="?/loss" class="text-[12.6px]" use:enhance>
 					<input type="hidden" name="material" value={row.id} />
-					<input type="hidden" name="share" value={row.learned.share} />
+					<input type="hidden" name="share" value={row.learned.hundredths} />
 					<span class="text-muted" title={row.learned.counted}>counted: {row.learned.text}</span>
 					{#if row.learned.isNews}<button
 							type="submit"

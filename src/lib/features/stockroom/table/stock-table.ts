@@ -38,7 +38,7 @@ export interface StockTableRow extends TableRow {
 	/** `#rrggbb` */
 	readonly hex: string | null;
 	readonly loss: string;
-	readonly learned: { readonly text: string; readonly counted: string; readonly share: number; readonly isNews: boolean } | null;
+	readonly learned: { readonly text: string; readonly counted: string; readonly hundredths: number; readonly isNews: boolean } | null;
 	/** Times it can be used, of what comes back. */
 	readonly uses: number | null;
 	readonly onHand: string | null;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { standsOut } from '$lib/core/materials/families.ts';
-	import { farWords } from '$lib/core/materials/near.ts';
+	import { farWords, TOO_FAR } from '$lib/core/materials/near.ts';
 	import { colourDistance } from '$lib/core/materials/colour-distance.ts';
 	import { lookOf } from '$lib/features/colours/look-of.ts';
 	import HowMany from '$lib/features/lists/HowMany.svelte';
@@ -23,7 +23,7 @@
 		data.colours.flatMap((a, i) =>
 			data.colours.slice(i + 1).flatMap((b) => {
 				const distance = colourDistance(a.hex, b.hex);
-				return distance < 6 ? [{ a: a.name, b: b.name, distance }] : [];
+				return distance < TOO_FAR ? [{ a: a.name, b: b.name, distance }] : [];
 			})
 		)
 	);
