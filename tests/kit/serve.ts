@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess, type StdioOptions } from 'node:child_process';
 
 /** Longest a server takes until it can serve pages, ms; on a loaded machine. */
-const PATIENCE = 15_000;
+const PATIENCE = 60_000;
 
 interface Serving {
 	readonly port: number;
