@@ -4,8 +4,9 @@
  *
  * --port N            another port than 4173
  * --fresh             puts the demo's file aside and begins with a new one; nothing is deleted
- * --open-to-network   lets other machines in (nobody signs in yet)
+ * --open-to-network   lets other machines in; the demo then has a password of its own each time, printed here
  */
+import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -46,6 +47,7 @@ if (values.fresh && process.env.DATABASE_URL)
 		'--fresh is for the demo’s own file in data/. DATABASE_URL names another database: put that aside yourself.'
 	);
 process.env.DATABASE_URL ??= `file:${join(ROOT, 'data', 'demo.db')}`;
+if (values['open-to-network']) process.env.DEMO_PASSWORD ??= randomBytes(9).toString('base64url');
 await step('preparing the database', async () => {
 	const { code } = await run(tool('tsx'), [
 		'scripts/prepare.ts',

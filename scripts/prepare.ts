@@ -2,6 +2,7 @@ import { existsSync, renameSync } from 'node:fs';
 import { databaseUrl, DEMO_DATABASE } from '../src/lib/server/config.ts';
 import { connect, isBusy } from '../src/lib/server/db/client.ts';
 import { CannotStart, pathOf, prepareDatabase } from '../src/lib/server/db/prepare.ts';
+import { DEMO_PEOPLE, demoPassword } from '../src/lib/server/demo-sign-ins.ts';
 import { loadDemo } from './demo/load.ts';
 
 /**
@@ -42,6 +43,8 @@ try {
 		console.log(
 			`  demo data: ${loaded.materials} materials, ${loaded.designs} designs, ${loaded.quotes} quotes`
 		);
+		console.log(`  sign in to the demo with the password “${demoPassword(process.env)}” as`);
+		for (const { email, words } of DEMO_PEOPLE) console.log(`    ${email}  ${words}`);
 	}
 	await db.fold();
 	db.close();

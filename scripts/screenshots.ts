@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { withStudio } from '../tests/bench/studio.ts';
+import { storageOf } from '../tests/kit/signed-in.ts';
 import { contextOf, markOf, open, shots, TAKEN } from './shots.ts';
 
 /**
@@ -10,13 +11,13 @@ import { contextOf, markOf, open, shots, TAKEN } from './shots.ts';
 await withStudio(
 	4340,
 	async () => {},
-	async (url) => {
+	async (url, _server, cookie) => {
 		const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 		const args = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
 		const browser = await chromium.launch({ executablePath, args });
 		const taken: Record<string, string> = {};
 		for (const shot of shots) {
-			const context = await browser.newContext(contextOf(shot));
+			const context = await browser.newContext({ ...contextOf(shot), storageState: storageOf(url, cookie) });
 			const page = await context.newPage();
 			await open(page, url, shot);
 			taken[shot.name] = await markOf(page);

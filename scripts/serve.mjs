@@ -2,8 +2,8 @@
  * Starts the built server: checks its configuration, answers over-size bodies in words, compresses what it
  * sends, and closes cleanly when told to stop.
  *
- * PORT (4173), HOST (127.0.0.1), DATABASE_URL, BODY_LIMIT (bytes), REQUEST_LIMIT (asked at once). `--open-to-network`
- * listens on every address.
+ * PORT (4173), HOST (127.0.0.1), ORIGIN (as browsers call it, https behind a proxy), DATABASE_URL, AUTH_SECRET, SETUP_CODE,
+ * BODY_LIMIT (bytes), REQUEST_LIMIT (asked at once). `--open-to-network` listens on every address, over plain http.
  */
 import { createServer } from 'node:http';
 import { existsSync } from 'node:fs';
@@ -27,17 +27,20 @@ if (!Number.isInteger(most) || most < 1)
 	stop(`REQUEST_LIMIT is “${process.env.REQUEST_LIMIT}”. Give a whole number, 1 or more.`);
 const open = process.argv.includes('--open-to-network');
 const host = open ? '0.0.0.0' : (process.env.HOST ?? '127.0.0.1');
-if (!open && !['127.0.0.1', 'localhost', '::1'].includes(host)) {
-	stop(
-		`HOST is “${host}”, but nobody signs in yet, so only this machine is let in. Start with --open-to-network if you mean it.`
-	);
-}
-if (open)
-	console.warn(
-		'Warning: anyone on your network can now open, change and send everything. Nobody signs in yet.'
-	);
-
 const ownOrigin = process.env.ORIGIN;
+const secure = /^https:\/\//.test(ownOrigin ?? '');
+const beyond = open || !['127.0.0.1', 'localhost', '::1'].includes(host);
+if (beyond && !open && !secure)
+	stop(
+		`HOST is “${host}”, and passwords would cross the network in the open. Put a proxy with https before it and say ORIGIN=https://…, or start with --open-to-network in a network you trust.`
+	);
+if (open && !secure)
+	console.warn(
+		'Warning: other machines are let in, and passwords cross the network in the open. Do this in your own network only.'
+	);
+// Whoever is the first to come from elsewhere shows that they started this server; a demo shows no passwords to strangers.
+process.env.LETS_OTHERS_IN = beyond || ownOrigin !== undefined ? 'yes' : 'no';
+
 if (open && !ownOrigin) {
 	// Other machines call it by other names: the address asked for is the origin, over plain http.
 	process.env.PROTOCOL_HEADER = 'x-bright-tally-protocol';
@@ -137,11 +140,14 @@ server.listen(port, host, () => {
 /** Asks for what is looked at first, so that whoever comes first does not wait for all that is read once. */
 async function warm() {
 	const name = host === '::1' ? '[::1]' : '127.0.0.1';
+	const warming = globalThis[Symbol.for('bright-tally.warming')];
 	for (const path of ['/shelf', '/bench', '/quotes', '/quick', '/stockroom']) {
 		if (closing) return;
-		const answer = await fetch(`http://${name}:${port}${path}`).catch(() => undefined);
+		const headers = { 'x-tally-warming': warming?.key ?? '' };
+		const answer = await fetch(`http://${name}:${port}${path}`, { headers }).catch(() => undefined);
 		await answer?.arrayBuffer().catch(() => undefined);
 	}
+	if (warming) delete warming.key;
 }
 
 for (const signal of ['SIGTERM', 'SIGINT']) {

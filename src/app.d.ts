@@ -1,4 +1,5 @@
 import type { Actor } from '$lib/server/actor.ts';
+import type { Door, SignedIn } from '$lib/server/auth/door.ts';
 import type { Repos } from '$lib/server/repos/index.ts';
 import type { Work } from '$lib/server/threads/pool.ts';
 
@@ -10,8 +11,12 @@ declare global {
 			hint?: string;
 		}
 		interface Locals {
-			/** Who asks. Resolved in one place: `src/lib/server/actor.ts`. */
+			/** Who asks. Resolved in one place: `src/hooks.server.ts`. */
 			actor: Actor;
+			/** Who is signed in; null for a client, and before anybody is. */
+			person: SignedIn | null;
+			/** What people do to get in and out. */
+			door: Door;
 			repos: Repos;
 			/** The port to what takes long. */
 			work: Work;

@@ -1,11 +1,15 @@
-import { error, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { error, type Handle, type HandleServerError, type RequestEvent, type ServerInit } from '@sveltejs/kit'; // prettier-ignore
 import { dev } from '$app/environment';
 import { env } from '$env/dynamic/private';
-import { actorOf, asGuest, may } from '$lib/server/actor.ts';
+import { guestOf, HOME_WORKSPACE, may, OWNER, type Actor, type Permission } from '$lib/server/actor.ts';
 import { open } from '$lib/server/app.ts';
 import { permissionFor } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { guard, harden } from '$lib/server/guard.ts';
+import { notYours, signedOut } from '$lib/server/signed-out.ts';
+import { workspaceOfLink } from '$lib/server/repos/doors.ts';
+import { isWarming } from '$lib/server/warming.ts';
+
 import { createRepos } from '$lib/server/repos/index.ts';
 
 let app: Awaited<ReturnType<typeof open>>;
@@ -46,9 +50,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const permission =
 		event.route.id === null ? 'public' : permissionFor(event.route.id, event.request.method, event.url);
 	if (!permission) error(403, { message: 'Nobody has said who may open this page.' });
-	const asker = actorOf(event.request);
-	if (!may(asker, permission)) error(403, { message: 'This is not for your role.' });
-	event.locals.actor = permission === 'public' ? asGuest(asker) : asker;
+	event.locals.door = app.door;
+	event.locals.person = await app.door.who(event);
+	const actor = await actorOf(event, permission);
+	if (actor instanceof Response) return actor;
+	event.locals.actor = actor;
 	event.locals.repos = createRepos(answering(app.db), event.locals.actor);
 	event.locals.work = app.threads.workFor(event.locals.actor);
 	const response = await resolve(event, {
@@ -57,6 +63,23 @@ export const handle: Handle = async ({ event, resolve }) => {
 	harden(response, permission === 'public');
 	return response;
 };
+
+/**
+ * The one place where a request gets its actor: from its session, or from the client's link it comes by. What is public is
+ * done as a guest, whoever asks.
+ * @returns what to answer where nobody is signed in @throws what leads to the sign-in; 403 where the role is not enough
+ */
+async function actorOf(event: RequestEvent, permission: Permission): Promise<Actor | Response> {
+	if (permission === 'public') {
+		const { token } = event.params;
+		const isLink = event.route.id?.startsWith('/q/') && token !== undefined;
+		return guestOf((isLink && (await workspaceOfLink(app.db, token))) || HOME_WORKSPACE);
+	}
+	const asker = event.locals.person?.actor ?? (isWarming(event.request) ? OWNER : undefined);
+	if (!asker) return signedOut(event, await app.door.isUnclaimed());
+	if (!may(asker, permission)) notYours(event.request);
+	return asker;
+}
 
 export const handleError: HandleServerError = ({ error: cause, status, message }) => {
 	if (status >= 500) console.error(cause);

@@ -26,6 +26,7 @@ import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
 import { loadLife } from './life.ts';
 import { jobOfKind, PAST_QUOTES } from './quotes.ts';
 import { settings } from './settings.ts';
+import { loadPeople } from './people.ts';
 import { loadThings } from './things.ts';
 import { colours, stockRows, suppliers } from './stock.ts';
 
@@ -183,6 +184,7 @@ export async function loadDemo(
 			}
 		});
 	}
+	await loadPeople(db, now);
 	await stockShelf(repos, now);
 	for (const design of demoDesigns) {
 		// A load that was ended halfway is gone on with: each step is done where it is missing.

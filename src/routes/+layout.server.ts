@@ -1,6 +1,9 @@
+import { may, PERMISSION_NAMES } from '$lib/server/actor.ts';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => ({
 	theme: locals.theme,
+	person: locals.person && { name: locals.person.name, role: locals.person.actor.role },
+	may: locals.person ? PERMISSION_NAMES.filter((p) => may(locals.person!.actor, p)) : [],
 	...(await locals.repos.workspaces.look())
 });

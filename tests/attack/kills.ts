@@ -5,14 +5,26 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { OWNER } from '../../src/lib/server/actor.ts';
-import { connect } from '../../src/lib/server/db/client.ts';
+import { loadPeople } from '../../scripts/demo/people.ts';
+import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
+import { startingSettings } from '../../src/lib/server/db/starting-settings.ts';
 import { createRepos } from '../../src/lib/server/repos/index.ts';
 import { serve } from '../kit/serve.ts';
+import { signIn } from '../kit/signed-in.ts';
 import { ask, type Outcome } from './tally.ts';
 
 const PORT = 4396;
 const url = `http://127.0.0.1:${PORT}`;
 const WRITERS = 4;
+
+/** An empty studio with people who sign in. */
+async function begun(database: string): Promise<void> {
+	const db = connect(database);
+	await migrateTo(db, 'drizzle');
+	await createRepos(db, OWNER).workspaces.create(startingSettings, new Date());
+	await loadPeople(db, new Date());
+	db.close();
+}
 
 /** A server killed while designs are made in it, started again on the same file: what it acknowledged is there. */
 export async function kills(count: number, seed: number): Promise<Outcome> {
@@ -20,15 +32,18 @@ export async function kills(count: number, seed: number): Promise<Outcome> {
 	const database = `file:${join(folder, 'tally.db')}`;
 	const told: string[] = [];
 	let last: ChildProcess | undefined;
+	let cookie = '';
+	await begun(database);
 	try {
 		for (const [round, wait] of fc.sample(fc.integer({ min: 5, max: 700 }), { numRuns: count, seed }).entries()) {
 			const child = (last = await serve({ port: PORT, database }));
+			cookie ||= await signIn(url);
 			let alive = true;
 			const writer = async (who: number) => {
 				for (let i = 0; alive; i++) {
 					const id = `kill-${round}-${who}-${i}`;
 					const body = new URLSearchParams({ id });
-					const headers = { origin: url, accept: 'application/json' };
+					const headers = { origin: url, accept: 'application/json', cookie };
 					const { status } = await ask(`${url}/new?/empty`, { method: 'POST', headers, body });
 					if (status === 200 || status === 303) told.push(id);
 				}

@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 import type { Repos } from '../../src/lib/server/repos/index.ts';
 import { withStudio } from '../bench/studio.ts';
+import { storageOf } from '../kit/signed-in.ts';
 import type { Outcome } from './tally.ts';
 
 /** Words that would run where a page took them for more than words. */
@@ -61,11 +62,11 @@ export async function scriptViews(payloads: number): Promise<Outcome> {
 			async (repos) => {
 				token = await fill(repos, words);
 			},
-			async (url) => {
+			async (url, _server, cookie) => {
 				const args = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
 				const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 				const browser = await chromium.launch({ executablePath, args });
-				const page = await browser.newPage();
+				const page = await browser.newPage({ storageState: storageOf(url, cookie) });
 				for (const path of views(token)) {
 					tried++;
 					await page.goto(`${url}${path}`);

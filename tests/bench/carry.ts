@@ -15,6 +15,7 @@ import { drawAssembly, type DrawList } from '../../src/lib/core/scene/draw-list.
 import { assemble } from '../../src/lib/core/assembly/assemble.ts';
 import { BallPainter } from '../../src/lib/server/pdf/balls.ts';
 import type { Repos } from '../../src/lib/server/repos/index.ts';
+import { storageOf } from '../kit/signed-in.ts';
 import { column, quantile, report, withStudio } from './studio.ts';
 
 /** Five columns of 75 unlike layers: 1,500 balloons. @param shift which of several unlike ones */
@@ -62,7 +63,7 @@ export async function carry(): Promise<boolean[]> {
 				designs.push({ id: `brought-${i}`, recipe: await column(repos, `Brought ${i}`, 8 + (i % 8), i) });
 			writeFileSync(file, JSON.stringify(bundleOf(designs, { materials, colours })));
 		},
-		async (url) => {
+		async (url, _server, cookie) => {
 			const body = JSON.stringify(fiveHundredLines());
 			const answers: number[] = [];
 			for (let i = 0; i < 90; i++) {
@@ -85,7 +86,10 @@ export async function carry(): Promise<boolean[]> {
 			);
 			const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 			const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
-			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+			const page = await browser.newPage({
+				viewport: { width: 1280, height: 800 },
+				storageState: storageOf(url, cookie)
+			});
 			const ready = () => page.locator('html[data-ready]').waitFor({ state: 'attached' });
 
 			// The still: asked for, answered, read and painted. The server has drawn others, never this design.

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { emptyRecipe } from '../../src/lib/core/recipe/build.ts';
 import type { Repos } from '../../src/lib/server/repos/index.ts';
+import { storageOf } from '../kit/signed-in.ts';
 import { nested } from './nested.ts';
 import { column, quantile, report, withStudio } from './studio.ts';
 
@@ -54,10 +55,13 @@ export async function keystrokes(): Promise<boolean[]> {
 			await repos.designs.create('bench-sixty', recipe, new Date());
 			await repos.designs.keep('bench-sixty', new Date());
 		},
-		async (url) => {
+		async (url, _server, cookie) => {
 			const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
 			const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
-			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+			const page = await browser.newPage({
+				viewport: { width: 1280, height: 800 },
+				storageState: storageOf(url, cookie)
+			});
 			await page.addInitScript(listen);
 			await page.goto(`${url}/bench/bench-sixty`);
 			await page.locator('html[data-ready]').waitFor({ state: 'attached' });

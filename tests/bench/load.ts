@@ -74,7 +74,11 @@ export function mixed(recipe: Recipe, { token, pictures }: { token: string; pict
 }
 
 /** Each connection begins at another place of the list: fifty people do not press the same thing at once. */
-export function run(url: string, requests: Request[], options: { connections: number; seconds: number }) {
+export function run(
+	url: string,
+	requests: Request[],
+	options: { connections: number; seconds: number; cookie: string }
+) {
 	let clients = 0;
 	return autocannon({
 		url,
@@ -84,7 +88,8 @@ export function run(url: string, requests: Request[], options: { connections: nu
 		timeout: 30,
 		setupClient: (client) => {
 			const from = (clients++ * 7) % requests.length;
-			client.setRequests([...requests.slice(from), ...requests.slice(0, from)]);
+			const own = requests.map((r) => ({ ...r, headers: { ...r.headers, cookie: options.cookie } }));
+			client.setRequests([...own.slice(from), ...own.slice(0, from)]);
 		}
 	});
 }
@@ -152,14 +157,14 @@ export async function load(seconds: number, minutes: number): Promise<boolean[]>
 		async (repos) => {
 			token = await fill(repos, recipe);
 		},
-		async (url, server) => {
+		async (url, server, cookie) => {
 			const page = await (await fetch(`${url}/shelf`)).text();
 			const pictures = [...page.matchAll(/src="(\/shelf\/picture\/[^"]+)"/g)].map((m) => m[1]!).slice(0, 4);
 			const requests = mixed(recipe, { token, pictures });
 			const held = await heldUp(url, [...requests, ...heavy(recipe)]);
-			await run(url, requests, { connections: 50, seconds: WARM });
+			await run(url, requests, { connections: 50, seconds: WARM, cookie });
 			await strainOf(server);
-			const all = await run(url, requests, { connections: 50, seconds });
+			const all = await run(url, requests, { connections: 50, seconds, cookie });
 			const strain = await strainOf(server);
 			const said = [
 				report('mixed, 50 connections', all.requests.average, 100, 'requests/s', true),
@@ -170,7 +175,7 @@ export async function load(seconds: number, minutes: number): Promise<boolean[]>
 			console.log(
 				`         median ${all.latency.p50} ms, p97.5 ${all.latency.p97_5}, longest ${all.latency.max}, ${JSON.stringify(all.statusCodeStats)}, event loop held ${strain.longest.toFixed(0)} ms at most, memory ${strain.memory.toFixed(0)} MB`
 			);
-			return minutes > 0 ? [...said, ...(await papers(url, server, { token, minutes }))] : said;
+			return minutes > 0 ? [...said, ...(await papers(url, server, { token, minutes, cookie }))] : said;
 		},
 		['--import', './tests/bench/lag.mjs']
 	);
@@ -180,7 +185,7 @@ export async function load(seconds: number, minutes: number): Promise<boolean[]>
 async function papers(
 	url: string,
 	server: ChildProcess,
-	{ token, minutes }: { token: string; minutes: number }
+	{ token, minutes, cookie }: { token: string; minutes: number; cookie: string }
 ) {
 	const paths = ['/bench/hive-column/plan.pdf', `/q/${token}/quote.pdf`, '/bench/bee-figure/plan.pdf'];
 	const memory: number[] = [];
@@ -188,7 +193,7 @@ async function papers(
 	let longest = 0;
 	for (let part = 0; part < 5; part++) {
 		const requests = paths.map((path): Request => ({ method: 'GET', path: `${path}?part=${part}` }));
-		const result = await run(url, requests, { connections: 6, seconds: minutes * 12 });
+		const result = await run(url, requests, { connections: 6, seconds: minutes * 12, cookie });
 		failed += bad(result);
 		const strain = await strainOf(server);
 		longest = Math.max(longest, strain.longest);

@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { PLAIN_MATERIAL } from '../../src/lib/core/materials/material.ts';
 import type { Repos } from '../../src/lib/server/repos/index.ts';
+import { storageOf } from '../kit/signed-in.ts';
 import { quantile, report, withStudio } from './studio.ts';
 
 const MANY = 5000;
@@ -27,12 +28,15 @@ const until = (page: Page, press: string, there: string) =>
 
 /** Starting a design and picking from long lists, as a hand does it, in Chromium. */
 export async function picking(): Promise<boolean[]> {
-	return withStudio(4332, fill, async (url) => {
+	return withStudio(4332, fill, async (url, _server, cookie) => {
 		const browser = await chromium.launch({
 			executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
 			args: ['--no-sandbox']
 		});
-		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		const page = await browser.newPage({
+			viewport: { width: 1280, height: 800 },
+			storageState: storageOf(url, cookie)
+		});
 		const first: number[] = [];
 		for (let i = 0; i < 5; i++) {
 			await page.goto(`${url}/shelf`);

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { serve } from '../kit/serve.ts';
+import { asOwner } from '../kit/signed-in.ts';
 import { loadDemo } from '../../scripts/demo/load.ts';
 import { OWNER } from '../../src/lib/server/actor.ts';
 import { connect, migrateTo } from '../../src/lib/server/db/client.ts';
@@ -14,11 +15,14 @@ import { parseEntry } from '../../src/lib/core/language/read.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
 import type { Recipe } from '../../src/lib/core/recipe/recipe.ts';
 
-/** Runs work against a built server on a throwaway copy of the demo studio. @param args of Node, before the server */
+/**
+ * Runs work against a built server on a throwaway copy of the demo studio, signed in as its owner.
+ * @param work is given the cookies too, for what asks by other means than `fetch` @param args of Node, before the server
+ */
 export async function withStudio<T>(
 	port: number,
 	fill: (repos: Repos) => Promise<void>,
-	work: (url: string, server: ChildProcess) => Promise<T>,
+	work: (url: string, server: ChildProcess, cookie: string) => Promise<T>,
 	args: readonly string[] = []
 ): Promise<T> {
 	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-bench-'));
@@ -30,7 +34,8 @@ export async function withStudio<T>(
 	db.close();
 	const server = await serve({ port, database, args, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 	try {
-		return await work(`http://127.0.0.1:${port}`, server);
+		const url = `http://127.0.0.1:${port}`;
+		return await asOwner(url, (cookie) => work(url, server, cookie));
 	} finally {
 		server.kill('SIGTERM');
 		await new Promise((resolve) => server.once('exit', resolve));

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
 import { serve } from '../kit/serve.ts';
+import { signIn, storageOf } from '../kit/signed-in.ts';
 
 /** The filled demo database that workers copy. */
 export const TEMPLATE = join(tmpdir(), 'bright-tally-e2e.db');
@@ -11,6 +12,9 @@ export const TEMPLATE = join(tmpdir(), 'bright-tally-e2e.db');
 export interface App {
 	readonly url: string;
 	readonly database: string;
+	/** The session of its owner, as a request carries it, and as a browser keeps it. */
+	readonly cookie: string;
+	readonly storage: ReturnType<typeof storageOf>;
 	/** Ends the server as an operator would, and starts it again on the same data. */
 	restart(): Promise<void>;
 }
@@ -33,9 +37,13 @@ export const test = base.extend<object, { app: App }>({
 			copyFileSync(TEMPLATE, database);
 			const port = 4310 + worker.parallelIndex;
 			let child = await start(port, database);
+			const url = `http://127.0.0.1:${port}`;
+			const cookie = await signIn(url);
 			await use({
-				url: `http://127.0.0.1:${port}`,
+				url,
 				database,
+				cookie,
+				storage: storageOf(url, cookie),
 				async restart() {
 					await end(child);
 					child = await start(port, database);
@@ -47,6 +55,8 @@ export const test = base.extend<object, { app: App }>({
 		{ scope: 'worker' }
 	],
 	baseURL: async ({ app }, use) => use(app.url),
+	/** Every browser is the owner's, unless a test says otherwise. */
+	storageState: async ({ app }, use) => use(app.storage),
 	/** Opening and reloading wait until the page answers to keys, as a person's eye and hand do. */
 	context: async ({ context }, use) => {
 		context.on('page', (page) => {

@@ -1,5 +1,6 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { cents, entry, expect, figure, newDesign, saved, say, test } from './app.ts';
+import { NOBODY } from '../kit/signed-in.ts';
 
 test('key a column from words, keep it, quote two, and the client reads page and PDF', async ({
 	page,
@@ -81,7 +82,7 @@ test('key a column from words, keep it, quote two, and the client reads page and
 	expect(address).toMatch(/\/q\/[\w-]{32}$/);
 
 	// The client: a stranger with the link only.
-	const stranger = await browser.newContext({ viewport: { width: 390, height: 844 } });
+	const stranger = await browser.newContext({ viewport: { width: 390, height: 844 }, storageState: NOBODY });
 	const client = await stranger.newPage();
 	await client.goto(address);
 	await expect(client.getByRole('heading', { name: 'Harbour regatta' })).toBeVisible();

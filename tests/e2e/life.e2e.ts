@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import { NOBODY } from '../kit/signed-in.ts';
 import { expect, figure, test } from './app.ts';
 
 const region = (page: Page, name: string | RegExp) => page.getByRole('region', { name });
@@ -9,7 +10,8 @@ const phone = async (browser: Browser, script = true) => {
 	const context = await browser.newContext({
 		viewport: { width: 390, height: 800 },
 		hasTouch: true,
-		javaScriptEnabled: script
+		javaScriptEnabled: script,
+		storageState: NOBODY
 	});
 	return context.newPage();
 };

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { contextOf, markOf, open, shots, TAKEN } from '../../scripts/shots.ts';
+import { storageOf } from '../kit/signed-in.ts';
 import { withStudio } from '../bench/studio.ts';
 
 /** Read by `npm test`, which says it at its end: a picture that is old is no fault of the code. */
@@ -18,9 +19,12 @@ test('every picture of record is there, and it is said which are older than what
 	await withStudio(
 		4341,
 		async () => {},
-		async (url) => {
+		async (url, _server, cookie) => {
 			for (const shot of shots) {
-				const context = await browser.newContext(contextOf(shot));
+				const context = await browser.newContext({
+					...contextOf(shot),
+					storageState: storageOf(url, cookie)
+				});
 				const page = await context.newPage();
 				await open(page, url, shot);
 				if ((await markOf(page)) !== taken[shot.name]) stale.push(shot.name);

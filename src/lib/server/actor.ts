@@ -1,6 +1,27 @@
 /** What somebody may do. Routes name one of these for each thing they do, in `permissions.ts`. */
-export type Permission = 'public' | 'read' | 'work' | 'money' | 'design' | 'stock' | 'quote' | 'settings';
-export type Role = 'owner' | 'crew' | 'guest';
+export const PERMISSION_NAMES = [
+	/** Anybody, without signing in. */
+	'public',
+	/** Rules of thumb, help, one's own sign-in. */
+	'read',
+	/** What is built and how; no price. */
+	'work',
+	/** What a design costs, is priced at and earns. */
+	'money',
+	/** To see quotes, clients, the Stockroom, and take them out as files. */
+	'books',
+	'design',
+	'stock',
+	'quote',
+	/** Rates, wages and how prices are made. */
+	'settings',
+	/** Who signs in here, and as what. */
+	'people'
+] as const;
+export type Permission = (typeof PERMISSION_NAMES)[number];
+export const STAFF_ROLES = ['owner', 'office', 'crew', 'bookkeeper'] as const;
+export type StaffRole = (typeof STAFF_ROLES)[number];
+export type Role = StaffRole | 'guest';
 
 /** Who asks, on whose behalf. Every repository takes one. */
 export interface Actor {
@@ -9,27 +30,25 @@ export interface Actor {
 	readonly role: Role;
 }
 
-/** Crew see what is built and how; what it costs and earns is the owner's. */
+/** Crew see what is built and how; what it costs and earns is for the owner, the office and the books; wages are the owner's. */
 const MAY: Readonly<Record<Role, ReadonlySet<Permission>>> = {
-	owner: new Set<Permission>(['public', 'read', 'work', 'money', 'design', 'stock', 'quote', 'settings']),
+	owner: new Set(PERMISSION_NAMES),
+	office: new Set<Permission>(['public', 'read', 'work', 'money', 'books', 'design', 'stock', 'quote']),
 	crew: new Set<Permission>(['public', 'read', 'work']),
+	bookkeeper: new Set<Permission>(['public', 'read', 'work', 'money', 'books']),
 	guest: new Set<Permission>(['public'])
 };
 
 export const may = (actor: Actor, permission: Permission): boolean => MAY[actor.role].has(permission);
 
-/** The workspace of this machine until people sign in. */
+/** The first workspace of a server, which is there from its start. */
 export const HOME_WORKSPACE = 'home';
 
-/** Who works on this machine: until sign-in exists it is always the owner. */
-export const OWNER: Actor = { workspace: HOME_WORKSPACE, person: 'owner', role: 'owner' };
+/** The first owner of the first workspace; what was written before anybody signed in is theirs. */
+export const FIRST_PERSON = 'owner';
 
-/**
- * The one place where a request gets its actor, from the request alone. Until sign-in exists every request is the owner's;
- * that is why the server listens on this machine only.
- * @param _request its headers and cookies will say who it is
- */
-export const actorOf = (_request: Pick<Request, 'headers'>): Actor => OWNER;
+/** Who works at the machine itself, from the command line. */
+export const OWNER: Actor = { workspace: HOME_WORKSPACE, person: FIRST_PERSON, role: 'owner' };
 
-/** The same as a guest: what is public is done with no more rights than that, whoever asks. */
-export const asGuest = ({ workspace }: Actor): Actor => ({ workspace, person: 'guest', role: 'guest' });
+/** Somebody without a sign-in: what is public is done with no more rights than that, whoever asks. */
+export const guestOf = (workspace: string): Actor => ({ workspace, person: 'guest', role: 'guest' });

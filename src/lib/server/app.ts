@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { beside } from './beside.ts';
 import { databaseUrl } from './config.ts';
 import { prepareDatabase } from './db/prepare.ts';
@@ -5,6 +6,12 @@ import type { Database } from './db/client.ts';
 import { OWNER } from './actor.ts';
 import { createRepos } from './repos/index.ts';
 import { renameSilenced } from './services/silenced.ts';
+import { authSecret } from './auth/secret.ts';
+import { openAuth } from './auth/auth.ts';
+import { openDoor } from './auth/door.ts';
+import { resetLetter } from './auth/letters.ts';
+import { openThrottle } from './auth/throttle.ts';
+import { isUnclaimed } from './repos/doors.ts';
 import { openThreads } from './threads/pool.ts';
 
 /** Opens what the whole server shares, or stops it with a sentence. @param threaded whether heavy work has threads of its own */
@@ -14,6 +21,23 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 	if (copy) console.log(`  the data was brought to the newest shape; as it was it lies in ${copy}`);
 	shared.db = db;
 	await renameSilenced(createRepos(db, OWNER));
+	const origin = env.ORIGIN ?? 'http://localhost:5173';
+	/** From which address of this server somebody asked for a letter, while it is written. */
+	const letters = new Map<string, string>();
+	const auth = openAuth({
+		db,
+		secret: authSecret(env, databaseUrl(env)),
+		origin,
+		letter: (letter) => resetLetter(db, letters.get(letter.person.email) ?? origin, letter)
+	});
+	const setupCode = setupCodeOf(env);
+	if (await isUnclaimed(db))
+		console.log(
+			setupCode === undefined
+				? '  nobody signs in here yet: the first to open it becomes the owner'
+				: `  nobody signs in here yet. The owner begins at ${origin}/begin with the code ${setupCode}`
+		);
+	const door = openDoor({ db, auth, throttle: openThrottle(), setupCode, letters });
 	const threads = threaded
 		? openThreads({ file: beside('build/threads/thread.js'), url: databaseUrl(env) })
 		: (await import('./threads/in-process.ts')).inProcess(db);
@@ -23,7 +47,13 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 		await db.fold();
 		db.close();
 	};
-	return { db, threads };
+	return { db, threads, door };
+}
+
+/** Where more than this machine is let in, the first owner shows that they started the server. */
+function setupCodeOf(env: Record<string, string | undefined>): string | undefined {
+	if (env.SETUP_CODE?.trim()) return env.SETUP_CODE.trim();
+	return env.LETS_OTHERS_IN === 'yes' ? randomBytes(9).toString('base64url') : undefined;
 }
 
 /** For the health check. */

@@ -144,6 +144,10 @@
 				<a class="quiet-link" href="/settings/work">Work and people</a>: what each thing takes, timed builds,
 				kinds of job, wages, the rate card.
 			</p>
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/people">People who sign in</a>: helpers, the office, the books,
+				and what each of them sees.
+			</p>
 		</div>
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
 			<legend class="mb-2 font-head text-base font-bold">Business</legend>

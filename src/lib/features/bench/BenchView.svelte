@@ -190,7 +190,7 @@
 			>
 			<span
 				data-name="save-state"
-				class:text-bad={bench.saver.state === 'offline' || bench.saver.state === 'refused'}
+				class:text-bad={['offline', 'signed out', 'refused'].includes(bench.saver.state)}
 				>{saveWords(bench.saver, 'working copy')}</span
 			>
 		</p>

@@ -2,23 +2,34 @@
 	import { Command, Dialog } from 'bits-ui';
 	import { commands, type Command as Doable } from './commands.svelte.ts';
 
-	const SCREENS: readonly (readonly [name: string, path: string])[] = [
-		['Shelf', '/shelf'],
-		['Bench', '/bench'],
-		['Stockroom', '/stockroom'],
-		['Quotes', '/quotes'],
-		['Quick price', '/quick'],
-		['Shorthand and shortcuts', '/shorthand'],
-		['Settings', '/settings']
+	const SCREENS: readonly (readonly [name: string, path: string, asks: string])[] = [
+		['Shelf', '/shelf', 'design'],
+		['Bench', '/bench', 'design'],
+		['Stockroom', '/stockroom', 'books'],
+		['Quotes', '/quotes', 'books'],
+		['Quick price', '/quick', 'quote'],
+		['Shorthand and shortcuts', '/shorthand', 'design'],
+		['Settings', '/settings', 'settings'],
+		['People who sign in', '/settings/people', 'people'],
+		['Your sign-in', '/me', 'read'],
+		['What is to build', '/work', 'work']
 	];
 	interface Props {
 		onopen: (path: string) => void;
+		/** What whoever is signed in may do, by its names. */
+		may: readonly string[];
 	}
-	let { onopen }: Props = $props();
-	const screens: Doable[] = [
-		{ name: 'New design', also: 'start make', group: 'Screens', run: () => onopen('/new') },
-		...SCREENS.map(([name, path]) => ({ name: `Go to ${name}`, group: 'Screens', run: () => onopen(path) }))
-	];
+	let { onopen, may }: Props = $props();
+	const screens: Doable[] = $derived([
+		...(may.includes('design')
+			? [{ name: 'New design', also: 'start make', group: 'Screens', run: () => onopen('/new') }]
+			: []),
+		...SCREENS.filter(([, , asks]) => may.includes(asks)).map(([name, path]) => ({
+			name: `Go to ${name}`,
+			group: 'Screens',
+			run: () => onopen(path)
+		}))
+	]);
 	const groups = $derived.by(() => {
 		const all = [...commands.all, ...screens];
 		return [...new Set(all.map((c) => c.group))].map((name) => ({

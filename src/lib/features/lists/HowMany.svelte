@@ -35,5 +35,5 @@
 	</Field>
 	<Button type="submit">{word}</Button>
 	{@render children?.()}
-	<Button kind="word" href="/bench/{asked.id}">Bench</Button>
+	<span data-asks="design"><Button kind="word" href="/bench/{asked.id}">Bench</Button></span>
 </form>

@@ -12,17 +12,35 @@
 		theme: 'light' | 'dark' | 'auto';
 		/** The invented studio: said on every screen. */
 		demo: boolean;
+		/** Who is signed in. */
+		name: string;
+		/** What they may do, by its names. */
+		may: readonly string[];
 	}
-	let { path, back, theme, demo }: Props = $props();
+	let { path, back, theme, demo, name, may }: Props = $props();
 	const WORDS = [
-		['/bench', 'Bench'],
-		['/shelf', 'Shelf'],
-		['/stockroom', 'Stockroom'],
-		['/quotes', 'Quotes'],
-		['/quick', 'Quick price'],
-		['/thumb', 'Rules of thumb'],
-		['/settings', 'Settings']
+		['/bench', 'Bench', 'design'],
+		['/shelf', 'Shelf', 'design'],
+		['/work', 'To build', 'work'],
+		['/stockroom', 'Stockroom', 'books'],
+		['/quotes', 'Quotes', 'books'],
+		['/quick', 'Quick price', 'quote'],
+		['/thumb', 'Rules of thumb', 'read'],
+		['/settings', 'Settings', 'settings']
 	] as const;
+	const designs = $derived(may.includes('design'));
+	/** Who designs finds what is to be built on the Shelf. */
+	const words = $derived(
+		WORDS.filter(([href, , asks]) => may.includes(asks) && !(designs && href === '/work'))
+	);
+	const initials = $derived(
+		name
+			.split(/\s+/)
+			.map((word) => word[0] ?? '')
+			.slice(0, 2)
+			.join('')
+			.toUpperCase()
+	);
 	let search = $state<HTMLInputElement>();
 	let systemDark = $state(false);
 	onMount(() => (systemDark = matchMedia('(prefers-color-scheme: dark)').matches));
@@ -50,7 +68,7 @@
 <header
 	class="no-print flex min-h-[52px] items-center gap-x-5 max-[860px]:gap-x-3 max-sm:flex-wrap gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
-	<a href="/shelf" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
+	<a href="/" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
 	>
 	{#if demo}<span
@@ -61,7 +79,7 @@
 		aria-label="Main"
 		class="goes-on flex min-w-0 gap-x-1 max-[860px]:gap-x-0 max-[860px]:overflow-x-auto max-sm:order-last max-sm:w-full max-sm:overflow-x-auto"
 	>
-		{#each WORDS as [href, word] (href)}
+		{#each words as [href, word] (href)}
 			<a
 				{href}
 				aria-current={path.startsWith(href) ? 'page' : undefined}
@@ -69,18 +87,18 @@
 			>
 		{/each}
 	</nav>
-	<form action="/shelf" class="relative ml-auto max-[900px]:hidden" role="search">
-		<input
-			bind:this={search}
-			name="search"
-			class="control w-[210px]"
-			placeholder="Find a design"
-			aria-label="Find a design"
-			autocomplete="off"
-		/>
-		<kbd class="pointer-events-none absolute top-2 right-3 text-[12.6px] text-muted">/</kbd>
-	</form>
-	<span class="max-[900px]:ml-auto"><ScreenHelp {path} /></span>
+	{#if designs}<form action="/shelf" class="relative ml-auto max-[900px]:hidden" role="search">
+			<input
+				bind:this={search}
+				name="search"
+				class="control w-[210px]"
+				placeholder="Find a design"
+				aria-label="Find a design"
+				autocomplete="off"
+			/>
+			<kbd class="pointer-events-none absolute top-2 right-3 text-[12.6px] text-muted">/</kbd>
+		</form>{/if}
+	<span class={designs ? 'max-[900px]:ml-auto' : 'ml-auto'}><ScreenHelp {path} /></span>
 	<form method="post" action="/theme" class="-ml-4">
 		<input type="hidden" name="theme" value={next} />
 		<input type="hidden" name="back" value={back} />
@@ -92,6 +110,13 @@
 			{#if next === 'dark'}<MoonStar size={17} />{:else}<Sun size={17} />{/if}
 		</button>
 	</form>
+	<a
+		href="/me"
+		class="me"
+		aria-label="Your sign-in, {name}"
+		title={name}
+		aria-current={path === '/me' ? 'page' : undefined}>{initials}</a
+	>
 </header>
 
 <style>
@@ -114,6 +139,28 @@
 			margin-right: -12px;
 			mask-image: linear-gradient(to right, #000 calc(100% - 44px), transparent);
 			scrollbar-width: none;
+		}
+	}
+	.me {
+		display: grid;
+		place-items: center;
+		flex: none;
+		margin-left: -12px;
+		width: 32px;
+		height: 32px;
+		border: 1px solid var(--line);
+		border-radius: 50%;
+		font-size: 12.6px;
+		font-weight: 600;
+	}
+	.me:hover,
+	.me[aria-current] {
+		border-color: var(--ink);
+	}
+	@media (pointer: coarse) {
+		.me {
+			width: 40px;
+			height: 40px;
 		}
 	}
 	.word:hover {

@@ -1,7 +1,7 @@
 import { Keeper } from './keeper.ts';
 
 /** What the screen says about saving. */
-export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused' | 'stale';
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'signed out' | 'refused' | 'stale';
 
 /** What is kept until it is acknowledged: a document, by whatever name it is sent. */
 export type Pending<D> = D & {
@@ -105,7 +105,7 @@ export class Autosave<D extends object> {
 	}
 
 	get #stuck() {
-		return this.state === 'stale' || this.state === 'offline' || this.state === 'refused';
+		return ['stale', 'offline', 'signed out', 'refused'].includes(this.state);
 	}
 
 	async #send(): Promise<void> {
@@ -142,7 +142,8 @@ export class Autosave<D extends object> {
 			this.#next ??= this.#pending;
 			this.#pending = null;
 			this.state = 'stale';
-		} else if (response.status >= 400 && response.status < 500) {
+		} else if (response.status === 401) this.#later('signed out');
+		else if (response.status >= 400 && response.status < 500) {
 			this.refusal = answer.message ?? 'The server refused this change.';
 			this.#pending = null;
 			// What was typed since then may be what it lacked: that is sent, whatever became of this.
@@ -159,8 +160,9 @@ export class Autosave<D extends object> {
 		else await this.#write({ ...left, saveId: crypto.randomUUID(), baseRevision: this.revision });
 	}
 
-	#later() {
-		this.state = 'offline';
+	/** Tries again in a while: what is not saved is kept until then. */
+	#later(why: 'offline' | 'signed out' = 'offline') {
+		this.state = why;
 		this.#timer = setTimeout(() => {
 			this.state = 'waiting';
 			void this.flush();

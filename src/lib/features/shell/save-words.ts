@@ -6,6 +6,7 @@ const WORDS: Readonly<Record<SaveState, string>> = {
 	saving: 'saving …',
 	waiting: 'saving …',
 	offline: 'not saved yet: the server does not answer, trying again',
+	'signed out': 'not saved yet: you are signed out, so sign in again in another tab',
 	refused: 'not saved',
 	stale: 'not saved: changed somewhere else'
 };
@@ -27,5 +28,7 @@ export function saveWords(
 	const words = state === 'refused' ? `${WORDS[state]}: ${saver.refusal}` : WORDS[state];
 	if (state === 'saved') return `${what} ${words}`.trim();
 	if (!saver.keptHere) return `${words}. ${NO_ROOM}`;
-	return state === 'offline' ? `${words}. It is kept on this device until then` : words;
+	return state === 'offline' || state === 'signed out'
+		? `${words}. It is kept on this device until then`
+		: words;
 }

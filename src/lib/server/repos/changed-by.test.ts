@@ -48,6 +48,9 @@ test('every row that is written says whose request wrote it last', async () => {
 	const rest = { material: materials[0]!.id, length: inches(31), wide: 0, count: 2 } as const;
 	await wendy.things.putOffcut(rest);
 
+	await wendy.people.addFirst({ id: 'wendy', name: 'Wendy', email: 'wendy@quay.example', role: 'owner', passwordHash: 'x' }, NOW); // prettier-ignore
+	await wendy.people.invite({ id: 'i', name: 'Pip', role: 'crew', expiresAt: NOW }, 'token', NOW);
+
 	const tables = await db.read.all<{ name: string }>(
 		sql`SELECT m.name FROM sqlite_master m JOIN pragma_table_info(m.name) c WHERE m.type = 'table' AND c.name = 'changed_by' ORDER BY m.name`
 	);
@@ -81,6 +84,7 @@ test('every row that is written says whose request wrote it last', async () => {
 	await peter.stockViews.keep({ id: 'v', name: 'all', query: 'low=1' });
 	await peter.priceLists.takeBack('list', '2027-05-03');
 	await peter.things.cut([{ ...rest, count: 1 }], []);
+	await peter.people.endInvitation('i', NOW);
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
 	await peter.quoteLife.happen('q', 'accepted', NOW);
@@ -96,6 +100,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		count_back: alone,
 		design: alone,
 		design_version: both,
+		invitation: alone,
 		material: ['wendy'],
 		message: alone,
 		offcut: alone,
@@ -105,6 +110,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		pack_price: both,
 		paper: alone,
 		payment: alone,
+		person: ['wendy'],
 		photo: alone,
 		place_photo: alone,
 		price_list: alone,

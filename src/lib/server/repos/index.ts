@@ -7,6 +7,7 @@ import { memoOf } from './memo.ts';
 import { onOrders } from './on-orders.ts';
 import { orders } from './orders.ts';
 import { papers } from './papers.ts';
+import { people } from './people.ts';
 import { payments } from './payments.ts';
 import { photos } from './photos.ts';
 import { placePhotos } from './place-photos.ts';
@@ -37,6 +38,7 @@ export function createRepos(db: Database, actor: Actor) {
 		onOrders: onOrders(db, actor),
 		stockViews: stockViews(db, actor),
 		quoteLife: quoteLife(db, actor),
+		people: people(db, actor),
 		payments: payments(db, actor),
 		papers: papers(db, actor),
 		placePhotos: placePhotos(db, actor),

@@ -5,7 +5,7 @@ import { design } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { NOTHING_CHOSEN } from '../../core/quote/choices.ts';
 import type { QuoteTerms } from '../../core/quote/quote.ts';
-import { asGuest } from '../actor.ts';
+import { guestOf } from '../actor.ts';
 import { createRepos } from '../repos/index.ts';
 import { clientPage } from './client-page.ts';
 import { answerQuote, creditInvoice, invoiceOrder, orderOf, payOrder, settlePayment } from './orders.ts';
@@ -48,7 +48,7 @@ async function sent(change: Partial<QuoteTerms> = ADD_ON) {
 	let n = 0;
 	const send = () => sendQuote(repos, { id: 'q', token: `token-${++n}`, evenUnknown: true, now: NOW });
 	expect(await send()).toBe('sent');
-	const guest = createRepos(db, asGuest(owner));
+	const guest = createRepos(db, guestOf(owner.workspace));
 	const yes = (more = {}, token = 'token-1') =>
 		answerQuote(
 			guest,

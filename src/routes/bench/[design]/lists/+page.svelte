@@ -51,8 +51,10 @@
 					{#each data.toBuy as line (line.key)}
 						<tr>
 							<td
-								>{#if line.material}<a class="hover:underline" href="/stockroom/{line.material}"
-										>{line.label}</a
+								>{#if line.material}<a
+										class="hover:underline"
+										data-goes="books"
+										href="/stockroom/{line.material}">{line.label}</a
 									>{:else}{line.label}{/if}{#if line.status === 'unlisted'}<span class="text-watch">
 										(not in the Stockroom)</span
 									>{/if}{#if ROLE[line.role]}<span class="text-muted">

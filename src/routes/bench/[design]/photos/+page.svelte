@@ -21,7 +21,7 @@
 		</p>
 		<span class="ml-auto flex gap-5">
 			<a class="quiet-link" href="/bench/{data.id}/plan">its plan</a>
-			<a class="quiet-link" href="/bench/{data.id}">back to the Bench</a>
+			<a class="quiet-link" data-asks="design" href="/bench/{data.id}">back to the Bench</a>
 		</span>
 	</header>
 	<form

@@ -73,8 +73,10 @@
 	<p class="no-print mt-3 flex flex-wrap gap-x-5 text-[14px]">
 		<a class="quiet-link" href="/bench/{data.id}/lists?{asked}">lists to buy and to inflate</a>
 		<a class="quiet-link" href="/bench/{data.id}/photos">photos</a>
-		<a class="quiet-link" href="/bench/{data.id}/count?{asked}">count back</a>
-		<a class="quiet-link" href="/bench/{data.id}/bill.csv?{asked}" download>bill of materials, CSV</a>
+		<a class="quiet-link" data-asks="design" href="/bench/{data.id}/count?{asked}">count back</a>
+		<a class="quiet-link" data-asks="money" href="/bench/{data.id}/bill.csv?{asked}" download
+			>bill of materials, CSV</a
+		>
 	</p>
 	{#each data.parts as part, index (part.design ?? '')}
 		<section class="mt-6" aria-label={index === 0 ? 'Steps' : `Steps of ${part.name}`}>
@@ -92,7 +94,7 @@
 				<p class="py-6 text-muted">
 					Nothing to build yet. Say its layers on the Bench, and the steps stand here.
 				</p>
-			{:else if index === 0}
+			{:else if index === 0 && data.may.includes('design')}
 				<PlanSteps steps={part.steps} choices={{ photos: data.photos, subjects: data.subjects }} {refused} />
 			{:else}
 				<ol class="border-t-2 border-ink">

@@ -1,0 +1,29 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { readPerson } from '$lib/core/people/read-person.ts';
+import { LINK_GONE } from '$lib/server/auth/door.ts';
+import { fieldsOf } from '$lib/server/form-fields.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+/** Whoever holds an invitation joins the studio with it, once. */
+export const load: PageServerLoad = async (event) => {
+	const { door } = event.locals;
+	const address = event.getClientAddress();
+	if ((await door.throttle.wait('link', address)) > 0) error(429, { message: 'That was tried too often. Try again in a few minutes.' }); // prettier-ignore
+	const invited = await door.invitation(event.params.token);
+	if (!invited) {
+		await door.throttle.failed('link', address);
+		error(404, { message: LINK_GONE });
+	}
+	return { studio: invited.studio, name: invited.name, role: invited.role };
+};
+
+export const actions: Actions = {
+	default: async (event) => {
+		const { password = '', ...typed } = await fieldsOf(event.request);
+		const { value, errors } = readPerson({ ...typed, password });
+		if (!value) return fail(400, { typed, errors });
+		const done = await event.locals.door.join(event, event.params.token, value);
+		if (!done.ok) return fail(409, { typed, errors: { email: done.say } as Record<string, string> });
+		redirect(303, '/');
+	}
+};
