@@ -119,6 +119,10 @@ const server = createServer((request, response) => {
 	// localhost and 127.0.0.1 are the same machine: forms posted from either are our own.
 	else if (!ownOrigin && request.headers.origin === `http://${called}`)
 		request.headers.origin = process.env.ORIGIN;
+	// Whatever is answered, what leads elsewhere too.
+	response.setHeader('x-content-type-options', 'nosniff');
+	response.setHeader('referrer-policy', 'same-origin');
+	if (secure) response.setHeader('strict-transport-security', 'max-age=31536000');
 	compress(request, response, () => handler(request, response));
 });
 

@@ -1,5 +1,5 @@
 import type { Actor } from '$lib/server/actor.ts';
-import type { Door, SignedIn } from '$lib/server/auth/door.ts';
+import type { Door, OpenLink, SignedIn } from '$lib/server/auth/door.ts';
 import type { Repos } from '$lib/server/repos/index.ts';
 import type { Work } from '$lib/server/threads/pool.ts';
 
@@ -15,6 +15,8 @@ declare global {
 			actor: Actor;
 			/** Who is signed in; null for a client, and before anybody is. */
 			person: SignedIn | null;
+			/** What the client's link opens, where somebody comes by one. */
+			link?: OpenLink['state'];
 			/** What people do to get in and out. */
 			door: Door;
 			repos: Repos;

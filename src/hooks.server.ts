@@ -7,7 +7,6 @@ import { permissionFor } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { guard, harden } from '$lib/server/guard.ts';
 import { notYours, signedOut } from '$lib/server/signed-out.ts';
-import { workspaceOfLink } from '$lib/server/repos/doors.ts';
 import { isWarming } from '$lib/server/warming.ts';
 
 import { createRepos } from '$lib/server/repos/index.ts';
@@ -60,7 +59,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
-	harden(response, permission === 'public');
+	harden(response, permission === 'public', event.url);
 	return response;
 };
 
@@ -72,8 +71,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 async function actorOf(event: RequestEvent, permission: Permission): Promise<Actor | Response> {
 	if (permission === 'public') {
 		const { token } = event.params;
-		const isLink = event.route.id?.startsWith('/q/') && token !== undefined;
-		return guestOf((isLink && (await workspaceOfLink(app.db, token))) || HOME_WORKSPACE);
+		if (!event.route.id?.startsWith('/q/') || token === undefined) return guestOf(HOME_WORKSPACE);
+		const link = await app.door.clientLink(event, token);
+		event.locals.link = link.state;
+		return guestOf(link.workspace);
 	}
 	const asker = event.locals.person?.actor ?? (isWarming(event.request) ? OWNER : undefined);
 	if (!asker) return signedOut(event, await app.door.isUnclaimed());

@@ -15,7 +15,9 @@
 	/** A form was sent after the sign-in had ended: what was typed is still there. */
 	const signedOut = $derived((page.form as { signedOut?: boolean } | null)?.signedOut ?? false);
 	const lacks = $derived(
-		person ? ['design', 'money', 'books'].filter((p) => !data.may.includes(p as never)).join(' ') : undefined
+		person
+			? ['design', 'money', 'books', 'settings'].filter((p) => !data.may.includes(p as never)).join(' ')
+			: undefined
 	);
 	const readsOnly = $derived(person !== null && !data.may.includes('design'));
 	let refused = $state('');

@@ -21,8 +21,9 @@ export async function links(url: string, token: string, count: number, seed: num
 			const { status, text } = await ask(`${url}/q/${other}${more}`, {
 				headers: { accept: 'application/json' }
 			});
-			if (status !== 404) bad.push(`${status} to a wrong link: ${other}${more}`);
-			if (more === '') said.add(text.replaceAll(other, '').replace(/nonce[-=]["']?[^"'\s;]+/g, '').replace(/__sveltekit_\w+/g, '')); // prettier-ignore
+			// Whoever tries many waits: that is an answer too.
+			if (status !== 404 && status !== 429) bad.push(`${status} to a wrong link: ${other}${more}`);
+			if (more === '' && status === 404) said.add(text.replaceAll(other, '').replace(/nonce[-=]["']?[^"'\s;]+/g, '').replace(/__sveltekit_\w+/g, '')); // prettier-ignore
 		}
 	}
 	const page = await ask(`${url}/q/${token}`);

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { NOBODY } from '../kit/signed-in.ts';
 import { clientLink, expect, newDesign, say, test } from './app.ts';
 
 type Screen = [path: string, open?: (page: Page) => Promise<unknown>];
@@ -85,6 +86,17 @@ test('axe finds nothing serious on what opens over the Bench, in both themes', a
 	]);
 });
 
+test('axe finds nothing serious on the doors, in both themes', async ({ browser }) => {
+	const page = await (await browser.newContext({ storageState: NOBODY })).newPage();
+	await look(page, [
+		['/sign-in', (p) => p.getByRole('button', { name: 'Sign in' }).click()],
+		['/sign-in/code'],
+		['/forgot', (p) => p.getByRole('button', { name: 'Ask for it' }).click()],
+		['/reset/no-such', (p) => p.getByRole('button', { name: 'Take this one' }).click()],
+		['/join/no-such']
+	]);
+});
+
 test('axe finds nothing serious on the screens of selling and buying, in both themes', async ({ page }) => {
 	const client = await clientLink(page);
 	await look(page, [
@@ -106,6 +118,10 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/quotes'],
 		['/quotes/quote-garden'],
 		['/settings/work'],
+		['/settings/people', (p) => p.getByRole('button', { name: 'Make the link' }).click()],
+		['/settings/changes'],
+		['/me'],
+		['/work'],
 		['/bench/lighthouse-column/price'],
 		['/quotes/quote-regatta'],
 		['/quotes/quote-lamps'],

@@ -130,6 +130,15 @@ test('a new password by a letter that the owner hands on; a second step from the
 	await own.getByLabel('Code').fill(spare[0]!);
 	await own.getByRole('button', { name: 'Sign in' }).click();
 	await own.waitForURL((to) => to.pathname === '/shelf');
+	// As it was: other journeys of this server sign in as her.
+	await own.goto('/me');
+	await own.locator('input[name=stepPassword]').fill('kelp column, two jellyfish');
+	await own.getByRole('button', { name: 'Turn it off' }).click();
+	await expect(own.getByText('The second step is off.')).toBeVisible();
+	await own.getByLabel('The one of now').fill('kelp column, two jellyfish');
+	await own.getByLabel('The new one').fill(PASSWORD);
+	await own.getByRole('button', { name: 'Change it' }).click();
+	await expect(own.getByText('Your password is changed, and you are signed out')).toBeVisible();
 });
 
 test('signed out while typing on the Bench: it is kept, said, and saved after signing in again', async ({
@@ -172,4 +181,67 @@ test('a form sent after the session ended keeps what was typed, and says what to
 	await form.getByRole('button').click();
 	await expect(own.getByText('You are signed out.')).toBeVisible();
 	await expect(form.getByLabel('A new one')).toHaveValue('Lantern Lane Trade Counter');
+});
+
+test('a client’s link: who opened it is logged, the studio’s own look is not; taken back it opens nothing', async ({
+	page,
+	browser
+}) => {
+	await page.goto('/quotes/quote-quiet');
+	const link = (await page.locator('[data-name=client-link]').textContent())!.trim();
+	expect(link).toMatch(/\/q\/[\w-]{32}$/);
+	await expect(page.getByText(/^Opens until .+, for whoever has it\.$/)).toBeVisible();
+	const looks = page.locator('summary', { hasText: /opened/i });
+	await expect(looks).toHaveText('No client has opened it yet');
+	await page.goto(link);
+	await page.goto('/quotes/quote-quiet');
+	await expect(looks).toHaveText('No client has opened it yet');
+
+	const client = await browser.newContext({ storageState: NOBODY, viewport: { width: 390, height: 800 } });
+	const phone = await client.newPage();
+	const opened = await phone.goto(link);
+	expect(opened!.headers()['x-robots-tag']).toBe('noindex');
+	expect(opened!.headers()['referrer-policy']).toBe('same-origin');
+	await phone.reload();
+	expect((await client.request.get(`${link}/quote.pdf`)).status()).toBe(200);
+	await page.reload();
+	await expect(looks).toHaveText('Opened 2 times');
+	await looks.click();
+	await expect(page.getByText(/: the PDF, on /)).toBeVisible();
+
+	await page.getByRole('button', { name: 'Take the link back' }).click();
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await page.getByRole('button', { name: 'Take the link back' }).click();
+	await page.getByRole('button', { name: 'Take it back: nobody opens it again' }).click();
+	await expect(page.getByText(/^Taken back on .+: it opens nothing\./)).toBeVisible();
+	expect((await phone.goto(link))!.status()).toBe(410);
+	await expect(phone.getByText('This link is not open any more.')).toBeVisible();
+	expect((await client.request.get(`${link}/quote.pdf`)).status()).toBe(404);
+	expect((await client.request.get(`${link}/total`)).status()).toBe(404);
+	// Links that nobody has are answered so for a while, then not looked for any more.
+	const tried = new Set<number>();
+	for (let i = 0; i < 70; i++)
+		tried.add((await client.request.get(`${link.slice(0, -3)}${100 + i}`)).status());
+	expect([...tried]).toEqual([404, 429]);
+});
+
+test('what was changed: a price and a role, found by words, shown on the thing itself', async ({ page }) => {
+	await page.goto('/stockroom/patch');
+	await page
+		.getByRole('button', { name: /^Change the pack of/ })
+		.first()
+		.click();
+	await page.getByLabel('Price (blank: not known)').first().fill('9.87');
+	await page.getByRole('button', { name: 'Save the pack' }).click();
+	await page.getByRole('button', { name: 'Save, that is meant' }).click();
+	await expect(page.getByRole('region', { name: 'What was changed' })).toContainText(
+		/price of a pack,\s.+\s→\s\$9\.87/
+	);
+	await page.goto('/settings/changes');
+	await page.getByLabel('Search what was changed').fill('price of a pack');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/→.+\$9\.87/).first()).toBeVisible();
+	await page.getByLabel('Search what was changed').fill('no such thing at all');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('Nothing of that kind was changed.')).toBeVisible();
 });

@@ -137,6 +137,38 @@ test('no price, cost or wage reaches a crew’s browser: not in a page, not in i
 	expect(owners.match(MONEY)!.length).toBeGreaterThan(10);
 });
 
+test('the office prices without knowing what a helper is paid: figures are the same, wages are not told', async ({
+	app
+}) => {
+	const office = await signIn(app.url, 'office');
+	const wagesOf = async (path: string, cookie: string) => {
+		const page = await (
+			await fetch(`${app.url}${path}`, { headers: { cookie, accept: 'text/html' } })
+		).text();
+		return [...page.matchAll(/name:"(\w+)",wage:(\d+)/g)].map(([, name, wage]) => `${name} ${wage}`);
+	};
+	for (const path of ['/bench/hive-column', '/quick', '/new', '/bench/hive-column/price']) {
+		expect(await wagesOf(path, app.cookie)).toEqual(['Tansy 1800', 'Pip 1500', 'Moss 1350']);
+		expect(await wagesOf(path, office)).toEqual(['Tansy 1800', 'Pip 0', 'Moss 0']);
+	}
+	// Pip alone helps there: what the job pays for help is what one helper costs, and every price says so.
+	expect(await wagesOf('/quotes/quote-garden', office)).toEqual(['Tansy 1800', 'Pip 1680', 'Moss 0']);
+	const { recipe } = {
+		recipe: (await (
+			await fetch(`${app.url}/bench/hive-column/recipe.json`, { headers: { cookie: office } })
+		).json()) as unknown
+	};
+	const tally = async (cookie: string) =>
+		(
+			await fetch(`${app.url}/api/tally`, {
+				method: 'POST',
+				headers: { cookie, origin: app.url, 'content-type': 'application/json' },
+				body: JSON.stringify({ recipe })
+			})
+		).text();
+	expect(await tally(office)).toBe(await tally(app.cookie));
+});
+
 /** All that belongs to a workspace, row by row. */
 async function rowsOf(database: string, workspace: string): Promise<string[]> {
 	const client = createClient({ url: `file:${database}` });

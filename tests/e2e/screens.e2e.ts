@@ -19,7 +19,8 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/thumb/sheets',
 		'/bench/regatta-letter/sheet'
 	];
-	const more = ['/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own, ...workshop];
+	const people = ['/settings/people', '/settings/changes', '/me', '/work'];
+	const more = [...people, '/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own, ...workshop];
 	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

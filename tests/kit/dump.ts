@@ -9,13 +9,14 @@ const literal = (value: unknown): string => {
 
 /**
  * Every row of every table as INSERT statements in one transaction that looks at foreign keys last. Tables stand
- * backwards by name: lines before their quote, because the lines of a sent quote are refused.
+ * backwards by name: lines before their quote, because the lines of a sent quote are refused. What triggers write of
+ * changes is left out: they write it again.
  */
 export async function dumpRows(url: string): Promise<string[]> {
 	const client = createClient({ url });
 	try {
 		const tables = await client.execute(
-			"SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE '__drizzle%' ORDER BY name DESC"
+			"SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE '__drizzle%' AND name <> 'change_entry' ORDER BY name DESC"
 		);
 		const lines = ['BEGIN;', 'PRAGMA defer_foreign_keys = ON;'];
 		for (const { name } of tables.rows) {

@@ -10,11 +10,19 @@ interface Serving {
 	/** Of Node, before the server. */
 	readonly args?: readonly string[];
 	readonly stdio?: StdioOptions;
+	/** What else the server is told. */
+	readonly env?: Readonly<Record<string, string>>;
 }
 
 /** Starts the built server, and waits until it can serve pages. @throws where it ends before, or does not answer */
-export async function serve({ port, database, args = [], stdio = 'ignore' }: Serving): Promise<ChildProcess> {
-	const env = { ...process.env, PORT: String(port), DATABASE_URL: database };
+export async function serve({
+	port,
+	database,
+	args = [],
+	stdio = 'ignore',
+	env: more = {}
+}: Serving): Promise<ChildProcess> {
+	const env = { ...process.env, PORT: String(port), DATABASE_URL: database, ...more };
 	const child = spawn(process.execPath, [...args, 'scripts/serve.mjs'], { env, stdio });
 	for (const until = Date.now() + PATIENCE; Date.now() < until;) {
 		const answer = await fetch(`http://127.0.0.1:${port}/healthz`).catch(() => undefined);

@@ -64,9 +64,9 @@ describe('what every request is held to', () => {
 });
 
 test('every answer says what a browser may do with it; what is private is kept by nobody', () => {
-	const answer = (headers: Record<string, string>, isPublic = false) => {
+	const answer = (headers: Record<string, string>, isPublic = false, isSecure = false) => {
 		const response = new Response('', { headers });
-		harden(response, isPublic);
+		harden(response, isPublic, new URL(`${isSecure ? 'https' : 'http'}://studio`));
 		return response.headers;
 	};
 	const svg = answer({ 'content-type': 'image/svg+xml' });
@@ -75,4 +75,6 @@ test('every answer says what a browser may do with it; what is private is kept b
 	expect(answer({ 'cache-control': 'private, max-age=9' }).get('cache-control')).toBe('private, max-age=9');
 	expect(answer({ 'content-security-policy': 'own' }).get('content-security-policy')).toBe('own');
 	expect(answer({}, true).get('cache-control')).toBeNull();
+	expect(answer({}).get('strict-transport-security')).toBeNull();
+	expect(answer({}, true, true).get('strict-transport-security')).toBe('max-age=31536000');
 });

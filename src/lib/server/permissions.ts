@@ -26,6 +26,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	},
 	'/not-yours': { load: 'read' },
 	'/work': { load: 'work' },
+	'/settings/changes': { load: 'settings' },
 	'/settings/people': {
 		load: 'people',
 		invite: 'people',
@@ -122,6 +123,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 		load: 'books',
 		send: 'quote',
 		decide: 'quote',
+		endLink: 'quote',
 		revise: 'quote',
 		drop: 'quote',
 		remind: 'quote',

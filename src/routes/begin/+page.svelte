@@ -27,7 +27,7 @@
 						{...attributes}
 						name="code"
 						class="control figures w-full"
-						value={typed.code ?? data.code}
+						defaultValue={typed.code ?? data.code}
 						autocomplete="off"
 					/>
 				{/snippet}

@@ -26,7 +26,7 @@
 						name="email"
 						type="email"
 						class="control w-full"
-						value={typed}
+						defaultValue={typed}
 						autocomplete="username"
 					/>
 				{/snippet}

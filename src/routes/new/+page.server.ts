@@ -4,6 +4,7 @@ import { emptyRecipe } from '$lib/core/recipe/build.ts';
 import { recipeSchema } from '$lib/core/recipe/recipe.schema.ts';
 import { idFrom, newId } from '$lib/server/form-id.ts';
 import { ownShapes } from '$lib/server/services/own-shapes.ts';
+import { shownSettings } from '$lib/server/services/shown-settings.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -11,7 +12,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const { settings, materials, colours } = await loadStudio(locals.repos);
 	return {
 		...(await ownShapes(locals.repos)),
-		settings,
+		settings: shownSettings(locals.actor, settings),
 		materials,
 		colours,
 		shape: url.searchParams.get('shape') ?? '',

@@ -7,6 +7,7 @@ import { parseBounded } from '$lib/core/units/number.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { newTerms, recipePage } from '$lib/server/services/quoting.ts';
 import { sendAndPost, WHY_NOT_SENT } from '$lib/server/services/sending.ts';
+import { shownSettings } from '$lib/server/services/shown-settings.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -26,7 +27,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 			locals.repos,
 			offered.slice(0, 1).map((o) => o.versionId)
 		)),
-		settings,
+		settings: shownSettings(locals.actor, settings),
 		materials,
 		colours
 	};

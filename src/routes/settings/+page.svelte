@@ -148,6 +148,9 @@
 				<a class="quiet-link" href="/settings/people">People who sign in</a>: helpers, the office, the books,
 				and what each of them sees.
 			</p>
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/changes">What was changed</a>: by whom, when, from what to what.
+			</p>
 		</div>
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
 			<legend class="mb-2 font-head text-base font-bold">Business</legend>

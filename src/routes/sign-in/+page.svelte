@@ -33,7 +33,7 @@
 					name="email"
 					type="email"
 					class="control w-full"
-					value={form?.typed.email ?? ''}
+					defaultValue={form?.typed.email ?? ''}
 					autocomplete="username"
 				/>
 			{/snippet}

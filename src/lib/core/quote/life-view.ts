@@ -1,6 +1,18 @@
 /** What became of a quote since it was issued, as its page shows it. Sums and days are in words. */
 export interface QuoteLifeView {
 	readonly link: string;
+	/** Until when it opens, and since when it was taken back: `YYYY-MM-DD`. */
+	readonly linkUntil: string;
+	readonly linkEnded: string | null;
+	/** How often a client opened it, and the newest of it. */
+	readonly looks: {
+		readonly many: number;
+		readonly newest: readonly {
+			readonly at: string;
+			readonly what: 'page' | 'paper';
+			readonly device: string;
+		}[];
+	};
 	readonly revision: number;
 	readonly isRevising: boolean;
 	readonly due: string | undefined;

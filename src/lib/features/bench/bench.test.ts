@@ -65,7 +65,7 @@ describe('the entry line of the Bench', () => {
 			const { layers } = stacksIn(d as Recipe)[0]!.stack as unknown as { layers: unknown[] };
 			layers.push({ ...b.layers[0]!, id: 'fourth' });
 		});
-		await vi.waitFor(() => expect(b.layers).toHaveLength(3));
+		await vi.waitFor(() => expect(b.layers).toHaveLength(3), 20_000);
 		expect(b.refusal).toMatch(/set aside/);
 		b.resize(b.layers[1]!.id, 1);
 		expect(rows(b)[1]).toBe('4 × 11 at 9½ white ×2');

@@ -15,7 +15,7 @@
 			{...attributes}
 			name="name"
 			class="control w-full"
-			value={typed.name ?? ''}
+			defaultValue={typed.name ?? ''}
 			autocomplete="name"
 			maxlength="80"
 		/>
@@ -28,7 +28,7 @@
 			name="email"
 			type="email"
 			class="control w-full"
-			value={typed.email ?? ''}
+			defaultValue={typed.email ?? ''}
 			autocomplete="username"
 			maxlength="254"
 		/>

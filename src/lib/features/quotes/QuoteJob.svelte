@@ -63,7 +63,8 @@
 		{@render number('People going along', 'goers', job.job.goers)}
 	</div>
 	{#if rates.people.length > 0}
-		<fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+		<!-- Who goes is for whoever knows what each is paid. -->
+		<fieldset class="flex flex-wrap gap-x-5 gap-y-1" data-asks="settings">
 			<legend class="text-[13px] text-muted">Who does it</legend>
 			{#each rates.people as person (person.id)}
 				<label class="flex min-h-8 items-center gap-2"

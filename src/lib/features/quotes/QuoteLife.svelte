@@ -21,6 +21,8 @@
 	let { life, quote, dates, fresh, typed = '', say = '' }: Props = $props();
 	const day = (at: string) => dayWords(at.slice(0, 10), { dates });
 	let copied = $state('');
+	/** Taking the link back is asked once more. */
+	let asksEnd = $state(false);
 	async function copy(what: string, text: string) {
 		await navigator.clipboard.writeText(text).then(
 			() => (copied = `${what} copied`),
@@ -34,6 +36,40 @@
 	<p>
 		<a class="figures quiet-link break-all" href="{life.link}?look" data-name="client-link">{life.link}</a>
 	</p>
+	{#if life.linkEnded}
+		<p class="font-semibold text-watch">
+			Taken back on {dayWords(life.linkEnded, { dates })}: it opens nothing. Write the quote anew and send it,
+			and there is another link.
+		</p>
+	{:else}
+		<div class="flex flex-wrap items-center gap-x-4 text-[13.5px]">
+			<span>Opens until {dayWords(life.linkUntil, { dates })}, for whoever has it.</span>
+			{#if asksEnd}
+				<form method="post" action="?/endLink" class="flex gap-3" use:enhance>
+					<button class="quiet-link min-h-[34px] font-semibold text-bad"
+						>Take it back: nobody opens it again</button
+					>
+					<button type="button" class="quiet-link" onclick={() => (asksEnd = false)}>Keep it</button>
+				</form>
+			{:else}<button type="button" class="quiet-link min-h-[34px]" onclick={() => (asksEnd = true)}
+					>Take the link back</button
+				>{/if}
+		</div>
+	{/if}
+	<details class="text-[13.5px]">
+		<summary class="min-h-[30px] cursor-pointer"
+			>{life.looks.many === 0
+				? 'No client has opened it yet'
+				: life.looks.many === 1
+					? 'Opened once'
+					: `Opened ${life.looks.many} times`}</summary
+		>
+		<ul>
+			{#each life.looks.newest as look, i (i)}
+				<li>{dayWords(look.at, { dates })}: the {look.what === 'page' ? 'page' : 'PDF'}, on {look.device}</li>
+			{:else}<li class="text-muted">Looking at it yourself is not counted.</li>{/each}
+		</ul>
+	</details>
 	<p class="flex flex-wrap gap-2">
 		<Button onclick={() => copy('Link', life.link)}>Copy the link</Button>
 		<Button onclick={() => copy('Text', life.copy)}>Copy a text with it</Button>

@@ -97,7 +97,7 @@ test('typing is saved once it rests, on the revision it started from; the price 
 	await vi.runAllTimersAsync();
 	expect(sent.map((s) => [s.baseRevision, s.raw.client])).toEqual([[3, 'Somebody else']]);
 	expect([draft.saver.state, draft.revision]).toEqual(['saved', 4]);
-	await vi.waitFor(async () => expect(await stored()).toEqual([]));
+	await vi.waitFor(async () => expect(await stored()).toEqual([]), 20_000);
 });
 test('a field that cannot be read holds back only itself: the others are saved, the typing stays over a closed tab', async () => {
 	const draft = new QuoteDraft(data);
@@ -146,7 +146,7 @@ test('a page that is left sends what is not saved yet, and only what the server 
 	draft.raw.note = 'the last word';
 	draft.touch();
 	draft.leave();
-	await vi.waitFor(() => expect(beacons).toHaveLength(1));
+	await vi.waitFor(() => expect(beacons).toHaveLength(1), 20_000);
 	const body = JSON.parse(beacons[0]!) as { raw: RawQuote };
 	expect([Object.keys(body).sort(), body.raw.note]).toEqual([
 		['baseRevision', 'raw', 'saveId'],
@@ -159,7 +159,7 @@ test('a tab that closed while a save was on its way: the next takes up what was 
 	draft.raw.occasion = 'first';
 	draft.touch();
 	void draft.flush();
-	await vi.waitFor(() => expect(sent).toHaveLength(1));
+	await vi.waitFor(() => expect(sent).toHaveLength(1), 20_000);
 	draft.raw.occasion = 'first, and second';
 	draft.touch();
 	await draft.saver.leftOver();

@@ -101,7 +101,7 @@ test('what is refused is sent no more, but what was typed since then is', async 
 	answers = [() => new Promise<Response>((done) => (refuse = () => done(json({ message: 'blank' }, 400)())))];
 	saver.want({ recipe: named('') });
 	const done = saver.flush();
-	await vi.waitFor(() => expect(sent).toHaveLength(1));
+	await vi.waitFor(() => expect(sent).toHaveLength(1), 20_000);
 	saver.want({ recipe: named('b') });
 	refuse();
 	await done;
@@ -164,7 +164,7 @@ test('a store without room is said, and “saved” only when it is', async () =
 	answers = [() => Promise.reject(new Error('gone'))];
 	saver.want({ recipe: named('a') });
 	await saver.flush();
-	await vi.waitFor(() => expect(saver.keptHere).toBe(false));
+	await vi.waitFor(() => expect(saver.keptHere).toBe(false), 20_000);
 	expect(saveWords(saver, 'working copy')).toMatch(/no room to keep it, so leave this page open/);
 	put.mockRestore();
 	await vi.advanceTimersByTimeAsync(3100);

@@ -4,9 +4,11 @@ import { isAPIError } from 'better-auth/api';
 import { parseSetCookieHeader, toCookieOptions } from 'better-auth/cookies';
 import type { PersonTyped } from '../../core/people/read-person.ts';
 import { FIRST_PERSON, guestOf, HOME_WORKSPACE, STAFF_ROLES, type Actor, type StaffRole } from '../actor.ts';
+import { DAY_MS, dayOfNumber } from '../../core/units/calendar-day.ts';
 import type { Database } from '../db/client.ts';
-import { hashOf, invitationBy, isUnclaimed } from '../repos/doors.ts';
+import { clientLinkBy, hashOf, invitationBy, isUnclaimed } from '../repos/doors.ts';
 import { people } from '../repos/people.ts';
+import { addressOf } from './address.ts';
 import { ADDRESS_HEADER, type Auth } from './auth.ts';
 import { waitWords, type Throttle } from './throttle.ts';
 
@@ -31,6 +33,14 @@ export interface OpenSession {
 	readonly address: string;
 }
 
+/** What a client's link opens. Where it is not open, it opens no studio either. */
+export interface OpenLink {
+	readonly state: 'open' | 'unknown' | 'ended' | 'old' | 'busy';
+	readonly workspace: string;
+}
+/** No studio has this id. */
+const NOWHERE = '';
+
 /** It is done, or a sentence that says why not. */
 export type Done = { readonly ok: true } | { readonly ok: false; readonly say: string };
 const OK = { ok: true } as const;
@@ -52,9 +62,9 @@ interface Doors {
 
 /** What people do to get in and out. Sessions live in cookies that scripts cannot read. */
 export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
-	function headersOf({ request, getClientAddress }: Event): Headers {
-		const headers = new Headers(request.headers);
-		headers.set(ADDRESS_HEADER, getClientAddress());
+	function headersOf(event: Event): Headers {
+		const headers = new Headers(event.request.headers);
+		headers.set(ADDRESS_HEADER, addressOf(event));
 		return headers;
 	}
 	/** What the library would set in the browser. */
@@ -103,7 +113,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 
 		/** @returns `code` where a second step follows */
 		async enter(event: Event, email: string, password: string): Promise<Done | { ok: true; code: true }> {
-			const address = event.getClientAddress();
+			const address = addressOf(event);
 			const wait = Math.max(await throttle.wait('account', email), await throttle.wait('address', address));
 			if (wait > 0) return no(`That was tried too often. Try again ${waitWords(wait)}.`);
 			const got = await signIn(event, email, password);
@@ -119,7 +129,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 
 		/** The second step: the code of the moment, or a spare one. */
 		async code(event: Event, typed: string): Promise<Done> {
-			const address = event.getClientAddress();
+			const address = addressOf(event);
 			const wait = await throttle.wait('address', address);
 			if (wait > 0) return no(`That was tried too often. Try again ${waitWords(wait)}.`);
 			const code = typed.replace(/\s/g, '');
@@ -141,6 +151,23 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 			await asked(event, (headers) => auth.api.signOut({ headers, returnHeaders: true }));
 		},
 
+		/** What a client's link opens now. Whoever tries many that nobody has waits; a link that is right always opens. */
+		async clientLink(event: Pick<Event, 'getClientAddress'>, token: string): Promise<OpenLink> {
+			const link = await clientLinkBy(db, token);
+			if (!link) {
+				const address = addressOf(event);
+				const busy = (await throttle.wait('link', address)) > 0;
+				if (!busy) await throttle.failed('link', address);
+				return { state: busy ? 'busy' : 'unknown', workspace: NOWHERE };
+			}
+			if (link.endedAt) return { state: 'ended', workspace: NOWHERE };
+			// A day more than it says, wherever the client is.
+			const today = dayOfNumber(Math.floor(Date.now() / DAY_MS) - 1);
+			return today > link.until
+				? { state: 'old', workspace: NOWHERE }
+				: { state: 'open', workspace: link.workspace };
+		},
+
 		/** Whether the first owner is still to come. */
 		isUnclaimed: () => isUnclaimed(db),
 		needsSetupCode: setupCode !== undefined,
@@ -148,7 +175,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 		/** The first owner of this server's first studio. */
 		async begin(event: Event, typed: PersonTyped, code: string): Promise<Done> {
 			if (setupCode !== undefined) {
-				const address = event.getClientAddress();
+				const address = addressOf(event);
 				if ((await throttle.wait('address', address)) > 0)
 					return no('That was tried too often. Try again later.');
 				if (!timingSafeEqual(Buffer.from(hashOf(code.trim())), Buffer.from(hashOf(setupCode)))) {
@@ -190,7 +217,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 
 		/** A letter with a link for a new password, where somebody has that address. What is said is the same either way. */
 		async askReset(event: Event, email: string): Promise<Done> {
-			const address = event.getClientAddress();
+			const address = addressOf(event);
 			if ((await throttle.wait('address', address)) > 0)
 				return no('That was asked too often. Try again later.');
 			if ((await throttle.wait('letter', email)) > 0) return OK;

@@ -4,6 +4,7 @@ import { compareRevisions } from '../../core/quote/compare-revisions.ts';
 import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
 import { daysSince, dueOf } from '../../core/quote/due.ts';
 import type { QuoteLifeView } from '../../core/quote/life-view.ts';
+import { linkHoldsUntil } from '../../core/quote/link.ts';
 import type { QuoteEvent } from '../../core/quote/states.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote } from '../repos/quotes.ts';
@@ -48,8 +49,12 @@ export async function quoteLifePage(
 	const issued = events.findLast((e) => e.event === 'issued')!;
 	const talk = events.findLast((e) => e.event === 'asked' || e.event === 'answered');
 	const made = papers.map((p) => p.frozen);
+	const [endedAt, looks] = await Promise.all([repos.links.endedAt(token), repos.links.looks(token)]);
 	return {
 		link,
+		linkUntil: linkHoldsUntil(frozen),
+		linkEnded: endedAt && dayIn(frozen.zone, endedAt),
+		looks: { many: looks.many, newest: looks.newest.map((l) => ({ ...l, at: dayIn(frozen.zone, l.at) })) },
 		revision: quote.issued.number,
 		isRevising: quote.state === 'draft',
 		due: dueOf({

@@ -49,6 +49,7 @@ test('every row that is written says whose request wrote it last', async () => {
 	await wendy.things.putOffcut(rest);
 
 	await wendy.people.addFirst({ id: 'wendy', name: 'Wendy', email: 'wendy@quay.example', role: 'owner', passwordHash: 'x' }, NOW); // prettier-ignore
+	await wendy.links.end('token-of-another', NOW);
 	await wendy.people.invite({ id: 'i', name: 'Pip', role: 'crew', expiresAt: NOW }, 'token', NOW);
 
 	const tables = await db.read.all<{ name: string }>(
@@ -95,11 +96,13 @@ test('every row that is written says whose request wrote it last', async () => {
 	await payOrder(peter, 'q', { key: 'pay-once', ...order.dues.next!, answer: 'paid' }, desk);
 	const [alone, both] = [['peter'], ['peter', 'wendy']];
 	expect(await writers()).toEqual({
+		change_entry: both,
 		client: alone,
 		colour: ['wendy'],
 		count_back: alone,
 		design: alone,
 		design_version: both,
+		ended_link: ['wendy'],
 		invitation: alone,
 		material: ['wendy'],
 		message: alone,

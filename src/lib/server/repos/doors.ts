@@ -1,7 +1,9 @@
-import { and, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import { HOME_WORKSPACE, type StaffRole } from '../actor.ts';
 import type { Database } from '../db/client.ts';
+import { linkHoldsUntil } from '../../core/quote/link.ts';
+import { endedLink } from '../db/tables/links.ts';
 import { invitation, person } from '../db/tables/people.ts';
 import { quoteIssue } from '../db/tables/quote.ts';
 import { workspace } from '../db/tables/workspace.ts';
@@ -38,14 +40,38 @@ export async function isUnclaimed(db: Database): Promise<boolean> {
 	return row === undefined;
 }
 
-/** The workspace whose client holds a link; undefined where nobody was ever sent it. */
-export async function workspaceOfLink(db: Database, token: string): Promise<string | undefined> {
+/** What a client's link leads to. */
+export interface ClientLink {
+	readonly workspace: string;
+	/** Until when it opens, `YYYY-MM-DD`. */
+	readonly until: string;
+	/** Since when it was taken back. */
+	readonly endedAt: Date | null;
+}
+
+/** @returns undefined where nobody was ever sent it */
+export async function clientLinkBy(
+	db: Pick<Database, 'read'>,
+	token: string
+): Promise<ClientLink | undefined> {
+	const said = (name: string) => sql<string | null>`json_extract(${quoteIssue.frozen}, ${`$.${name}`})`;
 	const row = await db.read
-		.select({ id: quoteIssue.workspaceId })
+		.select({
+			workspace: quoteIssue.workspaceId,
+			eventDate: said('eventDate'),
+			validUntil: said('validUntil'),
+			endedAt: endedLink.at
+		})
 		.from(quoteIssue)
+		.leftJoin(
+			endedLink,
+			and(eq(endedLink.workspaceId, quoteIssue.workspaceId), eq(endedLink.token, quoteIssue.token))
+		)
 		.where(eq(quoteIssue.token, token))
 		.get();
-	return row?.id;
+	if (!row) return undefined;
+	const { workspace: id, eventDate, validUntil, endedAt } = row;
+	return { workspace: id, until: linkHoldsUntil({ eventDate, validUntil: validUntil ?? '' }), endedAt };
 }
 
 /** A link to join, that can still be taken. */

@@ -1,8 +1,10 @@
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
+import { changes } from './changes.ts';
 import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
+import { links } from './links.ts';
 import { memoOf } from './memo.ts';
 import { onOrders } from './on-orders.ts';
 import { orders } from './orders.ts';
@@ -30,6 +32,7 @@ export function createRepos(db: Database, actor: Actor) {
 		designs: designs(db, actor),
 		photos: photos(db, actor),
 		countBacks: countBacks(db, actor),
+		changes: changes(db, actor),
 		clients: clients(db, actor),
 		quotes: quotes(db, actor),
 		quoteList: quoteList(db, actor),
@@ -46,6 +49,7 @@ export function createRepos(db: Database, actor: Actor) {
 		sentQuotes: sentQuotes(db, actor),
 		silenced: silenced(db, actor),
 		things: things(db, actor),
+		links: links(db, actor),
 		memo: memoOf(db, actor)
 	};
 }

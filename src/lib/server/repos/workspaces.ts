@@ -1,10 +1,12 @@
 import { eq, sql } from 'drizzle-orm';
+import { settingsChanges } from '../../core/changes/settings-changes.ts';
 import { settingsSchema } from '../../core/workspace/settings.schema.ts';
 import { USUAL_FORMATS, type DateStyle } from '../../core/workspace/formats.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
 import { workspace } from '../db/tables/workspace.ts';
+import { tellChanges } from './changes.ts';
 
 /** The actor's own workspace: its settings, and the count of changes to what prices hang on. */
 export function workspaces(db: Database, actor: Actor) {
@@ -52,6 +54,9 @@ export function workspaces(db: Database, actor: Actor) {
 		},
 		async change(settings: Settings): Promise<void> {
 			await db.write(async (tx) => {
+				const before = await tx.select({ settings: workspace.settings }).from(workspace).where(own).get();
+				const of = { about: 'settings', aboutId: actor.workspace, name: settings.business.name, at: new Date() } as const; // prettier-ignore
+				await tellChanges(tx, actor, of, settingsChanges(before?.settings, settings));
 				await tx
 					.update(workspace)
 					.set({ settings, name: settings.business.name, changedBy: actor.person })

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { usableIn, usersOf } from '$lib/server/services/nesting.ts';
+import { shownSettings } from '$lib/server/services/shown-settings.ts';
 import { loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
 import type { PageServerLoad } from './$types';
 
@@ -22,7 +23,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		revision: design.revision,
 		keptNumber: design.keptNumber,
 		kept: kept?.recipe ?? null,
-		settings,
+		settings: shownSettings(locals.actor, settings),
 		materials,
 		colours,
 		library: [...library],

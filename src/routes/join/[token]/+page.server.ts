@@ -1,5 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { readPerson } from '$lib/core/people/read-person.ts';
+import { addressOf } from '$lib/server/auth/address.ts';
 import { LINK_GONE } from '$lib/server/auth/door.ts';
 import { fieldsOf } from '$lib/server/form-fields.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -7,7 +8,7 @@ import type { Actions, PageServerLoad } from './$types';
 /** Whoever holds an invitation joins the studio with it, once. */
 export const load: PageServerLoad = async (event) => {
 	const { door } = event.locals;
-	const address = event.getClientAddress();
+	const address = addressOf(event);
 	if ((await door.throttle.wait('link', address)) > 0) error(429, { message: 'That was tried too often. Try again in a few minutes.' }); // prettier-ignore
 	const invited = await door.invitation(event.params.token);
 	if (!invited) {

@@ -3,6 +3,7 @@ import { asShown } from '$lib/core/quote/chosen.ts';
 import { PAYMENT_STATES } from '$lib/core/quote/kinds.ts';
 import { readChoice } from '$lib/core/quote/read-choice.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
+import { lookedAt } from '$lib/server/services/looked-at.ts';
 import { clientPage } from '$lib/server/services/client-page.ts';
 import { answerQuote, payOrder } from '$lib/server/services/orders.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -12,15 +13,22 @@ const LOST = {
 	hint: 'Check that it is whole, or ask for it again.'
 };
 
+const CLOSED = {
+	message: 'This link is not open any more.',
+	hint: 'Ask us for a new one: nothing of what you said is lost.'
+};
+
 /** No page of the studio: words, pictures and forms. What a script adds is in `static/client-page.js`. */
 export const csr = false;
 
 /** The client's page: what was frozen and what the client did with it. Costs are never read here, so they cannot be shown. */
-export const load: PageServerLoad = async ({ locals, params, url, setHeaders }) => {
+export const load: PageServerLoad = async ({ locals, params, request, url, setHeaders }) => {
 	setHeaders({ 'cache-control': 'private, no-store', 'x-robots-tag': 'noindex' });
+	if (locals.link === 'busy') error(429, { message: 'Too many links were tried from here. Try again in a few minutes.' }); // prettier-ignore
+	if (locals.link === 'ended' || locals.link === 'old') error(410, CLOSED);
 	const found = await clientPage(locals.repos, params.token, url.searchParams);
 	if (!found) error(404, LOST);
-	if (!url.searchParams.has('look')) await locals.repos.sentQuotes.seen(params.token, new Date());
+	if (!url.searchParams.has('look')) await lookedAt(locals, params.token, request, 'page');
 	return { ...found, token: params.token, key: crypto.randomUUID() };
 };
 

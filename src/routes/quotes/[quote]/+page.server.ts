@@ -4,12 +4,14 @@ import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
 import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
+import { changesOf } from '$lib/server/pages/changes-page.ts';
 import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
 import { confirmOrder, creditInvoice, invoiceOrder, settlePayment } from '$lib/server/services/orders.ts';
 import { post } from '$lib/server/services/quote-post.ts';
 import { copyQuote, orderBook, recipePage } from '$lib/server/services/quoting.ts';
 import { sendAndPost, WHY_NOT_SENT } from '$lib/server/services/sending.ts';
+import { shownSettings } from '$lib/server/services/shown-settings.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -38,9 +40,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		exempt: await locals.repos.clients.exempt(),
 		hires: hiresOf(owned),
 		...book,
-		settings,
+		settings: shownSettings(locals.actor, settings, quote.terms.job?.crew),
 		materials,
 		colours,
+		changes: await changesOf(locals.repos, { about: 'quote', aboutId: quote.id }, settings),
 		zones: Intl.supportedValuesOf('timeZone'),
 		link: quote.issued && `${url.origin}/q/${quote.issued.token}`,
 		life: await quoteLifePage(locals.repos, quote, { origin: url.origin, now: new Date() }),
@@ -85,6 +88,13 @@ export const actions: Actions = {
 		const now = what === 'accepted' ? await issued(event) : null;
 		if (now) await confirmOrder(locals.repos, params.quote, now.desk);
 		return { decided: what };
+	},
+	/** The client's link opens nothing from now on. */
+	endLink: async ({ locals, params }) => {
+		const quote = await locals.repos.quotes.find(params.quote);
+		if (!quote?.issued) return trouble(409, NOT_SENT);
+		await locals.repos.links.end(quote.issued.token, new Date());
+		return { linkEnded: true };
 	},
 	revise: async ({ locals, params }) =>
 		(await locals.repos.quoteLife.happen(params.quote, 'revised', new Date()))

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ChangeList from '$lib/features/changes/ChangeList.svelte';
 	import { tick } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
@@ -130,5 +131,11 @@
 			<ClientPaper {frozen} chosen={life.chosen} photos="/photo" places="/quotes/{quote.id}/place" />
 			<div><QuoteLife {life} quote={quote.id} dates={data.dates} fresh={data.fresh} {...answer} /></div>
 		</div>
+	{/if}
+	{#if data.changes.length > 0}
+		<details class="no-print mt-8 max-w-3xl">
+			<summary class="min-h-[34px] cursor-pointer font-semibold">Who did what</summary>
+			<ChangeList changes={data.changes} named={false} />
+		</details>
 	{/if}
 </main>

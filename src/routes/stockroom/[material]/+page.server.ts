@@ -11,6 +11,7 @@ import { takeLoss } from '$lib/server/take-loss.ts';
 import { orderCame, orderOff } from '$lib/server/order-actions.ts';
 import { USUAL_LEAD } from '$lib/server/pages/stock-words.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
+import { changesOf } from '$lib/server/pages/changes-page.ts';
 import { materialPage } from '$lib/server/pages/material-page.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
@@ -30,6 +31,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		used,
 		/** Set aside for accepted jobs still ahead. */
 		reserved: used.then((found) => found && reservedFrom(found, today)),
+		changes: await changesOf(locals.repos, { about: 'material', aboutId: params.material }, studio.settings),
 		fresh: crypto.randomUUID()
 	};
 };

@@ -12,6 +12,7 @@
 	import OnShelf from '$lib/features/stockroom/OnShelf.svelte';
 	import PackFields from '$lib/features/stockroom/PackFields.svelte';
 	import PriceHistory from '$lib/features/stockroom/PriceHistory.svelte';
+	import ChangeList from '$lib/features/changes/ChangeList.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
@@ -257,4 +258,10 @@
 			</form>
 		{/if}
 	</section>
+	{#if data.changes.length > 0}
+		<section class="pt-8" aria-labelledby="changed-title">
+			<h2 id="changed-title" class="pb-2 text-[18px]">What was changed</h2>
+			<ChangeList changes={data.changes} named={false} />
+		</section>
+	{/if}
 </main>

@@ -4,6 +4,7 @@ import { chargedOf } from '$lib/core/study/charged.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { changeWorking } from '$lib/server/services/change-working.ts';
 import { headOf, loadDesign, queryOf } from '$lib/server/services/design-query.ts';
+import { shownSettings } from '$lib/server/services/shown-settings.ts';
 import { loadLibrary, loadStudio } from '$lib/server/services/studio.ts';
 
 import type { Actions, PageServerLoad } from './$types';
@@ -17,7 +18,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		charged: (await locals.repos.orders.sent()).flatMap((sent) => chargedOf(sent) ?? []),
 		recipe,
 		library: [...(await loadLibrary(locals.repos, recipe))],
-		settings,
+		settings: shownSettings(locals.actor, settings),
 		materials,
 		colours
 	};

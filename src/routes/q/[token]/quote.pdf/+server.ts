@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { dayWords, longDayWords } from '$lib/core/quote/day-words.ts';
 import { bytesAnswer } from '$lib/server/bytes-answer.ts';
+import { lookedAt } from '$lib/server/services/looked-at.ts';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ request, locals, params }) => {
@@ -10,6 +11,7 @@ export const GET: RequestHandler = async ({ request, locals, params }) => {
 			message: 'This link does not open a quote.',
 			hint: 'Check that it is whole, or ask for it again.'
 		});
+	await lookedAt(locals, params.token, request, 'paper');
 	const { frozen } = found;
 	const words = {
 		eventDay: frozen.eventDate ? longDayWords(frozen.eventDate, frozen.formats) : '',
