@@ -72,7 +72,7 @@
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
 	>
 	{#if demo}<span
-			class="-ml-3 rounded-control border border-ink px-1.5 max-sm:-ml-1 text-[12.6px] font-semibold"
+			class="-ml-3 rounded-control border border-ink px-1.5 text-[12.6px] font-semibold max-[860px]:-ml-1"
 			title="An invented studio, in a file of its own: data/demo.db">demo</span
 		>{/if}
 	<nav

@@ -106,12 +106,23 @@ describe('a studio and its door', () => {
 		});
 	}, 60_000);
 
+	test('guesses that come all at once are counted as they come: no more than ten are looked at', async () => {
+		const { door } = await studio();
+		await door.begin(browser().event, TANSY, '');
+		const guesses = Array.from({ length: 30 }, (_, i) =>
+			door.enter(browser(`192.0.2.${i}`).event, TANSY.email, `orange buoy, gull ${i}`)
+		);
+		const said = (await Promise.all(guesses)).map((done) => (done.ok ? '' : done.say));
+		expect(said.filter((say) => /is not right/.test(say))).toHaveLength(LIMITS.account.points);
+		expect(said.filter((say) => /too often/.test(say))).toHaveLength(20);
+	}, 60_000);
+
 	test('an address that fails at many accounts waits, and others do not', async () => {
 		const { door } = await studio();
 		await door.begin(browser().event, TANSY, '');
 		const guesser = '203.0.113.5';
 		await Promise.all(
-			Array.from({ length: LIMITS.address.points }, () => door.throttle.failed('address', guesser))
+			Array.from({ length: LIMITS.address.points }, () => door.throttle.take('address', guesser))
 		);
 		expect(await door.enter(browser(guesser).event, TANSY.email, PASSWORD)).toMatchObject({ ok: false });
 		expect(await door.enter(browser('203.0.113.6').event, TANSY.email, PASSWORD)).toEqual({ ok: true });

@@ -114,14 +114,11 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 		/** @returns `code` where a second step follows */
 		async enter(event: Event, email: string, password: string): Promise<Done | { ok: true; code: true }> {
 			const address = addressOf(event);
-			const wait = Math.max(await throttle.wait('account', email), await throttle.wait('address', address));
+			const wait = (await throttle.take('address', address)) || (await throttle.take('account', email));
 			if (wait > 0) return no(`That was tried too often. Try again ${waitWords(wait)}.`);
 			const got = await signIn(event, email, password);
-			if (got.refused !== undefined) {
-				await throttle.failed('account', email);
-				await throttle.failed('address', address);
-				return no(WRONG);
-			}
+			if (got.refused !== undefined) return no(WRONG);
+			await throttle.giveBack('address', address);
 			if ('twoFactorRedirect' in got.response) return { ok: true, code: true };
 			await throttle.forget('account', email);
 			return OK;
@@ -130,7 +127,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 		/** The second step: the code of the moment, or a spare one. */
 		async code(event: Event, typed: string): Promise<Done> {
 			const address = addressOf(event);
-			const wait = await throttle.wait('address', address);
+			const wait = await throttle.take('address', address);
 			if (wait > 0) return no(`That was tried too often. Try again ${waitWords(wait)}.`);
 			const code = typed.replace(/\s/g, '');
 			const got = await asked(event, (headers) =>
@@ -138,8 +135,10 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 					? auth.api.verifyTOTP({ body: { code }, headers, returnHeaders: true })
 					: auth.api.verifyBackupCode({ body: { code: typed.trim() }, headers, returnHeaders: true })
 			);
-			if (got.refused === undefined) return OK;
-			await throttle.failed('address', address);
+			if (got.refused === undefined) {
+				await throttle.giveBack('address', address);
+				return OK;
+			}
 			return no(
 				got.refused === 'INVALID_TWO_FACTOR_COOKIE'
 					? 'That took too long. Sign in again, then give the code.'
@@ -156,8 +155,7 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 			const link = await clientLinkBy(db, token);
 			if (!link) {
 				const address = addressOf(event);
-				const busy = (await throttle.wait('link', address)) > 0;
-				if (!busy) await throttle.failed('link', address);
+				const busy = (await throttle.take('link', address)) > 0;
 				return { state: busy ? 'busy' : 'unknown', workspace: NOWHERE };
 			}
 			if (link.endedAt) return { state: 'ended', workspace: NOWHERE };
@@ -176,12 +174,11 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 		async begin(event: Event, typed: PersonTyped, code: string): Promise<Done> {
 			if (setupCode !== undefined) {
 				const address = addressOf(event);
-				if ((await throttle.wait('address', address)) > 0)
+				if ((await throttle.take('address', address)) > 0)
 					return no('That was tried too often. Try again later.');
-				if (!timingSafeEqual(Buffer.from(hashOf(code.trim())), Buffer.from(hashOf(setupCode)))) {
-					await throttle.failed('address', address);
+				if (!timingSafeEqual(Buffer.from(hashOf(code.trim())), Buffer.from(hashOf(setupCode))))
 					return no('That is not the code. It stands where the server was started.');
-				}
+				await throttle.giveBack('address', address);
 			}
 			const { name, email, password } = typed;
 			const first = {
@@ -218,11 +215,9 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 		/** A letter with a link for a new password, where somebody has that address. What is said is the same either way. */
 		async askReset(event: Event, email: string): Promise<Done> {
 			const address = addressOf(event);
-			if ((await throttle.wait('address', address)) > 0)
+			if ((await throttle.take('address', address)) > 0)
 				return no('That was asked too often. Try again later.');
-			if ((await throttle.wait('letter', email)) > 0) return OK;
-			await throttle.failed('letter', email);
-			await throttle.failed('address', address);
+			if ((await throttle.take('letter', email)) > 0) return OK;
 			letters.set(email, event.url.origin);
 			await asked(event, (headers) =>
 				auth.api.requestPasswordReset({ body: { email }, headers, returnHeaders: true })

@@ -19,7 +19,7 @@ export const LIMITS = {
 } as const satisfies Readonly<Record<string, Limit>>;
 export type Limited = keyof typeof LIMITS;
 
-/** Counts what failed, by account and by address. In memory: a restart forgets it, and who guesses cannot restart it. */
+/** Counts tries that failed, by account and by address. In memory: a restart forgets it, and who guesses cannot restart it. */
 export function openThrottle(limits: Readonly<Record<Limited, Limit>> = LIMITS) {
 	const counters = Object.fromEntries(
 		Object.entries(limits).map(([name, limit]) => [
@@ -28,16 +28,22 @@ export function openThrottle(limits: Readonly<Record<Limited, Limit>> = LIMITS) 
 		])
 	) as Record<Limited, RateLimiterMemory>;
 	return {
-		/** @returns seconds until it may be tried again; 0 where it may be tried now */
-		async wait(of: Limited, key: string): Promise<number> {
-			const found = await counters[of].get(key);
-			return found && found.consumedPoints >= limits[of].points ? Math.ceil(found.msBeforeNext / 1000) : 0;
-		},
-		/** It failed once more. */
-		async failed(of: Limited, key: string): Promise<void> {
-			await counters[of].consume(key).catch((refused: RateLimiterRes | Error) => {
+		/**
+		 * One more try, counted before it is made: however many come at once, no more than the limit are let through.
+		 * @returns seconds until it may be tried again; 0 where it may be tried now
+		 */
+		async take(of: Limited, key: string): Promise<number> {
+			try {
+				await counters[of].consume(key);
+				return 0;
+			} catch (refused) {
 				if (refused instanceof Error) throw refused;
-			});
+				return Math.max(1, Math.ceil((refused as RateLimiterRes).msBeforeNext / 1000));
+			}
+		},
+		/** The try was none that is counted. */
+		async giveBack(of: Limited, key: string): Promise<void> {
+			await counters[of].reward(key);
 		},
 		async forget(of: Limited, key: string): Promise<void> {
 			await counters[of].delete(key);

@@ -8,11 +8,10 @@ import type { Actions, PageServerLoad } from './$types';
 /** Whoever holds an invitation joins the studio with it, once. */
 export const load: PageServerLoad = async (event) => {
 	const { door } = event.locals;
-	const address = addressOf(event);
-	if ((await door.throttle.wait('link', address)) > 0) error(429, { message: 'That was tried too often. Try again in a few minutes.' }); // prettier-ignore
 	const invited = await door.invitation(event.params.token);
 	if (!invited) {
-		await door.throttle.failed('link', address);
+		const wait = await door.throttle.take('link', addressOf(event));
+		if (wait > 0) error(429, { message: 'That was tried too often. Try again in a few minutes.' });
 		error(404, { message: LINK_GONE });
 	}
 	return { studio: invited.studio, name: invited.name, role: invited.role };
