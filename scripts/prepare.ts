@@ -1,7 +1,8 @@
 import { existsSync, renameSync } from 'node:fs';
 import { databaseUrl, DEMO_DATABASE } from '../src/lib/server/config.ts';
 import { connect, isBusy } from '../src/lib/server/db/client.ts';
-import { CannotStart, pathOf, prepareDatabase } from '../src/lib/server/db/prepare.ts';
+import { pathOf } from '../src/lib/server/db/path-of.ts';
+import { CannotStart, prepareDatabase } from '../src/lib/server/db/prepare.ts';
 import { DEMO_PEOPLE, demoPassword } from '../src/lib/server/demo-sign-ins.ts';
 import { loadDemo } from './demo/load.ts';
 

@@ -120,6 +120,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/settings/work'],
 		['/settings/people', (p) => p.getByRole('button', { name: 'Make the link' }).click()],
 		['/settings/changes'],
+		['/settings/backups'],
 		['/me'],
 		['/work'],
 		['/bench/lighthouse-column/price'],

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { openBackups, type Backups } from './backup/backups.ts';
 import { beside } from './beside.ts';
 import { databaseUrl } from './config.ts';
 import { prepareDatabase } from './db/prepare.ts';
@@ -41,8 +42,15 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 	const threads = threaded
 		? openThreads({ file: beside('build/threads/thread.js'), url: databaseUrl(env) })
 		: (await import('./threads/in-process.ts')).inProcess(db);
+	const work = threads.workFor(OWNER);
+	shared.backups = openBackups({
+		url: databaseUrl(env),
+		env,
+		make: (file) => work('back up', { url: databaseUrl(env), file })
+	});
 	// Whoever ends the server waits for this: afterwards the one file holds everything.
 	(globalThis as Record<symbol, unknown>)[Symbol.for('bright-tally.stop')] = async () => {
+		shared.backups?.close();
 		await threads.close();
 		await db.fold();
 		db.close();
@@ -56,8 +64,14 @@ function setupCodeOf(env: Record<string, string | undefined>): string | undefine
 	return env.LETS_OTHERS_IN === 'yes' ? randomBytes(9).toString('base64url') : undefined;
 }
 
-/** For the health check. */
-const shared: { db?: Database } = {};
+/** What is asked of the server as a whole. */
+const shared: { db?: Database; backups?: Backups } = {};
+
+/** The copies of this server's data. @throws before it is open */
+export function backups(): Backups {
+	if (!shared.backups) throw new Error('The server is not open yet.');
+	return shared.backups;
+}
 
 /** Whether pages can be served: the database answers, and has a studio in it. */
 export async function healthy(): Promise<boolean> {

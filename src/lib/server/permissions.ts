@@ -26,6 +26,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	},
 	'/not-yours': { load: 'read' },
 	'/work': { load: 'work' },
+	'/settings/backups': { load: 'people', make: 'people' },
 	'/settings/changes': { load: 'settings' },
 	'/settings/people': {
 		load: 'people',

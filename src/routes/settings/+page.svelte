@@ -151,6 +151,9 @@
 			<p class="text-[13.5px]">
 				<a class="quiet-link" href="/settings/changes">What was changed</a>: by whom, when, from what to what.
 			</p>
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/backups">Backups</a>: made by themselves, and by a button.
+			</p>
 		</div>
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">
 			<legend class="mb-2 font-head text-base font-bold">Business</legend>

@@ -10,6 +10,7 @@
 		['Quick price', '/quick', 'quote'],
 		['Shorthand and shortcuts', '/shorthand', 'design'],
 		['Settings', '/settings', 'settings'],
+		['Backups', '/settings/backups', 'people'],
 		['What was changed', '/settings/changes', 'settings'],
 		['People who sign in', '/settings/people', 'people'],
 		['Your sign-in', '/me', 'read'],

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { CannotStart, pathOf } from '../db/prepare.ts';
+import { pathOf } from '../db/path-of.ts';
+import { CannotStart } from '../db/prepare.ts';
 
 /** Fewest characters of a key: 32 of 64 are 192 bits. */
 const FEWEST = 32;

@@ -3,13 +3,14 @@ import { dirname } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { createClient } from '@libsql/client';
 import { describe, expect, onTestFinished, test } from 'vitest';
-import { backUp } from '../../../../scripts/backup.ts';
+import { backUp } from '../backup/back-up.ts';
 import { dumpRows } from '../../../../tests/kit/dump.ts';
 import { NOW, owner, tempFile } from '../../../../tests/kit/temp-db.ts';
 import { design } from '../../../../tests/kit/studio.ts';
 import { createRepos } from '../repos/index.ts';
 import { connect, isBusy, migrateTo, type Database } from './client.ts';
-import { CannotStart, pathOf, prepareDatabase } from './prepare.ts';
+import { pathOf } from './path-of.ts';
+import { CannotStart, prepareDatabase } from './prepare.ts';
 
 const folderOf = (url: string) => dirname(pathOf(url)!);
 async function started(url: string) {

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import { OWNER } from '../actor.ts';
 import { createRepos } from '../repos/index.ts';
 import { connect, isBusy, migrateTo, type Database } from './client.ts';
+import { newestGood } from '../backup/newest-good.ts';
+import { pathOf } from './path-of.ts';
 import { startingSettings } from './starting-settings.ts';
 
 /** Why a database cannot be served, in a sentence that says what to do. Nothing was changed. */
@@ -21,10 +23,6 @@ interface Migration {
 	readonly tag: string;
 	readonly when: number;
 }
-
-/** Path of a local database; undefined of one at an address. */
-export const pathOf = (url: string): string | undefined =>
-	url.startsWith('file:') ? url.slice('file:'.length).replace(/^\/\//, '') : undefined;
 
 /**
  * Opens the database and brings it to the newest shape. A new one begins with an empty studio; of an older one a copy is
@@ -85,9 +83,17 @@ async function tablesOf(db: Database, path: string | undefined): Promise<string[
 		throw new CannotStart(
 			path === undefined
 				? `The database does not answer (${why}). Check its address and that it runs, then start again.`
-				: `${path} is damaged, or is no database (${why}). It was left as it is: put a backup in its place, and keep this file until you know what is in it.`
+				: `${path} is damaged, or is no database (${why}). It was left as it is: ${await backupWords(path)}, and keep this file until you know what is in it.`
 		);
 	}
+}
+
+/** Which backup to take, and how. */
+async function backupWords(path: string): Promise<string> {
+	const good = await newestGood(path);
+	return good
+		? `the newest backup that is whole is ${good}; npm run restore -- ${good} says what would change`
+		: 'put a backup in its place';
 }
 
 async function refuseStrange(

@@ -1,3 +1,4 @@
+import { backUp } from '../backup/back-up.ts';
 import { billCsv } from '../services/bill-csv.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { paperPdf, type PaperDays } from '../pdf/paper-sheet.ts';
@@ -82,6 +83,7 @@ export const JOBS = {
 	'side by side': (repos: Repos, { first, second }: { first: Choice; second: Choice }) =>
 		sideBySide(repos, first, second),
 	'check picture': (_: Repos, picture: Uploaded) => Promise.resolve(checkPicture(picture)),
+	'back up': (_: Repos, { url, file }: { url: string; file: string }) => backUp(url, file),
 	'read brought': (_: Repos, { body }: { body: string }) => Promise.resolve(readBrought(body))
 } satisfies Readonly<Record<string, (repos: Repos, input: never) => Promise<unknown>>>;
 

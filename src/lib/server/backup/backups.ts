@@ -1,0 +1,69 @@
+import type { Counted } from './back-up.ts';
+import { keptBackups, nextName, rotate, type KeptBackup } from './kept-backups.ts';
+import { pathOf } from '../db/path-of.ts';
+
+const HOUR = 60 * 60 * 1000;
+/** How often it is looked whether a backup is due, ms. */
+const LOOK = 10 * 60 * 1000;
+
+interface Opening {
+	readonly url: string;
+	readonly env: Readonly<Record<string, string | undefined>>;
+	/** Makes one, on a thread. */
+	readonly make: (file: string) => Promise<Counted>;
+	readonly now?: () => Date;
+}
+
+/** What is said in BACKUP_HOURS and BACKUP_KEEP: every day, two weeks of them. 0 hours is none by itself. */
+export function backupPlan(env: Opening['env']): { readonly hours: number; readonly keep: number } {
+	const number = (said: string | undefined, usual: number, least: number) => {
+		const n = Number(said?.trim() || usual);
+		return Number.isFinite(n) && n >= least ? n : usual;
+	};
+	return { hours: number(env['BACKUP_HOURS'], 24, 0), keep: Math.trunc(number(env['BACKUP_KEEP'], 14, 1)) };
+}
+
+/**
+ * Copies of the database beside it: made when one is due, or asked for, checked, the oldest taken away. Of a database at an
+ * address there are none: whoever runs it keeps them.
+ */
+export function openBackups({ url, env, make, now = () => new Date() }: Opening) {
+	const path = pathOf(url);
+	const plan = backupPlan(env);
+	let making: Promise<KeptBackup | undefined> | undefined;
+
+	/** One at a time: asked for while one is made, it is that one. @throws where it could not be made or is not whole */
+	function makeNow(): Promise<KeptBackup | undefined> {
+		if (path === undefined) return Promise.resolve(undefined);
+		making ??= (async () => {
+			await make(nextName(path, now()));
+			rotate(path, plan.keep);
+			return keptBackups(path)[0];
+		})().finally(() => (making = undefined));
+		return making;
+	}
+	/** @returns whether one was due */
+	async function makeIfDue(): Promise<boolean> {
+		if (path === undefined || plan.hours === 0) return false;
+		const [newest] = keptBackups(path);
+		// A clock that was set back makes none of what is to come count.
+		const age = newest ? now().getTime() - newest.at.getTime() : Infinity;
+		if (age >= 0 && age < plan.hours * HOUR) return false;
+		await makeNow();
+		return true;
+	}
+	const timer = setInterval(
+		() => void makeIfDue().catch((cause: unknown) => console.error('No backup could be made:', cause)),
+		LOOK
+	);
+	timer.unref();
+	return {
+		plan,
+		list: (): KeptBackup[] => (path === undefined ? [] : keptBackups(path)),
+		isLocal: path !== undefined,
+		makeNow,
+		makeIfDue,
+		close: () => clearInterval(timer)
+	};
+}
+export type Backups = ReturnType<typeof openBackups>;
