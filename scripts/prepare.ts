@@ -1,7 +1,7 @@
-import { existsSync, renameSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { databaseUrl, DEMO_DATABASE } from '../src/lib/server/config.ts';
-import { connect, isBusy } from '../src/lib/server/db/client.ts';
 import { pathOf } from '../src/lib/server/db/path-of.ts';
+import { putAside } from '../src/lib/server/db/put-aside.ts';
 import { CannotStart, prepareDatabase } from '../src/lib/server/db/prepare.ts';
 import { DEMO_PEOPLE, demoPassword } from '../src/lib/server/demo-sign-ins.ts';
 import { loadDemo } from './demo/load.ts';
@@ -10,23 +10,11 @@ import { loadDemo } from './demo/load.ts';
  * Brings the database named by DATABASE_URL to the newest shape; with `--demo` loads the invented studio; with `--fresh`
  * puts the file aside first, unless a server has it open.
  */
-async function putAside(path: string): Promise<void> {
+async function startAfresh(path: string): Promise<void> {
 	if (!existsSync(path)) return;
-	const db = connect(`file:${path}`);
-	try {
-		// Out of the write-ahead mode a file goes only while nobody else has it open; then it is one file, and whole.
-		await db.client.execute('PRAGMA journal_mode = DELETE');
-	} catch (error) {
-		if (isBusy(error))
-			throw new CannotStart(
-				`${path} is in use: a demo is running on it. Stop that first, then start afresh.`
-			);
-	} finally {
-		db.close();
-	}
-	const stamp = new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-');
-	const aside = `${path.replace(/\.db$/, '')}.until-${stamp}.db`;
-	renameSync(path, aside);
+	const inUse = () =>
+		new CannotStart(`${path} is in use: a demo is running on it. Stop that first, then start afresh.`);
+	const aside = await putAside(path, new Date(), inUse);
 	console.log(`  starting afresh: the demo as it was lies in ${aside}`);
 }
 
@@ -35,7 +23,7 @@ const demo = process.argv.includes('--demo');
 const url = databaseUrl({ DATABASE_URL: process.env.DATABASE_URL ?? (demo ? DEMO_DATABASE : undefined) });
 const path = pathOf(url);
 try {
-	if (process.argv.includes('--fresh') && path !== undefined) await putAside(path);
+	if (process.argv.includes('--fresh') && path !== undefined) await startAfresh(path);
 	const { db, copy } = await prepareDatabase(url, 'drizzle', new Date(), demo ? 'demo' : 'studio');
 	console.log('  database: newest shape');
 	if (copy) console.log(`  as it was before it lies in ${copy}`);

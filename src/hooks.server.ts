@@ -8,7 +8,6 @@ import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { guard, harden } from '$lib/server/guard.ts';
 import { notYours, signedOut } from '$lib/server/signed-out.ts';
 import { isWarming } from '$lib/server/warming.ts';
-
 import { createRepos } from '$lib/server/repos/index.ts';
 
 let app: Awaited<ReturnType<typeof open>>;

@@ -1,6 +1,7 @@
 import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
-import { connect, isBusy } from '../db/client.ts';
+import { connect } from '../db/client.ts';
 import { pathOf } from '../db/path-of.ts';
+import { putAside } from '../db/put-aside.ts';
 import { checkCopy, countRows, type Counted } from './back-up.ts';
 
 /** A table that would have another number of rows. */
@@ -37,6 +38,9 @@ export async function rehearse(url: string, file: string): Promise<TableChange[]
 		.filter((c) => c.now !== c.then);
 }
 
+const inUse = (path: string) => (cause: unknown) =>
+	new Error(`${path} is in use: a server is running on it. Stop that first, then try again.`, { cause });
+
 /**
  * Puts a backup in the place of the data, which is put aside whole. Refused while a server has it open.
  * @returns where the data of before lies; an empty text where there was none
@@ -49,30 +53,10 @@ export async function restore(url: string, file: string, at: Date): Promise<stri
 	copyFileSync(file, fresh);
 	try {
 		await checkCopy(fresh);
-		const aside = existsSync(path) ? await putAside(path, at) : '';
+		const aside = existsSync(path) ? await putAside(path, at, inUse(path)) : '';
 		renameSync(fresh, path);
 		return aside;
 	} finally {
 		for (const end of ['', '-wal', '-shm']) rmSync(`${fresh}${end}`, { force: true });
 	}
-}
-
-/** Out of the write-ahead mode a file goes only while nobody else has it open; then it is one file, and whole. */
-async function putAside(path: string, at: Date): Promise<string> {
-	const db = connect(`file:${path}`);
-	try {
-		await db.client.execute('PRAGMA journal_mode = DELETE');
-	} catch (error) {
-		if (isBusy(error))
-			throw new Error(`${path} is in use: a server is running on it. Stop that first, then try again.`, {
-				cause: error
-			});
-		// Damaged beyond that: it is put aside as it is.
-	} finally {
-		db.close();
-	}
-	const aside = `${path.replace(/\.db$/, '')}.until-${at.toISOString().slice(0, 19).replace(/[:T]/g, '-')}.db`;
-	for (const end of ['', '-wal', '-shm'])
-		if (existsSync(`${path}${end}`)) renameSync(`${path}${end}`, `${aside}${end}`);
-	return aside;
 }
