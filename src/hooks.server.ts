@@ -2,7 +2,7 @@ import { error, type Handle, type HandleServerError, type RequestEvent, type Ser
 import { dev } from '$app/environment';
 import { env } from '$env/dynamic/private';
 import { guestOf, HOME_WORKSPACE, may, OWNER, type Actor, type Permission } from '$lib/server/actor.ts';
-import { open } from '$lib/server/app.ts';
+import { noteTrouble, open } from '$lib/server/app.ts';
 import { permissionFor } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
 import { guard, harden } from '$lib/server/guard.ts';
@@ -21,12 +21,16 @@ const answering = (db: Database): Database => ({
 	...db,
 	write: (work) =>
 		db.write(work).catch((cause: unknown) => {
-			if (isBusy(cause))
+			if (isBusy(cause)) {
+				noteTrouble('A save was refused: another program held the data too long.');
 				error(503, {
 					message: 'Another program holds the data just now. It was not saved: try again in a moment.'
 				});
-			if (isFull(cause))
+			}
+			if (isFull(cause)) {
+				noteTrouble('A save was refused: the disk is full.');
 				error(503, { message: 'The disk is full, so it was not saved. Make room, then try again.' });
+			}
 			throw cause;
 		})
 });
@@ -81,8 +85,13 @@ async function actorOf(event: RequestEvent, permission: Permission): Promise<Act
 	return asker;
 }
 
-export const handleError: HandleServerError = ({ error: cause, status, message }) => {
-	if (status >= 500) console.error(cause);
+export const handleError: HandleServerError = ({ error: cause, status, message, event }) => {
+	if (status >= 500) {
+		console.error(cause);
+		noteTrouble(
+			`${event.request.method === 'GET' ? 'A page' : 'Something'} failed: ${event.route.id ?? 'an address that is none'}`
+		);
+	}
 	const hint =
 		status === 404
 			? 'Check the address, or start from the Shelf.'

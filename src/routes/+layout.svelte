@@ -50,6 +50,12 @@
 		Demo: an invented studio, an invented offer.
 	</p>
 {/if}
+{#if person && data.warning}
+	<p class="no-print bg-paper px-5 py-1 text-[13px]">
+		<b class="text-bad">Stop.</b>
+		{data.warning} <a class="quiet-link" href="/settings/health">How the server is</a>
+	</p>
+{/if}
 {#if person}<CommandList may={data.may} onopen={(path) => void goto(path)} />{/if}
 {#if navigating.to}<p class="opening" role="status">opening …</p>{/if}
 {#if signedOut}

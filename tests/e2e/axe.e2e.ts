@@ -121,6 +121,8 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/settings/people', (p) => p.getByRole('button', { name: 'Make the link' }).click()],
 		['/settings/changes'],
 		['/settings/backups'],
+		['/settings/studio-file'],
+		['/settings/health'],
 		['/me'],
 		['/work'],
 		['/bench/lighthouse-column/price'],

@@ -1,5 +1,3 @@
-import { dirname, join } from 'node:path';
-import { checkCopy } from '../../src/lib/server/backup/back-up.ts';
 import { codeAt, fromBase32 } from '../kit/one-time-code.ts';
 import { NOBODY } from '../kit/signed-in.ts';
 import { demoPassword } from '../../src/lib/server/demo-sign-ins.ts';
@@ -246,17 +244,4 @@ test('what was changed: a price and a role, found by words, shown on the thing i
 	await page.getByLabel('Search what was changed').fill('no such thing at all');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('Nothing of that kind was changed.')).toBeVisible();
-});
-
-test('a backup by one press, whole, beside the data', async ({ page, app }) => {
-	await page.goto('/settings/backups');
-	await expect(page.getByText('Once a day a copy is made by itself')).toBeVisible();
-	const kept = page.getByRole('list', { name: 'Backups that are kept' });
-	await expect(kept).toContainText('None yet.');
-	await page.getByRole('button', { name: 'Make one now' }).click();
-	await expect(page.getByText(/tally-\d{4}-\d\d-\d\dT[\d-]+\.db is made and whole\./)).toBeVisible();
-	await expect(kept.getByRole('listitem')).toHaveCount(1);
-	const name = /tally-[\dT-]+\.db/.exec((await kept.textContent())!)![0];
-	const rows = await checkCopy(join(dirname(app.database), 'backups', name));
-	expect(rows['design']).toBeGreaterThanOrEqual(45);
 });

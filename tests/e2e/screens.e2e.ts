@@ -19,7 +19,7 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/thumb/sheets',
 		'/bench/regatta-letter/sheet'
 	];
-	const people = ['/settings/people', '/settings/changes', '/settings/backups', '/me', '/work'];
+	const people = ['/settings/people', '/settings/changes', '/settings/backups', '/settings/studio-file', '/settings/health', '/me', '/work']; // prettier-ignore
 	const more = [...people, '/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own, ...workshop];
 	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);

@@ -5,6 +5,9 @@ import { databaseUrl } from './config.ts';
 import { prepareDatabase } from './db/prepare.ts';
 import type { Database } from './db/client.ts';
 import { OWNER } from './actor.ts';
+import { pathOf } from './db/path-of.ts';
+import { diskOf, warningsOf, type Looked } from './health/health.ts';
+import { openTroubles, type Troubles } from './health/troubles.ts';
 import { createRepos } from './repos/index.ts';
 import { renameSilenced } from './services/silenced.ts';
 import { authSecret } from './auth/secret.ts';
@@ -14,6 +17,7 @@ import { resetLetter } from './auth/letters.ts';
 import { openThrottle } from './auth/throttle.ts';
 import { isUnclaimed } from './repos/doors.ts';
 import { openThreads } from './threads/pool.ts';
+import { openUploads, type Uploads } from './studio-file/uploads.ts';
 
 /** Opens what the whole server shares, or stops it with a sentence. @param threaded whether heavy work has threads of its own */
 export async function open(env: Record<string, string | undefined>, { threaded }: { threaded: boolean }) {
@@ -21,6 +25,11 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 	if (created) console.log('  a new, empty studio was begun');
 	if (copy) console.log(`  the data was brought to the newest shape; as it was it lies in ${copy}`);
 	shared.db = db;
+	shared.threaded = threaded;
+	shared.uploads = openUploads();
+	const path = pathOf(databaseUrl(env));
+	if (path !== undefined) Object.assign(shared, { path, troublesFile: `${path}.troubles` });
+	shared.troubles = openTroubles(shared.troublesFile);
 	await renameSilenced(createRepos(db, OWNER));
 	const origin = env.ORIGIN ?? 'http://localhost:5173';
 	/** From which address of this server somebody asked for a letter, while it is written. */
@@ -46,11 +55,13 @@ export async function open(env: Record<string, string | undefined>, { threaded }
 	shared.backups = openBackups({
 		url: databaseUrl(env),
 		env,
-		make: (file) => work('back up', { url: databaseUrl(env), file })
+		note: noteTrouble,
+		make: (file, passphrase) => work('back up', { url: databaseUrl(env), file, passphrase })
 	});
 	// Whoever ends the server waits for this: afterwards the one file holds everything.
 	(globalThis as Record<symbol, unknown>)[Symbol.for('bright-tally.stop')] = async () => {
 		shared.backups?.close();
+		shared.uploads?.close();
 		await threads.close();
 		await db.fold();
 		db.close();
@@ -65,13 +76,63 @@ function setupCodeOf(env: Record<string, string | undefined>): string | undefine
 }
 
 /** What is asked of the server as a whole. */
-const shared: { db?: Database; backups?: Backups } = {};
+const shared: {
+	db?: Database;
+	backups?: Backups;
+	uploads?: Uploads;
+	threaded?: boolean;
+	troubles?: Troubles;
+	troublesFile?: string;
+	path?: string;
+} = {};
+const STARTED = new Date();
+
+/** Writes down what went wrong, for the owner to read: a sentence without names. */
+export const noteTrouble = (say: string): void => shared.troubles?.note(say);
+
+/** What says how the server is; undefined where the database does not answer. */
+export async function serverState() {
+	const { db, backups: own, troubles, path, troublesFile } = shared;
+	if (!db || !own || !troubles || !(await healthy())) return undefined;
+	const asked = await db.client.execute(
+		'SELECT sqlite_version() AS v, (SELECT count(*) FROM __drizzle_migrations) AS n'
+	);
+	const { v, n } = asked.rows[0]!;
+	const looked: Looked = { disk: diskOf(path), backups: own, started: STARTED, now: new Date() };
+	return { looked, troubles: troubles.list(), troublesFile, database: `${String(n)} (SQLite ${String(v)})` };
+}
+
+let warned: { readonly at: number; readonly say: string | undefined } | undefined;
+/** The first thing its owner should do something about; looked for once a minute. */
+export function serverWarning(): string | undefined {
+	const now = new Date();
+	if (!warned || now.getTime() - warned.at > 60_000 || now.getTime() < warned.at) {
+		const looked = shared.backups && {
+			disk: diskOf(shared.path),
+			backups: shared.backups,
+			started: STARTED,
+			now
+		};
+		warned = { at: now.getTime(), say: looked && warningsOf(looked)[0] };
+	}
+	return warned.say;
+}
 
 /** The copies of this server's data. @throws before it is open */
 export function backups(): Backups {
 	if (!shared.backups) throw new Error('The server is not open yet.');
 	return shared.backups;
 }
+
+/** Files that are sent in pieces. @throws before it is open */
+export function uploads(): Uploads {
+	if (!shared.uploads) throw new Error('The server is not open yet.');
+	return shared.uploads;
+}
+
+/** While a thread writes a whole studio, no other write of this server begins. */
+export const alone = <T>(work: () => Promise<T>): Promise<T> =>
+	shared.threaded ? shared.db!.alone(work) : work();
 
 /** Whether pages can be served: the database answers, and has a studio in it. */
 export async function healthy(): Promise<boolean> {

@@ -27,6 +27,11 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/not-yours': { load: 'read' },
 	'/work': { load: 'work' },
 	'/settings/backups': { load: 'people', make: 'people' },
+	'/settings/backups/[backup]': { load: 'people', default: 'people' },
+	'/settings/studio-file': { load: 'people', look: 'people', bring: 'people' },
+	'/settings/studio-file/studio.zip': { POST: 'people' },
+	'/settings/studio-file/piece': { POST: 'people' },
+	'/settings/health': { load: 'people' },
 	'/settings/changes': { load: 'settings' },
 	'/settings/people': {
 		load: 'people',

@@ -152,7 +152,16 @@
 				<a class="quiet-link" href="/settings/changes">What was changed</a>: by whom, when, from what to what.
 			</p>
 			<p class="text-[13.5px]">
-				<a class="quiet-link" href="/settings/backups">Backups</a>: made by themselves, and by a button.
+				<a class="quiet-link" href="/settings/backups">Backups</a>: made by themselves, and by a button; and
+				the way back.
+			</p>
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/studio-file">Your studio as a file</a>: take everything out, or
+				bring it into an empty studio.
+			</p>
+			<p class="text-[13.5px]">
+				<a class="quiet-link" href="/settings/health">How the server is</a>: room on the disk, the last
+				backup, what went wrong, what is new.
 			</p>
 		</div>
 		<fieldset class="grid grid-cols-2 gap-x-5 gap-y-3 max-sm:grid-cols-1">

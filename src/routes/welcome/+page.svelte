@@ -77,5 +77,11 @@
 			<Button kind="strong" type="submit">On to your first design</Button>
 			<button class="quiet-link min-h-[34px]" formaction="?/skip" formnovalidate>Skip this</button>
 		</p>
+		{#if !data.stocked}
+			<p class="text-muted">
+				You have a studio already, on another server?
+				<a class="quiet-link" href="/settings/studio-file">Bring its file in</a>.
+			</p>
+		{/if}
 	</form>
 </main>

@@ -51,7 +51,9 @@ const KNOWN: Readonly<Record<string, readonly [words: string, print: Print]>> = 
 	'person.invited': ['invited as', asIs],
 	'invitation.ended_at': ['invitation taken back', () => ''],
 	'link.ended': ['the client’s link was taken back', asIs],
-	'payment.state': ['payment', asIs]
+	'payment.state': ['payment', asIs],
+	'studio.restored': ['the whole studio was put back to', asIs],
+	'studio.brought': ['the whole studio was brought in from', asIs]
 };
 /** The rest of a name behind what it begins with. */
 const FAMILIES: readonly (readonly [prefix: string, words: (rest: string) => string, print: Print])[] = [

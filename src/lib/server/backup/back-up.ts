@@ -1,6 +1,7 @@
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import { connect, type Database } from '../db/client.ts';
 import { pathOf } from '../db/path-of.ts';
+import { isLocked, lockFile, unlockFile } from './lock.ts';
 
 /** Rows of each table. */
 export type Counted = Readonly<Record<string, number>>;
@@ -19,11 +20,22 @@ export async function countRows(db: Pick<Database, 'client'>): Promise<Record<st
 }
 
 /**
- * Opens a copy and looks whether it is whole: every page, every reference.
+ * Opens a copy and looks whether it is whole: every page, every reference. A locked one is unlocked for that, beside itself.
  * @returns rows of each table @throws {Error} with a sentence where it is not
  */
-export async function checkCopy(file: string): Promise<Counted> {
+export async function checkCopy(file: string, passphrase = ''): Promise<Counted> {
 	if (!existsSync(file)) throw new Error(`There is no file at ${file}.`);
+	if (!(await isLocked(file))) return checkOpen(file);
+	const open = `${file}.open`;
+	try {
+		await unlockFile(file, open, passphrase);
+		return await checkOpen(open);
+	} finally {
+		for (const end of ['', '-wal', '-shm']) rmSync(`${open}${end}`, { force: true });
+	}
+}
+
+async function checkOpen(file: string): Promise<Counted> {
 	const copy = connect(`file:${file}`);
 	try {
 		const whole = await copy.client.execute('PRAGMA integrity_check');
@@ -45,11 +57,11 @@ export async function checkCopy(file: string): Promise<Counted> {
 /**
  * Makes a checked copy of a database while the app may be running on it: one file that holds everything saved so far. It has
  * its name only once it was opened and looked at.
- * @param url of the database @param file of the copy, which must not be there yet
+ * @param url of the database @param file of the copy, which must not be there yet @param passphrase locks it, where one is given
  * @returns rows of each table, alike in both
  * @throws {Error} with a sentence where the copy could not be made, or is not whole
  */
-export async function backUp(url: string, file: string): Promise<Counted> {
+export async function backUp(url: string, file: string, passphrase?: string): Promise<Counted> {
 	if (existsSync(file))
 		throw new Error(`${file} is there already. A backup is never written over: name another file.`);
 	const path = pathOf(url);
@@ -64,9 +76,13 @@ export async function backUp(url: string, file: string): Promise<Counted> {
 	}
 	try {
 		const rows = await checkCopy(half);
-		renameSync(half, file);
+		if (passphrase) {
+			await lockFile(half, `${half}.locked`, passphrase);
+			await checkCopy(`${half}.locked`, passphrase);
+			renameSync(`${half}.locked`, file);
+		} else renameSync(half, file);
 		return rows;
 	} finally {
-		for (const end of ['', '-wal', '-shm']) rmSync(`${half}${end}`, { force: true });
+		for (const end of ['', '-wal', '-shm', '.locked']) rmSync(`${half}${end}`, { force: true });
 	}
 }

@@ -1,5 +1,6 @@
 import type { Counted } from './back-up.ts';
 import { keptBackups, nextName, rotate, type KeptBackup } from './kept-backups.ts';
+import { SHORTEST_PASSPHRASE } from './lock.ts';
 import { pathOf } from '../db/path-of.ts';
 
 const HOUR = 60 * 60 * 1000;
@@ -10,8 +11,10 @@ interface Opening {
 	readonly url: string;
 	readonly env: Readonly<Record<string, string | undefined>>;
 	/** Makes one, on a thread. */
-	readonly make: (file: string) => Promise<Counted>;
+	readonly make: (file: string, passphrase?: string) => Promise<Counted>;
 	readonly now?: () => Date;
+	/** Writes down that one could not be made. */
+	readonly note?: (say: string) => void;
 }
 
 /** What is said in BACKUP_HOURS and BACKUP_KEEP: every day, two weeks of them. 0 hours is none by itself. */
@@ -23,23 +26,41 @@ export function backupPlan(env: Opening['env']): { readonly hours: number; reado
 	return { hours: number(env['BACKUP_HOURS'], 24, 0), keep: Math.trunc(number(env['BACKUP_KEEP'], 14, 1)) };
 }
 
+/** @throws {Error} with a sentence where it is too short */
+export function passphraseOf(env: Opening['env']): string | undefined {
+	const said = env['BACKUP_PASSPHRASE'];
+	if (!said) return undefined;
+	if (said.length < SHORTEST_PASSPHRASE)
+		throw new Error(`BACKUP_PASSPHRASE is too short: give ${SHORTEST_PASSPHRASE} characters or more.`);
+	return said;
+}
+
 /**
  * Copies of the database beside it: made when one is due, or asked for, checked, the oldest taken away. Of a database at an
  * address there are none: whoever runs it keeps them.
  */
-export function openBackups({ url, env, make, now = () => new Date() }: Opening) {
+export function openBackups({ url, env, make, now = () => new Date(), note }: Opening) {
 	const path = pathOf(url);
 	const plan = backupPlan(env);
+	const passphrase = passphraseOf(env);
 	let making: Promise<KeptBackup | undefined> | undefined;
+	let trouble: Date | undefined;
 
 	/** One at a time: asked for while one is made, it is that one. @throws where it could not be made or is not whole */
 	function makeNow(): Promise<KeptBackup | undefined> {
 		if (path === undefined) return Promise.resolve(undefined);
 		making ??= (async () => {
-			await make(nextName(path, now()));
+			await make(nextName(path, now(), passphrase !== undefined), passphrase);
 			rotate(path, plan.keep);
+			trouble = undefined;
 			return keptBackups(path)[0];
-		})().finally(() => (making = undefined));
+		})()
+			.catch((cause: unknown) => {
+				trouble = now();
+				note?.('A backup could not be made.');
+				throw cause;
+			})
+			.finally(() => (making = undefined));
 		return making;
 	}
 	/** @returns whether one was due */
@@ -59,6 +80,10 @@ export function openBackups({ url, env, make, now = () => new Date() }: Opening)
 	timer.unref();
 	return {
 		plan,
+		/** What backups are locked with here, where BACKUP_PASSPHRASE says so. */
+		passphrase,
+		/** What went wrong last, since when; nothing once one was made again. */
+		trouble: () => trouble,
 		list: (): KeptBackup[] => (path === undefined ? [] : keptBackups(path)),
 		isLocal: path !== undefined,
 		makeNow,

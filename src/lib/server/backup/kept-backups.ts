@@ -1,11 +1,14 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
+import { LOCKED } from './lock.ts';
 
 /** A copy that lies beside the database. */
 export interface KeptBackup {
 	readonly file: string;
 	readonly at: Date;
 	readonly bytes: number;
+	/** With a passphrase. */
+	readonly locked: boolean;
 }
 
 /** `data/backups` beside `data/bright-tally.db`. */
@@ -14,27 +17,32 @@ const stem = (path: string): string => basename(path).replace(/\.db$/, '');
 const STAMP = /^(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)$/;
 
 /** `bright-tally-2027-05-04T15-00-00.db`: by the clock of the world, so that names stand in order of time. */
-export const nameAt = (path: string, at: Date): string =>
-	join(folderOf(path), `${stem(path)}-${at.toISOString().slice(0, 19).replaceAll(':', '-')}.db`);
+export const nameAt = (path: string, at: Date, locked = false): string =>
+	join(
+		folderOf(path),
+		`${stem(path)}-${at.toISOString().slice(0, 19).replaceAll(':', '-')}.db${locked ? LOCKED : ''}`
+	);
 
 /** The newest first. What was made by hand, or of another database, is not looked at. */
 export function keptBackups(path: string): KeptBackup[] {
 	const folder = folderOf(path);
 	if (!existsSync(folder)) return [];
 	const found = readdirSync(folder).flatMap((name): KeptBackup[] => {
-		if (!name.startsWith(`${stem(path)}-`) || !name.endsWith('.db')) return [];
-		const [, day, ...clock] = STAMP.exec(name.slice(stem(path).length + 1, -'.db'.length)) ?? [];
+		const locked = name.endsWith(LOCKED);
+		const ending = locked ? `.db${LOCKED}` : '.db';
+		if (!name.startsWith(`${stem(path)}-`) || !name.endsWith(ending)) return [];
+		const [, day, ...clock] = STAMP.exec(name.slice(stem(path).length + 1, -ending.length)) ?? [];
 		if (!day) return [];
 		const file = join(folder, name);
-		return [{ file, at: new Date(`${day}T${clock.join(':')}Z`), bytes: statSync(file).size }];
+		return [{ file, at: new Date(`${day}T${clock.join(':')}Z`), bytes: statSync(file).size, locked }];
 	});
 	return found.sort((a, b) => b.at.getTime() - a.at.getTime());
 }
 
 /** A name for the next one; its folder is there. */
-export function nextName(path: string, at: Date): string {
+export function nextName(path: string, at: Date, locked = false): string {
 	mkdirSync(folderOf(path), { recursive: true });
-	return nameAt(path, at);
+	return nameAt(path, at, locked);
 }
 
 /** Takes away the oldest beyond so many. The newest always stays. @returns what went */

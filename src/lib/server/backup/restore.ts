@@ -3,6 +3,7 @@ import { connect } from '../db/client.ts';
 import { pathOf } from '../db/path-of.ts';
 import { putAside } from '../db/put-aside.ts';
 import { checkCopy, countRows, type Counted } from './back-up.ts';
+import { isLocked, unlockFile } from './lock.ts';
 
 /** A table that would have another number of rows. */
 export interface TableChange {
@@ -22,9 +23,9 @@ function localPath(url: string): string {
  * What would change if a backup took the place of the data of now, by tables. Nothing is written.
  * @throws {Error} with a sentence where the backup is not whole
  */
-export async function rehearse(url: string, file: string): Promise<TableChange[]> {
+export async function rehearse(url: string, file: string, passphrase?: string): Promise<TableChange[]> {
 	const path = localPath(url);
-	const then = await checkCopy(file);
+	const then = await checkCopy(file, passphrase);
 	let now: Counted = {};
 	if (existsSync(path)) {
 		const db = connect(url);
@@ -46,12 +47,13 @@ const inUse = (path: string) => (cause: unknown) =>
  * @returns where the data of before lies; an empty text where there was none
  * @throws {Error} with a sentence; nothing was changed then
  */
-export async function restore(url: string, file: string, at: Date): Promise<string> {
+export async function restore(url: string, file: string, at: Date, passphrase?: string): Promise<string> {
 	const path = localPath(url);
-	await checkCopy(file);
+	await checkCopy(file, passphrase);
 	const fresh = `${path}.restored`;
-	copyFileSync(file, fresh);
 	try {
+		if (await isLocked(file)) await unlockFile(file, fresh, passphrase ?? '');
+		else copyFileSync(file, fresh);
 		await checkCopy(fresh);
 		const aside = existsSync(path) ? await putAside(path, at, inUse(path)) : '';
 		renameSync(fresh, path);

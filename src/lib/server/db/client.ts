@@ -23,6 +23,8 @@ export interface Database {
 	/** Runs `work` in a write transaction of its own, after all writes asked for before it. */
 	write<T>(work: (tx: Writer) => Promise<T>): Promise<T>;
 	readonly client: Client;
+	/** In the queue like a write, while another connection of this process writes: none of the two meets the other. */
+	alone<T>(work: () => Promise<T>): Promise<T>;
 	/** Folds the write-ahead file into the database, so that a copy of the one file holds everything. */
 	fold(): Promise<void>;
 	close(): void;
@@ -78,6 +80,11 @@ export function connect(url: string): Database {
 			tail = turn.catch(() => undefined);
 			clearTimeout(idle);
 			if (local) idle = setTimeout(() => void fold(), IDLE).unref();
+			return turn;
+		},
+		alone(work) {
+			const turn = tail.then(work);
+			tail = turn.catch(() => undefined);
 			return turn;
 		},
 		fold,

@@ -90,7 +90,7 @@ async function tablesOf(db: Database, path: string | undefined): Promise<string[
 
 /** Which backup to take, and how. */
 async function backupWords(path: string): Promise<string> {
-	const good = await newestGood(path);
+	const good = await newestGood(path, process.env.BACKUP_PASSPHRASE);
 	return good
 		? `the newest backup that is whole is ${good}; npm run restore -- ${good} says what would change`
 		: 'put a backup in its place';

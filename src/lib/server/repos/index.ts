@@ -22,6 +22,7 @@ import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
 import { stockViews } from './stock-views.ts';
 import { things } from './things.ts';
+import { wholeStudio } from './whole-studio.ts';
 import { workspaces } from './workspaces.ts';
 
 /** Every repository for one actor. Built for each request: they hold nothing. */
@@ -50,6 +51,7 @@ export function createRepos(db: Database, actor: Actor) {
 		silenced: silenced(db, actor),
 		things: things(db, actor),
 		links: links(db, actor),
+		wholeStudio: wholeStudio(db, actor),
 		memo: memoOf(db, actor)
 	};
 }

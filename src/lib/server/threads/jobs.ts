@@ -1,4 +1,5 @@
 import { backUp } from '../backup/back-up.ts';
+import { putBackup, rehearseStudio, type Going } from '../backup/go-back.ts';
 import { billCsv } from '../services/bill-csv.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { paperPdf, type PaperDays } from '../pdf/paper-sheet.ts';
@@ -29,6 +30,7 @@ import { touchedBy } from '../services/nesting.ts';
 import { planPaper } from '../services/plan-paper.ts';
 import { shelfItems, type ShelfWork } from '../services/shelf.ts';
 import { sideBySide, type Choice } from '../services/side-by-side.ts';
+import { bringStudio, lookIntoStudioFile, takeOutStudio } from '../studio-file/studio-file.ts';
 import { answerTally } from '../services/tally-request.ts';
 import { compareVersions, type VersionPair } from '../services/versions.ts';
 import type { TallyRequest } from '../../core/tally/request.schema.ts';
@@ -83,11 +85,21 @@ export const JOBS = {
 	'side by side': (repos: Repos, { first, second }: { first: Choice; second: Choice }) =>
 		sideBySide(repos, first, second),
 	'check picture': (_: Repos, picture: Uploaded) => Promise.resolve(checkPicture(picture)),
-	'back up': (_: Repos, { url, file }: { url: string; file: string }) => backUp(url, file),
+	'back up': (
+		_: Repos,
+		{ url, file, passphrase }: { url: string; file: string; passphrase?: string | undefined }
+	) => backUp(url, file, passphrase),
+	'rehearse going back': (repos: Repos, going: Going) => rehearseStudio(repos, going),
+	'go back': (repos: Repos, going: Going) => putBackup(repos, going),
+	'take out studio': takeOutStudio,
+	'look into studio file': lookIntoStudioFile,
+	'bring studio': bringStudio,
 	'read brought': (_: Repos, { body }: { body: string }) => Promise.resolve(readBrought(body))
 } satisfies Readonly<Record<string, (repos: Repos, input: never) => Promise<unknown>>>;
 
 export type Job = keyof typeof JOBS;
+/** What takes as long as there is of it: a whole studio, or all of them. */
+export const LONG_JOBS: ReadonlySet<Job> = new Set<Job>(['back up', 'rehearse going back', 'go back', 'take out studio', 'look into studio file', 'bring studio']); // prettier-ignore
 export type JobInput<J extends Job> = Parameters<(typeof JOBS)[J]>[1];
 export type Answer<J extends Job> = Awaited<ReturnType<(typeof JOBS)[J]>>;
 

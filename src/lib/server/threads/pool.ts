@@ -4,7 +4,7 @@ import { LRUCache } from 'lru-cache';
 import Tinypool from 'tinypool';
 import type { Actor } from '../actor.ts';
 import { seenBy } from '../seen-by.ts';
-import type { Answer, JobInput, Job } from './jobs.ts';
+import { LONG_JOBS, type Answer, type JobInput, type Job } from './jobs.ts';
 import type { Outcome, Task } from './thread.ts';
 
 /** The one port to what takes long. Without a stamp an answer is not kept. */
@@ -16,6 +16,8 @@ export interface Limits {
 	readonly queue: number;
 	/** Longest a task may take, waiting for its turn with it, ms. */
 	readonly time: number;
+	/** The same of what takes as long as there is of it, ms. */
+	readonly longTime: number;
 	/** Memory of a thread, MB. */
 	readonly memory: number;
 	/** Answers kept, bytes. */
@@ -27,6 +29,7 @@ export const LIMITS: Limits = {
 	threads: Math.max(2, Math.min(6, availableParallelism() - 1)),
 	queue: 200,
 	time: 20_000,
+	longTime: 15 * 60_000,
 	memory: 700,
 	kept: 128 * 1024 * 1024
 };
@@ -68,7 +71,7 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 
 	async function once(task: Task) {
 		const late = new AbortController();
-		const timer = setTimeout(() => late.abort(), limits.time);
+		const timer = setTimeout(() => late.abort(), LONG_JOBS.has(task.job) ? limits.longTime : limits.time);
 		try {
 			return (await pool.run(task, { signal: late.signal })) as Outcome;
 		} catch (cause) {
@@ -85,6 +88,7 @@ export function openThreads({ file, url }: { file: string; url: string }, limits
 	async function make(task: Task) {
 		const outcome = await once(task).catch((cause: unknown) => {
 			if (isHttpError(cause)) throw cause;
+			if (LONG_JOBS.has(task.job)) throw cause;
 			// What ended the thread may have been left by the task before: it is tried on another.
 			return once(task);
 		});

@@ -16,25 +16,31 @@
 		<p><a class="quiet-link" href="/settings">Settings</a></p>
 		<h1 class="text-[25px]">Backups</h1>
 	</header>
-	{#if !data.isServers}
-		<p>
-			Your studio is one of several on this server: whoever owns the server keeps the backups of all of them.
-		</p>
-	{:else if !data.isLocal}
+	{#if data.wentBack}
+		<div class="pb-3">
+			<Notice level="good" live
+				>Your studio is as it was on {data.wentBack}. As it was until now is the newest backup.</Notice
+			>
+		</div>
+	{/if}
+	{#if !data.isLocal}
 		<p>The data lies at an address: whoever runs that keeps its backups.</p>
 	{:else}
 		<p class="text-muted">
 			{data.hours === 0
 				? 'None are made by themselves here (BACKUP_HOURS is 0).'
 				: `${every} a copy is made by itself,`}
-			opened and looked at before it counts; the newest {data.keep} are kept, beside the data, in the folder
-			<span class="figures">backups</span>. Take one to another disk now and then: a stolen machine takes its
-			backups with it.
+			opened and looked at before it counts{data.locks ? ', locked with the passphrase of this server' : ''};
+			the newest {data.keep} are kept, beside the data, in the folder
+			<span class="figures">backups</span>. A stolen machine takes its backups with it: take
+			<a class="quiet-link" href="/settings/studio-file">your studio as a file</a> to another place now and then.
 		</p>
+		{#if !data.isServers}<p class="py-3">Whoever owns this server makes them, for all studios on it.</p>{/if}
 		<form
 			method="post"
 			action="?/make"
 			class="flex flex-wrap items-center gap-4 py-4"
+			hidden={!data.isServers}
 			use:enhance={() => {
 				busy = true;
 				return async ({ update }) => {
@@ -51,17 +57,23 @@
 			{#each data.backups as backup (backup.name)}
 				<li class="flex flex-wrap gap-x-5 border-b border-line px-4 py-2">
 					<b class="grow">{backup.at}</b>
-					<span class="figures break-all text-muted">{backup.name}</span>
+					<span class="figures break-all text-muted"
+						>{backup.name}{#if backup.locked}, locked{/if}</span
+					>
 					<span class="figures">{backup.size}</span>
+					<a
+						class="quiet-link"
+						href="/settings/backups/{encodeURIComponent(backup.name)}"
+						aria-label="Go back to {backup.at}">Go back to this</a
+					>
 				</li>
 			{:else}
 				<li class="border-b border-line px-4 py-3 text-muted">None yet.</li>
 			{/each}
 		</ul>
 		<p class="pt-4 text-[13.5px] text-muted">
-			To go back to one: at the machine, <span class="figures">npm run restore -- FILE</span> says what would
-			change; with the server stopped, <span class="figures">--mean-it</span> does it, and puts the data of now
-			aside.
+			Go back to one and you first see what would be different. Where the server does not start any more, at
+			the machine <span class="figures whitespace-nowrap">npm run restore</span> does the same for everything.
 		</p>
 	{/if}
 </main>

@@ -1,0 +1,18 @@
+/** What is new to whoever uses it, the newest version first, in sentences of theirs. */
+export const NEWS: readonly { readonly version: string; readonly news: readonly string[] }[] = [
+	{
+		version: '0.2.0',
+		news: [
+			'People sign in, each with a role: owner, office, crew, books. Crew see what to build and no price.',
+			'Clients’ links can be taken back, and say when they were opened.',
+			'Who changed what, from what to what, is written down and can be searched.',
+			'Backups are made by themselves; you can go back to one, and see first what would be different.',
+			'The whole studio goes into one file, and from there into an empty studio.',
+			'This page says how the server is.'
+		]
+	},
+	{
+		version: '0.1.0',
+		news: ['Designs as recipes, prices by the piece and the hour, quotes with a client’s page, a Stockroom with a ledger.'] // prettier-ignore
+	}
+];
