@@ -3,9 +3,12 @@
  * sends, and closes cleanly when told to stop.
  *
  * PORT (4173), HOST (127.0.0.1), ORIGIN (as browsers call it, https behind a proxy), DATABASE_URL, AUTH_SECRET, SETUP_CODE,
- * BODY_LIMIT (bytes), REQUEST_LIMIT (asked at once). `--open-to-network` listens on every address, over plain http.
+ * BODY_LIMIT (bytes), REQUEST_LIMIT (asked at once), SLOWEST (seconds a request may take to arrive), HOST_NAMES (more names it
+ * answers to, with commas). `--open-to-network` listens on every address, over plain http.
  */
 import { createServer } from 'node:http';
+import { isIP } from 'node:net';
+import { hostname } from 'node:os';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
@@ -25,6 +28,9 @@ if (!Number.isInteger(limit) || limit < 1024)
 const most = Number(process.env.REQUEST_LIMIT ?? 250);
 if (!Number.isInteger(most) || most < 1)
 	stop(`REQUEST_LIMIT is “${process.env.REQUEST_LIMIT}”. Give a whole number, 1 or more.`);
+const slowest = Number(process.env.SLOWEST ?? 60);
+if (!Number.isFinite(slowest) || slowest < 1)
+	stop(`SLOWEST is “${process.env.SLOWEST}”. Give a number of seconds, 1 or more.`);
 const open = process.argv.includes('--open-to-network');
 const host = open ? '0.0.0.0' : (process.env.HOST ?? '127.0.0.1');
 const ownOrigin = process.env.ORIGIN;
@@ -59,6 +65,19 @@ try {
 }
 
 const own = new Set(['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port}`));
+const ownNames = new Set(
+	['localhost', hostname(), `${hostname()}.local`, ...(process.env.HOST_NAMES ?? '').split(',')]
+		.map((name) => name.trim().toLowerCase())
+		.filter(Boolean)
+);
+/** Open to a network it answers to its addresses and its own names: what a page elsewhere calls it is none of them. */
+const isOwnName = (called) => {
+	const name = called
+		.replace(/:\d+$/, '')
+		.replace(/^\[(.*)\]$/, '$1')
+		.toLowerCase();
+	return isIP(name) !== 0 || ownNames.has(name);
+};
 // Quick rather than small: most readers sit at this machine or in its network.
 const quality = { [constants.BROTLI_PARAM_QUALITY]: 2 };
 const compress = compression({ level: 3, brotli: { params: quality } });
@@ -78,7 +97,9 @@ process.on('unhandledRejection', (cause) => console.error('Nobody waited for thi
 
 /** Requests that are being answered. */
 let asked = 0;
-const server = createServer((request, response) => {
+// Whoever sends a letter a minute holds a place for so long and no longer.
+const patience = { requestTimeout: 1000 * slowest, headersTimeout: 1000 * Math.min(slowest, 30), connectionsCheckingInterval: 1000 }; // prettier-ignore
+const server = createServer(patience, (request, response) => {
 	if (asked >= most) {
 		// Whoever is turned away is told so at once, and when to come again.
 		request.resume();
@@ -109,15 +130,19 @@ const server = createServer((request, response) => {
 		return;
 	}
 	const called = request.headers.host ?? '';
-	if (open) request.headers['x-bright-tally-protocol'] = 'http';
-	else if (!ownOrigin && !own.has(called)) {
+	if (open && !ownOrigin) request.headers['x-bright-tally-protocol'] = 'http';
+	if (!ownOrigin && !(open ? isOwnName(called) : own.has(called))) {
 		// A page elsewhere that gave this machine's address a name of its own gets nothing.
 		response.writeHead(421, { 'content-type': 'text/plain; charset=utf-8' });
-		response.end(`This server answers to http://127.0.0.1:${port} only.`);
+		response.end(
+			open
+				? 'This server answers to its address and its own name only. HOST_NAMES lists more names.'
+				: `This server answers to http://127.0.0.1:${port} only.`
+		);
 		return;
 	}
 	// localhost and 127.0.0.1 are the same machine: forms posted from either are our own.
-	else if (!ownOrigin && request.headers.origin === `http://${called}`)
+	else if (!open && !ownOrigin && request.headers.origin === `http://${called}`)
 		request.headers.origin = process.env.ORIGIN;
 	// Whatever is answered, what leads elsewhere too.
 	response.setHeader('x-content-type-options', 'nosniff');

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { get } from 'node:http';
@@ -143,9 +143,43 @@ test('without data an own, empty studio is begun and welcomes; no page of it fai
 	expect(existsSync(`${file}-wal`) ? statSync(`${file}-wal`).size : 0).toBe(0);
 });
 
+test('whoever sends a letter now and then, or nothing, is let go; what is asked meanwhile is answered', async ({
+	app
+}) => {
+	const env = { PORT: '4392', DATABASE_URL: `file:${app.database}`, SLOWEST: '2' };
+	const took: number[] = [];
+	await runServer(env, [], /Bright Tally is at/, async () => {
+		const held = (sent: string) =>
+			new Promise<void>((resolve) => {
+				const began = Date.now();
+				const socket = connect(4392, '127.0.0.1', () => socket.write(sent));
+				const drip = setInterval(() => socket.writable && socket.write('x'), 200);
+				socket.resume();
+				socket.on('error', () => undefined);
+				socket.on('close', () => {
+					clearInterval(drip);
+					took.push(Date.now() - began);
+					resolve();
+				});
+			});
+		const line = 'POST /sign-in HTTP/1.1\r\nhost: 127.0.0.1:4392\r\norigin: http://127.0.0.1:4392\r\ncontent-type: application/x-www-form-urlencoded\r\n'; // prettier-ignore
+		const slow = [held(`${line}content-length: 5000\r\n\r\nemail=`), held(`${line}x-more: `)];
+		expect((await fetch('http://127.0.0.1:4392/healthz')).status).toBe(200);
+		await Promise.all(slow);
+	});
+	expect(took).toHaveLength(2);
+	for (const ms of took) expect(ms).toBeLessThan(15_000);
+});
+
 test('opened to the network it warns; SIGTERM ends it cleanly', async ({ app }) => {
 	const env = { PORT: '4392', DATABASE_URL: `file:${app.database}` };
-	const { said, code } = await runServer(env, ['--open-to-network'], /Bright Tally is at/);
+	const called: number[] = [];
+	const { said, code } = await runServer({ ...env, HOST_NAMES: 'tally.example' }, ['--open-to-network'], /Bright Tally is at/, async () => {
+		// What a page elsewhere calls this address is none of its names: nothing is answered for it, and no letter leads there.
+		for (const host of ['127.0.0.1:4392', '192.168.7.9:4392', `${hostname()}:4392`, 'tally.example', 'elsewhere.example', 'tally.example.elsewhere.example'])
+			called.push(await new Promise<number>((resolve) => get({ port: 4392, path: '/sign-in', headers: { host } }, (answer) => (answer.resume(), resolve(answer.statusCode!)))));
+	}); // prettier-ignore
+	expect(called).toEqual([200, 200, 200, 200, 421, 421]);
 	expect(said).toContain('passwords cross the network in the open');
 	expect(code).toBe(0);
 });

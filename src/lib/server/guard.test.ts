@@ -43,6 +43,8 @@ describe('what every request is held to', () => {
 		const read = (init: RequestInit, route?: string) =>
 			status(() => ask('/settings', init, route).formData());
 		expect(await read(form({ name: 'Lark' }))).toBe(200);
+		for (const name of ['__proto__', 'constructor', 'toString'])
+			expect(await read({ body: new URLSearchParams([[name, 'x']]) })).toBe(400);
 		expect(await read({ body: '{}', headers: { 'content-type': 'application/json' } })).toBe(415);
 		expect(await read({ body: 'x' })).toBe(415);
 		expect(await read({ body: 'x', headers: { 'content-type': 'multipart/form-data; boundary=b' } })).toBe(

@@ -47,6 +47,9 @@ function readForms(request: Request, files: boolean): void {
 				? error(413, { message: 'That is too large to be sent.' })
 				: error(400, { message: 'What was sent cannot be read as a form.' })
 		);
+		// Names that every object has are no fields: what was typed is handed back by its fields' names.
+		if ([...form.keys()].some((name) => name in Object.prototype))
+			error(400, { message: 'What was sent cannot be read as a form.' });
 		if (!files && [...form.values()].some((value) => typeof value !== 'string'))
 			error(400, { message: 'A file was sent where text belongs.' });
 		return form;

@@ -2,8 +2,12 @@ import { error } from '@sveltejs/kit';
 import type { Repos } from './repos/index.ts';
 
 /** A photo by its id: it never changes, so it is kept for good. Nothing in it can run. */
-export async function photoAnswer(repos: Repos, id: string): Promise<Response> {
-	return answer(await repos.photos.bytes(id));
+export async function photoAnswer(
+	repos: Repos,
+	id: string,
+	sent?: 'shown in a sent quote'
+): Promise<Response> {
+	return answer(await repos.photos.bytes(id, sent));
 }
 
 /** The photo of a client's place by its id. */

@@ -43,6 +43,8 @@ describe('copies that are kept', () => {
 		];
 		for (const file of own) writeFileSync(file, 'x');
 		expect(keptBackups(path).map((b) => b.at)).toEqual([5, 4, 3, 2, 1, 0].map(at));
+		// Two made in one second are two.
+		expect(nextName(path, at(5))).toBe(nameAt(path, new Date(at(5).getTime() + 1000)));
 		expect(rotate(path, 4)).toEqual([nameAt(path, at(1)), nameAt(path, at(0))]);
 		expect(rotate(path, 0)).toHaveLength(3);
 		expect(keptBackups(path).map((b) => b.at)).toEqual([at(5)]);

@@ -39,10 +39,12 @@ export function keptBackups(path: string): KeptBackup[] {
 	return found.sort((a, b) => b.at.getTime() - a.at.getTime());
 }
 
-/** A name for the next one; its folder is there. */
+/** A name for the next one, that of a later second where two are made in one; its folder is there. */
 export function nextName(path: string, at: Date, locked = false): string {
 	mkdirSync(folderOf(path), { recursive: true });
-	return nameAt(path, at, locked);
+	let free = at;
+	while (existsSync(nameAt(path, free, locked))) free = new Date(free.getTime() + 1000);
+	return nameAt(path, free, locked);
 }
 
 /** Takes away the oldest beyond so many. The newest always stays. @returns what went */

@@ -46,10 +46,18 @@ export function connect(url: string): Database {
 	let tail: Promise<unknown> = Promise.resolve();
 
 	async function once<T>(work: (tx: Writer) => Promise<T>): Promise<T> {
-		return read.transaction(async (tx) => {
+		const own = await client.transaction('write');
+		try {
+			// A transaction answers as a client does. Not the builder's own: where the disk is full the engine has taken all
+			// back already, and its failing to do so again would stand for the reason.
+			const tx = drizzle(own as unknown as Client);
 			if (local) await assertSafe((statement) => tx.get<unknown[]>(statement));
-			return work(tx as unknown as Writer);
-		});
+			const done = await work(tx as unknown as Writer);
+			await own.commit();
+			return done;
+		} finally {
+			own.close();
+		}
 	}
 
 	async function attempt<T>(work: (tx: Writer) => Promise<T>): Promise<T> {

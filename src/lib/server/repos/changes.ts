@@ -66,7 +66,7 @@ export function changes(db: Database, { workspace: workspaceId }: Actor) {
 				.from(changeEntry)
 				.leftJoin(person, by)
 				.where(where)
-				.orderBy(desc(changeEntry.at), desc(changeEntry.id))
+				.orderBy(desc(changeEntry.id))
 				.limit(PAGE)
 				.offset(PAGE * (Math.max(1, asked.page ?? 1) - 1));
 			return {

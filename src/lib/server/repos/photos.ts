@@ -55,9 +55,13 @@ export function photos(db: Database, actor: Actor) {
 				);
 			return new Map(rows.map((r) => [r.design, r]));
 		},
-		/** The picture itself, removed ones too. */
-		async bytes(id: string): Promise<Pick<Photo, 'type' | 'bytes'> | undefined> {
-			return db.read.select({ type: photo.type, bytes: photo.bytes }).from(photo).where(one(id)).get();
+		/** The picture itself; one that was removed only where a quote that was sent shows it. */
+		async bytes(
+			id: string,
+			sent?: 'shown in a sent quote'
+		): Promise<Pick<Photo, 'type' | 'bytes'> | undefined> {
+			const here = sent ? undefined : isNull(photo.removedAt);
+			return db.read.select({ type: photo.type, bytes: photo.bytes }).from(photo).where(and(one(id), here)).get(); // prettier-ignore
 		},
 		/** Adds one; repeating it with the same id changes nothing. The first of a design is its cover. */
 		async add(

@@ -7,8 +7,8 @@ import type { Settings } from '../../core/workspace/settings.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Reader, Writer } from '../db/client.ts';
 import { STUDIO_TABLES, STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
-import { saveReceipt } from '../db/tables/design.ts';
-import { design } from '../db/tables/design.ts';
+import { changeEntry } from '../db/tables/changes.ts';
+import { design, saveReceipt } from '../db/tables/design.ts';
 import { quote, quoteIssue } from '../db/tables/quote.ts';
 import { workspace } from '../db/tables/workspace.ts';
 import { tellChanges } from './changes.ts';
@@ -114,10 +114,12 @@ export function wholeStudio(db: Database, actor: Actor) {
 				await tx.run(sql`PRAGMA defer_foreign_keys = ON`);
 				const saves = await savesOf(tx, workspaceId);
 				const stays = where === 'in its place' ? 'changeEntry' : undefined;
+				// What was told of an empty studio came after all that is told in the file.
+				const told = stays ? [] : await tx.select().from(changeEntry).where(eq(changeEntry.workspaceId, workspaceId)).orderBy(asc(changeEntry.id)); // prettier-ignore
 				await withoutTriggers(tx, async () => {
 					await tx.delete(saveReceipt).where(eq(saveReceipt.workspaceId, workspaceId));
 					for (const name of STUDIO_TABLE_NAMES)
-						if (name !== 'changeEntry') await tx.delete(table(name)).where(eq(table(name).workspaceId, workspaceId)); // prettier-ignore
+						if (name !== stays) await tx.delete(table(name)).where(eq(table(name).workspaceId, workspaceId)); // prettier-ignore
 					const linkTo = linksIn(tx, workspaceId, newToken);
 					for (const name of STUDIO_TABLE_NAMES.filter((n) => n !== stays))
 						for await (const some of rows(name)) {
@@ -127,6 +129,7 @@ export function wholeStudio(db: Database, actor: Actor) {
 							for (let at = 0; at < own.length; at += 50)
 								await tx.insert(table(name)).values(own.slice(at, at + 50) as never);
 						}
+					if (told.length > 0) await tx.insert(changeEntry).values(told.map(({ id: _, ...one }) => one));
 				});
 				const { settings } = head;
 				await tx.update(workspace).set({ settings, name: settings.business.name, stockRevision: sql`${workspace.stockRevision} + 1`, changedBy }).where(mine); // prettier-ignore

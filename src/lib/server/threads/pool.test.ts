@@ -1,10 +1,11 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build } from 'vite';
 import { isHttpError } from '@sveltejs/kit';
 import { PNG } from 'pngjs';
 import jpeg from 'jpeg-js';
-import { afterEach, beforeAll, describe, expect, test } from 'vitest';
+import { afterEach, beforeAll, describe, expect, onTestFinished, test } from 'vitest';
 import { design } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { readPhoto } from '../../core/photo/read-photo.ts';
@@ -76,6 +77,34 @@ describe('the port to what takes long', () => {
 			/^503 That took too long/
 		);
 	});
+});
+
+test('a thread that ends in the middle of its work: the work is done on another, once more and no oftener', async () => {
+	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-thread-'));
+	onTestFinished(() => rmSync(folder, { recursive: true, force: true }));
+	const file = join(folder, 'thread.mjs');
+	const tries = join(folder, 'tries');
+	// Ends its thread as often as the task says, noting each time that it was asked.
+	writeFileSync(
+		file,
+		`import { appendFileSync, readFileSync } from 'node:fs';
+		export default ({ input }) => {
+			appendFileSync(input.tries, 'x');
+			if (readFileSync(input.tries, 'utf8').length > input.ends) return { answer: 'done', size: 0 };
+			setTimeout(() => { throw new Error('nobody catches this'); });
+			return new Promise(() => {});
+		};`
+	);
+	const asked = async (ends: number) => {
+		const port = openThreads({ file, url: 'file:none' }, LIMITS);
+		opened.push(port);
+		writeFileSync(tries, '');
+		const answer = await port.workFor(owner)('lists page', { tries, ends } as never).catch(() => 'failed'); // prettier-ignore
+		return [answer, readFileSync(tries, 'utf8').length];
+	};
+	expect(await asked(0)).toEqual(['done', 1]);
+	expect(await asked(1)).toEqual(['done', 2]);
+	expect(await asked(9)).toEqual(['failed', 2]);
 });
 
 const picture = new PNG({ width: 12, height: 9 });
