@@ -34,7 +34,7 @@ function saving(recipe: Recipe): Request {
 			return {
 				...request,
 				path: `/bench/${copy.id}/save`,
-				headers: { 'content-type': 'application/json' },
+				headers: { ...request.headers, 'content-type': 'application/json' },
 				body: JSON.stringify({
 					saveId: `load-save-${next++}`,
 					baseRevision: copy.revision,

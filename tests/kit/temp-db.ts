@@ -5,6 +5,7 @@ import { onTestFinished } from 'vitest';
 import { settings } from '../../scripts/demo/settings.ts';
 import type { Actor } from '../../src/lib/server/actor.ts';
 import { connect, migrateTo, type Database } from '../../src/lib/server/db/client.ts';
+import { addressOf } from './libsql-stand-in.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 
 export const owner: Actor = { workspace: 'home', person: 'owner', role: 'owner' };
@@ -14,11 +15,12 @@ export const NOW = new Date('2027-05-04T15:00:00Z');
 /** Says what to do at the end: of a test, or of all tests of a file with `afterAll`. */
 type AtTheEnd = (work: () => void) => void;
 
-/** A database file of this test's own, gone when it ends. */
+/** A database of this test's own, gone when it ends: a file, or at an address where DATA_AT names a stand-in. */
 export function tempFile(atTheEnd: AtTheEnd = onTestFinished): string {
 	const folder = mkdtempSync(join(tmpdir(), 'bright-tally-unit-'));
 	atTheEnd(() => rmSync(folder, { recursive: true, force: true }));
-	return `file:${join(folder, 'tally.db')}`;
+	const file = join(folder, 'tally.db');
+	return process.env['DATA_AT'] ? addressOf(process.env['DATA_AT'], file) : `file:${file}`;
 }
 
 export async function tempDatabase(

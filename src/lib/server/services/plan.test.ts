@@ -159,7 +159,8 @@ describe('photos of a design', () => {
 		expect(await repos.photos.setCover('buoy-column', 'nobody')).toBe(false);
 		await repos.photos.remove('buoy-column', 'p-two', NOW);
 		expect(await covers()).toEqual([['p-one', false]]);
-		const { type, bytes } = (await repos.photos.bytes('p-two'))!;
+		expect(await repos.photos.bytes('p-two')).toBeUndefined();
+		const { type, bytes } = (await repos.photos.bytes('p-two', 'shown in a sent quote'))!;
 		expect(type).toBe('image/jpeg');
 		expect(Buffer.from(bytes).equals(Buffer.from(photo().bytes))).toBe(true);
 	});
