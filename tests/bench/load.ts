@@ -77,21 +77,41 @@ export function mixed(recipe: Recipe, { token, pictures }: { token: string; pict
 export function run(
 	url: string,
 	requests: Request[],
-	options: { connections: number; seconds: number; cookie: string }
+	options: { connections: number; seconds: number; cookie: string; together?: number; from?: number }
 ) {
-	let clients = 0;
+	let clients = options.from ?? 0;
 	return autocannon({
 		url,
 		requests,
 		connections: options.connections,
 		duration: options.seconds,
 		timeout: 30,
+		...(options.together !== undefined && { overallRate: options.together, skipAggregateResult: true }),
 		setupClient: (client) => {
 			const from = (clients++ * 7) % requests.length;
 			const own = requests.map((r) => ({ ...r, headers: { ...r.headers, cookie: options.cookie } }));
 			client.setRequests([...own.slice(from), ...own.slice(0, from)]);
 		}
 	});
+}
+
+/** Groups of people, who begin one after the other within a second: a load tool lets all of one group press at once. */
+const GROUPS = 17;
+
+/** Fifty people, each of whom presses something every three seconds. */
+async function people(
+	url: string,
+	requests: Request[],
+	options: { seconds: number; cookie: string }
+): Promise<Result> {
+	const groups = await Promise.all(
+		Array.from({ length: GROUPS }, async (_, i) => {
+			await new Promise((resolve) => setTimeout(resolve, (1000 * i) / GROUPS));
+			return run(url, requests, { ...options, connections: 3, together: 1, from: 3 * i });
+		})
+	);
+	const merged = autocannon as unknown as { aggregateResult: (results: Result[], opts: object) => Result };
+	return merged.aggregateResult(groups, { url, connections: 50, duration: options.seconds, title: '', socketPath: undefined }); // prettier-ignore
 }
 
 const bad = (result: Result) => result.errors + result.timeouts + result.non2xx;
@@ -163,15 +183,26 @@ export async function load(seconds: number, minutes: number): Promise<boolean[]>
 			const requests = mixed(recipe, { token, pictures });
 			const held = await heldUp(url, [...requests, ...heavy(recipe)]);
 			await run(url, requests, { connections: 50, seconds: WARM, cookie });
+			// What was broken off at the end of that is still worked on for a moment.
+			await new Promise((resolve) => setTimeout(resolve, 3000));
 			await strainOf(server);
-			const all = await run(url, requests, { connections: 50, seconds, cookie });
+			// Fifty people: each presses something every three seconds, all through.
+			const pressing = await people(url, requests, { seconds, cookie });
+			const theirs = await strainOf(server);
+			// As much as it can: each connection asks again as soon as it has its answer.
+			const all = await run(url, requests, { connections: 50, seconds: Math.ceil(seconds / 3), cookie });
 			const strain = await strainOf(server);
 			const said = [
+				report('50 people, a press every 3 s: slowest of a hundred', pressing.latency.p99, 300, 'ms'),
+				report('  refused or failed', bad(pressing), 1, ''),
 				report('mixed, 50 connections', all.requests.average, 100, 'requests/s', true),
 				report('  slowest of a hundred', all.latency.p99, 500, 'ms'),
 				report('  refused or failed', bad(all), 1, ''),
 				report(`  longest one made another wait (${held.by})`, held.longest, 200, 'ms')
 			];
+			console.log(
+				`         people: ${pressing.requests.total} asked, median ${pressing.latency.p50} ms, p97.5 ${pressing.latency.p97_5}, longest ${pressing.latency.max}, event loop held ${theirs.longest.toFixed(0)} ms at most, memory ${theirs.memory.toFixed(0)} MB`
+			);
 			console.log(
 				`         median ${all.latency.p50} ms, p97.5 ${all.latency.p97_5}, longest ${all.latency.max}, ${JSON.stringify(all.statusCodeStats)}, event loop held ${strain.longest.toFixed(0)} ms at most, memory ${strain.memory.toFixed(0)} MB`
 			);

@@ -8,7 +8,7 @@ import { beside } from '../beside.ts';
 import { connect, migrateTo } from '../db/client.ts';
 import { STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
 import type { Repos } from '../repos/index.ts';
-import { keyOf, wholeStudio, type StudioRow, type WholeStudio } from '../repos/whole-studio.ts';
+import { keyOf, without, wholeStudio, type StudioRow, type WholeStudio } from '../repos/whole-studio.ts';
 import { checkCopy } from './back-up.ts';
 import { isLocked, unlockFile } from './lock.ts';
 
@@ -64,7 +64,7 @@ async function byKey(whole: WholeStudio, table: StudioTable): Promise<Map<string
 	const key = keyOf(table);
 	const all = new Map<string, StudioRow>();
 	for await (const some of whole.rows(table))
-		for (const { bytes: _, ...row } of some) all.set(JSON.stringify(key.map((k) => row[k])), row);
+		for (const row of some) all.set(JSON.stringify(key.map((k) => row[k])), without(row, 'bytes'));
 	return all;
 }
 

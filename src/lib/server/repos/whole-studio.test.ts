@@ -7,7 +7,7 @@ import type { Database } from '../db/client.ts';
 import { startingSettings } from '../db/starting-settings.ts';
 import { OTHER_TABLES, STUDIO_TABLES, STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
 import { createRepos, type Repos } from './index.ts';
-import { DOCUMENTS, STUDIO_ROWS } from './studio-row.schema.ts';
+import { DOCUMENTS, STUDIO_ROWS } from './studio-rows.ts';
 import type { StudioRow, WholeStudio } from './whole-studio.ts';
 
 let db: Database;
@@ -26,7 +26,7 @@ const held = (repos: Repos): Promise<WholeStudio & { all: Record<string, StudioR
 		const all: Record<string, StudioRow[]> = {};
 		for (const name of STUDIO_TABLE_NAMES)
 			for await (const some of rows(name)) (all[name] ??= []).push(...some);
-		// eslint-disable-next-line @typescript-eslint/require-await -- what is in memory comes as what is read does
+
 		return { head, all, rows: async function* (name) { yield all[name] ?? []; } }; // prettier-ignore
 	});
 const sameBut = (rows: Record<string, StudioRow[]>, ...tables: StudioTable[]) =>

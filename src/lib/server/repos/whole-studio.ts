@@ -42,13 +42,14 @@ const table = (name: StudioTable) => STUDIO_TABLES[name] as unknown as Any & { w
 const AT_ONCE = 200;
 const holdsPictures = (name: StudioTable) => name === 'photo' || name === 'placePhoto';
 
+/** A row without one of its columns. */
+export const without = (row: StudioRow, column: string): StudioRow =>
+	Object.fromEntries(Object.entries(row).filter(([name]) => name !== column));
+
 /** Counts of saves are no business of a file: whether a design is ahead of what was kept is. */
 function withoutCounts(name: StudioTable, { workspaceId: _, ...row }: StudioRow): StudioRow {
 	if (name === 'quote') return { ...row, revision: 1, saveId: null };
-	if (name === 'changeEntry') {
-		const { id: _, ...rest } = row;
-		return rest;
-	}
+	if (name === 'changeEntry') return without(row, 'id');
 	if (name !== 'design') return row;
 	const [revision, kept] = [Number(row['revision']), Number(row['keptRevision'])];
 	const keptRevision = Math.min(1, kept);

@@ -6,9 +6,9 @@ import type { ZodType } from 'zod';
 import type { Readable } from 'node:stream';
 import { settingsSchema } from '../../core/workspace/settings.schema.ts';
 import { STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
-import { STUDIO_ROWS } from '../repos/studio-row.schema.ts';
+import { STUDIO_ROWS } from '../repos/studio-rows.ts';
 import type { StudioRow, WholeStudio } from '../repos/whole-studio.ts';
-import { dataFile, LAYOUT, MANIFEST, manifestSchema, SETTINGS, type Manifest } from './manifest.schema.ts';
+import { dataFile, LAYOUT, MANIFEST, manifestSchema, SETTINGS, type Manifest } from './manifest.ts';
 
 /** Why a file is not brought in, in a sentence. Nothing was done. */
 export class NoStudioFile extends Error {}
@@ -154,5 +154,10 @@ async function* rowsOf(
 
 /** Looks at all of it. @throws {NoStudioFile} */
 export async function lookThrough({ whole }: StudioFile): Promise<void> {
-	for (const table of STUDIO_TABLE_NAMES) for await (const _ of whole.rows(table));
+	for (const table of STUDIO_TABLE_NAMES) await drain(whole.rows(table));
+}
+
+async function drain(rows: AsyncIterable<unknown>): Promise<void> {
+	const each = rows[Symbol.asyncIterator]();
+	while (!(await each.next()).done);
 }

@@ -10,7 +10,7 @@ import { loadDemo } from '../../../../scripts/demo/load.ts';
 import { NOW, owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
 import { startingSettings } from '../db/starting-settings.ts';
 import { createRepos, type Repos } from '../repos/index.ts';
-import type { Manifest } from './manifest.schema.ts';
+import type { Manifest } from './manifest.ts';
 import { lookThrough, NoStudioFile, openStudioFile, type ReadLimits, READ_LIMITS } from './read.ts';
 import { sheetsOf, csvOf } from './sheets.ts';
 import { writeStudioFile } from './write.ts';

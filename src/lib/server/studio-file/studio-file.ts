@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { rm } from 'node:fs/promises';
 import { isLocked, lockFile, LOCKED, unlockFile, WrongPassphrase } from '../backup/lock.ts';
 import type { Repos } from '../repos/index.ts';
-import type { Manifest } from './manifest.schema.ts';
+import type { Manifest } from './manifest.ts';
 import { lookThrough, NoStudioFile, openStudioFile, type StudioFile } from './read.ts';
 import { writeStudioFile } from './write.ts';
 

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, onTestFinished, test } from 'vitest';
-import { PIECE, sendInPieces } from '../../features/studio-file/send-in-pieces.ts';
 import { owner } from '../../../../tests/kit/temp-db.ts';
 import { openUploads } from './uploads.ts';
 
@@ -31,31 +30,4 @@ describe('a file in pieces', () => {
 		own.drop(owner);
 		expect(own.find(owner, 'file-two')).toBeUndefined();
 	});
-	test('sent over a connection that is lost now and then, it arrives whole and once', async () => {
-		const own = uploads();
-		const whole = bytes(2 * PIECE + 1234);
-		let asked = 0;
-		const send = (async (address: string, { body }: { body: Blob }) => {
-			const from = Number(new URL(address, 'http://studio.example').searchParams.get('from'));
-			const lost = ++asked % 3;
-			if (lost === 1) throw new TypeError('the connection is gone');
-			const here = own.take(owner, 'file-one', from, new Uint8Array(await body.arrayBuffer()));
-			// It came, and the answer was lost.
-			if (lost === 2) throw new TypeError('the connection is gone');
-			return Response.json({ here });
-		}) as unknown as typeof fetch;
-		const told: number[] = [];
-		await sendInPieces(new Blob([whole]), '/piece', 'file-one', (n) => told.push(n), send);
-		expect(told.at(-1)).toBe(whole.length);
-		expect(Buffer.compare(readFileSync(own.find(owner, 'file-one')!), whole)).toBe(0);
-	}, 20_000);
-	test('what is refused is said; what never answers ends in a sentence', async () => {
-		const answer = (status: number, body: object) => (() => Promise.resolve(Response.json(body, { status }))) as unknown as typeof fetch; // prettier-ignore
-		const sent = (send: typeof fetch) =>
-			sendInPieces(new Blob([bytes(5)]), '/piece', 'file-one', () => undefined, send);
-		await expect(sent(answer(413, { message: 'That file is too large.' }))).rejects.toThrow(
-			'That file is too large.'
-		);
-		await expect(sent(answer(503, {}))).rejects.toThrow('does not answer');
-	}, 20_000);
 });

@@ -6,7 +6,7 @@ import { ZipFile } from 'yazl';
 import { STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
 import type { Repos } from '../repos/index.ts';
 import type { StudioRow } from '../repos/whole-studio.ts';
-import { dataFile, LAYOUT, MANIFEST, SETTINGS, type Manifest } from './manifest.schema.ts';
+import { dataFile, LAYOUT, MANIFEST, SETTINGS, type Manifest } from './manifest.ts';
 import { csvOf, sheetsOf } from './sheets.ts';
 
 /** The same studio makes the same bytes: when something was put in says nothing. */

@@ -49,14 +49,10 @@ export const DOCUMENTS: Partial<Record<StudioTable, Readonly<Record<string, ZodT
 };
 
 const rowSchema = (name: StudioTable): ZodType<Readonly<Record<string, unknown>>> => {
-	const {
-		workspaceId: _,
-		id,
-		...shape
-	} = createInsertSchema(STUDIO_TABLES[name]).shape as ZodObject['shape'];
+	const shape = createInsertSchema(STUDIO_TABLES[name]).shape as ZodObject['shape'];
+	const own = Object.entries(shape).filter(([column]) => column !== 'workspaceId' && !(name === 'changeEntry' && column === 'id')); // prettier-ignore
 	return z.strictObject({
-		...shape,
-		...(id !== undefined && name !== 'changeEntry' && { id }),
+		...Object.fromEntries(own),
 		...DOCUMENTS[name]
 	});
 };
