@@ -5,6 +5,7 @@ import { guestOf, HOME_WORKSPACE, may, OWNER, type Actor, type Permission } from
 import { noteTrouble, open } from '$lib/server/app.ts';
 import { permissionFor } from '$lib/server/permissions.ts';
 import { isBusy, isFull, type Database } from '$lib/server/db/client.ts';
+import { plainCause } from '$lib/server/health/plain-cause.ts';
 import { guard, harden } from '$lib/server/guard.ts';
 import { notYours, signedOut } from '$lib/server/signed-out.ts';
 import { isWarming } from '$lib/server/warming.ts';
@@ -87,7 +88,7 @@ async function actorOf(event: RequestEvent, permission: Permission): Promise<Act
 
 export const handleError: HandleServerError = ({ error: cause, status, message, event }) => {
 	if (status >= 500) {
-		console.error(cause);
+		console.error(plainCause(cause));
 		noteTrouble(
 			`${event.request.method === 'GET' ? 'A page' : 'Something'} failed: ${event.route.id ?? 'an address that is none'}`
 		);

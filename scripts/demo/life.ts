@@ -128,13 +128,19 @@ const UNDER_WAY: readonly Told[] = [
 
 const EVENTS = { send: 'issued', seen: 'seen', remind: 'reminded', revise: 'revised', cancel: 'cancelled', ask: 'asked', answer: 'answered', no: 'declined', yes: 'accepted' } as const; // prettier-ignore
 
-/** Quotes under way, each as far as it has come. A load that ended halfway is gone on with. @returns how many there are */
-export async function loadLife(repos: Repos, today: CalendarDate): Promise<number> {
-	for (const told of UNDER_WAY) await tell(repos, told, today);
+/** What is the client's own doing, by their link. */
+const THEIRS = new Set<Step['does']>(['seen', 'ask', 'yes', 'no']);
+
+/**
+ * Quotes under way, each as far as it has come. A load that ended halfway is gone on with.
+ * @param client the same studio as somebody with a link writes in it @returns how many there are
+ */
+export async function loadLife(repos: Repos, client: Repos, today: CalendarDate): Promise<number> {
+	for (const told of UNDER_WAY) await tell(repos, client, told, today);
 	return UNDER_WAY.length;
 }
 
-async function tell(repos: Repos, told: Told, today: CalendarDate) {
+async function tell(repos: Repos, client: Repos, told: Told, today: CalendarDate) {
 	const { id } = told;
 	const at = (ago: number, hour = 9) =>
 		new Date(`${today.subtract({ days: ago }).toString()}T${String(hour).padStart(2, '0')}:00:00Z`);
@@ -162,8 +168,8 @@ async function tell(repos: Repos, told: Told, today: CalendarDate) {
 	else await repos.quotes.save(id, { ...draft, client: told.client }, { baseRevision: 1, saveId: `${id}-hall`, newId: id }); // prettier-ignore
 	const done = (await repos.quoteLife.events(id)).length;
 	for (const [i, step] of told.steps.entries()) {
-		await happen(repos, told, step, { at, isDone: i < done });
-		if (step.does === 'yes') await settle(repos, told, at);
+		await happen(repos, told, step, { at, isDone: i < done, by: THEIRS.has(step.does) ? client : repos });
+		if (step.does === 'yes') await settle(repos, client, told, at);
 	}
 	if (told.then && (await repos.quotes.find(id))!.state === 'draft') await anew(repos, told);
 }
@@ -179,7 +185,11 @@ async function happen(
 	repos: Repos,
 	told: Told,
 	step: Step,
-	{ at, isDone }: { readonly at: (ago: number, hour?: number) => Date; readonly isDone: boolean }
+	{
+		at,
+		isDone,
+		by
+	}: { readonly at: (ago: number, hour?: number) => Date; readonly isDone: boolean; readonly by: Repos }
 ) {
 	const { id } = told;
 	const now = at(step.ago, 10 + Object.keys(EVENTS).indexOf(step.does));
@@ -192,8 +202,8 @@ async function happen(
 		}
 	} else if (step.does === 'seen') {
 		const token = (await repos.quotes.find(id))?.issued?.token;
-		if (!isDone && token) await repos.sentQuotes.seen(token, now);
-	} else if (!isDone && !(await repos.quoteLife.happen(id, EVENTS[step.does], now, saidIn(step))))
+		if (!isDone && token) await by.sentQuotes.seen(token, now);
+	} else if (!isDone && !(await by.quoteLife.happen(id, EVENTS[step.does], now, saidIn(step))))
 		throw new Error(`The demo's quote ${id} cannot ${step.does}.`);
 	const desk = await deskOf(repos, id, now);
 	if (step.does === 'yes') await confirmOrder(repos, id, desk);
@@ -223,6 +233,7 @@ async function anew(repos: Repos, { id, client, then }: Told) {
 /** What was paid and written of an order. */
 async function settle(
 	repos: Repos,
+	client: Repos,
 	{ id, paid = [], papers }: Told,
 	at: (ago: number, hour?: number) => Date
 ) {
@@ -232,7 +243,7 @@ async function settle(
 		const next = (await orderOf(repos, id))?.dues.next;
 		const before = (await repos.payments.of(id)).find((p) => p.id === key);
 		const wanted = before ?? next;
-		if (wanted) await payOrder(repos, id, { key, kind: wanted.kind, minor: wanted.minor, answer }, await deskOf(repos, id, at(2, 12 + i))); // prettier-ignore
+		if (wanted) await payOrder(client, id, { key, kind: wanted.kind, minor: wanted.minor, answer }, await deskOf(repos, id, at(2, 12 + i))); // prettier-ignore
 	}
 	if (!papers) return;
 	const invoice = (await invoiceOrder(repos, id, await deskOf(repos, id, at(1, 12)))) ?? (await repos.papers.of(id)).find((p) => p.frozen.kind === 'invoice'); // prettier-ignore

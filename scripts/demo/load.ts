@@ -17,7 +17,7 @@ import { um } from '../../src/lib/core/units/length.ts';
 import { packAtOnce } from '../../src/lib/server/services/packings.ts';
 import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import { POINT } from '../../src/lib/core/units/number.ts';
-import { OWNER } from '../../src/lib/server/actor.ts';
+import { guestOf, OWNER } from '../../src/lib/server/actor.ts';
 import type { Database } from '../../src/lib/server/db/client.ts';
 import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
@@ -208,11 +208,11 @@ export async function loadDemo(
 		if (!read.ok) throw new Error(`The demo's photo of ${design} was refused: ${read.say}`);
 		await repos.photos.add(design, `photo-${design}`, read.photo, caption, now);
 	}
-	const quotes = await loadQuotes(repos, now);
+	const quotes = await loadQuotes(repos, createRepos(db, guestOf(OWNER.workspace)), now);
 	return { materials: stockRows.length, designs: demoDesigns.length, quotes };
 }
 
-async function loadQuotes(repos: Repos, now: Date): Promise<number> {
+async function loadQuotes(repos: Repos, client: Repos, now: Date): Promise<number> {
 	const today = new CalendarDate(now.getUTCFullYear(), now.getUTCMonth() + 1, now.getUTCDate());
 	const terms = newTerms(settings);
 	const line = (id: string, quantity: number, colourwayId: string | null = null) => ({
@@ -290,7 +290,7 @@ async function loadQuotes(repos: Repos, now: Date): Promise<number> {
 		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
 	}
 	await loadThings(repos);
-	return wanted.length + PAST_QUOTES.length + (await loadLife(repos, today));
+	return wanted.length + PAST_QUOTES.length + (await loadLife(repos, client, today));
 }
 
 /** The quotes of the last year, each sent three weeks before its day and answered a few days later. */

@@ -1,3 +1,4 @@
+import { backup } from './backup.ts';
 import { cutting } from './cutting.ts';
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
@@ -22,7 +23,8 @@ const reached = [
 	...(await shelf()),
 	...(await keystrokes()),
 	...(await picking()),
-	...(await carry())
+	...(await carry()),
+	...(await backup())
 ];
 console.log(`${reached.filter(Boolean).length} of ${reached.length} numbers reached`);
 process.exitCode = reached.every(Boolean) ? 0 : 1;

@@ -1,5 +1,6 @@
 import { MOVE_WORDS, type MoveKind } from '../stock/ledger.ts';
 import { formatMoney, money, type Currency } from '../money/money.ts';
+import { EVENT_WORDS, type QuoteEvent } from '../quote/states.ts';
 
 /** A change as it was written down: which figure or word, from what to what. */
 export interface RawChange {
@@ -57,22 +58,12 @@ const KNOWN: Readonly<Record<string, readonly [words: string, print: Print]>> = 
 };
 /** The rest of a name behind what it begins with. */
 const FAMILIES: readonly (readonly [prefix: string, words: (rest: string) => string, print: Print])[] = [
-	['quote.', (rest) => QUOTE_WORDS[rest] ?? rest, asIs],
+	['quote.', (rest) => EVENT_WORDS[rest as QuoteEvent] ?? rest, asIs],
 	['payment.', (rest) => `payment, ${rest}`, amount],
-	['paper.', (rest) => `${rest} written, number`, asIs],
+	['paper.', (rest) => `${rest} written`, (raw) => `number ${raw}`],
 	['stock.', (rest) => MOVE_WORDS[rest as MoveKind] ?? rest, thousandths],
 	['settings.', (rest) => rest, asIs]
 ];
-const QUOTE_WORDS: Readonly<Record<string, string>> = {
-	issued: 'sent',
-	seen: 'opened by the client',
-	asked: 'the client asked',
-	answered: 'answered',
-	reminded: 'reminded',
-	accepted: 'a yes',
-	declined: 'a no',
-	revised: 'began to be written anew'
-};
 /** What is longer says no more. */
 const LONGEST = 80;
 const short = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text);
@@ -82,7 +73,7 @@ export function saidWith(words: string): string[] {
 	const asked = words.trim().toLowerCase();
 	const named = [
 		...Object.entries(KNOWN).map(([what, [says]]) => [what, says] as const),
-		...Object.entries(QUOTE_WORDS).map(([event, says]) => [`quote.${event}`, says] as const),
+		...Object.entries(EVENT_WORDS).map(([event, says]) => [`quote.${event}`, says] as const),
 		...Object.entries(MOVE_WORDS).map(([kind, says]) => [`stock.${kind}`, says] as const)
 	];
 	return named.filter(([, says]) => says.toLowerCase().includes(asked)).map(([what]) => what);

@@ -17,6 +17,20 @@ export const QUOTE_EVENTS = [
 	'revision dropped'
 ] as const;
 export type QuoteEvent = (typeof QUOTE_EVENTS)[number];
+/** What happened, in words of the owner. */
+export const EVENT_WORDS: Readonly<Record<QuoteEvent, string>> = {
+	issued: 'sent',
+	seen: 'opened by the client',
+	asked: 'the client asked',
+	answered: 'answered',
+	reminded: 'reminded',
+	accepted: 'a yes',
+	declined: 'a no',
+	'answer taken back': 'the answer was taken back',
+	cancelled: 'cancelled',
+	revised: 'began to be written anew',
+	'revision dropped': 'left as it was sent'
+};
 
 /** What leaves a quote where it is, and can happen as long as the client has it. */
 const SAID = ['asked', 'answered', 'reminded'] as const satisfies readonly QuoteEvent[];

@@ -1,5 +1,5 @@
 /** Bytes sent at once: less than any server or proxy refuses. */
-export const PIECE = 4 * 1024 * 1024;
+export const PIECE = 2 * 1024 * 1024;
 /** How often a piece is tried again. */
 const TRIES = 4;
 

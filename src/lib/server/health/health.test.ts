@@ -2,8 +2,9 @@ import { mkdtempSync, readFileSync, rmSync, appendFileSync, existsSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, onTestFinished, test } from 'vitest';
-import { NOW } from '../../../../tests/kit/temp-db.ts';
+import { NOW, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { diskOf, LOW_DISK, sizeWords, warningsOf } from './health.ts';
+import { plainCause } from './plain-cause.ts';
 import { openTroubles } from './troubles.ts';
 
 function folder(): string {
@@ -49,6 +50,24 @@ describe('what somebody should do something about', () => {
 		expect(diskOf(join(folder(), 'tally.db'))!.free).toBeGreaterThan(0);
 		expect([diskOf(undefined), diskOf(join(folder(), 'not', 'there.db'))]).toEqual([undefined, undefined]);
 		expect([sizeWords(1536 * 1024), sizeWords(2.25 * 1024 ** 3)]).toEqual(['1.5 MB', '2.3 GB']);
+	});
+});
+
+describe('why something failed, written down', () => {
+	test('what was asked with is not in it, nor what hangs on the error; where it was is', async () => {
+		const { repos } = await tempStudio();
+		const client = { name: 'Secret Garden Party', email: 'wren@secret.example' };
+		await repos.clients.named(client.name, 'c-1');
+		// The same id again: the query fails, with the values it was asked with.
+		const cause = await repos.clients.named(client.email, 'c-1').catch((e: unknown) => e);
+		expect(String((cause as Error).message)).toContain(client.email);
+		const said = plainCause(cause);
+		expect(said).not.toContain(client.email);
+		expect(said).toMatch(/because of .*UNIQUE constraint failed/);
+		expect(said).toContain('clients.ts');
+		const typed = Object.assign(new Error('cannot be said'), { value: { note: 'allergic to latex' } });
+		expect(plainCause(typed)).not.toContain('latex');
+		expect(plainCause('wren@secret.example')).toBe('something that is no error (string)');
 	});
 });
 

@@ -5,26 +5,13 @@ import { asShown, type ChosenQuote } from '../../core/quote/chosen.ts';
 import { daysSince, dueOf } from '../../core/quote/due.ts';
 import type { QuoteLifeView } from '../../core/quote/life-view.ts';
 import { linkHoldsUntil } from '../../core/quote/link.ts';
-import type { QuoteEvent } from '../../core/quote/states.ts';
+import { EVENT_WORDS } from '../../core/quote/states.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Quote } from '../repos/quotes.ts';
 import { dayIn } from '../services/day-in.ts';
 import { orderOf } from '../services/orders.ts';
 import { textToCopy } from '../services/quote-post.ts';
 
-const SAID: Readonly<Record<QuoteEvent, string>> = {
-	issued: 'sent',
-	seen: 'opened by the client',
-	asked: 'the client asked',
-	answered: 'you answered',
-	reminded: 'reminded',
-	accepted: 'a yes',
-	declined: 'a no',
-	'answer taken back': 'the answer was taken back',
-	cancelled: 'cancelled',
-	revised: 'began to be written anew',
-	'revision dropped': 'left as it was sent'
-};
 /** What became of a quote since it was issued, in words: for the owner. Null of a draft that never was. */
 export async function quoteLifePage(
 	repos: Repos,
@@ -69,7 +56,7 @@ export async function quoteLifePage(
 		isAsked: talk?.event === 'asked' ? (talk.said.text ?? '') : null,
 		events: events
 			.map(({ event, at, said, issue }) => ({
-				what: event === 'issued' && issue > 1 ? `revision ${issue} sent` : SAID[event],
+				what: event === 'issued' && issue > 1 ? `revision ${issue} sent` : EVENT_WORDS[event],
 				at: at.toISOString(),
 				text: [said.name, said.text, said.total === undefined ? '' : sum(said.total)]
 					.filter(Boolean)
