@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { STAFF_ROLES, type StaffRole } from '../src/lib/server/actor.ts';
 import { openAuth } from '../src/lib/server/auth/auth.ts';
 import { authSecret } from '../src/lib/server/auth/secret.ts';
-import { newToken } from '../src/lib/server/auth/door.ts';
+import { newToken } from '../src/lib/server/new-token.ts';
 import { databaseUrl, DEMO_DATABASE } from '../src/lib/server/config.ts';
 import { connect } from '../src/lib/server/db/client.ts';
 import { startingSettings } from '../src/lib/server/db/starting-settings.ts';

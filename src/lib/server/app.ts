@@ -90,31 +90,35 @@ const STARTED = new Date();
 /** Writes down what went wrong, for the owner to read: a sentence without names. */
 export const noteTrouble = (say: string): void => shared.troubles?.note(say);
 
+const look = (own: Backups): Looked => ({
+	disk: diskOf(shared.path),
+	backups: own,
+	started: STARTED,
+	now: new Date()
+});
+
 /** What says how the server is; undefined where the database does not answer. */
 export async function serverState() {
-	const { db, backups: own, troubles, path, troublesFile } = shared;
+	const { db, backups: own, troubles, troublesFile } = shared;
 	if (!db || !own || !troubles || !(await healthy())) return undefined;
 	const asked = await db.client.execute(
 		'SELECT sqlite_version() AS v, (SELECT count(*) FROM __drizzle_migrations) AS n'
 	);
 	const { v, n } = asked.rows[0]!;
-	const looked: Looked = { disk: diskOf(path), backups: own, started: STARTED, now: new Date() };
-	return { looked, troubles: troubles.list(), troublesFile, database: `${String(n)} (SQLite ${String(v)})` };
+	return {
+		looked: look(own),
+		troubles: troubles.list(),
+		troublesFile,
+		database: `${String(n)} (SQLite ${String(v)})`
+	};
 }
 
 let warned: { readonly at: number; readonly say: string | undefined } | undefined;
 /** The first thing its owner should do something about; looked for once a minute. */
 export function serverWarning(): string | undefined {
-	const now = new Date();
-	if (!warned || now.getTime() - warned.at > 60_000 || now.getTime() < warned.at) {
-		const looked = shared.backups && {
-			disk: diskOf(shared.path),
-			backups: shared.backups,
-			started: STARTED,
-			now
-		};
-		warned = { at: now.getTime(), say: looked && warningsOf(looked)[0] };
-	}
+	const now = Date.now();
+	if (!warned || now - warned.at > 60_000 || now < warned.at)
+		warned = { at: now, say: shared.backups && warningsOf(look(shared.backups))[0] };
 	return warned.say;
 }
 

@@ -5,7 +5,8 @@ import { settings } from '../../../../scripts/demo/settings.ts';
 import { guestOf } from '../actor.ts';
 import { createRepos } from '../repos/index.ts';
 import { openAuth } from './auth.ts';
-import { newToken, openDoor } from './door.ts';
+import { openDoor } from './door.ts';
+import { newToken } from '../new-token.ts';
 import { resetLetter } from './letters.ts';
 import { LIMITS, openThrottle, waitWords } from './throttle.ts';
 

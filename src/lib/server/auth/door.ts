@@ -1,4 +1,4 @@
-import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
+import { randomUUID, timingSafeEqual } from 'node:crypto';
 import type { RequestEvent } from '@sveltejs/kit';
 import { isAPIError } from 'better-auth/api';
 import { parseSetCookieHeader, toCookieOptions } from 'better-auth/cookies';
@@ -301,6 +301,3 @@ export function openDoor({ db, auth, throttle, setupCode, letters }: Doors) {
 	};
 }
 export type Door = ReturnType<typeof openDoor>;
-
-/** What stands in a link: 192 bits by chance. */
-export const newToken = (): string => randomBytes(24).toString('base64url');

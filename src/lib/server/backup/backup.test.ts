@@ -46,6 +46,8 @@ describe('copies that are kept', () => {
 		// Two made in one second are two.
 		expect(nextName(path, at(5))).toBe(nameAt(path, new Date(at(5).getTime() + 1000)));
 		expect(rotate(path, 4)).toEqual([nameAt(path, at(1)), nameAt(path, at(0))]);
+		// The one that is gone back to stays though it is the oldest.
+		expect(rotate(path, 3, nameAt(path, at(2)))).toEqual([]);
 		expect(rotate(path, 0)).toHaveLength(3);
 		expect(keptBackups(path).map((b) => b.at)).toEqual([at(5)]);
 		expect(own.every((file) => existsSync(file))).toBe(true);

@@ -46,12 +46,12 @@ export function openBackups({ url, env, make, now = () => new Date(), note }: Op
 	let making: Promise<KeptBackup | undefined> | undefined;
 	let trouble: Date | undefined;
 
-	/** One at a time: asked for while one is made, it is that one. @throws where it could not be made or is not whole */
-	function makeNow(): Promise<KeptBackup | undefined> {
+	/** One at a time: asked for while one is made, it is that one. @param needed stays, however old it is @throws where it could not be made or is not whole */
+	function makeNow(needed?: string): Promise<KeptBackup | undefined> {
 		if (path === undefined) return Promise.resolve(undefined);
 		making ??= (async () => {
 			await make(nextName(path, now(), passphrase !== undefined), passphrase);
-			rotate(path, plan.keep);
+			rotate(path, plan.keep, needed);
 			trouble = undefined;
 			return keptBackups(path)[0];
 		})()

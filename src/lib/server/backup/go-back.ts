@@ -2,11 +2,11 @@ import { mkdtemp, copyFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
-import { randomBytes } from 'node:crypto';
 import type { Actor } from '../actor.ts';
 import { beside } from '../beside.ts';
 import { connect, migrateTo } from '../db/client.ts';
 import { STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
+import { newToken } from '../new-token.ts';
 import type { Repos } from '../repos/index.ts';
 import { keyOf, without, wholeStudio, type StudioRow, type WholeStudio } from '../repos/whole-studio.ts';
 import { checkCopy } from './back-up.ts';
@@ -105,6 +105,6 @@ export const putBackup = (repos: Repos, going: Going): Promise<boolean> =>
 			where: 'in its place',
 			from: going.from,
 			now: going.now,
-			newToken: () => randomBytes(24).toString('base64url')
+			newToken
 		})
 	);

@@ -47,11 +47,12 @@ export function nextName(path: string, at: Date, locked = false): string {
 	return nameAt(path, free, locked);
 }
 
-/** Takes away the oldest beyond so many. The newest always stays. @returns what went */
-export function rotate(path: string, keep: number): string[] {
+/** Takes away the oldest beyond so many. The newest always stays, and one that is needed. @returns what went */
+export function rotate(path: string, keep: number, needed?: string): string[] {
 	const gone = keptBackups(path)
 		.slice(Math.max(1, keep))
-		.map((b) => b.file);
+		.map((b) => b.file)
+		.filter((file) => file !== needed);
 	for (const file of gone) rmSync(file, { force: true });
 	return gone;
 }

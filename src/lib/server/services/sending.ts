@@ -1,4 +1,4 @@
-import { randomBytes } from 'node:crypto';
+import { newToken } from '../new-token.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Work } from '../threads/pool.ts';
 import { deskFor } from './desk.ts';
@@ -22,7 +22,7 @@ export async function sendAndPost(
 	work: Work,
 	url: Pick<URL, 'origin'>
 ): Promise<SendOutcome> {
-	const wanted = { id, token: randomBytes(24).toString('base64url'), evenUnknown, now: new Date() };
+	const wanted = { id, token: newToken(), evenUnknown, now: new Date() };
 	const outcome = await sendQuote(repos, wanted, (own) => work('frozen quote', own));
 	if (outcome !== 'sent') return outcome;
 	const issued = (await repos.quotes.find(id))?.issued;

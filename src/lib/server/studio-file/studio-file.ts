@@ -1,13 +1,10 @@
-import { randomBytes } from 'node:crypto';
 import { rm } from 'node:fs/promises';
 import { isLocked, lockFile, LOCKED, unlockFile, WrongPassphrase } from '../backup/lock.ts';
+import { newToken } from '../new-token.ts';
 import type { Repos } from '../repos/index.ts';
 import type { Manifest } from './manifest.ts';
 import { lookThrough, NoStudioFile, openStudioFile, type StudioFile } from './read.ts';
 import { writeStudioFile } from './write.ts';
-
-/** A link as long as any this server makes. */
-const newToken = (): string => randomBytes(24).toString('base64url');
 
 /** Writes the studio into a file, locked where a passphrase is given. @returns the file it is in */
 export async function takeOutStudio(

@@ -2,6 +2,7 @@ import { basename } from 'node:path';
 import { fail } from '@sveltejs/kit';
 import { HOME_WORKSPACE } from '$lib/server/actor.ts';
 import { backups } from '$lib/server/app.ts';
+import { sizeWords } from '$lib/server/health/health.ts';
 import { whenWords } from '$lib/server/pages/when.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -16,7 +17,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const list = own.list().map(({ file, at, bytes, locked }) => ({
 		name: basename(file),
 		at: when(at),
-		size: `${(bytes / 1024 / 1024).toFixed(1)} MB`,
+		size: sizeWords(bytes),
 		locked
 	}));
 	return {

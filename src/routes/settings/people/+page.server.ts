@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { NO_NAME, readName } from '$lib/core/people/read-person.ts';
 import { dayWords } from '$lib/core/quote/day-words.ts';
 import { STAFF_ROLES, type StaffRole } from '$lib/server/actor.ts';
-import { newToken } from '$lib/server/auth/door.ts';
+import { newToken } from '$lib/server/new-token.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { newId } from '$lib/server/form-id.ts';
 import type { Refusal } from '$lib/server/repos/people.ts';

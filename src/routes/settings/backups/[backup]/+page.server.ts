@@ -2,6 +2,7 @@ import { basename } from 'node:path';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { alone, backups } from '$lib/server/app.ts';
 import type { KeptBackup } from '$lib/server/backup/kept-backups.ts';
+import { plainCause } from '$lib/server/health/plain-cause.ts';
 import { partWords } from '$lib/server/pages/studio-words.ts';
 import { whenWords } from '$lib/server/pages/when.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -32,7 +33,7 @@ async function goingTo(locals: App.Locals, backup: KeptBackup) {
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const { at, going } = await goingTo(locals, kept(params.backup));
 	const found = await locals.work('rehearse going back', going).catch((cause: unknown) => {
-		console.error('A backup could not be looked into:', cause);
+		console.error('A backup could not be looked into:', plainCause(cause));
 		return undefined;
 	});
 	return {
@@ -55,10 +56,10 @@ export const actions: Actions = {
 		const { going } = await goingTo(locals, backup);
 		try {
 			// As it is now lies in a backup of its own: going back can be gone back from.
-			await backups().makeNow();
+			await backups().makeNow(backup.file);
 			await alone(() => locals.work('go back', going));
 		} catch (cause) {
-			console.error('Going back to a backup did not work:', cause);
+			console.error('Going back to a backup did not work:', plainCause(cause));
 			return fail(503, { trouble: 'That did not work, and nothing was changed. Is there room on the disk? Try again, or take another backup.' }); // prettier-ignore
 		}
 		redirect(303, `/settings/backups?back=${encodeURIComponent(params.backup)}`);
