@@ -44,7 +44,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/compare': { load: 'design', default: 'design' },
 	'/welcome': { load: 'settings', begin: 'settings', skip: 'settings' },
 	'/new': { load: 'design', empty: 'design', build: 'design' },
-	'/shelf': { load: 'design', duplicate: 'design' },
+	'/shelf': { load: 'design', duplicate: 'design', away: 'design', out: 'design', remove: 'design' },
 	'/shelf/bring': { POST: 'design' },
 	'/shelf/bring/here': { POST: 'design' },
 	'/shelf/open': { load: 'design' },
@@ -138,7 +138,10 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 		invoice: 'quote',
 		credit: 'quote',
 		settle: 'quote',
-		place: 'quote'
+		place: 'quote',
+		away: 'quote',
+		out: 'quote',
+		remove: 'quote'
 	},
 	'/quotes/[quote]/file': { GET: 'books' },
 	'/quotes/[quote]/paper/[paper]': { GET: 'books' },

@@ -5,7 +5,7 @@ import type { Actions, PageServerLoad } from './$types';
 const NAMES = { 3: 'threes', 4: 'quads', 5: 'fives', 6: 'six-packs' } as const;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const rows = await locals.repos.designs.shelf();
+	const rows = (await locals.repos.designs.shelf()).filter((row) => !row.isAway);
 	const designs = rows.map(({ id, name }) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name));
 	const get = (name: string) => url.searchParams.get(name) ?? '';
 	const known = (said: string, otherwise: string | undefined) =>

@@ -27,10 +27,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const asks = url.searchParams;
 	const state = QUOTE_STATES.find((s) => s === asks.get('state'));
 	const month = /^\d{4}-\d{2}$/.test(asks.get('month') ?? '') ? asks.get('month')! : undefined;
+	const away = asks.get('away') === 'yes';
 	const { quoteList } = locals.repos;
 	const now = new Date();
 	const [found, due, months, answers] = await Promise.all([
-		quoteList.page({ search, page, today: day, state, month }),
+		quoteList.page({ search, page, today: day, state, month, isAway: away }),
 		quoteList.due(now, day),
 		quoteList.months(day.slice(0, 7)),
 		quoteList.answers()
@@ -47,6 +48,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		colourway: url.searchParams.get('colourway') ?? '',
 		size: url.searchParams.get('size') ?? '',
 		...found,
+		away,
 		state: state ?? '',
 		month: month ?? '',
 		states: QUOTE_STATES.filter((s) => s !== 'lapsed'),

@@ -9,7 +9,8 @@
 	let { data, form } = $props();
 	/** The same list with something else of it asked for. */
 	const listWith = (change: Record<string, string>) => {
-		const asked = { search: data.search, state: data.state, month: data.month, ...change };
+		const away = data.away ? 'yes' : '';
+		const asked = { search: data.search, state: data.state, month: data.month, away, ...change };
 		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== ''))}`;
 	};
 	const pageAt = (page: number) => listWith({ page: String(page) });
@@ -92,7 +93,7 @@
 			<b class="figures">{minorText(data.year.ownHour)}</b>.
 		</p>
 	{/if}
-	{#if data.due.length > 0 && !data.search && !data.state && !data.month}
+	{#if data.due.length > 0 && !data.search && !data.state && !data.month && !data.away}
 		<section class="mb-5" aria-label="To do">
 			<h2 class="mb-1 text-base">To do</h2>
 			<ul class="border-t-2 border-ink bg-paper">
@@ -137,6 +138,12 @@
 				href={listWith({ state })}>{state || 'all'}</a
 			>
 		{/each}
+		<a
+			class="{data.away ? 'font-semibold' : 'quiet-link'} sm:ml-auto"
+			aria-current={data.away ? 'true' : undefined}
+			href={listWith({ away: data.away ? '' : 'yes' })}
+			>{data.away ? 'put away: back to the others' : 'put away'}</a
+		>
 	</p>
 	{#each groups as group (group.name)}
 		<section class="mb-7">
@@ -178,8 +185,16 @@
 		</section>
 	{:else}
 		<div class="py-20 text-center">
-			<p class="text-lg">{data.search ? `No quote for “${data.search}”.` : 'No quotes yet.'}</p>
-			<p class="text-muted">Type a client’s name above, or press “Quote this” on a design’s Bench.</p>
+			<p class="text-lg">
+				{data.search
+					? `No quote for “${data.search}”.`
+					: data.away
+						? 'No quote is put away.'
+						: 'No quotes yet.'}
+			</p>
+			{#if !data.away}<p class="text-muted">
+					Type a client’s name above, or press “Quote this” on a design’s Bench.
+				</p>{/if}
 		</div>
 	{/each}
 	{#if data.pages > 1}

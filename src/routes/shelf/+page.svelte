@@ -1,13 +1,16 @@
 <script lang="ts">
 	import Notice from '$lib/ui/notice/Notice.svelte';
+	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Button from '$lib/ui/button/Button.svelte';
 	import ShelfView from '$lib/features/shelf/ShelfView.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const link = (change: Record<string, string | number>) => {
 		const next = new URLSearchParams(page.url.searchParams);
 		for (const [name, value] of Object.entries(change)) next.set(name, String(value));
+		// What was pressed last is no part of an address.
+		for (const name of [...next.keys()]) if (name.startsWith('/')) next.delete(name);
 		return `/shelf?${next}`;
 	};
 </script>
@@ -15,11 +18,14 @@
 <svelte:head><title>Shelf · Bright Tally</title></svelte:head>
 <main class="px-[22px] pb-10 max-sm:px-3">
 	<header class="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
-		<h1 class="text-[25px]">Shelf</h1>
+		<h1 class="text-[25px]">{data.query.away ? 'Put away' : 'Shelf'}</h1>
 		<p class="text-muted">
-			{data.found === data.all ? `${data.all} designs` : `${data.found} of ${data.all} designs`}
+			{data.found === data.all ? '' : `${data.found} of `}{data.all === 1
+				? '1 design'
+				: `${data.all} designs`}
 		</p>
 		<form class="flex flex-wrap items-center gap-2">
+			{#if data.query.away}<input type="hidden" name="away" value="yes" />{/if}
 			<input
 				class="control w-44"
 				name="search"
@@ -51,7 +57,9 @@
 			</select>
 			<Button type="submit">Find</Button>
 		</form>
-		<div class="ml-auto flex items-center gap-3">
+		<div class="ml-auto flex flex-wrap items-center gap-3">
+			{#if data.query.away}<a class="quiet-link" href="/shelf">Back to the Shelf</a>
+			{:else if data.away > 0}<a class="quiet-link" href="/shelf?away=yes">Put away ({data.away})</a>{/if}
 			<a class="quiet-link" href="/compare">Side by side</a>
 			<a class="quiet-link" href="/shelf/open">Recipe files</a>
 			<Button kind="strong" href="/new">New design</Button>
@@ -65,8 +73,33 @@
 			{data.damaged.length === 1 ? 'it' : 'them'} back.</Notice
 		>
 	{/if}
+	{#if form && 'trouble' in form && form.trouble}
+		<Notice level="watch" live>{form.trouble.join(' ')}</Notice>
+	{:else if form && 'putAway' in form && form.putAway}
+		<form method="post" action="?/out" class="flex flex-wrap items-center gap-3 pb-3" use:enhance>
+			<input type="hidden" name="of" value={form.putAway.id} />
+			<input type="hidden" name="name" value={form.putAway.name} />
+			<p role="status">
+				<b>{form.putAway.name}</b> is put away: not on the Shelf, not offered for quotes, and still there for whatever
+				uses it.
+			</p>
+			<Button type="submit">Take it out again</Button>
+		</form>
+	{:else if form && 'takenOut' in form && form.takenOut}
+		<p class="pb-3" role="status"><b>{form.takenOut.name}</b> is back on the Shelf.</p>
+	{:else if form && 'deleted' in form}
+		<p class="pb-3" role="status">Deleted for good.</p>
+	{/if}
 	{#if data.items.length > 0}
-		<ShelfView items={data.items} fresh={data.fresh} />
+		<ShelfView items={data.items} fresh={data.fresh} isAway={data.query.away} />
+	{:else if data.query.away && data.all === 0}
+		<p class="py-16 text-center text-muted">
+			Nothing is put away. <a class="quiet-link" href="/shelf">Back to the Shelf</a>
+		</p>
+	{:else if data.all === 0 && data.away > 0}
+		<p class="py-16 text-center text-muted">
+			Every design is put away. <a class="quiet-link" href="/shelf?away=yes">Look at them</a>
+		</p>
 	{:else if data.all === 0}
 		<div class="py-16 text-center">
 			<p class="text-lg">Nothing on the Shelf yet.</p>
@@ -77,7 +110,9 @@
 		</div>
 	{:else}
 		<p class="py-16 text-center text-muted">
-			No design answers to that. <a class="quiet-link" href="/shelf">Show them all</a>
+			No design answers to that. <a class="quiet-link" href={data.query.away ? '/shelf?away=yes' : '/shelf'}
+				>Show them all</a
+			>
 		</p>
 	{/if}
 	{#if data.pages > 1}

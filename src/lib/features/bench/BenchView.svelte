@@ -18,7 +18,11 @@
 	import { atLeast, atMost, percentText, priceText } from './tape-words.ts';
 
 	interface Props {
-		data: BenchData & { readonly usedIn: readonly { readonly id: string; readonly name: string }[] };
+		data: BenchData & {
+			readonly usedIn: readonly { readonly id: string; readonly name: string }[];
+			/** Put away: it is not on the Shelf. */
+			readonly isAway: boolean;
+		};
 		/** Called once the design is kept, to start a quote with it in the colours and size in hand. */
 		onquote: (line: { design: string; colourway: string; size: string }) => void;
 		/** Opens another page of this design. */
@@ -182,11 +186,11 @@
 		</div>
 		<p class="state" aria-live="polite">
 			<span
-				>{[...bench.recipe.tags.slice(0, 1), keptWords].join(' · ')}{#if data.usedIn.length > 0}&nbsp;· used
-					in {#each data.usedIn as user, index (user.id)}{index > 0 ? ', ' : ''}<a
-							class="quiet-link"
-							href="/bench/{user.id}">{user.name}</a
-						>{/each}{/if}</span
+				>{[...bench.recipe.tags.slice(0, 1), ...(data.isAway ? ['put away'] : []), keptWords].join(
+					' · '
+				)}{#if data.usedIn.length > 0}&nbsp;· used in {#each data.usedIn as user, index (user.id)}{index > 0
+							? ', '
+							: ''}<a class="quiet-link" href="/bench/{user.id}">{user.name}</a>{/each}{/if}</span
 			>
 			<span
 				data-name="save-state"

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import type { Money } from '../../core/money/money.ts';
 	import type { Amount } from '../../core/cost/amount.ts';
+	import type { SubmitFunction } from '@sveltejs/kit';
+	import { enhance } from '$app/forms';
 	import CostCard from './CostCard.svelte';
 
 	interface Item {
@@ -23,8 +25,19 @@
 		items: readonly Item[];
 		/** An id for the next design made, so that a button pressed twice makes one. */
 		fresh: string;
+		/** What is put away: it is taken out from here, or deleted. */
+		isAway?: boolean;
 	}
-	let { items, fresh }: Props = $props();
+	let { items, fresh, isAway = false }: Props = $props();
+	/** The design that is to be deleted, once it is meant. */
+	let asked = $state('');
+	/** Whatever was answered, it is asked anew the next time. */
+	const ask: SubmitFunction =
+		() =>
+		async ({ update }) => {
+			asked = '';
+			await update();
+		};
 	const HEIGHT = 250;
 	/** One scale for all of them: they stand on one floor. */
 	/** A wide piece takes the room of two or three: all stand at one scale. */
@@ -35,6 +48,18 @@
 	};
 	const scale = $derived((HEIGHT - 6) / Math.max(1700, ...items.map((i) => i.picture?.height ?? 0)));
 </script>
+
+{#snippet press(item: Item, action: 'away' | 'out' | 'remove', words: string)}
+	<form method="post" action="?/{action}{isAway ? '&away=yes' : ''}" use:enhance={ask}>
+		<input type="hidden" name="of" value={item.id} />
+		<input type="hidden" name="name" value={item.name} />
+		{#if action === 'remove'}<input type="hidden" name="sure" value="yes" />{/if}
+		<button
+			class={action === 'remove' ? 'quiet-link font-semibold text-bad' : 'quiet-link'}
+			aria-label="{words} {item.name}">{words}</button
+		>
+	</form>
+{/snippet}
 
 <ul class="shelf">
 	{#each items as item (item.id)}
@@ -66,13 +91,27 @@
 			</p>
 			<div class="tape">
 				<CostCard cost={item.cost} margin={item.margin} price={item.price} seconds={item.seconds} />
-				<form method="post" action="?/duplicate" class="mt-1">
-					<input type="hidden" name="of" value={item.id} />
-					<input type="hidden" name="id" value="{fresh.slice(0, 30)}-{item.id.slice(0, 30)}" />
-					<button class="quiet-link text-[13px] text-muted" aria-label="Duplicate {item.name}"
-						>duplicate</button
-					>
-				</form>
+				<div class="mt-1 flex flex-wrap gap-x-3 text-[13px] text-muted">
+					{#if !isAway}
+						<form method="post" action="?/duplicate">
+							<input type="hidden" name="of" value={item.id} />
+							<input type="hidden" name="id" value="{fresh.slice(0, 30)}-{item.id.slice(0, 30)}" />
+							<button class="quiet-link" aria-label="Duplicate {item.name}">duplicate</button>
+						</form>
+						{@render press(item, 'away', 'put away')}
+					{:else if asked === item.id}
+						{@render press(item, 'remove', 'Delete for good')}
+						<button type="button" class="quiet-link" onclick={() => (asked = '')}>Keep it</button>
+					{:else}
+						{@render press(item, 'out', 'take out')}
+						<button
+							type="button"
+							class="quiet-link"
+							aria-label="Delete {item.name}"
+							onclick={() => (asked = item.id)}>delete</button
+						>
+					{/if}
+				</div>
 			</div>
 		</li>
 	{/each}

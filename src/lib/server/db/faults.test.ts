@@ -12,9 +12,9 @@ import {
 import { cpSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import fc from 'fast-check';
 import { describe, expect, onTestFinished, test } from 'vitest';
+import { fillFromFixture } from '../../../../tests/kit/fill-from-fixture.ts';
 import { design } from '../../../../tests/kit/studio.ts';
 import { NOW, owner, tempDatabase, tempFile, tempStudio } from '../../../../tests/kit/temp-db.ts';
 import { countRows } from '../backup/back-up.ts';
@@ -51,7 +51,7 @@ describe('killed at any moment', () => {
 		writeFileSync(path, JSON.stringify({ ...journal, entries }));
 		const db = connect(url);
 		await migrateTo(db, folder);
-		await db.client.executeMultiple(gunzipSync(readFileSync(`tests/fixtures/${fixture}`)).toString());
+		await fillFromFixture(db, fixture);
 		await db.fold();
 		db.close();
 		rmSync(folder, { recursive: true, force: true });

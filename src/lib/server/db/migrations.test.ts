@@ -1,9 +1,9 @@
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
 import { expect, onTestFinished, test } from 'vitest';
+import { fillFromFixture } from '../../../../tests/kit/fill-from-fixture.ts';
 import { owner, tempDatabase, tempFile } from '../../../../tests/kit/temp-db.ts';
 import { createRepos } from '../repos/index.ts';
 import { connect, migrateTo, type Database } from './client.ts';
@@ -27,7 +27,7 @@ async function filledAt(tag: string, fixture: string): Promise<Database> {
 	const db = connect(tempFile());
 	onTestFinished(() => db.close());
 	await migrateTo(db, upTo(tag));
-	await db.client.executeMultiple(gunzipSync(readFileSync(`tests/fixtures/${fixture}.sql.gz`)).toString());
+	await fillFromFixture(db, fixture);
 	return db;
 }
 

@@ -1,9 +1,9 @@
 import { copyFileSync, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import { createClient } from '@libsql/client';
 import { describe, expect, onTestFinished, test } from 'vitest';
 import { backUp } from '../backup/back-up.ts';
+import { fillFromFixture } from '../../../../tests/kit/fill-from-fixture.ts';
 import { dumpRows } from '../../../../tests/kit/dump.ts';
 import { NOW, owner, tempFile } from '../../../../tests/kit/temp-db.ts';
 import { design } from '../../../../tests/kit/studio.ts';
@@ -60,7 +60,7 @@ describe('starting', () => {
 		writeFileSync(`${older}/meta/_journal.json`, JSON.stringify({ ...journal, entries: journal.entries.slice(0, -1) })); // prettier-ignore
 		await migrateTo(db, older);
 		const fixture = readdirSync('tests/fixtures').sort().at(-1)!;
-		await db.client.executeMultiple(gunzipSync(readFileSync(`tests/fixtures/${fixture}`)).toString());
+		await fillFromFixture(db, fixture);
 		db.close();
 		const before = await dumpRows(url);
 		const { copy, created } = await started(url);

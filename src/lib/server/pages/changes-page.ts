@@ -6,6 +6,7 @@ import type { Repos } from '../repos/index.ts';
 /** Where somebody looks at what a change is about. */
 const PLACES: Readonly<Record<string, (id: string) => string>> = {
 	material: (id) => `/stockroom/${encodeURIComponent(id)}`,
+	design: (id) => `/bench/${encodeURIComponent(id)}`,
 	quote: (id) => `/quotes/${encodeURIComponent(id)}`,
 	person: () => '/settings/people',
 	settings: () => '/settings',
@@ -25,7 +26,8 @@ export function shownChanges(rows: readonly Change[], settings: Settings) {
 		at: clock.format(at).replace(', ', ' '),
 		name,
 		by,
-		href: PLACES[about]?.(aboutId) ?? null,
+		// What was deleted is nowhere to be looked at.
+		href: raw.what.endsWith('.deleted') ? null : (PLACES[about]?.(aboutId) ?? null),
 		...changeWords(raw, settings.rates.currency)
 	}));
 }

@@ -6,7 +6,7 @@ import { changeEntry } from '../db/tables/changes.ts';
 import { person } from '../db/tables/people.ts';
 
 /** What things changes are written down of. */
-export const CHANGED = ['material', 'quote', 'settings', 'person', 'supplier'] as const;
+export const CHANGED = ['material', 'design', 'quote', 'settings', 'person', 'supplier'] as const;
 export type Changed = (typeof CHANGED)[number];
 
 export interface Change extends RawChange {

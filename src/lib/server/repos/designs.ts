@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { freeze } from 'immer';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
@@ -24,6 +24,8 @@ export interface Design {
 	readonly keptNumber: number;
 	/** Whether the working copy is ahead of the last kept version. */
 	readonly ahead: boolean;
+	/** Put away: not shown on the Shelf, there for what uses it. */
+	readonly isAway: boolean;
 	readonly changedAt: Date;
 }
 
@@ -52,6 +54,8 @@ export interface ShelfRow {
 	readonly ahead: boolean;
 	readonly versionId: string | null;
 	readonly keptAt: Date | null;
+	/** Put away: not shown on the Shelf, there for what uses it. */
+	readonly isAway: boolean;
 }
 
 export interface Save {
@@ -106,13 +110,13 @@ export function designs(db: Database, actor: Actor) {
 			const row = await db.read
 				.select({ id: design.id })
 				.from(design)
-				.where(eq(design.workspaceId, workspaceId))
+				.where(and(eq(design.workspaceId, workspaceId), isNull(design.putAwayAt)))
 				.orderBy(desc(design.changedAt))
 				.limit(1)
 				.get();
 			return row?.id;
 		},
-		/** Every design with its last kept version; never kept ones have none. Newest change first. */
+		/** Every design, put away or not, with its last kept version; never kept ones have none. Newest change first. */
 		async shelf(): Promise<ShelfRow[]> {
 			const rows = await db.read
 				.select({
@@ -122,13 +126,18 @@ export function designs(db: Database, actor: Actor) {
 					revision: design.revision,
 					keptRevision: design.keptRevision,
 					versionId: designVersion.id,
-					keptAt: designVersion.keptAt
+					keptAt: designVersion.keptAt,
+					putAwayAt: design.putAwayAt
 				})
 				.from(design)
 				.leftJoin(designVersion, isLastKept)
 				.where(eq(design.workspaceId, workspaceId))
 				.orderBy(desc(design.changedAt), design.name);
-			return rows.map(({ keptRevision, ...row }) => ({ ...row, ahead: row.revision !== keptRevision }));
+			return rows.map(({ keptRevision, putAwayAt, ...row }) => ({
+				...row,
+				ahead: row.revision !== keptRevision,
+				isAway: putAwayAt !== null
+			}));
 		},
 		words: (rows: readonly ShelfRow[]) => wordsOf(db, actor, rows),
 		/** Creates a design; repeating it with the same id changes nothing. */
@@ -362,19 +371,21 @@ const light = {
 	revision: design.revision,
 	keptNumber: design.keptNumber,
 	keptRevision: design.keptRevision,
-	changedAt: design.changedAt
+	changedAt: design.changedAt,
+	putAwayAt: design.putAwayAt
 };
 type LightRow = Pick<typeof design.$inferSelect, keyof typeof light>;
 
-const designOf = ({ keptRevision, ...row }: LightRow, recipe: Recipe): Design => ({
+const designOf = ({ keptRevision, putAwayAt, ...row }: LightRow, recipe: Recipe): Design => ({
 	...row,
+	isAway: putAwayAt !== null,
 	recipe,
 	ahead: row.revision !== keptRevision
 });
 
 const fromRow = ({ working, ...row }: typeof design.$inferSelect): Design => {
-	const { id, revision, keptNumber, keptRevision, changedAt } = row;
-	return designOf({ id, revision, keptNumber, keptRevision, changedAt }, recipeFrom(working));
+	const { id, revision, keptNumber, keptRevision, changedAt, putAwayAt } = row;
+	return designOf({ id, revision, keptNumber, keptRevision, changedAt, putAwayAt }, recipeFrom(working));
 };
 
 /** Recipes are shared by everything that reads them, so nothing can change one. */

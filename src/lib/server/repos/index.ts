@@ -11,6 +11,7 @@ import { orders } from './orders.ts';
 import { papers } from './papers.ts';
 import { people } from './people.ts';
 import { payments } from './payments.ts';
+import { putAway } from './put-away.ts';
 import { photos } from './photos.ts';
 import { placePhotos } from './place-photos.ts';
 import { quoteLife, sentQuotes } from './quote-life.ts';
@@ -46,6 +47,7 @@ export function createRepos(db: Database, actor: Actor) {
 		payments: payments(db, actor),
 		papers: papers(db, actor),
 		placePhotos: placePhotos(db, actor),
+		putAway: putAway(db, actor),
 		orders: orders(db, actor),
 		sentQuotes: sentQuotes(db, actor),
 		silenced: silenced(db, actor),

@@ -1,4 +1,4 @@
-import { and, count, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { daysSince, dueOf } from '../../core/quote/due.ts';
 import type { QuoteState } from '../../core/quote/states.ts';
 import type { Actor } from '../actor.ts';
@@ -44,6 +44,10 @@ export interface QuoteQuery {
 	/** `2027-05` */
 	readonly month?: string | undefined;
 	readonly client?: string | undefined;
+	/** Those that were put away alone; else those that were not. */
+	readonly isAway?: boolean;
+	/** Put away or not. */
+	readonly every?: boolean;
 }
 
 export interface QuotePage {
@@ -82,12 +86,15 @@ export function quoteList(db: Database, actor: Actor) {
 			today = '0000-00-00',
 			state,
 			month,
-			client: of
+			client: of,
+			isAway = false,
+			every = false
 		}: QuoteQuery = {}): Promise<QuotePage> {
 			const words = search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
 			const text = sql`lower(${client.name} || ' ' || json_extract(${quote.terms}, '$.occasion') || ' ' || json_extract(${quote.terms}, '$.venue') || ' ' || ${quote.number})`;
 			const found = and(
 				eq(quote.workspaceId, workspaceId),
+				...(every ? [] : [isAway ? isNotNull(quote.putAwayAt) : isNull(quote.putAwayAt)]),
 				...(state ? [eq(quote.state, state)] : []),
 				...(month ? [sql`substr(${quote.eventDate}, 1, 7) = ${month}`] : []),
 				...(of ? [eq(quote.clientId, of)] : []),
@@ -161,7 +168,13 @@ export function quoteList(db: Database, actor: Actor) {
 				})
 				.from(quote)
 				.innerJoin(client, joined)
-				.where(and(eq(quote.workspaceId, workspaceId), inArray(quote.state, ['sent', 'seen', 'accepted'])))
+				.where(
+					and(
+						eq(quote.workspaceId, workspaceId),
+						isNull(quote.putAwayAt),
+						inArray(quote.state, ['sent', 'seen', 'accepted'])
+					)
+				)
 				.orderBy(desc(quote.number))
 				.limit(500);
 			const days = (at: number) => daysSince(new Date(at), now);

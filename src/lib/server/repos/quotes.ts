@@ -1,4 +1,4 @@
-import { and, asc, eq, max, ne } from 'drizzle-orm';
+import { and, asc, eq, isNull, max, ne } from 'drizzle-orm';
 import type { FrozenOwner, FrozenQuote } from '../../core/quote/frozen.ts';
 import {
 	frozenOwnerSchema,
@@ -32,6 +32,8 @@ export interface Quote extends QuoteDraft {
 	readonly clientName: string;
 	readonly state: QuoteState;
 	readonly revision: number;
+	/** Put away: out of the lists. */
+	readonly isAway: boolean;
 	/** What was issued last: the client's link, what it shows, and what the owner keeps of it. Null of a draft. */
 	readonly issued: {
 		/** 1, 2, 3 …: which time it was written. */
@@ -166,13 +168,13 @@ export function quotes(db: Database, actor: Actor) {
 				return 'sent';
 			});
 		},
-		/** Kept versions a line may take: the last of each design, with its colourways. */
+		/** Kept versions a line may take: the last of each design that is not put away. */
 		async offered(): Promise<{ versionId: string; design: string; name: string }[]> {
 			const rows = await db.read
 				.select({ id: design.id, name: design.name, revision: design.revision, versionId: designVersion.id })
 				.from(design)
 				.innerJoin(designVersion, isLastKept)
-				.where(eq(design.workspaceId, workspaceId))
+				.where(and(eq(design.workspaceId, workspaceId), isNull(design.putAwayAt)))
 				.orderBy(asc(design.name));
 			const words = await wordsOf(db, actor, rows);
 			return rows.map(({ id, versionId }, i) => ({ versionId, design: id, name: words[i]!.name }));
@@ -240,6 +242,7 @@ function fromRow(
 		zone: row.zone,
 		state: row.state,
 		revision: row.revision,
+		isAway: row.putAwayAt !== null,
 		terms: quoteTermsSchema.parse(row.terms),
 		lines,
 		issued: issue

@@ -64,9 +64,10 @@ const BATCH = 8;
 export async function shelf(
 	repos: Repos,
 	port: ShelfPort,
-	query: { search: string; tag: string; sort: ShelfSort; page: number }
+	query: { search: string; tag: string; sort: ShelfSort; page: number; away?: boolean }
 ) {
-	const rows = await shelfRows(repos);
+	const whole = await shelfRows(repos);
+	const rows = whole.filter((r) => r.isAway === (query.away ?? false));
 	const tags = [...new Set(rows.flatMap((r) => r.tags))].sort();
 	const found = rows.filter(
 		(r) => matches(r, query.search) && (query.tag === '' || r.tags.includes(query.tag))
@@ -88,6 +89,7 @@ export async function shelf(
 		damaged: shown.filter((r) => !read.has(r.id)).map((r) => r.name),
 		found: found.length,
 		all: rows.length,
+		away: whole.filter((r) => r.isAway).length,
 		page,
 		pages,
 		tags

@@ -29,7 +29,7 @@ export async function whereUsed(repos: Repos, { material }: { material: string }
 		}
 	const quotes: WhereUsed['quotes'][number][] = [];
 	for (let page = 1, pages = 1; page <= pages; page++) {
-		const found = await repos.quoteList.page({ page });
+		const found = await repos.quoteList.page({ page, every: true });
 		pages = found.pages;
 		for (const row of found.rows) {
 			const own = OVER.has(row.state) ? undefined : await itemsOf(repos, row.id, studio);

@@ -22,6 +22,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		recipe: design.recipe,
 		revision: design.revision,
 		keptNumber: design.keptNumber,
+		isAway: design.isAway,
 		kept: kept?.recipe ?? null,
 		settings: shownSettings(locals.actor, settings),
 		materials,

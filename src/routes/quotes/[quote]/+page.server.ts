@@ -6,6 +6,7 @@ import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { changesOf } from '$lib/server/pages/changes-page.ts';
 import { quoteLifePage } from '$lib/server/pages/quote-life-page.ts';
+import { dayIn } from '$lib/server/services/day-in.ts';
 import { deskFor } from '$lib/server/services/desk.ts';
 import { confirmOrder, creditInvoice, invoiceOrder, settlePayment } from '$lib/server/services/orders.ts';
 import { post } from '$lib/server/services/quote-post.ts';
@@ -66,6 +67,11 @@ async function issued({ locals, params, url }: Asked) {
 const isWritten = async ({ locals, params }: Asked, id: string): Promise<boolean> =>
 	(await locals.repos.papers.messages(params.quote)).some((m) => m.id === id);
 const trouble = (status: number, say: string) => fail(status, { trouble: say, even: false });
+const NOT_PUT_AWAY = {
+	missing: 'There is no such quote any more.',
+	open: 'The client still has it. Note their answer, or cancel it, and then put it away.',
+	ahead: 'It is a yes, and its day is still to come. It can be put away when that is over.'
+};
 const NOT_SENT = 'Only a sent quote has that.';
 
 export const actions: Actions = {
@@ -168,6 +174,24 @@ export const actions: Actions = {
 		const { width, height } = photo;
 		await locals.repos.placePhotos.add(params.quote, { ...photo, id }, new Date());
 		return { placed: { id, width, height } };
+	},
+	away: async ({ locals, params }) => {
+		const { settings } = await loadStudio(locals.repos);
+		const outcome = await locals.repos.putAway.quote(params.quote, new Date(), dayIn(settings.zone));
+		return outcome === 'done' ? { putAway: true } : trouble(409, NOT_PUT_AWAY[outcome]);
+	},
+	out: async ({ locals, params }) =>
+		(await locals.repos.putAway.quote(params.quote, null, '')) === 'done'
+			? { takenOut: true }
+			: trouble(404, NOT_PUT_AWAY.missing),
+	remove: async ({ request, locals, params }) => {
+		const { sure } = await fieldsOf(request);
+		if (sure !== 'yes')
+			return trouble(400, 'What is deleted cannot be brought back: press “Delete for good” once more.');
+		const outcome = await locals.repos.putAway.deleteQuote(params.quote);
+		if (outcome === 'sent')
+			return trouble(409, 'It was sent once, so it is never deleted. Put it away instead.');
+		redirect(303, '/quotes');
 	},
 	settle: async (event) => {
 		const { payment = '', state } = await fieldsOf(event.request);

@@ -16,6 +16,8 @@
 	const answer = $derived(form && 'answer' in form ? { typed: form.answer, say: form.say } : {});
 	let sending = $state<HTMLFormElement>();
 	let even = $state(false);
+	/** Deleting is asked once more. */
+	let deleting = $state(false);
 	let builder = $state<QuoteBuilder>();
 	async function send(meant: boolean) {
 		even = meant;
@@ -29,13 +31,27 @@
 	<header class="flex flex-wrap items-baseline gap-x-4 gap-y-2 py-4">
 		<h1 class="text-[25px]">Quote {quote.number}</h1>
 		<p class="font-semibold" data-name="state">
-			{life?.isRevising ? `revision ${life.revision + 1}, being written` : quote.state}
+			{life?.isRevising ? `revision ${life.revision + 1}, being written` : quote.state}{quote.isAway
+				? ', put away'
+				: ''}
 		</p>
 		<form method="post" action="?/copy" class="ml-auto">
 			<input type="hidden" name="id" value={data.fresh} /><Button kind="word" type="submit"
 				>Copy for another date</Button
 			>
 		</form>
+		<form method="post" action={quote.isAway ? '?/out' : '?/away'} use:enhance>
+			<Button kind="word" type="submit">{quote.isAway ? 'Take it out again' : 'Put it away'}</Button>
+		</form>
+		{#if quote.state === 'draft' && !life}
+			{#if deleting}
+				<form method="post" action="?/remove" class="flex items-center gap-3" use:enhance>
+					<input type="hidden" name="sure" value="yes" />
+					<button class="quiet-link min-h-[34px] font-semibold text-bad">Delete for good</button>
+					<button type="button" class="quiet-link" onclick={() => (deleting = false)}>Keep it</button>
+				</form>
+			{:else}<Button kind="word" onclick={() => (deleting = true)}>Delete</Button>{/if}
+		{/if}
 		{#if quote.lines.length > 0}<p>
 				<a class="quiet-link" href="/stockroom/cut?quote={quote.id}">to cut</a>
 			</p>{/if}

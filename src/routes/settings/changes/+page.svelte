@@ -6,6 +6,7 @@
 	const ABOUT = [
 		['', 'everything'],
 		['material', 'the Stockroom'],
+		['design', 'designs'],
 		['quote', 'quotes'],
 		['settings', 'settings'],
 		['person', 'people'],

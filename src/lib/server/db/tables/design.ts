@@ -32,6 +32,8 @@ export const design = sqliteTable(
 		keptRevision: integer('kept_revision').notNull().default(0),
 		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
 		changedAt: integer('changed_at', { mode: 'timestamp_ms' }).notNull(),
+		/** Put away: off the Shelf, still there for what uses it. Only what is put away may be deleted. */
+		putAwayAt: integer('put_away_at', { mode: 'timestamp_ms' }),
 		changedBy: changedBy()
 	},
 	(t) => [

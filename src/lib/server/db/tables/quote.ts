@@ -58,6 +58,8 @@ export const quote = sqliteTable(
 		/** Id of the save that made this revision: sent again it is answered, not done again. */
 		saveId: text('save_id'),
 		createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+		/** Put away: out of the lists. It counts in the figures of the past all the same. */
+		putAwayAt: integer('put_away_at', { mode: 'timestamp_ms' }),
 		changedBy: changedBy()
 	},
 	(t) => [
