@@ -123,6 +123,14 @@ const UNDER_WAY: readonly Told[] = [
 		id: 'quote-won', client: 'Tidewick Beekeepers', days: 82, occasion: 'Swarm supper', venue: 'Parish hall', job: 'room', lines: [['bee-figure', 2], ['hive-column', 1]],
 		more: (line) => ({ about: { [line(1)]: { addOn: true } } }),
 		steps: [{ does: 'send', ago: 9 }, { does: 'seen', ago: 8 }, { does: 'yes', ago: 7, name: 'Linnet Shaw', choice: { ticked: [1] } }]
+	},
+	{
+		id: 'quote-lanterns', client: 'Tidewick Library', days: 6, occasion: 'Evening of lanterns', venue: 'Reading room', job: 'room', lines: [['lighthouse-column', 2], ['kelp-column', 1]],
+		steps: [{ does: 'send', ago: 25 }, { does: 'seen', ago: 24 }, { does: 'yes', ago: 22, name: 'Wren Ashby' }], paid: ['paid']
+	},
+	{
+		id: 'quote-fair', client: 'Harbour Street School', days: 7, occasion: 'Winter fair', venue: 'School gym', job: 'room', lines: [['lighthouse-column', 1], ['octopus-figure', 1]],
+		steps: [{ does: 'send', ago: 16 }, { does: 'seen', ago: 15 }, { does: 'yes', ago: 12, name: 'Ines Marlow' }], paid: ['paid']
 	}
 ]; // prettier-ignore
 

@@ -23,6 +23,7 @@ import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
 import type { DemoDesign } from './design.ts';
 import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
+import { loadJobs } from './jobs.ts';
 import { loadLife } from './life.ts';
 import { jobOfKind, PAST_QUOTES } from './quotes.ts';
 import { settings } from './settings.ts';
@@ -290,7 +291,9 @@ async function loadQuotes(repos: Repos, client: Repos, now: Date): Promise<numbe
 		if (outcome !== 'sent') throw new Error(`The demo's quote ${quote.id} was not sent: ${outcome}`);
 	}
 	await loadThings(repos);
-	return wanted.length + PAST_QUOTES.length + (await loadLife(repos, client, today));
+	const under = await loadLife(repos, client, today);
+	await loadJobs(repos, today);
+	return wanted.length + PAST_QUOTES.length + under;
 }
 
 /** The quotes of the last year, each sent three weeks before its day and answered a few days later. */

@@ -20,7 +20,23 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/bench/regatta-letter/sheet'
 	];
 	const people = ['/settings/people', '/settings/changes', '/settings/backups', '/settings/studio-file', '/settings/health', '/me', '/work']; // prettier-ignore
-	const more = [...people, '/shelf/open', '/compare', '/thumb', '/thumb/helium', ...own, ...workshop];
+	const jobs = [
+		'/jobs',
+		'/jobs/quote-lanterns',
+		'/jobs/quote-lanterns/lists',
+		'/jobs/day/today',
+		'/jobs/calendar'
+	];
+	const more = [
+		...people,
+		...jobs,
+		'/shelf/open',
+		'/compare',
+		'/thumb',
+		'/thumb/helium',
+		...own,
+		...workshop
+	];
 	for (const path of ['/shelf', '/quick', '/quotes', '/settings', '/bench/hive-column', ...more, client]) {
 		await page.goto(path);
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -6,6 +6,8 @@ export const PERMISSION_NAMES = [
 	'read',
 	/** What is built and how; no price. */
 	'work',
+	/** To tick off what is done of a job. */
+	'tick',
 	/** What a design costs, is priced at and earns. */
 	'money',
 	/** To see quotes, clients, the Stockroom, and take them out as files. */
@@ -33,8 +35,18 @@ export interface Actor {
 /** Crew see what is built and how; what it costs and earns is for the owner, the office and the books; wages are the owner's. */
 const MAY: Readonly<Record<Role, ReadonlySet<Permission>>> = {
 	owner: new Set(PERMISSION_NAMES),
-	office: new Set<Permission>(['public', 'read', 'work', 'money', 'books', 'design', 'stock', 'quote']),
-	crew: new Set<Permission>(['public', 'read', 'work']),
+	office: new Set<Permission>([
+		'public',
+		'read',
+		'work',
+		'tick',
+		'money',
+		'books',
+		'design',
+		'stock',
+		'quote'
+	]),
+	crew: new Set<Permission>(['public', 'read', 'work', 'tick']),
 	bookkeeper: new Set<Permission>(['public', 'read', 'work', 'money', 'books']),
 	guest: new Set<Permission>(['public'])
 };

@@ -7,6 +7,7 @@
 		['Bench', '/bench', 'design'],
 		['Stockroom', '/stockroom', 'books'],
 		['Quotes', '/quotes', 'books'],
+		['Jobs', '/jobs', 'work'],
 		['Quick price', '/quick', 'quote'],
 		['Shorthand and shortcuts', '/shorthand', 'design'],
 		['Settings', '/settings', 'settings'],

@@ -24,6 +24,7 @@
 		['/work', 'To build', 'work'],
 		['/stockroom', 'Stockroom', 'books'],
 		['/quotes', 'Quotes', 'books'],
+		['/jobs', 'Jobs', 'work'],
 		['/quick', 'Quick price', 'quote'],
 		['/thumb', 'Rules of thumb', 'read'],
 		['/settings', 'Settings', 'settings']

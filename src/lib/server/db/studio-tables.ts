@@ -2,6 +2,7 @@ import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { changeEntry } from './tables/changes.ts';
 import { countBack } from './tables/count-back.ts';
 import { design, designVersion, saveReceipt, versionName, versionRef } from './tables/design.ts';
+import { job, jobTick, otherEvent } from './tables/job.ts';
 import { endedLink, linkLook } from './tables/links.ts';
 import { credential, invitation, person, secondStep, session, staffLetter, verification } from './tables/people.ts'; // prettier-ignore
 import { photo } from './tables/photo.ts';
@@ -38,6 +39,9 @@ export const STUDIO_TABLES = {
 	paper,
 	message,
 	placePhoto,
+	job,
+	jobTick,
+	otherEvent,
 	endedLink,
 	linkLook,
 	changeEntry

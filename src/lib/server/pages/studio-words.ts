@@ -28,6 +28,9 @@ const WORDS: Readonly<Record<StudioTable, readonly [one: string, many: string]>>
 	paper: ['invoice or other paper', 'invoices and other papers'],
 	message: ['message', 'messages'],
 	placePhoto: ['photo of a client’s place', 'photos of clients’ places'],
+	job: ['job', 'jobs'],
+	jobTick: ['tick on a list', 'ticks on lists'],
+	otherEvent: ['event of another calendar', 'events of other calendars'],
 	endedLink: ['link that was taken back', 'links that were taken back'],
 	linkLook: ['look at a link', 'looks at links'],
 	changeEntry: ['note of a change', 'notes of changes']

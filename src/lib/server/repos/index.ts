@@ -4,6 +4,7 @@ import { changes } from './changes.ts';
 import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
+import { jobs } from './jobs.ts';
 import { links } from './links.ts';
 import { memoOf } from './memo.ts';
 import { onOrders } from './on-orders.ts';
@@ -53,6 +54,7 @@ export function createRepos(db: Database, actor: Actor) {
 		silenced: silenced(db, actor),
 		things: things(db, actor),
 		links: links(db, actor),
+		jobs: jobs(db, actor),
 		wholeStudio: wholeStudio(db, actor),
 		memo: memoOf(db, actor)
 	};

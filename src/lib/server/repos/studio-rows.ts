@@ -1,6 +1,7 @@
 import { createSchemaFactory } from 'drizzle-zod';
 import { z, type ZodObject, type ZodType } from 'zod';
 import { countedLinesSchema } from '../../core/count-back/counted.schema.ts';
+import { jobSaidSchema } from '../../core/job/job.schema.ts';
 import { factsSchema } from '../../core/materials/facts.schema.ts';
 import { breaksSchema, partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
 import { frozenPaperSchema } from '../../core/papers/paper.schema.ts';
@@ -45,7 +46,8 @@ export const DOCUMENTS: Partial<Record<StudioTable, Readonly<Record<string, ZodT
 	quoteIssue: { frozen: readBy(frozenQuoteSchema), frozenOwner: readBy(frozenOwnerSchema) },
 	quoteEvent: { said: orNull(eventSaidSchema) },
 	paper: { frozen: readBy(frozenPaperSchema) },
-	placePhoto: { bytes: picture }
+	placePhoto: { bytes: picture },
+	job: { said: readBy(jobSaidSchema) }
 };
 
 const rowSchema = (name: StudioTable): ZodType<Readonly<Record<string, unknown>>> => {

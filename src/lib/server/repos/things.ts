@@ -1,8 +1,9 @@
-import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { OwnedThing } from '../../core/owned/owned.ts';
 import type { Micrometres } from '../../core/units/length.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Writer } from '../db/client.ts';
+import { job } from '../db/tables/job.ts';
 import { client, quote } from '../db/tables/quote.ts';
 import { offcut, ownedThing } from '../db/tables/things.ts';
 
@@ -115,19 +116,22 @@ export function things(db: Database, actor: Actor) {
 		},
 		/** Jobs that are offered or agreed, by their days. @param from and @param to `2027-05-01`, both included */
 		async dated(from: string, to: string): Promise<DatedQuote[]> {
+			// As the job has it now, where it was moved.
+			const day = sql<string | null>`coalesce(${job.day}, ${quote.eventDate})`;
 			const rows = await db.read
-				.select({ id: quote.id, number: quote.number, client: client.name, day: quote.eventDate, state: quote.state })
+				.select({ id: quote.id, number: quote.number, client: client.name, day, state: quote.state })
 				.from(quote)
+				.leftJoin(job, and(eq(job.workspaceId, quote.workspaceId), eq(job.quoteId, quote.id)))
 				.innerJoin(client, and(eq(client.workspaceId, quote.workspaceId), eq(client.id, quote.clientId)))
 				.where(
 					and(
 						eq(quote.workspaceId, workspaceId),
 						inArray(quote.state, ['sent', 'seen', 'accepted']),
-						gte(quote.eventDate, from),
-						lte(quote.eventDate, to)
+						sql`${day} >= ${from}`,
+						sql`${day} <= ${to}`
 					)
 				)
-				.orderBy(asc(quote.eventDate), asc(quote.number));
+				.orderBy(day, asc(quote.number));
 			return rows.map(({ state, day, ...row }) => ({ ...row, day: day!, firm: state === 'accepted' }));
 		}
 	};

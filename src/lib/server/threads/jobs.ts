@@ -12,6 +12,9 @@ import { draftSums, freezeQuote, quoteToday, type Freezing } from '../services/q
 import { coloursPage } from '../pages/colours-page.ts';
 import { cutPage } from '../pages/cut-page.ts';
 import { thingsPage } from '../pages/things-page.ts';
+import { dayPage } from '../pages/day-page.ts';
+import { jobListsPage } from '../pages/job-lists-page.ts';
+import { jobPage } from '../pages/job-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
@@ -21,6 +24,7 @@ import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
 import { wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
+import { readCalendar } from '../services/read-calendar.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
 import { whereUsed } from '../services/where-used.ts';
@@ -51,6 +55,11 @@ export const JOBS = {
 	'wanted twice': wantedTwice,
 	'colours page': coloursPage,
 	'sizes page': sizesPage,
+	'job page': jobPage,
+	'job lists': jobListsPage,
+	'day page': dayPage,
+	'read calendar': (_: Repos, wanted: Parameters<typeof readCalendar>[0]) =>
+		Promise.resolve(readCalendar(wanted)),
 	'swatches page': swatchesPage,
 	picture,
 	'plan paper': async (repos: Repos, wanted: DesignQuery) => {

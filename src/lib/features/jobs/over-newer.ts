@@ -1,0 +1,15 @@
+import type { SubmitFunction } from '@sveltejs/kit';
+import { invalidateAll } from '$app/navigation';
+
+/**
+ * Sends a form. Where somebody said something meanwhile the page is read anew, and what was typed stays, to be said on top.
+ * @param done called once it was taken
+ */
+export const overNewer =
+	(done: () => void = () => {}): SubmitFunction =>
+	() =>
+	async ({ result, update }) => {
+		await update({ reset: false });
+		if (result.type === 'failure' && result.status === 409) await invalidateAll();
+		if (result.type === 'success') done();
+	};
