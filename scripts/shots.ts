@@ -53,6 +53,8 @@ export const shots: readonly Shot[] = [
 	{ name: 'stockroom', path: '/stockroom' },
 	{ name: 'quotes', path: '/quotes' },
 	{ name: 'quote', path: '/quotes/quote-garden' },
+	{ name: 'jobs', path: '/jobs', before: (p) => p.locator('.ec-event').first().waitFor() },
+	{ name: 'job', path: '/jobs/quote-lanterns' },
 	{
 		name: 'client',
 		path: '/quotes/quote-lamps',

@@ -9,9 +9,15 @@ import { inches } from '../../src/lib/core/units/length.ts';
 import { colours } from './colours.ts';
 
 export const suppliers = [
-	{ id: 'quayside', name: 'Quayside Party Supply' },
-	{ id: 'gannet', name: 'Gannet & Daughter Wholesale' },
-	{ id: 'ropewalk', name: 'Ropewalk Hardware' }
+	{ id: 'quayside', name: 'Quayside Party Supply', shippingMinor: 850, freeFromMinor: 7500, leadDays: 2 },
+	{
+		id: 'gannet',
+		name: 'Gannet & Daughter Wholesale',
+		shippingMinor: 1400,
+		freeFromMinor: 15_000,
+		leadDays: 4
+	},
+	{ id: 'ropewalk', name: 'Ropewalk Hardware', shippingMinor: 690, freeFromMinor: null, leadDays: 3 }
 ] as const;
 type SupplierId = (typeof suppliers)[number]['id'];
 

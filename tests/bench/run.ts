@@ -1,4 +1,5 @@
 import { backup } from './backup.ts';
+import { buying } from './buying.ts';
 import { cutting } from './cutting.ts';
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
@@ -17,6 +18,7 @@ const reached = [
 	...long(),
 	...reading(),
 	...(await cutting()),
+	...(await buying()),
 	...lists(),
 	...pricing(),
 	...(await quoteNumbers()),

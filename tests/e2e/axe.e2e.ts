@@ -118,6 +118,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/quotes'],
 		['/jobs', (p) => p.locator('.calendar[data-ready]').waitFor()],
 		['/jobs/calendar'],
+		['/jobs/buying'],
 		['/jobs/quote-lanterns', (p) => p.getByRole('button', { name: 'Add a day' }).click()],
 		['/jobs/quote-lanterns/lists'],
 		['/jobs/day/today'],

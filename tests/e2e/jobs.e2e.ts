@@ -133,3 +133,31 @@ test('a calendar is brought in, stands beside the jobs and is taken out; the job
 		'Set up: Tidewick Library · Tansy, Pip'
 	);
 });
+
+test('shopping for the weeks ahead: a list a supplier, ordered once however often it is pressed, and off the list then', async ({
+	page
+}) => {
+	await page.goto('/jobs');
+	await page.getByRole('link', { name: 'Shopping' }).click();
+	await page.waitForURL('**/jobs/buying');
+	await expect(page.locator('[data-name=proof]')).toContainText(
+		'No cheaper way has everything here in time: proved.'
+	);
+	const first = page.getByRole('button', { name: /^I have ordered this from/ }).first();
+	const name = (await first.innerText()).replace('I have ordered this from ', '');
+	const lines = page.getByRole('region', { name, exact: true }).locator('li');
+	const before = await lines.count();
+	expect(before).toBeGreaterThan(1);
+	const supplier = await page.locator('input[name=supplier]').first().inputValue();
+	const csv = await (await page.request.get(`/jobs/buying/list?as=csv&supplier=${supplier}`)).text();
+	expect(csv.trim().split('\r\n')).toHaveLength(before);
+	const pdf = await page.request.get(`/jobs/buying/list?as=pdf&supplier=${supplier}`);
+	expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+	await first.dblclick();
+	await expect(page.getByText(`${name}: ordered.`)).toBeVisible();
+	await expect(page.getByRole('region', { name, exact: true })).toHaveCount(0);
+	await page.getByRole('link', { name: 'On order' }).click();
+	await page.waitForURL('**/stockroom/orders');
+	await page.goto('/jobs/buying?until=2000-01-01');
+	await expect(page.getByText(/^No job is between today and/)).toBeVisible();
+});

@@ -25,7 +25,8 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/jobs/quote-lanterns',
 		'/jobs/quote-lanterns/lists',
 		'/jobs/day/today',
-		'/jobs/calendar'
+		'/jobs/calendar',
+		'/jobs/buying'
 	];
 	const more = [
 		...people,

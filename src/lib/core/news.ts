@@ -1,6 +1,14 @@
 /** What is new to whoever uses it, the newest version first, in sentences of theirs. */
 export const NEWS: readonly { readonly version: string; readonly news: readonly string[] }[] = [
 	{
+		version: '0.3.0',
+		news: [
+			'A yes is a job: its days, people, place and lists, a calendar, and a page for the day on the phone.',
+			'Shopping for all jobs of a period: the least that is here in time, a list for each supplier.',
+			'Designs and quotes can be put away and taken out again; what nothing hangs on can be deleted.'
+		]
+	},
+	{
 		version: '0.2.0',
 		news: [
 			'People sign in, each with a role: owner, office, crew, books. Crew see what to build and no price.',

@@ -47,9 +47,12 @@ test('a guest is nobody, and may do what is public alone', () => {
 });
 
 test.each<[Role, readonly Permission[]]>([
-	['owner', ['public', 'read', 'work', 'money', 'books', 'design', 'stock', 'quote', 'settings', 'people']],
-	['office', ['public', 'read', 'work', 'money', 'books', 'design', 'stock', 'quote']],
-	['crew', ['public', 'read', 'work']],
+	[
+		'owner',
+		['public', 'read', 'work', 'tick', 'money', 'books', 'design', 'stock', 'quote', 'settings', 'people']
+	],
+	['office', ['public', 'read', 'work', 'tick', 'money', 'books', 'design', 'stock', 'quote']],
+	['crew', ['public', 'read', 'work', 'tick']],
 	['bookkeeper', ['public', 'read', 'work', 'money', 'books']],
 	['guest', ['public']]
 ])('%s may', (role, allowed) => {

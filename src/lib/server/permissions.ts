@@ -153,6 +153,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/jobs': { load: 'work' },
 	'/jobs/events.json': { GET: 'work' },
 	'/jobs/jobs.ics': { GET: 'work' },
+	'/jobs/buying': { load: 'books', order: 'stock' },
+	'/jobs/buying/list': { GET: 'books' },
 	'/jobs/calendar': { load: 'work', bring: 'quote', remove: 'quote' },
 	'/jobs/day/[day]': { load: 'work' },
 	'/jobs/[quote]': { load: 'work', day: 'quote', takeOut: 'quote', place: 'quote', move: 'quote' },

@@ -31,7 +31,7 @@ const fee = (id: string) => ({
 
 const about = fc.record(
 	{
-		addOn: fc.boolean(),
+		addOn: fc.constant(true as const),
 		group: fc.constantFrom('x', 'y'),
 		levels: fc.subarray(['Good', 'Best'], { minLength: 1 })
 	},

@@ -3,7 +3,15 @@ import { money, subtract, type Money } from '../money/money.ts';
 import type { OrderFacts } from '../pricing/rules.ts';
 import type { TallyContext } from '../tally/tally.ts';
 import type { Glance } from './frozen.ts';
-import { groupsOf, hasChoices, inOrder, levelsOf, plainSelection, type Selection } from './choices.ts';
+import {
+	groupsOf,
+	isInLevel,
+	hasChoices,
+	inOrder,
+	levelsOf,
+	plainSelection,
+	type Selection
+} from './choices.ts';
 import { priceQuote, type PricedQuote, type QuoteItem, type QuoteTerms } from './quote.ts';
 
 /** A quote as it is chosen, and what each thing that may be chosen besides makes of it. */
@@ -46,7 +54,8 @@ export function offersOf(
 			return { id, group, priced: own, adds: subtract(saidOf(own, context), said) };
 		};
 		const addOns = ids
-			.filter((id) => terms.about?.[id]?.addOn)
+			// An extra of another level is none on this one: it would be had for nothing.
+			.filter((id) => terms.about?.[id]?.addOn && isInLevel(terms, id, level))
 			.map((id) => other(id, null, { ...plain, ticked: [id] }));
 		const picks = [...groupsOf(terms, ids, level)].flatMap(([group, [, ...rest]]) =>
 			rest.map((id) => other(id, group, { ...plain, picks: { [group]: id } }))

@@ -14,7 +14,7 @@
 		/** `2027-05-01` */
 		today: string;
 		/** Of a week: 0 is Sunday. */
-		firstDay: number;
+		firstDay: 0 | 1;
 		entries: Entries;
 		/** Something in it is pressed, or a day. */
 		onopen: (href: string) => void;
@@ -28,6 +28,26 @@
 		narrow = matchMedia('(max-width: 640px)').matches;
 		void import('@event-calendar/core').then((loaded) => (kit = loaded));
 	});
+	/**
+	 * The package calls its months tables and gives them no rows, so that a reader of screens loses its way: they are a
+	 * group of days here, each with what is on it.
+	 */
+	function plainRoles(node: HTMLElement) {
+		const put = () => {
+			for (const table of node.querySelectorAll('[role="table"]')) {
+				table.setAttribute('role', 'group');
+				table.setAttribute('aria-label', 'Days');
+			}
+			for (const part of node.querySelectorAll(
+				'[role="row"], [role="rowgroup"], [role="columnheader"], [role="cell"]'
+			))
+				part.removeAttribute('role');
+		};
+		put();
+		const watch = new MutationObserver(put);
+		watch.observe(node, { childList: true, subtree: true, attributes: true, attributeFilter: ['role'] });
+		return () => watch.disconnect();
+	}
 	/** A day as it is there, whatever zone the browser is in: the calendar hands over days at this machine's midnight. */
 	const dayText = (date: Date) =>
 		`${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
@@ -60,7 +80,7 @@
 		headerToolbar: { start: 'prev,next today', center: 'title', end: narrow ? 'listWeek,dayGridMonth' : 'dayGridMonth,timeGridWeek,timeGridDay,listWeek' },
 		buttonText: { today: 'Today', dayGridMonth: 'Month', timeGridWeek: 'Week', timeGridDay: 'Day', listWeek: 'List', close: 'Close', next: 'Later', prev: 'Earlier' },
 		noEventsContent: 'Nothing in these days.',
-		moreContent: ({ num }) => `and ${num} more`,
+		moreLinkContent: ({ num }) => `and ${num} more`,
 		eventSources: [{ events }],
 		eventClick: ({ event, jsEvent }) => {
 			const { href } = event.extendedProps as { href: string | null };
@@ -73,7 +93,7 @@
 </script>
 
 {#if trouble}<p class="pb-2 text-[13.5px] text-bad" role="alert">{trouble}</p>{/if}
-<div class="calendar" class:waits={!kit} data-ready={kit ? '' : undefined}>
+<div class="calendar" class:waits={!kit} data-ready={kit ? '' : undefined} {@attach plainRoles}>
 	{#if kit}
 		{@const { Calendar, DayGrid, TimeGrid, List, Interaction } = kit}
 		<Calendar plugins={[DayGrid, TimeGrid, List, Interaction]} {options} />
@@ -102,7 +122,10 @@
 		--ec-button-bg-color: var(--paper);
 		--ec-button-text-color: var(--ink);
 		--ec-button-border-color: var(--line);
-		--ec-active-bg-color: var(--tint);
+		--ec-button-active-bg-color: var(--ink);
+		--ec-button-active-border-color: var(--ink);
+		--ec-button-active-text-color: var(--paper);
+		--ec-popup-bg-color: var(--paper);
 		--ec-highlight-color: var(--tint);
 	}
 	.calendar :global(.ec-title) {

@@ -9,7 +9,8 @@ export const overNewer =
 	(done: () => void = () => {}): SubmitFunction =>
 	() =>
 	async ({ result, update }) => {
-		await update({ reset: false });
+		// First the page as it is now: who is told can press again at once.
 		if (result.type === 'failure' && result.status === 409) await invalidateAll();
+		await update({ reset: false });
 		if (result.type === 'success') done();
 	};

@@ -1,3 +1,4 @@
+import { USUAL_LEAD } from '../../core/buying/buying.ts';
 import { countingPack } from '../../core/materials/counting-pack.ts';
 import { materialFields, printBreaks } from '../../core/materials/material-form.ts';
 import type { Material } from '../../core/materials/material.ts';
@@ -19,7 +20,7 @@ import {
 import { printMoney } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
 import { contextOf, type Studio } from '../services/studio.ts';
-import { countedLoss, eachText, newsOf, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
+import { countedLoss, eachText, newsOf, percent, saidLoss } from './stock-words.ts';
 
 /** Movements that are shown. */
 const SHOWN = 30;

@@ -1,9 +1,6 @@
 import { rational } from '../../core/units/rational.ts';
 import type { Material } from '../../core/materials/material.ts';
 
-/** Days to the door where no supplier says: a house rule. */
-export const USUAL_LEAD = 7;
-
 /** What a piece costs, in hundredths of the money: to a tenth of one. */
 export const eachText = (hundredths: number): string => (hundredths / 100).toFixed(3);
 

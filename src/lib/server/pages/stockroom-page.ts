@@ -1,3 +1,4 @@
+import { USUAL_LEAD } from '../../core/buying/buying.ts';
 import type { Lost } from '../../core/count-back/learned-loss.ts';
 import { countingPack } from '../../core/materials/counting-pack.ts';
 import { MATERIAL_KINDS, type Colour, type Material } from '../../core/materials/material.ts';
@@ -6,7 +7,7 @@ import { inBags, onShelf, reorderAt, toOrderAgain, type Move } from '../../core/
 import { lossNow } from '../../core/stock/losses.ts';
 import { toCome, type OnOrder } from '../../core/stock/on-order.ts';
 import { formatInches } from '../../core/units/length.ts';
-import { countedLoss, eachText, newsOf, percent, saidLoss, USUAL_LEAD } from './stock-words.ts';
+import { countedLoss, eachText, newsOf, percent, saidLoss } from './stock-words.ts';
 
 /** What rows of the Stockroom are made of, beside materials and colours. */
 interface Beside {

@@ -6,6 +6,7 @@ import { owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
 import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
 import { confirmOrder, orderOf, payOrder } from '../services/orders.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
+import { NO_PLACE } from '../../core/job/job.ts';
 import { inches } from '../../core/units/length.ts';
 import { createRepos } from './index.ts';
 
@@ -50,6 +51,7 @@ test('every row that is written says whose request wrote it last', async () => {
 
 	await wendy.people.addFirst({ id: 'wendy', name: 'Wendy', email: 'wendy@quay.example', role: 'owner', passwordHash: 'x' }, NOW); // prettier-ignore
 	await wendy.links.end('token-of-another', NOW);
+	await wendy.jobs.putCalendar('Harbour', [{ uid: 'u', title: 'Regatta', firstDay: '2027-06-10', lastDay: '2027-06-10', fromMinute: null, toMinute: null }]); // prettier-ignore
 	await wendy.people.invite({ id: 'i', name: 'Pip', role: 'crew', expiresAt: NOW }, 'token', NOW);
 
 	const tables = await db.read.all<{ name: string }>(
@@ -67,7 +69,16 @@ test('every row that is written says whose request wrote it last', async () => {
 			)
 		);
 	const first = await writers();
-	const ofOrders = ['message', 'paper', 'payment', 'place_photo', 'quote_event', 'quote_issue'];
+	const ofOrders = [
+		'job',
+		'job_tick',
+		'message',
+		'paper',
+		'payment',
+		'place_photo',
+		'quote_event',
+		'quote_issue'
+	];
 	const never = Object.fromEntries(ofOrders.map((table) => [table, []]));
 	expect(first).toEqual({ ...Object.fromEntries(tables.map((t) => [t.name, ['wendy']])), ...never });
 
@@ -89,6 +100,8 @@ test('every row that is written says whose request wrote it last', async () => {
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
 	await peter.quoteLife.happen('q', 'accepted', NOW);
+	await peter.jobs.say('q', 0, { days: [], place: NO_PLACE, note: '' }, NOW);
+	await peter.jobs.tick('q', { list: 'pull', key: 'k', on: true }, NOW);
 	await peter.placePhotos.add('q', { ...photo, id: 'place' }, NOW);
 	const desk = { now: NOW, link: 'http://studio.example/q/token', pdf: async () => new Uint8Array() };
 	await confirmOrder(peter, 'q', desk);
@@ -104,10 +117,13 @@ test('every row that is written says whose request wrote it last', async () => {
 		design_version: both,
 		ended_link: ['wendy'],
 		invitation: alone,
+		job: alone,
+		job_tick: alone,
 		material: ['wendy'],
 		message: alone,
 		offcut: alone,
 		on_order: alone,
+		other_event: ['wendy'],
 		owned_thing: alone,
 		pack: both,
 		pack_price: both,

@@ -27,7 +27,10 @@ import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readCalendar } from '../services/read-calendar.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { buyingList } from '../services/buying-list.ts';
+import { buyingPage } from '../services/buying.ts';
 import { whereUsed } from '../services/where-used.ts';
+import { solver } from './solver.ts';
 import { planBroughtList } from '../services/bring-list.ts';
 import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
@@ -40,6 +43,9 @@ import { compareVersions, type VersionPair } from '../services/versions.ts';
 import type { TallyRequest } from '../../core/tally/request.schema.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import type { Micrometres } from '../../core/units/length.ts';
+
+/** Seconds the solver has for a purchase: then what was found stands, and is said not to be proved. */
+const SOLVING = 8;
 
 /** What is worked out on a thread of its own: each reads through its own connection, and answers with plain data. */
 export const JOBS = {
@@ -58,6 +64,10 @@ export const JOBS = {
 	'job page': jobPage,
 	'job lists': jobListsPage,
 	'day page': dayPage,
+	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
+		buyingPage(repos, wanted, await solver(SOLVING)),
+	'buying list': async (repos: Repos, wanted: Parameters<typeof buyingList>[1]) =>
+		buyingList(repos, wanted, await solver(SOLVING)),
 	'read calendar': (_: Repos, wanted: Parameters<typeof readCalendar>[0]) =>
 		Promise.resolve(readCalendar(wanted)),
 	'swatches page': swatchesPage,

@@ -9,7 +9,7 @@ import { dayNumber, dayOfNumber } from '$lib/core/units/calendar-day.ts';
 import { reservedFrom } from '$lib/server/services/where-used.ts';
 import { takeLoss } from '$lib/server/take-loss.ts';
 import { orderCame, orderOff } from '$lib/server/order-actions.ts';
-import { USUAL_LEAD } from '$lib/server/pages/stock-words.ts';
+import { USUAL_LEAD } from '$lib/core/buying/buying.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { changesOf } from '$lib/server/pages/changes-page.ts';
 import { materialPage } from '$lib/server/pages/material-page.ts';
