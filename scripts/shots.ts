@@ -12,7 +12,6 @@ export interface Shot {
 
 export const shots: readonly Shot[] = [
 	{ name: 'bench', path: '/bench/lighthouse-column', before: (p) => p.keyboard.type('6 5 at 4.5 rock') },
-	{ name: 'bench-dark', path: '/bench/jellyfish-bunch', dark: true },
 	{ name: 'bench-768', path: '/bench/toadstool-figure', size: [768, 1024] },
 	{
 		name: 'sections',
@@ -54,7 +53,6 @@ export const shots: readonly Shot[] = [
 	{ name: 'quotes', path: '/quotes' },
 	{ name: 'quote', path: '/quotes/quote-garden' },
 	{ name: 'jobs', path: '/jobs', before: (p) => p.locator('.ec-event').first().waitFor() },
-	{ name: 'job', path: '/jobs/quote-lanterns' },
 	{
 		name: 'client',
 		path: '/quotes/quote-lamps',

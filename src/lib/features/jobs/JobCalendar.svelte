@@ -41,7 +41,8 @@
 			for (const part of node.querySelectorAll(
 				'[role="row"], [role="rowgroup"], [role="columnheader"], [role="cell"]'
 			))
-				part.removeAttribute('role');
+				for (const name of ['role', 'aria-colindex', 'aria-rowindex', 'aria-colspan', 'aria-rowspan'])
+					part.removeAttribute(name);
 		};
 		put();
 		const watch = new MutationObserver(put);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
 	import { dayWords } from '$lib/core/quote/day-words.ts';
@@ -6,6 +7,15 @@
 	import Notice from '$lib/ui/notice/Notice.svelte';
 
 	let { data, form } = $props();
+	/** One list is sent at a time: pressed twice it is sent once, and what is pressed next is not held up. */
+	let sending = $state(false);
+	const send: SubmitFunction = () => {
+		sending = true;
+		return async ({ update }) => {
+			await update();
+			sending = false;
+		};
+	};
 	const buying = $derived(data.buying);
 	const sum = (minor: number) => formatMoney(money(Math.round(minor), buying.currency));
 	const day = (of: string) => dayWords(of, data);
@@ -129,12 +139,12 @@
 					><span class="figures text-right">{list.shipping === null ? 'not known' : sum(list.shipping)}</span>
 				</li>
 			</ul>
-			<form method="post" action="?/order&until={data.until}" class="no-print pt-2" use:enhance>
+			<form method="post" action="?/order&until={data.until}" class="no-print pt-2" use:enhance={send}>
 				<input type="hidden" name="id" value="{data.fresh}-{list.supplier.slice(0, 12)}" />
 				<input type="hidden" name="supplier" value={list.supplier} />
 				<input type="hidden" name="name" value={list.name} />
 				<input type="hidden" name="seen" value={seen(list.lines)} />
-				<Button kind="strong" type="submit">I have ordered this from {list.name}</Button>
+				<Button kind="strong" type="submit" disabled={sending}>I have ordered this from {list.name}</Button>
 			</form>
 		</section>
 	{/each}
