@@ -17,7 +17,8 @@ const THERE: Readonly<Record<string, string>> = {
 	photo: 'photo-lighthouse-column',
 	rule: 'helium',
 	material: 'patch',
-	quote: 'quote-regatta',
+	quote: 'quote-choir',
+	day: 'today',
 	client: 'nobody',
 	version: 'hive-column.1',
 	paper: 'nothing',
@@ -130,6 +131,9 @@ test('no price, cost or wage reaches a crew’s browser: not in a page, not in i
 		}
 	}
 	expect(found).toEqual([]);
+	// A job was there to be looked at.
+	const lists = await fetch(`${app.url}/jobs/${THERE.quote}/lists`, { headers: { cookie } });
+	expect([lists.status, (await lists.text()).includes('Comes home')]).toEqual([200, true]);
 	// The same question finds plenty where money is: it can fail.
 	const owners = await (
 		await fetch(`${app.url}/bench/hive-column/price`, { headers: { cookie: app.cookie } })

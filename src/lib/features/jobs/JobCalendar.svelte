@@ -53,6 +53,8 @@
 	const dayText = (date: Date) =>
 		`${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
 
+	const rank = ({ extendedProps }: Kit.Event) => Number((extendedProps as { kind: string }).kind !== 'event');
+
 	async function events({ start, end }: { start: Date; end: Date }): Promise<Kit.EventInput[]> {
 		try {
 			const found = await entries(dayText(start), dayText(new Date(end.getTime() - 1)));
@@ -64,7 +66,7 @@
 				end: to,
 				allDay,
 				classNames: [`entry-${kind.replace(' ', '-')}`],
-				extendedProps: { href }
+				extendedProps: { href, kind }
 			}));
 		} catch {
 			trouble = 'The calendar could not be read. Look whether you are connected, and turn the page again.';
@@ -75,7 +77,9 @@
 		view: narrow ? 'listWeek' : 'dayGridMonth',
 		date: today,
 		firstDay,
-		height: narrow ? 'auto' : '560px',
+		height: narrow ? 'auto' : '640px',
+		// Whose event it is stands first in its day, then what leads to it by the hour.
+		eventOrder: (a, b) => rank(a) - rank(b) || a.start.getTime() - b.start.getTime(),
 		dayMaxEvents: true,
 		nowIndicator: true,
 		headerToolbar: { start: 'prev,next today', center: 'title', end: narrow ? 'listWeek,dayGridMonth' : 'dayGridMonth,timeGridWeek,timeGridDay,listWeek' },
@@ -109,7 +113,7 @@
 		font-size: 13.5px;
 	}
 	.waits {
-		min-height: 560px;
+		min-height: 640px;
 	}
 	/* The look of the house over that of the package: true greys, ink, one outline a kind. */
 	.calendar :global(.ec) {
