@@ -265,7 +265,7 @@ test('what a role may not is refused in words, and leads on', async ({ page, app
 	await page.goto('/');
 	await expect(page.getByRole('heading', { name: 'To build' })).toBeVisible();
 	const main = page.getByRole('navigation', { name: 'Main' });
-	await expect(main.getByRole('link')).toHaveText(['To build', 'Rules of thumb']);
+	await expect(main.getByRole('link')).toHaveText(['To build', 'Jobs', 'Rules of thumb']);
 	await page.getByRole('link', { name: 'Steps of Hive column' }).click();
 	await expect(page.getByRole('heading', { name: 'Steps' })).toBeVisible();
 	await expect(page.getByText('bill of materials, CSV')).toBeHidden();

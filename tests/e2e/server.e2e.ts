@@ -39,7 +39,7 @@ test('healthz says how it is; pages are compressed; another host name gets nothi
 	expect(await (await request.get('/healthz')).json()).toEqual({
 		status: 'ok',
 		database: 'ok',
-		version: '0.2.0',
+		version: '0.3.0',
 		engine: '2'
 	});
 	const fetched = await new Promise<{ encoding?: string; length: number; text: string }>((resolve) => {
