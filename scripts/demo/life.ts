@@ -129,7 +129,7 @@ const UNDER_WAY: readonly Told[] = [
 		steps: [{ does: 'send', ago: 25 }, { does: 'seen', ago: 24 }, { does: 'yes', ago: 22, name: 'Wren Ashby' }], paid: ['paid']
 	},
 	{
-		id: 'quote-fair', client: 'Harbour Street School', days: 7, occasion: 'Winter fair', venue: 'School gym', job: 'room', lines: [['lighthouse-column', 1], ['octopus-figure', 1]],
+		id: 'quote-fair', client: 'Harbour Street School', days: 7, occasion: 'Winter fair', venue: 'School gym', job: 'room', lines: [['lighthouse-column', 1], ['kelp-column', 1]],
 		steps: [{ does: 'send', ago: 16 }, { does: 'seen', ago: 15 }, { does: 'yes', ago: 12, name: 'Ines Marlow' }], paid: ['paid']
 	}
 ]; // prettier-ignore

@@ -135,7 +135,7 @@ test('without data an own, empty studio is begun and welcomes; no page of it fai
 		await page.getByRole('button', { name: 'Quote this' }).click();
 		await page.waitForURL(/\/quotes\?with=/);
 		await page.goto('http://127.0.0.1:4393/');
-		await expect(page.getByText('1 designs')).toBeVisible();
+		await expect(page.getByText('1 design', { exact: true })).toBeVisible();
 	});
 	expect(said).toContain('a new, empty studio was begun');
 	expect(seen).toEqual(pages.map((path) => [path, 200]));
