@@ -1,5 +1,5 @@
 import type { BuyingProblem, Offer, Purchase } from './buying.ts';
-import { arrives, priceOf } from './cost-of.ts';
+import { asksOf, priceOf } from './cost-of.ts';
 
 /** Fewest packs of an offer that hold so many pieces, or more where more of them cost less. */
 function packsFor(offer: Offer, pieces: number): number {
@@ -12,21 +12,19 @@ function packsFor(offer: Offer, pieces: number): number {
  * Buys each material where it is cheapest by itself, the soonest day first: a plan that always holds, and what the solver
  * has to better. House rule.
  */
-export function byRule({ today, wants, offers, sellers }: BuyingProblem): Purchase[] {
-	const at = new Map(sellers.map((s) => [s.id, arrives(today, s)]));
+export function byRule(problem: BuyingProblem): Purchase[] {
 	const bought = new Map<string, number>();
-	for (const want of [...wants].sort((a, b) => (a.by < b.by ? -1 : a.by > b.by ? 1 : 0))) {
-		const own = offers.filter((o) => o.material === want.material && at.get(o.supplier)! <= want.by);
-		const asked = wants.filter((w) => w.material === want.material && w.by <= want.by).reduce((a, w) => a + w.pieces, 0);
-		const there = own.reduce((a, o) => a + (bought.get(o.pack) ?? 0) * o.count, 0);
-		if (there >= asked || own.length === 0) continue;
+	for (const { offers, pieces } of asksOf(problem)) {
+		const own = offers.map((i) => problem.offers[i]!);
+		const short = pieces - own.reduce((a, o) => a + (bought.get(o.pack) ?? 0) * o.count, 0);
+		if (short <= 0 || own.length === 0) continue;
 		const more = (o: Offer) => {
 			const before = bought.get(o.pack) ?? 0;
-			const packs = packsFor(o, before * o.count + asked - there);
+			const packs = packsFor(o, before * o.count + short);
 			return { offer: o, packs, cost: priceOf(o, packs) - priceOf(o, before) };
 		};
 		const { offer, packs } = own.map(more).reduce((best, o) => (o.cost < best.cost ? o : best));
 		bought.set(offer.pack, packs);
 	}
 	return [...bought].map(([pack, packs]) => ({ pack, packs }));
-} // prettier-ignore
+}

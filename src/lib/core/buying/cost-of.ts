@@ -45,13 +45,31 @@ export function totals(wants: readonly Want[]): ReadonlyMap<Id, number> {
 	return found;
 }
 
-/** Whether purchases have everything there by its day. */
-export function covers({ today, wants, offers, sellers }: BuyingProblem, purchases: readonly Purchase[]): boolean {
-	const packs = new Map(purchases.map((p) => [p.pack, p.packs]));
+/** What is to be there by a day, all that is wanted until then together, and what can be bought for it. */
+export interface Ask {
+	readonly material: Id;
+	readonly by: string;
+	readonly pieces: number;
+	/** What is here by that day, as places in the offers. */
+	readonly offers: readonly number[];
+}
+
+/** The asks of a problem, the soonest first: a purchase meets them all or something is short. */
+export function asksOf({ today, wants, offers, sellers }: BuyingProblem): Ask[] {
 	const at = new Map(sellers.map((s) => [s.id, arrives(today, s)]));
-	return wants.every((want) => {
-		const asked = wants.filter((w) => w.material === want.material && w.by <= want.by).reduce((a, w) => a + w.pieces, 0);
-		const there = offers.filter((o) => o.material === want.material && at.get(o.supplier)! <= want.by).reduce((a, o) => a + (packs.get(o.pack) ?? 0) * o.count, 0);
-		return there >= asked;
-	});
+	return wants
+		.map(({ material, by }): Ask => ({
+			material,
+			by,
+			pieces: wants.filter((w) => w.material === material && w.by <= by).reduce((a, w) => a + w.pieces, 0),
+			offers: offers.flatMap((o, i) => (o.material === material && at.get(o.supplier)! <= by ? [i] : []))
+		}))
+		.sort((a, b) => (a.by < b.by ? -1 : a.by > b.by ? 1 : 0));
+} // prettier-ignore
+
+/** Whether purchases have everything there by its day. */
+export function covers(problem: BuyingProblem, purchases: readonly Purchase[]): boolean {
+	const packs = new Map(purchases.map((p) => [p.pack, p.packs]));
+	const held = ({ pack, count }: Offer) => (packs.get(pack) ?? 0) * count;
+	return asksOf(problem).every((ask) => ask.offers.reduce((a, i) => a + held(problem.offers[i]!), 0) >= ask.pieces);
 } // prettier-ignore

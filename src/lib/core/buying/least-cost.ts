@@ -1,7 +1,7 @@
 import type { Solve } from '../cutting/patterns.ts';
 import type { BuyingPlan, BuyingProblem, Offer, Purchase } from './buying.ts';
 import { byRule } from './by-rule.ts';
-import { arrives, cheapestPiece, costOf, covers, totals } from './cost-of.ts';
+import { asksOf, cheapestPiece, costOf, covers, totals } from './cost-of.ts';
 import { inTime } from './in-time.ts';
 
 /** Most packs of one kind a plan takes: those that hold all that is wanted, and the highest break. */
@@ -13,10 +13,10 @@ function mostOf(offer: Offer, pieces: number): number {
  * The integer programme of a purchase, in the CPLEX LP format: packs of each offer at each of its breaks, who is ordered
  * from, who sends for nothing. Least is what is paid less what is left over.
  */
-export function programmeOf({ today, wants, offers, sellers, leftover }: BuyingProblem): { readonly text: string; readonly constant: number } {
+export function programmeOf(problem: BuyingProblem): { readonly text: string; readonly constant: number } {
+	const { wants, offers, sellers, leftover } = problem;
 	const wanted = totals(wants);
 	const least = cheapestPiece(offers);
-	const at = new Map(sellers.map((s) => [s.id, arrives(today, s)]));
 	const objective: string[] = [];
 	const rules: string[] = [];
 	const whole: string[] = [];
@@ -55,10 +55,9 @@ export function programmeOf({ today, wants, offers, sellers, leftover }: BuyingP
 		if (spent.length > 0) rules.push(`${spent.join('\n ')} - ${s.freeFrom} f${j} >= 0`);
 		else rules.push(`f${j} <= 0`);
 	});
-	for (const want of wants) {
-		const asked = wants.filter((w) => w.material === want.material && w.by <= want.by).reduce((a, w) => a + w.pieces, 0);
-		const there = offers.flatMap((o, i) => (o.material === want.material && at.get(o.supplier)! <= want.by ? tiers[i]!.map((_, k) => `+ ${o.count} x${i}_${k}`) : []));
-		rules.push(`${there.join('\n ')} >= ${asked}`);
+	for (const ask of asksOf(problem)) {
+		const there = ask.offers.flatMap((i) => tiers[i]!.map((_, k) => `+ ${offers[i]!.count} x${i}_${k}`));
+		rules.push(`${there.join('\n ')} >= ${ask.pieces}`);
 	}
 	const constant = [...wanted].reduce((a, [material, pieces]) => a + leftover * (least.get(material) ?? 0) * pieces, 0);
 	const text = [

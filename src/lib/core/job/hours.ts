@@ -15,7 +15,7 @@ export interface JobHours {
 }
 
 /** The work a cost was reckoned with, by when it is done. @param people ids of who does it */
-export function paceOf({ labour }: Pick<Cost, 'labour'>, rates: Rates, people: readonly string[]): JobHours {
+export function hoursOf({ labour }: Pick<Cost, 'labour'>, rates: Rates, people: readonly string[]): JobHours {
 	const clock = crewFor(rates, people).clock.valueOf();
 	let [standard, setUp, strike] = [0, 0, 0];
 	for (const { tasks } of labour)

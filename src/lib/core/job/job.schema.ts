@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { idSchema } from '../id.schema.ts';
+import { isDay } from '../units/calendar-day.ts';
 import { MOST_DAYS, STAGES, type JobPlace, type JobSaid } from './job.ts';
 
 const minute = z.number().int().min(0).max(1439).nullable();
 const words = (most: number) => z.string().max(most);
-const isDay = (day: string) => !Number.isNaN(Date.parse(day));
 
 const placeSchema = z.strictObject({
 	address: words(300),
@@ -22,7 +22,7 @@ export const jobSaidSchema = z.strictObject({
 			z.strictObject({
 				id: idSchema,
 				stage: z.enum(STAGES),
-				day: z.string().regex(/^\d{4}-\d{2}-\d{2}$/).refine(isDay),
+				day: z.string().refine(isDay),
 				from: minute,
 				to: minute,
 				people: z.array(idSchema).max(30),

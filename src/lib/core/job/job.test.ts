@@ -12,7 +12,7 @@ import { POINT } from '../units/number.ts';
 
 const context = { style: POINT, currency: 'USD' } as const;
 const day = (stage: Stage, on: string, more: Partial<JobDay> = {}): JobDay => ({ id: `${stage} ${on}`, stage, day: on, from: null, to: null, people: ['pip'], note: '', ...more }); // prettier-ignore
-const facts: DayFacts = { today: '2027-05-04', buildHours: 6, hasAir: true, words: (d) => d };
+const facts: DayFacts = { today: '2027-05-04', buildHours: 6, pace: () => 1, hasAir: true, words: (d) => d };
 const reckoned: Reckoned = { event: '2027-06-12', buildHours: 6, people: ['pip'], clock: 1, floats: false, leftAs: 'set up and struck' }; // prettier-ignore
 
 const anyDay = fc.record({
@@ -81,6 +81,11 @@ describe('days are judged', () => {
 		['set up before it is there', [event, day('build', '2027-06-11'), day('drive', '2027-06-12', { from: 600, to: 660 }), day('set up', '2027-06-12', { from: 540, to: 700 })], 'Drive begins after set up does'],
 		['a day that is over', [event, day('build', '2027-06-11')], 'is over. If it was not built then', { today: '2027-06-12' }]
 	])('%s', (_, days, words, more) => expect(say(days, more)).toContain(words)); // prettier-ignore
+	test('who is half as quick as all of them gets half of it done', () => {
+		const days = [event, day('build', '2027-06-11', { from: 540, to: 900 })];
+		expect(say(days)).toBe('');
+		expect(say(days, { pace: () => 0.5 })).toContain('Building takes 6 hours with these people, and there are 3 hours for it.');
+	}); // prettier-ignore
 	test('frames and foils alone may be made a week before', () =>
 		expect(say([event, day('build', '2027-06-05')], { hasAir: false })).toBe(''));
 	test('a job that is over asks for nobody any more', () =>

@@ -66,9 +66,11 @@ const DAY_MINUTES = 24 * 60;
 export const minutesOf = ({ from, to }: Pick<JobDay, 'from' | 'to'>): number | null =>
 	from === null || to === null ? null : to > from ? to - from : to - from + DAY_MINUTES;
 
+/** Days of the event, the first first. */
+export const eventDays = (days: readonly JobDay[]): string[] =>
+	days.filter((d) => d.stage === 'event').map((d) => d.day).sort(); // prettier-ignore
 /** The day of the event: of several the first; undefined where none is settled. */
-export const eventDay = (days: readonly JobDay[]): string | undefined =>
-	days.filter((d) => d.stage === 'event').map((d) => d.day).sort()[0]; // prettier-ignore
+export const eventDay = (days: readonly JobDay[]): string | undefined => eventDays(days)[0];
 
 /** In the order they come: by day, by hour, by what they are for. */
 export const inOrder = (days: readonly JobDay[]): JobDay[] =>
@@ -80,3 +82,8 @@ export const inOrder = (days: readonly JobDay[]): JobDay[] =>
 	);
 /** Where something stands in a day whose hour is not settled: building in the morning, taking down at night. */
 const hourOf = (stage: Stage): number => (STAGES.indexOf(stage) * DAY_MINUTES) / STAGES.length;
+
+/** Who is on any of these stages. */
+export const peopleOn = (days: readonly JobDay[], ...stages: readonly Stage[]): string[] => [
+	...new Set(days.filter((d) => stages.includes(d.stage)).flatMap((d) => d.people))
+];

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { design, rates, studio } from '../../../../tests/kit/studio.ts';
 import { sphereLitres } from '../sizing/strokes.ts';
 import { tallyOrder, type OrderItem } from '../tally/order.ts';
-import { paceOf } from './hours.ts';
+import { hoursOf } from './hours.ts';
 import { inflateList, packList, pullList, strikeList, vanLitres, type TickGroup } from './lists.ts';
 
 const context = { catalogue: studio, rates, library: () => undefined };
@@ -84,14 +84,14 @@ describe('hours', () => {
 	const pip = { ...tansy, id: 'pip', pace: '2', isOwner: false };
 	const crew = { ...rates, people: [tansy, pip] };
 	test('bench and place are all of the work of the pieces', () => {
-		const { standard, setUp, strike } = paceOf(cost, crew, ['tansy']);
+		const { standard, setUp, strike } = hoursOf(cost, crew, ['tansy']);
 		expect(standard + setUp + strike).toBeCloseTo(cost.seconds.valueOf() / 3600, 9);
 		expect(setUp).toBeGreaterThan(0);
 		expect(strike).toBeGreaterThan(0);
 	});
 	test('a helper half as quick beside her: two thirds of the time by the clock', () => {
-		const alone = paceOf(cost, crew, ['tansy']);
-		const both = paceOf(cost, crew, ['tansy', 'pip']);
+		const alone = hoursOf(cost, crew, ['tansy']);
+		const both = hoursOf(cost, crew, ['tansy', 'pip']);
 		expect(both.build / alone.build).toBeCloseTo(2 / 3, 9);
 	});
 });

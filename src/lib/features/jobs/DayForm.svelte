@@ -25,6 +25,20 @@
 		typed ? typed[`person-${id}`] !== undefined : (day?.people.includes(id) ?? false);
 </script>
 
+{#snippet typedIn(label: string, name: string, type: string, value: string, hint = '')}
+	<Field {label} error={errors[name]} {hint}>
+		{#snippet children(attributes)}<input
+				{...attributes}
+				class={type === 'text' ? 'control w-56 max-w-full' : 'control'}
+				{type}
+				{name}
+				maxlength={type === 'text' ? 300 : undefined}
+				defaultValue={typed?.[name] ?? value}
+				autocomplete="off"
+			/>{/snippet}
+	</Field>
+{/snippet}
+
 <form
 	method="post"
 	action="?/day"
@@ -43,43 +57,10 @@
 						>{/each}
 				</select>{/snippet}
 		</Field>
-		<Field label="Day" error={errors.day}>
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control"
-					type="date"
-					name="day"
-					defaultValue={typed?.day ?? day?.day ?? ''}
-				/>{/snippet}
-		</Field>
-		<Field label="From" error={errors.from}>
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control"
-					type="time"
-					name="from"
-					defaultValue={typed?.from ?? printHour(day?.from ?? null)}
-				/>{/snippet}
-		</Field>
-		<Field label="To" error={errors.to} hint="blank is not settled">
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control"
-					type="time"
-					name="to"
-					defaultValue={typed?.to ?? printHour(day?.to ?? null)}
-				/>{/snippet}
-		</Field>
-		<Field label="Note" error={errors.note}>
-			{#snippet children(attributes)}<input
-					{...attributes}
-					class="control w-56 max-w-full"
-					name="note"
-					maxlength="300"
-					defaultValue={typed?.note ?? day?.note ?? ''}
-					autocomplete="off"
-				/>{/snippet}
-		</Field>
+		{@render typedIn('Day', 'day', 'date', day?.day ?? '')}
+		{@render typedIn('From', 'from', 'time', printHour(day?.from ?? null))}
+		{@render typedIn('To', 'to', 'time', printHour(day?.to ?? null), 'blank is not settled')}
+		{@render typedIn('Note', 'note', 'text', day?.note ?? '')}
 	</div>
 	<fieldset class="flex flex-wrap gap-x-5 gap-y-1">
 		<legend class="pb-1 text-[13px] font-medium text-muted">Who does it</legend>

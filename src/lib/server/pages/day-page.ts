@@ -2,7 +2,7 @@ import { inOrder, type JobDay } from '../../core/job/job.ts';
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import type { Repos } from '../repos/index.ts';
 import { saidOf, workOfJob } from '../services/job.ts';
-import { loadStudio } from '../services/studio.ts';
+import { loadStudio, type Studio } from '../services/studio.ts';
 
 /** One day for whoever works on it: where, when, who, what goes into the van, whom to call. No price is read here. */
 export async function dayPage(repos: Repos, { day }: { readonly day: string }) {
@@ -10,6 +10,8 @@ export async function dayPage(repos: Repos, { day }: { readonly day: string }) {
 	const names = new Map(studio.settings.rates.people.map((p) => [p.id, p.name]));
 	const found: ({ readonly job: Awaited<ReturnType<typeof one>> } & Stop)[] = [];
 	for (const row of await repos.jobs.between(day, day)) {
+		// What is said of it and has nothing on this day is not worked out.
+		if (row.said && !row.said.days.some((d) => d.day === day)) continue;
 		const job = await one(repos, row.id, studio);
 		for (const stop of job?.days.filter((d) => d.day === day) ?? [])
 			found.push({ job, stop, who: stop.people.map((p) => names.get(p) ?? 'somebody who is gone') });
@@ -31,11 +33,10 @@ interface Stop {
 	readonly who: readonly string[];
 }
 
-async function one(repos: Repos, id: string, studio: Awaited<ReturnType<typeof loadStudio>>) {
+async function one(repos: Repos, id: string, studio: Studio) {
 	const work = await workOfJob(repos, id, studio);
 	if (!work) return null;
-	const client = await repos.clients.ofQuote(id);
-	const { days, place, note } = saidOf(work, { ...client?.details, phone: client?.phone ?? '' });
+	const { days, place, note } = saidOf(work);
 	return {
 		id,
 		number: work.row.number,
@@ -44,7 +45,7 @@ async function one(repos: Repos, id: string, studio: Awaited<ReturnType<typeof l
 		days,
 		place,
 		note,
-		allergies: client?.details.allergies ?? '',
+		allergies: work.client.details.allergies ?? '',
 		load: work.items.map(({ recipe, quantity }) => `${quantity} × ${recipe.name}`)
 	};
 }

@@ -1,3 +1,4 @@
+import type { BillLine } from '../../core/bom/bill.ts';
 import { NEVER_BOUGHT } from '../../core/document/line-role.ts';
 import { quantityText } from '../../core/cost/cost.ts';
 import {
@@ -13,7 +14,7 @@ import {
 } from '../../core/job/lists.ts';
 import { isPiece } from '../../core/owned/owned.ts';
 import type { Repos } from '../repos/index.ts';
-import { workOfJob, type JobWork } from '../services/job.ts';
+import { talliesOf, workOfJob, type JobWork } from '../services/job.ts';
 import { loadStudio } from '../services/studio.ts';
 
 /** What a list is called on the screen, and what is done with it. */
@@ -59,12 +60,14 @@ export async function jobListsPage(repos: Repos, { id }: { readonly id: string }
 } // prettier-ignore
 
 /** Pieces as they are packed: with what comes back of each, and what is only taken along. */
-function piecesOf({ items, typed }: JobWork): PackedPiece[] {
-	const made = items.map(({ id, recipe, quantity, tally }): PackedPiece => {
-		const line = ({ key, label, used, unit }: (typeof tally.bill.lines)[number]) => ({ key, label, count: quantityText(used, unit) });
-		const back = tally.bill.lines.filter((l) => l.role !== 'by-product' && l.material && isPiece(l.material));
-		const along = tally.bill.lines.filter((l) => l.role === 'taken along' && !NEVER_BOUGHT.has(l.role));
+function piecesOf(work: JobWork): PackedPiece[] {
+	const tallies = talliesOf(work);
+	const made = work.items.map(({ id, recipe, quantity }, i): PackedPiece => {
+		const { lines } = tallies[i]!.bill;
+		const line = ({ key, label, used, unit }: BillLine) => ({ key, label, count: quantityText(used, unit) });
+		const back = lines.filter((l) => l.role !== 'by-product' && l.material && isPiece(l.material));
+		const along = lines.filter((l) => l.role === 'taken along' && !NEVER_BOUGHT.has(l.role));
 		return { id, name: recipe.name, quantity, back: back.map(line), along: along.map(line) };
 	});
-	return [...made, ...typed.map(({ id, label, quantity }): PackedPiece => ({ id, name: label, quantity, back: [], along: [] }))];
+	return [...made, ...work.typed.map(({ id, label, quantity }): PackedPiece => ({ id, name: label, quantity, back: [], along: [] }))];
 } // prettier-ignore

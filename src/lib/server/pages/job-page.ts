@@ -1,12 +1,12 @@
 import { doubleBooked } from '../../core/job/double-booked.ts';
-import { inOrder, STAGE_WORDS, type JobDay } from '../../core/job/job.ts';
+import { inOrder, peopleOn, STAGE_WORDS, type JobDay, type Stage } from '../../core/job/job.ts';
 import { judgeDays, type DayFinding } from '../../core/job/judge-days.ts';
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
 import { heightSaid, heightWords } from '../../core/tally/height.ts';
 import type { JobRow } from '../repos/jobs.ts';
 import type { Repos } from '../repos/index.ts';
-import { saidOf, usualOf, workOfJob, type JobWork } from '../services/job.ts';
+import { hoursWith, saidOf, talliesOf, workOfJob, type JobWork } from '../services/job.ts';
 import { saysOf, wantedTwice } from '../services/jobs-ahead.ts';
 import { loadStudio, type Studio } from '../services/studio.ts';
 
@@ -18,13 +18,19 @@ export async function jobPage(repos: Repos, { id, today }: { readonly id: string
 	const studio = await loadStudio(repos);
 	const work = await workOfJob(repos, id, studio);
 	if (!work) return null;
-	const client = await repos.clients.ofQuote(id);
-	const { row, hours } = work;
-	const said = saidOf(work, { ...client?.details, phone: client?.phone ?? '' });
-	const { people: all } = studio.settings.rates;
-	const { formats } = stylesOf(studio);
+	const { row, client } = work;
+	const said = saidOf(work);
 	const days = inOrder(said.days);
-	const facts = { today, buildHours: hours.build, hasAir: work.hasAir, words: (day: string) => dayWords(day, formats) };
+	const hours = (stage: Stage) => hoursWith(work, peopleOn(days, stage));
+	const building = hours('build');
+	const { settings } = studio;
+	const facts = {
+		today,
+		buildHours: building.build,
+		pace: (who: readonly string[]) => building.clock / hoursWith(work, who).clock,
+		hasAir: work.hasAir,
+		words: (day: string) => dayWords(day, settings)
+	};
 	const [twice, busy] = await Promise.all([
 		row.isRevised ? [] : wantedTwice(repos, { id }),
 		doubleBookedOf(repos, studio, { id, days, row })
@@ -40,34 +46,38 @@ export async function jobPage(repos: Repos, { id, today }: { readonly id: string
 		days,
 		place: said.place,
 		note: said.note,
-		phone: client?.phone ?? '',
-		allergies: client?.details.allergies ?? '',
-		people: all.map(({ id: own, name }) => ({ id: own, name })),
+		allergies: client.details.allergies ?? '',
+		people: settings.rates.people.map(({ id: own, name }) => ({ id: own, name })),
 		findings: [...judgeDays(days, facts), ...busy, ...twice.map((say): DayFinding => ({ level: 'watch', say }))],
-		hours,
-		pieces: piecesOf(work),
+		/** By the clock, with whoever is on each. */
+		hours: { build: building.build, setUp: hours('set up').setUp, strike: hours('strike').strike },
+		pieces: await piecesOf(repos, work),
 		typed: work.typed.map(({ label, quantity }) => ({ label, quantity })),
 		balloons: work.order.bill.balloons,
-		spares: work.order.bill.spares,
-		usual: usualOf(work).length
+		spares: work.order.bill.spares
 	};
 } // prettier-ignore
 
-const stylesOf = ({ settings }: Studio) => ({ formats: { dates: settings.dates } });
-
-const piecesOf = ({ items, context }: JobWork) =>
-	items.map(({ id, design, recipe, colourway, size, quantity, tally }) => ({
-		id,
-		name: recipe.name,
-		quantity,
-		design,
-		colourway: (recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0])?.name ?? '',
-		colour: colourway,
-		size: recipe.sizes.find((s) => s.id === size)?.name ?? '',
-		sizeId: size ?? null,
-		tall: heightWords(heightSaid(tally, context.rates.pumps)),
-		balloons: tally.bill.balloons
-	}));
+/** Pieces as they are told apart on the page, each with its design. */
+async function piecesOf(repos: Repos, work: JobWork) {
+	const tallies = talliesOf(work);
+	const quote = await repos.quotes.find(work.row.id);
+	const versions = new Map(quote?.lines.map((l) => [l.id, l.versionId]));
+	return Promise.all(
+		work.items.map(async ({ id, recipe, colourway, size, quantity }, i) => ({
+			id,
+			name: recipe.name,
+			quantity,
+			design: (await repos.designs.version(versions.get(id) ?? ''))?.design ?? null,
+			colourway: (recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0])?.name ?? '',
+			colour: colourway,
+			size: recipe.sizes.find((s) => s.id === size)?.name ?? '',
+			sizeId: size ?? null,
+			tall: heightWords(heightSaid(tallies[i]!, work.context.rates.pumps)),
+			balloons: tallies[i]!.bill.balloons
+		}))
+	);
+}
 
 /** Whoever of a job is wanted elsewhere at the same hour: a sentence each. */
 async function doubleBookedOf(repos: Repos, studio: Studio, { id, days, row }: { readonly id: string; readonly days: readonly JobDay[]; readonly row: JobRow }): Promise<DayFinding[]> {
@@ -77,7 +87,6 @@ async function doubleBookedOf(repos: Repos, studio: Studio, { id, days, row }: {
 	const others = await repos.jobs.between(dayOfNumber(dayNumber(first) - BESIDE), dayOfNumber(dayNumber(last) + BESIDE));
 	const dated = others.flatMap((o) => (o.id !== id && o.said ? [{ id: o.id, says: saysOf(o), days: o.said.days }] : []));
 	const nameOf = new Map(studio.settings.rates.people.map((p) => [p.id, p.name]));
-	const { formats } = stylesOf(studio);
 	return doubleBooked([{ id, says: saysOf(row), days }, ...dated])
 		.filter((d) => d.one.job === id || d.other.job === id)
 		.map(({ person, day, sure, one, other }): DayFinding => {
@@ -85,7 +94,7 @@ async function doubleBookedOf(repos: Repos, studio: Studio, { id, days, row }: {
 			const name = nameOf.get(person) ?? 'Somebody who is gone';
 			const what = `${STAGE_WORDS[here.stage].toLowerCase()} here, ${STAGE_WORDS[there.stage].toLowerCase()} for ${there.says}`;
 			return sure
-				? { level: 'bad', say: `${name} is wanted twice at once on ${dayWords(day, formats)}: ${what}. Move one, or ask somebody else.` }
-				: { level: 'watch', say: `${name} is on two jobs on ${dayWords(day, formats)}: ${what}. Say the hours, and it is seen whether that goes.` };
+				? { level: 'bad', say: `${name} is wanted twice at once on ${dayWords(day, studio.settings)}: ${what}. Move one, or ask somebody else.` }
+				: { level: 'watch', say: `${name} is on two jobs on ${dayWords(day, studio.settings)}: ${what}. Say the hours, and it is seen whether that goes.` };
 		});
 } // prettier-ignore

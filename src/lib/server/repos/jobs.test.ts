@@ -5,6 +5,7 @@ import { jobPage } from '../pages/job-page.ts';
 import { jobListsPage } from '../pages/job-lists-page.ts';
 import { dayPage } from '../pages/day-page.ts';
 import { calendarBetween } from '../services/job-calendar.ts';
+import { itemsOf } from '../services/jobs-ahead.ts';
 import { changeJob } from '../services/change-job.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
 import { loadStudio } from '../services/studio.ts';
@@ -45,6 +46,21 @@ describe('a yes is a job', () => {
 		expect(page).toMatchObject({ isUsual: true, client: 'Tidewick Library', place: { address: 'Reading room' }, pieces: [{ quantity: 2, name: 'column', design: 'd' }] }); // prettier-ignore
 		expect(page.days.map((d) => [d.stage, d.day.slice(8)])).toEqual([['build', '11'], ['drive', '12'], ['set up', '12'], ['event', '12'], ['strike', '12']]); // prettier-ignore
 		expect(await jobPage(repos, { id: 'no', today: TODAY })).toBeNull();
+	});
+	test('of what was chosen alone: an extra nobody ticked is not built, pulled or set aside', async () => {
+		const { repos } = await tempStudio();
+		await accepted(repos, 'first');
+		const { terms, zone, clientId, lines } = (await repos.quotes.find('first'))!;
+		const extra = { ...lines[0]!, id: 'extra', quantity: 5 };
+		const offered = { ...terms, about: { extra: { addOn: true as const } } };
+		await repos.quotes.create('q', { clientId, eventDate: '2027-06-12', zone, terms: offered, lines: [{ ...lines[0]!, id: 'own' }, extra] }, NOW); // prettier-ignore
+		await sendQuote(repos, { id: 'q', evenUnknown: true, now: NOW, token: 'token-of-q' });
+		const studio = await loadStudio(repos);
+		const pieces = async () => (await itemsOf(repos, 'q', studio))!.items.map((i) => i.quantity);
+		expect(await pieces()).toEqual([2, 5]);
+		await repos.quoteLife.happen('q', 'accepted', NOW);
+		expect(await pieces()).toEqual([2]);
+		expect((await jobPage(repos, { id: 'q', today: TODAY }))!.pieces.map((p) => p.quantity)).toEqual([2]);
 	});
 	test('stays one while its quote is written anew, and is none once the yes is taken back', async () => {
 		const { repos } = await tempStudio();

@@ -16,10 +16,11 @@ export function onOrders(db: Database, actor: Actor) {
 			const rows = await db.read.select().from(onOrder).where(open).orderBy(asc(onOrder.due), asc(onOrder.id));
 			return rows.map(({ id, materialId, packId, packs, count, costMinor, ordered, due }) => ({ id, material: materialId, pack: packId, packs, count, costMinor, ordered, due }));
 		},
-		/** Writes an order down. Repeating it with the same id changes nothing. */
-		async add({ material, pack: packId, ...order }: OnOrder): Promise<void> {
+		/** Writes orders down, all of them or none. Repeating one with the same id changes nothing. */
+		async add(...orders: readonly OnOrder[]): Promise<void> {
+			const rows = orders.map(({ material, pack: packId, ...order }) => ({ ...order, materialId: material, packId, ...own }));
 			await db.write(async (tx) => {
-				await tx.insert(onOrder).values({ ...order, materialId: material, packId, ...own }).onConflictDoNothing();
+				await tx.insert(onOrder).values(rows).onConflictDoNothing();
 				await touchStock(tx, actor);
 			});
 		},

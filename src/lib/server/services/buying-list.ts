@@ -28,7 +28,7 @@ export async function buyingList(repos: Repos, { supplier, as, ...period }: Want
 		const rows = own.lines.map((l) => ({ code: safe(l.code), material: safe(l.name), packs: l.packs, pieces: l.count, unit: l.unit, price: l.minor === null ? '' : (l.minor / 100).toFixed(2), for: safe(l.for.join('; ')) }));
 		return { name: own.name, body: Papa.unparse(rows, { newline: '\r\n' }) };
 	}
-	const words = (day: string) => dayWords(day, { dates: settings.dates });
+	const words = (day: string) => dayWords(day, settings);
 	const pdf = await shoppingPdf({
 		business: settings.business.name,
 		title: `To order of ${own.name}`,

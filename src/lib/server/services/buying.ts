@@ -24,7 +24,7 @@ export async function buyingFor(repos: Repos, { today, until }: { readonly today
 		if (row.day === null || row.day < today || row.day > until) continue;
 		const work = await workOfJob(repos, row.id, studio);
 		if (!work) continue;
-		const { days } = saidOf(work, { phone: '' });
+		const { days } = saidOf(work);
 		// It is there on the day that building begins; what should have been built by now is wanted today.
 		const begins = days.filter((d) => d.stage === 'build').map((d) => d.day).sort()[0] ?? row.day;
 		const says = saysOf(row);
@@ -57,9 +57,9 @@ function offersOf({ id, packs }: Material, byName: ReadonlyMap<string, string>):
 	return packs.flatMap(({ id: pack, supplier: name, count, priceMinor, breaks = [], ended }): Offer[] => {
 		const supplier = byName.get(name);
 		if (supplier === undefined || ended) return [];
-		const first = priceMinor === null ? [] : [{ from: 1, minor: priceMinor }];
-		const more = breaks.filter((b) => b.from > 1).map((b) => ({ from: b.from, minor: b.priceMinor }));
-		return [{ pack, material: id, supplier, count, prices: [...first, ...more].sort((a, b) => a.from - b.from) }];
+		// A pack whose own price is not known is not had for nothing until a break is reached.
+		const prices = priceMinor === null ? [] : [{ from: 1, minor: priceMinor }, ...breaks.filter((b) => b.from > 1).map((b) => ({ from: b.from, minor: b.priceMinor }))];
+		return [{ pack, material: id, supplier, count, prices }];
 	});
 } // prettier-ignore
 

@@ -27,7 +27,5 @@ export async function changeJob(
 /** What is usual of a job that nobody said anything of. */
 async function usualSaid(repos: Repos, id: string): Promise<JobSaid | undefined> {
 	const work = await workOfJob(repos, id, await loadStudio(repos));
-	if (!work) return undefined;
-	const client = await repos.clients.ofQuote(id);
-	return saidOf(work, { ...client?.details, phone: client?.phone ?? '' });
+	return work && saidOf(work);
 }

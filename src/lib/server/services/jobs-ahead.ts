@@ -3,24 +3,34 @@ import { GONE } from '../../core/document/names.ts';
 import { conflictsOf, type Booking } from '../../core/owned/conflicts.ts';
 import { haveOf, isPiece, OUT, standInsFor, type OwnedThing } from '../../core/owned/owned.ts';
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
+import { chosenLines } from '../../core/quote/chosen-lines.ts';
 import { quoteItems } from '../../core/quote/quote.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import type { DatedQuote } from '../repos/things.ts';
+import { orderOf } from './orders.ts';
 import { recipePage } from './quoting.ts';
 import { contextOf, loadStudio, type Studio } from './studio.ts';
 
-/** The designs of a quote as they stand on it, and what they are worked out from. */
+/**
+ * The designs of a quote as they stand on it, lines that are none, and what they are worked out from. Of a quote with a yes
+ * only what was chosen: a yes that was told to the owner is to what is offered first.
+ */
 export async function itemsOf(repos: Repos, id: string, studio: Studio) {
 	const quote = await repos.quotes.find(id);
 	if (!quote) return undefined;
 	const page = await recipePage(repos, quote.lines.map((l) => l.versionId)); // prettier-ignore
 	const recipes = new Map(page.recipes);
+	const items = quoteItems(quote.lines, (version) => recipes.get(version), quote.terms);
+	const { typed = [] } = quote.terms;
+	const order = quote.state === 'accepted' ? await orderOf(repos, id) : undefined;
+	const on = order && chosenLines(quote.terms, items.map((i) => i.id), order.choice); // prettier-ignore
 	return {
 		quote,
-		items: quoteItems(quote.lines, (version) => recipes.get(version), quote.terms),
+		items: on ? items.filter((i) => on.has(i.id)) : items,
+		typed: on ? typed.filter((t) => on.has(t.id)) : typed,
 		library: page.library,
 		context: contextOf(studio, new Map(page.library))
 	};
@@ -36,7 +46,7 @@ async function bookingOf(repos: Repos, job: DatedQuote, studio: Studio): Promise
 		for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
 			if (line.material && isPiece(line.material) && line.role !== 'by-product')
 				add(line.material.id, line.used.valueOf());
-	for (const typed of own.quote.terms.typed ?? []) if (typed.material) add(typed.material, typed.quantity);
+	for (const typed of own.typed) if (typed.material) add(typed.material, typed.quantity);
 	const day = dayNumber(job.day);
 	return {
 		quote: job.id,

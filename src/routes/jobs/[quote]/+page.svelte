@@ -94,12 +94,12 @@
 				<li class="flex flex-wrap items-baseline gap-x-4 border-b border-line px-4 py-2">
 					<b>{piece.quantity} × {piece.name}</b>
 					<span class="text-[13.5px] text-muted">{about(piece)}</span>
-					<span class="ml-auto flex gap-x-4 text-[13.5px]"
-						><a class="quiet-link" href="/bench/{piece.design}/plan{planOf(piece)}">Plan</a><a
-							class="quiet-link"
-							href="/bench/{piece.design}/sheet{planOf(piece)}">Shop sheet</a
-						></span
-					>
+					{#if piece.design}<span class="ml-auto flex gap-x-4 text-[13.5px]"
+							><a class="quiet-link" href="/bench/{piece.design}/plan{planOf(piece)}">Plan</a><a
+								class="quiet-link"
+								href="/bench/{piece.design}/sheet{planOf(piece)}">Shop sheet</a
+							></span
+						>{/if}
 				</li>
 			{/each}
 			{#each job.typed as line, i (i)}

@@ -1,5 +1,4 @@
 import { fail } from '@sveltejs/kit';
-import { dayNumber, dayOfNumber } from '$lib/core/units/calendar-day.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
@@ -31,8 +30,10 @@ export const actions: Actions = {
 			return fail(409, {
 				trouble: 'This list has changed since it was shown. Look at it once more, and press again.'
 			});
-		for (const [i, line] of own.lines.entries())
-			await locals.repos.onOrders.add({ id: `${id}.${i}`, material: line.material, pack: line.pack, packs: line.packs, count: line.count, costMinor: line.minor, ordered: today, due: dayOfNumber(Math.max(dayNumber(own.arrives), dayNumber(today))) }); // prettier-ignore
+		const rest = { ordered: today, due: own.arrives };
+		await locals.repos.onOrders.add(
+			...own.lines.map(({ material, pack, packs, count, minor: costMinor }, i) => ({ ...rest, id: `${id}.${i}`, material, pack, packs, count, costMinor }))
+		); // prettier-ignore
 		return { ordered: own.name };
 	}
 };

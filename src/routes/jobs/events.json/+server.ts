@@ -1,11 +1,10 @@
 import { error, json } from '@sveltejs/kit';
-import { dayNumber } from '$lib/core/units/calendar-day.ts';
+import { dayNumber, isDay } from '$lib/core/units/calendar-day.ts';
 import { calendarBetween } from '$lib/server/services/job-calendar.ts';
 import type { RequestHandler } from './$types';
 
 /** Longest stretch that is asked for at once, days. */
 const MOST = 100;
-const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
 
 /** What is in the calendar between two days, both included. */
 export const GET: RequestHandler = async ({ locals, url }) => {
