@@ -29,6 +29,7 @@ test('from the calendar to a job by mouse: an hour is said, a day added, taken o
 	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.')).toBeVisible();
 	await expect(page.getByRole('region', { name: 'Days' }).getByText('08:30–15:00')).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Change Build/ })).toBeFocused();
 
 	// The other tab says something over what it has not seen: it is told, keeps what was typed, and may say it on top.
 	await other.getByLabel('Where one parks').fill('Behind the mill');

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { minutesOf, STAGE_WORDS, type JobDay } from '../../core/job/job.ts';
 	import { printHour } from '../../core/job/read-days.ts';
@@ -29,6 +30,13 @@
 		const minutes = minutesOf(day);
 		return minutes === null ? '' : `${Math.round(minutes / 6) / 10} h`;
 	};
+	const uid = $props.id();
+	/** The form closes, and the focus goes back to what opened it. */
+	async function close(of: string) {
+		open = '';
+		await tick();
+		document.getElementById(`${uid}-${of}`)?.querySelector('button')?.focus();
+	}
 	const own = (of: string) => (typed?.of === of ? { typed, errors: errors ?? {} } : {});
 </script>
 
@@ -52,7 +60,7 @@
 					{#if day.note}<span class="text-muted">{day.people.length > 0 ? '· ' : ''}{day.note}</span
 						>{/if}</span
 				>
-				{#if mayChange}<span class="flex gap-x-3 text-[13.5px]">
+				{#if mayChange}<span id="{uid}-{day.id}" class="flex gap-x-3 text-[13.5px]">
 						<button
 							type="button"
 							class="quiet-link min-h-[30px]"
@@ -71,12 +79,12 @@
 					</span>{/if}
 			</div>
 			{#if open === day.id}
-				<DayForm {day} {people} {revision} {fresh} {...own(day.id)} ondone={() => (open = '')} />
+				<DayForm {day} {people} {revision} {fresh} {...own(day.id)} ondone={() => void close(day.id)} />
 			{/if}
 		</li>
 	{:else}<li class="border-b border-line px-4 py-3 text-muted">No day is said yet.</li>{/each}
 </ul>
 {#if mayChange}
-	{#if open === 'new'}<DayForm {people} {revision} {fresh} {...own('')} ondone={() => (open = '')} />
-	{:else}<p class="pt-2"><Button onclick={() => (open = 'new')}>Add a day</Button></p>{/if}
+	{#if open === 'new'}<DayForm {people} {revision} {fresh} {...own('')} ondone={() => void close('new')} />
+	{:else}<p id="{uid}-new" class="pt-2"><Button onclick={() => (open = 'new')}>Add a day</Button></p>{/if}
 {/if}
