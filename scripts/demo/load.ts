@@ -156,7 +156,7 @@ async function stockShelf(repos: Repos, now: Date): Promise<void> {
 	for (const [i, { material, packs }] of stockRows.slice(12, 14).entries()) {
 		const { count, priceMinor } = packs[0]!;
 		const many = 2 + i;
-		await repos.onOrders.add({ id: `${material.id}-order`, material: material.id, pack: `${material.id}-pack`, packs: many, count, costMinor: priceMinor === null ? null : priceMinor * many, ordered: day(2), due: day(i === 0 ? -3 : 1) }); // prettier-ignore
+		await repos.onOrders.add({ id: `${material.id}-order`, material: material.id, pack: `${material.id}-pack`, packs: many, count, costMinor: priceMinor === null ? null : priceMinor * many, ordered: day(6), due: day(i === 0 ? -3 : 2) }); // prettier-ignore
 	}
 	await repos.stockViews.keep({ id: 'view-order-again', name: 'to order again', query: 'low=1' });
 	await repos.stockViews.keep({ id: 'view-worth', name: 'what is there', query: 'sort=worth.down&columns=bag onHand onOrder worth supplier each' }); // prettier-ignore

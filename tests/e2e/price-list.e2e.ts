@@ -60,7 +60,8 @@ test('rows pasted from a spreadsheet, what is no list, and the Stockroom as CSV'
 	await page.getByRole('button', { name: 'Read these rows' }).click();
 	await page.getByRole('button', { name: /^See what the 1 row/ }).click();
 	await expect(page.getByText('1 pack is added to what you have', { exact: false })).toContainText(
-		'This moves'
+		'This moves',
+		{ timeout: 60_000 }
 	);
 	const list = page.getByLabel('The list, as CSV');
 	await list.setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x50, 0x4b, 3, 4, 1, 2, 3]) }); // prettier-ignore

@@ -107,7 +107,7 @@ test('what is ordered is on order until it came, in parts too; what is lost says
 	await expect(losses).toContainText('holed in the bag 8');
 	await expect(losses).toContainText('L-77');
 	await losses.getByRole('button', { name: /^Count with/ }).click();
-	await losses.getByRole('button', { name: 'Count with it, that is meant' }).click({ timeout: 20_000 });
+	await losses.getByRole('button', { name: 'Count with it, that is meant' }).click({ timeout: 60_000 });
 	await expect(losses.getByRole('button', { name: /^Count with/ })).toHaveCount(0);
 });
 

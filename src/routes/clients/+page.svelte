@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 
@@ -10,14 +11,7 @@
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
 		<h1 class="text-[25px]">Clients</h1>
 		<form class="flex items-end gap-2" role="search">
-			<input
-				class="control w-60"
-				name="search"
-				value={data.search}
-				placeholder="name, e-mail, telephone"
-				aria-label="Search the clients"
-				autocomplete="off"
-			/>
+			<SearchBox value={data.search} label="Search the clients" placeholder="name, e-mail, telephone" />
 			<Button type="submit">Find</Button>
 		</form>
 		<a class="quiet-link ml-auto" href="/quotes">Quotes</a>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Pager from '$lib/ui/pager/Pager.svelte';
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import { goto } from '$app/navigation';
 	import type { CalendarEntry } from '$lib/core/job/calendar.ts';
 	import { dayWords } from '$lib/core/quote/day-words.ts';
@@ -23,13 +25,11 @@
 		<h1 class="text-[25px]">Jobs</h1>
 		<form class="flex items-end gap-2" role="search">
 			{#if data.past}<input type="hidden" name="past" value="yes" />{/if}
-			<input
-				class="control w-56"
-				name="search"
+			<SearchBox
 				value={data.search}
+				label="Search the jobs"
 				placeholder="client, occasion, place, number"
-				aria-label="Search the jobs"
-				autocomplete="off"
+				width="w-56"
 			/>
 			<Button type="submit">Find</Button>
 		</form>
@@ -88,14 +88,10 @@
 			</li>
 		{/each}
 	</ul>
-	{#if data.pages > 1}
-		<nav class="flex items-center justify-center gap-4 pt-4" aria-label="Pages of jobs">
-			{#if data.page > 1}<a class="quiet-link" href={at({ page: String(data.page - 1) })}>the page before</a
-				>{/if}
-			<span class="text-muted">page {data.page} of {data.pages}</span>
-			{#if data.page < data.pages}<a class="quiet-link" href={at({ page: String(data.page + 1) })}
-					>the next page</a
-				>{/if}
-		</nav>
-	{/if}
+	<Pager
+		page={data.page}
+		pages={data.pages}
+		label="Pages of jobs"
+		href={(page) => at({ page: String(page) })}
+	/>
 </main>

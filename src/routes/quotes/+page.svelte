@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Pager from '$lib/ui/pager/Pager.svelte';
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import { enhance } from '$app/forms';
 	import { formatMoney, money } from '$lib/core/money/money.ts';
 	import { dayWords } from '$lib/core/quote/day-words.ts';
@@ -39,14 +41,7 @@
 		<h1 class="text-[25px]">Quotes</h1>
 		<a class="quiet-link self-end pb-1.5" href="/clients">Clients</a>
 		<form class="flex items-end gap-2" role="search">
-			<input
-				class="control w-60"
-				name="search"
-				value={data.search}
-				placeholder="client, occasion, number"
-				aria-label="Search the quotes"
-				autocomplete="off"
-			/>
+			<SearchBox value={data.search} label="Search the quotes" placeholder="client, occasion, number" />
 			<Button type="submit">Find</Button>
 			<span class="self-center text-[13px] text-muted"
 				>{data.all === 1 ? '1 quote' : `${data.all} quotes`}</span
@@ -197,13 +192,7 @@
 				</p>{/if}
 		</div>
 	{/each}
-	{#if data.pages > 1}
-		<nav class="flex items-center justify-center gap-4" aria-label="Pages of quotes">
-			{#if data.page > 1}<a class="quiet-link" href={pageAt(data.page - 1)}>the page before</a>{/if}
-			<span class="text-muted">page {data.page} of {data.pages}</span>
-			{#if data.page < data.pages}<a class="quiet-link" href={pageAt(data.page + 1)}>the next page</a>{/if}
-		</nav>
-	{/if}
+	<Pager page={data.page} pages={data.pages} label="Pages of quotes" href={pageAt} />
 </main>
 
 <style>

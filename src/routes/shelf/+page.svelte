@@ -1,4 +1,6 @@
 <script lang="ts">
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
+	import Pager from '$lib/ui/pager/Pager.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -26,13 +28,7 @@
 		</p>
 		<form class="flex flex-wrap items-center gap-2">
 			{#if data.query.away}<input type="hidden" name="away" value="yes" />{/if}
-			<input
-				class="control w-44"
-				name="search"
-				value={data.query.search}
-				placeholder="name or tag"
-				aria-label="Search the Shelf"
-			/>
+			<SearchBox value={data.query.search} label="Search the Shelf" placeholder="name or tag" width="w-44" />
 			<select
 				class="control"
 				name="sort"
@@ -115,12 +111,5 @@
 			>
 		</p>
 	{/if}
-	{#if data.pages > 1}
-		<nav class="flex items-center justify-center gap-4 py-6" aria-label="Pages">
-			{#if data.page > 1}<a class="quiet-link" href={link({ page: data.page - 1 })}>the page before</a>{/if}
-			<span class="text-muted">page {data.page} of {data.pages}</span>
-			{#if data.page < data.pages}<a class="quiet-link" href={link({ page: data.page + 1 })}>the next page</a
-				>{/if}
-		</nav>
-	{/if}
+	<Pager page={data.page} pages={data.pages} label="Pages" href={(page) => link({ page })} />
 </main>

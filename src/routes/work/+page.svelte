@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 
 	let { data } = $props();
@@ -15,14 +16,7 @@
 	<header class="flex flex-wrap items-end gap-x-6 gap-y-3 py-4">
 		<h1 class="text-[25px]">To build</h1>
 		<form class="flex items-end gap-2" role="search">
-			<input
-				class="control w-60"
-				name="search"
-				value={data.search}
-				placeholder="Find a design"
-				aria-label="Find a design"
-				autocomplete="off"
-			/>
+			<SearchBox value={data.search} label="Find a design" placeholder="Find a design" />
 			<Button type="submit">Find</Button>
 		</form>
 	</header>

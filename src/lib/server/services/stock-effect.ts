@@ -36,6 +36,8 @@ export async function stockEffect(
 	const today = dayIn(before.settings.zone);
 	const own = new Map(withCounting(changed, before.settings.rates.packPrice, today).map((m) => [m.id, m]));
 	const after: Studio = { ...before, materials: putIn(before.materials, own) };
+	const known = new Map(before.materials.map((m) => [m.id, m]));
+	const foundAnew = [...own.values()].some((m) => !isFoundAs(known.get(m.id), m));
 	const designs: MovedDesign[] = [];
 	const shelf = await repos.designs.shelf();
 	const kept = shelf.flatMap((r) => (r.versionId === null ? [] : [r.id]));
@@ -44,6 +46,7 @@ export async function stockEffect(
 			const library = await loadLibrary(repos, recipe);
 			const worked = (studio: Studio) => tally(recipe, null, 1, contextOf(studio, library));
 			const now = worked(before);
+			if (!foundAnew && !isIn(now.bill, own)) continue;
 			const then = worked(after);
 			if (!isIn(now.bill, own) && !isIn(then.bill, own)) continue;
 			const by = then.cost.total.known.minor - now.cost.total.known.minor;
@@ -66,6 +69,11 @@ function putIn(materials: readonly Material[], own: ReadonlyMap<string, Material
 	const there = new Set(materials.map((m) => m.id));
 	return [...materials.map((m) => own.get(m.id) ?? m), ...[...own.values()].filter((m) => !there.has(m.id))];
 }
+
+/** Whether designs find it by the same as before: then a design it was not in has no use for it now either. */
+const isFoundAs = (was: Material | undefined, is: Material): boolean =>
+	was !== undefined && FOUND_BY.every((by) => JSON.stringify(was[by]) === JSON.stringify(is[by]));
+const FOUND_BY = ['kind', 'nominal', 'colour', 'mark', 'outline', 'facts', 'retired', 'into', 'unit', 'safe', 'reuse'] as const; // prettier-ignore
 
 const isIn = ({ lines }: Bill, own: ReadonlyMap<string, Material>): boolean =>
 	lines.some((l) => l.material && own.has(l.material.id));

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import ChangeList from '$lib/features/changes/ChangeList.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 
@@ -26,13 +27,11 @@
 				{#each ABOUT as [value, words] (value)}<option {value} selected={value === data.about}>{words}</option
 					>{/each}
 			</select>
-			<input
-				class="control w-56"
-				name="search"
+			<SearchBox
 				value={data.search}
+				label="Search what was changed"
 				placeholder="name, person, figure"
-				aria-label="Search what was changed"
-				autocomplete="off"
+				width="w-56"
 			/>
 			<Button type="submit">Find</Button>
 		</form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SearchBox from '$lib/ui/search/SearchBox.svelte';
 	import Button from '$lib/ui/button/Button.svelte';
 
 	let { data } = $props();
@@ -14,7 +15,7 @@
 			{data.many === 1 ? 'label' : 'labels'}; a scanner reads the bars at the Stockroom’s code field.
 		</p>
 		<form class="flex w-full flex-wrap items-center gap-2">
-			<input class="control" name="search" value={data.search} placeholder="name" aria-label="Whose labels" />
+			<SearchBox value={data.search} label="Whose labels" placeholder="name" />
 			<select class="control" name="kind" aria-label="Kind" value={data.kind ?? ''}>
 				<option value="">every kind</option>
 				{#each data.kinds as each (each.kind)}<option value={each.kind}>{each.words}</option>{/each}
