@@ -17,6 +17,8 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: server,
+		// Registered by the few pages that are opened without a line.
+		serviceWorker: { register: false },
 		// The database and the PDF fonts are read at run time, never bundled.
 		csp: {
 			mode: 'auto',

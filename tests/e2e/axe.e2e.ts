@@ -121,6 +121,8 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/jobs/buying'],
 		['/jobs/quote-lanterns', (p) => p.getByRole('button', { name: 'Add a day' }).click()],
 		['/jobs/quote-lanterns/lists'],
+		['/jobs/quote-lanterns/tally', (p) => p.getByRole('button', { name: /^One is lost/ }).click()],
+		['/jobs/quote-lanterns/count'],
 		['/jobs/day/today'],
 		['/shelf?away=yes'],
 		['/quotes/quote-garden'],

@@ -24,6 +24,8 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/jobs',
 		'/jobs/quote-lanterns',
 		'/jobs/quote-lanterns/lists',
+		'/jobs/quote-lanterns/tally',
+		'/jobs/quote-lanterns/count',
 		'/jobs/day/today',
 		'/jobs/calendar',
 		'/jobs/buying'

@@ -74,7 +74,15 @@
 						></span
 					>
 					<span class="text-[13px] text-muted"
-						>{row.isRevised ? 'quote is written anew' : row.isSaid ? '' : 'days as usual'}</span
+						>{row.isRevised
+							? 'quote is written anew'
+							: data.past
+								? row.isCounted
+									? 'counted back'
+									: 'to count back'
+								: row.isSaid
+									? ''
+									: 'days as usual'}</span
 					>
 				</a>
 			</li>

@@ -10,6 +10,7 @@ import { takeLoss } from '$lib/server/take-loss.ts';
 import { askFirst, NOTHING_ASKED } from '$lib/server/services/stock-effect.ts';
 import { printView, readView } from '$lib/core/stock/view.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
+import { countedLines } from '$lib/server/services/counted-lines.ts';
 import { contextOf, loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -17,7 +18,7 @@ export const load: PageServerLoad = async ({ locals: { repos } }) => {
 	const [studio, suppliers, counts, moves, orders, views] = await Promise.all([
 		loadStudio(repos),
 		repos.stock.suppliers(),
-		repos.countBacks.lines(),
+		countedLines(repos),
 		repos.stockMoves.all(),
 		repos.onOrders.open(),
 		repos.stockViews.list()

@@ -58,6 +58,7 @@ const KNOWN: Readonly<Record<string, readonly [words: string, print: Print]>> = 
 	'person.invited': ['invited as', asIs],
 	'invitation.ended_at': ['invitation taken back', () => ''],
 	'job.day': ['day of the event', asIs],
+	'job.counted': ['the job counted back', asIs],
 	'link.ended': ['the client’s link was taken back', asIs],
 	'payment.state': ['payment', asIs],
 	'studio.restored': ['the whole studio was put back to', asIs],

@@ -29,6 +29,8 @@ export interface StepLine {
 	readonly text: string;
 	/** Colours of the Stockroom, where it has any. */
 	readonly colours: readonly string[];
+	/** Of which material each is, where it is one of the Stockroom. */
+	readonly material?: Id | undefined;
 }
 
 /** A step as the structures make it. */

@@ -1,4 +1,5 @@
 import { holding, slotName } from '../document/names.ts';
+import { matchKey } from '../materials/catalogue.ts';
 import { isLast, stepsOf } from '../structures/registry/plan.ts';
 import { hostPartOf } from '../structures/registry/refs.ts';
 import { isSeen } from '../structures/registry/picture.ts';
@@ -323,7 +324,13 @@ class SectionSteps {
 			return {
 				count: need.quantity.mul(this.#all).valueOf(),
 				text: `${own ?? `${formatInches(need.nominal)}${heart}`}${size}${own ? '' : `, ${slot}`}${need.method === 'eye' ? ', by eye' : ''}${need.gas === 'helium' ? ', helium' : ''}`,
-				colours: colour === null ? [] : [colour]
+				colours: colour === null ? [] : [colour],
+				material: (
+					of ??
+					this.context.catalogue.byMatch.get(
+						matchKey(need.kind, need.nominal, need.colour, need.mark ?? null)
+					)
+				)?.id
 			};
 		});
 		return [

@@ -186,7 +186,7 @@ const ratesOn = ({ job }: QuoteTerms, rates: Rates): Rates =>
 
 const crewed = new WeakMap<TallyContext, { readonly crew: string; readonly context: TallyContext }>();
 /** The same with all else it is worked out from; the same for the same people. */
-function contextOn(terms: QuoteTerms, context: TallyContext): TallyContext {
+export function contextOn(terms: QuoteTerms, context: TallyContext): TallyContext {
 	const rates = ratesOn(terms, context.rates);
 	if (rates === context.rates) return context;
 	const crew = rates.crew.join();
@@ -254,7 +254,7 @@ function chosenOf(all: readonly QuoteItem[], terms: QuoteTerms, selection: Selec
 }
 
 /** What a line that is no design costs: as said, else a use of its material, else nothing. */
-function costOfTyped(
+export function costOfTyped(
 	{ quantity, costMinor, material, label }: TypedLine,
 	{ catalogue, rates }: TallyContext
 ): Amount {

@@ -69,7 +69,7 @@
 <header
 	class="no-print flex min-h-[52px] items-center gap-x-5 max-[860px]:gap-x-3 max-sm:flex-wrap gap-y-1 border-b border-line bg-paper px-[22px] py-1.5 max-sm:gap-x-3 max-sm:px-3"
 >
-	<a href="/" class="flex items-center gap-2.5 font-head text-[18px] font-bold"
+	<a href="/" class="flex shrink-0 items-center gap-2.5 font-head text-[18px] font-bold"
 		><Mark /> <span class="max-[860px]:sr-only max-sm:not-sr-only">Bright Tally</span></a
 	>
 	{#if demo}<span
@@ -78,7 +78,7 @@
 		>{/if}
 	<nav
 		aria-label="Main"
-		class="goes-on flex min-w-0 gap-x-1 max-[860px]:gap-x-0 max-[860px]:overflow-x-auto max-sm:order-last max-sm:w-full max-sm:overflow-x-auto"
+		class="goes-on flex min-w-0 gap-x-1 max-[860px]:gap-x-0 max-[1180px]:overflow-x-auto max-sm:order-last max-sm:w-full max-sm:overflow-x-auto"
 	>
 		{#each words as [href, word] (href)}
 			<a

@@ -2,7 +2,7 @@ import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { changeEntry } from './tables/changes.ts';
 import { countBack } from './tables/count-back.ts';
 import { design, designVersion, saveReceipt, versionName, versionRef } from './tables/design.ts';
-import { job, jobTick, otherEvent } from './tables/job.ts';
+import { job, jobCount, jobTick, otherEvent, tallyMark } from './tables/job.ts';
 import { endedLink, linkLook } from './tables/links.ts';
 import { credential, invitation, person, secondStep, session, staffLetter, verification } from './tables/people.ts'; // prettier-ignore
 import { photo } from './tables/photo.ts';
@@ -41,6 +41,8 @@ export const STUDIO_TABLES = {
 	placePhoto,
 	job,
 	jobTick,
+	jobCount,
+	tallyMark,
 	otherEvent,
 	endedLink,
 	linkLook,

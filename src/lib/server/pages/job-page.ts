@@ -31,9 +31,10 @@ export async function jobPage(repos: Repos, { id, today }: { readonly id: string
 		hasAir: work.hasAir,
 		words: (day: string) => dayWords(day, settings)
 	};
-	const [twice, busy] = await Promise.all([
+	const [twice, busy, counted] = await Promise.all([
 		row.isRevised ? [] : wantedTwice(repos, { id }),
-		doubleBookedOf(repos, studio, { id, days, row })
+		doubleBookedOf(repos, studio, { id, days, row }),
+		repos.jobCounts.counted([id])
 	]);
 	return {
 		id,
@@ -43,6 +44,8 @@ export async function jobPage(repos: Repos, { id, today }: { readonly id: string
 		isRevised: row.isRevised,
 		revision: row.revision,
 		isUsual: row.said === null,
+		isCounted: counted.has(id),
+		isOver: row.day !== null && row.day <= today,
 		days,
 		place: said.place,
 		note: said.note,

@@ -19,6 +19,7 @@ import {
 } from '../../core/stock/ledger.ts';
 import { printMoney } from '../../core/units/print-number.ts';
 import type { Repos } from '../repos/index.ts';
+import { countedLines } from '../services/counted-lines.ts';
 import { contextOf, type Studio } from '../services/studio.ts';
 import { countedLoss, eachText, newsOf, percent, saidLoss } from './stock-words.ts';
 
@@ -26,7 +27,8 @@ import { countedLoss, eachText, newsOf, percent, saidLoss } from './stock-words.
 const SHOWN = 30;
 
 /** What the page of a material shows: its packs and their prices, what is on the shelf, what it is, what could stand in. */
-export async function materialPage({ stock, stockMoves, onOrders, countBacks }: Repos, studio: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
+export async function materialPage(repos: Repos, studio: Studio, { material, today }: { readonly material: Material; readonly today: string }) {
+	const { stock, stockMoves, onOrders } = repos;
 	const { settings, materials, colours } = studio;
 	const { catalogue } = contextOf(studio);
 	const byId = catalogue.colours;
@@ -37,7 +39,7 @@ export async function materialPage({ stock, stockMoves, onOrders, countBacks }: 
 		stock.suppliers(),
 		stock.prices(material.id),
 		onOrders.open(),
-		countBacks.lines(),
+		countedLines(repos),
 		stockMoves.of(material.id),
 		movesOf(assorted),
 		movesOf(near)

@@ -30,6 +30,8 @@ const WORDS: Readonly<Record<StudioTable, readonly [one: string, many: string]>>
 	placePhoto: ['photo of a client’s place', 'photos of clients’ places'],
 	job: ['job', 'jobs'],
 	jobTick: ['tick on a list', 'ticks on lists'],
+	jobCount: ['job counted back', 'jobs counted back'],
+	tallyMark: ['count at the bench', 'counts at the bench'],
 	otherEvent: ['event of another calendar', 'events of other calendars'],
 	endedLink: ['link that was taken back', 'links that were taken back'],
 	linkLook: ['look at a link', 'looks at links'],

@@ -6,6 +6,7 @@ import { owner, tempDatabase } from '../../../../tests/kit/temp-db.ts';
 import { PLAIN_MATERIAL } from '../../core/materials/material.ts';
 import { confirmOrder, orderOf, payOrder } from '../services/orders.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
+import type { JobCounted } from '../../core/job/counted.ts';
 import { NO_PLACE } from '../../core/job/job.ts';
 import { inches } from '../../core/units/length.ts';
 import { createRepos } from './index.ts';
@@ -71,13 +72,15 @@ test('every row that is written says whose request wrote it last', async () => {
 	const first = await writers();
 	const ofOrders = [
 		'job',
+		'job_count',
 		'job_tick',
 		'message',
 		'paper',
 		'payment',
 		'place_photo',
 		'quote_event',
-		'quote_issue'
+		'quote_issue',
+		'tally_mark'
 	];
 	const never = Object.fromEntries(ofOrders.map((table) => [table, []]));
 	expect(first).toEqual({ ...Object.fromEntries(tables.map((t) => [t.name, ['wendy']])), ...never });
@@ -100,8 +103,11 @@ test('every row that is written says whose request wrote it last', async () => {
 	const sent = await sendQuote(peter, { id: 'q', token: 'token-of-q', evenUnknown: true, now: NOW });
 	expect(sent).toBe('sent');
 	await peter.quoteLife.happen('q', 'accepted', NOW);
+	const NOTHING_COUNTED: JobCounted = { day: '2027-06-11', materials: [], times: [], miles: 4, costs: [], leftOut: false, note: '' }; // prettier-ignore
 	await peter.jobs.say('q', 0, { days: [], place: NO_PLACE, note: '' }, NOW);
 	await peter.jobs.tick('q', { list: 'pull', key: 'k', on: true }, NOW);
+	await peter.jobCounts.keep('q', 0, NOTHING_COUNTED, new Map(), NOW);
+	await peter.tallyMarks.add('q', [{ id: 'mark', line: lines[0]!.id, step: 'inflate:a', kind: 'done', amount: 1, material: '', cause: null, person: '', at: NOW.getTime() }]); // prettier-ignore
 	await peter.placePhotos.add('q', { ...photo, id: 'place' }, NOW);
 	const desk = { now: NOW, link: 'http://studio.example/q/token', pdf: async () => new Uint8Array() };
 	await confirmOrder(peter, 'q', desk);
@@ -118,6 +124,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		ended_link: ['wendy'],
 		invitation: alone,
 		job: alone,
+		job_count: alone,
 		job_tick: alone,
 		material: ['wendy'],
 		message: alone,
@@ -139,6 +146,7 @@ test('every row that is written says whose request wrote it last', async () => {
 		stock_move: both,
 		stock_view: alone,
 		supplier: ['wendy'],
+		tally_mark: alone,
 		version_name: alone,
 		workspace: alone
 	});

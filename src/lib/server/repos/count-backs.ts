@@ -3,9 +3,8 @@ import { countedLinesSchema, type CountedLine } from '../../core/count-back/coun
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { countBack } from '../db/tables/count-back.ts';
-import { stockMove } from '../db/tables/stock.ts';
 import type { Move } from '../../core/stock/ledger.ts';
-import { touchStock } from './workspaces.ts';
+import { writeTook } from './write-took.ts';
 
 /** What a design really took, counted after it was built. */
 export interface CountBack {
@@ -62,18 +61,7 @@ export function countBacks(db: Database, actor: Actor) {
 					.values({ ...count, workspaceId, designId: design, changedBy })
 					.onConflictDoNothing()
 					.returning({ id: countBack.id });
-				if (rows.length === 0 || took.size === 0) return;
-				const kept = await tx
-					.selectDistinct({ material: stockMove.materialId })
-					.from(stockMove)
-					.where(eq(stockMove.workspaceId, workspaceId));
-				const moves = kept.flatMap(
-					({ material }) =>
-					(took.get(material) ?? []).map(({ cause, ...move }) => ({ ...move, cause: cause ?? null, materialId: material, workspaceId, changedBy })) // prettier-ignore
-				);
-				if (moves.length === 0) return;
-				await tx.insert(stockMove).values(moves);
-				await touchStock(tx, actor);
+				if (rows.length > 0) await writeTook(tx, actor, took);
 			});
 		},
 		/** Says which version a count was made into. */

@@ -4,6 +4,7 @@ import { changes } from './changes.ts';
 import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
+import { jobCounts } from './job-counts.ts';
 import { jobs } from './jobs.ts';
 import { links } from './links.ts';
 import { memoOf } from './memo.ts';
@@ -23,6 +24,7 @@ import { quotes } from './quotes.ts';
 import { silenced } from './silenced.ts';
 import { stock } from './stock.ts';
 import { stockViews } from './stock-views.ts';
+import { tallyMarks } from './tally-marks.ts';
 import { things } from './things.ts';
 import { wholeStudio } from './whole-studio.ts';
 import { workspaces } from './workspaces.ts';
@@ -55,6 +57,8 @@ export function createRepos(db: Database, actor: Actor) {
 		things: things(db, actor),
 		links: links(db, actor),
 		jobs: jobs(db, actor),
+		jobCounts: jobCounts(db, actor),
+		tallyMarks: tallyMarks(db, actor),
 		wholeStudio: wholeStudio(db, actor),
 		memo: memoOf(db, actor)
 	};

@@ -1,6 +1,7 @@
 import { createSchemaFactory } from 'drizzle-zod';
 import { z, type ZodObject, type ZodType } from 'zod';
 import { countedLinesSchema } from '../../core/count-back/counted.schema.ts';
+import { jobCountedSchema } from '../../core/job/counted.schema.ts';
 import { jobSaidSchema } from '../../core/job/job.schema.ts';
 import { factsSchema } from '../../core/materials/facts.schema.ts';
 import { breaksSchema, partColourSchema, reuseSchema } from '../../core/materials/material.schema.ts';
@@ -47,7 +48,8 @@ export const DOCUMENTS: Partial<Record<StudioTable, Readonly<Record<string, ZodT
 	quoteEvent: { said: orNull(eventSaidSchema) },
 	paper: { frozen: readBy(frozenPaperSchema) },
 	placePhoto: { bytes: picture },
-	job: { said: readBy(jobSaidSchema) }
+	job: { said: readBy(jobSaidSchema) },
+	jobCount: { counted: readBy(jobCountedSchema) }
 };
 
 const rowSchema = (name: StudioTable): ZodType<Readonly<Record<string, unknown>>> => {

@@ -20,8 +20,11 @@ export async function buyingFor(repos: Repos, { today, until }: { readonly today
 	const needs: (OnDay & { readonly job: string })[] = [];
 	const jobs: { readonly id: string; readonly says: string; readonly day: string }[] = [];
 	const unlisted = new Map<string, number>();
-	for (const row of await repos.jobs.between(today, until)) {
-		if (row.day === null || row.day < today || row.day > until) continue;
+	const near = await repos.jobs.between(today, until);
+	const counted = await repos.jobCounts.counted(near.map((r) => r.id));
+	for (const row of near) {
+		// What was counted back has all it took.
+		if (row.day === null || row.day < today || row.day > until || counted.has(row.id)) continue;
 		const work = await workOfJob(repos, row.id, studio);
 		if (!work) continue;
 		const { days } = saidOf(work);

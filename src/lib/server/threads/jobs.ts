@@ -13,12 +13,14 @@ import { coloursPage } from '../pages/colours-page.ts';
 import { cutPage } from '../pages/cut-page.ts';
 import { thingsPage } from '../pages/things-page.ts';
 import { dayPage } from '../pages/day-page.ts';
+import { jobCountPage } from '../pages/job-count-page.ts';
 import { jobListsPage } from '../pages/job-lists-page.ts';
 import { jobPage } from '../pages/job-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
+import { tallyPage } from '../pages/tally-page.ts';
 import { swatchesPage } from '../pages/swatches-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
@@ -64,6 +66,8 @@ export const JOBS = {
 	'job page': jobPage,
 	'job lists': jobListsPage,
 	'day page': dayPage,
+	'tally page': tallyPage,
+	'job count page': jobCountPage,
 	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
 		buyingPage(repos, wanted, await solver(SOLVING)),
 	'buying list': async (repos: Repos, wanted: Parameters<typeof buyingList>[1]) =>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { printSpell } from '$lib/core/job/counted.ts';
 	import { eventDay, PLACE_FIELDS } from '$lib/core/job/job.ts';
 	import { placeLabel } from '$lib/core/job/read-days.ts';
 	import JobDays from '$lib/features/jobs/JobDays.svelte';
@@ -16,7 +17,7 @@
 	const errors = $derived(form && 'errors' in form ? (form.errors as Record<string, string>) : undefined);
 	/** What was typed about the place and not taken. */
 	const ofPlace = $derived(typed && 'address' in typed ? typed : undefined);
-	const hours = (n: number) => `${Math.floor(n)}:${String(Math.round((n % 1) * 60) % 60).padStart(2, '0')}`;
+	const hours = (n: number) => printSpell(n * 60);
 	const about = (piece: (typeof job.pieces)[number]) =>
 		[piece.colourway, piece.size, piece.tall, `${piece.balloons} balloons`].filter(Boolean).join(' · ');
 	const planOf = (piece: (typeof job.pieces)[number]) =>
@@ -31,7 +32,11 @@
 		<p class="ml-auto flex flex-wrap items-center gap-x-4 gap-y-1">
 			<a class="quiet-link" href="/jobs">Jobs</a>
 			<a class="quiet-link" data-goes="books" href="/quotes/{job.id}">The quote</a>
-			<Button kind="strong" href="/jobs/{job.id}/lists">Lists</Button>
+			<Button kind={job.isOver ? 'strong' : undefined} href="/jobs/{job.id}/count"
+				>{job.isCounted ? 'What it came to' : 'Count it back'}</Button
+			>
+			<Button href="/jobs/{job.id}/tally">Build and count</Button>
+			<Button kind={job.isOver ? undefined : 'strong'} href="/jobs/{job.id}/lists">Lists</Button>
 		</p>
 	</header>
 	<div class="grid gap-2 empty:hidden">

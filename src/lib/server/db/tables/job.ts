@@ -1,5 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { MARK_KINDS } from '../../../core/job/tally-marks.ts';
+import { LOSS_CAUSES } from '../../../core/stock/ledger.ts';
 import { changedBy } from './changed-by.ts';
 import { quote } from './quote.ts';
 import { workspace } from './workspace.ts';
@@ -73,5 +75,57 @@ export const otherEvent = sqliteTable(
 		primaryKey({ columns: [t.workspaceId, t.calendar, t.uid] }),
 		index('other_event_day').on(t.workspaceId, t.firstDay),
 		check('other_event_days', sql`${t.firstDay} <= ${t.lastDay} AND length(${t.title}) <= 200`)
+	]
+);
+
+/** What was counted of a job once it was over. */
+export const jobCount = sqliteTable(
+	'job_count',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		quoteId: text('quote_id').notNull(),
+		/** `YYYY-MM-DD`: the day it was counted for. */
+		day: text().notNull(),
+		/** Read only through `jobCountedSchema`. */
+		counted: text({ mode: 'json' }).$type<unknown>().notNull(),
+		/** Goes up by one when it is put right. */
+		revision: integer().notNull().default(1),
+		changedAt: integer('changed_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.quoteId] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		index('job_count_day').on(t.workspaceId, t.day),
+		check('job_count_revision', sql`${t.revision} > 0`)
+	]
+);
+
+/** Something counted at the bench while a step is done: rows are added only, so that two who count never write over each other. */
+export const tallyMark = sqliteTable(
+	'tally_mark',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		quoteId: text('quote_id').notNull(),
+		/** Made where it was counted: sent twice it counts once. */
+		id: text().notNull(),
+		/** The line of the quote, and the step of its plan. */
+		line: text().notNull(),
+		step: text().notNull(),
+		kind: text({ enum: MARK_KINDS }).notNull(),
+		/** Pieces that were done or lost, below 0 where they are taken back; seconds of time. */
+		amount: integer().notNull(),
+		/** Of what was lost: of which material, blank where that was not said; and why. */
+		material: text().notNull().default(''),
+		cause: text({ enum: LOSS_CAUSES }),
+		/** Who counted, of those who work here; blank is not said. */
+		person: text().notNull().default(''),
+		at: integer({ mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.quoteId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		check('tally_mark_amount', sql`abs(${t.amount}) BETWEEN 1 AND 100000`)
 	]
 );

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
+	import { keepPage } from '$lib/features/jobs/keep-page.ts';
 	import { Ticks, type SendTicks } from '$lib/features/jobs/ticks.svelte.ts';
 	import Button from '$lib/ui/button/Button.svelte';
 	import Notice from '$lib/ui/notice/Notice.svelte';
@@ -24,6 +25,7 @@
 		// A line that comes back is not always told.
 		const every = setInterval(again, 20_000);
 		addEventListener('online', again);
+		void keepPage();
 		return () => {
 			clearInterval(every);
 			removeEventListener('online', again);
