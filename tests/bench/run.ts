@@ -1,5 +1,6 @@
 import { backup } from './backup.ts';
 import { buying } from './buying.ts';
+import { planning } from './planning.ts';
 import { cutting } from './cutting.ts';
 import { carry } from './carry.ts';
 import { keystrokes } from './keystrokes.ts';
@@ -19,6 +20,7 @@ const reached = [
 	...reading(),
 	...(await cutting()),
 	...(await buying()),
+	...planning(),
 	...lists(),
 	...pricing(),
 	...(await quoteNumbers()),

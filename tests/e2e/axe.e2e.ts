@@ -119,6 +119,7 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/jobs', (p) => p.locator('.calendar[data-ready]').waitFor()],
 		['/jobs/calendar'],
 		['/jobs/buying'],
+		['/jobs/plan'],
 		['/jobs/quote-lanterns', (p) => p.getByRole('button', { name: 'Add a day' }).click()],
 		['/jobs/quote-lanterns/lists'],
 		['/jobs/quote-lanterns/tally', (p) => p.getByRole('button', { name: /^One is lost/ }).click()],

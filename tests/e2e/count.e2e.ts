@@ -126,3 +126,26 @@ test('at the bench: taps, keys and a long press count; two count on one step; no
 	);
 	await expect(page.getByRole('textbox', { name: /^at the bench, others/ })).not.toHaveValue('');
 });
+
+test('the build plan: what is built when by whom; what does not fit is said with what would make it fit', async ({
+	page
+}) => {
+	await page.goto('/jobs');
+	await page.getByRole('link', { name: 'Build plan' }).click();
+	await expect(page.getByRole('heading', { name: 'Build plan' })).toBeVisible();
+	await expect(page.getByText(/^It all fits\.|^It does not fit:/)).toBeVisible();
+	await page.getByText('Step by step').click();
+	await expect(page.getByRole('row').nth(5)).toBeVisible();
+	await page.getByLabel('Hours a day at the bench').fill('25');
+	await page.getByRole('button', { name: 'Plan it' }).click();
+	await expect(page.getByText('Hours a day', { exact: false }).getByText('16').first()).toBeVisible();
+	await expect(page.getByLabel('Hours a day at the bench')).toHaveValue('25');
+	await page.getByLabel('Hours a day at the bench').fill('0.5');
+	for (const box of await page.getByRole('checkbox').all()) await box.uncheck();
+	await page.getByRole('button', { name: 'Plan it' }).click();
+	await expect(page.getByText('Nobody is ticked. Tick who builds.')).toBeVisible();
+	await page.getByRole('checkbox').first().check();
+	await page.getByRole('button', { name: 'Plan it' }).click();
+	await expect(page.getByText(/^It does not fit:/)).toBeVisible();
+	await expect(page.getByText(/One more pair of hands|hours a day instead of|alone makes it better/).first()).toBeVisible(); // prettier-ignore
+});

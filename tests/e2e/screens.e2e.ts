@@ -28,7 +28,8 @@ test('no screen is wider than a phone, and the top words stay in reach', async (
 		'/jobs/quote-lanterns/count',
 		'/jobs/day/today',
 		'/jobs/calendar',
-		'/jobs/buying'
+		'/jobs/buying',
+		'/jobs/plan'
 	];
 	const more = [
 		...people,

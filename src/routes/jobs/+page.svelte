@@ -34,6 +34,7 @@
 			<Button type="submit">Find</Button>
 		</form>
 		<p class="ml-auto flex flex-wrap items-center gap-x-4 gap-y-2 pb-1">
+			<a class="quiet-link" href="/jobs/plan">Build plan</a>
 			<a class="quiet-link" data-goes="books" href="/jobs/buying">Shopping</a>
 			<a class="quiet-link" href="/jobs/calendar">Other calendars</a>
 			<Button kind="strong" href="/jobs/day/today">What is on today</Button>

@@ -29,6 +29,7 @@ import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readCalendar } from '../services/read-calendar.ts';
 import { readBrought } from '../services/import-designs.ts';
 import { checkPicture, type Uploaded } from '../services/check-picture.ts';
+import { buildPlanPage, type PlanAsked } from '../services/build-plan.ts';
 import { buyingList } from '../services/buying-list.ts';
 import { buyingPage } from '../services/buying.ts';
 import { whereUsed } from '../services/where-used.ts';
@@ -49,6 +50,13 @@ import type { Micrometres } from '../../core/units/length.ts';
 /** Seconds the solver has for a purchase: then what was found stands, and is said not to be proved. */
 const SOLVING = 8;
 
+/** A plan is made better for so long, milliseconds; then the best so far stands. */
+const PLANNING = 1200;
+const withinTime = () => {
+	const until = Date.now() + PLANNING;
+	return { rounds: 3000, goesOn: () => Date.now() < until };
+};
+
 /** What is worked out on a thread of its own: each reads through its own connection, and answers with plain data. */
 export const JOBS = {
 	'count page': countPage,
@@ -67,6 +75,7 @@ export const JOBS = {
 	'job lists': jobListsPage,
 	'day page': dayPage,
 	'tally page': tallyPage,
+	'build plan': (repos: Repos, asked: PlanAsked) => buildPlanPage(repos, asked, withinTime),
 	'job count page': jobCountPage,
 	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
 		buyingPage(repos, wanted, await solver(SOLVING)),

@@ -3,7 +3,7 @@ import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
-import { untilOf } from './until.ts';
+import { untilOf } from '../until.ts';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const { settings } = await loadStudio(locals.repos);

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { fileName } from '$lib/server/file-name.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
-import { untilOf } from '../until.ts';
+import { untilOf } from '../../until.ts';
 import type { RequestHandler } from './$types';
 
 /** The list of one supplier as CSV or PDF. */
