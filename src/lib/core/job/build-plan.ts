@@ -101,7 +101,7 @@ export function buildPlan(
 			about.set(id, { job, task, opens });
 			// The other way round: what follows it comes first.
 			const after = (followers.get(task.id) ?? []).map((f) => ({ id: `${job.id}/${f}`, lag: task.wait }));
-			tasks.push({ id, minutes: task.minutes, release: back(ends[i]!) + task.wait, due: back(opens), after, needs: ['bench', ...task.needs] }); // prettier-ignore
+			tasks.push({ id, minutes: task.minutes, release: back(ends[i]!) + task.wait, due: back(opens), after, needs: ['bench', ...task.needs], of: `${job.id}/${task.piece}` }); // prettier-ignore
 		}
 	}
 	const workers = shop.people.map(({ id, pace }): Worker => {

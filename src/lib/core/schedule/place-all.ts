@@ -1,12 +1,15 @@
 import { Hours } from './hours.ts';
 import type { Placed, Shop, Task } from './schedule.ts';
 
-/** How good a plan is: the latest over due, what all are over due, when all are over; less is better, in this order. */
+/** How good a plan is: the latest over due, what all are over due, then when all are over with {@link CHANGE} a change; less is better, in this order. */
 export interface Worth {
 	readonly late: number;
 	readonly sum: number;
 	readonly ends: number;
 }
+/** Minutes that going from one thing to another is put at, so that hands stay at one. House rule. */
+const CHANGE = 30;
+
 export const isBetter = (a: Worth, b: Worth): boolean =>
 	a.late !== b.late ? a.late < b.late : a.sum !== b.sum ? a.sum < b.sum : a.ends < b.ends;
 
@@ -57,10 +60,13 @@ export class Desk {
 	}
 }
 
+/** A stretch of somebody's hours, in minutes worked, and what it is for. */
+type Taken = readonly [from: number, to: number, of: string | undefined];
+
 /** A plan that is being made. */
 export class Bench {
 	/** What is taken of each one’s hours, in minutes worked, in order. */
-	readonly #taken: [from: number, to: number][][];
+	readonly #taken: Taken[][];
 	readonly #using = new Map<string, InUse>();
 	readonly #placed: (Placed | undefined)[];
 	readonly #left: string[] = [];
@@ -92,7 +98,7 @@ export class Bench {
 		}
 		if (!best) return this.#leave(task.id);
 		const { worker, start, end, worked, length } = best;
-		insert(this.#taken[worker]!, [worked, worked + length]);
+		insert(this.#taken[worker]!, [worked, worked + length, task.of]);
 		for (const need of task.needs) {
 			const own = this.#using.get(need) ?? new InUse();
 			this.#using.set(need, own);
@@ -107,9 +113,22 @@ export class Bench {
 
 	done(): Placing {
 		const placed = this.#placed.filter((p) => p !== undefined);
-		return { placed, left: this.#left, late: this.late, sum: this.#sum, ends: this.#ends };
+		return {
+			placed,
+			left: this.#left,
+			late: this.late,
+			sum: this.#sum,
+			ends: this.#ends + CHANGE * this.#changes()
+		};
 	}
 
+	/** How often somebody goes from one thing to another. */
+	#changes(): number {
+		let changes = 0;
+		for (const own of this.#taken)
+			for (let i = 1; i < own.length; i++) if (own[i]![2] !== own[i - 1]![2]) changes++;
+		return changes;
+	}
 	#leave(id: string) {
 		this.#left.push(id);
 		this.late = Infinity;
@@ -187,7 +206,7 @@ class InUse {
 }
 
 /** The first of these, in order, that ends after a value. */
-function firstAfter(all: readonly (readonly [number, number])[], value: number): number {
+function firstAfter(all: readonly Taken[], value: number): number {
 	let [low, high] = [0, all.length];
 	while (low < high) {
 		const middle = (low + high) >> 1;
@@ -198,7 +217,7 @@ function firstAfter(all: readonly (readonly [number, number])[], value: number):
 }
 
 /** Puts a stretch among others that are in order. */
-function insert(all: [number, number][], one: [number, number]) {
+function insert(all: Taken[], one: Taken) {
 	let i = all.length;
 	while (i > 0 && all[i - 1]![0] > one[0]) i--;
 	all.splice(i, 0, one);

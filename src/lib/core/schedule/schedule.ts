@@ -13,6 +13,8 @@ export interface Task {
 	readonly after: readonly { readonly id: string; readonly lag: number }[];
 	/** What it takes up while it is done: a place at the bench, a cylinder. */
 	readonly needs: readonly string[];
+	/** What it is a part of: hands stay at one thing rather than change to and fro. */
+	readonly of?: string | undefined;
 }
 
 export interface Worker {

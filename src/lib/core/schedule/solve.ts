@@ -45,7 +45,15 @@ type Keyed = Placing & { readonly keys: readonly number[] };
 /** The best of the usual orders: the earliest due first, the least slack first, the earliest to begin first. */
 function firstOf(desk: Desk, { heads, dues }: Limits): Keyed {
 	const { tasks } = desk.shop;
+	const things = [...new Set(tasks.map((t) => t.of))];
 	const orders = [
+		// One thing after the other, those that are due first before.
+		tasks.map(
+			(t, i) =>
+				Math.min(...tasks.flatMap((o, k) => (o.of === t.of ? [dues[k]!] : []))) +
+				things.indexOf(t.of) / 1e3 +
+				i / 1e6
+		),
 		dues,
 		tasks.map((t, i) => dues[i]! - heads[i]! - t.minutes),
 		heads,

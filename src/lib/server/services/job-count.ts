@@ -3,7 +3,7 @@ import { countsOf, type CountOf, type JobCounted } from '../../core/job/counted.
 import type { Reckoning } from '../../core/job/real-cost.ts';
 import { reckonedJob } from '../../core/quote/reckoned.ts';
 import type { Repos } from '../repos/index.ts';
-import { workOfJob, type JobWork } from './job.ts';
+import type { JobWork } from './job.ts';
 import { saysOf } from './jobs-ahead.ts';
 import { orderOf } from './orders.ts';
 
