@@ -1,4 +1,5 @@
 import { type Page } from '@playwright/test';
+import { signIn, storageOf } from '../kit/signed-in.ts';
 import { expect, test } from './app.ts';
 
 const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
@@ -94,9 +95,10 @@ test('at the bench: taps, keys and a long press count; two count on one step; no
 	await expect(shown(page)).toHaveText('6');
 	await expect(page.getByText('counts wait to be sent', { exact: false })).toHaveCount(0);
 
-	// Somebody else counts on the same step.
+	// A helper counts on the same step, and sees no price.
 	const text = await pad(page).getAttribute('aria-label');
-	const helper = await browser.newContext({ storageState: app.storage });
+	const own = storageOf(app.url, await signIn(app.url, 'crew'));
+	const helper = await browser.newContext({ storageState: own });
 	const second = await helper.newPage();
 	await second.goto(`${app.url}/jobs/quote-oven/tally`);
 	await second.locator('html[data-ready]').waitFor({ state: 'attached' });
@@ -105,10 +107,18 @@ test('at the bench: taps, keys and a long press count; two count on one step; no
 	await pad(second).click();
 	await expect(shown(second)).toHaveText('7');
 	await expect(shown(page)).toHaveText('7');
+	expect(await second.locator('body').innerText()).not.toMatch(/\$\d/);
+	// Who signs out leaves no page behind.
+	const kept = (p: Page) => p.evaluate(async () => (await (await caches.open('kept-pages')).keys()).filter((r) => r.url.endsWith('/tally')).length); // prettier-ignore
+	await expect.poll(() => kept(second)).toBe(1);
+	await second.goto(`${app.url}/me`);
+	await second.getByRole('button', { name: 'Sign out' }).click();
+	await second.waitForURL('**/sign-in**');
+	await expect.poll(() => kept(second)).toBe(0);
 	await helper.close();
 
 	// Without a line: it counts on, opens again from what is kept, and sends it once the line is back.
-	await expect.poll(() => page.evaluate(async () => (await caches.open('kept-pages')).keys().then((k) => k.some((r) => r.url.endsWith('/tally'))))).toBe(true); // prettier-ignore
+	await expect.poll(() => kept(page)).toBe(1);
 	await page.context().setOffline(true);
 	await pad(page).click();
 	await page.getByRole('button', { name: 'Take one back' }).click();

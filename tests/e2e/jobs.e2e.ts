@@ -162,3 +162,16 @@ test('shopping for the weeks ahead: a list a supplier, ordered once however ofte
 	await page.goto('/jobs/buying?until=2000-01-01');
 	await expect(page.getByText(/^No job is between today and/)).toBeVisible();
 });
+
+test('the same for next year is a draft on the same day of the week; pressed twice it is one', async ({ page }) => {
+	await page.goto('/jobs/quote-oven');
+	const day = (await page.locator('section[aria-label=Days] a[href^="/jobs/day/"]').last().getAttribute('href'))!.slice(-10);
+	const quotes = async () => (await page.request.get('/quotes').then((r) => r.text())).match(/(\d+) quotes/)![1];
+	const before = Number(await quotes());
+	await page.getByRole('button', { name: 'The same for next year' }).dblclick();
+	await page.waitForURL(/\/quotes\/.+/);
+	await expect(page.getByText('draft', { exact: false }).first()).toBeVisible();
+	const next = new Date(Date.parse(`${day}T00:00:00Z`) + 364 * 86_400_000).getUTCFullYear();
+	expect(await page.content()).toContain(String(next));
+	expect(Number(await quotes())).toBe(before + 1);
+}); // prettier-ignore

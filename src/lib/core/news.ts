@@ -4,6 +4,9 @@ export const NEWS: readonly { readonly version: string; readonly news: readonly 
 		version: '0.3.0',
 		news: [
 			'A yes is a job: its days, people, place and lists, a calendar, and a page for the day on the phone.',
+			'A build plan over several jobs, by day and person, with what does not fit and what would help.',
+			'Counting at the bench by tap, key or foot switch, also without a line.',
+			'A job that is over is counted back: its real margin stands beside the reckoned one.',
 			'Shopping for all jobs of a period: the least that is here in time, a list for each supplier.',
 			'Designs and quotes can be put away and taken out again; what nothing hangs on can be deleted.'
 		]

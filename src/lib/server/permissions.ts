@@ -158,7 +158,14 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/jobs/calendar': { load: 'work', bring: 'quote', remove: 'quote' },
 	'/jobs/day/[day]': { load: 'work' },
 	'/jobs/plan': { load: 'work' },
-	'/jobs/[quote]': { load: 'work', day: 'quote', takeOut: 'quote', place: 'quote', move: 'quote' },
+	'/jobs/[quote]': {
+		load: 'work',
+		day: 'quote',
+		takeOut: 'quote',
+		place: 'quote',
+		again: 'quote',
+		move: 'quote'
+	},
 	'/jobs/[quote]/count': { load: 'work', default: 'tick' },
 	'/jobs/[quote]/lists': { load: 'work' },
 	'/jobs/[quote]/tally': { load: 'work' },

@@ -6,7 +6,7 @@ import { eventDay, inOrder, minutesOf, STAGES, type JobDay, type Stage } from '.
 import { jobSaidSchema } from './job.schema.ts';
 import { judgeDays, type DayFacts } from './judge-days.ts';
 import { hourField, printHour, readDay, readPlace } from './read-days.ts';
-import { shifted } from './shift.ts';
+import { nextYear, shifted } from './shift.ts';
 import { usualDays, type Reckoned } from './usual-days.ts';
 import { POINT } from '../units/number.ts';
 
@@ -201,4 +201,18 @@ describe('what is typed', () => {
 		});
 		expect(readPlace({ ...place, phone: '5'.repeat(61) }, context)).toMatchObject({ ok: false, errors: { phone: expect.any(String) } }); // prettier-ignore
 	});
+});
+
+describe('the same for next year', () => {
+	test('is on the same day of the week, and ahead', () => {
+		expect(nextYear('2027-06-12', '2027-06-20')).toBe('2028-06-10');
+		expect(nextYear('2024-02-29', '2027-06-20')).toBe('2028-02-24');
+		fc.assert(
+			fc.property(fc.integer({ min: 15_000, max: 25_000 }), fc.integer({ min: -800, max: 3000 }), (n, later) => {
+				const then = dayNumber(nextYear(dayOfNumber(n), dayOfNumber(n + later)));
+				expect((then - n) % 7).toBe(0);
+				expect(then).toBeGreaterThan(n + Math.max(0, later));
+			})
+		);
+	}); // prettier-ignore
 });

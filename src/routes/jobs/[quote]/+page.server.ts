@@ -1,12 +1,13 @@
-import { error, fail } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { dayField } from '$lib/core/forms/day-field.ts';
 import { MOST_DAYS, type JobSaid } from '$lib/core/job/job.ts';
 import { readDay, readPlace } from '$lib/core/job/read-days.ts';
-import { shifted } from '$lib/core/job/shift.ts';
+import { nextYear, shifted } from '$lib/core/job/shift.ts';
 import { may } from '$lib/server/actor.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { changeJob } from '$lib/server/services/change-job.ts';
+import { copyQuote } from '$lib/server/services/quoting.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -74,6 +75,17 @@ export const actions: Actions = {
 		if (!read.ok) return fail(400, { typed, errors: read.errors as Typed });
 		const { place, note } = read;
 		return change(event, typed, (said) => ({ ...said, place, note }));
+	},
+	/** The same for next year: a draft with its lines and terms, at today’s prices. */
+	again: async ({ request, locals, params }) => {
+		const typed: Typed = await fieldsOf(request);
+		const row = await locals.repos.jobs.find(params.quote);
+		if (!row) error(404, GONE);
+		const { settings } = await loadStudio(locals.repos);
+		const eventDate = row.day === null ? null : nextYear(row.day, dayIn(settings.zone));
+		const id = await copyQuote(locals.repos, params.quote, { id: sentId(typed), eventDate }, new Date());
+		if (!id) error(404, GONE);
+		redirect(303, `/quotes/${id}`);
 	},
 	/** The event is on another day, and everything goes with it. */
 	move: async (event) => {

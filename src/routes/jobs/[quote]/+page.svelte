@@ -90,6 +90,10 @@
 				</Field>
 				<Button type="submit">Move it all</Button>
 			</form>
+			<form method="post" action="?/again" class="pt-3">
+				<input type="hidden" name="id" value={data.fresh} />
+				<Button type="submit">The same for next year</Button>
+			</form>
 		{/if}
 	</section>
 	<section aria-label="What is built">

@@ -1,9 +1,12 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
+	import { keepPage } from '$lib/features/jobs/keep-page.ts';
 	import { PLACE_FIELDS, STAGE_WORDS } from '$lib/core/job/job.ts';
 	import { placeLabel, printHour } from '$lib/core/job/read-days.ts';
 	import { longDayWords } from '$lib/core/quote/day-words.ts';
 
 	let { data } = $props();
+	onMount(() => void keepPage());
 	const hours = (from: number | null, to: number | null) =>
 		from === null ? '' : `${printHour(from)}${to === null ? '' : `–${printHour(to)}`}`;
 	const digits = (phone: string) => phone.replace(/[^\d+]/g, '');
