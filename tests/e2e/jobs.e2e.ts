@@ -169,7 +169,7 @@ test('the same for next year is a draft on the same day of the week; pressed twi
 	const quotes = async () => (await page.request.get('/quotes').then((r) => r.text())).match(/(\d+) quotes/)![1];
 	const before = Number(await quotes());
 	await page.getByRole('button', { name: 'The same for next year' }).dblclick();
-	await page.waitForURL(/\/quotes\/.+/);
+	await expect(page).toHaveURL(/\/quotes\/.+/);
 	await expect(page.getByText('draft', { exact: false }).first()).toBeVisible();
 	const next = new Date(Date.parse(`${day}T00:00:00Z`) + 364 * 86_400_000).getUTCFullYear();
 	expect(await page.content()).toContain(String(next));
