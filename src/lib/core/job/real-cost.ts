@@ -109,8 +109,11 @@ export function reasonsOf(parts: readonly RealPart[]): RealPart[] {
 }
 
 /** A part in words: `At the bench: 6:20 where 4:55 was reckoned`. */
-export const reasonWords = ({ label, was, is, why }: RealPart): string =>
-	`${label}: ${was === '' ? 'nothing was reckoned for it' : is === was ? 'it cost otherwise' : `${is} where ${was} was reckoned`}${why && `, ${why}`}`; // prettier-ignore
+export function reasonWords({ label, was, is, why }: RealPart): string {
+	if (was === '') return `${label}: nothing was reckoned for it`;
+	if (is === was) return `${label}: ${why || 'it cost otherwise'}`;
+	return `${label}: ${is} where ${was} was reckoned${why && `, ${why}`}`;
+}
 
 function materialPart({ material, label, used, expected, isBack, unit }: CountOf, all: readonly CountedMaterial[], rates: Rates): RealPart {
 	const counted = all.find((m) => m.material === material.id);

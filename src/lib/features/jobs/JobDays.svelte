@@ -44,7 +44,7 @@
 	{#each days as day (day.id)}
 		<li class="border-b border-line">
 			<div
-				class="grid grid-cols-[90px_160px_120px_1fr_auto] items-baseline gap-x-4 px-4 py-2 max-sm:grid-cols-[1fr_auto] max-sm:gap-y-0 max-sm:px-3"
+				class="grid grid-cols-[90px_160px_150px_1fr_auto] items-baseline gap-x-4 px-4 py-2 max-sm:grid-cols-[1fr_auto] max-sm:gap-y-0 max-sm:px-3"
 			>
 				<b>{STAGE_WORDS[day.stage]}</b>
 				<a

@@ -289,6 +289,9 @@
 		border-bottom: 1px solid var(--line);
 		vertical-align: middle;
 	}
+	td:first-child {
+		min-width: 130px;
+	}
 	th {
 		font-weight: 500;
 	}
