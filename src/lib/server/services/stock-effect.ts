@@ -2,10 +2,11 @@ import { createHash } from 'node:crypto';
 import { printMoney } from '../../core/units/print-number.ts';
 import type { Material } from '../../core/materials/material.ts';
 import type { Bill } from '../../core/bom/bill.ts';
-import { tally } from '../../core/tally/tally.ts';
+import { tallyOrder } from '../../core/tally/order.ts';
 import { withCounting } from '../../core/materials/counting-pack.ts';
 import type { Repos } from '../repos/index.ts';
 import { dayIn } from './day-in.ts';
+import { itemsOf } from './jobs-ahead.ts';
 import { draftSums } from './quoting.ts';
 import { contextOf, loadLibrary, loadStudio, type Studio } from './studio.ts';
 
@@ -44,7 +45,9 @@ export async function stockEffect(
 	for (let at = 0; at < kept.length; at += 50)
 		for (const { recipe } of await repos.designs.lastKeptOf(kept.slice(at, at + 50))) {
 			const library = await loadLibrary(repos, recipe);
-			const worked = (studio: Studio) => tally(recipe, null, 1, contextOf(studio, library));
+			// What it costs alone: no picture of it is worked out.
+			const worked = (studio: Studio) =>
+				tallyOrder([{ recipe, colourway: null, quantity: 1 }], contextOf(studio, library));
 			const now = worked(before);
 			if (!foundAnew && !isIn(now.bill, own)) continue;
 			const then = worked(after);
@@ -53,7 +56,10 @@ export async function stockEffect(
 			const unsure = then.cost.total.unknown.length !== now.cost.total.unknown.length;
 			if (by !== 0 || unsure) designs.push({ name: recipe.name, by: unsure ? null : by });
 		}
-	return { designs: largestFirst(designs), drafts: await draftsMoved(repos, after) };
+	return {
+		designs: largestFirst(designs),
+		drafts: await draftsMoved(repos, { before, after }, foundAnew ? undefined : own)
+	};
 }
 
 /** What is not known stands first, then what moves most, whichever way. */
@@ -78,8 +84,8 @@ const FOUND_BY = ['kind', 'nominal', 'colour', 'mark', 'outline', 'facts', 'reti
 const isIn = ({ lines }: Bill, own: ReadonlyMap<string, Material>): boolean =>
 	lines.some((l) => l.material && own.has(l.material.id));
 
-/** Drafts whose price is another with this Stockroom. */
-async function draftsMoved(repos: Repos, after: Studio): Promise<number> {
+/** Drafts whose price is another with this Stockroom. @param own looked at are those these are in; nothing is all */
+async function draftsMoved(repos: Repos, { before, after }: { readonly before: Studio; readonly after: Studio }, own: ReadonlyMap<string, Material> | undefined): Promise<number> {
 	const today = dayIn(after.settings.zone);
 	const ids: string[] = [];
 	for (let page = 1, pages = 1; page <= pages; page++) {
@@ -87,9 +93,15 @@ async function draftsMoved(repos: Repos, after: Studio): Promise<number> {
 		ids.push(...found.rows.filter((r) => r.lineCount > 0).map((r) => r.id));
 		pages = found.pages;
 	}
-	if (ids.length === 0) return 0;
-	const [now, then] = [await draftSums(repos, ids), await draftSums(repos, ids, after)];
-	return ids.filter((id) => now[id] !== then[id]).length;
+	const near: string[] = [];
+	for (const id of ids) {
+		const quote = own && (await itemsOf(repos, id, before));
+		const takes = !quote || isIn(tallyOrder(quote.items, quote.context).bill, own) || quote.typed.some((t) => t.material !== null && own.has(t.material));
+		if (takes) near.push(id);
+	}
+	if (near.length === 0) return 0;
+	const [now, then] = [await draftSums(repos, near), await draftSums(repos, near, after)];
+	return near.filter((id) => now[id] !== then[id]).length;
 } // prettier-ignore
 
 /** What it would do, in a sentence; blank where it moves nothing. @param money an amount as it is printed here */
