@@ -17,7 +17,7 @@ test('a price changed says first what it moves; asked again for another; two pac
 	await page.getByRole('button', { name: 'Save the pack' }).click();
 	const asks = page.getByRole('alert').filter({ hasText: 'This moves' }).locator('p').first();
 	await expect(asks).toContainText(/This moves \d+ designs.*; the largest by \+\d+\.\d\d, /, {
-		timeout: 20_000
+		timeout: 60_000
 	});
 	const first = await asks.innerText();
 	// What is meant is what was asked about: another price is asked about again.
