@@ -5,7 +5,7 @@ import { loaded } from '../labour/people.ts';
 import { TASK_DEFINITIONS } from '../labour/task.ts';
 import { countingPack } from '../materials/counting-pack.ts';
 import { unitCost } from '../materials/unit-cost.ts';
-import { money, rounded, type Money } from '../money/money.ts';
+import { allocate, money, rounded, type Money } from '../money/money.ts';
 import { CAUSE_WORDS } from '../stock/ledger.ts';
 import { mixed, rational, ZERO, type Rational } from '../units/rational.ts';
 import { PHASE_WORDS, printSpell, WORK_PHASES, type CountedMaterial, type CountOf, type JobCounted, type WorkPhase } from './counted.ts'; // prettier-ignore
@@ -156,17 +156,15 @@ export function reckonedWork({ made, around, rates }: Pick<Reckoning, 'made' | '
 	const found = new Map<WorkPhase, { minutes: number; minor: number }>(WORK_PHASES.map((p) => [p, { minutes: 0, minor: 0 }]));
 	for (const { amount, tasks } of made.labour) {
 		const siteOf = (t: (typeof tasks)[number]) => TASK_DEFINITIONS[t.task].site ?? 'build';
-		const all = tasks.reduce((a, t) => a + t.seconds.valueOf(), 0);
-		// A group is rounded once: what is left over goes where most of it is.
-		let left = amount.minor;
 		const phases = [...new Set(tasks.map(siteOf))];
+		const seconds = phases.map((phase) => tasks.filter((t) => siteOf(t) === phase).reduce((a, t) => a + t.seconds.valueOf(), 0));
+		// A group is rounded once, and its parts add up to it. Weights are whole: thousandths of a second.
+		const weights = seconds.map((s) => Math.round(s * 1000));
+		const shares = allocate(amount, weights.some((w) => w > 0) ? weights : weights.map(() => 1));
 		phases.forEach((phase, i) => {
-			const seconds = tasks.filter((t) => siteOf(t) === phase).reduce((a, t) => a + t.seconds.valueOf(), 0);
-			const minor = i === phases.length - 1 ? left : Math.round(all > 0 ? (amount.minor * seconds) / all : 0);
-			left -= minor;
 			const sum = found.get(phase)!;
-			sum.minutes += (seconds / 60) * hands;
-			sum.minor += minor;
+			sum.minutes += (seconds[i]! / 60) * hands;
+			sum.minor += shares[i]!.minor;
 		});
 	}
 	for (const { phase, seconds, labour } of around.parts) {
@@ -180,10 +178,12 @@ export function reckonedWork({ made, around, rates }: Pick<Reckoning, 'made' | '
 function workParts(reckoning: Reckoning, { times }: JobCounted): Work {
 	const { rates } = reckoning;
 	const unpaid = rates.jobs.travelUnpaid === true;
+	const crew = crewFor(rates);
+	/** What an hour of somebody costs who is not written down. */
+	const anybody = crew.perHour.div(crew.clock.mul(Math.max(1, crew.people.length)));
 	const rateOf = (person: string | null): Rational => {
 		const own = rates.people.find((p) => p.id === person);
-		const crew = crewFor(rates);
-		return own ? loaded(own) : crew.perHour.div(crew.clock.mul(Math.max(1, crew.people.length)));
+		return own ? loaded(own) : anybody;
 	};
 	const [was, is] = [{ minutes: 0, minor: 0 }, { minutes: 0, minor: 0 }];
 	const parts = [...reckonedWork(reckoning)].flatMap(([phase, wanted]): RealPart[] => {

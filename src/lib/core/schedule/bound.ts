@@ -1,3 +1,4 @@
+import { lastAt } from './hours.ts';
 import type { Desk } from './place-all.ts';
 import { inOrder, type Shop, type Task } from './schedule.ts';
 
@@ -87,13 +88,8 @@ class Hands {
 		return this.#at.at(-1) ?? 0;
 	}
 	done(time: number): number {
-		let [low, high] = [0, this.#at.length];
-		while (low < high) {
-			const middle = (low + high) >> 1;
-			if (this.#at[middle]! <= time) low = middle + 1;
-			else high = middle;
-		}
-		return low === 0 ? 0 : this.#done[low - 1]! + this.#speed[low - 1]! * (time - this.#at[low - 1]!);
+		const i = lastAt(this.#at, time);
+		return i < 0 ? 0 : this.#done[i]! + this.#speed[i]! * (time - this.#at[i]!);
 	}
 }
 

@@ -23,26 +23,26 @@ export class Hours {
 
 	/** Minutes worked before a time. */
 	worked(time: Minute): number {
-		const i = last(this.#from, time);
+		const i = lastAt(this.#from, time);
 		return i < 0 ? 0 : this.#before[i]! + Math.min(time, this.#to[i]!) - this.#from[i]!;
 	}
 	/** When the minute after so many worked begins; undefined where nobody works it. */
 	begins(worked: number): Minute | undefined {
 		if (worked >= this.all) return undefined;
-		const i = last(this.#before, worked);
+		const i = lastAt(this.#before, worked);
 		return this.#from[i]! + worked - this.#before[i]!;
 	}
 	/** When so many are worked; undefined where they never are. */
 	over(worked: number): Minute | undefined {
 		if (worked > this.all) return undefined;
 		// What ends with a day ends in its evening, not on the next morning.
-		const i = Math.max(0, last(this.#before, worked - 1e-9));
+		const i = Math.max(0, lastAt(this.#before, worked - 1e-9));
 		return this.#from[i]! + worked - this.#before[i]!;
 	}
 }
 
 /** The last of these, in order, that is not above a value; −1 where all are. */
-function last(values: readonly number[], value: number): number {
+export function lastAt(values: readonly number[], value: number): number {
 	let [low, high] = [0, values.length];
 	while (low < high) {
 		const middle = (low + high) >> 1;

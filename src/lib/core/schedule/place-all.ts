@@ -1,4 +1,4 @@
-import { Hours } from './hours.ts';
+import { Hours, lastAt } from './hours.ts';
 import type { Placed, Shop, Task } from './schedule.ts';
 
 /** How good a plan is: the latest over due, what all are over due, then when all are over with {@link CHANGE} a change; less is better, in this order. */
@@ -174,13 +174,7 @@ class InUse {
 
 	/** The place of the count at a time. */
 	#at(time: number): number {
-		let [low, high] = [0, this.#times.length];
-		while (low < high) {
-			const middle = (low + high) >> 1;
-			if (this.#times[middle]! <= time) low = middle + 1;
-			else high = middle;
-		}
-		return low - 1;
+		return lastAt(this.#times, time);
 	}
 	#cut(time: number): number {
 		const i = this.#at(time);

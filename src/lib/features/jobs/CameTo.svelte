@@ -11,7 +11,7 @@
 			isLess: boolean;
 			difference: string;
 			unknown: readonly string[];
-			reasons: readonly { words: string; by: string; isMore: boolean }[];
+			reasons: readonly { key: string; words: string; by: string; isMore: boolean }[];
 			parts: readonly {
 				key: string;
 				label: string;
@@ -55,7 +55,7 @@
 	{#if came.reasons.length > 0}
 		<h3 class="pt-4 pb-1 text-[15px]">What made most of the difference</h3>
 		<ul class="border-t border-line bg-paper">
-			{#each came.reasons as reason (reason.words)}
+			{#each came.reasons as reason (reason.key)}
 				<li class="flex flex-wrap items-baseline gap-x-4 border-b border-line px-4 py-1.5">
 					<span class="min-w-0 flex-1">{reason.words}</span>
 					<span class={['figures', reason.isMore ? 'text-bad' : 'text-good']}>{reason.by}</span>

@@ -123,7 +123,7 @@ function shown({ parts, reckoned, real, unknown, reasons }: RealCost, { settings
 		isLess: real.profit < reckoned.profit,
 		difference: signed(real.profit - reckoned.profit),
 		unknown,
-		reasons: reasons.map((p) => ({ words: reasonWords(p), by: signed(moreOf(p)), isMore: moreOf(p) > 0 })),
+		reasons: reasons.map((p) => ({ key: p.key, words: reasonWords(p), by: signed(moreOf(p)), isMore: moreOf(p) > 0 })),
 		parts: parts.map((p) => ({ key: p.key, group: p.group, label: p.label, was: p.was === 'so much' ? '' : p.was, is: p.is === 'so much' ? '' : p.is, reckoned: amount(p.reckoned), real: amount(p.real), by: moreOf(p) === 0 ? '' : signed(moreOf(p)), isMore: moreOf(p) > 0, asReckoned: p.asReckoned }))
 	};
 } // prettier-ignore
