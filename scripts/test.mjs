@@ -3,7 +3,7 @@
  * browser. The last line is plain `N passed, N failed`, summed over all of them.
  */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { delimiter, join } from 'node:path';
+import { delimiter, join, relative } from 'node:path';
 import { build, install, ROOT, run, step, stop, tool } from './steps.mjs';
 
 const RESULTS = join(ROOT, 'test-results');
@@ -74,10 +74,15 @@ const unit = join(RESULTS, 'unit.json');
 await step('unit tests', () =>
 	run(tool('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`])
 );
-add(unit, (r) => ({
-	passed: r.numPassedTests,
-	failed: r.numFailedTests + r.numFailedTestSuites * (r.numFailedTests ? 0 : 1)
-}));
+add(unit, (r) => {
+	const files = r.testResults.filter((file) => file.status === 'failed');
+	const own = (file) => file.assertionResults.filter((t) => t.status === 'failed');
+	for (const file of files) failed.push(relative(ROOT, file.name), ...own(file).map((t) => t.fullName));
+	return {
+		passed: r.numPassedTests,
+		failed: r.numFailedTests + r.numFailedTestSuites * (r.numFailedTests ? 0 : 1)
+	};
+});
 await build();
 const e2e = join(RESULTS, 'e2e.json');
 const env = { CHROMIUM_PATH: chromium(), PLAYWRIGHT_JSON_OUTPUT_FILE: e2e, FORCE_COLOR: '0' };
@@ -98,6 +103,6 @@ try {
 } catch {
 	console.log('Whether the pictures of record are up to date could not be told.');
 }
-if (failed.length) console.log(`Failed before the tests: ${failed.join(', ')}.`);
+if (failed.length) console.log(`Failed before the browser: ${failed.join('; ')}.`);
 console.log(`${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);

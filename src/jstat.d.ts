@@ -9,6 +9,7 @@ declare module 'jstat' {
 		readonly lognormal: Distribution<[mu: number, sigma: number]>;
 		readonly gamma: Distribution<[shape: number, scale: number]>;
 		readonly beta: Distribution<[a: number, b: number]>;
+		readonly studentt: Distribution<[degrees: number]>;
 		readonly poisson: { pdf(k: number, mean: number): number };
 	};
 	export default jstat;

@@ -23,6 +23,7 @@ import { createRepos, type Repos } from '../../src/lib/server/repos/index.ts';
 import { newTerms, sendQuote } from '../../src/lib/server/services/quoting.ts';
 import type { DemoDesign } from './design.ts';
 import { demoDesigns, PHOTOGRAPHED } from './designs.ts';
+import { loadCounts, loadJobPhotos } from './counts.ts';
 import { loadJobs } from './jobs.ts';
 import { loadLife } from './life.ts';
 import { jobOfKind, PAST_QUOTES } from './quotes.ts';
@@ -186,7 +187,6 @@ export async function loadDemo(
 		});
 	}
 	await loadPeople(db, now);
-	await stockShelf(repos, now);
 	for (const design of demoDesigns) {
 		// A load that was ended halfway is gone on with: each step is done where it is missing.
 		const found = await repos.designs.find(design.id);
@@ -209,12 +209,16 @@ export async function loadDemo(
 		if (!read.ok) throw new Error(`The demo's photo of ${design} was refused: ${read.say}`);
 		await repos.photos.add(design, `photo-${design}`, read.photo, caption, now);
 	}
-	const quotes = await loadQuotes(repos, createRepos(db, guestOf(OWNER.workspace)), now);
+	const today = new CalendarDate(now.getUTCFullYear(), now.getUTCMonth() + 1, now.getUTCDate());
+	await loadPast(repos, today);
+	// The year before accounts were kept of the shelf: what its jobs took is in no ledger.
+	await loadCounts(repos, today);
+	await stockShelf(repos, now);
+	const quotes = await loadQuotes(repos, createRepos(db, guestOf(OWNER.workspace)), now, today);
 	return { materials: stockRows.length, designs: demoDesigns.length, quotes };
 }
 
-async function loadQuotes(repos: Repos, client: Repos, now: Date): Promise<number> {
-	const today = new CalendarDate(now.getUTCFullYear(), now.getUTCMonth() + 1, now.getUTCDate());
+async function loadQuotes(repos: Repos, client: Repos, now: Date, today: CalendarDate): Promise<number> {
 	const terms = newTerms(settings);
 	const line = (id: string, quantity: number, colourwayId: string | null = null) => ({
 		id: `line-${id}`,
@@ -268,7 +272,6 @@ async function loadQuotes(repos: Repos, client: Repos, now: Date): Promise<numbe
 			send: false
 		}
 	];
-	await loadPast(repos, today);
 	for (const quote of wanted) {
 		const found = await repos.quotes.find(quote.id);
 		if (found && (!quote.send || found.state !== 'draft')) continue;
@@ -293,6 +296,7 @@ async function loadQuotes(repos: Repos, client: Repos, now: Date): Promise<numbe
 	await loadThings(repos);
 	const under = await loadLife(repos, client, today);
 	await loadJobs(repos, today);
+	await loadJobPhotos(repos, today);
 	return wanted.length + PAST_QUOTES.length + under;
 }
 

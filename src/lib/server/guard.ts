@@ -2,7 +2,13 @@ import { error, type RequestEvent } from '@sveltejs/kit';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 /** Routes whose forms carry files. */
-const FILES = new Set(['/bench/[design]/photos', '/settings/work', '/quotes/[quote]', '/jobs/calendar']);
+const FILES = new Set([
+	'/bench/[design]/photos',
+	'/settings/work',
+	'/quotes/[quote]',
+	'/jobs/calendar',
+	'/jobs/[quote]/photos'
+]);
 
 /** A path of this app to go back to; anything that would lead elsewhere is the start. */
 export function ownPath(asked: string, origin: string): string {

@@ -150,6 +150,9 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/quotes/[quote]/place/[photo]': { GET: 'books' },
 	'/quotes/[quote]/save': { POST: 'quote' },
 	'/quotes/[quote]/forecast': { GET: 'books' },
+	'/numbers': { load: 'books' },
+	'/numbers/[answer]': { GET: 'books' },
+	'/numbers/taught': { load: 'books', take: 'settings', back: 'settings', out: 'settings' },
 	'/jobs': { load: 'work' },
 	'/jobs/events.json': { GET: 'work' },
 	'/jobs/jobs.ics': { GET: 'work' },
@@ -168,6 +171,8 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	},
 	'/jobs/[quote]/count': { load: 'work', default: 'tick' },
 	'/jobs/[quote]/lists': { load: 'work' },
+	'/jobs/[quote]/photos': { load: 'work', add: 'tick', say: 'quote', remove: 'quote' },
+	'/jobs/[quote]/photos/[photo]': { GET: 'work' },
 	'/jobs/[quote]/tally': { load: 'work' },
 	'/jobs/[quote]/tally/marks': { GET: 'work', POST: 'tick' },
 	'/jobs/[quote]/tick': { POST: 'tick' },
@@ -190,6 +195,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/q/[token]/the-day.ics': { GET: 'public' },
 	'/q/[token]/paper/[paper]': { GET: 'public' },
 	'/q/[token]/place/[photo]': { GET: 'public' },
+	'/q/[token]/thanks/[photo]': { GET: 'public' },
 	'/q/[token]/photo/[photo]': { GET: 'public' },
 	'/q/[token]/quote.pdf': { GET: 'public' }
 };

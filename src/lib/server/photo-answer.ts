@@ -14,6 +14,10 @@ export async function photoAnswer(
 export const placePhotoAnswer = async (repos: Repos, id: string): Promise<Response> =>
 	answer(await repos.placePhotos.find(id));
 
+/** A photo of a job as it stood. @param shown only where its client sees it */
+export const jobPhotoAnswer = async (repos: Repos, quoteId: string, id: string, shown = false): Promise<Response> =>
+	answer(await repos.jobPhotos.find(quoteId, id, shown)); // prettier-ignore
+
 function answer(found: { readonly type: string; readonly bytes: Uint8Array } | undefined): Response {
 	if (!found) error(404, { message: 'There is no such photo.' });
 	return new Response(new Uint8Array(found.bytes), {

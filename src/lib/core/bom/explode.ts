@@ -18,9 +18,11 @@ import {
 	stepTasks,
 	type Weighed
 } from '../recipe/section-work.ts';
-import type { LeftAs } from '../labour/job.ts';
+import { placeOf, type JobRates, type LeftAs } from '../labour/job.ts';
+import { pacedDifficulty } from '../labour/paces.ts';
 import { isDone } from '../labour/site.ts';
 import type { TaskCount } from '../labour/task.ts';
+import type { Kind } from '../structures/kinds.ts';
 import type { Need } from '../structures/kit/need.ts';
 import { ONE, rational, ZERO, type Rational } from '../units/rational.ts';
 
@@ -210,11 +212,15 @@ function manyOf(need: Need, count: Rational): Need {
 	return { ...need, quantity, range: { low: low.mul(count), high: high.mul(count) } };
 }
 
+/** A piece of work: how much of it there is, how hard it is, and the kind of structure it is on; null is a step of its own. */
+export interface Work {
+	readonly task: TaskCount;
+	readonly difficulty: string;
+	readonly kind: Kind | null;
+}
+
 /** The work of the designs counted, with the difficulty of the section it belongs to. */
-export function workOf(
-	order: readonly DesignCount[],
-	materials?: Weighed
-): { task: TaskCount; difficulty: string }[] {
+export function workOf(order: readonly DesignCount[], materials?: Weighed): Work[] {
 	return order.flatMap((node) => [
 		...node.recipe.sections.flatMap((section) => {
 			const { all, grounded, alone } = copies(node, section);
@@ -222,24 +228,37 @@ export function workOf(
 				const count = (isOnSite(task) ? alone : isPatching(task) ? grounded : all).valueOf();
 				if (count === 0) return [];
 				const ends = task.ends && { less: task.ends.less * count, more: task.ends.more * count };
-				return [{ task: { ...task, count: task.count * count, ends }, difficulty: section.difficulty }];
+				const { difficulty, structure } = section;
+				return [{ task: { ...task, count: task.count * count, ends }, difficulty, kind: structure.kind }];
 			});
 		}),
 		...node.recipe.steps.flatMap((step) =>
 			stepTasks(step).map((task) => ({
 				task: { ...task, count: task.count * node.quantity.valueOf() },
-				difficulty: '1'
+				difficulty: '1',
+				kind: null
 			}))
 		)
 	]);
 }
 
+/** The same work as long as it takes where it is done. */
+export const pacedWork = (
+	work: readonly Work[],
+	jobs: Pick<JobRates, 'paces' | 'at' | 'usual'>
+): readonly Work[] => {
+	const { paces } = jobs;
+	if (!paces || paces.length === 0) return work;
+	const place = placeOf(jobs);
+	return work.map((w) => ({
+		...w,
+		difficulty: pacedDifficulty(w.difficulty, w.task, { paces, kind: w.kind, place })
+	}));
+};
+
 /** The work of designs on a job whose pieces are left so. */
-export const workOn = (
-	order: readonly DesignCount[],
-	leftAs: LeftAs,
-	materials?: Weighed
-): ReturnType<typeof workOf> => workOf(order, materials).filter(({ task }) => isDone(task, leftAs));
+export const workOn = (order: readonly DesignCount[], leftAs: LeftAs, materials?: Weighed): Work[] =>
+	workOf(order, materials).filter(({ task }) => isDone(task, leftAs));
 
 const keyOf = (design: string, { colourway, size }: Choice) => `${design}/${colourway ?? ''}/${size ?? ''}`;
 const ROOT = '';

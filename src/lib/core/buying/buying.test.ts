@@ -5,7 +5,7 @@ import { solveWith } from '../cutting/solve-with.ts';
 import { dayOfNumber } from '../units/calendar-day.ts';
 import { LEFTOVER, type BuyingProblem, type Offer, type Purchase } from './buying.ts';
 import { byRule } from './by-rule.ts';
-import { cheapestPiece, costOf, covers, priceOf } from './cost-of.ts';
+import { cheapestPiece, costOf, covers, priceOf, totals } from './cost-of.ts';
 import { inTime } from './in-time.ts';
 import { leastCost } from './least-cost.ts';
 
@@ -24,10 +24,10 @@ const problem = (more: Partial<BuyingProblem>): BuyingProblem => ({
 });
 const bought = (plan: { readonly purchases: readonly Purchase[] }) => Object.fromEntries(plan.purchases.map((p) => [p.pack, p.packs])); // prettier-ignore
 
-/** Every plan there is, up to what holds all of it and the highest break: the least of those that are in time. */
+/** Every plan there is, of each up to what holds all that is wanted of it and its highest break: the least of those that are in time. */
 function bruteForce(of: BuyingProblem): number {
-	const wanted = of.wants.reduce((a, w) => a + w.pieces, 0);
-	const most = of.offers.map((o) => Math.max(Math.ceil(wanted / o.count), ...o.prices.map((p) => p.from)));
+	const wanted = totals(of.wants);
+	const most = of.offers.map((o) => Math.max(Math.ceil((wanted.get(o.material) ?? 0) / o.count), ...o.prices.map((p) => p.from)));
 	let least = Infinity;
 	const go = (i: number, so: readonly Purchase[]) => {
 		if (i === of.offers.length) {
@@ -38,7 +38,7 @@ function bruteForce(of: BuyingProblem): number {
 	};
 	go(0, []);
 	return least;
-}
+} // prettier-ignore
 
 describe('what is bought', () => {
 	test('by hand: a large pack and two small ones are less than two large ones', () => {
@@ -84,6 +84,16 @@ describe('what is bought', () => {
 		const unknown = { ...offer('?', 'quay', 100), prices: [] };
 		expect(inTime(problem({ offers: [...problem({}).offers, unknown] })).problem.offers.map((o) => o.pack)).toEqual(['q100', 'q25']); // prettier-ignore
 		expect(bought(leastCost(problem({ offers: [unknown] }), solve))).toEqual({ '?': 2 });
+	});
+	test('what nobody wants fills an order up to one pack of it, and no further', () => {
+		const wants = [{ material: 'red', pieces: 11, by: day(4) }];
+		const offers = [
+			offer('p0', 'quick', 10, [1, 100]),
+			{ ...offer('p1', 'quick', 10, [1, 145], [3, 100]), material: 'red' }
+		];
+		const sellers = [{ id: 'quick', shipping: 101, freeFrom: 500, lead: 2 }];
+		// Two white for sending at nothing would come to 500 − 195 = 305; three red alone come to 401 − 95.
+		expect(leastCost(problem({ wants, offers, sellers, leftover: 0.5 }), solve).cost.net).toBe(306);
 	});
 	test('nothing wanted is nothing bought; a solver that fails leaves the plan by rule, and proves nothing', () => {
 		expect(leastCost(problem({ wants: [] }), solve)).toMatchObject({ purchases: [], bound: 0 });

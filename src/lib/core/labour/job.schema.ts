@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PACE_WORKS, type Pace } from './paces.ts';
 import {
 	MOST_GOERS,
 	MOST_MILES,
@@ -35,6 +36,14 @@ export const jobPlanSchema = z.strictObject({
 	lines: z.array(line).max(20)
 }) satisfies z.ZodType<JobPlan, unknown>;
 
+const paceSchema = z.strictObject({
+	work: z.enum(PACE_WORKS),
+	of: z.string().min(1).max(40),
+	times: z.string().regex(/^[1-9]\d{0,9}(\/[1-9]\d{0,9})?$/, 'Must be over 0.'),
+	jobs: z.number().int().min(0).max(100_000),
+	day: z.string().regex(/^\d{4}-\d{2}-\d{2}$/)
+}) satisfies z.ZodType<Pace, unknown>;
+
 /** Guards {@link JobRates} in the settings. Studios from before jobs were asked start with the usual ones. */
 export const jobRatesSchema = z
 	.strictObject({
@@ -56,7 +65,8 @@ export const jobRatesSchema = z
 		usual: z.string().max(40),
 		vanPerMile: z.number().int().min(0).max(100_000),
 		mph: z.number().min(1).max(100),
-		travelUnpaid: z.boolean().optional()
+		travelUnpaid: z.boolean().optional(),
+		paces: z.array(paceSchema).max(200).optional()
 	})
 	.optional()
 	.transform((own): JobRates => own ?? STARTING_JOBS) satisfies z.ZodType<JobRates, unknown>;

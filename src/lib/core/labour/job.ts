@@ -1,3 +1,5 @@
+import { paceOf, type Paces } from './paces.ts';
+
 /** When a job asks for hands, besides building its pieces. */
 export const JOB_PHASES = ['before', 'on the road', 'at the place', 'after'] as const;
 export type JobPhase = (typeof JOB_PHASES)[number];
@@ -104,6 +106,10 @@ export interface JobRates {
 	readonly mph: number;
 	/** Whether hours on the road are paid; nothing is yes. They are hours all the same. */
 	readonly travelUnpaid?: boolean | undefined;
+	/** What jobs that were counted taught of how long work takes, as far as it was taken over. */
+	readonly paces?: Paces | undefined;
+	/** Id of the kind of job that work is reckoned for; nothing is the usual one. Never kept. */
+	readonly at?: string | undefined;
 }
 
 export interface JobWork {
@@ -133,6 +139,9 @@ export const templateOf = (
 ): JobTemplate =>
 	templates.find((t) => t.id === template) ?? templates.find((t) => t.id === usual) ?? templates[0]!;
 
+/** The kind of job that work is reckoned for. */
+export const placeOf = ({ at, usual }: Pick<JobRates, 'at' | 'usual'>): string => at ?? usual;
+
 /** The work around a job, task by task. Tasks that take nothing are there with 0, so that they can be said. */
 export function jobOf(plan: JobPlan, rates: JobRates): Job {
 	const template = templateOf(plan, rates);
@@ -140,9 +149,14 @@ export function jobOf(plan: JobPlan, rates: JobRates): Job {
 	const trips = plan.trips ?? template.trips;
 	const goers = plan.goers ?? template.goers;
 	const work = JOB_TASKS.map((name): JobWork => {
-		const { everybody, everyTrip } = DEFINED[name];
+		const { everybody, everyTrip, phase } = DEFINED[name];
 		const own = name === 'drive' ? undefined : plan.minutes[name];
-		const once = name === 'drive' ? (2 * miles * 60) / rates.mph : (own ?? template.minutes[name] ?? 0);
+		const pace = paceOf(rates.paces, phase, template.id).valueOf();
+		// What is said of this job is as it is said.
+		const once =
+			name === 'drive'
+				? ((2 * miles * 60) / rates.mph) * pace
+				: (own ?? (template.minutes[name] ?? 0) * pace);
 		const minutes = once * (everyTrip ? trips : 1);
 		return {
 			task: name,

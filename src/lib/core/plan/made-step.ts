@@ -2,6 +2,7 @@ import type { FollowOnRule } from '../document/rule.ts';
 import type { Library } from '../recipe/library.ts';
 import type { Catalogue } from '../materials/catalogue.ts';
 import type { PumpProfile } from '../sizing/strokes.ts';
+import type { JobRates } from '../labour/job.ts';
 import type { TaskCount } from '../labour/task.ts';
 import type { Id } from '../document/id.ts';
 import type { StepPlace } from '../document/step.ts';
@@ -21,6 +22,8 @@ export interface StepContext {
 	readonly pumps: readonly PumpProfile[];
 	/** What the business takes for what is counted, where a design says nothing else. */
 	readonly rules: readonly FollowOnRule[];
+	/** How long work takes on the kind of job it is for. */
+	readonly jobs: Pick<JobRates, 'paces' | 'at' | 'usual'>;
 }
 
 /** What a step takes: a count of something, with the colours that show it. */
@@ -70,10 +73,11 @@ export function made(
 	about: Id | null,
 	text: string,
 	draft: Draft = {},
-	difficulty = '1'
+	difficulty: string | ((task: TaskCount) => string) = '1'
 ): MadeStep {
 	const { work = [], ...rest } = draft;
 	const plain = { lines: [], place: 'bench' as const, tool: '', method: '', wait: 0, check: '' };
-	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty }));
+	const hard = (task: TaskCount) => (typeof difficulty === 'string' ? difficulty : difficulty(task));
+	const timed = work.filter((t) => t.count > 0).map((task) => ({ task, difficulty: hard(task) }));
 	return { key: stepKey(kind, about), about, text, ...plain, ...rest, work: timed };
 }

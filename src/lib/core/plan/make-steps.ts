@@ -15,6 +15,8 @@ import type { Structure } from '../structures/kinds.ts';
 import { printSize } from '../sizing/size.ts';
 import { isOnHosts } from '../structures/registry/picture.ts';
 import { needsOf, tasksOf } from '../structures/registry/count.ts';
+import { placeOf } from '../labour/job.ts';
+import { pacedDifficulty } from '../labour/paces.ts';
 import { siteOf } from '../labour/site.ts';
 import { isPatching, sectionTasks } from '../recipe/section-work.ts';
 import { formatFeet, formatInches, type Millimetres } from '../units/length.ts';
@@ -261,7 +263,10 @@ class SectionSteps {
 	}
 
 	#made(kind: StepKind, text: string, draft: Draft = {}, about: Id = this.section.id): MadeStep {
-		return made(kind, about, text, draft, this.section.difficulty);
+		const { difficulty, structure } = this.section;
+		const { jobs } = this.context;
+		const pace = { paces: jobs.paces, kind: structure.kind, place: placeOf(jobs) };
+		return made(kind, about, text, draft, (task) => pacedDifficulty(difficulty, task, pace));
 	}
 	/** Tasks of a kind for all copies. */
 	#share(task: string, also: (t: TaskCount) => boolean = () => true): TaskCount[] {

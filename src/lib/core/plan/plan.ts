@@ -39,7 +39,8 @@ export function planOf(recipe: Recipe, choice: PlanChoice, context: TallyContext
 		catalogue: context.catalogue,
 		library,
 		pumps: rates.pumps,
-		rules: rates.rules
+		rules: rates.rules,
+		jobs: rates.jobs
 	};
 	const set = new Set<string>();
 	return nodes.map((node, i) => {
@@ -76,7 +77,9 @@ function setOnce(made: readonly MadeStep[], set: Set<string>): MadeStep[] {
 export function madeSteps(recipe: Recipe, context: TallyContext): MadeStep[] {
 	const [root] = counted(recipe, { colourway: null, size: null, quantity: 1 }, context);
 	const { catalogue, library, rates } = context;
-	return root ? makeSteps(root, true, { catalogue, library, pumps: rates.pumps, rules: rates.rules }) : [];
+	return root
+		? makeSteps(root, true, { catalogue, library, pumps: rates.pumps, rules: rates.rules, jobs: rates.jobs })
+		: [];
 }
 
 function counted(

@@ -2,7 +2,7 @@ import type { PriceMethod } from '../pricing/methods.ts';
 import { join, type Amount } from '../cost/amount.ts';
 import { jobCost, type JobCost } from '../cost/job-cost.ts';
 import { crewFor, paidOf, type Rates } from '../cost/rates.ts';
-import { AS_USUAL, jobOf, type JobPlan, type LeftAs } from '../labour/job.ts';
+import { AS_USUAL, jobOf, placeOf, templateOf, type JobPlan, type LeftAs } from '../labour/job.ts';
 import type { Crew } from '../labour/people.ts';
 import type { Basis } from '../pricing/basis.ts';
 import { earningsOf, effortOf, type Earnings, type Effort } from '../pricing/earnings.ts';
@@ -180,16 +180,20 @@ export function wayOfLine({ way, recipe }: QuoteItem, terms: PriceTerms): { way:
 	return ofKind ? { way: ofKind, from: 'kind' } : { way: wayOf(terms), from: 'quote' };
 }
 
-/** The studio's figures with who is on this job. */
-const ratesOn = ({ job }: QuoteTerms, rates: Rates): Rates =>
-	job?.crew ? { ...rates, crew: job.crew } : rates;
+/** The studio's figures with who is on this job, and with what kind of job it is where that tells how long work takes. */
+function ratesOn({ job }: QuoteTerms, rates: Rates): Rates {
+	const own = job?.crew ? { ...rates, crew: job.crew } : rates;
+	const { jobs } = rates;
+	const at = templateOf(job ?? AS_USUAL, jobs).id;
+	return !jobs.paces?.length || at === placeOf(jobs) ? own : { ...own, jobs: { ...jobs, at } };
+}
 
 const crewed = new WeakMap<TallyContext, { readonly crew: string; readonly context: TallyContext }>();
 /** The same with all else it is worked out from; the same for the same people. */
 export function contextOn(terms: QuoteTerms, context: TallyContext): TallyContext {
 	const rates = ratesOn(terms, context.rates);
 	if (rates === context.rates) return context;
-	const crew = rates.crew.join();
+	const crew = `${rates.crew.join()}/${placeOf(rates.jobs)}`;
 	const before = crewed.get(context);
 	if (before?.crew === crew) return before.context;
 	const own = { ...context, rates };

@@ -118,6 +118,7 @@ describe('made ahead', () => {
 			catalogue: context.catalogue,
 			library: () => undefined,
 			pumps: rates.pumps,
+			jobs: rates.jobs,
 			rules: rates.rules
 		});
 	};

@@ -1,6 +1,7 @@
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, explode, workOf, type Exploded } from '../bom/explode.ts';
-import { isDone } from '../labour/site.ts';
+import { countDesigns, explode, pacedWork, workOf, type Exploded, type Work } from '../bom/explode.ts';
+import type { KindSeconds } from '../labour/paces.ts';
+import { isDone, siteOf } from '../labour/site.ts';
 import type { Amount } from '../cost/amount.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import { splitCost } from '../cost/split-cost.ts';
@@ -43,7 +44,12 @@ export function tallyOrder(
 	const { standards } = rates;
 	const own = items.map((item) => countedLine(item, context));
 	const needs = own.flatMap((o, line) => (o?.needs ?? []).map((need) => ({ ...need, line })));
-	const work = own.map((o) => (o?.work ?? []).filter(({ task }) => isDone(task, leftAs)));
+	const work = own.map((o) =>
+		pacedWork(
+			(o?.work ?? []).filter(({ task }) => isDone(task, leftAs)),
+			rates.jobs
+		)
+	);
 	const counted = bill(needs, { ...rates, catalogue });
 	const made = cost(counted, timeAll(work.flat(), standards), rates);
 	const shares = splitCost(
@@ -57,6 +63,21 @@ export function tallyOrder(
 		cost: { ...made, total: { ...made.total, unknown: [...new Set([...made.total.unknown, ...lost])] } },
 		items: shares.map((share, i) => (own[i] ? share : { ...share, unknown: [items[i]!.recipe.name] }))
 	};
+}
+
+/** Seconds at the bench by kind of structure; of what stands on none under a blank. Lines that cannot be counted take none. */
+export function buildSeconds(items: readonly OrderItem[], context: TallyContext): KindSeconds[] {
+	const { rates } = context;
+	const work = items
+		.flatMap((item) => countedLine(item, context)?.work ?? [])
+		.filter(({ task }) => siteOf(task) === undefined);
+	const seconds = (own: readonly Work[]) =>
+		timeAll(own, rates.standards).reduce((a, t) => a + t.seconds.valueOf(), 0);
+	const kinds = [...new Set(work.map((w) => w.kind))];
+	return kinds.map((kind) => {
+		const own = work.filter((w) => w.kind === kind);
+		return { kind: kind ?? '', base: seconds(own), paced: seconds(pacedWork(own, rates.jobs)) };
+	});
 }
 
 interface CountedLine {

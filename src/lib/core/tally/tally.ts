@@ -1,6 +1,6 @@
 import { checkBill } from '../checks/bill.ts';
 import { bill, type Bill } from '../bom/bill.ts';
-import { countDesigns, drawable, explode, workOn } from '../bom/explode.ts';
+import { countDesigns, drawable, explode, pacedWork, workOn } from '../bom/explode.ts';
 import type { Library } from '../recipe/library.ts';
 import { cost, type Cost } from '../cost/cost.ts';
 import type { Rates } from '../cost/rates.ts';
@@ -100,7 +100,10 @@ export function tally(
 	const counted = designs ? bill(explode(designs), { ...rates, catalogue }) : NO_BILL;
 	const { job, crew, bases } = usualJob(rates);
 	const tasks = designs
-		? timeAll(workOn(designs, job.job.template.leftAs, catalogue.materials), rates.standards)
+		? timeAll(
+				pacedWork(workOn(designs, job.job.template.leftAs, catalogue.materials), rates.jobs),
+				rates.standards
+			)
 		: [];
 	const assembly = designs
 		? assemble(recipe, colourway, library, rates.pumps, null, context.packed)

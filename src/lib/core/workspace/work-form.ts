@@ -356,7 +356,9 @@ export function readWork(
 					usual,
 					vanPerMile: whole.van,
 					mph: whole.mph.valueOf(),
-					...(typed.travel === 'unpaid' ? { travelUnpaid: true } : {})
+					...(typed.travel === 'unpaid' ? { travelUnpaid: true } : {}),
+					// What jobs taught is taken over and back elsewhere.
+					...(rates.jobs.paces ? { paces: rates.jobs.paces } : {})
 				},
 				price: { ...rates.price, cardRates, rules, byClass: readWays(typed) }
 			}

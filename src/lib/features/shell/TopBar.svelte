@@ -25,6 +25,7 @@
 		['/stockroom', 'Stockroom', 'books'],
 		['/quotes', 'Quotes', 'books'],
 		['/jobs', 'Jobs', 'work'],
+		['/numbers', 'Numbers', 'books'],
 		['/quick', 'Quick price', 'quote'],
 		['/thumb', 'Rules of thumb', 'read'],
 		['/settings', 'Settings', 'settings']

@@ -2,7 +2,7 @@ import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { changeEntry } from './tables/changes.ts';
 import { countBack } from './tables/count-back.ts';
 import { design, designVersion, saveReceipt, versionName, versionRef } from './tables/design.ts';
-import { job, jobCount, jobTick, otherEvent, tallyMark } from './tables/job.ts';
+import { job, jobCount, jobFigure, jobPhoto, jobTick, otherEvent, tallyMark } from './tables/job.ts';
 import { endedLink, linkLook } from './tables/links.ts';
 import { credential, invitation, person, secondStep, session, staffLetter, verification } from './tables/people.ts'; // prettier-ignore
 import { photo } from './tables/photo.ts';
@@ -42,12 +42,16 @@ export const STUDIO_TABLES = {
 	job,
 	jobTick,
 	jobCount,
+	jobFigure,
+	jobPhoto,
 	tallyMark,
 	otherEvent,
 	endedLink,
 	linkLook,
 	changeEntry
 } as const satisfies Readonly<Record<string, SQLiteTable & { readonly workspaceId: SQLiteColumn }>>;
+/** Those of them that hold pictures: a row of theirs is read by itself. */
+export const PICTURE_TABLES: ReadonlySet<string> = new Set(['photo', 'placePhoto', 'jobPhoto']);
 export type StudioTable = keyof typeof STUDIO_TABLES;
 export const STUDIO_TABLE_NAMES = Object.keys(STUDIO_TABLES) as StudioTable[];
 

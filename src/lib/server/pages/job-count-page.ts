@@ -15,7 +15,8 @@ import { printMoney, printNumber } from '../../core/units/print-number.ts';
 import { rational, type Rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import { saidOf, workOfJob } from '../services/job.ts';
-import { countsOfJob, reckoningOf } from '../services/job-count.ts';
+import { countsOfJob } from '../services/job-count.ts';
+import { reckoningOf } from '../services/job-figures.ts';
 import { loadStudio, type Studio } from '../services/studio.ts';
 
 /**

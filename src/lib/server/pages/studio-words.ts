@@ -31,6 +31,8 @@ const WORDS: Readonly<Record<StudioTable, readonly [one: string, many: string]>>
 	job: ['job', 'jobs'],
 	jobTick: ['tick on a list', 'ticks on lists'],
 	jobCount: ['job counted back', 'jobs counted back'],
+	jobFigure: ['figure of a counted job', 'figures of counted jobs'],
+	jobPhoto: ['photo of a job', 'photos of jobs'],
 	tallyMark: ['count at the bench', 'counts at the bench'],
 	otherEvent: ['event of another calendar', 'events of other calendars'],
 	endedLink: ['link that was taken back', 'links that were taken back'],

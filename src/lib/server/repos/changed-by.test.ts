@@ -73,6 +73,8 @@ test('every row that is written says whose request wrote it last', async () => {
 	const ofOrders = [
 		'job',
 		'job_count',
+		'job_figure',
+		'job_photo',
 		'job_tick',
 		'message',
 		'paper',
@@ -106,7 +108,11 @@ test('every row that is written says whose request wrote it last', async () => {
 	const NOTHING_COUNTED: JobCounted = { day: '2027-06-11', materials: [], times: [], miles: 4, costs: [], leftOut: false, note: '' }; // prettier-ignore
 	await peter.jobs.say('q', 0, { days: [], place: NO_PLACE, note: '' }, NOW);
 	await peter.jobs.tick('q', { list: 'pull', key: 'k', on: true }, NOW);
-	await peter.jobCounts.keep('q', 0, NOTHING_COUNTED, new Map(), NOW);
+	await peter.jobCounts.keep('q', 0, NOTHING_COUNTED, new Map(), NOW, {
+		day: '2027-06-11',
+		figures: [{ part: 'job', key: '', name: 'x', reckoned: 1, real: 1, net: 1, amount: 0, cause: '' }]
+	});
+	await peter.jobPhotos.add('q', { ...photo, id: 'as-it-stood', caption: '', isShown: false }, NOW);
 	await peter.tallyMarks.add('q', [{ id: 'mark', line: lines[0]!.id, step: 'inflate:a', kind: 'done', amount: 1, material: '', cause: null, person: '', at: NOW.getTime() }]); // prettier-ignore
 	await peter.placePhotos.add('q', { ...photo, id: 'place' }, NOW);
 	const desk = { now: NOW, link: 'http://studio.example/q/token', pdf: async () => new Uint8Array() };
@@ -125,6 +131,8 @@ test('every row that is written says whose request wrote it last', async () => {
 		invitation: alone,
 		job: alone,
 		job_count: alone,
+		job_figure: alone,
+		job_photo: alone,
 		job_tick: alone,
 		material: ['wendy'],
 		message: alone,

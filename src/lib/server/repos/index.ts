@@ -5,6 +5,8 @@ import { clients } from './clients.ts';
 import { countBacks } from './count-backs.ts';
 import { designs } from './designs.ts';
 import { jobCounts } from './job-counts.ts';
+import { jobFigures } from './job-figures.ts';
+import { jobPhotos } from './job-photos.ts';
 import { jobs } from './jobs.ts';
 import { links } from './links.ts';
 import { memoOf } from './memo.ts';
@@ -58,6 +60,8 @@ export function createRepos(db: Database, actor: Actor) {
 		links: links(db, actor),
 		jobs: jobs(db, actor),
 		jobCounts: jobCounts(db, actor),
+		jobPhotos: jobPhotos(db, actor),
+		jobFigures: jobFigures(db, actor),
 		tallyMarks: tallyMarks(db, actor),
 		wholeStudio: wholeStudio(db, actor),
 		memo: memoOf(db, actor)

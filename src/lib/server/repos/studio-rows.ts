@@ -48,6 +48,7 @@ export const DOCUMENTS: Partial<Record<StudioTable, Readonly<Record<string, ZodT
 	quoteEvent: { said: orNull(eventSaidSchema) },
 	paper: { frozen: readBy(frozenPaperSchema) },
 	placePhoto: { bytes: picture },
+	jobPhoto: { bytes: picture },
 	job: { said: readBy(jobSaidSchema) },
 	jobCount: { counted: readBy(jobCountedSchema) }
 };

@@ -6,7 +6,7 @@ import { settingsSchema } from '../../core/workspace/settings.schema.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Actor } from '../actor.ts';
 import type { Database, Reader, Writer } from '../db/client.ts';
-import { STUDIO_TABLES, STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
+import { PICTURE_TABLES, STUDIO_TABLES, STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
 import { changeEntry } from '../db/tables/changes.ts';
 import { design, saveReceipt } from '../db/tables/design.ts';
 import { quote, quoteIssue } from '../db/tables/quote.ts';
@@ -40,7 +40,6 @@ type Any = SQLiteTable & Readonly<Record<string, SQLiteColumn>>;
 const table = (name: StudioTable) => STUDIO_TABLES[name] as unknown as Any & { workspaceId: SQLiteColumn };
 /** Rows read at once; a picture comes by itself. */
 const AT_ONCE = 200;
-const holdsPictures = (name: StudioTable) => name === 'photo' || name === 'placePhoto';
 
 /** A row without one of its columns. */
 export const without = (row: StudioRow, column: string): StudioRow =>
@@ -65,7 +64,7 @@ export function keyOf(name: StudioTable): string[] {
 
 async function* read(reader: Reader, workspaceId: string, name: StudioTable) {
 	const own = table(name);
-	const many = holdsPictures(name) ? 1 : AT_ONCE;
+	const many = PICTURE_TABLES.has(name) ? 1 : AT_ONCE;
 	for (let at = 0; ; at += many) {
 		const rows = await reader.select().from(own).where(eq(own.workspaceId, workspaceId)).orderBy(...keyOf(name).map((c) => asc(own[c]!))).limit(many).offset(at); // prettier-ignore
 		if (rows.length > 0) yield rows.map((row) => withoutCounts(name, row));

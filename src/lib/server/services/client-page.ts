@@ -19,11 +19,17 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 	const payments = accepted ? await repos.payments.of(quoteId) : [];
 	const own = accepted ? await repos.papers.of(quoteId) : [];
 	const { currency } = frozen.total;
+	// Once the day is over it says thank you, with what the client is shown of it.
+	const isOver = accepted && !isOld && frozen.eventDate !== null && frozen.eventDate < dayIn(frozen.zone);
+	const pictures = isOver ? (await repos.jobPhotos.of(quoteId)).filter((p) => p.isShown) : [];
 	const dues = accepted ? duesOf(shown, payments) : null;
 	return {
 		frozen,
 		state: stateOn(state, dayIn(frozen.zone), frozen.validUntil),
 		isOld,
+		thanks: isOver
+			? { pictures: pictures.map(({ id, caption, width, height }) => ({ id, caption, width, height })) }
+			: null,
 		yes: yes && { name: yes.name ?? '', at: yes.at.toISOString().slice(0, 10) },
 		talk: talk.map((t) => ({ event: t.event, text: t.text, at: t.at.toISOString().slice(0, 10) })),
 		choice: said,

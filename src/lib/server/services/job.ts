@@ -3,7 +3,7 @@ import { NO_PLACE, type JobDay, type JobPlace, type JobSaid } from '../../core/j
 import { usualDays } from '../../core/job/usual-days.ts';
 import { AS_USUAL, templateOf, type LeftAs } from '../../core/labour/job.ts';
 import type { ClientDetails } from '../../core/quote/client.ts';
-import type { QuoteItem, QuoteTerms } from '../../core/quote/quote.ts';
+import { contextOn, type QuoteItem, type QuoteTerms } from '../../core/quote/quote.ts';
 import { tallyOrder, type TalliedOrder } from '../../core/tally/order.ts';
 import { tally, type Tally, type TallyContext } from '../../core/tally/tally.ts';
 import type { JobRow } from '../repos/jobs.ts';
@@ -32,7 +32,8 @@ export async function workOfJob(repos: Repos, id: string, studio: Studio): Promi
 	const row = await repos.jobs.find(id);
 	const own = row && (await itemsOf(repos, id, studio));
 	if (!row || !own) return undefined;
-	const { quote, items, typed, context } = own;
+	const { quote, items, typed } = own;
+	const context = contextOn(quote.terms, own.context);
 	const plan = quote.terms.job ?? AS_USUAL;
 	const { leftAs } = templateOf(plan, context.rates.jobs);
 	const order = tallyOrder(items, context, leftAs);

@@ -55,7 +55,10 @@ describe('a studio as a file', () => {
 		await lookThrough(open);
 		open.close();
 		const names = manifest.files.map((f) => f.name);
-		expect(names.filter((n) => n.startsWith('pictures/'))).toHaveLength(counts.photo + counts.placePhoto);
+		expect(names.filter((n) => n.startsWith('pictures/'))).toHaveLength(
+			counts.photo + counts.placePhoto + counts.jobPhoto
+		);
+		expect(counts.jobPhoto).toBeGreaterThan(0);
 		for (const secret of ['person', 'session', 'credential', 'secondStep', 'invitation'])
 			expect(names).not.toContain(`data/${secret}.json`);
 	});

@@ -3,7 +3,7 @@ import { createWriteStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
-import { STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
+import { PICTURE_TABLES, STUDIO_TABLE_NAMES, type StudioTable } from '../db/studio-tables.ts';
 import type { Repos } from '../repos/index.ts';
 import type { StudioRow } from '../repos/whole-studio.ts';
 import { dataFile, LAYOUT, MANIFEST, SETTINGS, type Manifest } from './manifest.ts';
@@ -59,7 +59,7 @@ export async function writeStudioFile(repos: Repos, file: string, made: Date): P
 				}
 				yield Buffer.from('\n]\n');
 			};
-			if (name === 'photo' || name === 'placePhoto')
+			if (PICTURE_TABLES.has(name))
 				for await (const some of rows(name))
 					for (const row of some) {
 						const ending = row['type'] === 'image/png' ? 'png' : 'jpg';

@@ -18,12 +18,18 @@ import { jobListsPage } from '../pages/job-lists-page.ts';
 import { jobPage } from '../pages/job-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
+import { numbersPage } from '../pages/numbers-page.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
+import { lessonsFor } from '../pages/taught-page.ts';
 import { tallyPage } from '../pages/tally-page.ts';
 import { swatchesPage } from '../pages/swatches-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
 import type { Repos } from '../repos/index.ts';
+import { figuresOfJob } from '../services/job-figures.ts';
+import { workOfJob } from '../services/job.ts';
+import { loadStudio } from '../services/studio.ts';
+import type { JobCounted } from '../../core/job/counted.ts';
 import { wantedTwice } from '../services/jobs-ahead.ts';
 import { loadDesign, type DesignQuery } from '../services/design-query.ts';
 import { readCalendar } from '../services/read-calendar.ts';
@@ -77,6 +83,12 @@ export const JOBS = {
 	'tally page': tallyPage,
 	'build plan': (repos: Repos, asked: PlanAsked) => buildPlanPage(repos, asked, withinTime),
 	'job count page': jobCountPage,
+	'job figures': async (repos: Repos, { id, counted }: { id: string; counted: JobCounted }) => {
+		const work = await workOfJob(repos, id, await loadStudio(repos));
+		return work ? figuresOfJob(repos, work, counted) : [];
+	},
+	'numbers page': numbersPage,
+	'lessons for': lessonsFor,
 	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
 		buyingPage(repos, wanted, await solver(SOLVING)),
 	'buying list': async (repos: Repos, wanted: Parameters<typeof buyingList>[1]) =>

@@ -54,12 +54,41 @@
 		<p class="no-print ml-auto"><a class="quiet-link" href="/q/{data.token}/quote.pdf">as a PDF</a></p>
 	</header>
 	{#if say('answer')}<div class="mb-4"><Notice level="watch" live>{say('answer')}</Notice></div>{/if}
+	{#if data.thanks}
+		<section class="part mb-6" aria-label="Thank you">
+			<h2>Thank you, {data.yes?.name || frozen.client.name}</h2>
+			<p>
+				{frozen.occasion || 'The day'} is over, and it was a pleasure{frozen.venue
+					? ` to build for you at ${frozen.venue}`
+					: ''}.{data.thanks.pictures.length > 0 ? ' This is how it stood.' : ''}
+			</p>
+			{#if data.thanks.pictures.length > 0}
+				<div class="mt-3 grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-4">
+					{#each data.thanks.pictures as picture (picture.id)}
+						<figure>
+							<img
+								class="w-full"
+								src="/q/{data.token}/thanks/{picture.id}"
+								alt={picture.caption || 'How it stood'}
+								width={picture.width}
+								height={picture.height}
+								loading="lazy"
+							/>
+							{#if picture.caption}<figcaption class="text-[13.5px] text-muted">
+									{picture.caption}
+								</figcaption>{/if}
+						</figure>
+					{/each}
+				</div>
+			{/if}
+		</section>
+	{/if}
 	<ClientPaper {frozen} chosen={data.chosen} photos="/q/{data.token}/photo" places="/q/{data.token}/place">
 		{#if data.yes}
 			<section class="part" aria-label="Your order">
-				<h2>Thank you, {data.yes.name || frozen.client.name}</h2>
+				<h2>{data.thanks ? 'Your order' : `Thank you, ${data.yes.name || frozen.client.name}`}</h2>
 				<p>You said yes on {dayWords(data.yes.at, frozen.formats)}.</p>
-				{#if frozen.eventDate}<p>
+				{#if frozen.eventDate && !data.thanks}<p>
 						<a class="quiet-link" href="/q/{data.token}/the-day.ics"
 							>Put {dayWords(frozen.eventDate, frozen.formats)} into your calendar</a
 						>

@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { hiresOf } from '$lib/core/owned/owned.ts';
 import { chargedOf } from '$lib/core/study/charged.ts';
 import type { EventSaid } from '$lib/core/quote/frozen.ts';
+import { may } from '$lib/server/actor.ts';
 import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { changesOf } from '$lib/server/pages/changes-page.ts';
@@ -51,6 +52,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		// Said when it is worked out: the page is there before.
 		today: quote.state === 'draft' ? null : locals.work('quote today', { id: quote.id }).catch(() => null),
 		twice: locals.work('wanted twice', { id: quote.id }).catch((): string[] => []),
+		lessons: may(locals.actor, 'books')
+			? locals.work('lessons for', { id: quote.id }).catch((): string[] => [])
+			: [],
 		fresh: crypto.randomUUID()
 	};
 };

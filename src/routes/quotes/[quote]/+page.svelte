@@ -62,6 +62,15 @@
 			{#each twice as say (say)}<div class="mb-2"><Notice level="watch">{say}</Notice></div>{/each}
 		{/await}
 	{/if}
+	{#if quote.state === 'draft'}
+		{#await data.lessons then lessons}
+			{#if lessons.length > 0}<div class="mb-2" data-lesson>
+					<Notice level="watch"
+						>{lessons.join(' ')} <a class="quiet-link" href="/numbers/taught">What jobs taught</a></Notice
+					>
+				</div>{/if}
+		{/await}
+	{/if}
 	{#if form && 'trouble' in form && form.trouble}
 		<div class="mb-4 flex flex-wrap items-center gap-3">
 			<Notice level="watch" live

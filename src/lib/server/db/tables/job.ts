@@ -1,6 +1,17 @@
 import { sql } from 'drizzle-orm';
-import { check, foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import {
+	blob,
+	check,
+	foreignKey,
+	index,
+	integer,
+	primaryKey,
+	sqliteTable,
+	text
+} from 'drizzle-orm/sqlite-core';
+import { FIGURE_PARTS } from '../../../core/job/figures.ts';
 import { MARK_KINDS } from '../../../core/job/tally-marks.ts';
+import { PHOTO_TYPES } from '../../../core/photo/read-photo.ts';
 import { LOSS_CAUSES } from '../../../core/stock/ledger.ts';
 import { changedBy } from './changed-by.ts';
 import { quote } from './quote.ts';
@@ -98,6 +109,63 @@ export const jobCount = sqliteTable(
 		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
 		index('job_count_day').on(t.workspaceId, t.day),
 		check('job_count_revision', sql`${t.revision} > 0`)
+	]
+);
+
+/** A figure of a counted job, as it was worked out then: what numbers and lessons are read from. Goes with its count. */
+export const jobFigure = sqliteTable(
+	'job_figure',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		quoteId: text('quote_id').notNull(),
+		part: text({ enum: FIGURE_PARTS }).notNull(),
+		key: text().notNull(),
+		name: text().notNull(),
+		/** The day of the job, `YYYY-MM-DD`. */
+		day: text().notNull(),
+		reckoned: integer().notNull(),
+		real: integer(),
+		net: integer().notNull(),
+		amount: integer().notNull(),
+		/** Of what was lost; blank where that was not said. */
+		cause: text().notNull().default(''),
+		/** Of a day that is no measure for others. */
+		leftOut: integer('left_out', { mode: 'boolean' }).notNull(),
+		changedBy: changedBy()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.quoteId, t.part, t.key] }),
+		foreignKey({
+			columns: [t.workspaceId, t.quoteId],
+			foreignColumns: [jobCount.workspaceId, jobCount.quoteId]
+		}),
+		index('job_figure_part').on(t.workspaceId, t.part, t.day)
+	]
+);
+
+/** A photograph of a job as it stood. What a client was shown is shown no more once it is taken away. */
+export const jobPhoto = sqliteTable(
+	'job_photo',
+	{
+		workspaceId: text('workspace_id').notNull(),
+		id: text().notNull(),
+		quoteId: text('quote_id').notNull(),
+		type: text({ enum: PHOTO_TYPES }).notNull(),
+		/** Pixels, as it is looked at. */
+		width: integer().notNull(),
+		height: integer().notNull(),
+		caption: text().notNull().default(''),
+		/** Whether the client sees it on the page of thanks. */
+		isShown: integer('is_shown', { mode: 'boolean' }).notNull(),
+		addedAt: integer('added_at', { mode: 'timestamp_ms' }).notNull(),
+		changedBy: changedBy(),
+		bytes: blob({ mode: 'buffer' }).notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.workspaceId, t.id] }),
+		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
+		index('job_photo_quote').on(t.workspaceId, t.quoteId, t.addedAt),
+		check('job_photo_size', sql`${t.width} > 0 AND ${t.height} > 0 AND length(${t.bytes}) <= 10485760`)
 	]
 );
 

@@ -36,7 +36,8 @@ export const actions: Actions = {
 			locals.repos,
 			{ work, base: Number(typed.revision) },
 			read.counted,
-			new Date()
+			new Date(),
+			await locals.work('job figures', { id: params.quote, counted: read.counted })
 		);
 		if (outcome === 'stale')
 			return fail(409, {

@@ -1,0 +1,22 @@
+import { kindCalled } from '../structures/registry/called.ts';
+import { lastOnes, type Lesson } from './taught.ts';
+
+const NUMBERS = ['no', 'one', 'two', 'three'];
+const WORK = { 'build': 'at the bench', 'set up': 'standing it up', 'strike': 'taking it down', 'before': 'before the job', 'on the road': 'on the road', 'at the place': 'at the place besides', 'after': 'after the job' } as const; // prettier-ignore
+
+/** What a lesson is about: `garlands, at the bench`, `“a room”, standing it up`. @param jobName what a kind of job is called */
+export const lessonAbout = ({ work, of }: Pick<Lesson, 'work' | 'of'>, jobName: (id: string) => string): string =>
+	`${work === 'build' ? kindCalled(of, 2) : `“${jobName(of)}”`}, ${WORK[work]}`; // prettier-ignore
+
+/** `Your last three garlands took 12 % longer than reckoned.`; blank where that is no news. */
+export function lastWords(lesson: Lesson, jobName: (id: string) => string): string {
+	const last = lastOnes(lesson);
+	if (!last) return '';
+	const { jobs, percent } = last;
+	const many = NUMBERS[jobs] ?? String(jobs);
+	const by = `${Math.abs(percent)} % ${percent > 0 ? 'longer' : 'less long'} than reckoned`;
+	const { work, of } = lesson;
+	if (work === 'build') return `Your last ${jobs === 1 ? '' : `${many} `}${kindCalled(of, jobs)} took ${by}.`;
+	const job = `${jobs === 1 ? 'job' : `${many} jobs`} of “${jobName(of)}”`;
+	return `On your last ${job} the work ${WORK[work]} took ${by}.`;
+}

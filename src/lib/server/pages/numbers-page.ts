@@ -1,0 +1,95 @@
+import { cashAhead, type CashMove } from '../../core/numbers/cash-ahead.ts';
+import type { Answer } from '../../core/numbers/answer.ts';
+import type { AnsweredQuote } from '../../core/numbers/win-rate.ts';
+import { dayWords } from '../../core/quote/day-words.ts';
+import { stateOn } from '../../core/quote/states.ts';
+import { tallyOrder } from '../../core/tally/order.ts';
+import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
+import { rational } from '../../core/units/rational.ts';
+import type { Period } from '../repos/job-figures.ts';
+import type { Repos } from '../repos/index.ts';
+import { itemsOf, saysOf } from '../services/jobs-ahead.ts';
+import { orderOf } from '../services/orders.ts';
+import { loadStudio, type Studio } from '../services/studio.ts';
+import {
+	cashAnswer,
+	clientsAnswer,
+	designsAnswer,
+	hourAnswer,
+	hoursAnswer,
+	jobsAnswer,
+	lossesAnswer,
+	monthsAnswer,
+	stopAnswer,
+	winsAnswer,
+	wordsOf
+} from './numbers-answers.ts';
+
+/** Weeks that are looked ahead, and days back that what was not paid is looked for. */
+const [WEEKS, BACK] = [8, 120];
+/** Days before its event the materials of a job are paid. House rule. */
+const BOUGHT_BEFORE = 7;
+
+/** Every question with its answer, for the days asked for. @param today `YYYY-MM-DD` */
+export async function numbersPage(repos: Repos, { period, today }: { readonly period: Period; readonly today: string }): Promise<Answer[]> {
+	const studio = await loadStudio(repos);
+	const { settings } = studio;
+	const words = wordsOf(settings);
+	const figures = repos.jobFigures;
+	const [months, designs, clients, phases, losses, jobs, sent, cash] = await Promise.all([
+		figures.months(period),
+		figures.designs(period),
+		figures.clients(period),
+		figures.phases(period),
+		figures.losses(period),
+		figures.jobs(period),
+		figures.sent(period),
+		cashMoves(repos, studio, today)
+	]);
+	const answered = sent.flatMap(({ state, validUntil, ...q }): AnsweredQuote[] => {
+		const now = stateOn(state, today, validUntil);
+		return now === 'accepted' || now === 'declined' || now === 'lapsed' ? [{ ...q, yes: now === 'accepted' }] : [];
+	});
+	const wanted = rational(settings.rates.price.margin).valueOf();
+	return [
+		monthsAnswer(months, words),
+		designsAnswer(designs, words),
+		stopAnswer(designs, wanted, words),
+		clientsAnswer(clients, words),
+		hourAnswer(months, words),
+		jobsAnswer(jobs, words, settings),
+		hoursAnswer(phases),
+		lossesAnswer(losses, words),
+		winsAnswer(answered, words),
+		cashAnswer(cashAhead(cash, today, WEEKS), words, settings)
+	];
+} // prettier-ignore
+
+/** What jobs are still to pay, what is on order, and what materials of jobs ahead are reckoned at. */
+async function cashMoves(repos: Repos, studio: Studio, today: string): Promise<CashMove[]> {
+	const day = dayNumber(today);
+	const found: CashMove[] = [];
+	const near = await repos.jobs.between(dayOfNumber(day - BACK), dayOfNumber(day + WEEKS * 7));
+	const counted = await repos.jobCounts.counted(near.map((r) => r.id));
+	for (const row of near) {
+		if (row.day === null) continue;
+		const says = row.day < today ? `${saysOf(row)}, owed since ${dayWords(row.day, studio.settings)},` : saysOf(row);
+		const order = await orderOf(repos, row.id);
+		if (order) {
+			const { paid, left, late } = order.dues;
+			const deposit = Math.min(left, Math.max(0, order.chosen.deposit.minor - paid));
+			// What is on its way comes in any day now.
+			if (late > 0) found.push({ day: today, kind: 'deposits', minor: late, says });
+			if (deposit > late) found.push({ day: today, kind: 'deposits', minor: deposit - late, says });
+			const rest = left - Math.max(deposit, late);
+			if (rest > 0) found.push({ day: row.day, kind: 'balances', minor: rest, says });
+		}
+		if (row.day < today || counted.has(row.id)) continue;
+		const own = await itemsOf(repos, row.id, studio);
+		const minor = own ? tallyOrder(own.items, own.context).cost.materialsTotal.known.minor : 0;
+		if (minor > 0) found.push({ day: dayOfNumber(dayNumber(row.day) - BOUGHT_BEFORE), kind: 'to be bought', minor: -minor, says: `materials for ${saysOf(row)}` });
+	}
+	for (const order of await repos.onOrders.open())
+		if (order.costMinor) found.push({ day: order.due ?? today, kind: 'on order', minor: -order.costMinor, says: 'an order on its way' });
+	return found;
+} // prettier-ignore

@@ -1,0 +1,79 @@
+import { lessonAbout, lastWords } from '../../core/job/lesson-words.ts';
+import { lessonsOf, paceTaken, type Lesson, type PaceSeen } from '../../core/job/taught.ts';
+import { paceOf } from '../../core/labour/paces.ts';
+import { printSpell } from '../../core/job/counted.ts';
+import { AS_USUAL, templateOf } from '../../core/labour/job.ts';
+import { dayWords } from '../../core/quote/day-words.ts';
+import { rational } from '../../core/units/rational.ts';
+import type { Settings } from '../../core/workspace/settings.ts';
+import type { Repos } from '../repos/index.ts';
+import { dayIn } from '../services/day-in.ts';
+import { itemsOf } from '../services/jobs-ahead.ts';
+import { loadStudio } from '../services/studio.ts';
+
+/** Two hours, as an example of what a lesson does. */
+const EXAMPLE = 120;
+const hundredths = (n: number, { decimal }: Settings): string => n.toFixed(2).replace('.', decimal);
+/** What tells less than one whole job tells nothing yet. House rule. */
+const TELLS = 1;
+const told = (seen: readonly PaceSeen[]) => lessonsOf(seen).filter((l) => l.weight >= TELLS);
+const jobNamed = ({ rates }: Settings) => (id: string): string =>
+	rates.jobs.templates.find((t) => t.id === id)?.name ?? 'a kind of job that is gone'; // prettier-ignore
+
+/** What counted jobs taught of how long work takes: before and after, what it rests on, what of it is in use. */
+export async function taughtPage(repos: Repos, now = new Date()) {
+	const [{ settings }, seen] = await Promise.all([loadStudio(repos), repos.jobFigures.paces()]);
+	const { paces } = settings.rates.jobs;
+	const name = jobNamed(settings);
+	const today = dayIn(settings.zone, now);
+	const shown = (lesson: Lesson) => {
+		const { work, of, jobs, low, high } = lesson;
+		const used = paces?.find((p) => p.work === work && p.of === of);
+		const before = paceOf(paces, work, of).valueOf();
+		const after = rational(paceTaken(lesson, today).times).valueOf();
+		return {
+			key: `${work}/${of}`,
+			about: lessonAbout(lesson, name),
+			says: lastWords(lesson, name),
+			before: hundredths(before, settings),
+			after: hundredths(after, settings),
+			example: `${printSpell(EXAMPLE * before)} → ${printSpell(EXAMPLE * after)}`,
+			range: `${hundredths(low, settings)} to ${hundredths(high, settings)}`,
+			jobs,
+			isNews: Math.abs(after - before) >= 0.005,
+			used: used ? { jobs: used.jobs, day: dayWords(used.day, settings) } : null,
+			seen: lesson.seen.slice(0, 40).map((s) => ({
+				job: s.job,
+				day: dayWords(s.day, settings),
+				reckoned: printSpell(s.reckoned / 60),
+				real: printSpell(s.real / 60),
+				times: hundredths(s.real / s.base, settings)
+			}))
+		};
+	};
+	const lessons = told(seen);
+	const known = new Set(lessons.map((l) => `${l.work}/${l.of}`));
+	/** Taken over once, and told by no job any more. */
+	const rest = (paces ?? []).filter((p) => !known.has(`${p.work}/${p.of}`));
+	return {
+		lessons: lessons.map(shown),
+		others: rest.map((p) => ({ key: `${p.work}/${p.of}`, about: lessonAbout(p, name), times: hundredths(rational(p.times).valueOf(), settings), jobs: p.jobs, day: dayWords(p.day, settings) })), // prettier-ignore
+		leftOut: (await repos.jobFigures.jobs({ from: '0000-01-01', to: '9999-12-31' })).filter((j) => j.leftOut).map((j) => ({ job: j.id, says: `${j.client}, ${dayWords(j.day, settings)}` })) // prettier-ignore
+	};
+}
+
+/** What the last jobs say about a quote: a sentence for each part of its work that took otherwise than was reckoned. */
+export async function lessonsFor(repos: Repos, { id }: { readonly id: string }): Promise<string[]> {
+	const [studio, seen] = await Promise.all([loadStudio(repos), repos.jobFigures.paces()]);
+	const own = seen.length > 0 ? await itemsOf(repos, id, studio) : undefined;
+	if (!own) return [];
+	const { settings } = studio;
+	const kinds = new Set(own.items.flatMap((i) => i.recipe.sections.map((s) => s.structure.kind as string)));
+	const place = templateOf(own.quote.terms.job ?? AS_USUAL, settings.rates.jobs).id;
+	return told(seen)
+		.filter((l) => (l.work === 'build' ? kinds.has(l.of) : l.of === place))
+		.map((l) => lastWords(l, jobNamed(settings)))
+		.filter(Boolean)
+		.slice(0, MOST_SAID);
+}
+const MOST_SAID = 3;

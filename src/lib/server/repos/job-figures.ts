@@ -1,0 +1,164 @@
+import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { FigurePart } from '../../core/job/figures.ts';
+import type { WorkPhase } from '../../core/job/counted.ts';
+import type { PaceSeen } from '../../core/job/taught.ts';
+import type { SoldDesign, Sums } from '../../core/numbers/earned.ts';
+import type { QuoteState } from '../../core/quote/states.ts';
+import type { LossCause } from '../../core/stock/ledger.ts';
+import type { Actor } from '../actor.ts';
+import type { Database } from '../db/client.ts';
+import { jobFigure } from '../db/tables/job.ts';
+import { quote, quoteIssue } from '../db/tables/quote.ts';
+
+/** Days `YYYY-MM-DD`, both within. */
+export interface Period {
+	readonly from: string;
+	readonly to: string;
+}
+
+export interface MonthSums extends Sums {
+	/** `YYYY-MM` */
+	readonly month: string;
+	readonly jobs: number;
+	/** Minutes of the owners, and what those were reckoned at. */
+	readonly hers: number;
+	readonly hersMinor: number;
+}
+export interface ClientSums extends Sums {
+	readonly name: string;
+	readonly jobs: number;
+}
+export interface PhaseSums {
+	readonly phase: WorkPhase;
+	/** Minutes of the jobs on which it was written down. */
+	readonly reckoned: number;
+	readonly real: number;
+	readonly jobs: number;
+}
+export interface LossSums {
+	readonly material: string;
+	readonly name: string;
+	readonly cause: LossCause | '';
+	/** Thousandths. */
+	readonly lost: number;
+	readonly minor: number;
+	readonly used: number;
+}
+export interface JobSums extends Sums {
+	readonly id: string;
+	readonly client: string;
+	readonly day: string;
+	readonly leftOut: boolean;
+}
+export interface SentFigures {
+	readonly state: QuoteState;
+	/** `YYYY-MM-DD`: an unanswered one stands until then. */
+	readonly validUntil: string;
+	readonly net: number;
+	readonly feet: number;
+}
+
+/** Jobs a lesson looks back over, at most. */
+const MOST_TAUGHT = 400;
+
+/** What counted jobs told, added up where the rows are. */
+export function jobFigures(db: Database, { workspace: workspaceId }: Actor) {
+	const own = (part: FigurePart, { from, to }: Period) =>
+		and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.part, part), gte(jobFigure.day, from), lte(jobFigure.day, to)); // prettier-ignore
+	const sum = (column: SQLiteColumn) => sql<number>`coalesce(sum(${column}), 0)`;
+	const sums = { net: sum(jobFigure.net), reckoned: sum(jobFigure.reckoned), real: sum(jobFigure.real) }; // prettier-ignore
+	const many = sql<number>`count(*)`;
+	const month = sql<string>`substr(${jobFigure.day}, 1, 7)`;
+	return {
+		/** Month by month, the earliest first; months without a job are not there. */
+		async months(period: Period): Promise<MonthSums[]> {
+			const [jobs, hers] = await Promise.all([
+				db.read.select({ month, jobs: many, ...sums }).from(jobFigure).where(own('job', period)).groupBy(month).orderBy(month), // prettier-ignore
+				db.read.select({ month, hers: sum(jobFigure.real), hersMinor: sum(jobFigure.net) }).from(jobFigure).where(own('hers', period)).groupBy(month) // prettier-ignore
+			]);
+			const byMonth = new Map(hers.map((h) => [h.month, h]));
+			return jobs.map((j) => ({ ...j, hers: byMonth.get(j.month)?.hers ?? 0, hersMinor: byMonth.get(j.month)?.hersMinor ?? 0 })); // prettier-ignore
+		},
+		/** Designs as they sold, what was charged for them most first. */
+		async designs(period: Period): Promise<SoldDesign[]> {
+			return db.read
+				.select({ design: jobFigure.key, name: sql<string>`max(${jobFigure.name})`, jobs: many, pieces: sql<number>`sum(${jobFigure.amount})`, ...sums })
+				.from(jobFigure).where(own('piece', period)).groupBy(jobFigure.key).orderBy(desc(sums.net), asc(jobFigure.key)); // prettier-ignore
+		},
+		async clients(period: Period): Promise<ClientSums[]> {
+			return db.read
+				.select({ name: jobFigure.name, jobs: many, ...sums })
+				.from(jobFigure).where(own('job', period)).groupBy(jobFigure.name).orderBy(desc(sums.net), asc(jobFigure.name)); // prettier-ignore
+		},
+		/** Minutes by part of the work, of jobs on which they were written down. */
+		async phases(period: Period): Promise<PhaseSums[]> {
+			const rows = await db.read
+				.select({ phase: jobFigure.key, reckoned: sums.reckoned, real: sums.real, jobs: many })
+				.from(jobFigure).where(and(own('work', period), sql`${jobFigure.real} IS NOT NULL`)).groupBy(jobFigure.key); // prettier-ignore
+			return rows as (Omit<(typeof rows)[number], 'phase'> & { phase: WorkPhase })[];
+		},
+		/** What was lost of each material by cause; and what was used of it, whatever became of it. */
+		async losses(period: Period): Promise<LossSums[]> {
+			const [lost, used] = await Promise.all([
+				db.read
+					.select({ material: jobFigure.key, name: sql<string>`max(${jobFigure.name})`, cause: jobFigure.cause, lost: sql<number>`sum(${jobFigure.amount})`, minor: sums.net })
+					.from(jobFigure).where(and(own('material', period), sql`${jobFigure.amount} > 0`)).groupBy(jobFigure.key, jobFigure.cause).orderBy(desc(sums.net), asc(jobFigure.key)), // prettier-ignore
+				db.read.select({ material: jobFigure.key, used: sums.real }).from(jobFigure).where(own('material', period)).groupBy(jobFigure.key) // prettier-ignore
+			]);
+			const all = new Map(used.map((u) => [u.material, u.used]));
+			return lost.map((l) => ({ ...l, cause: l.cause as LossSums['cause'], used: all.get(l.material) ?? 0 }));
+		},
+		/** Counted jobs, the newest first. */
+		async jobs(period: Period, most = 5000): Promise<JobSums[]> {
+			const rows = await db.read
+				.select({ id: jobFigure.quoteId, client: jobFigure.name, day: jobFigure.day, net: jobFigure.net, reckoned: jobFigure.reckoned, real: jobFigure.real, leftOut: jobFigure.leftOut })
+				.from(jobFigure).where(own('job', period)).orderBy(desc(jobFigure.day), desc(jobFigure.quoteId)).limit(most); // prettier-ignore
+			return rows.map((r) => ({ ...r, real: r.real ?? r.reckoned }));
+		},
+		/** How long parts of the work took on the last jobs, but for days that are no measure. */
+		async paces(): Promise<PaceSeen[]> {
+			const last = await db.read
+				.select({ id: jobFigure.quoteId })
+				.from(jobFigure)
+				.where(and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.part, 'job'), eq(jobFigure.leftOut, false)))
+				.orderBy(desc(jobFigure.day), desc(jobFigure.quoteId))
+				.limit(MOST_TAUGHT); // prettier-ignore
+			if (last.length === 0) return [];
+			const rows = await db.read
+				.select({ job: jobFigure.quoteId, day: jobFigure.day, key: jobFigure.key, reckoned: jobFigure.reckoned, real: jobFigure.real, base: jobFigure.amount })
+				.from(jobFigure)
+				.where(and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.part, 'pace'), inArray(jobFigure.quoteId, last.map((l) => l.id)))); // prettier-ignore
+			const workOf = (key: string) => key.slice(0, key.indexOf('/'));
+			const whole = new Map<string, number>();
+			for (const r of rows) {
+				const of = `${r.job} ${workOf(r.key)}`;
+				whole.set(of, (whole.get(of) ?? 0) + r.base);
+			}
+			return rows.map((r) => {
+				const all = whole.get(`${r.job} ${workOf(r.key)}`) ?? 0;
+				return { ...r, real: r.real ?? 0, share: all > 0 ? r.base / all : 0 };
+			});
+		},
+		/** What sent quotes of a period asked, as their owner saw it then, each as it was written last. */
+		async sent({ from, to }: Period): Promise<SentFigures[]> {
+			const rows = await db.read
+				.select({
+					state: quote.state,
+					validUntil: sql<string>`json_extract(${quoteIssue.frozen}, '$.validUntil')`,
+					net: sql<number | null>`json_extract(${quoteIssue.frozenOwner}, '$.worked.net')`,
+					feet: sql<number | null>`json_extract(${quoteIssue.frozenOwner}, '$.worked.feet')`
+				})
+				.from(quoteIssue)
+				.innerJoin(quote, and(eq(quote.workspaceId, quoteIssue.workspaceId), eq(quote.id, quoteIssue.quoteId)))
+				.where(
+					and(
+						eq(quoteIssue.workspaceId, workspaceId),
+						sql`${quoteIssue.number} = (SELECT max(number) FROM quote_issue AS later WHERE later.workspace_id = ${quoteIssue.workspaceId} AND later.quote_id = ${quoteIssue.quoteId})`,
+						sql`date(${quoteIssue.issuedAt} / 1000, 'unixepoch') BETWEEN ${from} AND ${to}`
+					)
+				); // prettier-ignore
+			return rows.map((r) => ({ ...r, net: r.net ?? 0, feet: r.feet ?? 0 }));
+		}
+	};
+}
