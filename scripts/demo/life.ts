@@ -75,7 +75,7 @@ const UNDER_WAY: readonly Told[] = [
 		steps: [{ does: 'send', ago: 20 }, { does: 'seen', ago: 19 }, { does: 'yes', ago: 18, name: 'Odette Crumb' }], paid: ['paid'], papers: 'invoice'
 	},
 	{
-		id: 'quote-choir', client: 'Harbour Street School', days: 40, occasion: 'Choir evening', venue: 'School hall', job: 'room', lines: [['observatory-column', 2]],
+		id: 'quote-choir', client: 'Harbour Street School', days: 40, occasion: 'Choir evening', venue: 'School hall', job: 'room', lines: [['observatory-column', 2], ['shop-window-swag', 1]],
 		steps: [{ does: 'send', ago: 8 }, { does: 'seen', ago: 7 }, { does: 'revise', ago: 4 }, { does: 'send', ago: 4 }, { does: 'seen', ago: 3 }, { does: 'yes', ago: 2, name: 'Ines Marlow' }], then: 4, paid: ['late']
 	},
 	{

@@ -173,6 +173,7 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/jobs/[quote]/lists': { load: 'work' },
 	'/jobs/[quote]/photos': { load: 'work', add: 'tick', say: 'quote', remove: 'quote' },
 	'/jobs/[quote]/photos/[photo]': { GET: 'work' },
+	'/jobs/[quote]/settle': { load: 'work', default: 'quote' },
 	'/jobs/[quote]/tally': { load: 'work' },
 	'/jobs/[quote]/tally/marks': { GET: 'work', POST: 'tick' },
 	'/jobs/[quote]/tick': { POST: 'tick' },

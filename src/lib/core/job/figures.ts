@@ -1,5 +1,5 @@
 import { allocate, money, type Currency } from '../money/money.ts';
-import type { KindSeconds } from '../labour/paces.ts';
+import type { KindSeconds } from '../labour/pace.ts';
 import { rational, type Rational } from '../units/rational.ts';
 import type { CountOf, JobCounted, WorkPhase } from './counted.ts';
 import type { RealCost } from './real-cost.ts';

@@ -1,7 +1,10 @@
 import { z } from 'zod';
+import { GROUNDS } from '../document/ground.ts';
 import { idSchema } from '../id.schema.ts';
+import { LEFT_OUT } from '../quote/own-slots.ts';
 import { isDay } from '../units/calendar-day.ts';
 import { MOST_DAYS, STAGES, type JobPlace, type JobSaid } from './job.ts';
+import type { Settled } from './settled.ts';
 
 const minute = z.number().int().min(0).max(1439).nullable();
 const words = (most: number) => z.string().max(most);
@@ -14,6 +17,20 @@ const placeSchema = z.strictObject({
 	contact: words(120),
 	phone: words(60)
 }) satisfies z.ZodType<JobPlace, unknown>;
+
+const count = z.string().regex(/^\d{1,9}(\/[1-9]\d{0,8})?$/);
+/** Guards {@link Settled}, under what is said of a job. */
+const settledSchema = z.record(
+	idSchema,
+	z.strictObject({
+		isOn: z.boolean().optional(),
+		ground: z.enum(GROUNDS).optional(),
+		slots: z.record(idSchema, idSchema.or(z.literal(LEFT_OUT))).optional(),
+		parts: z
+			.record(idSchema, z.strictObject({ count: count.optional(), slot: idSchema.optional() }))
+			.optional()
+	})
+) satisfies z.ZodType<Settled, unknown>;
 
 /** Guards {@link JobSaid} in its column. */
 export const jobSaidSchema = z.strictObject({
@@ -31,5 +48,6 @@ export const jobSaidSchema = z.strictObject({
 		)
 		.max(MOST_DAYS),
 	place: placeSchema,
-	note: words(2000)
+	note: words(2000),
+	settled: settledSchema.optional()
 }) satisfies z.ZodType<JobSaid, unknown>; // prettier-ignore

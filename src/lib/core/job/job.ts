@@ -1,4 +1,5 @@
 import type { Id } from '../document/id.ts';
+import type { Settled } from './settled.ts';
 
 /** What a day of a job is for, in the order they come. */
 export const STAGES = ['build', 'drive', 'set up', 'event', 'strike'] as const;
@@ -52,6 +53,8 @@ export interface JobSaid {
 	readonly days: readonly JobDay[];
 	readonly place: JobPlace;
 	readonly note: string;
+	/** What was settled late; nothing is all as on the quote. */
+	readonly settled?: Settled | undefined;
 }
 
 /** Most days and stretches that are written down of one job. */

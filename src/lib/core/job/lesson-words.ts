@@ -4,6 +4,8 @@ import { lastOnes, type Lesson } from './taught.ts';
 const NUMBERS = ['no', 'one', 'two', 'three'];
 const WORK = { 'build': 'at the bench', 'set up': 'standing it up', 'strike': 'taking it down', 'before': 'before the job', 'on the road': 'on the road', 'at the place': 'at the place besides', 'after': 'after the job' } as const; // prettier-ignore
 
+const TOOK = { 'set up': 'standing it up', 'strike': 'taking it down', 'before': 'what comes before', 'on the road': 'the road', 'at the place': 'what else is done there', 'after': 'what comes after' } as const; // prettier-ignore
+
 /** What a lesson is about: `garlands, at the bench`, `“a room”, standing it up`. @param jobName what a kind of job is called */
 export const lessonAbout = ({ work, of }: Pick<Lesson, 'work' | 'of'>, jobName: (id: string) => string): string =>
 	`${work === 'build' ? kindCalled(of, 2) : `“${jobName(of)}”`}, ${WORK[work]}`; // prettier-ignore
@@ -18,5 +20,5 @@ export function lastWords(lesson: Lesson, jobName: (id: string) => string): stri
 	const { work, of } = lesson;
 	if (work === 'build') return `Your last ${jobs === 1 ? '' : `${many} `}${kindCalled(of, jobs)} took ${by}.`;
 	const job = `${jobs === 1 ? 'job' : `${many} jobs`} of “${jobName(of)}”`;
-	return `On your last ${job} the work ${WORK[work]} took ${by}.`;
+	return `On your last ${job} ${TOOK[work]} took ${by}.`;
 }

@@ -65,7 +65,7 @@ describe('what jobs taught of how long work takes', () => {
 		const [one] = lessonsOf([seen(80, { key: 'build/stack' })]);
 		expect(lastWords(one!, name)).toBe('Your last column took 20 % less long than reckoned.');
 		const [room] = lessonsOf([seen(130, { key: 'set up/room' }), seen(130, { key: 'set up/room' })]);
-		expect(lastWords(room!, name)).toBe('On your last two jobs of “the room” the work standing it up took 30 % longer than reckoned.'); // prettier-ignore
+		expect(lastWords(room!, name)).toBe('On your last two jobs of “the room” standing it up took 30 % longer than reckoned.'); // prettier-ignore
 		const [same] = lessonsOf([seen(103)]);
 		expect(lastWords(same!, name)).toBe('');
 		expect(lessonAbout(room!, name)).toBe('“the room”, standing it up');

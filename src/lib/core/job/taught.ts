@@ -1,5 +1,5 @@
 import jstat from 'jstat';
-import { PACE_WORKS, type Pace, type PaceWork } from '../labour/paces.ts';
+import { PACE_WORKS, type Pace, type PaceWork } from '../labour/pace.ts';
 import { PRIOR_SPREAD, PRIOR_WEIGHT } from '../labour/standards.ts';
 import { rational, rationalText } from '../units/rational.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PACE_WORKS, type Pace } from './paces.ts';
+import { PACE_WORKS, type Pace } from './pace.ts';
 import {
 	MOST_GOERS,
 	MOST_MILES,

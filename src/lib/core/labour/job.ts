@@ -1,4 +1,4 @@
-import { paceOf, type Paces } from './paces.ts';
+import { paceOf, type Paces } from './pace.ts';
 
 /** When a job asks for hands, besides building its pieces. */
 export const JOB_PHASES = ['before', 'on the road', 'at the place', 'after'] as const;

@@ -1,42 +1,8 @@
 import type { Id } from '../document/id.ts';
-import { ONE, rational, rationalText, type Rational, type RationalText } from '../units/rational.ts';
-import type { JobPhase } from './job.ts';
+import { rational, rationalText, type RationalText } from '../units/rational.ts';
+import { paceOf, type Paces } from './pace.ts';
 import { siteOf } from './site.ts';
 import type { TaskCount } from './task.ts';
-
-/** Parts of the work of a job that have a pace of their own. */
-export const PACE_WORKS = [
-	'build',
-	'set up',
-	'strike',
-	'before',
-	'on the road',
-	'at the place',
-	'after'
-] as const;
-export type PaceWork = 'build' | 'set up' | 'strike' | JobPhase;
-
-/**
- * How long a part of the work takes beside what its standards say, as jobs that were counted taught and the owner took
- * over. Building goes by the kind of structure, all else by the kind of job.
- */
-export interface Pace {
-	readonly work: PaceWork;
-	/** A kind of structure, or the id of a kind of job. */
-	readonly of: string;
-	/** So many times what is reckoned, over 0. */
-	readonly times: RationalText;
-	/** Jobs it rests on, and the day it was taken over, `YYYY-MM-DD`. */
-	readonly jobs: number;
-	readonly day: string;
-}
-export type Paces = readonly Pace[];
-
-/** A figure no job taught is what the standards say. */
-export function paceOf(paces: Paces | undefined, work: PaceWork, of: string): Rational {
-	const own = paces?.find((p) => p.work === work && p.of === of);
-	return own ? rational(own.times) : ONE;
-}
 
 /** What the pace of a piece of work hangs on. */
 export interface PaceAbout {
@@ -57,11 +23,4 @@ export function pacedDifficulty(
 	const site = siteOf(task);
 	const pace = site ? paceOf(paces, site, place) : paceOf(paces, 'build', kind ?? '');
 	return pace.equals(1) ? difficulty : rationalText(rational(difficulty).mul(pace));
-}
-
-/** Seconds of building on a kind of structure: by its standards alone, and with its pace. */
-export interface KindSeconds {
-	readonly kind: string;
-	readonly base: number;
-	readonly paced: number;
 }

@@ -1,6 +1,6 @@
 import { bill, type Bill } from '../bom/bill.ts';
 import { countDesigns, explode, pacedWork, workOf, type Exploded, type Work } from '../bom/explode.ts';
-import type { KindSeconds } from '../labour/paces.ts';
+import type { KindSeconds } from '../labour/pace.ts';
 import { isDone, siteOf } from '../labour/site.ts';
 import type { Amount } from '../cost/amount.ts';
 import { cost, type Cost } from '../cost/cost.ts';

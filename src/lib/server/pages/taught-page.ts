@@ -1,6 +1,6 @@
 import { lessonAbout, lastWords } from '../../core/job/lesson-words.ts';
-import { lessonsOf, paceTaken, type Lesson, type PaceSeen } from '../../core/job/taught.ts';
-import { paceOf } from '../../core/labour/paces.ts';
+import { lastOnes, lessonsOf, paceTaken, type Lesson, type PaceSeen } from '../../core/job/taught.ts';
+import { paceOf } from '../../core/labour/pace.ts';
 import { printSpell } from '../../core/job/counted.ts';
 import { AS_USUAL, templateOf } from '../../core/labour/job.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
@@ -70,10 +70,14 @@ export async function lessonsFor(repos: Repos, { id }: { readonly id: string }):
 	const { settings } = studio;
 	const kinds = new Set(own.items.flatMap((i) => i.recipe.sections.map((s) => s.structure.kind as string)));
 	const place = templateOf(own.quote.terms.job ?? AS_USUAL, settings.rates.jobs).id;
-	return told(seen)
-		.filter((l) => (l.work === 'build' ? kinds.has(l.of) : l.of === place))
-		.map((l) => lastWords(l, jobNamed(settings)))
-		.filter(Boolean)
-		.slice(0, MOST_SAID);
+	return (
+		told(seen)
+			.filter((l) => (l.work === 'build' ? kinds.has(l.of) : l.of === place))
+			.filter((l) => lastOnes(l) !== null)
+			// What is furthest off first.
+			.toSorted((a, b) => Math.abs(lastOnes(b)!.percent) - Math.abs(lastOnes(a)!.percent))
+			.map((l) => lastWords(l, jobNamed(settings)))
+			.slice(0, MOST_SAID)
+	);
 }
 const MOST_SAID = 3;

@@ -3,7 +3,7 @@ import { countsOf, type JobCounted } from '../../core/job/counted.ts';
 import { figuresOf, type JobFigure, type JobPiece } from '../../core/job/figures.ts';
 import { realCost, reckonedWork, type Reckoning } from '../../core/job/real-cost.ts';
 import { loaded } from '../../core/labour/people.ts';
-import { paceOf } from '../../core/labour/paces.ts';
+import { paceOf } from '../../core/labour/pace.ts';
 import { AS_USUAL, templateOf } from '../../core/labour/job.ts';
 import { frozenIds } from '../../core/quote/chosen-lines.ts';
 import { reckonedJob } from '../../core/quote/reckoned.ts';

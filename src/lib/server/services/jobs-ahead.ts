@@ -5,6 +5,7 @@ import { haveOf, isPiece, OUT, standInsFor, type OwnedThing } from '../../core/o
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import { chosenLines } from '../../core/quote/chosen-lines.ts';
 import { quoteItems } from '../../core/quote/quote.ts';
+import { onJob, settledRecipe, withSettled } from '../../core/job/settled.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
 import { tally } from '../../core/tally/tally.ts';
 import { rational } from '../../core/units/rational.ts';
@@ -17,16 +18,26 @@ import { contextOf, loadStudio, type Studio } from './studio.ts';
 /**
  * The designs of a quote as they stand on it, lines that are none, and what they are worked out from. Of a quote with a yes
  * only what was chosen: a yes that was told to the owner is to what is offered first.
+ * @param as what was settled late is over it; or as it was quoted
  */
-export async function itemsOf(repos: Repos, id: string, studio: Studio) {
-	const quote = await repos.quotes.find(id);
-	if (!quote) return undefined;
+export async function itemsOf(
+	repos: Repos,
+	id: string,
+	studio: Studio,
+	as: 'settled' | 'quoted' = 'settled'
+) {
+	const found = await repos.quotes.find(id);
+	if (!found) return undefined;
+	const isJob = found.state === 'accepted';
+	const settled = (isJob && as === 'settled' && (await repos.jobs.find(id))?.said?.settled) || {};
+	const quote = { ...found, terms: withSettled(found.terms, settled) };
 	const page = await recipePage(repos, quote.lines.map((l) => l.versionId)); // prettier-ignore
 	const recipes = new Map(page.recipes);
-	const items = quoteItems(quote.lines, (version) => recipes.get(version), quote.terms);
+	const items = quoteItems(quote.lines, (version) => recipes.get(version), quote.terms).map((i) => ({ ...i, recipe: settledRecipe(i.recipe, settled[i.id]?.parts) })); // prettier-ignore
 	const { typed = [] } = quote.terms;
-	const order = quote.state === 'accepted' ? await orderOf(repos, id) : undefined;
-	const on = order && chosenLines(quote.terms, items.map((i) => i.id), order.choice); // prettier-ignore
+	const order = isJob ? await orderOf(repos, id) : undefined;
+	const all = [...items, ...typed].map((i) => i.id);
+	const on = order && onJob(chosenLines(quote.terms, items.map((i) => i.id), order.choice), all, settled); // prettier-ignore
 	return {
 		quote,
 		items: on ? items.filter((i) => on.has(i.id)) : items,

@@ -20,6 +20,7 @@ import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
 import { numbersPage } from '../pages/numbers-page.ts';
 import { planPage } from '../pages/plan-page.ts';
+import { settlePage } from '../pages/settle-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
 import { lessonsFor } from '../pages/taught-page.ts';
 import { tallyPage } from '../pages/tally-page.ts';
@@ -44,6 +45,7 @@ import { planBroughtList } from '../services/bring-list.ts';
 import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
 import { planPaper } from '../services/plan-paper.ts';
+import { recipesFile } from '../services/recipes-file.ts';
 import { shelfItems, type ShelfWork } from '../services/shelf.ts';
 import { sideBySide, type Choice } from '../services/side-by-side.ts';
 import { bringStudio, lookIntoStudioFile, takeOutStudio } from '../studio-file/studio-file.ts';
@@ -79,6 +81,7 @@ export const JOBS = {
 	'sizes page': sizesPage,
 	'job page': jobPage,
 	'job lists': jobListsPage,
+	'settle page': settlePage,
 	'day page': dayPage,
 	'tally page': tallyPage,
 	'build plan': (repos: Repos, asked: PlanAsked) => buildPlanPage(repos, asked, withinTime),
@@ -116,6 +119,7 @@ export const JOBS = {
 	'sizer holes': async (_: Repos, { sizes, paper }: { sizes: readonly Micrometres[]; paper: Paper }) =>
 		new Uint8Array(await sizingHoles(sizes, paper)),
 	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),
+	'recipes file': recipesFile,
 	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
 	'stock effect': stockEffect,
 	'plan list': planBroughtList,

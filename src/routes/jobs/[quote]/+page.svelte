@@ -35,6 +35,9 @@
 			<Button kind={job.isOver ? 'strong' : undefined} href="/jobs/{job.id}/count"
 				>{job.isCounted ? 'What it came to' : 'Count it back'}</Button
 			>
+			<a class="quiet-link" href="/jobs/{job.id}/settle"
+				>{job.open > 0 ? `Settle ${job.open} open` : 'Settle'}</a
+			>
 			<a class="quiet-link" href="/jobs/{job.id}/photos">Photos</a>
 			<Button href="/jobs/{job.id}/tally">Build and count</Button>
 			<Button kind={job.isOver ? undefined : 'strong'} href="/jobs/{job.id}/lists">Lists</Button>

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { lessonsOf, paceTaken } from '$lib/core/job/taught.ts';
-import type { Paces } from '$lib/core/labour/paces.ts';
+import type { Paces } from '$lib/core/labour/pace.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
 import { may } from '$lib/server/actor.ts';
 import { firstIssue } from '$lib/server/answers.ts';

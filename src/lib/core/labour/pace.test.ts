@@ -13,7 +13,7 @@ import { buildSeconds, tallyOrder } from '../tally/order.ts';
 import { tally } from '../tally/tally.ts';
 import { AS_USUAL, jobOf, STARTING_JOBS } from './job.ts';
 import { jobRatesSchema } from './job.schema.ts';
-import type { Pace, Paces } from './paces.ts';
+import type { Pace, Paces } from './pace.ts';
 
 const pace = (work: Pace['work'], of: string, times: string): Pace => ({ work, of, times, jobs: 4, day: '2027-05-04' }); // prettier-ignore
 const withPaces = (paces: Paces) => ({ ...rates, jobs: { ...rates.jobs, paces } });
