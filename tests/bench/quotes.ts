@@ -23,7 +23,7 @@ async function list(): Promise<boolean[]> {
 		await loadDemo(db, new Date());
 		const repos = createRepos(db, OWNER);
 		await db.write(async (tx) => {
-			await tx.run(sql`WITH RECURSIVE n(value) AS (SELECT 1 UNION ALL SELECT value + 1 FROM n WHERE value < ${MANY}) INSERT OR IGNORE INTO quote SELECT q.workspace_id, 'many-' || n.value, 1000 + n.value, q.client_id, date('now', (n.value % 700 - 350) || ' days'), q.zone, CASE n.value % 4 WHEN 0 THEN 'accepted' WHEN 1 THEN 'declined' WHEN 2 THEN 'sent' ELSE 'seen' END, q.terms, 1, NULL, q.created_at, q.changed_by FROM n JOIN quote q ON q.id = 'quote-past-' || (1 + n.value % 22)`); // prettier-ignore
+			await tx.run(sql`WITH RECURSIVE n(value) AS (SELECT 1 UNION ALL SELECT value + 1 FROM n WHERE value < ${MANY}) INSERT OR IGNORE INTO quote (workspace_id, id, number, client_id, event_date, zone, state, terms, revision, save_id, created_at, changed_by) SELECT q.workspace_id, 'many-' || n.value, 1000 + n.value, q.client_id, date('now', (n.value % 700 - 350) || ' days'), q.zone, CASE n.value % 4 WHEN 0 THEN 'accepted' WHEN 1 THEN 'declined' WHEN 2 THEN 'sent' ELSE 'seen' END, q.terms, 1, NULL, q.created_at, q.changed_by FROM n JOIN quote q ON q.id = 'quote-past-' || (1 + n.value % 22)`); // prettier-ignore
 			await tx.run(sql`INSERT INTO quote_issue SELECT q.workspace_id, q.id || '.1', q.id, 1, 'token-' || q.id, i.frozen, i.frozen_owner, i.issued_at, i.changed_by FROM quote q JOIN quote_issue i ON i.quote_id = 'quote-past-' || (1 + (q.number - 1000) % 22) WHERE q.id LIKE 'many-%'`); // prettier-ignore
 		});
 		const today = new Date().toISOString().slice(0, 10);

@@ -8,6 +8,7 @@ import { lists } from './lists.ts';
 import { long } from './long.ts';
 import { pricing } from './pricing.ts';
 import { quoteNumbers } from './quotes.ts';
+import { numbers } from './numbers.ts';
 import { picking } from './picking.ts';
 import { reading } from './reading.ts';
 import { recompute } from './recompute.ts';
@@ -24,6 +25,7 @@ const reached = [
 	...lists(),
 	...pricing(),
 	...(await quoteNumbers()),
+	...(await numbers()),
 	...(await shelf()),
 	...(await keystrokes()),
 	...(await picking()),

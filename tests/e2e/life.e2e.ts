@@ -348,7 +348,9 @@ test('what popped at a build teaches the Stockroom, and counts once it is taken'
 	await page.getByRole('button', { name: 'Only keep the count' }).click();
 	await expect(page.getByText(/kept/i).first()).toBeVisible();
 	await page.goto('/stockroom?search=hive');
-	const learned = page.getByRole('row').filter({ hasText: 'counted:' }).first();
+	const use = page.getByRole('button', { name: /^Count .* with it$/ }).first();
+	const taught = /^Count (.*) with it$/.exec((await use.getAttribute('aria-label'))!)![1]!;
+	const learned = page.getByRole('row').filter({ hasText: taught }).filter({ hasText: 'counted:' }).first();
 	const share = /counted: ([\d.]+ %)/.exec((await learned.textContent())!)![1]!;
 	await learned.getByRole('button', { name: /^Count .* with it$/ }).click();
 	// What it moves is said before it counts.

@@ -19,6 +19,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 			{ says: 'all of it', from: '2000-01-01', to: today }
 		],
 		answers: await locals.work('numbers page', { period, today }),
+		// Said when it is worked out: the page is there before.
+		cash: locals.work('cash ahead', { today }).catch(() => null),
 		formats: { decimal: settings.decimal, dates: settings.dates },
 		currency: settings.rates.currency
 	};

@@ -40,7 +40,16 @@
 	</form>
 	<nav aria-label="Questions" class="flex flex-wrap gap-x-5 gap-y-1 text-[13.5px]">
 		{#each data.answers as { id, question } (id)}<a class="quiet-link" href="#{id}">{question}</a>{/each}
+		<a class="quiet-link" href="#cash-ahead">What money comes and goes in the weeks ahead?</a>
 	</nav>
+	{#await data.cash}<p class="text-muted" role="status">
+			Money ahead is being worked out …
+		</p>{:then cash}{#if cash}<AnswerPart
+				answer={cash}
+				currency={data.currency}
+				style={data.formats}
+				{asked}
+			/>{/if}{/await}
 	{#each data.answers as answer (answer.id)}
 		<AnswerPart {answer} currency={data.currency} style={data.formats} {asked} />
 	{/each}

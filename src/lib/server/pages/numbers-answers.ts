@@ -107,8 +107,8 @@ export function jobsAnswer(jobs: readonly JobSums[], words: Words, settings: Set
 		answer: !worst
 			? NOTHING
 			: worse === 0
-				? `All ${many(jobs.length, 'job')} cost what was reckoned or less.`
-				: `${worse} of ${many(jobs.length, 'job')} cost more than was reckoned, the most by ${words.money(worst.real - worst.reckoned)}: ${worst.client}, ${dayWords(worst.day, settings)}.`,
+				? `All of the last ${many(jobs.length, 'job')} cost what was reckoned or less.`
+				: `${worse} of the last ${many(jobs.length, 'job')} cost more than was reckoned, the most by ${words.money(worst.real - worst.reckoned)}: ${worst.client}, ${dayWords(worst.day, settings)}.`,
 		columns: [{ label: 'Job', unit: 'words' }, ...EARNED, { label: 'More than reckoned', unit: 'money' }],
 		rows: jobs.map((j) => [`${j.client}, ${j.day}`, ...earned(j), j.real - j.reckoned]),
 		links: jobs.map((j) => `/jobs/${j.id}/count`),

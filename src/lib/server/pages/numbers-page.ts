@@ -27,24 +27,25 @@ import {
 
 /** Weeks that are looked ahead, and days back that what was not paid is looked for. */
 const [WEEKS, BACK] = [8, 120];
+/** Jobs that are told one by one on the page: a file has all of them. */
+const LAST_JOBS = 300;
 /** Days before its event the materials of a job are paid. House rule. */
 const BOUGHT_BEFORE = 7;
 
-/** Every question with its answer, for the days asked for. @param today `YYYY-MM-DD` */
-export async function numbersPage(repos: Repos, { period, today }: { readonly period: Period; readonly today: string }): Promise<Answer[]> {
+/** Every question about what was, with its answer, for the days asked for: sums of figures that are kept. @param today `YYYY-MM-DD` @param jobs so many at most are told one by one, the newest */
+export async function numbersPage(repos: Repos, { period, today, jobs: most = LAST_JOBS }: { readonly period: Period; readonly today: string; readonly jobs?: number }): Promise<Answer[]> {
 	const studio = await loadStudio(repos);
 	const { settings } = studio;
 	const words = wordsOf(settings);
 	const figures = repos.jobFigures;
-	const [months, designs, clients, phases, losses, jobs, sent, cash] = await Promise.all([
+	const [months, designs, clients, phases, losses, jobs, sent] = await Promise.all([
 		figures.months(period),
 		figures.designs(period),
 		figures.clients(period),
 		figures.phases(period),
 		figures.losses(period),
-		figures.jobs(period),
-		figures.sent(period),
-		cashMoves(repos, studio, today)
+		figures.jobs(period, most),
+		figures.sent(period)
 	]);
 	const answered = sent.flatMap(({ state, validUntil, ...q }): AnsweredQuote[] => {
 		const now = stateOn(state, today, validUntil);
@@ -60,10 +61,16 @@ export async function numbersPage(repos: Repos, { period, today }: { readonly pe
 		jobsAnswer(jobs, words, settings),
 		hoursAnswer(phases),
 		lossesAnswer(losses, words),
-		winsAnswer(answered, words),
-		cashAnswer(cashAhead(cash, today, WEEKS), words, settings)
+		winsAnswer(answered, words)
 	];
 } // prettier-ignore
+
+/** What comes and goes in the weeks ahead: of every job that is near its money is worked out, so it is asked by itself. */
+export async function cashPage(repos: Repos, { today }: { readonly today: string }): Promise<Answer> {
+	const studio = await loadStudio(repos);
+	const moves = await cashMoves(repos, studio, today);
+	return cashAnswer(cashAhead(moves, today, WEEKS), wordsOf(studio.settings), studio.settings);
+}
 
 /** What jobs are still to pay, what is on order, and what materials of jobs ahead are reckoned at. */
 async function cashMoves(repos: Repos, studio: Studio, today: string): Promise<CashMove[]> {

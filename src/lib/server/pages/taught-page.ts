@@ -58,7 +58,7 @@ export async function taughtPage(repos: Repos, now = new Date()) {
 	return {
 		lessons: lessons.map(shown),
 		others: rest.map((p) => ({ key: `${p.work}/${p.of}`, about: lessonAbout(p, name), times: hundredths(rational(p.times).valueOf(), settings), jobs: p.jobs, day: dayWords(p.day, settings) })), // prettier-ignore
-		leftOut: (await repos.jobFigures.jobs({ from: '0000-01-01', to: '9999-12-31' })).filter((j) => j.leftOut).map((j) => ({ job: j.id, says: `${j.client}, ${dayWords(j.day, settings)}` })) // prettier-ignore
+		leftOut: (await repos.jobFigures.leftOut()).map((j) => ({ job: j.id, says: `${j.client}, ${dayWords(j.day, settings)}` })) // prettier-ignore
 	};
 }
 

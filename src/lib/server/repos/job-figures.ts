@@ -100,21 +100,27 @@ export function jobFigures(db: Database, { workspace: workspaceId }: Actor) {
 		},
 		/** What was lost of each material by cause; and what was used of it, whatever became of it. */
 		async losses(period: Period): Promise<LossSums[]> {
-			const [lost, used] = await Promise.all([
-				db.read
-					.select({ material: jobFigure.key, name: sql<string>`max(${jobFigure.name})`, cause: jobFigure.cause, lost: sql<number>`sum(${jobFigure.amount})`, minor: sums.net })
-					.from(jobFigure).where(and(own('material', period), sql`${jobFigure.amount} > 0`)).groupBy(jobFigure.key, jobFigure.cause).orderBy(desc(sums.net), asc(jobFigure.key)), // prettier-ignore
-				db.read.select({ material: jobFigure.key, used: sums.real }).from(jobFigure).where(own('material', period)).groupBy(jobFigure.key) // prettier-ignore
-			]);
-			const all = new Map(used.map((u) => [u.material, u.used]));
-			return lost.map((l) => ({ ...l, cause: l.cause as LossSums['cause'], used: all.get(l.material) ?? 0 }));
+			const rows = await db.read
+				.select({ material: jobFigure.key, name: sql<string>`max(${jobFigure.name})`, cause: jobFigure.cause, lost: sql<number>`sum(${jobFigure.amount})`, minor: sums.net, used: sums.real })
+				.from(jobFigure).where(own('material', period)).groupBy(jobFigure.key, jobFigure.cause).orderBy(desc(sums.net), asc(jobFigure.key)); // prettier-ignore
+			const used = new Map<string, number>();
+			for (const r of rows) used.set(r.material, (used.get(r.material) ?? 0) + r.used);
+			return rows.filter((r) => r.lost > 0).map((r) => ({ ...r, cause: r.cause as LossSums['cause'], used: used.get(r.material)! })); // prettier-ignore
 		},
 		/** Counted jobs, the newest first. */
-		async jobs(period: Period, most = 5000): Promise<JobSums[]> {
+		async jobs(period: Period, most: number): Promise<JobSums[]> {
 			const rows = await db.read
 				.select({ id: jobFigure.quoteId, client: jobFigure.name, day: jobFigure.day, net: jobFigure.net, reckoned: jobFigure.reckoned, real: jobFigure.real, leftOut: jobFigure.leftOut })
 				.from(jobFigure).where(own('job', period)).orderBy(desc(jobFigure.day), desc(jobFigure.quoteId)).limit(most); // prettier-ignore
 			return rows.map((r) => ({ ...r, real: r.real ?? r.reckoned }));
+		},
+		/** Jobs of days that are no measure for others, the newest first. */
+		async leftOut(): Promise<Pick<JobSums, 'id' | 'client' | 'day'>[]> {
+			return db.read
+				.select({ id: jobFigure.quoteId, client: jobFigure.name, day: jobFigure.day })
+				.from(jobFigure)
+				.where(and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.part, 'job'), eq(jobFigure.leftOut, true)))
+				.orderBy(desc(jobFigure.day), desc(jobFigure.quoteId)).limit(200); // prettier-ignore
 		},
 		/** How long parts of the work took on the last jobs, but for days that are no measure. */
 		async paces(): Promise<PaceSeen[]> {
@@ -145,7 +151,8 @@ export function jobFigures(db: Database, { workspace: workspaceId }: Actor) {
 			const rows = await db.read
 				.select({
 					state: quote.state,
-					validUntil: sql<string>`json_extract(${quoteIssue.frozen}, '$.validUntil')`,
+					// Of what was answered it is not asked: what was frozen is long.
+					validUntil: sql<string>`CASE WHEN ${quote.state} IN ('sent', 'seen') THEN json_extract(${quoteIssue.frozen}, '$.validUntil') ELSE '' END`,
 					net: sql<number | null>`json_extract(${quoteIssue.frozenOwner}, '$.worked.net')`,
 					feet: sql<number | null>`json_extract(${quoteIssue.frozenOwner}, '$.worked.feet')`
 				})

@@ -18,7 +18,7 @@ import { jobListsPage } from '../pages/job-lists-page.ts';
 import { jobPage } from '../pages/job-page.ts';
 import { listsPage } from '../pages/lists-page.ts';
 import { picture } from '../pages/picture.ts';
-import { numbersPage } from '../pages/numbers-page.ts';
+import { cashPage, numbersPage } from '../pages/numbers-page.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { settlePage } from '../pages/settle-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
@@ -91,6 +91,7 @@ export const JOBS = {
 		return work ? figuresOfJob(repos, work, counted) : [];
 	},
 	'numbers page': numbersPage,
+	'cash ahead': cashPage,
 	'lessons for': lessonsFor,
 	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
 		buyingPage(repos, wanted, await solver(SOLVING)),
