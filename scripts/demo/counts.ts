@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { CalendarDate } from '@internationalized/date';
-import type { CountedTime, JobCounted, WorkPhase } from '../../src/lib/core/job/counted.ts';
+import type { CountedTime, JobCounted } from '../../src/lib/core/job/counted.ts';
+import type { WorkPhase } from '../../src/lib/core/labour/pace.ts';
 import { reckonedWork } from '../../src/lib/core/job/real-cost.ts';
 import { readPhoto } from '../../src/lib/core/photo/read-photo.ts';
 import { LOSS_CAUSES } from '../../src/lib/core/stock/ledger.ts';
@@ -33,10 +34,10 @@ export async function loadCounts(repos: Repos, today: CalendarDate): Promise<voi
 		const id = `quote-past-${i + 1}`;
 		if (past.outcome !== 'accepted' || past.days > TO_COUNT || (await repos.jobCounts.find(id))) continue;
 		const work = await workOfJob(repos, id, await loadStudio(repos));
-		const reckoning = work && (await reckoningOf(repos, work));
-		if (!reckoning) throw new Error(`The demo's job ${id} cannot be counted.`);
+		const reckoned = work && (await reckoningOf(repos, work));
+		if (!reckoned) throw new Error(`The demo's job ${id} cannot be counted.`);
 		const day = today.add({ days: past.days + 1 });
-		const counted = countedOf(i, day.toString(), countsOfJob(work), reckonedWork(reckoning));
+		const counted = countedOf(i, day.toString(), countsOfJob(work), reckonedWork(reckoned.reckoning));
 		const outcome = await keepJobCount(repos, { work, base: 0 }, counted, day.toDate('UTC'));
 		if (outcome !== 1) throw new Error(`The demo's job ${id} was not counted: ${outcome}`);
 	}

@@ -42,6 +42,9 @@
 		{#each data.answers as { id, question } (id)}<a class="quiet-link" href="#{id}">{question}</a>{/each}
 		<a class="quiet-link" href="#cash-ahead">What money comes and goes in the weeks ahead?</a>
 	</nav>
+	{#each data.answers as answer (answer.id)}
+		<AnswerPart {answer} currency={data.currency} style={data.formats} {asked} />
+	{/each}
 	{#await data.cash}<p class="text-muted" role="status">
 			Money ahead is being worked out …
 		</p>{:then cash}{#if cash}<AnswerPart
@@ -50,7 +53,4 @@
 				style={data.formats}
 				{asked}
 			/>{/if}{/await}
-	{#each data.answers as answer (answer.id)}
-		<AnswerPart {answer} currency={data.currency} style={data.formats} {asked} />
-	{/each}
 </main>

@@ -1,8 +1,9 @@
+import { WORK_PHASES } from '../labour/pace.ts';
 import { z } from 'zod';
 import { idSchema } from '../id.schema.ts';
 import { LOSS_CAUSES } from '../stock/ledger.ts';
 import { isDay } from '../units/calendar-day.ts';
-import { MOST_COSTS, WORK_PHASES, type JobCounted } from './counted.ts';
+import { MOST_COSTS, type JobCounted } from './counted.ts';
 
 const exact = z.string().regex(/^\d{1,24}(\/[1-9]\d{0,23})?$/);
 

@@ -1,3 +1,4 @@
+import { WORK_PHASES } from '../labour/pace.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates as base, studio } from '../../../../tests/kit/studio.ts';
@@ -8,7 +9,7 @@ import { LOSS_CAUSES } from '../stock/ledger.ts';
 import { tallyOrder } from '../tally/order.ts';
 import { rational, rationalText } from '../units/rational.ts';
 import { countedMoves } from './counted-moves.ts';
-import { countsOf, printSpell, WORK_PHASES, type CountedMaterial, type JobCounted } from './counted.ts';
+import { countsOf, printSpell, type CountedMaterial, type JobCounted } from './counted.ts';
 import { jobCountedSchema } from './counted.schema.ts';
 import { readCounted, spell } from './read-counted.ts';
 import { moreOf, realCost, reasonsOf, reasonWords, reckonedWork, type Reckoning } from './real-cost.ts';

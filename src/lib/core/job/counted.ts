@@ -1,4 +1,4 @@
-import { JOB_PHASES, type JobPhase } from '../labour/job.ts';
+import type { WorkPhase } from '../labour/pace.ts';
 import type { JobLine } from '../labour/job.ts';
 import type { LossCause } from '../stock/ledger.ts';
 import type { BillLine } from '../bom/bill.ts';
@@ -7,9 +7,6 @@ import type { LineRole } from '../document/line-role.ts';
 import type { Material } from '../materials/material.ts';
 import { ZERO, type Rational, type RationalText } from '../units/rational.ts';
 
-/** Parts of the work of a job, as minutes are written down by them. */
-export const WORK_PHASES = ['build', 'set up', 'strike', ...JOB_PHASES] as const;
-export type WorkPhase = 'build' | 'set up' | 'strike' | JobPhase;
 export const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
 	before: 'before it: talking, shopping, loading',
 	build: 'at the bench',

@@ -1,3 +1,4 @@
+import { WORK_PHASES } from '../labour/pace.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { design, rates as base, studio } from '../../../../tests/kit/studio.ts';
@@ -5,7 +6,7 @@ import { jobCost } from '../cost/job-cost.ts';
 import { AS_USUAL, jobOf, STARTING_JOBS } from '../labour/job.ts';
 import { money } from '../money/money.ts';
 import { buildSeconds, tallyOrder } from '../tally/order.ts';
-import { countsOf, WORK_PHASES, type JobCounted } from './counted.ts';
+import { countsOf, type JobCounted } from './counted.ts';
 import { figuresOf, type FiguresAbout, type JobPiece } from './figures.ts';
 import { realCost, reckonedWork, type Reckoning } from './real-cost.ts';
 
@@ -35,9 +36,9 @@ const about: FiguresAbout = {
 	pieces,
 	counts,
 	work: reckonedWork(reckoning),
+	base: reckonedWork(reckoning),
 	builds: buildSeconds(items, context),
 	place: 'piece',
-	times: () => 1,
 	owners: new Map([['tansy', 30]]),
 	ownMinute: 30,
 	ownShare: 1

@@ -1,7 +1,8 @@
+import type { WorkPhase } from '../labour/pace.ts';
 import { allocate, money, type Currency } from '../money/money.ts';
 import type { KindSeconds } from '../labour/pace.ts';
 import { rational, type Rational } from '../units/rational.ts';
-import type { CountOf, JobCounted, WorkPhase } from './counted.ts';
+import type { CountOf, JobCounted } from './counted.ts';
 import type { RealCost } from './real-cost.ts';
 
 /** What a figure of a counted job is about. */
@@ -50,12 +51,12 @@ export interface FiguresAbout {
 	readonly fees: number;
 	readonly pieces: readonly JobPiece[];
 	readonly counts: readonly CountOf[];
-	/** Minutes of everybody, as reckoned. */
+	/** Minutes of everybody, as reckoned, and by the standards alone. */
 	readonly work: ReadonlyMap<WorkPhase, { readonly minutes: number }>;
+	readonly base: ReadonlyMap<WorkPhase, { readonly minutes: number }>;
 	readonly builds: readonly KindSeconds[];
-	/** Id of the kind of job; how many times what its standards say each part of it was reckoned at. */
+	/** Id of the kind of job. */
 	readonly place: string;
-	readonly times: (phase: WorkPhase) => number;
 	/** Ids of the owners, and what a minute of theirs is reckoned at, minor units. */
 	readonly owners: ReadonlyMap<string, number>;
 	/** What a minute of theirs is reckoned at where nobody is written down. */
@@ -178,7 +179,10 @@ const workFigures = ({ work }: FiguresAbout, counted: JobCounted): JobFigure[] =
 	});
 
 /** Only what was written down tells how long something takes. */
-function paceFigures({ work, builds, place, times }: FiguresAbout, counted: JobCounted): JobFigure[] {
+function paceFigures(
+	{ work, base: standards, builds, place }: FiguresAbout,
+	counted: JobCounted
+): JobFigure[] {
 	const bench = builds.reduce((a, b) => a + b.paced, 0);
 	return [...work].flatMap(([phase, { minutes }]): JobFigure[] => {
 		const real = minutesOf(counted, phase);
@@ -189,7 +193,8 @@ function paceFigures({ work, builds, place, times }: FiguresAbout, counted: JobC
 				real: Math.round(of * real * 60),
 				amount: Math.round(base)
 			});
-		if (phase !== 'build') return [seconds(1, `${phase}/${place}`, (minutes * 60) / times(phase))];
+		if (phase !== 'build')
+			return [seconds(1, `${phase}/${place}`, (standards.get(phase)?.minutes ?? 0) * 60)];
 		if (bench === 0) return [];
 		return builds
 			.filter((b) => b.kind !== '' && b.paced > 0)

@@ -1,10 +1,11 @@
 import { kindCalled } from '../structures/registry/called.ts';
+import { PHASE_WORDS } from './counted.ts';
 import { lastOnes, type Lesson } from './taught.ts';
 
 const NUMBERS = ['no', 'one', 'two', 'three'];
-const WORK = { 'build': 'at the bench', 'set up': 'standing it up', 'strike': 'taking it down', 'before': 'before the job', 'on the road': 'on the road', 'at the place': 'at the place besides', 'after': 'after the job' } as const; // prettier-ignore
+const WORK = { ...PHASE_WORDS, before: 'before the job', after: 'after the job' };
 
-const TOOK = { 'set up': 'standing it up', 'strike': 'taking it down', 'before': 'what comes before', 'on the road': 'the road', 'at the place': 'what else is done there', 'after': 'what comes after' } as const; // prettier-ignore
+const TOOK = { ...WORK, 'before': 'what comes before', 'on the road': 'the road', 'at the place': 'what else is done there', 'after': 'what comes after' } as const; // prettier-ignore
 
 /** What a lesson is about: `garlands, at the bench`, `“a room”, standing it up`. @param jobName what a kind of job is called */
 export const lessonAbout = ({ work, of }: Pick<Lesson, 'work' | 'of'>, jobName: (id: string) => string): string =>

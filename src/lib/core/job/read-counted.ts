@@ -1,3 +1,4 @@
+import { WORK_PHASES } from '../labour/pace.ts';
 import { got, refuse, type Parsed } from '../errors.ts';
 import {
 	amount,
@@ -14,7 +15,7 @@ import { readForm, type Errors } from '../forms/read-form.ts';
 import { LOSS_CAUSES } from '../stock/ledger.ts';
 import { parseNumber } from '../units/number.ts';
 import { rational, rationalText } from '../units/rational.ts';
-import { MOST_COSTS, WORK_PHASES, type CountOf, type CountedMaterial, type CountedTime, type JobCounted } from './counted.ts'; // prettier-ignore
+import { MOST_COSTS, type CountOf, type CountedMaterial, type CountedTime, type JobCounted } from './counted.ts'; // prettier-ignore
 
 /** A week of one person: more is a slip of the pen. Minutes. */
 const LONGEST = 7 * 24 * 60;

@@ -1,3 +1,4 @@
+import { WORK_PHASES, type WorkPhase } from '../labour/pace.ts';
 import type { JobCost } from '../cost/job-cost.ts';
 import { crewFor, paidOf, type Rates } from '../cost/rates.ts';
 import type { Cost } from '../cost/cost.ts';
@@ -8,7 +9,7 @@ import { unitCost } from '../materials/unit-cost.ts';
 import { allocate, money, rounded, type Money } from '../money/money.ts';
 import { CAUSE_WORDS } from '../stock/ledger.ts';
 import { mixed, rational, ZERO, type Rational } from '../units/rational.ts';
-import { PHASE_WORDS, printSpell, WORK_PHASES, type CountedMaterial, type CountOf, type JobCounted, type WorkPhase } from './counted.ts'; // prettier-ignore
+import { PHASE_WORDS, printSpell, type CountedMaterial, type CountOf, type JobCounted } from './counted.ts'; // prettier-ignore
 
 /** One thing a job costs, as it was reckoned and as it came to. */
 export interface RealPart {

@@ -1,7 +1,9 @@
 import type { Ground } from '../document/ground.ts';
 import type { Id } from '../document/id.ts';
+import { isUnseen } from '../document/slot.ts';
 import type { Offered } from '../quote/choices.ts';
-import type { OwnSlots } from '../quote/own-slots.ts';
+import { LEFT_OUT, type OwnSlots } from '../quote/own-slots.ts';
+import type { QuoteItem } from '../quote/quote.ts';
 import type { Recipe } from '../recipe/recipe.ts';
 import type { OpenPart, SettledParts } from '../structures/facets/settle.ts';
 import { openParts, withParts } from '../structures/registry/settle.ts';
@@ -21,6 +23,7 @@ export type Settled = Readonly<Record<Id, SettledLine>>;
 
 /** What is said of the lines of a quote, with what was settled over it. */
 export function withSettled<T extends Offered>(terms: T, settled: Settled): T {
+	if (Object.keys(settled).length === 0) return terms;
 	const about = { ...terms.about };
 	for (const [id, { ground, slots }] of Object.entries(settled)) {
 		if (ground === undefined && slots === undefined) continue;
@@ -57,6 +60,24 @@ export function settledRecipe(recipe: Recipe, parts: SettledParts = {}): Recipe 
 	before.set(key, next);
 	return next;
 }
+
+/** How a slot is coloured: by a colour's id, left out, or blank where it is open. */
+export interface SlotNow {
+	readonly id: Id;
+	readonly was: string;
+}
+
+/** How each slot of a line is coloured. Slots any colour will do for are passed over. */
+export function slotsOf({ recipe, colourway }: Pick<QuoteItem, 'recipe' | 'colourway'>): SlotNow[] {
+	const way = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
+	return recipe.slots
+		.filter((s) => !isUnseen(s, way?.fills))
+		.map(({ id }) => ({ id, was: way?.without.includes(id) ? LEFT_OUT : (way?.fills[id] ?? '') }));
+}
+
+/** Colours and counts of lines that wait to be settled. */
+export const openOn = (items: readonly Pick<QuoteItem, 'recipe' | 'colourway'>[]): number =>
+	items.reduce((a, i) => a + slotsOf(i).filter((s) => s.was === '').length + openIn(i.recipe).length, 0);
 
 /** What of a recipe waits for the job: estimates, and the colours of what has none yet. */
 export const openIn = ({ sections }: Pick<Recipe, 'sections'>): OpenPart[] =>

@@ -1,5 +1,5 @@
 import jstat from 'jstat';
-import { PACE_WORKS, type Pace, type PaceWork } from '../labour/pace.ts';
+import { WORK_PHASES, type Pace, type WorkPhase } from '../labour/pace.ts';
 import { PRIOR_SPREAD, PRIOR_WEIGHT } from '../labour/standards.ts';
 import { rational, rationalText } from '../units/rational.ts';
 
@@ -20,7 +20,7 @@ export interface PaceSeen {
 
 /** What jobs taught of how long a part of the work takes, as so many times what its standards say. */
 export interface Lesson {
-	readonly work: PaceWork;
+	readonly work: WorkPhase;
 	readonly of: string;
 	/** What is to be expected, and where it lies with nine chances in ten. */
 	readonly times: number;
@@ -56,16 +56,20 @@ export function paceFrom(seen: readonly Pick<PaceSeen, 'base' | 'real' | 'share'
 /** What jobs taught, part of the work by part, in their order. */
 export function lessonsOf(all: readonly PaceSeen[]): Lesson[] {
 	const byKey = new Map<string, PaceSeen[]>();
-	for (const one of all) byKey.set(one.key, [...(byKey.get(one.key) ?? []), one]);
+	for (const one of all) {
+		const own = byKey.get(one.key);
+		if (own) own.push(one);
+		else byKey.set(one.key, [one]);
+	}
 	return [...byKey]
 		.flatMap(([key, seen]): Lesson[] => {
 			const at = key.indexOf('/');
-			const work = PACE_WORKS.find((w) => w === key.slice(0, at));
+			const work = WORK_PHASES.find((w) => w === key.slice(0, at));
 			const told = seen.filter((s) => s.base > 0 && s.real > 0 && s.share > 0);
 			if (!work || told.length === 0) return [];
 			return [{ work, of: key.slice(at + 1), ...paceFrom(told), jobs: told.length, seen: told.toSorted((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)) }]; // prettier-ignore
 		})
-		.toSorted((a, b) => PACE_WORKS.indexOf(a.work) - PACE_WORKS.indexOf(b.work));
+		.toSorted((a, b) => WORK_PHASES.indexOf(a.work) - WORK_PHASES.indexOf(b.work));
 }
 
 /** A lesson as it is taken over: to the hundredth. */

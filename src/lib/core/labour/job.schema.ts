@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PACE_WORKS, type Pace } from './pace.ts';
+import { WORK_PHASES, type Pace } from './pace.ts';
 import {
 	MOST_GOERS,
 	MOST_MILES,
@@ -37,7 +37,7 @@ export const jobPlanSchema = z.strictObject({
 }) satisfies z.ZodType<JobPlan, unknown>;
 
 const paceSchema = z.strictObject({
-	work: z.enum(PACE_WORKS),
+	work: z.enum(WORK_PHASES),
 	of: z.string().min(1).max(40),
 	times: z.string().regex(/^[1-9]\d{0,9}(\/[1-9]\d{0,9})?$/, 'Must be over 0.'),
 	jobs: z.number().int().min(0).max(100_000),

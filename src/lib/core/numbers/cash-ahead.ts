@@ -1,5 +1,7 @@
 import { dayNumber, dayOfNumber } from '../units/calendar-day.ts';
 
+/** The answer that tells of it, as it is called. */
+export const CASH_AHEAD = 'cash-ahead';
 export const CASH_KINDS = ['deposits', 'balances', 'on order', 'to be bought'] as const;
 export type CashKind = (typeof CASH_KINDS)[number];
 

@@ -8,9 +8,11 @@ import { invalidateAll } from '$app/navigation';
 export const overNewer =
 	(done: () => void = () => {}): SubmitFunction =>
 	() =>
-	async ({ result, update }) => {
+	async ({ result, update, formElement }) => {
 		// First the page as it is now: who is told can press again at once.
 		if (result.type === 'failure' && result.status === 409) await invalidateAll();
 		await update({ reset: false });
 		if (result.type === 'success') done();
+		// What was refused is still not saved: leaving asks first.
+		else formElement.dispatchEvent(new Event('input'));
 	};

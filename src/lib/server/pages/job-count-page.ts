@@ -1,23 +1,18 @@
-import {
-	PHASE_WORDS,
-	printSpell,
-	WORK_PHASES,
-	type CountOf,
-	type JobCounted
-} from '../../core/job/counted.ts';
+import { WORK_PHASES } from '../../core/labour/pace.ts';
+import { PHASE_WORDS, printSpell, type CountOf, type JobCounted } from '../../core/job/counted.ts';
 import { COUNT_FIELD } from '../../core/job/read-counted.ts';
 import { moreOf, realCost, reasonWords, reckonedWork, type RealCost } from '../../core/job/real-cost.ts';
 import { lostIn, minutesIn, type LostAtBench } from '../../core/job/tally-marks.ts';
-import { formatMoney, money } from '../../core/money/money.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
 import type { NumberStyle } from '../../core/units/number.ts';
 import { printMoney, printNumber } from '../../core/units/print-number.ts';
-import { rational, type Rational } from '../../core/units/rational.ts';
+import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import { saidOf, workOfJob } from '../services/job.ts';
 import { countsOfJob } from '../services/job-count.ts';
 import { reckoningOf } from '../services/job-figures.ts';
 import { loadStudio, type Studio } from '../services/studio.ts';
+import { figureWords, type FigureWords } from './figure-words.ts';
 
 /**
  * The count of a job: what it was reckoned to take, what was counted of it, and for who sees the books what it came to.
@@ -27,14 +22,16 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 	const studio = await loadStudio(repos);
 	const work = await workOfJob(repos, id, studio);
 	if (!work) return null;
-	const [before, marks, reckoning] = await Promise.all([
+	const [before, marks, reckoned] = await Promise.all([
 		repos.jobCounts.find(id),
 		repos.tallyMarks.of(id),
 		reckoningOf(repos, work)
 	]);
 	const { settings } = studio;
-	const style = { decimal: settings.decimal };
+	const words = figureWords(settings);
+	const { style } = words;
 	const counts = countsOfJob(work);
+	const reckoning = reckoned?.reckoning;
 	const wanted = reckoning && reckonedWork(reckoning);
 	const lost = lostIn(marks);
 	const typed = before
@@ -54,7 +51,7 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 		revision: before?.revision ?? 0,
 		counted: before ? dayWords(before.counted.day, settings) : '',
 		isTallied: !before && marks.length > 0,
-		lines: counts.map((c) => lineOf(c, style)),
+		lines: counts.map((c) => lineOf(c, words)),
 		phases: WORK_PHASES.map((phase) => ({ phase, label: PHASE_WORDS[phase], reckoned: wanted ? printSpell(wanted.get(phase)!.minutes) : '' })),
 		people: settings.rates.people.filter((p) => on.has(p.id)).map(({ id: own, name }) => ({ id: own, name })),
 		others: settings.rates.people.filter((p) => !on.has(p.id)).map(({ id: own, name }) => ({ id: own, name })),
@@ -69,24 +66,16 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 async function quotedOf(repos: Repos, id: string, { settings }: Studio): Promise<string> {
 	const yes = await repos.quoteLife.yes(id);
 	const issue = yes && (await repos.quoteLife.issue(yes.issueId));
-	return percentText(issue?.owner.margin ?? undefined, settings);
+	return figureWords(settings).percent(issue?.owner.margin ?? undefined);
 }
 
-/** To a tenth. */
-const tenths = (value: number, style: NumberStyle): string =>
-	printNumber(rational(Math.round(value * 10), 10), style);
-const percentText = (percent: number | undefined, style: NumberStyle): string =>
-	percent === undefined ? '' : `${percent < 0 ? '−' : ''}${tenths(Math.abs(percent), style)} %`;
-const countText = (n: Rational, style: NumberStyle): string =>
-	n.d === 1n ? printNumber(n, style) : tenths(n.valueOf(), style);
-
-const lineOf = ({ material, label, unit, used, expected, isBack }: CountOf, style: NumberStyle) => ({
+const lineOf = ({ material, label, unit, used, expected, isBack }: CountOf, { count, tenths }: FigureWords) => ({
 	id: material.id,
 	label,
 	unit: unit === 'piece' ? '' : unit,
 	isBack,
-	reckoned: countText(used, style),
-	expected: expected.valueOf() < 0.05 ? '' : tenths(expected.valueOf(), style)
+	reckoned: count(used),
+	expected: expected.valueOf() < 0.05 ? '' : tenths(expected.valueOf())
 }); // prettier-ignore
 
 /** What was lost at the bench, as it is typed: it took that besides what was reckoned to be used. */
@@ -113,11 +102,8 @@ function typedOf({ materials, times, costs, miles, note, leftOut }: JobCounted, 
 
 /** What it came to, in words and figures. */
 function shown({ parts, reckoned, real, unknown, reasons }: RealCost, { settings }: Studio) {
-	const { currency } = settings.rates;
-	const style = { decimal: settings.decimal };
-	const amount = (minor: number | undefined) => (minor === undefined ? 'not known' : formatMoney(money(minor, currency), style));
-	const signed = (minor: number) => `${minor > 0 ? '+' : minor < 0 ? '−' : ''}${amount(Math.abs(minor))}`;
-	const side = (of: RealCost['real']) => ({ cost: amount(of.cost), profit: of.profit < 0 ? signed(of.profit) : amount(of.profit), margin: percentText(of.margin, style) });
+	const { amount, signed, percent } = figureWords(settings);
+	const side = (of: RealCost['real']) => ({ cost: amount(of.cost), profit: of.profit < 0 ? signed(of.profit) : amount(of.profit), margin: percent(of.margin) });
 	return {
 		reckoned: side(reckoned),
 		real: side(real),

@@ -1,6 +1,6 @@
 import { doubleBooked } from '../../core/job/double-booked.ts';
 import { inOrder, peopleOn, STAGE_WORDS, type JobDay, type Stage } from '../../core/job/job.ts';
-import { openIn } from '../../core/job/settled.ts';
+import { openOn } from '../../core/job/settled.ts';
 import { judgeDays, type DayFinding } from '../../core/job/judge-days.ts';
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
@@ -58,7 +58,7 @@ export async function jobPage(repos: Repos, { id, today }: { readonly id: string
 		pieces: await piecesOf(repos, work),
 		typed: work.typed.map(({ label, quantity }) => ({ label, quantity })),
 		/** Colours and counts that wait to be settled. */
-		open: work.order.bill.lines.filter((l) => l.status === 'open').length + work.items.flatMap((i) => openIn(i.recipe)).length,
+		open: openOn(work.items),
 		balloons: work.order.bill.balloons,
 		spares: work.order.bill.spares
 	};

@@ -1,14 +1,14 @@
-import { PHASE_WORDS, printSpell, WORK_PHASES } from '../../core/job/counted.ts';
+import { WORK_PHASES } from '../../core/labour/pace.ts';
+import { PHASE_WORDS, printSpell } from '../../core/job/counted.ts';
 import { formatMoney, money } from '../../core/money/money.ts';
-import { MOST_DRAWN, type Answer } from '../../core/numbers/answer.ts';
-import { hourOf, marginOf, notWorthIt, type Sums } from '../../core/numbers/earned.ts';
-import type { CashWeek } from '../../core/numbers/cash-ahead.ts';
+import type { Answer } from '../../core/numbers/answer.ts';
+import { hourOf, marginOf, notWorthIt, type SoldDesign, type Sums } from '../../core/numbers/earned.ts';
+import { CASH_AHEAD, type CashWeek } from '../../core/numbers/cash-ahead.ts';
 import { winBands, type AnsweredQuote } from '../../core/numbers/win-rate.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
 import { CAUSE_WORDS } from '../../core/stock/ledger.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { ClientSums, JobSums, LossSums, MonthSums, PhaseSums } from '../repos/job-figures.ts';
-import type { SoldDesign } from '../../core/numbers/earned.ts';
 
 /** How amounts and shares are said in an answer. */
 export function wordsOf({ rates: { currency }, decimal }: Settings) {
@@ -191,7 +191,7 @@ export function cashAnswer(weeks: readonly CashWeek[], words: Words, settings: S
 	const last = weeks.at(-1);
 	const lowest = [...weeks].sort((a, b) => a.sum - b.sum)[0];
 	return {
-		id: 'cash-ahead',
+		id: CASH_AHEAD,
 		question: 'What money comes and goes in the weeks ahead?',
 		answer: !last || !lowest ? 'Nothing is known of it.' : `${words.money(last.sum)} more than today by the end of them${lowest.sum < 0 ? `; least in the week of ${dayWords(lowest.from, settings)}, ${words.money(lowest.sum)}` : ''}. Deposits and balances of jobs, what is on order, and what their materials are reckoned at; no wages, no rent.`,
 		columns: [{ label: 'Week of', unit: 'words' }, { label: 'Comes', unit: 'money' }, { label: 'Goes', unit: 'money' }, { label: 'From today', unit: 'money' }, { label: 'What it is', unit: 'words' }],
@@ -200,6 +200,3 @@ export function cashAnswer(weeks: readonly CashWeek[], words: Words, settings: S
 		as: 'columns'
 	};
 } // prettier-ignore
-
-/** Rows that are drawn: the first so many. */
-export const drawnRows = ({ rows, as }: Answer) => (as === 'bars' ? rows.slice(0, MOST_DRAWN) : rows);

@@ -83,12 +83,11 @@ async function cashMoves(repos: Repos, studio: Studio, today: string): Promise<C
 		const says = row.day < today ? `${saysOf(row)}, owed since ${dayWords(row.day, studio.settings)},` : saysOf(row);
 		const order = await orderOf(repos, row.id);
 		if (order) {
-			const { paid, left, late } = order.dues;
-			const deposit = Math.min(left, Math.max(0, order.chosen.deposit.minor - paid));
-			// What is on its way comes in any day now.
-			if (late > 0) found.push({ day: today, kind: 'deposits', minor: late, says });
-			if (deposit > late) found.push({ day: today, kind: 'deposits', minor: deposit - late, says });
-			const rest = left - Math.max(deposit, late);
+			const { left, late, next } = order.dues;
+			// What is on its way comes in any day now, as a deposit that is due does.
+			const now = late + (next?.kind === 'deposit' ? next.minor : 0);
+			if (now > 0) found.push({ day: today, kind: 'deposits', minor: now, says });
+			const rest = left - now;
 			if (rest > 0) found.push({ day: row.day, kind: 'balances', minor: rest, says });
 		}
 		if (row.day < today || counted.has(row.id)) continue;

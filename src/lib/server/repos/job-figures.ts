@@ -1,7 +1,8 @@
+import type { WorkPhase } from '../../core/labour/pace.ts';
 import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { FigurePart } from '../../core/job/figures.ts';
-import type { WorkPhase } from '../../core/job/counted.ts';
+
 import type { PaceSeen } from '../../core/job/taught.ts';
 import type { SoldDesign, Sums } from '../../core/numbers/earned.ts';
 import type { QuoteState } from '../../core/quote/states.ts';

@@ -5,6 +5,8 @@ import { jobPage } from '../pages/job-page.ts';
 import { jobListsPage } from '../pages/job-lists-page.ts';
 import { dayPage } from '../pages/day-page.ts';
 import { calendarBetween } from '../services/job-calendar.ts';
+import { shifted } from '../../core/job/shift.ts';
+import { clientPage } from '../services/client-page.ts';
 import { itemsOf } from '../services/jobs-ahead.ts';
 import { changeJob } from '../services/change-job.ts';
 import { newTerms, sendQuote } from '../services/quoting.ts';
@@ -46,6 +48,16 @@ describe('a yes is a job', () => {
 		expect(page).toMatchObject({ isUsual: true, client: 'Tidewick Library', place: { address: 'Reading room' }, pieces: [{ quantity: 2, name: 'column', design: 'd' }] }); // prettier-ignore
 		expect(page.days.map((d) => [d.stage, d.day.slice(8)])).toEqual([['build', '11'], ['drive', '12'], ['set up', '12'], ['event', '12'], ['strike', '12']]); // prettier-ignore
 		expect(await jobPage(repos, { id: 'no', today: TODAY })).toBeNull();
+	});
+	test('once its own day is over the client’s page says thank you, with what is shown of it: moved, it waits for that day', async () => {
+		const { repos } = await tempStudio();
+		await accepted(repos, 'q');
+		const thanks = async (day: string) => (await clientPage(repos, 'token-of-q', new URLSearchParams(), new Date(`${day}T15:00:00Z`)))!.thanks; // prettier-ignore
+		expect(await thanks('2027-06-12')).toBeNull();
+		expect(await thanks('2027-06-13')).toEqual({ pictures: [] });
+		await changeJob(repos, { id: 'q', base: 0 }, (said) => ({ ...said, days: shifted(said.days, '2027-06-20') }), NOW); // prettier-ignore
+		expect(await thanks('2027-06-13')).toBeNull();
+		expect(await thanks('2027-06-21')).toEqual({ pictures: [] });
 	});
 	test('of what was chosen alone: an extra nobody ticked is not built, pulled or set aside', async () => {
 		const { repos } = await tempStudio();

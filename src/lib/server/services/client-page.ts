@@ -8,7 +8,7 @@ import type { Repos } from '../repos/index.ts';
 import { dayIn } from './day-in.ts';
 
 /** All that the client's page shows: what was frozen, what was chosen, paid and said. Costs are never read here. */
-export async function clientPage(repos: Repos, token: string, asked: ManyFields) {
+export async function clientPage(repos: Repos, token: string, asked: ManyFields, now = new Date()) {
 	const found = await repos.sentQuotes.byToken(token);
 	if (!found) return undefined;
 	const { frozen, state, isOld, yes, talk, quoteId } = found;
@@ -20,7 +20,8 @@ export async function clientPage(repos: Repos, token: string, asked: ManyFields)
 	const own = accepted ? await repos.papers.of(quoteId) : [];
 	const { currency } = frozen.total;
 	// Once the day is over it says thank you, with what the client is shown of it.
-	const isOver = accepted && !isOld && frozen.eventDate !== null && frozen.eventDate < dayIn(frozen.zone);
+	const day = accepted && !isOld ? ((await repos.jobs.find(quoteId))?.day ?? null) : null;
+	const isOver = day !== null && day < dayIn(frozen.zone, now);
 	const pictures = isOver ? (await repos.jobPhotos.of(quoteId)).filter((p) => p.isShown) : [];
 	const dues = accepted ? duesOf(shown, payments) : null;
 	return {

@@ -1,11 +1,10 @@
 import type { Ground } from '../../core/document/ground.ts';
 import { groundsIn } from '../../core/recipe/on-ground.ts';
 import type { SettleAbout } from '../../core/job/read-settled.ts';
-import { openIn, settledRecipe, withSettled, type Settled } from '../../core/job/settled.ts';
-import { LEFT_OUT } from '../../core/quote/own-slots.ts';
-import { quoteItems, type QuoteItem } from '../../core/quote/quote.ts';
-import { isUnseen } from '../../core/document/slot.ts';
+import { openIn, slotsOf, withSettled, type Settled } from '../../core/job/settled.ts';
+import { quoteItems } from '../../core/quote/quote.ts';
 import type { Repos } from '../repos/index.ts';
+import type { JobRow } from '../repos/jobs.ts';
 import { itemsOf } from './jobs-ahead.ts';
 import { recipePage } from './quoting.ts';
 import type { Studio } from './studio.ts';
@@ -15,8 +14,6 @@ export interface SettleLine extends SettleAbout {
 	readonly name: string;
 	readonly quantity: number;
 	readonly isOn: boolean;
-	/** Undefined of a line that is no design. */
-	readonly item: QuoteItem | undefined;
 	/** The colour of each slot now, by its id, as in `slots`. */
 	readonly now: Readonly<Record<string, string>>;
 	/** Grounds it has a base for; none asks nothing. */
@@ -24,16 +21,18 @@ export interface SettleLine extends SettleAbout {
 	readonly slotNames: Readonly<Record<string, string>>;
 }
 
-/** How each slot is coloured: a colour, left out, or blank where it is open. Slots any colour will do for are passed over. */
-function colouredAs({ recipe, colourway }: Pick<QuoteItem, 'recipe' | 'colourway'>): { id: string; was: string }[] {
-	const way = recipe.colourways.find((c) => c.id === colourway) ?? recipe.colourways[0];
-	return recipe.slots
-		.filter((s) => !isUnseen(s, way?.fills))
-		.map(({ id }) => ({ id, was: way?.without.includes(id) ? LEFT_OUT : (way?.fills[id] ?? '') }));
-} // prettier-ignore
+type Lines = NonNullable<Awaited<ReturnType<typeof itemsOf>>>;
+/** What may be settled of a job: every line of its quote, on it or not, and those that are on it as quoted and as settled. */
+export interface Settling {
+	readonly row: JobRow;
+	readonly lines: readonly SettleLine[];
+	readonly settled: Settled;
+	readonly quoted: Lines;
+	readonly now: Lines;
+}
 
 /** Every line of the quote of a job, on it or not. Undefined where there is no such job. */
-export async function settleLines(repos: Repos, id: string, studio: Studio): Promise<{ readonly lines: readonly SettleLine[]; readonly settled: Settled; readonly revision: number } | undefined> {
+export async function settleLines(repos: Repos, id: string, studio: Studio): Promise<Settling | undefined> {
 	const [row, quote, quoted, now] = await Promise.all([repos.jobs.find(id), repos.quotes.find(id), itemsOf(repos, id, studio, 'quoted'), itemsOf(repos, id, studio)]);
 	if (!row || !quote || !quoted || !now) return undefined;
 	const settled = row.said?.settled ?? {};
@@ -49,14 +48,13 @@ export async function settleLines(repos: Repos, id: string, studio: Studio): Pro
 		quantity: item.quantity,
 		isOn: on.has(item.id),
 		wasOn: wasOn.has(item.id),
-		item: { ...after[i]!, recipe: settledRecipe(after[i]!.recipe, settled[item.id]?.parts) },
 		ground: item.ground,
-		slots: colouredAs(item),
+		slots: slotsOf(item),
 		parts: openIn(item.recipe),
-		now: Object.fromEntries(colouredAs(after[i]!).map((s) => [s.id, s.was])),
+		now: Object.fromEntries(slotsOf(after[i]!).map((s) => [s.id, s.was])),
 		grounds: groundsIn(item.recipe),
 		slotNames: Object.fromEntries(item.recipe.slots.map((s) => [s.id, s.name]))
 	}));
-	const typed = (quote.terms.typed ?? []).map(({ id: line, label, quantity }): SettleLine => ({ id: line, name: label, quantity, isOn: on.has(line), wasOn: wasOn.has(line), item: undefined, ground: undefined, slots: [], parts: [], now: {}, grounds: [], slotNames: {} }));
-	return { lines: [...designs, ...typed], settled, revision: row.revision };
+	const typed = (quote.terms.typed ?? []).map(({ id: line, label, quantity }): SettleLine => ({ id: line, name: label, quantity, isOn: on.has(line), wasOn: wasOn.has(line), ground: undefined, slots: [], parts: [], now: {}, grounds: [], slotNames: {} }));
+	return { row, lines: [...designs, ...typed], settled, quoted, now };
 } // prettier-ignore

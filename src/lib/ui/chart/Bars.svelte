@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ApexOptions } from 'apexcharts';
-	import { drawn, inkOf } from './apex.ts';
+	import { chartFrame, drawn } from './apex.ts';
 
 	interface Props {
 		/** What each group of bars stands for. */
@@ -15,11 +15,11 @@
 	const height = $derived(as === 'bars' ? 70 + names.length * (series.length > 1 ? 40 : 28) : 260);
 
 	const options = (element: Element): ApexOptions => {
-		const [ink, muted, line] = [inkOf(element, '--chart-ink'), inkOf(element, '--chart-muted'), inkOf(element, '--chart-line')]; // prettier-ignore
+		const { ink, muted, theme, frame } = chartFrame(element, as === 'lines' ? 'line' : 'bar', height);
 		const labels = { style: { colors: muted } };
 		const figures = { labels: { ...labels, formatter: (v: number | string) => (typeof v === 'number' ? say(v) : v) } }; // prettier-ignore
 		return {
-			chart: { type: as === 'lines' ? 'line' : 'bar', height, toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: false }, fontFamily: 'inherit', background: 'transparent' },
+			...frame,
 			series: series.map(({ name, values }) => ({ name, data: [...values] })),
 			colors: series.length > 1 ? [muted, ink] : [ink],
 			plotOptions: { bar: { horizontal: as === 'bars', columnWidth: '62%', barHeight: '68%', borderRadius: 0 } },
@@ -27,9 +27,8 @@
 			stroke: { width: as === 'lines' ? 2 : 0, curve: 'straight' },
 			markers: { size: as === 'lines' ? 4 : 0 },
 			dataLabels: { enabled: false },
-			grid: { borderColor: line },
 			legend: { show: series.length > 1, position: 'top', horizontalAlign: 'left', labels: { colors: ink } },
-			tooltip: { theme: inkOf(element, 'color-scheme').includes('dark') ? 'dark' : 'light', y: { formatter: (v: number | null) => (v === null || v === undefined ? 'not known' : say(v)) } },
+			tooltip: { theme, y: { formatter: (v: number | null) => (v === null || v === undefined ? 'not known' : say(v)) } },
 			xaxis: { categories: [...names], ...(as === 'bars' ? figures : { labels: { ...labels, rotate: -35, hideOverlappingLabels: true } }) },
 			yaxis: as === 'bars' ? { labels: { ...labels, maxWidth: 190 } } : figures
 		};

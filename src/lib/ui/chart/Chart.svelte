@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ApexOptions } from 'apexcharts';
-	import { drawn, inkOf } from './apex.ts';
+	import { chartFrame, drawn } from './apex.ts';
 
 	interface Props {
 		/** Said to screen readers; the numbers stand in a table for them. */
@@ -18,53 +18,47 @@
 	const round = (value: number) => (long ? String(Math.round(value)) : short(value));
 	const short = (value: number) => String(Math.round(value * 10) / 10);
 
-	const options = (element: Element): ApexOptions => ({
-		chart: {
-			type: 'line',
-			height: 240,
-			toolbar: { show: false },
-			zoom: { enabled: false },
-			animations: { enabled: false },
-			fontFamily: 'inherit',
-			background: 'transparent'
-		},
-		series: series.map(({ name, points }) => ({ name, data: points.map(([x, y]) => ({ x, y })) })),
-		colors: [inkOf(element, '--chart-ink'), inkOf(element, '--chart-muted')],
-		stroke: { width: [2, 1.5], dashArray: [0, 5], curve: 'straight' },
-		grid: { borderColor: inkOf(element, '--chart-line'), strokeDashArray: 0 },
-		legend: { show: series.length > 1, labels: { colors: inkOf(element, '--chart-ink') } },
-		tooltip: {
-			theme: inkOf(element, 'color-scheme').includes('dark') ? 'dark' : 'light',
-			x: { formatter: short }
-		},
-		xaxis: {
-			type: 'numeric',
-			tickAmount: 6,
-			decimalsInFloat: 0,
-			title: { text: across, style: { color: inkOf(element, '--chart-muted'), fontWeight: 400 } },
-			labels: { formatter: (v) => round(Number(v)), style: { colors: inkOf(element, '--chart-muted') } }
-		},
-		yaxis: {
-			title: { text: up, style: { color: inkOf(element, '--chart-muted'), fontWeight: 400 } },
-			labels: { formatter: short, style: { colors: inkOf(element, '--chart-muted') } }
-		},
-		annotations: here
-			? {
-					points: [
-						{
-							x: here[0],
-							y: here[1],
-							marker: {
-								size: 6,
-								fillColor: '#ffd84d',
-								strokeColor: inkOf(element, '--chart-ink'),
-								strokeWidth: 2
+	const options = (element: Element): ApexOptions => {
+		const { ink, muted, theme, frame } = chartFrame(element, 'line', 240);
+		return {
+			...frame,
+			series: series.map(({ name, points }) => ({ name, data: points.map(([x, y]) => ({ x, y })) })),
+			colors: [ink, muted],
+			stroke: { width: [2, 1.5], dashArray: [0, 5], curve: 'straight' },
+			legend: { show: series.length > 1, labels: { colors: ink } },
+			tooltip: {
+				theme,
+				x: { formatter: short }
+			},
+			xaxis: {
+				type: 'numeric',
+				tickAmount: 6,
+				decimalsInFloat: 0,
+				title: { text: across, style: { color: muted, fontWeight: 400 } },
+				labels: { formatter: (v) => round(Number(v)), style: { colors: muted } }
+			},
+			yaxis: {
+				title: { text: up, style: { color: muted, fontWeight: 400 } },
+				labels: { formatter: short, style: { colors: muted } }
+			},
+			annotations: here
+				? {
+						points: [
+							{
+								x: here[0],
+								y: here[1],
+								marker: {
+									size: 6,
+									fillColor: '#ffd84d',
+									strokeColor: ink,
+									strokeWidth: 2
+								}
 							}
-						}
-					]
-				}
-			: {}
-	});
+						]
+					}
+				: {}
+		};
+	};
 </script>
 
 <figure>

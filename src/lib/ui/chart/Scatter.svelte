@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ApexOptions } from 'apexcharts';
-	import { drawn, inkOf } from './apex.ts';
+	import { chartFrame, drawn } from './apex.ts';
 
 	interface Props {
 		label: string;
@@ -19,25 +19,16 @@
 	const whole = (value: number) => String(Math.round(value));
 
 	const options = (element: Element): ApexOptions => {
-		const [ink, muted] = [inkOf(element, '--chart-ink'), inkOf(element, '--chart-muted')];
+		const { ink, muted, theme, frame } = chartFrame(element, 'scatter', 260);
 		const title = (text: string) => ({ text, style: { color: muted, fontWeight: 400 } });
 		return {
-			chart: {
-				type: 'scatter',
-				height: 260,
-				toolbar: { show: false },
-				zoom: { enabled: false },
-				animations: { enabled: false },
-				fontFamily: 'inherit',
-				background: 'transparent'
-			},
+			...frame,
 			series: series.map(({ name, points }) => ({ name, data: points.map(([x, y]) => ({ x, y })) })),
 			colors: [ink, muted, ink],
 			markers: { size: 6, shape: MARKS.slice(0, series.length) as never, strokeWidth: 1.5 },
-			grid: { borderColor: inkOf(element, '--chart-line'), strokeDashArray: 0 },
 			legend: { show: true, showForSingleSeries: true, labels: { colors: ink } },
 			tooltip: {
-				theme: inkOf(element, 'color-scheme').includes('dark') ? 'dark' : 'light',
+				theme,
 				x: { formatter: (_, at) => series[at?.seriesIndex ?? 0]?.points[at?.dataPointIndex ?? 0]?.[2] ?? '' },
 				y: { formatter: (value) => value.toFixed(2) }
 			},

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { error } from '@sveltejs/kit';
-import { cellForSheet, type Answer } from '$lib/core/numbers/answer.ts';
+import { cellForSheet } from '$lib/core/numbers/answer.ts';
+import { CASH_AHEAD } from '$lib/core/numbers/cash-ahead.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import { periodOf } from '../period.ts';
@@ -14,9 +15,11 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const { settings } = await loadStudio(locals.repos);
 	const today = dayIn(settings.zone);
 	const period = periodOf(url, today);
-	const asked = (a: Answer) => `${a.id}.csv` === params.answer;
-	const past = (await locals.work('numbers page', { period, today, jobs: 100_000 })).find(asked);
-	const found = past ?? [await locals.work('cash ahead', { today })].find(asked);
+	const answers =
+		params.answer === `${CASH_AHEAD}.csv`
+			? [await locals.work('cash ahead', { today })]
+			: await locals.work('numbers page', { period, today, jobs: 100_000 });
+	const found = answers.find((a) => `${a.id}.csv` === params.answer);
 	if (!found) error(404, { message: 'There is no such table.', hint: 'Find it under Numbers.' });
 	const { columns, rows } = found;
 	const csv = Papa.unparse(

@@ -1,19 +1,10 @@
 import { sql } from 'drizzle-orm';
-import {
-	blob,
-	check,
-	foreignKey,
-	index,
-	integer,
-	primaryKey,
-	sqliteTable,
-	text
-} from 'drizzle-orm/sqlite-core';
+import { check, foreignKey, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { FIGURE_PARTS } from '../../../core/job/figures.ts';
 import { MARK_KINDS } from '../../../core/job/tally-marks.ts';
-import { PHOTO_TYPES } from '../../../core/photo/read-photo.ts';
 import { LOSS_CAUSES } from '../../../core/stock/ledger.ts';
 import { changedBy } from './changed-by.ts';
+import { pictureColumns, pictureSize } from './picture.ts';
 import { quote } from './quote.ts';
 import { workspace } from './workspace.ts';
 
@@ -150,22 +141,17 @@ export const jobPhoto = sqliteTable(
 		workspaceId: text('workspace_id').notNull(),
 		id: text().notNull(),
 		quoteId: text('quote_id').notNull(),
-		type: text({ enum: PHOTO_TYPES }).notNull(),
-		/** Pixels, as it is looked at. */
-		width: integer().notNull(),
-		height: integer().notNull(),
+		...pictureColumns(),
 		caption: text().notNull().default(''),
 		/** Whether the client sees it on the page of thanks. */
 		isShown: integer('is_shown', { mode: 'boolean' }).notNull(),
-		addedAt: integer('added_at', { mode: 'timestamp_ms' }).notNull(),
-		changedBy: changedBy(),
-		bytes: blob({ mode: 'buffer' }).notNull()
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
 		index('job_photo_quote').on(t.workspaceId, t.quoteId, t.addedAt),
-		check('job_photo_size', sql`${t.width} > 0 AND ${t.height} > 0 AND length(${t.bytes}) <= 10485760`)
+		pictureSize('job_photo_size', t)
 	]
 );
 

@@ -1,7 +1,7 @@
 import { changedBy } from './changed-by.ts';
+import { pictureColumns, pictureSize } from './picture.ts';
 import { sql } from 'drizzle-orm';
 import {
-	blob,
 	check,
 	foreignKey,
 	index,
@@ -12,7 +12,6 @@ import {
 	uniqueIndex
 } from 'drizzle-orm/sqlite-core';
 import { MESSAGE_KINDS, PAPER_KINDS, PAYMENT_KINDS, PAYMENT_STATES } from '../../../core/quote/kinds.ts';
-import { PHOTO_TYPES } from '../../../core/photo/read-photo.ts';
 import { QUOTE_EVENTS, QUOTE_STATES } from '../../../core/quote/states.ts';
 import { designVersion } from './design.ts';
 import { workspace } from './workspace.ts';
@@ -243,18 +242,13 @@ export const placePhoto = sqliteTable(
 		workspaceId: text('workspace_id').notNull(),
 		id: text().notNull(),
 		quoteId: text('quote_id').notNull(),
-		type: text({ enum: PHOTO_TYPES }).notNull(),
-		/** Pixels, as it is looked at. */
-		width: integer().notNull(),
-		height: integer().notNull(),
-		addedAt: integer('added_at', { mode: 'timestamp_ms' }).notNull(),
-		changedBy: changedBy(),
-		bytes: blob({ mode: 'buffer' }).notNull()
+		...pictureColumns(),
+		changedBy: changedBy()
 	},
 	(t) => [
 		primaryKey({ columns: [t.workspaceId, t.id] }),
 		foreignKey({ columns: [t.workspaceId, t.quoteId], foreignColumns: [quote.workspaceId, quote.id] }),
 		index('place_photo_quote').on(t.workspaceId, t.quoteId, t.addedAt),
-		check('place_photo_size', sql`${t.width} > 0 AND ${t.height} > 0 AND length(${t.bytes}) <= 10485760`)
+		pictureSize('place_photo_size', t)
 	]
 );

@@ -1,5 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
-import { z } from 'zod';
+import { captionField, photoField } from '$lib/server/photo-fields.ts';
+import { sentId } from '$lib/server/form-fields.ts';
 import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import { MOST_PHOTOS } from '$lib/server/repos/photos.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -16,28 +17,24 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	};
 };
 
-const caption = z.string().trim().max(120, 'A caption has at most 120 letters. Shorten it.');
-const one = z.object({ photo: z.string().min(1).max(64) });
-
 export const actions: Actions = {
 	add: async ({ request, locals, params }) => {
 		const form = await request.formData();
-		const said = caption.safeParse(form.get('caption') ?? '');
+		const said = captionField.safeParse(form.get('caption') ?? '');
 		const typed = String(form.get('caption') ?? '');
 		const no = (trouble: string) => fail(400, { trouble, typed });
 		if (!said.success) return no(said.error.issues[0]!.message);
 		const photo = await takenPhoto(form.get('file'), locals.work);
 		if (typeof photo === 'string') return no(photo);
 		if (!(await locals.repos.designs.find(params.design))) return no('There is no such design.');
-		const id = String(form.get('id') ?? '');
-		const own = /^[\w-]{8,64}$/.test(id) ? id : crypto.randomUUID();
+		const own = sentId({ id: String(form.get('id') ?? '') });
 		const outcome = await locals.repos.photos.add(params.design, own, photo, said.data, new Date());
 		if (outcome === 'full') return no(`A design has at most ${MOST_PHOTOS} photos. Take one out first.`);
 		return { added: own };
 	},
 	caption: async ({ request, locals, params }) => {
 		const form = Object.fromEntries(await request.formData());
-		const read = one.extend({ caption }).safeParse(form);
+		const read = photoField.extend({ caption: captionField }).safeParse(form);
 		if (!read.success) return fail(400, { trouble: read.error.issues[0]!.message, typed: '' });
 		await locals.repos.photos.say(params.design, read.data.photo, read.data.caption);
 		return { said: read.data.photo };
@@ -50,7 +47,7 @@ export const actions: Actions = {
 		return { covered: photo };
 	},
 	remove: async ({ request, locals, params }) => {
-		const read = one.safeParse(Object.fromEntries(await request.formData()));
+		const read = photoField.safeParse(Object.fromEntries(await request.formData()));
 		if (read.success) await locals.repos.photos.remove(params.design, read.data.photo, new Date());
 		return {};
 	}

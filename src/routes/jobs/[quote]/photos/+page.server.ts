@@ -2,6 +2,8 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { may } from '$lib/server/actor.ts';
 import { MOST_JOB_PHOTOS } from '$lib/server/repos/job-photos.ts';
+import { captionField, photoField } from '$lib/server/photo-fields.ts';
+import { sentId } from '$lib/server/form-fields.ts';
 import { takenPhoto } from '$lib/server/threads/taken-photo.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,8 +26,6 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	};
 };
 
-const caption = z.string().trim().max(120, 'A caption has at most 120 letters. Shorten it.');
-const one = z.object({ photo: z.string().min(1).max(64) });
 const LOST = 'That photo is not there any more. Reload the page.';
 
 export const actions: Actions = {
@@ -33,13 +33,12 @@ export const actions: Actions = {
 		const form = await request.formData();
 		const typed = String(form.get('caption') ?? '').slice(0, 1000);
 		const no = (trouble: string) => fail(400, { trouble, typed });
-		const said = caption.safeParse(typed);
+		const said = captionField.safeParse(typed);
 		if (!said.success) return no(said.error.issues[0]!.message);
 		const photo = await takenPhoto(form.get('file'), locals.work);
 		if (typeof photo === 'string') return no(photo);
 		if (!(await locals.repos.jobs.find(params.quote))) error(404, GONE);
-		const asked = String(form.get('id') ?? '');
-		const id = /^[\w-]{8,64}$/.test(asked) ? asked : crypto.randomUUID();
+		const id = sentId({ id: String(form.get('id') ?? '') });
 		const { type, width, height, bytes } = photo;
 		const own = { id, type, width, height, bytes, caption: said.data, isShown: false };
 		if (!(await locals.repos.jobPhotos.add(params.quote, own, new Date())))
@@ -49,14 +48,14 @@ export const actions: Actions = {
 	/** What stands under it, and whether the client sees it. */
 	say: async ({ request, locals, params }) => {
 		const form = Object.fromEntries(await request.formData());
-		const read = one.extend({ caption, shown: z.string().optional() }).safeParse(form);
+		const read = photoField.extend({ caption: captionField, shown: z.string().optional() }).safeParse(form);
 		if (!read.success) return fail(400, { trouble: read.error.issues[0]!.message, typed: '' });
 		const { photo, shown } = read.data;
 		const done = await locals.repos.jobPhotos.say(params.quote, photo, { caption: read.data.caption, isShown: shown === 'yes' }); // prettier-ignore
 		return done ? { said: photo } : fail(404, { trouble: LOST, typed: '' });
 	},
 	remove: async ({ request, locals, params }) => {
-		const read = one.safeParse(Object.fromEntries(await request.formData()));
+		const read = photoField.safeParse(Object.fromEntries(await request.formData()));
 		if (read.success) await locals.repos.jobPhotos.remove(params.quote, read.data.photo);
 		return {};
 	}

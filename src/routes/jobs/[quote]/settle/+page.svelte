@@ -27,14 +27,6 @@
 				? LEFT_OUT
 				: (colours.get(colour) ?? 'a colour that is gone');
 	const value = (field: string, now: string) => typed[field] ?? now;
-	const open = $derived(
-		page.lines
-			.filter((l) => l.isOn)
-			.flatMap((l) => [
-				...l.slots.filter((s) => s.now === ''),
-				...l.parts.filter((p) => (p.range !== '' && p.count === '') || (p.isColourOpen && p.slot === ''))
-			]).length
-	);
 </script>
 
 <svelte:head><title>What is open · {page.client} · Jobs · Bright Tally</title></svelte:head>
@@ -75,10 +67,10 @@
 						no price is known of {page.cost.unknown.join(', ')}: it costs more than that
 					</p>{/if}
 				{#if page.cost.marginAfter}<p>
-						margin <span class="figures">{page.cost.marginBefore} → <b>{page.cost.marginAfter}</b> %</span>
+						margin <span class="figures">{page.cost.marginBefore} → <b>{page.cost.marginAfter}</b></span>
 					</p>{/if}
 			{/if}
-			<p class="text-muted">{open === 0 ? 'nothing is open' : `${open} still open`}</p>
+			<p class="text-muted">{page.open === 0 ? 'nothing is open' : `${page.open} still open`}</p>
 		</header>
 		{#if page.changes.length === 0}<p class="text-muted">Nothing is otherwise than on the quote.</p>
 		{:else}
@@ -129,7 +121,7 @@
 							<label class="flex min-h-[34px] items-center gap-1.5"
 								>stands on
 								<select class="control" name={SETTLE_FIELD.ground(line.id)}>
-									{#if line.ground === ''}<option value="">as usual</option>{/if}
+									{#if line.groundWas === ''}<option value="">as usual</option>{/if}
 									{#each line.grounds as ground (ground)}<option
 											value={ground}
 											selected={value(SETTLE_FIELD.ground(line.id), line.ground) === ground}>{ground}</option
