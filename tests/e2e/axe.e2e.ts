@@ -4,7 +4,7 @@ import { NOBODY } from '../kit/signed-in.ts';
 import { clientLink, expect, newDesign, say, test } from './app.ts';
 
 type Screen = [path: string, open?: (page: Page) => Promise<unknown>];
-// The halves run beside each other, on a worker each.
+// They run beside each other, on a worker each.
 test.describe.configure({ mode: 'parallel' });
 
 test('axe finds nothing serious on the screens of designing, in both themes', async ({ page }) => {
@@ -97,8 +97,7 @@ test('axe finds nothing serious on the doors, in both themes', async ({ browser 
 	]);
 });
 
-test('axe finds nothing serious on the screens of selling and buying, in both themes', async ({ page }) => {
-	const client = await clientLink(page);
+test('axe finds nothing serious on the screens of buying, in both themes', async ({ page }) => {
 	await look(page, [
 		[
 			'/stockroom',
@@ -115,7 +114,12 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/stockroom/labels?search=gull'],
 		['/bench/lighthouse-column/swatches'],
 		['/stockroom/list', (p) => p.getByText('Or paste rows from a spreadsheet').click()],
-		['/quotes'],
+		['/shelf?away=yes']
+	]);
+});
+
+test('axe finds nothing serious on the screens of jobs and numbers, in both themes', async ({ page }) => {
+	await look(page, [
 		['/jobs', (p) => p.locator('.calendar[data-ready]').waitFor()],
 		['/jobs/calendar'],
 		['/jobs/buying'],
@@ -129,8 +133,13 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/numbers', (p) => p.locator('.apexcharts-svg').first().waitFor()],
 		['/numbers/taught', (p) => p.getByText('The jobs it rests on').first().click()],
 		['/jobs/day/today'],
-		['/shelf?away=yes'],
-		['/quotes/quote-garden'],
+		['/thumb'],
+		['/thumb/heat', (p) => p.locator('.apexcharts-svg').first().waitFor()]
+	]);
+});
+
+test('axe finds nothing serious on the settings, in both themes', async ({ page }) => {
+	await look(page, [
 		['/settings/work'],
 		['/settings/people', (p) => p.getByRole('button', { name: 'Make the link' }).click()],
 		['/settings/changes'],
@@ -139,6 +148,15 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 		['/settings/health'],
 		['/me'],
 		['/work'],
+		['/settings']
+	]);
+});
+
+test('axe finds nothing serious on the screens of selling, in both themes', async ({ page }) => {
+	const client = await clientLink(page);
+	await look(page, [
+		['/quotes'],
+		['/quotes/quote-garden'],
 		['/bench/lighthouse-column/price'],
 		['/quotes/quote-regatta'],
 		['/quotes/quote-lamps'],
@@ -155,9 +173,6 @@ test('axe finds nothing serious on the screens of selling and buying, in both th
 				await p.getByRole('button', { name: 'Add a design' }).click();
 			}
 		],
-		['/settings'],
-		['/thumb'],
-		['/thumb/heat', (p) => p.locator('.apexcharts-svg').first().waitFor()],
 		[client]
 	]);
 });

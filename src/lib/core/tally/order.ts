@@ -40,17 +40,16 @@ export function tallyOrder(
 	context: TallyContext,
 	leftAs: LeftAs = jobOf(AS_USUAL, context.rates.jobs).template.leftAs
 ): TalliedOrder {
-	const { rates, catalogue } = context;
+	const { rates } = context;
 	const { standards } = rates;
 	const own = items.map((item) => countedLine(item, context));
-	const needs = own.flatMap((o, line) => (o?.needs ?? []).map((need) => ({ ...need, line })));
 	const work = own.map((o) =>
 		pacedWork(
 			(o?.work ?? []).filter(({ task }) => isDone(task, leftAs)),
 			rates.jobs
 		)
 	);
-	const counted = bill(needs, { ...rates, catalogue });
+	const counted = billOf(own, context);
 	const made = cost(counted, timeAll(work.flat(), standards), rates);
 	const shares = splitCost(
 		made,
@@ -63,6 +62,18 @@ export function tallyOrder(
 		cost: { ...made, total: { ...made.total, unknown: [...new Set([...made.total.unknown, ...lost])] } },
 		items: shares.map((share, i) => (own[i] ? share : { ...share, unknown: [items[i]!.recipe.name] }))
 	};
+}
+
+/** What an order takes alone, without its cost and time. Items that cannot be counted take nothing. */
+export const orderBill = (items: readonly OrderItem[], context: TallyContext): Bill =>
+	billOf(
+		items.map((item) => countedLine(item, context)),
+		context
+	);
+
+function billOf(own: readonly (CountedLine | undefined)[], { rates, catalogue }: TallyContext): Bill {
+	const needs = own.flatMap((o, line) => (o?.needs ?? []).map((need) => ({ ...need, line })));
+	return bill(needs, { ...rates, catalogue });
 }
 
 /** Seconds at the bench by kind of structure; of what stands on none under a blank. Lines that cannot be counted take none. */

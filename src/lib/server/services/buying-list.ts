@@ -1,7 +1,6 @@
 import Papa from 'papaparse';
 import { formatMoney, money } from '../../core/money/money.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
-import { shoppingPdf } from '../pdf/shopping.ts';
 import type { Repos } from '../repos/index.ts';
 import { buyingPage } from './buying.ts';
 import { FORMULA } from './bill-csv.ts';
@@ -29,6 +28,8 @@ export async function buyingList(repos: Repos, { supplier, as, ...period }: Want
 		return { name: own.name, body: Papa.unparse(rows, { newline: '\r\n' }) };
 	}
 	const words = (day: string) => dayWords(day, settings);
+	// Papers are large, and few who ask here want one.
+	const { shoppingPdf } = await import('../pdf/papers.ts');
 	const pdf = await shoppingPdf({
 		business: settings.business.name,
 		title: `To order of ${own.name}`,

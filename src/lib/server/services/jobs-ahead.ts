@@ -7,7 +7,7 @@ import { chosenLines } from '../../core/quote/chosen-lines.ts';
 import { quoteItems } from '../../core/quote/quote.ts';
 import { onJob, settledRecipe, withSettled } from '../../core/job/settled.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { tally } from '../../core/tally/tally.ts';
+import { orderBill } from '../../core/tally/order.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import type { DatedQuote } from '../repos/things.ts';
@@ -53,8 +53,8 @@ async function bookingOf(repos: Repos, job: DatedQuote, studio: Studio): Promise
 	if (!own) return undefined;
 	const needs = new Map<string, number>();
 	const add = (id: string, n: number) => needs.set(id, (needs.get(id) ?? 0) + Math.ceil(n - 1e-9));
-	for (const { recipe, colourway, size, quantity } of own.items)
-		for (const line of tally(recipe, colourway, quantity, own.context, size ?? null).bill.lines)
+	for (const item of own.items)
+		for (const line of orderBill([item], own.context).lines)
 			if (line.material && isPiece(line.material) && line.role !== 'by-product')
 				add(line.material.id, line.used.valueOf());
 	for (const typed of own.typed) if (typed.material) add(typed.material, typed.quantity);
@@ -119,8 +119,8 @@ export async function wantedTwice(repos: Repos, { id }: { id: string }): Promise
 /** What a quote takes of a material, with the spares: pieces, or of its unit. */
 export function takenOf({ items, context }: NonNullable<Awaited<ReturnType<typeof itemsOf>>>, material: string): number {
 	let quantity = 0;
-	for (const { recipe, colourway, size, quantity: many } of items)
-		for (const line of tally(recipe, colourway, many, context, size ?? null).bill.lines)
+	for (const item of items)
+		for (const line of orderBill([item], context).lines)
 			if (line.material?.id === material && line.role !== 'by-product')
 				quantity += line.material.reuse ? line.used.valueOf() : line.toBuy;
 	return quantity;

@@ -1,6 +1,6 @@
 import type { Money } from '../../core/money/money.ts';
 import type { Recipe } from '../../core/recipe/recipe.ts';
-import { tally } from '../../core/tally/tally.ts';
+import { tallyOrder } from '../../core/tally/order.ts';
 import type { Repos } from '../repos/index.ts';
 import { contextOf, loadLibrary, loadStudio } from './studio.ts';
 
@@ -57,9 +57,11 @@ export async function touchedBy(repos: Repos, id: string, recipe: Recipe): Promi
 		if (!kept) continue;
 		const library = await loadLibrary(repos, kept.recipe);
 		for (const [key, inner] of await loadLibrary(repos, recipe)) library.set(key, inner);
-		const before = tally(kept.recipe, null, 1, contextOf(studio, library)).cost.total;
-		const after = tally(kept.recipe, null, 1, contextOf(studio, new Map([...library, [id, recipe]]))).cost
-			.total;
+		const costWith = (inner: Map<string, Recipe>) =>
+			tallyOrder([{ recipe: kept.recipe, colourway: null, quantity: 1 }], contextOf(studio, inner)).cost
+				.total;
+		const before = costWith(library);
+		const after = costWith(new Map([...library, [id, recipe]]));
 		const unknown = before.unknown.length + after.unknown.length > 0;
 		touched.push({ id: user, name: kept.recipe.name, before: before.known, after: after.known, unknown });
 	}

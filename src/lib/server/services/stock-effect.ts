@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { printMoney } from '../../core/units/print-number.ts';
 import type { Material } from '../../core/materials/material.ts';
 import type { Bill } from '../../core/bom/bill.ts';
-import { tallyOrder } from '../../core/tally/order.ts';
+import { orderBill, tallyOrder } from '../../core/tally/order.ts';
 import { withCounting } from '../../core/materials/counting-pack.ts';
 import type { Repos } from '../repos/index.ts';
 import { dayIn } from './day-in.ts';
@@ -96,7 +96,7 @@ async function draftsMoved(repos: Repos, { before, after }: { readonly before: S
 	const near: string[] = [];
 	for (const id of ids) {
 		const quote = own && (await itemsOf(repos, id, before));
-		const takes = !quote || isIn(tallyOrder(quote.items, quote.context).bill, own) || quote.typed.some((t) => t.material !== null && own.has(t.material));
+		const takes = !quote || isIn(orderBill(quote.items, quote.context), own) || quote.typed.some((t) => t.material !== null && own.has(t.material));
 		if (takes) near.push(id);
 	}
 	if (near.length === 0) return 0;

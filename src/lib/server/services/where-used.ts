@@ -1,6 +1,6 @@
 import type { QuoteState } from '../../core/quote/states.ts';
 import { dayNumber, dayOfNumber } from '../../core/units/calendar-day.ts';
-import { tally } from '../../core/tally/tally.ts';
+import { orderBill } from '../../core/tally/order.ts';
 import type { Repos } from '../repos/index.ts';
 import { itemsOf, saysOf, takenOf } from './jobs-ahead.ts';
 import { contextOf, loadLibrary, loadStudio } from './studio.ts';
@@ -22,8 +22,9 @@ export async function whereUsed(repos: Repos, { material }: { material: string }
 	const kept = (await repos.designs.shelf()).flatMap((r) => (r.versionId === null ? [] : [r.id]));
 	for (let at = 0; at < kept.length; at += 50)
 		for (const { design, recipe } of await repos.designs.lastKeptOf(kept.slice(at, at + 50))) {
-			const { bill } = tally(recipe, null, 1, contextOf(studio, await loadLibrary(repos, recipe)));
-			const own = bill.lines.filter((l) => l.material?.id === material && l.role !== 'by-product');
+			const one = [{ recipe, colourway: null, quantity: 1 }];
+			const { lines } = orderBill(one, contextOf(studio, await loadLibrary(repos, recipe)));
+			const own = lines.filter((l) => l.material?.id === material && l.role !== 'by-product');
 			const used = own.reduce((a, l) => a + l.used.valueOf(), 0);
 			if (used > 0) designs.push({ id: design, name: recipe.name, used });
 		}

@@ -2,11 +2,10 @@ import { backUp } from '../backup/back-up.ts';
 import { putBackup, rehearseStudio, type Going } from '../backup/go-back.ts';
 import { billCsv } from '../services/bill-csv.ts';
 import { tally } from '../../core/tally/tally.ts';
-import { paperPdf, type PaperDays } from '../pdf/paper-sheet.ts';
+import type { PaperDays } from '../pdf/paper-sheet.ts';
 import type { FrozenPaper } from '../../core/papers/paper.ts';
-import { planPdf } from '../pdf/plan.ts';
-import { quotePdf, type QuoteWords } from '../pdf/quote.ts';
-import { sizingHoles, type Paper } from '../pdf/sizing-holes.ts';
+import type { QuoteWords } from '../pdf/quote.ts';
+import type { Paper } from '../pdf/sizing-holes.ts';
 import { countPage } from '../pages/count-page.ts';
 import { draftSums, freezeQuote, quoteToday, type Freezing } from '../services/quoting.ts';
 import { coloursPage } from '../pages/colours-page.ts';
@@ -40,7 +39,6 @@ import { buildPlanPage, type PlanAsked } from '../services/build-plan.ts';
 import { buyingList } from '../services/buying-list.ts';
 import { buyingPage } from '../services/buying.ts';
 import { whereUsed } from '../services/where-used.ts';
-import { solver } from './solver.ts';
 import { planBroughtList } from '../services/bring-list.ts';
 import { stockEffect } from '../services/stock-effect.ts';
 import { touchedBy } from '../services/nesting.ts';
@@ -54,6 +52,10 @@ import { compareVersions, type VersionPair } from '../services/versions.ts';
 import type { TallyRequest } from '../../core/tally/request.schema.ts';
 import type { FrozenQuote } from '../../core/quote/frozen.ts';
 import type { Micrometres } from '../../core/units/length.ts';
+
+/** Papers and the solver are large, and few tasks want them: a thread that is just begun does not wait for them. */
+const papers = () => import('../pdf/papers.ts');
+const solver = async (seconds: number) => (await import('./solver.ts')).solver(seconds);
 
 /** Seconds the solver has for a purchase: then what was found stands, and is said not to be proved. */
 const SOLVING = 8;
@@ -103,6 +105,7 @@ export const JOBS = {
 	picture,
 	'plan paper': async (repos: Repos, wanted: DesignQuery) => {
 		const found = await loadDesign(repos, wanted);
+		const { planPdf } = await papers();
 		const pdf = await planPdf(await planPaper(repos, found, new Date()));
 		return { name: found.design.recipe.name, pdf: new Uint8Array(pdf) };
 	},
@@ -113,12 +116,13 @@ export const JOBS = {
 	},
 	'quote paper': async (repos: Repos, { frozen, words }: { frozen: FrozenQuote; words: QuoteWords }) => {
 		const photo = frozen.place && (await repos.placePhotos.find(frozen.place.photo));
+		const { quotePdf } = await papers();
 		return new Uint8Array(await quotePdf(frozen, words, photo?.bytes));
 	},
 	'client paper': async (_: Repos, { paper, days }: { paper: FrozenPaper; days: PaperDays }) =>
-		new Uint8Array(await paperPdf(paper, days)),
+		new Uint8Array(await (await papers()).paperPdf(paper, days)),
 	'sizer holes': async (_: Repos, { sizes, paper }: { sizes: readonly Micrometres[]; paper: Paper }) =>
-		new Uint8Array(await sizingHoles(sizes, paper)),
+		new Uint8Array(await (await papers()).sizingHoles(sizes, paper)),
 	tally: (repos: Repos, request: TallyRequest) => answerTally(repos, request),
 	'recipes file': recipesFile,
 	'shelf items': (repos: Repos, rows: readonly ShelfWork[]) => shelfItems(repos, rows),
