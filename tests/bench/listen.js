@@ -1,9 +1,9 @@
-// Whether the tape says, in the frame after a key, what it says once all is quiet.
+// Whether the tape, or the count at the bench, says in the frame after a key what it says once all is quiet.
 (() => {
 	/** @type {boolean[]} */
 	const tapes = [];
 	Object.assign(window, { tapes });
-	const tape = () => document.querySelector('[data-name=cost]')?.textContent;
+	const tape = () => document.querySelector('[data-name=cost], [data-name=tally]')?.textContent;
 	window.addEventListener(
 		'keydown',
 		() => {

@@ -159,3 +159,22 @@ test('the build plan: what is built when by whom; what does not fit is said with
 	await expect(page.getByText(/It does not fit:/)).toBeVisible();
 	await expect(page.getByText(/One more pair of hands|hours a day instead of|alone makes it better/).first()).toBeVisible(); // prettier-ignore
 });
+
+test('a piece counted by itself and with its job goes off the shelf twice: each of the two pages says so', async ({
+	page
+}) => {
+	const twice = /what it took went off the shelf then/;
+	await page.goto('/bench/lighthouse-column/count');
+	await expect(page.getByText(twice)).toBeHidden();
+	await page.goto('/jobs/quote-paid/count');
+	await expect(page.getByText(twice)).toBeHidden();
+	await page.getByRole('button', { name: 'All else as reckoned' }).click();
+	await keep(page);
+	await expect(page.getByText('The count is kept', { exact: false })).toBeVisible();
+	await page.goto('/bench/lighthouse-column/count');
+	await expect(page.getByText(twice)).toBeVisible();
+	await page.getByRole('button', { name: 'Keep the count' }).click();
+	await expect(page.getByText('The count is kept.')).toBeVisible();
+	await page.getByRole('link', { name: /^Harbour Street School, / }).click();
+	await expect(page.getByText(/Lighthouse column was counted back by itself on/)).toBeVisible();
+});

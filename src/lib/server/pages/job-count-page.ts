@@ -10,7 +10,9 @@ import { rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
 import { saidOf, workOfJob } from '../services/job.ts';
 import { countsOfJob } from '../services/job-count.ts';
-import { reckoningOf } from '../services/job-figures.ts';
+import { designsOn, reckoningOf } from '../services/job-figures.ts';
+import { countedAlone } from '../services/counted-twice.ts';
+import { dayIn } from '../services/day-in.ts';
 import { loadStudio, type Studio } from '../services/studio.ts';
 import { figureWords, type FigureWords } from './figure-words.ts';
 
@@ -22,11 +24,15 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 	const studio = await loadStudio(repos);
 	const work = await workOfJob(repos, id, studio);
 	if (!work) return null;
+	const { row } = work;
 	const [before, marks, reckoned] = await Promise.all([
 		repos.jobCounts.find(id),
 		repos.tallyMarks.of(id),
 		reckoningOf(repos, work)
 	]);
+	const designs = reckoned ? designsOn(reckoned.quote) : new Map<string, string>();
+	const pieces = work.items.map(({ id: line, recipe: { name } }) => ({ id: designs.get(line) ?? line, name }));
+	const alone = await countedAlone(repos, { pieces, day: row.day });
 	const { settings } = studio;
 	const words = figureWords(settings);
 	const { style } = words;
@@ -40,7 +46,6 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 				...Object.fromEntries(counts.flatMap((c) => lostFields(c, lost.get(c.material.id), style))),
 				...Object.fromEntries(minutesIn(marks).map(({ person, minutes }) => [COUNT_FIELD.time('build', person), printSpell(minutes)]))
 			};
-	const { row } = work;
 	const on = new Set([...work.people, ...saidOf(work).days.flatMap((d) => d.people), ...marks.map((m) => m.person), ...(before?.counted.times ?? []).map((t) => t.person)]); // prettier-ignore
 	return {
 		id,
@@ -50,6 +55,7 @@ export async function jobCountPage(repos: Repos, { id, books }: { readonly id: s
 		day: row.day === null ? '' : dayWords(row.day, settings),
 		revision: before?.revision ?? 0,
 		counted: before ? dayWords(before.counted.day, settings) : '',
+		alone: alone.map(({ name, at }) => ({ name, day: dayWords(dayIn(settings.zone, at), settings) })),
 		isTallied: !before && marks.length > 0,
 		lines: counts.map((c) => lineOf(c, words)),
 		phases: WORK_PHASES.map((phase) => ({ phase, label: PHASE_WORDS[phase], reckoned: wanted ? printSpell(wanted.get(phase)!.minutes) : '' })),

@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, lt } from 'drizzle-orm';
 import { countedLinesSchema, type CountedLine } from '../../core/count-back/counted.schema.ts';
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
@@ -35,6 +35,21 @@ export function countBacks(db: Database, actor: Actor) {
 				design: designId,
 				lines: countedLinesSchema.parse(lines)
 			}));
+		},
+		/** When some of these designs were counted, from a moment until before another, the earliest first. */
+		async between(designs: readonly string[], from: Date, until: Date) {
+			return db.read
+				.select({ design: countBack.designId, countedAt: countBack.countedAt })
+				.from(countBack)
+				.where(
+					and(
+						eq(countBack.workspaceId, workspaceId),
+						inArray(countBack.designId, [...designs]),
+						gte(countBack.countedAt, from),
+						lt(countBack.countedAt, until)
+					)
+				)
+				.orderBy(asc(countBack.countedAt));
 		},
 		/** The lines of the last counts of all designs. */
 		async lines(most = 500): Promise<(readonly CountedLine[])[]> {

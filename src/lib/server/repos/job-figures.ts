@@ -1,6 +1,6 @@
 import type { WorkPhase } from '../../core/labour/pace.ts';
 import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
-import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { FigurePart } from '../../core/job/figures.ts';
 
 import type { PaceSeen } from '../../core/job/taught.ts';
@@ -72,6 +72,23 @@ export function jobFigures(db: Database, { workspace: workspaceId }: Actor) {
 	const many = sql<number>`count(*)`;
 	const month = sql<string>`substr(${jobFigure.day}, 1, 7)`;
 	return {
+		/** Jobs of a period with this design among their pieces, the newest first. */
+		async withPiece(design: string, period: Period) {
+			const whole = alias(jobFigure, 'whole');
+			return db.read
+				.select({ job: jobFigure.quoteId, client: whole.name, day: jobFigure.day })
+				.from(jobFigure)
+				.innerJoin(
+					whole,
+					and(
+						eq(whole.workspaceId, jobFigure.workspaceId),
+						eq(whole.quoteId, jobFigure.quoteId),
+						eq(whole.part, 'job')
+					)
+				) // prettier-ignore
+				.where(and(own('piece', period), eq(jobFigure.key, design)))
+				.orderBy(desc(jobFigure.day));
+		},
 		/** Month by month, the earliest first; months without a job are not there. */
 		async months(period: Period): Promise<MonthSums[]> {
 			const [jobs, hers] = await Promise.all([

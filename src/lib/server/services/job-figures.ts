@@ -36,7 +36,7 @@ export async function reckoningOf(repos: Repos, work: JobWork): Promise<Reckoned
 /** The pieces of a job, as what they came to is told of them. */
 function piecesOf({ items, context }: JobWork, { made, quote, chosen }: Reckoned): JobPiece[] {
 	const frozen = frozenIds(quote.terms, quote.lines.map((l) => l.id));
-	const designOf = new Map(quote.lines.map((l) => [l.id, l.versionId.slice(0, l.versionId.lastIndexOf('.'))]));
+	const designOf = designsOn(quote);
 	return items.map((item, i) => ({
 		design: designOf.get(item.id) ?? item.id,
 		name: item.recipe.name,
@@ -59,6 +59,10 @@ function unpaced({ items, typed, context }: JobWork, { quote, chosen }: Reckoned
 	} = reckonedJob(items, typed, { terms: quote.terms, net: chosen.net }, plain);
 	return reckonedWork({ made: made.cost, around, rates: own });
 }
+
+/** The design of each line of a quote, by the id of the line. */
+export const designsOn = ({ lines }: { readonly lines: readonly { readonly id: string; readonly versionId: string }[] }) =>
+	new Map(lines.map((l) => [l.id, l.versionId.slice(0, l.versionId.lastIndexOf('.'))])); // prettier-ignore
 
 /** What a counted job tells, to be kept with its count; nothing where its yes does not stand. */
 export async function figuresOfJob(repos: Repos, work: JobWork, counted: JobCounted): Promise<JobFigure[]> {

@@ -2,19 +2,29 @@ import { fail } from '@sveltejs/kit';
 import { readCount } from '$lib/core/count-back/read-count.ts';
 import type { Errors } from '$lib/core/forms/read-form.ts';
 import { mixed, rational } from '$lib/core/units/rational.ts';
+import { dayWords } from '$lib/core/quote/day-words.ts';
 import { designWork } from '$lib/server/design-work.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { linesOf } from '$lib/server/pages/count-page.ts';
+import { countedWith } from '$lib/server/services/counted-twice.ts';
+import { dayIn } from '$lib/server/services/day-in.ts';
+import { loadStudio } from '$lib/server/services/studio.ts';
 import { loadDesign, queryOf } from '$lib/server/services/design-query.ts';
 import { keepCount, makeCounted, type Counted } from '$lib/server/services/count-back.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { zone, ...page } = await designWork(event, 'count page');
+	const { repos } = event.locals;
+	const { settings } = await loadStudio(repos);
 	const day = new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });
 	return {
 		...page,
-		counts: (await event.locals.repos.countBacks.list(page.id)).map((c) => ({
+		withJobs: (await countedWith(repos, page.id, dayIn(zone))).map((job) => ({
+			...job,
+			day: dayWords(job.day, settings)
+		})),
+		counts: (await repos.countBacks.list(page.id)).map((c) => ({
 			id: c.id,
 			when: day.format(c.countedAt),
 			quantity: c.quantity,

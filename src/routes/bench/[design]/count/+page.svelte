@@ -33,6 +33,11 @@
 	</header>
 	<div class="grid gap-2" aria-live="polite">
 		{#if data.refused}<Notice level="bad">{data.refused}</Notice>{/if}
+		{#each data.withJobs as job (job.job)}<Notice level="watch"
+				>It was counted back with the job of <a class="quiet-link" href="/jobs/{job.job}/count"
+					>{job.client}, {job.day}</a
+				>, and what it took went off the shelf then. A count here takes it off once more.</Notice
+			>{/each}
 		{#if said.refused}<Notice level="watch" live>{said.refused}</Notice>{/if}
 		{#if said.kept}
 			<Notice level="good" live

@@ -88,6 +88,11 @@
 		{#if Object.keys(errors).length > 0}<Notice level="bad" live
 				>Not kept yet: look at the fields that say why. What you typed is all there.</Notice
 			>{/if}
+		{#each page.alone as piece (piece.name)}<Notice level="watch"
+				>{piece.name} was counted back by itself on {piece.day}, and what it took went off the shelf then.
+				Counted here as well it goes off twice: leave it out here, or
+				<a class="quiet-link" href="/stockroom/count">count the shelf</a> afterwards.</Notice
+			>{/each}
 		{#if page.isTallied}<Notice level="watch">What was counted at the bench is filled in below.</Notice>{/if}
 	</div>
 	{#if page.came}<CameTo came={page.came} quoted={page.quoted} />{/if}
