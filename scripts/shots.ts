@@ -38,15 +38,6 @@ export const shots: readonly Shot[] = [
 		before: (p) => p.getByText(/^Of a hundred such jobs/).waitFor()
 	},
 	{ name: 'new', path: '/new?shape=arch', before: (p) => p.locator('.tile svg').nth(9).waitFor() },
-	{
-		name: 'places',
-		path: '/bench/orbit-plinth',
-		before: async (p) => {
-			await p.getByRole('button', { name: /^3 × 11 at 9 with/ }).click();
-			await p.keyboard.press('p');
-			await p.locator('[role=option]').nth(4).click();
-		}
-	},
 	{ name: 'shelf', path: '/shelf' },
 	{ name: 'lists', path: '/bench/hive-column/lists?quantity=2' },
 	{ name: 'stockroom', path: '/stockroom' },
@@ -71,7 +62,8 @@ export const shots: readonly Shot[] = [
 		before: (p) => p.locator('.apexcharts-svg').waitFor()
 	},
 	{ name: 'plan', path: '/bench/octopus-figure/plan' },
-	{ name: 'things', path: '/stockroom/things' }
+	{ name: 'things', path: '/stockroom/things' },
+	{ name: 'numbers', path: '/numbers', before: (p) => p.locator('.apexcharts-svg').first().waitFor() }
 ];
 
 /** Which texts the pictures of record were taken of, by their names. */
