@@ -30,7 +30,15 @@ const quote = (
 /** A year of quotes, oldest first. */
 export const PAST_QUOTES: readonly PastQuote[] = [
 	quote(-352, 'Tidewick Library', 'Winter reading night', [['kelp-column', 2]], 'piece', '40', 'accepted'),
-	quote(-331, 'Crumb & Kettle Bakery', 'New oven day', [['loaf-arch', 1]], 'piece', '42', 'accepted'),
+	quote(
+		-331,
+		'Crumb & Kettle Bakery',
+		'New oven day',
+		[['whisk-and-bun-runner', 2]],
+		'piece',
+		'42',
+		'accepted'
+	),
 	quote(-318, 'Fernbank Garden Centre', 'Seed week', [['toadstool-figure', 4]], 'room', '55', 'declined'),
 	quote(-297, 'Tidewick Observatory', 'Meteor watch', [['observatory-column', 2], ['orbit-plinth', 1]], 'room', '48', 'accepted'), // prettier-ignore
 	quote(

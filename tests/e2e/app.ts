@@ -75,7 +75,11 @@ export const test = base.extend<object, { app: App }>({
 	}
 });
 
-const ready = (page: Page) => page.locator('html[data-ready]').waitFor({ state: 'attached' });
+async function ready(page: Page) {
+	await page.locator('html[data-ready]').waitFor({ state: 'attached' });
+	// Letters that come late move what stands below them, away from under a press.
+	await page.evaluate(() => document.fonts.ready.then(() => undefined)).catch(() => undefined);
+}
 export { expect } from '@playwright/test';
 
 /** Opens an empty design on the Bench, named so that tests never meet each other's. */

@@ -153,3 +153,24 @@ test('what is open is settled late: lists follow, and what it changed against th
 	await page.getByRole('button', { name: 'Settle it' }).click();
 	await expect(against).toContainText('Nothing is otherwise than on the quote.');
 });
+
+test('how many balloons go on a garland is learned from its job, and one press makes it a version; pressed twice it is made once', async ({
+	page
+}) => {
+	await page.goto('/numbers/taught');
+	const own = page.getByRole('region', { name: 'Balloons of Whisk and bun table runner' });
+	const before = await own.getByRole('listitem').allInnerTexts();
+	expect(before.length).toBeGreaterThan(0);
+	const after = before.map((line) => Number(/→\s*(\d+)/.exec(line)![1]));
+	await own.getByRole('button', { name: 'Make it a new version' }).dblclick();
+	await expect(page.getByText('of Whisk and bun table runner takes what jobs took.', { exact: false }).or(page.getByText('No job tells of that version any more', { exact: false }))).toBeVisible(); // prettier-ignore
+	// The job was built from the version before: it has told.
+	await expect(own).toBeHidden();
+	await page.goto('/bench/whisk-and-bun-runner/versions');
+	await expect(page.getByRole('option', { name: /^version 2, “as counted”/ })).not.toHaveCount(0);
+	await expect(page.getByRole('option', { name: /^version 3/ })).toHaveCount(0);
+	await page.goto('/bench/whisk-and-bun-runner/count');
+	const rows = await page.getByRole('row').allInnerTexts();
+	const sum = (size: string) => rows.filter((r) => r.startsWith(`${size} `)).reduce((a, r) => a + Number(/\t\s*(\d+)/.exec(r)![1]), 0); // prettier-ignore
+	expect(before.map((line) => sum(/^\d+/.exec(line)![0]))).toEqual(after);
+});

@@ -10,6 +10,7 @@ export const NEWS: readonly { readonly version: string; readonly news: readonly 
 			'Colours and counts that were open are settled at the job, and what that costs against the quote is said.',
 			'Numbers: what is left, of which designs and clients, where the time goes; each with its chart, table and CSV.',
 			'What jobs taught of how long work takes is said, taken over by a press, and gone back on by another.',
+			'How many balloons really go on a garland is learned from its jobs, and made a version by a press.',
 			'Photographs of a job; once the day is over the client’s page says thank you with those you show.',
 			'Shopping for all jobs of a period: the least that is here in time, a list for each supplier.',
 			'Designs and quotes can be put away and taken out again; what nothing hangs on can be deleted.'

@@ -152,7 +152,13 @@ export const PERMISSIONS: Readonly<Record<string, Asks>> = {
 	'/quotes/[quote]/forecast': { GET: 'books' },
 	'/numbers': { load: 'books' },
 	'/numbers/[answer]': { GET: 'books' },
-	'/numbers/taught': { load: 'books', take: 'settings', back: 'settings', out: 'settings' },
+	'/numbers/taught': {
+		load: 'books',
+		take: 'settings',
+		back: 'settings',
+		out: 'settings',
+		counts: 'settings'
+	},
 	'/jobs': { load: 'work' },
 	'/jobs/events.json': { GET: 'work' },
 	'/jobs/jobs.ics': { GET: 'work' },

@@ -4,12 +4,14 @@ import { paceOf } from '../../core/labour/pace.ts';
 import { printSpell } from '../../core/job/counted.ts';
 import { AS_USUAL, templateOf } from '../../core/labour/job.ts';
 import { dayWords } from '../../core/quote/day-words.ts';
+import { formatInches } from '../../core/units/length.ts';
 import { rational } from '../../core/units/rational.ts';
 import type { Settings } from '../../core/workspace/settings.ts';
 import type { Repos } from '../repos/index.ts';
 import { dayIn } from '../services/day-in.ts';
 import { itemsOf } from '../services/jobs-ahead.ts';
 import { loadStudio } from '../services/studio.ts';
+import { taughtCounts } from '../services/taught-counts.ts';
 
 /** Two hours, as an example of what a lesson does. */
 const EXAMPLE = 120;
@@ -60,6 +62,25 @@ export async function taughtPage(repos: Repos, now = new Date()) {
 		others: rest.map((p) => ({ key: `${p.work}/${p.of}`, about: lessonAbout(p, name), times: hundredths(rational(p.times).valueOf(), settings), jobs: p.jobs, day: dayWords(p.day, settings) })), // prettier-ignore
 		leftOut: (await repos.jobFigures.leftOut()).map((j) => ({ job: j.id, says: `${j.client}, ${dayWords(j.day, settings)}` })) // prettier-ignore
 	};
+}
+
+/** What counted jobs taught of how many balloons go on a foot of garlands: before and after for one, and what it rests on. */
+export async function taughtCountsPage(repos: Repos) {
+	const [{ settings }, all] = await Promise.all([loadStudio(repos), taughtCounts(repos)]);
+	return all.map(({ design, name, sizes, jobs }) => ({
+		design,
+		name,
+		isNews: sizes.some((s) => s.after !== s.before),
+		sizes: sizes.map((s) => ({
+			size: formatInches(s.nominal),
+			before: s.before,
+			after: s.after,
+			jobs: s.jobs,
+			times: hundredths(s.times, settings),
+			range: `${hundredths(s.low, settings)} to ${hundredths(s.high, settings)}`
+		})),
+		jobs: jobs.slice(0, 40).map(({ job, day }) => ({ job, day: dayWords(day, settings) }))
+	}));
 }
 
 /** What the last jobs say about a quote: a sentence for each part of its work that took otherwise than was reckoned. */

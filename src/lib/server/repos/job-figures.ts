@@ -1,5 +1,5 @@
 import type { WorkPhase } from '../../core/labour/pace.ts';
-import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, lte, max, min, sql } from 'drizzle-orm';
 import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { FigurePart } from '../../core/job/figures.ts';
 
@@ -10,7 +10,7 @@ import type { LossCause } from '../../core/stock/ledger.ts';
 import type { Actor } from '../actor.ts';
 import type { Database } from '../db/client.ts';
 import { jobFigure } from '../db/tables/job.ts';
-import { quote, quoteIssue } from '../db/tables/quote.ts';
+import { quote, quoteIssue, quoteLine } from '../db/tables/quote.ts';
 
 /** Days `YYYY-MM-DD`, both within. */
 export interface Period {
@@ -58,6 +58,20 @@ export interface SentFigures {
 	readonly validUntil: string;
 	readonly net: number;
 	readonly feet: number;
+}
+
+/** What a job that was one design alone took of a material. */
+export interface TakenAlone {
+	readonly job: string;
+	readonly design: string;
+	readonly day: string;
+	/** Id of the kept version it was built from. */
+	readonly version: string;
+	readonly material: string;
+	/** Thousandths; what was lost is part of what it took. */
+	readonly reckoned: number;
+	readonly real: number;
+	readonly lost: number;
 }
 
 /** Jobs a lesson looks back over, at most. */
@@ -163,6 +177,25 @@ export function jobFigures(db: Database, { workspace: workspaceId }: Actor) {
 				const all = whole.get(`${r.job} ${workOf(r.key)}`) ?? 0;
 				return { ...r, real: r.real ?? 0, share: all > 0 ? r.base / all : 0 };
 			});
+		},
+		/**
+		 * Materials of the last jobs that were one design alone, with the version they were built from, the newest first; days
+		 * that are no measure are not among them. Thousandths; lost is part of what it took.
+		 */
+		async alone(): Promise<TakenAlone[]> {
+			const one = db.read
+				.select({ job: jobFigure.quoteId, design: sql<string>`max(${jobFigure.key})`.as('of_design'), day: sql<string>`max(${jobFigure.day})`.as('of_day') })
+				.from(jobFigure)
+				.where(and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.part, 'piece'), eq(jobFigure.leftOut, false)))
+				.groupBy(jobFigure.quoteId).having(sql`count(*) = 1`).orderBy(desc(sql`max(${jobFigure.day})`)).limit(MOST_TAUGHT).as('one'); // prettier-ignore
+			const rows = await db.read
+				.select({ job: one.job, design: one.design, day: one.day, from: min(quoteLine.versionId), until: max(quoteLine.versionId), material: jobFigure.key, reckoned: jobFigure.reckoned, real: jobFigure.real, lost: jobFigure.amount })
+				.from(one)
+				.innerJoin(jobFigure, and(eq(jobFigure.workspaceId, workspaceId), eq(jobFigure.quoteId, one.job), eq(jobFigure.part, 'material')))
+				.innerJoin(quoteLine, and(eq(quoteLine.workspaceId, workspaceId), eq(quoteLine.quoteId, one.job)))
+				.groupBy(one.job, jobFigure.key).orderBy(desc(one.day), one.job, jobFigure.key); // prettier-ignore
+			// Of two versions on one quote it is not known which took what.
+			return rows.flatMap(({ from, until, real, ...r }) => (from !== null && from === until && real !== null ? [{ ...r, version: from, real }] : [])); // prettier-ignore
 		},
 		/** What sent quotes of a period asked, as their owner saw it then, each as it was written last. */
 		async sent({ from, to }: Period): Promise<SentFigures[]> {

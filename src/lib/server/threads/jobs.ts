@@ -21,7 +21,7 @@ import { cashPage, numbersPage } from '../pages/numbers-page.ts';
 import { planPage } from '../pages/plan-page.ts';
 import { settlePage } from '../pages/settle-page.ts';
 import { sheetPage } from '../pages/sheet-page.ts';
-import { lessonsFor } from '../pages/taught-page.ts';
+import { lessonsFor, taughtCountsPage } from '../pages/taught-page.ts';
 import { tallyPage } from '../pages/tally-page.ts';
 import { swatchesPage } from '../pages/swatches-page.ts';
 import { sizesPage } from '../pages/sizes-page.ts';
@@ -95,6 +95,7 @@ export const JOBS = {
 	'numbers page': numbersPage,
 	'cash ahead': cashPage,
 	'lessons for': lessonsFor,
+	'taught counts': (repos: Repos, _: object) => taughtCountsPage(repos),
 	'buying page': async (repos: Repos, wanted: Parameters<typeof buyingPage>[1]) =>
 		buyingPage(repos, wanted, await solver(SOLVING)),
 	'buying list': async (repos: Repos, wanted: Parameters<typeof buyingList>[1]) =>

@@ -24,6 +24,9 @@
 	<div aria-live="polite" class="grid gap-2 empty:hidden">
 		{#if form?.trouble}<Notice level="watch">{form.trouble}</Notice>
 		{:else if form?.taken}<Notice level="good">From now on it is reckoned with that.</Notice>
+		{:else if form?.made}<Notice level="good"
+				>Version {form.made.version} of {form.made.name} takes what jobs took.</Notice
+			>{#each form.made.left as sentence (sentence)}<Notice level="watch">{sentence}</Notice>{/each}
 		{:else if form?.gone}<Notice level="good">Back to what your standards say.</Notice>
 		{:else if form?.leftOut}<Notice level="good"
 				>Done: the figures below are without it, or with it again.</Notice
@@ -106,6 +109,54 @@
 			>No hours of a job were written down yet. Count a job back, with who worked how long: it is told here.</Notice
 		>
 	{/each}
+	{#if data.counts.length > 0}
+		<header>
+			<h2 class="pt-2 text-[19px]">How many balloons go on a garland</h2>
+			<p class="max-w-3xl">
+				From jobs that were this design alone, built from its last kept version; what was lost is left out.
+				Sizes that rows take as well are not told apart. Taken over it is a new version of the design, and the
+				one before stays under its versions.
+			</p>
+		</header>
+		{#each data.counts as taught (taught.design)}
+			<section
+				class="grid gap-2 border-t-2 border-ink bg-paper px-5 py-4 max-sm:px-3"
+				aria-label="Balloons of {taught.name}"
+			>
+				<header class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+					<h3 class="text-[17px]">
+						<a class="hover:underline" href="/bench/{taught.design}">{taught.name}</a>
+					</h3>
+					<p class="text-[13.5px] text-muted">
+						{#each taught.jobs as { job, day }, i (job)}{i > 0 ? ' · ' : 'rests on '}<a
+								class="quiet-link"
+								href="/jobs/{job}/count">{day}</a
+							>{/each}
+					</p>
+					{#if data.mayTake && taught.isNews}
+						<form method="post" action="?/counts" class="ml-auto" use:enhance>
+							<input type="hidden" name="design" value={taught.design} />
+							<input type="hidden" name="id" value={data.fresh} />
+							<Button kind="strong" type="submit">Make it a new version</Button>
+						</form>
+					{/if}
+				</header>
+				<ul class="grid gap-1">
+					{#each taught.sizes as size (size.size)}
+						<li class="flex flex-wrap items-baseline gap-x-5">
+							<span class="min-w-16">{size.size} in</span>
+							<span class="figures">{size.before} → <b>{size.after}</b></span>
+							<span class="text-[13.5px] text-muted"
+								>for one; <span class="figures">{size.times}</span> times what it says, with nine chances in
+								ten
+								<span class="figures">{size.range}</span></span
+							>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/each}
+	{/if}
 	{#if others.length > 0}
 		<section class="grid gap-1" aria-label="In use, and told by no job any more">
 			<h2 class="text-[17px]">In use, and told by no job any more</h2>
