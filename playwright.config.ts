@@ -11,7 +11,7 @@ export default defineConfig({
 	forbidOnly: Boolean(process.env.CI),
 	// A machine that others use too is slower; none of these tests is about the clock.
 	timeout: 180_000,
-	// Once more where it failed: said at the end of the run, never kept quiet.
+	// Twice more where it failed: said at the end of the run, never kept quiet.
 	retries: process.env.CI ? 2 : 0,
 	expect: { timeout: 30_000 },
 	reporter: 'list',

@@ -2,7 +2,7 @@ import { defineConfig } from 'vite';
 
 /**
  * What the server runs on threads, beside the built app. Packages are in the module, so that a thread begins in a fraction
- * of a second: read one by one from node_modules they take four times as long. Those with files of their own stay there.
+ * of a second: read one by one from node_modules they take twice as long. Those with files of their own stay there.
  */
 export default defineConfig({
 	build: {

@@ -91,7 +91,7 @@ await step('the whole app in a browser', () =>
 );
 add(e2e, (r) => {
 	const { expected, flaky, unexpected } = r.stats;
-	if (flaky) console.log(`Passed at the second try only: ${flaky}. Their first failures stand above.`);
+	if (flaky) console.log(`Passed only when tried again: ${flaky}. Their first failures stand above.`);
 	return { passed: expected + flaky, failed: unexpected + r.errors.length };
 });
 try {

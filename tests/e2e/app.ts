@@ -2,7 +2,7 @@ import type { ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, type Page } from '@playwright/test';
+import { test as base, type BrowserContext, type Page, type Request } from '@playwright/test';
 import { serve } from '../kit/serve.ts';
 import { signIn, storageOf } from '../kit/signed-in.ts';
 
@@ -58,7 +58,8 @@ export const test = base.extend<object, { app: App }>({
 	/** Every browser is the owner's, unless a test says otherwise. */
 	storageState: async ({ app }, use) => use(app.storage),
 	/** Opening and reloading wait until the page answers to keys, as a person's eye and hand do. */
-	context: async ({ context }, use) => {
+	context: async ({ context }, use, info) => {
+		const asked = askedOf(context);
 		context.on('page', (page) => {
 			for (const way of ['goto', 'reload'] as const) {
 				const original = page[way].bind(page) as (...args: unknown[]) => Promise<never>;
@@ -72,8 +73,22 @@ export const test = base.extend<object, { app: App }>({
 			}
 		});
 		await use(context);
+		if (info.status !== info.expectedStatus) console.log(`What ${info.title} asked last:\n${asked()}`);
 	}
 });
+
+/** The last things that were sent from a browser, and what became of them: said where a journey fails. */
+function askedOf(context: BrowserContext) {
+	const became = new Map<Request, string>();
+	context.on('request', (r) => {
+		if (r.method() !== 'GET') became.set(r, `not answered, ${new Date().toISOString()}`);
+	});
+	context.on('response', (r) => {
+		if (became.has(r.request())) became.set(r.request(), `${r.status()}, ${new Date().toISOString()}`);
+	});
+	return () =>
+		[...became].slice(-8).map(([r, what]) => `  ${r.method()} ${new URL(r.url()).pathname}: ${what}`).join('\n'); // prettier-ignore
+}
 
 async function ready(page: Page) {
 	await page.locator('html[data-ready]').waitFor({ state: 'attached' });

@@ -95,6 +95,19 @@ export function asCounted(
 	return { recipe: done, left: sentences };
 }
 
+/**
+ * The recipe with its mixes along a path as they were counted; all else stays, open lengths and ranges too.
+ * @param counts balloons for one in its first colours, by the keys of `countLines`; what is not named stays
+ */
+export function mixesAs(recipe: Recipe, counts: ReadonlyMap<string, number>, pumps: Pumps): Recipe {
+	const draft = structuredClone(recipe) as RecipeDraft;
+	const now = [...countsNow(draft, pumps)].map(
+		([key, { count }]) => [key, counts.get(key) ?? count] as const
+	);
+	fitMixes(draft, ofKind(draft.sections, 'run'), new Map(now), pumps);
+	return draft as Recipe;
+}
+
 const stacksOf = (draft: RecipeDraft) =>
 	ofKind(draft.sections, 'stack').map(({ section, structure }) => ({ section, stack: structure }));
 

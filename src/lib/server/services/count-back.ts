@@ -3,7 +3,10 @@ import { tookOf } from '../../core/stock/took.ts';
 import { dayIn } from './day-in.ts';
 import { asCounted } from '../../core/count-back/as-counted.ts';
 import { countLines } from '../../core/count-back/count-lines.ts';
+import { withTaught, type SizeTaught } from '../../core/count-back/taught-mix.ts';
 import type { CountedLine } from '../../core/count-back/counted.schema.ts';
+import type { Recipe } from '../../core/recipe/recipe.ts';
+import type { TallyContext } from '../../core/tally/tally.ts';
 import { recipeSchema } from '../../core/recipe/recipe.schema.ts';
 import { mixed, rationalText, type Rational } from '../../core/units/rational.ts';
 import type { Repos } from '../repos/index.ts';
@@ -82,17 +85,50 @@ export async function makeCounted(
 			refused: 'It took exactly what the recipe says: the count is kept, and no new version is needed.'
 		};
 	let left: readonly string[] = [];
-	await repos.designs.keep(design.id, now, 'count back');
-	const saved = await changeWorking(repos, design.id, { saveId: `count-${id}`, now }, async (recipe) => {
-		const context = contextOf(studio, await loadLibrary(repos, recipe));
+	const version = await keepChanged(repos, { design, studio }, { id, now }, (recipe, context) => {
 		const done = asCounted(recipe, { colourway: colourway.id, counts }, context, () => crypto.randomUUID());
 		left = done.left;
-		return recipeSchema.parse(JSON.parse(JSON.stringify(done.recipe)));
+		return done.recipe;
 	});
-	const kept = saved ? await repos.designs.keep(design.id, now, 'count back') : undefined;
-	if (!kept) return { refused: 'The design was changed while you counted. Try again.' };
+	if (version === undefined) return { refused: MEANWHILE };
 	const but = left.length === 0 ? '' : `, but for ${left.length} ${left.length === 1 ? 'line' : 'lines'}`;
-	await repos.designs.nameVersion(`${design.id}.${kept.number}`, `as counted${but}`);
-	await repos.countBacks.made(id, kept.number);
-	return { version: kept.number, left };
+	await repos.designs.nameVersion(`${design.id}.${version}`, `as counted${but}`);
+	await repos.countBacks.made(id, version);
+	return { version, left };
+}
+
+/** Makes what jobs taught of a design's garlands a new version of it. What the working copy held is kept first. */
+export async function makeTaught(
+	repos: Repos,
+	loaded: LoadedDesign,
+	{ id, sizes }: { readonly id: string; readonly sizes: readonly SizeTaught[] },
+	now: Date
+): Promise<{ version: number } | { refused: string }> {
+	const { recipe } = loaded.design;
+	if (JSON.stringify(withTaught(recipe, sizes, loaded.context)) === JSON.stringify(recipe))
+		return { refused: 'Two parts of its mix are of one size and cannot be told apart. Change its counts on the Bench.' }; // prettier-ignore
+	const version = await keepChanged(repos, loaded, { id, now }, (own, context) => withTaught(own, sizes, context)); // prettier-ignore
+	if (version === undefined) return { refused: MEANWHILE };
+	await repos.designs.nameVersion(`${loaded.design.id}.${version}`, 'as counted');
+	return { version };
+}
+
+const MEANWHILE = 'The design was changed while you counted. Try again.';
+
+/**
+ * Keeps what the working copy held, changes it, and keeps that.
+ * @returns the number of the new version; undefined where the design was changed meanwhile
+ */
+async function keepChanged(
+	repos: Repos,
+	{ design, studio }: Pick<LoadedDesign, 'design' | 'studio'>,
+	{ id, now }: { readonly id: string; readonly now: Date },
+	change: (recipe: Recipe, context: TallyContext) => Recipe
+): Promise<number | undefined> {
+	await repos.designs.keep(design.id, now, 'count back');
+	const saved = await changeWorking(repos, design.id, { saveId: `count-${id}`, now }, async (recipe) => {
+		const made = change(recipe, contextOf(studio, await loadLibrary(repos, recipe)));
+		return recipeSchema.parse(JSON.parse(JSON.stringify(made)));
+	});
+	return saved ? (await repos.designs.keep(design.id, now, 'count back'))?.number : undefined;
 }

@@ -1,5 +1,4 @@
 import { fail } from '@sveltejs/kit';
-import { countsTaught } from '$lib/core/count-back/taught-mix.ts';
 import { lessonsOf, paceTaken } from '$lib/core/job/taught.ts';
 import type { Paces } from '$lib/core/labour/pace.ts';
 import { settingsSchema } from '$lib/core/workspace/settings.schema.ts';
@@ -7,19 +6,17 @@ import { may } from '$lib/server/actor.ts';
 import { firstIssue } from '$lib/server/answers.ts';
 import { fieldsOf, sentId } from '$lib/server/form-fields.ts';
 import { taughtPage } from '$lib/server/pages/taught-page.ts';
-import { makeCounted } from '$lib/server/services/count-back.ts';
+import { makeTaught } from '$lib/server/services/count-back.ts';
 import { loadDesign } from '$lib/server/services/design-query.ts';
 import { dayIn } from '$lib/server/services/day-in.ts';
 import { loadStudio } from '$lib/server/services/studio.ts';
 import { taughtCounts } from '$lib/server/services/taught-counts.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => ({
-	page: await taughtPage(locals.repos),
-	counts: await locals.work('taught counts', {}),
-	mayTake: may(locals.actor, 'settings'),
-	fresh: crypto.randomUUID()
-});
+export const load: PageServerLoad = async ({ locals }) => {
+	const [page, counts] = await Promise.all([taughtPage(locals.repos), locals.work('taught counts', {})]);
+	return { page, counts, mayTake: may(locals.actor, 'settings'), fresh: crypto.randomUUID() };
+};
 
 const keyOf = ({ work, of }: { readonly work: string; readonly of: string }) => `${work}/${of}`;
 
@@ -58,15 +55,14 @@ export const actions: Actions = {
 		const [taught] = await taughtCounts(locals.repos, { only: design });
 		if (!taught) return fail(404, { trouble: 'No job tells of that version any more. Reload the page.' });
 		const loaded = await loadDesign(locals.repos, { design, search: '' });
-		const took = new Map(
-			[...countsTaught(loaded.design.recipe, taught.sizes, loaded.context)].map(([key, count]) => [
-				key,
-				{ took: count, lost: 0 }
-			])
+		const made = await makeTaught(
+			locals.repos,
+			loaded,
+			{ id: sentId(typed), sizes: taught.sizes },
+			new Date()
 		);
-		const made = await makeCounted(locals.repos, loaded, { id: sentId(typed), took, note: '' }, new Date());
 		if ('refused' in made) return fail(409, { trouble: made.refused });
-		return { made: { design, name: taught.name, version: made.version, left: made.left } };
+		return { made: { design, name: taught.name, version: made.version } };
 	},
 	/** A day that is no measure is left out, or taken back in. */
 	out: async ({ request, locals }) => {

@@ -25,8 +25,9 @@
 		{#if form?.trouble}<Notice level="watch">{form.trouble}</Notice>
 		{:else if form?.taken}<Notice level="good">From now on it is reckoned with that.</Notice>
 		{:else if form?.made}<Notice level="good"
-				>Version {form.made.version} of {form.made.name} takes what jobs took.</Notice
-			>{#each form.made.left as sentence (sentence)}<Notice level="watch">{sentence}</Notice>{/each}
+				>Version {form.made.version} of {form.made.name} takes what jobs took. The one before is under its
+				<a class="quiet-link" href="/bench/{form.made.design}/versions">versions</a>.</Notice
+			>
 		{:else if form?.gone}<Notice level="good">Back to what your standards say.</Notice>
 		{:else if form?.leftOut}<Notice level="good"
 				>Done: the figures below are without it, or with it again.</Notice
