@@ -163,7 +163,10 @@ test('how many balloons go on a garland is learned from its job, and one press m
 	expect(before.length).toBeGreaterThan(0);
 	const after = before.map((line) => Number(/→\s*(\d+)/.exec(line)![1]));
 	await own.getByRole('button', { name: 'Make it a new version' }).dblclick();
-	await expect(page.getByText('of Whisk and bun table runner takes what jobs took.', { exact: false }).or(page.getByText('No job tells of that version any more', { exact: false }))).toBeVisible(); // prettier-ignore
+	const made = page.getByText('of Whisk and bun table runner takes what jobs took.', { exact: false });
+	const said = made.or(page.getByText('No job tells of that version any more', { exact: false }));
+	await expect(said).toBeVisible();
+	await expect(said).toBeInViewport();
 	// The job was built from the version before: it has told.
 	await expect(own).toBeHidden();
 	await page.goto('/bench/whisk-and-bun-runner/versions');

@@ -5,6 +5,11 @@
 
 	let { data, form } = $props();
 	const { lessons, others, leftOut } = $derived(data.page);
+	let outcome = $state<HTMLElement>();
+	// What was pressed may be far below what is said of it, and gone.
+	$effect(() => {
+		if (form) outcome?.scrollIntoView({ block: 'center' });
+	});
 </script>
 
 <svelte:head><title>What jobs taught · Numbers · Bright Tally</title></svelte:head>
@@ -21,7 +26,7 @@
 		in the
 		<a class="quiet-link" href="/stockroom">Stockroom</a>.
 	</p>
-	<div aria-live="polite" class="grid gap-2 empty:hidden">
+	<div aria-live="polite" class="grid gap-2 empty:hidden" bind:this={outcome}>
 		{#if form?.trouble}<Notice level="watch">{form.trouble}</Notice>
 		{:else if form?.taken}<Notice level="good">From now on it is reckoned with that.</Notice>
 		{:else if form?.made}<Notice level="good"
